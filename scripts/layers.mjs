@@ -1,0 +1,20 @@
+/**
+ * Who may import what: the whole table. Each layer names the layers and the packages that it may use besides itself.
+ * Node's own modules count as the package "node".
+ */
+export const LAYERS = {
+  core: { layers: [], packages: [] },
+  formats: { layers: ["core"], packages: [] },
+  contracts: { layers: ["core"], packages: ["ajv", "ajv-formats", "json-schema-to-ts"] },
+  sim: { layers: ["core"], packages: ["suncalc"] },
+  commands: { layers: ["core", "formats", "contracts"], packages: ["json-schema-to-ts", "node"] },
+  data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },
+  services: { layers: ["core", "formats", "contracts", "data", "sim"], packages: ["server-only", "node", "json-schema-to-ts"] },
+  ui: { layers: ["core", "formats", "contracts"], packages: ["react", "react-dom", "next", "radix-ui", "lucide-react", "recharts", "sonner", "d3-scale", "d3-shape", "react-hook-form"] },
+  app: { layers: ["core", "formats", "contracts", "services", "ui"], packages: ["react", "react-dom", "next", "sonner", "node", "@fontsource-variable"] },
+  demo: { layers: ["core", "contracts", "data", "sim", "services"], packages: ["node"] },
+  testing: { layers: ["core", "formats", "contracts", "data", "sim", "services", "demo"], packages: ["mysql2", "node", "fast-check"] },
+};
+
+/** Fewer modules than this and the checker read nothing, which must not pass for "no violation". */
+export const LEAST_MODULES = 80;

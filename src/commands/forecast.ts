@@ -1,0 +1,78 @@
+import type { FromSchema } from "json-schema-to-ts";
+import { FORECAST_INPUT, FORECAST_OUTPUT } from "@/contracts/commands/schemas";
+import { findMethod, findSchool } from "@/core/book";
+import { SIGN_WORDS } from "@/core/book/words";
+import { DomainError } from "@/core/errors";
+import type { Quantiles } from "@/core/ferment/forecast";
+import type { TemperaturePoint } from "@/core/ferment/liquidTemperature";
+import type { Observation } from "@/core/ferment/observations";
+import { assess } from "@/core/judge/assess";
+import { convert, litresIn } from "@/core/quantity/convert";
+import { atHour, NEXT_WORDS, sayReason, sayWarmer, type Telling } from "@/formats/verdictText";
+import type { Task } from "./task";
+
+type Input = FromSchema<typeof FORECAST_INPUT>;
+
+function hourSince(startedAt: Date, at: string, path: string): number {
+  const hour = (Date.parse(at) - startedAt.getTime()) / 3_600_000;
+  if (hour < 0) throw new DomainError("time-order", { earlier: "the start of the batch", later: at }, path);
+  return hour;
+}
+
+function toObservation(item: NonNullable<Input["observations"]>[number], startedAt: Date, path: string): Observation {
+  const hour = hourSince(startedAt, item.at, `${path}/at`);
+  if (item.kind === "ph") return { hour, kind: "ph", value: item.value, instrument: item.method ?? "meter", spot: item.where ?? "mid-depth" };
+  if (item.kind === "act") return { hour, kind: "act", act: item.act };
+  const known: readonly string[] = SIGN_WORDS[item.kind];
+  if (!known.includes(item.word)) throw new DomainError("unknown-word", { word: item.word, known }, `${path}/word`);
+  return { hour, kind: item.kind, word: item.word };
+}
+
+function run(input: Input) {
+  const method = findMethod(input.method);
+  const school = findSchool(method, input.school);
+  const startedAt = new Date(input.startedAt);
+  const now = new Date(input.now);
+  const nowH = hourSince(startedAt, input.now, "/now");
+  // Air before the start is welcome (it tells what the water stood in); it is only not needed.
+  const points = (series: Input["airTemperature"]): TemperaturePoint[] => (series ?? []).map(({ at, celsius }) => ({ hour: (Date.parse(at) - startedAt.getTime()) / 3_600_000, celsius }));
+  const assessment = assess({
+    method,
+    school,
+    vesselL: litresIn(input.vesselVolume),
+    nowH,
+    temperature: { liquid: points(input.liquidTemperature), air: points(input.airTemperature), statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null },
+    observations: (input.observations ?? []).map((item, index) => toObservation(item, startedAt, `/observations/${index}`)),
+  });
+  const telling: Telling = { units: "metric", clock: { timeZone: "UTC" }, startedAt, now };
+  const iso = (hour: number | null) => (hour === null ? null : atHour(telling, hour).toISOString());
+  const times = ({ p10, p50, p90 }: Quantiles) => ({ p10: iso(p10), p50: iso(p50), p90: iso(p90) });
+  const { forecast, verdict, ifWarmer } = assessment;
+  const warmer = sayWarmer(ifWarmer, telling);
+  return {
+    state: verdict.state,
+    probabilityReady: forecast.probabilityReady,
+    window: { start: times(forecast.window.start), peak: times(forecast.window.peak), end: times(forecast.window.end) },
+    curve: forecast.curve.map(({ hour, ready, past }) => ({ at: iso(hour)!, ready, past })),
+    reasons: [...verdict.reasons.map((reason) => ({ code: reason.code as string, text: sayReason(reason, telling) })), ...(warmer ? [{ code: "if-warmer", text: warmer }] : [])],
+    next: { at: iso(verdict.next.hour)!, act: verdict.next.act, text: NEXT_WORDS[verdict.next.act] },
+    assumed: [`temperature: ${forecast.temperatureBasis === "read" ? "read in the liquid" : forecast.temperatureBasis === "air" ? "worked out from the air" : "as stated, held"}`, "clock times in words are UTC"],
+  };
+}
+
+export const forecastTask: Task<Input> = {
+  name: "forecast",
+  summary: "when a batch is likely ready, from its temperature and what was read and smelt",
+  input: FORECAST_INPUT,
+  output: FORECAST_OUTPUT,
+  example: {
+    method: "cultured-extract",
+    school: "equal-parts",
+    vesselVolume: { value: 200, unit: "L" },
+    startedAt: "2031-03-01T08:00:00+01:00",
+    now: "2031-03-09T08:00:00+01:00",
+    liquidTemperature: [{ at: "2031-03-02T08:00:00+01:00", celsius: 21 }],
+    observations: [{ at: "2031-03-08T08:00:00+01:00", kind: "ph", value: 4.6, method: "meter" }],
+  },
+  run,
+};

@@ -1,0 +1,72 @@
+import { DomainError } from "../errors";
+import type { StockUnit } from "./types";
+
+export interface Ingredient {
+  readonly name: string;
+  /** The unit the shed counts it in. */
+  readonly stockUnit: StockUnit;
+  /** kg in a litre as it is poured or scooped (bulk, for solids); null where it varies too much to say. */
+  readonly densityKgPerL: number | null;
+  /** Litres that a kilogram pushes the water up by; liquids count by their own volume instead. */
+  readonly displacementLPerKg: number;
+  /** Share of its mass that is sugar. */
+  readonly sugarShare: number;
+}
+
+const solid = (name: string, densityKgPerL: number | null, displacementLPerKg: number, sugarShare = 0): Ingredient => ({ name, stockUnit: "kg", densityKgPerL, displacementLPerKg, sugarShare });
+const liquid = (name: string, densityKgPerL: number, sugarShare = 0): Ingredient => ({ name, stockUnit: "L", densityKgPerL, displacementLPerKg: 1 / densityKgPerL, sugarShare });
+
+/**
+ * What the shed may hold. Bulk densities are kitchen-scale weighings of ordinary goods, good to about 10 %
+ * (molasses, sugars, milk, vinegar to about 3 %); a farm's own weighing beats them.
+ */
+export const INGREDIENTS = {
+  "water": liquid("Water", 1),
+  "molasses": liquid("Molasses", 1.4, 0.62),
+  "brown-sugar": solid("Brown sugar", 0.85, 0.62, 0.95),
+  "white-sugar": solid("White sugar", 0.85, 0.62, 1),
+  "raw-sugar": solid("Raw sugar", 0.8, 0.62, 0.9),
+  "castings": solid("Worm castings", 0.65, 0.6),
+  "compost": solid("Ripe compost", 0.55, 0.6),
+  "kelp-meal": solid("Kelp meal", 0.6, 0.65),
+  "rock-dust": solid("Rock dust", 1.4, 0.37),
+  "shell-meal": solid("Shell meal (chitin)", 0.6, 0.7),
+  "fish-hydrolysate": liquid("Fish hydrolysate", 1.15),
+  "seaweed-extract": liquid("Seaweed extract", 1.15),
+  "leachate": liquid("Worm leachate", 1.01),
+  "bacterial-starter": liquid("Bacterial starter", 1.02),
+  "potato": solid("Boiled potato", 0.65, 0.93),
+  "sea-salt": solid("Sea salt", 1.2, 0.32),
+  "leaf-mould": solid("Live leaf mould", 0.25, 0.7),
+  "rice": solid("Rice", 0.8, 0.7),
+  "rice-wash": liquid("Rice wash", 1),
+  "milk": liquid("Milk", 1.03, 0.05),
+  "whey": liquid("Whey", 1.025, 0.05),
+  "lactic-culture": liquid("Lactic culture", 1.01),
+  "plant": solid("Chopped plant", 0.3, 1),
+  "legume-leaf": solid("Shredded legume leaf", 0.25, 1),
+  "coconut-water": liquid("Coconut water", 1.02, 0.03),
+  "local-starter": liquid("Local microbial starter", 1.01),
+  "eggshell": solid("Crushed eggshell", 0.6, 0.38),
+  "vinegar": liquid("Vinegar", 1.01),
+  "dung-aged": solid("Aged dung", 0.5, 0.7),
+  "dung-fresh": solid("Fresh dung", 0.9, 0.95),
+  "manure-aged": solid("Aged manure", 0.5, 0.7),
+  "pulse-flour": solid("Pulse flour", 0.55, 0.7),
+  "urine": liquid("Urine", 1.02),
+  "ash": solid("Wood ash", 0.5, 0.4),
+  "char": solid("Char", 0.25, 0.6),
+  "greens": solid("Greens", 0.2, 1),
+  "bran": solid("Bran", 0.25, 0.7),
+  "dry-leaves": solid("Dry leaves", 0.1, 0.8),
+  "sugar-water": liquid("Sugared water", 1.02, 0.05),
+} as const satisfies Record<string, Ingredient>;
+
+export type IngredientId = keyof typeof INGREDIENTS;
+export const INGREDIENT_IDS = Object.keys(INGREDIENTS) as readonly IngredientId[];
+
+/** @throws {DomainError} `unknown-ingredient` */
+export function findIngredient(id: string, path = "/ingredient"): Ingredient & { readonly id: IngredientId } {
+  if (!Object.hasOwn(INGREDIENTS, id)) throw new DomainError("unknown-ingredient", { id }, path);
+  return { id: id as IngredientId, ...INGREDIENTS[id as IngredientId] };
+}

@@ -1,0 +1,97 @@
+import type { BloomReadiness, Method, MethodIngredient, Range, School, UseRate } from "../types";
+
+// Hours are read at 24 °C and come from growers: 24–36 h, with chitin 48–72 h; the fungal brew is slower.
+const bloom = (hours: { startH: number; peakH: number; endH: number }, optimumC: number, maxC: number, logRateSd: number): BloomReadiness => ({
+  type: "bloom",
+  temperatures: { referenceC: 24, minC: -3, optimumC, maxC },
+  logRateSd,
+  ...hours,
+  afterAirOffH: { leaves: 1, soil: 4, hardEnd: 12 },
+});
+
+const USES: readonly UseRate[] = [
+  { use: "drench-bare", partsWater: { strongest: 0, default: 1, weakest: 10 }, everyD: 7, note: "Neat on bare soil if there is plenty." },
+  { use: "drench-growing", partsWater: { strongest: 0, default: 1, weakest: 10 }, everyD: 7, note: "Weekly in growth." },
+  { use: "foliar", partsWater: { strongest: 1, default: 1, weakest: 10 }, everyD: 7, note: "Within an hour of the air stopping, strained." },
+  { use: "seedling", partsWater: { strongest: 4, default: 10, weakest: 20 }, everyD: 14, note: "Weak." },
+  { use: "compost", partsWater: { strongest: 0, default: 0, weakest: 5 }, everyD: 7, note: "Where a tea past its peak may still go." },
+];
+
+const perL = (perBasis: Range, ingredient: MethodIngredient["ingredient"], unit: "kg" | "L", role: string, optional = false): MethodIngredient => ({
+  ingredient,
+  amount: { type: "per-basis", perBasis, unit },
+  role,
+  optional,
+});
+
+const WATER = perL({ low: 1, default: 1, high: 1 }, "water", "L", "the bath");
+const CASTINGS = perL({ low: 0.012, default: 0.04, high: 0.06 }, "castings", "kg", "the living part");
+const KELP = perL({ low: 0.0015, default: 0.002, high: 0.0025 }, "kelp-meal", "kg", "slow food, trace elements", true);
+const ROCK = perL({ low: 0.001, default: 0.00125, high: 0.0015 }, "rock-dust", "kg", "minerals to hold on to", true);
+const MOLASSES = perL({ low: 0.00025, default: 0.0015, high: 0.005 }, "molasses", "L", "quick food for bacteria");
+
+const SCHOOLS: readonly School[] = [
+  {
+    id: "bacterial",
+    name: "Bacterial-leaning",
+    stance: "A little sugar; suits annuals. Half a per cent of molasses is the ceiling.",
+    readiness: bloom({ startH: 24, peakH: 29, endH: 42 }, 35, 43, 0.195),
+    uses: USES,
+    ingredients: [WATER, MOLASSES, ROCK, KELP, CASTINGS],
+  },
+  {
+    id: "fungal",
+    name: "Fungal-leaning",
+    stance: "No sugar, kelp instead; said to suit shrubs, trees and perennials. The evidence is thin.",
+    readiness: bloom({ startH: 36, peakH: 45, endH: 66 }, 31, 39, 0.275),
+    uses: USES,
+    ingredients: [WATER, { ...KELP, optional: false }, ROCK, CASTINGS],
+  },
+  {
+    id: "chitin",
+    name: "With shell meal",
+    stance: "Shell meal for the chitin eaters; takes two to three days and needs steady air.",
+    readiness: bloom({ startH: 48, peakH: 58, endH: 76 }, 33, 42, 0.275),
+    uses: USES,
+    ingredients: [WATER, MOLASSES, perL({ low: 0.0008, default: 0.001, high: 0.0012 }, "shell-meal", "kg", "food for chitin eaters"), KELP, CASTINGS],
+  },
+];
+
+export const aeratedTea: Method = {
+  id: "aerated-tea",
+  name: "Aerated castings tea",
+  shortName: "Castings tea",
+  purpose: "Puts living soil on leaves and round roots. Some growers find top-dressed castings do as well.",
+  basis: "water",
+  lid: "open",
+  aerated: true,
+  vesselNote: "Open, with air stones weighted at the very bottom. Shade and warmth.",
+  fillShare: { low: 0.75, default: 0.82, high: 0.88 },
+  cautiousSchool: "bacterial",
+  schools: SCHOOLS,
+  steps: [
+    { id: "water", text: "Run the water in, free of chlorine, at 21 to 27 °C.", why: "Chlorine kills what you are growing.", adds: ["water"] },
+    { id: "air", text: "Stones to the floor, pump above the water line, air on: brisk, not violent.", why: "Without air the wrong things bloom.", adds: [] },
+    { id: "food", text: "Stir in sugar and powders ahead of the castings.", why: "Put in late they settle on the stones.", adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal"], waitMin: 15 },
+    { id: "castings", text: "Castings last: loose if the air is strong and you strain after, else in a bag hung clear of wall and floor.", why: "A bag in weak air keeps the oxygen out.", adds: ["castings"] },
+    { id: "note", text: "Label it and note the time. Keep the air on until it is used.", why: "The clock starts with the castings.", adds: [] },
+  ],
+  cues: [
+    { kind: "smell", word: "raw sweet", says: "not-yet", because: "sugar is left" },
+    { kind: "smell", word: "earthy", says: "ready", because: "the food is eaten and the brew is sound" },
+    { kind: "smell", word: "neutral", says: "ready", because: "the food is eaten and the brew is sound" },
+    { kind: "smell", word: "fishy", says: "not-yet", because: "food is left, or the air is short" },
+    { kind: "smell", word: "sulphur", says: "failed", because: "the air failed" },
+    { kind: "smell", word: "putrid", says: "failed", because: "the air failed" },
+    { kind: "smell", word: "ammonia", says: "failed", because: "the air failed" },
+    { kind: "surface", word: "flat", says: "past", because: "the bloom has gone" },
+    { kind: "film", word: "coloured mould", says: "failed", because: "coloured mould can be poisonous" },
+  ],
+  tending: [{ act: "look", text: "Is the air on? Smell it", everyH: 6, fromH: 6, ifMissed: "If the air stopped unseen, count the hours from when it last ran." }],
+  yieldPerBasis: { low: 0.92, default: 0.96, high: 0.99 },
+  keeping: { from: "air-off", shelfH: 4, container: "open; the can or knapsack it goes out in", place: "nowhere: it is used at once" },
+  residues: ["compost", "dug in round plants"],
+  cautions: ["electricity-at-water", "sugar-regrowth", "spray-mist", "lifting", "chlorine", "mould", "runoff", "not-for-people"],
+  comfortC: { low: 21, high: 27 },
+  sureness: "The hours are well agreed at 24 °C. Foam proves little here: the air makes it too. Smell decides.",
+};

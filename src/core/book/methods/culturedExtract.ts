@@ -1,0 +1,93 @@
+import type { AcidReadiness, Method, UseRate } from "../types";
+
+const READINESS: AcidReadiness = {
+  type: "acid",
+  // Effective fit to growers' days: pH below 4 after 1–3 weeks, about two at 22 °C. Not measured microbial constants.
+  temperatures: { referenceC: 25, minC: 3.3, optimumC: 36, maxC: 43.7 },
+  logRateSd: 0.32,
+  startPh: 6,
+  floorPh: 3.5,
+  targetPh: 4,
+  bestPh: 3.7,
+  midpointD: 6.93,
+  widthD: 1.5,
+  keepsD: 120,
+  minimumAgeD: 7,
+  floorSd: 0.15,
+  stuck: { chance: 0.08, meanShift: 0.8, sd: 0.35 },
+};
+
+const USES: readonly UseRate[] = [
+  { use: "drench-growing", partsWater: { strongest: 32, default: 250, weakest: 500 }, everyD: 7, note: "Start low, at 4 mL/L; up to 30 mL/L only after a clear patch test." },
+  { use: "foliar", partsWater: { strongest: 32, default: 250, weakest: 500 }, everyD: 7, note: "Weekly when weak, fortnightly when strong." },
+  { use: "injector", partsWater: { strongest: 100, default: 250, weakest: 500 }, everyD: 14, note: "95 to 280 L of concentrate to the hectare is what growers put on." },
+  { use: "compost", partsWater: { strongest: 0, default: 20, weakest: 50 }, everyD: 7, note: "Neat is fine on a heap." },
+];
+
+export const culturedExtract: Method = {
+  id: "cultured-extract",
+  name: "Cultured plant extract",
+  shortName: "Plant extract",
+  purpose: "Leaf growth from greens and legumes; flowering and fruit from flowers and fruit; rooting from roots.",
+  basis: "water",
+  lid: "airlock",
+  aerated: false,
+  vesselNote: "Food-safe, closed with an airlock, or opened to vent every day or two. Shade and warmth.",
+  fillShare: { low: 0.8, default: 0.85, high: 0.9 },
+  cautiousSchool: "equal-parts",
+  schools: [
+    {
+      id: "equal-parts",
+      name: "Equal parts",
+      stance: "Plant, molasses and culture one part each to a hundred of water.",
+      readiness: READINESS,
+      uses: USES,
+      ingredients: [
+        { ingredient: "water", amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" }, role: "the bath" },
+        { ingredient: "molasses", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" }, role: "food for the culture" },
+        { ingredient: "lactic-culture", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" }, role: "starts the souring" },
+        // One part of chopped plant by volume; weighed at its bulk density of 0.3 kg/L.
+        { ingredient: "plant", amount: { type: "per-basis", perBasis: { low: 0.003, default: 0.003, high: 0.03 }, unit: "kg" }, role: "what is extracted" },
+      ],
+    },
+    {
+      id: "more-plant",
+      name: "More plant",
+      stance: "The same with five parts of chopped plant; others go from three to ten.",
+      readiness: READINESS,
+      uses: USES,
+      ingredients: [
+        { ingredient: "water", amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" }, role: "the bath" },
+        { ingredient: "molasses", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" }, role: "food for the culture" },
+        { ingredient: "lactic-culture", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" }, role: "starts the souring" },
+        { ingredient: "plant", amount: { type: "per-basis", perBasis: { low: 0.009, default: 0.015, high: 0.03 }, unit: "kg" }, role: "what is extracted" },
+      ],
+    },
+  ],
+  steps: [
+    { id: "water", text: "Run the water in, free of chlorine, at 20 to 28 °C.", why: "Chlorine kills the culture; cold water costs days.", adds: ["water"] },
+    { id: "sweeten", text: "Thin the molasses in a pail of warm water and stir it in.", why: "Thick syrup lies on the floor and feeds nothing.", adds: ["molasses"] },
+    { id: "culture", text: "Shake the lactic culture, measure it, stir it in.", why: "It settles in its bottle.", adds: ["lactic-culture"] },
+    { id: "plant", text: "Chop the plant, hard stems fine; into a weighted mesh bag, fully under.", why: "What floats out of the liquid grows mould.", adds: ["plant"] },
+    { id: "close", text: "Close it with the airlock filled, label it, note the time.", why: "The clock starts when the last living thing is in.", adds: [] },
+  ],
+  cues: [
+    { kind: "smell", word: "raw sweet", says: "not-yet", because: "the molasses is not eaten yet" },
+    { kind: "smell", word: "fresh green", says: "not-yet", because: "it has hardly begun" },
+    { kind: "smell", word: "cidery", says: "ready", because: "that is the smell of a finished extract" },
+    { kind: "smell", word: "yogurt-sour", says: "ready", because: "the souring went clean" },
+    { kind: "smell", word: "putrid", says: "failed", because: "something else than the culture took it" },
+    { kind: "smell", word: "sulphur", says: "failed", because: "something else than the culture took it" },
+    { kind: "film", word: "coloured mould", says: "failed", because: "coloured mould can be poisonous" },
+  ],
+  tending: [
+    { act: "vented", text: "Vent, or look at the airlock", everyH: 48, fromH: 24, ifMissed: "Gas builds up. Open it slowly, from the side, now." },
+    { act: "read-ph", text: "Read pH at mid-depth", everyH: 96, fromH: 96, ifMissed: "The forecast stays wide. One reading puts it right." },
+  ],
+  yieldPerBasis: { low: 0.9, default: 0.95, high: 1 },
+  keeping: { from: "strained", shelfH: 24 * 180, container: "sealed once it is quiet, dark", place: "cool and dark, out of children's reach" },
+  residues: ["compost", "top dressing"],
+  cautions: ["gas-pressure", "poisonous-plants", "salty-plants", "lifting", "chlorine", "mould", "not-for-people"],
+  comfortC: { low: 20, high: 28 },
+  sureness: "The pH rule is firm. The days are an average over many farms, and vary by half either way.",
+};

@@ -1,0 +1,19 @@
+/** The closed lists of words that a grower taps when looking at a batch. */
+export const SMELLS = ["raw sweet", "fresh green", "yeasty", "fruity", "cidery", "yogurt-sour", "vinegar", "earthy", "neutral", "fishy", "ammonia", "sulphur", "putrid"] as const;
+export const SURFACES = ["still", "fine bubbles", "ring at the wall", "patches", "full head", "thick fine head", "collapsing", "flat"] as const;
+export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould"] as const;
+export const SOLIDS = ["floating", "sunk", "bleached", "slimy"] as const;
+
+export const SIGN_WORDS = { smell: SMELLS, surface: SURFACES, film: FILMS, solids: SOLIDS } as const;
+export type SignKind = keyof typeof SIGN_WORDS;
+export const SIGN_KINDS = Object.keys(SIGN_WORDS) as readonly SignKind[];
+
+/** What a grower does to a running batch. */
+export const ACTS = ["stirred", "vented", "topped-up", "air-on", "air-off", "pressed-under"] as const;
+export type Act = (typeof ACTS)[number];
+
+export const PH_INSTRUMENTS = ["meter", "strip"] as const;
+export type PhInstrument = (typeof PH_INSTRUMENTS)[number];
+/** Where in the vessel a pH was read; only mid-depth stands for the batch. */
+export const PH_SPOTS = ["mid-depth", "film", "lees"] as const;
+export type PhSpot = (typeof PH_SPOTS)[number];

@@ -1,0 +1,174 @@
+import type { CueMeaning, Method, Readiness } from "../book/types";
+import type { Forecast } from "../ferment/forecast";
+import { countedPh, signsOf, type Observation, type SignObservation } from "../ferment/observations";
+import { failures, latestAirOff, type VerdictReason } from "./reasons";
+
+/** Too early, nearly, ready, best now, past, stuck, failed. */
+export type VerdictState = "early" | "near" | "ready" | "peak" | "past" | "stuck" | "spoiled";
+
+export type NextAct = "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed";
+
+export interface Verdict {
+  readonly state: VerdictState;
+  readonly reasons: readonly VerdictReason[];
+  /** The one thing to do or to look at next, and at which hour of the batch. */
+  readonly next: { readonly act: NextAct; readonly hour: number };
+}
+
+export interface JudgeInput {
+  readonly method: Method;
+  readonly readiness: Readiness;
+  readonly nowH: number;
+  readonly observations: readonly Observation[];
+  readonly forecast: Forecast;
+}
+
+/** A nose's word holds for so long, h: a bloom moves in hours, the others in days. */
+const SIGN_HOLDS_H = { bloom: 8, acid: 120, days: 60 } as const;
+const PH_HOLDS_H = 168;
+/** "Nearly" is when the window may well open within this, h. */
+const NEAR_H = { bloom: 6, acid: 24, days: 24 } as const;
+const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12 } as const;
+/** Slower than a quarter of its usual pace a brew is stuck in the cold. */
+const COLD_RATE = 0.25;
+/** A pH that still stands this high after two weeks in the warm is stuck. */
+const STUCK_PH = { above: 4.5, afterH: 14 * 24, warmerThanC: 18 } as const;
+
+interface Evidence {
+  readonly input: JudgeInput;
+  /** The newest word of each meaning that still holds. */
+  readonly latestSign: { readonly sign: SignObservation; readonly says: CueMeaning; readonly because: string } | null;
+  readonly disagreeing: VerdictReason | null;
+}
+
+function weighSigns(input: JudgeInput): Evidence {
+  const holdsH = SIGN_HOLDS_H[input.readiness.type];
+  const read = signsOf(input.observations).flatMap((sign) => {
+    const cue = input.method.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
+    return cue && input.nowH - sign.hour <= holdsH ? [{ sign, says: cue.says, because: cue.because }] : [];
+  });
+  const latestSign = read.at(-1) ?? null;
+  const against = latestSign && read.find((item) => item.says !== latestSign.says && latestSign.sign.hour - item.sign.hour < holdsH / 4);
+  const disagreeing: VerdictReason | null = against ? { code: "signs-disagree", one: against.sign.word, other: latestSign.sign.word } : null;
+  return { input, latestSign, disagreeing };
+}
+
+const signReason = ({ latestSign }: Evidence): VerdictReason[] =>
+  latestSign ? [{ code: "sign", kind: latestSign.sign.kind, word: latestSign.sign.word, says: latestSign.says, because: latestSign.because }] : [];
+
+function warmthReason({ forecast, method }: JudgeInput): VerdictReason {
+  return { code: "warmth", meanC: forecast.meanLiquidC24h, basis: forecast.temperatureBasis, share: forecast.share, comfortLowC: method.comfortC.low };
+}
+
+function isNear({ readiness, forecast, nowH }: JudgeInput): boolean {
+  const opens = forecast.window.start.p10;
+  return opens !== null && opens - nowH <= NEAR_H[readiness.type];
+}
+
+function readyOrPeak({ forecast, nowH, readiness }: JudgeInput): VerdictState {
+  const peak = forecast.window.peak.p50;
+  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[readiness.type] ? "peak" : "ready";
+}
+
+const soon = (input: JudgeInput, gapH: number) => {
+  const opens = input.forecast.window.start.p10;
+  return Math.max(input.nowH + gapH, opens === null ? input.nowH + 2 * gapH : Math.min(opens, input.nowH + 168));
+};
+
+function judgeBloom(evidence: Evidence): Verdict {
+  const { input, latestSign } = evidence;
+  const { nowH, forecast, readiness } = input;
+  const limits = readiness.type === "bloom" ? readiness.afterAirOffH : { leaves: 1, soil: 4, hardEnd: 12 };
+  const airOffH = latestAirOff(input.observations);
+  const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
+  const airReason: VerdictReason[] = airOffH === null ? [] : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
+  if (airOffH !== null && nowH - airOffH > limits.soil) return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
+  if (latestSign?.says === "past" || forecast.probabilityPast > 0.5) {
+    return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "compost", hour: nowH } };
+  }
+  const open = forecast.probabilityReady >= 0.5;
+  if (open && latestSign?.says === "not-yet") return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH + 2 } };
+  if (open && latestSign?.says === "ready") return { state: readyOrPeak(input), reasons: [...airReason, ...reasons], next: { act: "use-now", hour: nowH } };
+  if (open) return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...airReason, ...reasons], next: { act: "smell", hour: nowH } };
+  return { state: isNear(input) ? "near" : "early", reasons: [...airReason, ...reasons], next: { act: "smell", hour: soon(input, 3) } };
+}
+
+const readyWords = ({ method }: JudgeInput): string[] => method.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
+
+function phReasons(input: JudgeInput): VerdictReason[] {
+  const readings = countedPh(input.observations);
+  const last = readings.at(-1);
+  const aside = input.observations.findLast((item) => item.kind === "ph" && !readings.includes(item));
+  const asideReason: VerdictReason[] = aside?.kind === "ph" ? [{ code: "ph-not-counted", ph: aside.value, spot: aside.spot }] : [];
+  if (!last || input.readiness.type !== "acid") return asideReason;
+  const before = readings.at(-2);
+  const spanD = before ? (last.hour - before.hour) / 24 : 0;
+  const perDay = before && spanD >= 0.5 ? (before.value - last.value) / spanD : null;
+  return [{ code: "ph", ph: last.value, target: input.readiness.targetPh, perDay, ageH: input.nowH - last.hour, instrument: last.instrument }, ...asideReason];
+}
+
+function isPhStuck(input: JudgeInput): boolean {
+  const readings = countedPh(input.observations);
+  const last = readings.at(-1);
+  if (!last) return false;
+  const warm = input.forecast.meanLiquidC24h > STUCK_PH.warmerThanC;
+  return last.value > STUCK_PH.above && last.hour >= STUCK_PH.afterH && warm;
+}
+
+function judgeAcid(evidence: Evidence): Verdict {
+  const { input, latestSign } = evidence;
+  const { nowH, readiness, forecast } = input;
+  if (readiness.type !== "acid") return judgeBloom(evidence);
+  const last = countedPh(input.observations).at(-1);
+  const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
+  if (isPhStuck(input)) return { state: "stuck", reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24 }, ...reasons], next: { act: "feed", hour: nowH } };
+  if (last && last.value <= readiness.targetPh && nowH - last.hour <= PH_HOLDS_H) {
+    if (nowH < readiness.minimumAgeD * 24) {
+      return { state: "near", reasons: [{ code: "too-young", days: nowH / 24, minimumDays: readiness.minimumAgeD }, ...reasons], next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 } };
+    }
+    if (latestSign?.says === "ready") return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
+    return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
+  }
+  const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
+  const state = isNear(input) ? "near" : "early";
+  const gapH = state === "near" ? 12 : 24;
+  return { state, reasons: [...missing, ...reasons], next: { act: "read-ph", hour: last ? Math.max(nowH, Math.min(soon(input, gapH), last.hour + 96)) : Math.max(nowH, 96) } };
+}
+
+function judgeDays(evidence: Evidence): Verdict {
+  const { input, latestSign } = evidence;
+  const { nowH, forecast } = input;
+  const reasons = [...signReason(evidence), warmthReason(input)];
+  if (latestSign?.says === "past" || forecast.probabilityPast > 0.6) return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "strain", hour: nowH } };
+  const open = forecast.probabilityReady >= 0.5;
+  if (open && latestSign?.says === "ready") return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
+  if (open && latestSign?.says !== "not-yet") return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
+  return { state: open || isNear(input) ? "near" : "early", reasons, next: { act: "smell", hour: soon(input, 12) } };
+}
+
+/** A brew that hardly moves: its pace over the last day is under a quarter of the usual, and more of the same won't bring it in. */
+function coldVerdict(input: JudgeInput): Verdict | null {
+  const { forecast, nowH, method } = input;
+  if (nowH < 12 || forecast.meanRate24h >= COLD_RATE || forecast.probabilityReady >= 0.25 || forecast.probabilityPast >= 0.25) return null;
+  const tooHot = forecast.meanLiquidC24h > method.comfortC.high;
+  return {
+    state: "stuck",
+    reasons: [{ code: tooHot ? "too-hot" : "cold", meanC: forecast.meanLiquidC24h, rate: forecast.meanRate24h, comfortLowC: method.comfortC.low, comfortHighC: method.comfortC.high }, ...phReasons(input)],
+    next: { act: "warm", hour: nowH },
+  };
+}
+
+/**
+ * One verdict with its reasons. Failure signs come first and stay, whatever is smelt later; then cold; then the method's own rule:
+ * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready where signs decide.
+ */
+export function judge(input: JudgeInput): Verdict {
+  const failed = failures(input.method, input.observations);
+  if (failed.length > 0) return { state: "spoiled", reasons: failed, next: { act: "compost", hour: input.nowH } };
+  const cold = coldVerdict(input);
+  if (cold) return cold;
+  const evidence = weighSigns(input);
+  const rule = { bloom: judgeBloom, acid: judgeAcid, days: judgeDays }[input.readiness.type];
+  const verdict = rule(evidence);
+  return evidence.disagreeing ? { ...verdict, reasons: [...verdict.reasons, evidence.disagreeing] } : verdict;
+}

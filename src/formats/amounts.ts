@@ -1,0 +1,74 @@
+import { fromBase } from "@/core/quantity/units";
+import type { Quantity } from "@/core/quantity/units";
+import { formatNumber } from "./numbers";
+
+/** The units a farm talks in; what is stored is SI either way. */
+export type UnitSystem = "metric" | "us";
+
+interface Spoken {
+  readonly unit: string;
+  readonly label: string;
+  /** Use it from this many base units up. */
+  readonly from: number;
+}
+
+const VOLUMES: Record<UnitSystem, readonly Spoken[]> = {
+  metric: [
+    { unit: "L", label: "L", from: 1 },
+    { unit: "mL", label: "mL", from: 0 },
+  ],
+  us: [
+    { unit: "US gal", label: "US gal", from: 3.785411784 },
+    { unit: "US fl oz", label: "US fl oz", from: 0.0295 },
+    { unit: "US tsp", label: "US tsp", from: 0 },
+  ],
+};
+const MASSES: Record<UnitSystem, readonly Spoken[]> = {
+  metric: [
+    { unit: "kg", label: "kg", from: 1 },
+    { unit: "g", label: "g", from: 0 },
+  ],
+  us: [
+    { unit: "lb", label: "lb", from: 0.45359237 },
+    { unit: "oz", label: "oz", from: 0 },
+  ],
+};
+const AREAS: Record<UnitSystem, readonly Spoken[]> = {
+  metric: [
+    { unit: "ha", label: "ha", from: 10_000 },
+    { unit: "m2", label: "m²", from: 0 },
+  ],
+  us: [
+    { unit: "acre", label: "acre", from: 2023 },
+    { unit: "ft2", label: "ft²", from: 0 },
+  ],
+};
+
+function say(dimension: "volume" | "mass" | "area", value: number, scale: readonly Spoken[], significant: number): string {
+  const chosen = scale.find(({ from }) => Math.abs(value) >= from * (1 - 1e-9)) ?? scale[scale.length - 1]!;
+  return `${formatNumber(fromBase({ dimension, value }, chosen.unit).value, significant)} ${chosen.label}`;
+}
+
+/** @example sayVolume(0.5, "metric"); // "500 mL" */
+export const sayVolume = (litres: number, system: UnitSystem, significant = 3): string => say("volume", litres, VOLUMES[system], significant);
+/** @example sayMass(1.6, "metric"); // "1.6 kg" */
+export const sayMass = (kilograms: number, system: UnitSystem, significant = 3): string => say("mass", kilograms, MASSES[system], significant);
+export const sayArea = (squareMetres: number, system: UnitSystem): string => say("area", squareMetres, AREAS[system], 3);
+
+/** An amount as the shed counts it. */
+export const sayStock = (amount: number, unit: "kg" | "L", system: UnitSystem, significant = 3): string =>
+  unit === "kg" ? sayMass(amount, system, significant) : sayVolume(amount, system, significant);
+
+export function sayTemperature(celsius: number, system: UnitSystem): string {
+  const unit = system === "us" ? "°F" : "°C";
+  return `${formatNumber(Math.round(fromBase({ dimension: "temperature", value: celsius }, unit).value * 2) / 2)} ${unit}`;
+}
+
+/** Any quantity in its own unit, rounded for a person. */
+export const sayQuantity = ({ value, unit }: Quantity): string => `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;
+
+/** @example sayMoney(1234, "crowns"); // "12.34 crowns" */
+export const sayMoney = (minor: number, currency: string): string => `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
+
+/** A dilution with its convention in sight. @example sayDilution(20); // "1:20" */
+export const sayDilution = (partsWater: number): string => (partsWater === 0 ? "neat" : `1:${formatNumber(partsWater, 4)}`);

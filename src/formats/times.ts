@@ -1,0 +1,54 @@
+/** What a farm's clock shows of an instant. The time zone is the farm's, not the reader's. */
+export interface FarmClock {
+  readonly timeZone: string;
+}
+
+const cache = new Map<string, Intl.DateTimeFormat>();
+function formatter(timeZone: string, key: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const id = `${timeZone}|${key}`;
+  const known = cache.get(id);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat("en-GB", { ...options, timeZone });
+  cache.set(id, made);
+  return made;
+}
+
+export const clockTime = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "time", { hour: "2-digit", minute: "2-digit", hour12: false }).format(at);
+export const weekday = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "weekday", { weekday: "short" }).format(at);
+export const longWeekday = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "longWeekday", { weekday: "long" }).format(at);
+export const dayMonth = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "dayMonth", { day: "numeric", month: "short" }).format(at);
+export const fullDate = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "full", { day: "numeric", month: "short", year: "numeric" }).format(at);
+/** The farm's calendar day, "2031-03-02". */
+export const isoDay = (at: Date, { timeZone }: FarmClock): string => {
+  const parts = Object.fromEntries(formatter(timeZone, "iso", { year: "numeric", month: "2-digit", day: "2-digit" }).formatToParts(at).map(({ type, value }) => [type, value]));
+  return `${parts.year}-${parts.month}-${parts.day}`;
+};
+/** The farm's hour of the day, 0 to below 24, with its fraction. */
+export function hourOfDay(at: Date, clock: FarmClock): number {
+  const [hour = "0", minute = "0"] = clockTime(at, clock).split(":");
+  return (Number(hour) % 24) + Number(minute) / 60;
+}
+
+const DAY_MS = 86_400_000;
+
+/** A moment near now as a person would say it: "today 18:00", "Fri 06:00", "12 Mar". */
+export function sayMoment(at: Date, now: Date, clock: FarmClock): string {
+  const days = Math.round((Date.parse(isoDay(at, clock)) - Date.parse(isoDay(now, clock))) / DAY_MS);
+  if (days === 0) return `today ${clockTime(at, clock)}`;
+  if (days === 1) return `tomorrow ${clockTime(at, clock)}`;
+  if (days === -1) return `yesterday ${clockTime(at, clock)}`;
+  if (days > 1 && days <= 3) return `${weekday(at, clock)} ${clockTime(at, clock)}`;
+  if (days > 3 && days < 7) return weekday(at, clock);
+  return dayMonth(at, clock);
+}
+
+/** Age or span as a person says it: "hour 21", "day 11". */
+export const sayAge = (hours: number): string => (hours < 48 ? `hour ${Math.floor(hours)}` : `day ${Math.floor(hours / 24)}`);
+
+/** @example sayDuration(26); // "26 h" */
+export function sayDuration(hours: number): string {
+  if (hours < 1) return `${Math.max(1, Math.round(hours * 60))} min`;
+  if (hours < 48) return `${Math.round(hours)} h`;
+  const days = Math.round(hours / 24);
+  return days < 60 ? `${days} days` : `${Math.round(days / 30.4)} months`;
+}

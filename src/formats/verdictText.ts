@@ -1,0 +1,97 @@
+import type { WarmerCase } from "@/core/judge/assess";
+import type { VerdictReason } from "@/core/judge/reasons";
+import type { NextAct, VerdictState } from "@/core/judge/verdict";
+import { sayTemperature, type UnitSystem } from "./amounts";
+import { formatNumber } from "./numbers";
+import { sayDuration, sayMoment, type FarmClock } from "./times";
+
+export const STATE_WORDS: Record<VerdictState, string> = {
+  early: "Too early",
+  near: "Nearly",
+  ready: "Ready",
+  peak: "Best now",
+  past: "Past",
+  stuck: "Stuck",
+  spoiled: "Failed",
+};
+
+/** What the words of a reason need: the farm's units and clock, and when the batch began. */
+export interface Telling {
+  readonly units: UnitSystem;
+  readonly clock: FarmClock;
+  readonly startedAt: Date;
+  readonly now: Date;
+}
+
+const BASIS_WORDS = { read: "as read in the liquid", air: "worked out from the air", stated: "as stated at the start" } as const;
+const listWords = (words: readonly string[]) => (words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`);
+export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(startedAt.getTime() + hour * 3_600_000);
+
+function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }: Telling): string {
+  const share = Math.round(Math.min(1.5, reason.share) * 20) * 5;
+  const progress = share >= 100 ? "past the usual time to open" : `about ${share} % of the way to opening`;
+  const cool = reason.meanC < reason.comfortLowC - 0.5 ? ", cooler than it likes" : "";
+  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; by warmth it is ${progress}.`;
+}
+
+function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
+  const trend = reason.perDay === null ? "" : reason.perDay > 0.005 ? `, falling ${formatNumber(reason.perDay, 2)} a day` : ", no longer falling";
+  const age = reason.ageH >= 24 ? ` (read ${sayDuration(reason.ageH)} ago)` : "";
+  const tool = reason.instrument === "strip" ? " by strip" : "";
+  const goal = reason.ph <= reason.target ? `at or under ${formatNumber(reason.target)}` : `it must reach ${formatNumber(reason.target)}`;
+  return `pH ${formatNumber(reason.ph, 3)}${tool}${trend}${age}; ${goal}.`;
+}
+
+const SIGN_VERBS = { "smell": "Smells", "surface": "Surface:", "film": "Film:", "solids": "Solids:" } as const;
+
+/** One reason in plain words. */
+export function sayReason(reason: VerdictReason, telling: Telling): string {
+  switch (reason.code) {
+    case "warmth":
+      return sayWarmth(reason, telling);
+    case "ph":
+      return sayPh(reason);
+    case "ph-missing":
+      return "No pH read yet, and pH decides here.";
+    case "ph-not-counted":
+      return `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} is not counted: read it at mid-depth.`;
+    case "ph-stuck":
+      return `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days in the warm. Check the meter; then add culture and half the sugar again, and close it.`;
+    case "too-young":
+      return `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`;
+    case "sign":
+      return `${SIGN_VERBS[reason.kind]} ${reason.word}: ${reason.because}.`;
+    case "sign-missing":
+      return `Not confirmed by a sign yet. Ready is: ${listWords(reason.words)}.`;
+    case "signs-disagree":
+      return `The signs disagree (${reason.one}, then ${reason.other}). Look again in a few hours.`;
+    case "air-off":
+      return `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`;
+    case "window-closed":
+      return reason.hour === null ? "Its best time is over." : `Its window closed about ${sayMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
+    case "cold":
+      return `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
+    case "too-hot":
+      return `${sayTemperature(reason.meanC, telling.units)} over the last day is too hot for it. Shade it, down to ${sayTemperature(reason.comfortHighC, telling.units)}, and add fresh culture.`;
+  }
+}
+
+/** What warmth would change, or null where it would change nothing. */
+export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
+  if (!warmer) return null;
+  const when = warmer.startH === null ? "it might still open" : `it would open about ${sayMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
+  return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;
+}
+
+export const NEXT_WORDS: Record<NextAct, string> = {
+  "read-ph": "Read pH",
+  "repeat-ph": "Read pH again",
+  "smell": "Smell it",
+  "look": "Look",
+  "warm": "Warm it",
+  "strain": "Strain",
+  "use-now": "Use it",
+  "compost": "Compost it",
+  "wait": "Wait",
+  "feed": "Feed it",
+};
