@@ -1,0 +1,197 @@
+import "server-only";
+import { insert, select, type Queryable } from "./db";
+import type { VesselKind } from "./vessels";
+
+/** The recipe as it was when the batch began; kept whole, so that a later change of the book does not rewrite the past. */
+export interface FrozenRecipe {
+  readonly methodName: string;
+  readonly shortName: string;
+  readonly schoolName: string;
+  readonly limitedBy: string;
+  readonly steps: readonly { readonly text: string; readonly why: string }[];
+}
+
+export interface Batch {
+  readonly id: number;
+  readonly vesselId: number;
+  readonly vesselName: string;
+  readonly vesselKind: VesselKind;
+  readonly vesselL: number;
+  readonly methodId: string;
+  readonly schoolId: string;
+  readonly recipe: FrozenRecipe;
+  readonly filledL: number;
+  readonly basisAmount: number;
+  readonly startedAt: Date;
+  readonly statedC: number | null;
+  readonly labourMin: number;
+  readonly powerW: number;
+  readonly actorName: string;
+  readonly close: BatchClose | null;
+}
+
+export interface BatchClose {
+  readonly kind: "strained" | "discarded";
+  readonly at: Date;
+  readonly yieldL: number;
+  readonly residue: string;
+  readonly residueKg: number | null;
+  readonly labourMin: number;
+  readonly verdict: string;
+  readonly overrideReason: string | null;
+  readonly actorName: string;
+}
+
+export interface NewBatch {
+  readonly vesselId: number;
+  readonly methodId: string;
+  readonly schoolId: string;
+  readonly recipe: FrozenRecipe;
+  readonly filledL: number;
+  readonly basisAmount: number;
+  readonly startedAt: Date;
+  readonly statedC: number | null;
+  readonly labourMin: number;
+  readonly powerW: number;
+  readonly addedAt: Date;
+  readonly actorId: number;
+}
+
+export interface BatchLine {
+  readonly ingredientId: string;
+  readonly part: "mix" | "cap";
+  readonly unit: "kg" | "L";
+  readonly planned: number;
+  readonly used: number;
+}
+
+interface BatchRow {
+  id: number;
+  vessel_id: number;
+  vessel_name: string;
+  vessel_kind: VesselKind;
+  vessel_l: string;
+  method_id: string;
+  school_id: string;
+  recipe: FrozenRecipe;
+  filled_l: string;
+  basis_amount: string;
+  started_at: Date;
+  stated_c: string | null;
+  labour_min: string;
+  power_w: string;
+  actor_name: string;
+  closed_as: "strained" | "discarded" | null;
+  closed_at: Date;
+  yield_l: string;
+  residue: string;
+  residue_kg: string | null;
+  close_labour_min: string;
+  verdict: string;
+  override_reason: string | null;
+  closed_by: string;
+}
+
+const SELECT = `
+  select batch.id, batch.vessel_id, vessel.name as vessel_name, vessel.kind as vessel_kind, vessel.volume_l as vessel_l, batch.method_id, batch.school_id,
+         batch.recipe, batch.filled_l, batch.basis_amount, batch.started_at, batch.stated_c, batch.labour_min, batch.power_w, actor.name as actor_name,
+         done.kind as closed_as, done.at as closed_at, done.yield_l, done.residue, done.residue_kg, done.labour_min as close_labour_min,
+         done.verdict, done.override_reason, closer.name as closed_by
+  from batch
+  join vessel on vessel.id = batch.vessel_id
+  join actor on actor.id = batch.actor_id
+  left join batch_close done on done.batch_id = batch.id
+  left join actor closer on closer.id = done.actor_id`;
+const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
+const SELECT_ONE = `${SELECT} where batch.id = ?`;
+const SELECT_CLOSED = `${SELECT} where done.batch_id is not null order by done.at desc, batch.id desc limit ?`;
+const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
+const LOCK_BATCH = "select id from batch where id = ? for update";
+const INSERT_BATCH = `
+  insert into batch (vessel_id, method_id, school_id, recipe, filled_l, basis_amount, started_at, stated_c, labour_min, power_w, added_at, actor_id)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+const INSERT_LINE = "insert into batch_line (batch_id, line_no, ingredient_id, part, unit, planned, used) values (?, ?, ?, ?, ?, ?, ?)";
+const SELECT_LINES = "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
+const INSERT_CLOSE = `
+  insert into batch_close (batch_id, kind, at, yield_l, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+
+function toClose(row: BatchRow): BatchClose | null {
+  if (row.closed_as === null) return null;
+  return {
+    kind: row.closed_as,
+    at: row.closed_at,
+    yieldL: Number(row.yield_l),
+    residue: row.residue,
+    residueKg: row.residue_kg === null ? null : Number(row.residue_kg),
+    labourMin: Number(row.close_labour_min),
+    verdict: row.verdict,
+    overrideReason: row.override_reason,
+    actorName: row.closed_by,
+  };
+}
+
+const toBatch = (row: BatchRow): Batch => ({
+  id: row.id,
+  vesselId: row.vessel_id,
+  vesselName: row.vessel_name,
+  vesselKind: row.vessel_kind,
+  vesselL: Number(row.vessel_l),
+  methodId: row.method_id,
+  schoolId: row.school_id,
+  recipe: row.recipe,
+  filledL: Number(row.filled_l),
+  basisAmount: Number(row.basis_amount),
+  startedAt: row.started_at,
+  statedC: row.stated_c === null ? null : Number(row.stated_c),
+  labourMin: Number(row.labour_min),
+  powerW: Number(row.power_w),
+  actorName: row.actor_name,
+  close: toClose(row),
+});
+
+export const listRunningBatches = async (db: Queryable): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
+export const listClosedBatches = async (db: Queryable, limit: number): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_CLOSED, [String(limit)])).map(toBatch);
+export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
+
+export async function findBatch(db: Queryable, id: number): Promise<Batch | null> {
+  const [row] = await select<BatchRow>(db, SELECT_ONE, [id]);
+  return row ? toBatch(row) : null;
+}
+
+/** Locks a batch and reads it as it now stands. */
+export async function lockBatch(db: Queryable, id: number): Promise<Batch | null> {
+  await select(db, LOCK_BATCH, [id]);
+  const [row] = await select<BatchRow>(db, `${SELECT_ONE} for update`, [id]);
+  return row ? toBatch(row) : null;
+}
+
+export const insertBatch = (db: Queryable, batch: NewBatch): Promise<number> =>
+  insert(db, INSERT_BATCH, [
+    batch.vesselId,
+    batch.methodId,
+    batch.schoolId,
+    JSON.stringify(batch.recipe),
+    batch.filledL,
+    batch.basisAmount,
+    batch.startedAt,
+    batch.statedC,
+    batch.labourMin,
+    batch.powerW,
+    batch.addedAt,
+    batch.actorId,
+  ]);
+
+export const insertBatchLine = (db: Queryable, batchId: number, lineNo: number, line: BatchLine): Promise<number> =>
+  insert(db, INSERT_LINE, [batchId, lineNo, line.ingredientId, line.part, line.unit, line.planned, line.used]);
+
+export async function listBatchLines(db: Queryable, batchId: number): Promise<BatchLine[]> {
+  const rows = await select<{ ingredient_id: string; part: "mix" | "cap"; unit: "kg" | "L"; planned: string; used: string }>(db, SELECT_LINES, [batchId]);
+  return rows.map((row) => ({ ingredientId: row.ingredient_id, part: row.part, unit: row.unit, planned: Number(row.planned), used: Number(row.used) }));
+}
+
+export type NewClose = Omit<BatchClose, "actorName"> & { readonly batchId: number; readonly note: string; readonly actorId: number; readonly addedAt: Date };
+
+/** Closes a batch; a second close fails as a duplicate. */
+export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>
+  insert(db, INSERT_CLOSE, [close.batchId, close.kind, close.at, close.yieldL, close.residue, close.residueKg, close.labourMin, close.verdict, close.overrideReason, close.note, close.actorId, close.addedAt]);

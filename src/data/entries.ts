@@ -1,0 +1,98 @@
+import "server-only";
+import type { PhInstrument, PhSpot } from "@/core/book/words";
+import { insert, select, type Queryable } from "./db";
+
+export type EntryKind = "ph" | "temperature" | "smell" | "surface" | "film" | "solids" | "act" | "note" | "withdrawn";
+
+/** One line of a batch's log. */
+export interface Entry {
+  readonly id: number;
+  readonly batchId: number;
+  readonly kind: EntryKind;
+  readonly numberValue: number | null;
+  readonly word: string | null;
+  readonly instrument: PhInstrument | null;
+  readonly spot: PhSpot | null;
+  readonly note: string;
+  readonly at: Date;
+  readonly correctsId: number | null;
+  readonly actorName: string;
+}
+
+/** An entry of the whole log, struck through where a later one corrects it. */
+export interface LoggedEntry extends Entry {
+  readonly correctedById: number | null;
+}
+
+export type NewEntry = Omit<Entry, "id" | "actorName"> & { readonly actorId: number; readonly addedAt: Date };
+
+interface EntryRow {
+  id: number;
+  batch_id: number;
+  kind: EntryKind;
+  number_value: string | null;
+  word: string | null;
+  instrument: PhInstrument | null;
+  spot: PhSpot | null;
+  note: string;
+  at: Date;
+  corrects_id: number | null;
+  actor_name: string;
+  corrected_by_id: number | null;
+}
+
+const COLUMNS = "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
+const SELECT_STANDING_OF_RUNNING = `
+  select ${COLUMNS}, null as corrected_by_id
+  from standing_entry entry
+  join actor on actor.id = entry.actor_id
+  left join batch_close done on done.batch_id = entry.batch_id
+  where done.batch_id is null order by entry.at, entry.id`;
+const SELECT_STANDING = `
+  select ${COLUMNS}, null as corrected_by_id
+  from standing_entry entry join actor on actor.id = entry.actor_id
+  where entry.batch_id = ? order by entry.at, entry.id`;
+const SELECT_LOG = `
+  select ${COLUMNS}, later.id as corrected_by_id
+  from batch_entry entry
+  join actor on actor.id = entry.actor_id
+  left join batch_entry later on later.corrects_id = entry.id
+  where entry.batch_id = ? order by entry.at desc, entry.id desc`;
+const SELECT_ONE = `
+  select ${COLUMNS}, later.id as corrected_by_id
+  from batch_entry entry
+  join actor on actor.id = entry.actor_id
+  left join batch_entry later on later.corrects_id = entry.id
+  where entry.id = ?`;
+const INSERT_ENTRY = `
+  insert into batch_entry (batch_id, kind, number_value, word, instrument, spot, note, at, corrects_id, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+
+const toEntry = (row: EntryRow): LoggedEntry => ({
+  id: row.id,
+  batchId: row.batch_id,
+  kind: row.kind,
+  numberValue: row.number_value === null ? null : Number(row.number_value),
+  word: row.word,
+  instrument: row.instrument,
+  spot: row.spot,
+  note: row.note,
+  at: row.at,
+  correctsId: row.corrects_id,
+  actorName: row.actor_name,
+  correctedById: row.corrected_by_id,
+});
+
+/** Entries that stand, of every running batch, oldest first. */
+export const listStandingOfRunning = async (db: Queryable): Promise<Entry[]> => (await select<EntryRow>(db, SELECT_STANDING_OF_RUNNING)).map(toEntry);
+export const listStanding = async (db: Queryable, batchId: number): Promise<Entry[]> => (await select<EntryRow>(db, SELECT_STANDING, [batchId])).map(toEntry);
+/** The whole log of a batch with what was corrected, newest first. */
+export const listLog = async (db: Queryable, batchId: number): Promise<LoggedEntry[]> => (await select<EntryRow>(db, SELECT_LOG, [batchId])).map(toEntry);
+
+export async function findEntry(db: Queryable, id: number): Promise<LoggedEntry | null> {
+  const [row] = await select<EntryRow>(db, SELECT_ONE, [id]);
+  return row ? toEntry(row) : null;
+}
+
+export const insertEntry = (db: Queryable, entry: NewEntry): Promise<number> =>
+  insert(db, INSERT_ENTRY, [entry.batchId, entry.kind, entry.numberValue, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.correctsId, entry.actorId, entry.addedAt]);

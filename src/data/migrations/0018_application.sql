@@ -1,0 +1,23 @@
+create table application (
+  id bigint unsigned not null auto_increment primary key,
+  store_id bigint unsigned not null,
+  use_id varchar(40) character set ascii not null,
+  parts_water decimal(10,3) not null,
+  mix_rate_l decimal(10,4) not null,
+  mix_rate_per enum('m2','plant') not null,
+  tool_id bigint unsigned not null,
+  mix_l decimal(12,3) not null,
+  concentrate_l decimal(12,3) not null,
+  loads json not null comment 'as they were carried',
+  labour_min decimal(8,1) not null default 0,
+  override_reason varchar(300) null,
+  at datetime(3) not null,
+  actor_id bigint unsigned not null,
+  added_at datetime(3) not null,
+  key application_of_store (store_id),
+  key application_by_time (at),
+  constraint application_amounts check (mix_l > 0 and concentrate_l > 0 and concentrate_l <= mix_l + 0.001),
+  constraint application_store foreign key (store_id) references store (id),
+  constraint application_tool foreign key (tool_id) references tool (id),
+  constraint application_actor foreign key (actor_id) references actor (id)
+) engine=innodb default charset=utf8mb4;

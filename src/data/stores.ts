@@ -1,0 +1,84 @@
+import "server-only";
+import { insert, select, type Queryable } from "./db";
+
+/** A finished input on the shelf, or in the can on its way. */
+export interface Store {
+  readonly id: number;
+  readonly batchId: number;
+  readonly label: string;
+  readonly atOnce: boolean;
+  readonly place: string;
+  readonly shelfFrom: Date;
+  readonly expiresAt: Date;
+  readonly onHandL: number;
+  readonly methodId: string;
+  readonly schoolId: string;
+}
+
+export type NewStore = Omit<Store, "id" | "onHandL" | "methodId" | "schoolId">;
+
+export interface StoreMovement {
+  readonly storeId: number;
+  readonly changeByL: number;
+  readonly kind: "strained" | "applied" | "wasted" | "corrected";
+  readonly applicationId: number | null;
+  readonly at: Date;
+  readonly actorId: number;
+  readonly note: string;
+}
+
+interface StoreRow {
+  id: number;
+  batch_id: number;
+  label: string;
+  at_once: number;
+  place: string;
+  shelf_from: Date;
+  expires_at: Date;
+  on_hand_l: string;
+  method_id: string;
+  school_id: string;
+}
+
+const COLUMNS = "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id";
+const SELECT_ON_HAND = `
+  select ${COLUMNS}, store.on_hand_l
+  from store_on_hand store join batch on batch.id = store.batch_id
+  where store.on_hand_l > 0 order by store.expires_at, store.id`;
+const SELECT_ONE = `
+  select ${COLUMNS}, coalesce((select sum(change_by_l) from store_movement where store_id = store.id), 0) as on_hand_l
+  from store join batch on batch.id = store.batch_id where store.id = ? for update`;
+const SELECT_OF_BATCH = `
+  select ${COLUMNS}, store.on_hand_l
+  from store_on_hand store join batch on batch.id = store.batch_id where store.batch_id = ? order by store.id`;
+const INSERT_STORE = "insert into store (batch_id, label, at_once, place, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?)";
+const INSERT_MOVEMENT = "insert into store_movement (store_id, change_by_l, kind, application_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
+
+const toStore = (row: StoreRow): Store => ({
+  id: row.id,
+  batchId: row.batch_id,
+  label: row.label,
+  atOnce: row.at_once === 1,
+  place: row.place,
+  shelfFrom: row.shelf_from,
+  expiresAt: row.expires_at,
+  onHandL: Number(row.on_hand_l),
+  methodId: row.method_id,
+  schoolId: row.school_id,
+});
+
+export const listStoresOnHand = async (db: Queryable): Promise<Store[]> => (await select<StoreRow>(db, SELECT_ON_HAND)).map(toStore);
+export const listStoresOfBatch = async (db: Queryable, batchId: number): Promise<Store[]> => (await select<StoreRow>(db, SELECT_OF_BATCH, [batchId])).map(toStore);
+
+/** Locks a store and tells what is in it now. */
+export async function lockStore(db: Queryable, id: number): Promise<Store | null> {
+  await select(db, "select id from store where id = ? for update", [id]);
+  const [row] = await select<StoreRow>(db, SELECT_ONE, [id]);
+  return row ? toStore(row) : null;
+}
+
+export const insertStore = (db: Queryable, store: NewStore): Promise<number> =>
+  insert(db, INSERT_STORE, [store.batchId, store.label, store.atOnce ? 1 : 0, store.place, store.shelfFrom, store.expiresAt]);
+
+export const insertStoreMovement = (db: Queryable, move: StoreMovement): Promise<number> =>
+  insert(db, INSERT_MOVEMENT, [move.storeId, move.changeByL.toFixed(3), move.kind, move.applicationId, move.at, move.actorId, move.note]);
