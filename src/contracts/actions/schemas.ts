@@ -1,1 +1,163 @@
-export const ACTION_SCHEMAS = {};
+import { ACTS, FILMS, PH_INSTRUMENTS, PH_SPOTS, SMELLS, SOLIDS, SURFACES } from "@/core/book/words";
+import { DAY, ID, MOMENT, NAME, REQUEST_KEY, ROW_ID } from "../parts";
+
+const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(required: R, properties: P) =>
+  ({ type: "object", additionalProperties: false, required, properties }) as const;
+
+const AMOUNT = { type: "number", minimum: 0, maximum: 100000 } as const;
+const POSITIVE_AMOUNT = { type: "number", exclusiveMinimum: 0, maximum: 100000 } as const;
+const MINUTES = { type: "number", minimum: 0, maximum: 6000 } as const;
+const REASON = { type: "string", maxLength: 300 } as const;
+const NOTE = { type: "string", maxLength: 200 } as const;
+
+export const SET_UP_FARM = object(["requestKey", "name", "people", "timeZone", "latitudeDeg", "longitudeDeg", "units", "currency", "labourPerH", "powerPerKWh", "climateMeanC", "climateSwingC"], {
+  requestKey: REQUEST_KEY,
+  name: NAME,
+  people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
+  timeZone: { type: "string", minLength: 1, maxLength: 60 },
+  latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
+  longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
+  units: { enum: ["metric", "us"] },
+  currency: { type: "string", minLength: 1, maxLength: 16 },
+  labourPerH: { type: "number", minimum: 0, maximum: 10000 },
+  powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
+  climateMeanC: { type: "number", minimum: -10, maximum: 35 },
+  climateSwingC: { type: "number", minimum: 0, maximum: 25 },
+});
+
+export const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  kind: { enum: ["drum", "tote", "pail", "jar"] },
+  volumeL: { type: "number", minimum: 0.1, maximum: 20000 },
+  diameterM: { type: ["number", "null"], minimum: 0.03, maximum: 5 },
+  site: { type: "string", maxLength: 60 },
+  airW: { type: "number", minimum: 0, maximum: 10000 },
+});
+
+export const RECEIVE_LOT = object(["requestKey", "ingredientId", "amount", "origin", "receivedOn", "cost"], {
+  requestKey: REQUEST_KEY,
+  ingredientId: ID,
+  amount: POSITIVE_AMOUNT,
+  origin: { enum: ["bought", "foraged", "home-made", "given"] },
+  receivedOn: DAY,
+  cost: { type: "number", minimum: 0, maximum: 1000000 },
+  expiresOn: { anyOf: [DAY, { type: "null" }] },
+  note: NOTE,
+});
+
+export const ADD_PLOT = object(["requestKey", "name", "stage", "widthM", "lengthM"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  crop: { type: "string", maxLength: 60 },
+  stage: { enum: ["bare", "seedling", "growing", "flowering", "fruiting", "perennial"] },
+  widthM: { type: "number", minimum: 0.1, maximum: 1000 },
+  lengthM: { type: "number", minimum: 0.1, maximum: 1000 },
+  plants: { type: ["integer", "null"], minimum: 1, maximum: 1000000 },
+  leafEaten: { type: "boolean" },
+  harvestOn: { anyOf: [DAY, { type: "null" }] },
+});
+
+export const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  kind: { enum: ["can", "knapsack", "injector"] },
+  volumeL: { type: "number", minimum: 0.1, maximum: 2000 },
+  stepMl: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 1000 },
+  partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
+});
+
+export const FILL_VESSEL = object(["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"], {
+  requestKey: REQUEST_KEY,
+  vesselId: ROW_ID,
+  methodId: ID,
+  schoolId: ID,
+  /** Litres of water, or kilograms of plant, that the planned amounts follow. */
+  basisAmount: POSITIVE_AMOUNT,
+  headspaceL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+  include: { type: "array", maxItems: 20, items: ID },
+  /** What really goes in, in the recipe's order. */
+  lines: {
+    type: "array",
+    minItems: 1,
+    maxItems: 40,
+    items: object(["ingredientId", "part", "used"], { ingredientId: ID, part: { enum: ["mix", "cap"] }, used: AMOUNT, pickedNow: { type: "boolean" } }),
+  },
+  startedAt: MOMENT,
+  statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
+  labourMin: MINUTES,
+  note: NOTE,
+});
+
+const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(kind: K, required: R, properties: P) =>
+  object(["kind", ...required], { kind: { const: kind }, ...properties });
+
+export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  at: MOMENT,
+  correctsId: { anyOf: [ROW_ID, { type: "null" }] },
+  entry: {
+    type: "object",
+    required: ["kind"],
+    discriminator: { propertyName: "kind" },
+    oneOf: [
+      entry("ph", ["value", "instrument", "spot"], { value: { type: "number", minimum: 0, maximum: 14 }, instrument: { enum: PH_INSTRUMENTS }, spot: { enum: PH_SPOTS } }),
+      entry("temperature", ["celsius"], { celsius: { type: "number", minimum: -10, maximum: 80 } }),
+      entry("smell", ["word"], { word: { enum: SMELLS } }),
+      entry("surface", ["word"], { word: { enum: SURFACES } }),
+      entry("film", ["word"], { word: { enum: FILMS } }),
+      entry("solids", ["word"], { word: { enum: SOLIDS } }),
+      entry("act", ["act"], { act: { enum: ACTS }, litres: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 } }),
+      entry("note", ["note"], { note: { type: "string", minLength: 1, maxLength: 500 } }),
+      entry("withdrawn", [], {}),
+    ],
+  },
+});
+
+export const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue", "labourMin"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  kind: { enum: ["strained", "discarded"] },
+  at: MOMENT,
+  yieldL: AMOUNT,
+  residue: { type: "string", minLength: 1, maxLength: 80 },
+  residueKg: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+  labourMin: MINUTES,
+  atOnce: { type: "boolean" },
+  label: { type: "string", maxLength: 60 },
+  place: { type: "string", maxLength: 80 },
+  overrideReason: REASON,
+  note: NOTE,
+});
+
+export const CLEAN_VESSEL = object(["requestKey", "vesselId"], { requestKey: REQUEST_KEY, vesselId: ROW_ID, at: MOMENT });
+
+export const APPLY_STORE = object(["requestKey", "storeId", "useId", "ratio", "mixRateL", "mixRatePer", "toolId", "plotIds", "labourMin"], {
+  requestKey: REQUEST_KEY,
+  storeId: ROW_ID,
+  useId: ID,
+  ratio: { type: "string", minLength: 1, maxLength: 40 },
+  mixRateL: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+  mixRatePer: { enum: ["m2", "plant"] },
+  toolId: ROW_ID,
+  plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
+  at: MOMENT,
+  labourMin: MINUTES,
+  overrideReason: REASON,
+});
+
+/** Every write that crosses the wire, by the name of its compiled validator. */
+export const ACTION_SCHEMAS = {
+  setUpFarm: SET_UP_FARM,
+  addVessel: ADD_VESSEL,
+  receiveLot: RECEIVE_LOT,
+  addPlot: ADD_PLOT,
+  addTool: ADD_TOOL,
+  fillVessel: FILL_VESSEL,
+  logEntry: LOG_ENTRY,
+  closeBatch: CLOSE_BATCH,
+  cleanVessel: CLEAN_VESSEL,
+  applyStore: APPLY_STORE,
+} as const;
+export type ActionName = keyof typeof ACTION_SCHEMAS;

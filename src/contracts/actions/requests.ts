@@ -1,0 +1,32 @@
+import type { FromSchema } from "json-schema-to-ts";
+import { fieldErrors, type FieldErrors } from "../fieldErrors";
+import validators from "../generated/validators.cjs";
+import type { SET_UP_FARM, ADD_VESSEL, RECEIVE_LOT, ADD_PLOT, ADD_TOOL, FILL_VESSEL, LOG_ENTRY, CLOSE_BATCH, CLEAN_VESSEL, APPLY_STORE, ActionName } from "./schemas";
+
+/** The type of each request, from its schema; named one by one, since the compiler gives up on the mapped type. */
+export interface ActionRequests {
+  readonly setUpFarm: FromSchema<typeof SET_UP_FARM>;
+  readonly addVessel: FromSchema<typeof ADD_VESSEL>;
+  readonly receiveLot: FromSchema<typeof RECEIVE_LOT>;
+  readonly addPlot: FromSchema<typeof ADD_PLOT>;
+  readonly addTool: FromSchema<typeof ADD_TOOL>;
+  readonly fillVessel: FromSchema<typeof FILL_VESSEL>;
+  readonly logEntry: FromSchema<typeof LOG_ENTRY>;
+  readonly closeBatch: FromSchema<typeof CLOSE_BATCH>;
+  readonly cleanVessel: FromSchema<typeof CLEAN_VESSEL>;
+  readonly applyStore: FromSchema<typeof APPLY_STORE>;
+}
+export type ActionRequest<N extends ActionName> = ActionRequests[N];
+
+/** What an action answers: a value, or what is wrong and where. */
+export type ActionResult<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ActionError };
+
+export interface ActionError {
+  readonly code: string;
+  readonly message: string;
+  /** Complaints by JSON pointer of the field. */
+  readonly fields?: FieldErrors;
+}
+
+/** The same complaints in the form and on the server; null where the request fits. */
+export const checkRequest = (name: ActionName, value: unknown): FieldErrors | null => fieldErrors(validators[name]!, value);

@@ -1,0 +1,72 @@
+/** One hour of weather, as the judge of hours needs it; times in ms since the epoch. */
+export interface WeatherHour {
+  readonly atMs: number;
+  readonly airC: number;
+  readonly rainMm: number;
+  readonly windMPerS: number;
+}
+
+export interface SunTimes {
+  readonly riseMs: number;
+  readonly setMs: number;
+}
+
+/** Hours in which something may go on: on leaves and soil, on soil only, or on neither. */
+export interface FitBand {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly when: "dawn" | "dusk";
+  readonly fit: "leaves" | "soil" | "none";
+  readonly because: "dry" | "rain" | "wind" | "cold" | "heat";
+  readonly windMPerS: number;
+  readonly airC: number;
+}
+
+const HOUR_MS = 3_600_000;
+/** Low sun: from half an hour before sunrise for three hours, and the last two hours of light and one after. */
+const DAWN = { fromH: -0.5, toH: 2.5 } as const;
+const DUSK = { fromH: -2, toH: 1 } as const;
+/** Leaves want to dry: rain within this after the band washes it off. */
+const DRY_AFTER_H = 4;
+/** Spray drifts above this (light breeze, Beaufort 3 begins at 3.4 m/s). */
+const CALM_M_PER_S = 3.4;
+const LEAF_C = { min: 6, max: 26 } as const;
+const SOIL_C = { min: 3, max: 30 } as const;
+const RAIN_MM = 0.2;
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+function judgeBand(when: "dawn" | "dusk", fromMs: number, toMs: number, hours: readonly WeatherHour[]): FitBand | null {
+  const during = hours.filter(({ atMs }) => atMs >= fromMs - HOUR_MS / 2 && atMs <= toMs);
+  if (during.length === 0) return null;
+  const after = hours.filter(({ atMs }) => atMs > toMs && atMs <= toMs + DRY_AFTER_H * HOUR_MS);
+  const rainMm = [...during, ...after].reduce((sum, hour) => sum + hour.rainMm, 0);
+  const airC = mean(during.map((hour) => hour.airC));
+  const windMPerS = mean(during.map((hour) => hour.windMPerS));
+  const verdict = ((): Pick<FitBand, "fit" | "because"> => {
+    if (airC < SOIL_C.min) return { fit: "none", because: "cold" };
+    if (airC > SOIL_C.max) return { fit: "none", because: "heat" };
+    if (rainMm > RAIN_MM) return { fit: "soil", because: "rain" };
+    if (windMPerS > CALM_M_PER_S) return { fit: "soil", because: "wind" };
+    if (airC < LEAF_C.min) return { fit: "soil", because: "cold" };
+    if (airC > LEAF_C.max) return { fit: "soil", because: "heat" };
+    return { fit: "leaves", because: "dry" };
+  })();
+  return { fromMs, toMs, when, ...verdict, windMPerS, airC };
+}
+
+/**
+ * The hours fit for putting something on, within a span: low sun, calm and dry for leaves; rain is welcome on soil.
+ * Bands that begin before the span are cut to it.
+ */
+export function fitHours(hours: readonly WeatherHour[], suns: readonly SunTimes[], fromMs: number, toMs: number): FitBand[] {
+  return suns
+    .flatMap(({ riseMs, setMs }) => [
+      { when: "dawn" as const, fromMs: riseMs + DAWN.fromH * HOUR_MS, toMs: riseMs + DAWN.toH * HOUR_MS },
+      { when: "dusk" as const, fromMs: setMs + DUSK.fromH * HOUR_MS, toMs: setMs + DUSK.toH * HOUR_MS },
+    ])
+    .filter((band) => band.toMs > fromMs && band.fromMs < toMs)
+    .map((band) => judgeBand(band.when, Math.max(fromMs, band.fromMs), Math.min(toMs, band.toMs), hours))
+    .filter((band) => band !== null)
+    .toSorted((a, b) => a.fromMs - b.fromMs);
+}

@@ -1,0 +1,29 @@
+import type { Method, TendingTask } from "../book/types";
+import type { Observation } from "../ferment/observations";
+
+export interface DueTask {
+  readonly task: TendingTask;
+  /** Hour of the batch at which it falls due. */
+  readonly dueH: number;
+  /** Late by more than half its own interval. */
+  readonly late: boolean;
+}
+
+const answers = (task: TendingTask, item: Observation): boolean => {
+  if (task.act === "look") return item.kind !== "ph" && item.kind !== "act";
+  if (task.act === "read-ph") return item.kind === "ph";
+  return item.kind === "act" && item.act === task.act;
+};
+
+/**
+ * What a batch's programme asks for up to an hour: each task once, due its interval after it was last done.
+ * @param untilH look ahead to this hour of the batch
+ */
+export function dueTasks(method: Method, observations: readonly Observation[], nowH: number, untilH: number): DueTask[] {
+  return method.tending.flatMap((task) => {
+    const lastH = observations.filter((item) => answers(task, item)).reduce((latest, item) => Math.max(latest, item.hour), -Infinity);
+    const dueH = Math.max(task.fromH, lastH + task.everyH);
+    if (dueH > untilH || (task.untilH !== undefined && dueH > task.untilH)) return [];
+    return [{ task, dueH, late: nowH - dueH > task.everyH / 2 }];
+  });
+}

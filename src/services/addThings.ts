@@ -1,0 +1,74 @@
+import "server-only";
+import { findIngredient } from "@/core/book/ingredients";
+import { insertLot, insertStockMovement } from "@/data/stock";
+import { insertPlot, insertTool, listPlots } from "@/data/plots";
+import { insertVessel } from "@/data/vessels";
+import { isoDay } from "@/formats/times";
+import { findFarm } from "@/data/farm";
+import type { Context } from "./context";
+import { atField, refuseAt } from "./refusal";
+import { withFreeName, write } from "./write";
+
+/** A vessel for the yard. @throws {Refusal} */
+export const addVessel = (ctx: Context, input: unknown): Promise<{ vesselId: number }> =>
+  write(ctx, "addVessel", input, async (db, request) => {
+    const vessel = { name: request.name.trim(), kind: request.kind, volumeL: request.volumeL, diameterM: request.diameterM ?? null, site: request.site ?? "", airW: request.airW ?? 0 };
+    return { vesselId: await withFreeName(vessel.name, () => insertVessel(db, { ...vessel, addedAt: ctx.now(), actorId: ctx.actor.id })) };
+  });
+
+/** A can, a knapsack or an injector. @throws {Refusal} */
+export const addTool = (ctx: Context, input: unknown): Promise<{ toolId: number }> =>
+  write(ctx, "addTool", input, async (db, request) => {
+    const isInjector = request.kind === "injector";
+    if (isInjector && !request.partsWater) throw refuseAt("bad-request", "/partsWater", "An injector needs its ratio: parts of water to one of stock.");
+    const tool = { name: request.name.trim(), kind: request.kind, volumeL: request.volumeL, stepMl: request.stepMl ?? null, partsWater: isInjector ? request.partsWater! : null };
+    return { toolId: await withFreeName(tool.name, () => insertTool(db, tool)) };
+  });
+
+/** Path between beds on the field plan, m. */
+const PATH_M = 0.6;
+
+/** A plot, set down east of those that are there. @throws {Refusal} */
+export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number }> =>
+  write(ctx, "addPlot", input, async (db, request) => {
+    const eastM = (await listPlots(db)).reduce((edge, plot) => Math.max(edge, plot.xM + plot.widthM + PATH_M), 0);
+    const name = request.name.trim();
+    const plot = {
+      name,
+      crop: request.crop ?? "",
+      stage: request.stage,
+      plants: request.plants ?? null,
+      leafEaten: request.leafEaten ?? false,
+      harvestOn: request.harvestOn ?? null,
+      xM: eastM,
+      yM: 0,
+      widthM: request.widthM,
+      lengthM: request.lengthM,
+    };
+    return { plotId: await withFreeName(name, () => insertPlot(db, { ...plot, actorId: ctx.actor.id, addedAt: ctx.now() })) };
+  });
+
+/** A lot comes into the shed, with what the whole of it cost. @throws {Refusal} */
+export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "receiveLot", input, async (db, request) => {
+    const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
+    const farm = await findFarm(db);
+    const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
+    if (request.receivedOn > today) throw refuseAt("time", "/receivedOn", "A lot can't come in on a day that has not been.");
+    const expiresOn = request.expiresOn ?? null;
+    if (expiresOn !== null && expiresOn < request.receivedOn) throw refuseAt("time", "/expiresOn", "It can't expire before it came in.");
+    const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
+    const lotId = await insertLot(db, {
+      ingredientId: item.id,
+      unit: item.stockUnit,
+      origin: request.origin,
+      receivedOn: request.receivedOn,
+      received: request.amount,
+      costMinor: Math.round(request.cost * 100),
+      expiresOn,
+      note: request.note ?? "",
+      ...by,
+    });
+    await insertStockMovement(db, { lotId, changeBy: request.amount, kind: "received", batchId: null, at: ctx.now(), actorId: ctx.actor.id, note: "" });
+    return { lotId };
+  });

@@ -1,0 +1,114 @@
+import "server-only";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { findMethod, findSchool, findUseRate } from "@/core/book";
+import { findUse } from "@/core/book/uses";
+import { parseDilution } from "@/core/quantity/ratio";
+import { insertApplication, insertApplicationPlot } from "@/data/applications";
+import type { Queryable } from "@/data/db";
+import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
+import { insertStoreMovement, lockStore } from "@/data/stores";
+import { sayVolume } from "@/formats/amounts";
+import { sayCaution } from "@/formats/cautionText";
+import { isoDay } from "@/formats/times";
+import { findFarm } from "@/data/farm";
+import type { Context } from "./context";
+import { atField, refuseAt } from "./refusal";
+import { momentOf, write } from "./write";
+
+type ApplyRequest = ActionRequest<"applyStore">;
+
+export const toolForLoads = (tool: Tool) =>
+  tool.kind === "injector"
+    ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
+    : ({ type: "hand", volumeL: tool.volumeL, ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }) } as const);
+
+async function findTool(db: Queryable, id: number): Promise<Tool> {
+  const tool = (await listTools(db)).find((candidate) => candidate.id === id);
+  if (!tool) throw refuseAt("not-found", "/toolId", "There is no such tool.");
+  return tool;
+}
+
+async function findPlots(db: Queryable, ids: readonly number[]): Promise<Plot[]> {
+  const known = new Map((await listPlots(db)).map((plot) => [plot.id, plot]));
+  return ids.map((id, index) => {
+    const plot = known.get(id);
+    if (!plot) throw refuseAt("not-found", `/plotIds/${index}`, "There is no such plot.");
+    return plot;
+  });
+}
+
+/** Concentrate really measured out, once each dose is rounded to what the tool can measure. */
+const measuredL = (plan: LoadsPlan) => plan.totals.concentrateL + plan.roundingErrorL;
+
+function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest): void {
+  const barred = cautions.find(({ weight }) => weight === "never");
+  if (barred) throw refuseAt("unfit", "/storeId", sayCaution(barred));
+  if (cautions.length > 0 && (request.overrideReason ?? "").trim() === "") {
+    throw refuseAt("reason-needed", "/overrideReason", `${sayCaution(cautions[0]!)} Say why you go on all the same; it is kept with the application.`);
+  }
+}
+
+/**
+ * Puts a store on plots: the store goes down by what was measured out, each plot's log gets its share.
+ * @throws {Refusal} for a store that holds too little, an injector that is too weak, a caution overridden without a reason
+ */
+export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationId: number }> =>
+  write(ctx, "applyStore", input, async (db, request) => {
+    const store = await lockStore(db, request.storeId);
+    if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+    const at = momentOf(ctx, request.at, store.shelfFrom);
+    const use = atField("/useId", () => findUse(request.useId));
+    const dilution = atField("/ratio", () => parseDilution(request.ratio));
+    const [tool, plots, farm] = [await findTool(db, request.toolId), await findPlots(db, request.plotIds), await findFarm(db)];
+    const method = findMethod(store.methodId);
+    const rate = findUseRate(findSchool(method, store.schoolId), use.id);
+    requireReason(
+      findCautions({
+        method,
+        rate,
+        use,
+        partsWater: dilution.partsWater,
+        hoursPastExpiry: (at.getTime() - store.expiresAt.getTime()) / 3_600_000,
+        hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / 3_600_000,
+        plots: plots.map(({ name, leafEaten, harvestOn }) => ({ name, leafEaten, harvestOn })),
+        today: isoDay(at, { timeZone: farm?.timeZone ?? "UTC" }),
+      }),
+      request,
+    );
+    const plan = atField("/toolId", () =>
+      planLoads({
+        dilution,
+        mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
+        plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+        tool: toolForLoads(tool),
+        availableL: store.onHandL,
+      }),
+    );
+    const concentrateL = measuredL(plan);
+    if (concentrateL > store.onHandL + 5e-4) {
+      throw refuseAt("short-of-store", "/plotIds", `That takes ${sayVolume(concentrateL, "metric", 4)} and the store holds ${sayVolume(store.onHandL, "metric", 4)}: leave plots out, or go weaker.`);
+    }
+    const applicationId = await insertApplication(db, {
+      storeId: store.id,
+      useId: use.id,
+      partsWater: dilution.partsWater,
+      mixRateL: request.mixRateL,
+      mixRatePer: request.mixRatePer,
+      toolId: tool.id,
+      mixL: plan.totals.mixL,
+      concentrateL: Math.min(concentrateL, store.onHandL),
+      loads: plan.loads,
+      labourMin: request.labourMin,
+      overrideReason: request.overrideReason?.trim() || null,
+      at,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    const measuredShare = concentrateL / plan.totals.concentrateL;
+    for (const [index, part] of plan.plots.entries()) await insertApplicationPlot(db, applicationId, plots[index]!.id, part.mixL, part.concentrateL * measuredShare);
+    await insertStoreMovement(db, { storeId: store.id, changeByL: -Math.min(concentrateL, store.onHandL), kind: "applied", applicationId, at, actorId: ctx.actor.id, note: "" });
+    return { applicationId };
+  });
+

@@ -1,0 +1,73 @@
+import "server-only";
+import { findMethod, findSchool } from "@/core/book";
+import type { Act, SignKind } from "@/core/book/words";
+import type { Observation } from "@/core/ferment/observations";
+import { assess, type Assessment } from "@/core/judge/assess";
+import type { Batch } from "@/data/batches";
+import type { Entry } from "@/data/entries";
+import type { HourOfWeather } from "@/sim/weatherStation";
+
+const HOUR_MS = 3_600_000;
+/** A forecast is worked out anew when an entry, the air, or a quarter of an hour has come in. */
+const GRAIN_MS = 15 * 60_000;
+const KEPT_MOST = 2000;
+
+const kept = new Map<string, Assessment>();
+
+export const hourOf = (batch: Pick<Batch, "startedAt">, at: Date): number => (at.getTime() - batch.startedAt.getTime()) / HOUR_MS;
+
+/** The log as the core reads it. */
+export function observationsOf(batch: Pick<Batch, "startedAt">, entries: readonly Entry[]): Observation[] {
+  return entries.flatMap((entry): Observation[] => {
+    const hour = Math.max(0, hourOf(batch, entry.at));
+    switch (entry.kind) {
+      case "ph":
+        return [{ hour, kind: "ph", value: entry.numberValue!, instrument: entry.instrument!, spot: entry.spot! }];
+      case "smell":
+      case "surface":
+      case "film":
+      case "solids":
+        return [{ hour, kind: entry.kind satisfies SignKind, word: entry.word! }];
+      case "act":
+        return [{ hour, kind: "act", act: entry.word as Act }];
+      default:
+        return [];
+    }
+  });
+}
+
+/** Hours of the batch at which its ribbon is drawn: two days by the hour, then ten by four. */
+export function ribbonHours(nowH: number): number[] {
+  const near = Array.from({ length: 49 }, (_, hour) => nowH + hour);
+  const far = Array.from({ length: 50 }, (_, step) => nowH + 52 + 4 * step);
+  return [...near, ...far];
+}
+
+/**
+ * Forecast and verdict of a batch as it stands, from its log and the farm's air.
+ * Kept by everything it depends on: the entries, the air's last measured hour, the moment's quarter hour.
+ */
+export function assessBatch(batch: Batch, entries: readonly Entry[], air: readonly HourOfWeather[], now: Date, curve: "ribbon" | "whole" = "ribbon"): Assessment {
+  const moment = new Date(Math.floor(now.getTime() / GRAIN_MS) * GRAIN_MS);
+  const key = [batch.id, batch.startedAt.getTime(), curve, moment.getTime(), air.length, air[0]?.at.getTime() ?? 0, entries.map(({ id }) => id).join(",")].join("|");
+  const known = kept.get(key);
+  if (known) return known;
+  const method = findMethod(batch.methodId);
+  const nowH = Math.max(0, hourOf(batch, moment));
+  const assessment = assess({
+    method,
+    school: findSchool(method, batch.schoolId),
+    vesselL: batch.vesselL,
+    nowH,
+    temperature: {
+      liquid: entries.filter(({ kind }) => kind === "temperature").map((entry) => ({ hour: Math.max(0, hourOf(batch, entry.at)), celsius: entry.numberValue! })),
+      air: air.map(({ at, airC }) => ({ hour: hourOf(batch, at), celsius: airC })).filter(({ hour }) => hour >= -2),
+      statedC: batch.statedC,
+    },
+    observations: observationsOf(batch, entries),
+    curveHours: curve === "ribbon" ? ribbonHours(nowH) : Array.from({ length: 160 }, (_, step) => ((nowH + 12 * 24) * step) / 159),
+  });
+  if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
+  kept.set(key, assessment);
+  return assessment;
+}

@@ -1,0 +1,117 @@
+import "server-only";
+import { findMethod } from "@/core/book";
+import { SIGN_KINDS, SIGN_WORDS, type SignKind } from "@/core/book/words";
+import type { Quantiles } from "@/core/ferment/forecast";
+import type { Assessment } from "@/core/judge/assess";
+import { latestAirOff } from "@/core/judge/reasons";
+import type { NextAct, VerdictState } from "@/core/judge/verdict";
+import type { Batch } from "@/data/batches";
+import type { Entry } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import { sayAge } from "@/formats/times";
+import { atHour, NEXT_WORDS, sayReason, sayWarmer, STATE_WORDS, type Telling } from "@/formats/verdictText";
+import { hourOf, observationsOf } from "./assessBatch";
+
+export interface RibbonPoint {
+  readonly atMs: number;
+  readonly ready: number;
+  readonly past: number;
+}
+
+/** Earliest, likely and latest moment of a mark, ms since the epoch; null for not in sight. */
+export interface MarkTimes {
+  readonly p10: number | null;
+  readonly p50: number | null;
+  readonly p90: number | null;
+}
+
+/** A word that the log sheet offers, with what it would mean for this method. */
+export interface WordChoice {
+  readonly kind: SignKind;
+  readonly word: string;
+  readonly says: "not-yet" | "ready" | "past" | "failed" | null;
+}
+
+/** A running batch as the yard and its own page show it. */
+export interface BatchView {
+  readonly id: number;
+  readonly methodId: string;
+  readonly name: string;
+  readonly shortName: string;
+  readonly schoolName: string;
+  readonly lid: "open" | "breathable" | "airlock";
+  readonly aerated: boolean;
+  readonly airOn: boolean;
+  readonly filledL: number;
+  readonly basisAmount: number;
+  readonly vesselL: number;
+  readonly startedMs: number;
+  readonly ageText: string;
+  readonly state: VerdictState;
+  readonly stateWords: string;
+  readonly probabilityReady: number;
+  readonly reasons: readonly string[];
+  readonly ifWarmer: string | null;
+  readonly next: { readonly act: NextAct; readonly words: string; readonly atMs: number };
+  readonly window: { readonly start: MarkTimes; readonly peak: MarkTimes; readonly end: MarkTimes };
+  readonly ribbon: readonly RibbonPoint[];
+  readonly last: { readonly ph: number | null; readonly celsius: number | null; readonly surface: string | null; readonly film: string | null; readonly solids: string | null };
+  readonly liquidC: number;
+  readonly words: readonly WordChoice[];
+  readonly readsPh: boolean;
+  readonly floatingSolids: boolean;
+}
+
+const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) => entries.findLast((entry) => entry.kind === kind) ?? null;
+
+/** Words of a method first (they decide), then the rest of the closed list. */
+function wordChoices(batch: Batch): WordChoice[] {
+  const method = findMethod(batch.methodId);
+  const choices = SIGN_KINDS.flatMap((kind) =>
+    SIGN_WORDS[kind].map((word): WordChoice => ({ kind, word, says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null })),
+  );
+  return [...choices.filter(({ says }) => says !== null), ...choices.filter(({ says }) => says === null)];
+}
+
+/** Puts a running batch, its log and its assessment into the shape and the words that screens show. */
+export function batchView(batch: Batch, entries: readonly Entry[], assessment: Assessment, farm: Farm, now: Date): BatchView {
+  const method = findMethod(batch.methodId);
+  const telling: Telling = { units: farm.units, clock: { timeZone: farm.timeZone }, startedAt: batch.startedAt, now };
+  const ms = (hour: number | null) => (hour === null ? null : atHour(telling, hour).getTime());
+  const times = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });
+  const { forecast, verdict, ifWarmer } = assessment;
+  return {
+    id: batch.id,
+    methodId: batch.methodId,
+    name: batch.recipe.methodName,
+    shortName: batch.recipe.shortName,
+    schoolName: batch.recipe.schoolName,
+    lid: method.lid,
+    aerated: method.aerated,
+    airOn: method.aerated && latestAirOff(observationsOf(batch, entries)) === null,
+    filledL: batch.filledL,
+    basisAmount: batch.basisAmount,
+    vesselL: batch.vesselL,
+    startedMs: batch.startedAt.getTime(),
+    ageText: sayAge(hourOf(batch, now)),
+    state: verdict.state,
+    stateWords: STATE_WORDS[verdict.state],
+    probabilityReady: forecast.probabilityReady,
+    reasons: verdict.reasons.map((reason) => sayReason(reason, telling)),
+    ifWarmer: sayWarmer(ifWarmer, telling),
+    next: { act: verdict.next.act, words: NEXT_WORDS[verdict.next.act], atMs: ms(Math.max(verdict.next.hour, hourOf(batch, now)))! },
+    window: { start: times(forecast.window.start), peak: times(forecast.window.peak), end: times(forecast.window.end) },
+    ribbon: forecast.curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
+    last: {
+      ph: lastOf(entries, "ph")?.numberValue ?? null,
+      celsius: lastOf(entries, "temperature")?.numberValue ?? null,
+      surface: lastOf(entries, "surface")?.word ?? null,
+      film: lastOf(entries, "film")?.word ?? null,
+      solids: lastOf(entries, "solids")?.word ?? null,
+    },
+    liquidC: forecast.liquidNowC,
+    words: wordChoices(batch),
+    readsPh: method.schools[0]!.readiness.type === "acid",
+    floatingSolids: method.basis === "plant",
+  };
+}

@@ -1,0 +1,101 @@
+import "server-only";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { findMethod } from "@/core/book";
+import type { VerdictState } from "@/core/judge/verdict";
+import { insertClose, lockBatch, type Batch } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listStanding } from "@/data/entries";
+import { findFarm } from "@/data/farm";
+import { insertStore, insertStoreMovement } from "@/data/stores";
+import { insertCleaning, lockVessel } from "@/data/vessels";
+import { sayVolume } from "@/formats/amounts";
+import { STATE_WORDS } from "@/formats/verdictText";
+import { assessBatch } from "./assessBatch";
+import type { Context } from "./context";
+import { Refusal, refuseAt } from "./refusal";
+import { airSince } from "./weather";
+import { momentOf, write } from "./write";
+
+const HOUR_MS = 3_600_000;
+/** Sugar and sap add to what was filled; more than this over it is a slip of the key. */
+const YIELD_OVER_FILL = 1.1;
+
+async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<VerdictState> {
+  const farm = await findFarm(db);
+  const air = farm ? airSince(farm, batch.startedAt, at) : [];
+  return assessBatch(batch, await listStanding(db, batch.id), air, at).verdict.state;
+}
+
+function requireYield(request: ActionRequest<"closeBatch">, batch: Batch): void {
+  if (request.kind === "discarded") {
+    if (request.yieldL !== 0) throw refuseAt("bad-request", "/yieldL", "What is thrown out yields nothing.");
+    return;
+  }
+  if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
+  if (request.yieldL > batch.filledL * YIELD_OVER_FILL) throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(batch.filledL, "metric")} went in.`);
+}
+
+/** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
+function requireFit(request: ActionRequest<"closeBatch">, state: VerdictState): void {
+  if (request.kind === "discarded" || state === "ready" || state === "peak") return;
+  if (state === "spoiled") throw new Refusal("unfit", "This batch failed. It is not for crops: throw it out onto hot compost, away from water.", { "/kind": "Failed: only to be thrown out." });
+  if ((request.overrideReason ?? "").trim() === "") {
+    throw refuseAt("reason-needed", "/overrideReason", `The verdict is "${STATE_WORDS[state].toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`);
+  }
+}
+
+/**
+ * Ends a batch: strained into a store with its shelf clock started, or thrown out. The vessel then waits to be cleaned.
+ * @throws {Refusal} for a batch that has ended, a yield over the fill, a failed batch, a verdict that is overridden without a reason
+ */
+export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: number | null }> =>
+  write(ctx, "closeBatch", input, async (db, request) => {
+    const batch = await lockBatch(db, request.batchId);
+    if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
+    const at = momentOf(ctx, request.at, batch.startedAt);
+    requireYield(request, batch);
+    const verdict = await verdictNow(db, batch, at);
+    requireFit(request, verdict);
+    await insertClose(db, {
+      batchId: batch.id,
+      kind: request.kind,
+      at,
+      yieldL: request.yieldL,
+      residue: request.residue.trim(),
+      residueKg: request.residueKg ?? null,
+      labourMin: request.labourMin,
+      verdict,
+      overrideReason: request.overrideReason?.trim() || null,
+      note: request.note ?? "",
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { storeId: request.kind === "strained" ? await openStore(db, ctx, request, batch, at) : null };
+  });
+
+async function openStore(db: Queryable, ctx: Context, request: ActionRequest<"closeBatch">, batch: Batch, at: Date): Promise<number> {
+  const { keeping, shortName } = findMethod(batch.methodId);
+  const atOnce = request.atOnce === true || keeping.from === "air-off";
+  const storeId = await insertStore(db, {
+    batchId: batch.id,
+    label: request.label?.trim() || `${shortName} ${batch.id}`,
+    atOnce,
+    place: request.place?.trim() ?? "",
+    shelfFrom: at,
+    expiresAt: new Date(at.getTime() + keeping.shelfH * HOUR_MS),
+  });
+  await insertStoreMovement(db, { storeId, changeByL: request.yieldL, kind: "strained", applicationId: null, at, actorId: ctx.actor.id, note: "" });
+  return storeId;
+}
+
+/** Marks a vessel as washed since its last batch, so that it is free. @throws {Refusal} */
+export const cleanVessel = (ctx: Context, input: unknown): Promise<{ vesselId: number }> =>
+  write(ctx, "cleanVessel", input, async (db, request) => {
+    const vessel = await lockVessel(db, request.vesselId);
+    if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    if (vessel.batchId === null || vessel.cleaned) return { vesselId: vessel.id };
+    if (vessel.closedAs === null) throw new Refusal("vessel-busy", `${vessel.name} still holds a batch.`);
+    await insertCleaning(db, vessel.batchId, momentOf(ctx, request.at), ctx.actor.id);
+    return { vesselId: vessel.id };
+  });

@@ -1,0 +1,94 @@
+import "server-only";
+import { CAUTIONS } from "@/core/book/cautions";
+import { findIngredient } from "@/core/book/ingredients";
+import { findMethod } from "@/core/book";
+import type { BatchCost } from "@/core/money/batchCost";
+import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
+import { findBatch, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listLog, type LoggedEntry } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import { listPlots } from "@/data/plots";
+import { listDrawsOfBatch } from "@/data/stock";
+import { listStoresOfBatch, type Store } from "@/data/stores";
+import { assessBatch } from "./assessBatch";
+import { batchView, type BatchView } from "./batchView";
+import type { Context } from "./context";
+import { costOfBatch } from "./costs";
+import { farmView, type FarmView } from "./farmView";
+import { airSince } from "./weather";
+
+export interface BatchLineView extends BatchLine {
+  readonly name: string;
+}
+
+export interface BatchPage {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly batch: BatchView;
+  readonly vesselName: string;
+  readonly vesselKind: "drum" | "tote" | "pail" | "jar";
+  readonly vesselId: number;
+  readonly startedBy: string;
+  readonly close: (Omit<BatchClose, "at"> & { readonly atMs: number }) | null;
+  readonly lines: readonly BatchLineView[];
+  readonly log: readonly (Omit<LoggedEntry, "at"> & { readonly atMs: number })[];
+  readonly air: readonly { readonly atMs: number; readonly airC: number }[];
+  readonly cost: BatchCost;
+  readonly stores: readonly (Omit<Store, "shelfFrom" | "expiresAt"> & { readonly shelfFromMs: number; readonly expiresMs: number })[];
+  readonly applications: readonly (Omit<PlotApplication, "at"> & { readonly atMs: number; readonly plotName: string })[];
+  readonly cautions: readonly string[];
+  readonly residues: readonly string[];
+  readonly yieldRange: { readonly low: number; readonly likely: number; readonly high: number };
+  readonly keepsH: number;
+  readonly keptIn: string;
+  readonly sureness: string;
+  readonly usedAtOnce: boolean;
+}
+
+/** One batch with its past and what is ahead of it; null where there is none of that number. */
+export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<BatchPage | null> {
+  const db = ctx.pool as unknown as Queryable;
+  const batch = await findBatch(db, id);
+  if (!batch) return null;
+  const [log, lines, draws, stores, applications, plots] = await Promise.all([
+    listLog(db, id),
+    listBatchLines(db, id),
+    listDrawsOfBatch(db, id),
+    listStoresOfBatch(db, id),
+    listApplicationsOfBatch(db, id),
+    listPlots(db),
+  ]);
+  const now = ctx.now();
+  // A closed batch is judged as it stood when it was closed.
+  const judgedAt = batch.close?.at ?? now;
+  const standing = log.filter((entry) => entry.correctedById === null && entry.kind !== "withdrawn").toReversed();
+  const air = airSince(farm, batch.startedAt, judgedAt);
+  const assessment = assessBatch(batch, standing, air, judgedAt, "whole");
+  const method = findMethod(batch.methodId);
+  const plotNames = new Map(plots.map((plot) => [plot.id, plot.name]));
+  const yieldOf = (share: number) => share * batch.basisAmount;
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    batch: batchView(batch, standing, assessment, farm, judgedAt),
+    vesselName: batch.vesselName,
+    vesselKind: batch.vesselKind,
+    vesselId: batch.vesselId,
+    startedBy: batch.actorName,
+    close: batch.close ? (({ at, ...close }) => ({ ...close, atMs: at.getTime() }))(batch.close) : null,
+    lines: lines.map((line) => ({ ...line, name: findIngredient(line.ingredientId).name })),
+    log: log.map(({ at, ...entry }) => ({ ...entry, atMs: at.getTime() })),
+    air: air.filter((_, index) => index % 2 === 0).map(({ at, airC }) => ({ atMs: at.getTime(), airC })),
+    cost: costOfBatch(batch, draws, farm, now),
+    stores: stores.map(({ shelfFrom, expiresAt, ...store }) => ({ ...store, shelfFromMs: shelfFrom.getTime(), expiresMs: expiresAt.getTime() })),
+    applications: applications.map(({ at, ...made }) => ({ ...made, atMs: at.getTime(), plotName: plotNames.get(made.plotId) ?? "" })),
+    cautions: method.cautions.map((caution) => CAUTIONS[caution]),
+    residues: method.residues,
+    yieldRange: { low: yieldOf(method.yieldPerBasis.low), likely: yieldOf(method.yieldPerBasis.default), high: yieldOf(method.yieldPerBasis.high) },
+    keepsH: method.keeping.shelfH,
+    keptIn: `${method.keeping.container}; ${method.keeping.place}`,
+    sureness: method.sureness,
+    usedAtOnce: method.keeping.from === "air-off",
+  };
+}

@@ -1,0 +1,76 @@
+import "server-only";
+import type { FitBand } from "@/core/apply/fitHours";
+import { listRunningBatches } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listStandingOfRunning, type Entry } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
+import { assessBatch } from "./assessBatch";
+import { batchView, type BatchView } from "./batchView";
+import type { Context } from "./context";
+import { farmView, type FarmView } from "./farmView";
+import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
+import { airSince, fitBands } from "./weather";
+
+const HOUR_MS = 3_600_000;
+
+export type VesselStatus = "running" | "dirty" | "free";
+
+export interface YardVessel extends Vessel {
+  readonly status: VesselStatus;
+  readonly batch: BatchView | null;
+}
+
+export interface AirPoint {
+  readonly atMs: number;
+  readonly airC: number;
+  readonly rainMm: number;
+}
+
+export interface YardView {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly vessels: readonly YardVessel[];
+  readonly bands: readonly FitBand[];
+  readonly air: readonly AirPoint[];
+  readonly round: readonly RoundTask[];
+  readonly done: readonly RoundDone[];
+}
+
+export const statusOf = (vessel: VesselState): VesselStatus => (vessel.batchId === null || vessel.cleaned ? "free" : vessel.closedAs === null ? "running" : "dirty");
+
+export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
+  const groups = new Map<number, Entry[]>();
+  for (const entry of entries) groups.set(entry.batchId, [...(groups.get(entry.batchId) ?? []), entry]);
+  return groups;
+}
+
+const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({ id, name, kind, volumeL, diameterM, site, airW });
+
+/** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
+export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
+  const db = ctx.pool as unknown as Queryable;
+  const now = ctx.now();
+  const [states, batches, entries] = await Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]);
+  const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
+  const logs = groupByBatch(entries);
+  const running: RunningBatch[] = states.flatMap((vessel, order) => {
+    const batch = byVessel.get(vessel.id);
+    if (!batch) return [];
+    const log = logs.get(batch.id) ?? [];
+    const assessment = assessBatch(batch, log, airSince(farm, batch.startedAt, now), now);
+    return [{ vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now) }];
+  });
+  const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
+  const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
+  const air = airSince(farm, now, now);
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    vessels: states.map((state) => ({ ...plainVessel(state), status: statusOf(state), batch: views.get(state.id) ?? null })),
+    bands: fitBands(farm, air, now),
+    air: air.filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS).map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
+    round: roundTasks(running, dirty, now),
+    done: doneToday(running, farm.timeZone, now),
+  };
+}
