@@ -36,6 +36,8 @@ export async function inTransaction<T>(pool: Pool, work: (db: Queryable) => Prom
   for (let attempt = 1; ; attempt += 1) {
     const connection = await pool.getConnection();
     try {
+      // Sums read after a lock must see what others committed meanwhile, not a snapshot from before it.
+      await connection.query("set transaction isolation level read committed");
       await connection.beginTransaction();
       const result = await work(connection as unknown as Queryable);
       await connection.commit();

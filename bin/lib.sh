@@ -1,0 +1,72 @@
+# Shared by bin/demo, bin/start, bin/stop and bin/test. Sourced.
+ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+export NEXT_TELEMETRY_DISABLED=1
+cd "$ROOT"
+# shellcheck source=../db/server.sh
+. "$ROOT/db/server.sh"
+
+# A script of src/, run without a build.
+run_ts() { node --conditions=react-server --import "file://$ROOT/node_modules/tsx/dist/loader.mjs" "$@"; }
+
+web_pid() { # the process of this data folder's server, if it lives
+  local pid
+  pid="$(cat "$DATA/web.pid" 2>/dev/null || true)"
+  if [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q next; then echo "$pid"; fi
+}
+
+build_stamp() { # changes whenever something that the build reads does
+  { cat package-lock.json next.config.ts postcss.config.mjs tsconfig.json; find src -type f ! -name '*.test.ts*' -print0 | LC_ALL=C sort -z | xargs -0 cat; } | sha256sum | cut -c1-64
+}
+
+ensure_build() {
+  local stamp
+  stamp="$(build_stamp)"
+  if [ -e .next/BUILD_ID ] && [ "$(cat .next/ruchka-stamp 2>/dev/null)" = "$stamp" ]; then return 0; fi
+  echo "Building (a minute or so)"
+  node node_modules/next/dist/bin/next build >"$DATA/build.log" 2>&1 || { tail -n 40 "$DATA/build.log" >&2; return 1; }
+  echo "$stamp" >.next/ruchka-stamp
+}
+
+ensure_database() { # an outside one by DATABASE_URL, or else the private one
+  if [ -n "${DATABASE_URL:-}" ]; then return 0; fi
+  db_start
+}
+
+start_web() {
+  local pid
+  pid="$(web_pid)"
+  if [ -n "$pid" ]; then
+    echo "Ruchka is running already: http://127.0.0.1:$(cat "$DATA/web.port" 2>/dev/null || echo "$WEB_PORT")"
+    return 0
+  fi
+  setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
+  echo "$!" >"$DATA/web.pid"
+  echo "$WEB_PORT" >"$DATA/web.port"
+  for _ in $(seq 1 150); do
+    if curl -fsS -o /dev/null --max-time 2 "http://127.0.0.1:$WEB_PORT/api/health" 2>/dev/null; then
+      echo "Ruchka: http://127.0.0.1:$WEB_PORT"
+      return 0
+    fi
+    kill -0 "$(cat "$DATA/web.pid")" 2>/dev/null || break
+    sleep 0.2
+  done
+  echo "The web server did not start; see $DATA/web.log (is port $WEB_PORT taken? RUCHKA_PORT changes it)" >&2
+  rm -f "$DATA/web.pid"
+  return 1
+}
+
+stop_web() {
+  local pid
+  pid="$(web_pid)"
+  if [ -n "$pid" ]; then
+    kill "$pid" 2>/dev/null || true
+    for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+  fi
+  rm -f "$DATA/web.pid"
+}
+
+one_at_a_time() { # two starts at once would trip over each other
+  mkdir -p "$DATA"
+  exec 9>"$DATA/lock"
+  flock 9
+}
