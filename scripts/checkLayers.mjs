@@ -6,12 +6,13 @@ const NODE_BUILTINS = `^(node:)?(${builtinModules.filter((name) => !name.startsW
 const escape = (name) => name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 
 function rulesFor(root) {
-  const rules = Object.entries(LAYERS).flatMap(([layer, { layers, packages }]) => {
+  const rules = Object.entries(LAYERS).flatMap(([layer, { layers, typesOnly = [], packages }]) => {
     const from = { path: `^${root}/${layer}/`, pathNot: "[.]test[.]tsx?$" };
     const named = packages.filter((name) => name !== "node").map(escape);
     const allowed = [`^${root}/`, ...(named.length ? [`node_modules/(@types/)?(${named.join("|")})/`] : []), ...(packages.includes("node") ? [NODE_BUILTINS] : [])];
     return [
-      { name: `${layer}-layers`, severity: "error", from, to: { path: `^${root}/`, pathNot: `^${root}/(${[layer, ...layers].join("|")})/` } },
+      { name: `${layer}-layers`, severity: "error", from, to: { path: `^${root}/`, pathNot: `^${root}/(${[layer, ...layers, ...typesOnly].join("|")})/` } },
+      ...typesOnly.map((other) => ({ name: `${layer}-takes-only-types-of-${other}`, severity: "error", from, to: { path: `^${root}/${other}/`, dependencyTypesNot: ["type-only"] } })),
       { name: `${layer}-packages`, severity: "error", from, to: { pathNot: allowed } },
     ];
   });

@@ -1,0 +1,39 @@
+"use server";
+import { revalidatePath } from "next/cache";
+import { cookies } from "next/headers";
+import type { ActionResult } from "@/contracts/actions/requests";
+import * as add from "@/services/addThings";
+import * as apply from "@/services/applyStore";
+import * as close from "@/services/closeBatch";
+import * as fill from "@/services/fillVessel";
+import * as log from "@/services/logEntry";
+import { pool } from "@/services/runtime";
+import * as farm from "@/services/setUpFarm";
+import { runAction, toActionError } from "./runAction";
+import { PERSON_COOKIE } from "./session";
+
+const YEAR_S = 31_536_000;
+
+export async function choosePerson(id: number): Promise<void> {
+  if (Number.isInteger(id)) (await cookies()).set(PERSON_COOKIE, String(id), { maxAge: YEAR_S, sameSite: "lax" });
+}
+
+export async function setUpFarm(input: unknown): Promise<ActionResult<null>> {
+  try {
+    await farm.setUpFarm(pool(), input);
+    revalidatePath("/", "layout");
+    return { ok: true, value: null };
+  } catch (error) {
+    return toActionError(error);
+  }
+}
+
+export const addVessel = async (input: unknown) => runAction((ctx) => add.addVessel(ctx, input));
+export const addPlot = async (input: unknown) => runAction((ctx) => add.addPlot(ctx, input));
+export const addTool = async (input: unknown) => runAction((ctx) => add.addTool(ctx, input));
+export const receiveLot = async (input: unknown) => runAction((ctx) => add.receiveLot(ctx, input));
+export const fillVessel = async (input: unknown) => runAction((ctx) => fill.fillVessel(ctx, input));
+export const logEntry = async (input: unknown) => runAction((ctx) => log.logEntry(ctx, input));
+export const closeBatch = async (input: unknown) => runAction((ctx) => close.closeBatch(ctx, input));
+export const cleanVessel = async (input: unknown) => runAction((ctx) => close.cleanVessel(ctx, input));
+export const applyStore = async (input: unknown) => runAction((ctx) => apply.applyStore(ctx, input));

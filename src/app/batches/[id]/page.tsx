@@ -1,0 +1,15 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { readBatch } from "@/services/readBatch";
+import { BatchScreen } from "@/ui/batch/BatchScreen";
+import { openPage } from "../../openPage";
+
+export const metadata: Metadata = { title: "Batch" };
+
+export default async function BatchRoute({ params }: { readonly params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const page = await openPage(({ ctx, farm }) => (/^\d{1,15}$/.test(id) ? readBatch(ctx, farm, Number(id)) : Promise.resolve(null)));
+  if (page.type !== "open") return null;
+  if (!page.value) notFound();
+  return <BatchScreen page={page.value} />;
+}

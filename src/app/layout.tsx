@@ -1,0 +1,38 @@
+import type { Metadata, Viewport } from "next";
+import type { ReactNode } from "react";
+import { Toaster } from "sonner";
+import { ActionsProvider } from "@/ui/actions";
+import { Away } from "@/ui/frame/Away";
+import { Header } from "@/ui/frame/Header";
+import { SetUpScreen } from "@/ui/frame/SetUpScreen";
+import * as actions from "./actions";
+import "./globals.css";
+import { openPage } from "./openPage";
+
+export const metadata: Metadata = { title: { default: "Ruchka", template: "%s · Ruchka" }, description: "Brews, beds and books of one farm" };
+export const viewport: Viewport = { width: "device-width", initialScale: 1 };
+export const dynamic = "force-dynamic";
+
+// Before the first paint, so that dusk does not flash white.
+const LIGHT = `try{var l=localStorage.getItem("ruchka-light");document.documentElement.dataset.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day")}catch(e){}`;
+
+const { choosePerson, ...farmActions } = actions;
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const page = await openPage(async (frame) => frame);
+  const frame = page.type === "open" ? page.value : null;
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <script dangerouslySetInnerHTML={{ __html: LIGHT }} />
+      </head>
+      <body className="min-h-dvh max-md:pb-16">
+        <ActionsProvider actions={farmActions}>
+          <Header farmName={frame?.farm.name ?? null} person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null} people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []} onPerson={choosePerson} />
+          <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
+          <Toaster position="bottom-left" offset={{ bottom: 76 }} toastOptions={{ className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base", duration: 7000 }} />
+        </ActionsProvider>
+      </body>
+    </html>
+  );
+}

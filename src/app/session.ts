@@ -1,0 +1,22 @@
+import { cookies } from "next/headers";
+import type { Farm } from "@/services/types";
+import type { Context } from "@/services/context";
+import { readFarm } from "@/services/farmView";
+import { now, pool } from "@/services/runtime";
+
+export const PERSON_COOKIE = "ruchka-person";
+
+export interface Frame {
+  readonly farm: Farm;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly ctx: Context;
+}
+
+/** The farm, its people and who is asking; null before the farm is set up. Signing in comes later; until then a cookie says who it is. */
+export async function openFrame(): Promise<Frame | null> {
+  const found = await readFarm(pool());
+  if (!found) return null;
+  const wanted = Number((await cookies()).get(PERSON_COOKIE)?.value);
+  const actor = found.actors.find(({ id }) => id === wanted) ?? found.actors[0]!;
+  return { farm: found.farm, people: found.actors, ctx: { pool: pool(), now, actor } };
+}

@@ -1,0 +1,5 @@
+/** Types of the data layer that screens and routes see through the services. */
+export type { Actor, Farm } from "@/data/farm";
+export type { Lot } from "@/data/stock";
+export type { Plot, PlotStage, Tool } from "@/data/plots";
+export type { Vessel, VesselKind } from "@/data/vessels";

@@ -1,0 +1,89 @@
+"use client";
+import { createContext, useContext, useState, useTransition, type ReactNode } from "react";
+import { toast } from "sonner";
+import { checkRequest, type ActionError, type ActionRequest, type ActionResult } from "@/contracts/actions/requests";
+import type { ActionName } from "@/contracts/actions/schemas";
+import type { FieldErrors } from "@/contracts/fieldErrors";
+
+type Act<T> = (input: unknown) => Promise<ActionResult<T>>;
+
+/** What a screen can ask the farm to do; the application hands these down. */
+export interface FarmActions {
+  readonly setUpFarm: Act<null>;
+  readonly addVessel: Act<{ vesselId: number }>;
+  readonly addPlot: Act<{ plotId: number }>;
+  readonly addTool: Act<{ toolId: number }>;
+  readonly receiveLot: Act<{ lotId: number }>;
+  readonly fillVessel: Act<{ batchId: number }>;
+  readonly logEntry: Act<{ entryId: number }>;
+  readonly closeBatch: Act<{ storeId: number | null }>;
+  readonly cleanVessel: Act<{ vesselId: number }>;
+  readonly applyStore: Act<{ applicationId: number }>;
+}
+
+const ActionsContext = createContext<FarmActions | null>(null);
+
+export const ActionsProvider = ({ actions, children }: { readonly actions: FarmActions; readonly children: ReactNode }) => <ActionsContext.Provider value={actions}>{children}</ActionsContext.Provider>;
+
+export function useFarmActions(): FarmActions {
+  const actions = useContext(ActionsContext);
+  if (!actions) throw new Error("No ActionsProvider above this component.");
+  return actions;
+}
+
+const OUT_OF_REACH: ActionError = { code: "out-of-reach", message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment." };
+
+type Answer<N extends ActionName> = Awaited<ReturnType<FarmActions[N]>> extends ActionResult<infer T> ? T : never;
+
+export interface Acting<N extends ActionName> {
+  readonly busy: boolean;
+  readonly error: ActionError | null;
+  readonly fields: FieldErrors;
+  /** Runs the action; its answer, or null where it was refused (then `error` and `fields` say why). */
+  readonly run: (request: Omit<ActionRequest<N>, "requestKey">) => Promise<Answer<N> | null>;
+  readonly clear: () => void;
+}
+
+const newKey = (): string => crypto.randomUUID();
+
+/**
+ * One intended write: checked here with the server's own schema, sent with a key that a resend keeps, so that
+ * a double tap or a lost answer does not write twice. The key is renewed once it went through, or once the request changed.
+ */
+export function useAct<N extends ActionName>(name: N): Acting<N> {
+  const actions = useFarmActions();
+  const [busy, startTransition] = useTransition();
+  const [error, setError] = useState<ActionError | null>(null);
+  const [intent, setIntent] = useState<{ key: string; body: string } | null>(null);
+
+  const send = async (request: Omit<ActionRequest<N>, "requestKey">): Promise<Answer<N> | null> => {
+    const body = JSON.stringify(request);
+    const key = intent?.body === body ? intent.key : newKey();
+    setIntent({ key, body });
+    const full = { ...request, requestKey: key };
+    const complaints = checkRequest(name, full);
+    if (complaints) {
+      setError({ code: "bad-request", message: "Some of this does not fit. See the marked fields.", fields: complaints });
+      return null;
+    }
+    const result = (await (actions[name] as Act<Answer<N>>)(full).catch(() => ({ ok: false, error: OUT_OF_REACH }) as const)) as ActionResult<Answer<N>>;
+    if (!result.ok) {
+      setError(result.error);
+      return null;
+    }
+    setError(null);
+    setIntent(null);
+    return result.value;
+  };
+
+  return {
+    busy,
+    error,
+    fields: error?.fields ?? {},
+    clear: () => setError(null),
+    run: (request) => new Promise((resolve) => startTransition(async () => resolve(await send(request)))),
+  };
+}
+
+/** Says a failure where there is no form to say it in. */
+export const toastError = (error: ActionError): void => void toast.error(error.message);

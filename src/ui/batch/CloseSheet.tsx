@@ -1,0 +1,138 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { findMethod } from "@/core/book";
+import { CAUTIONS } from "@/core/book/cautions";
+import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
+import { sayDuration } from "@/formats/times";
+import type { BatchView } from "@/services/batchView";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+interface CloseSheetProps {
+  readonly batch: BatchView;
+  readonly vesselName: string;
+  readonly units: UnitSystem;
+  readonly onClose: () => void;
+}
+
+interface CloseForm {
+  yieldL: string;
+  label: string;
+  place: string;
+  residue: string;
+  residueKg: string;
+  labourMin: string;
+  overrideReason: string;
+}
+
+type Destination = "store" | "at-once" | "discard";
+
+const FIT_STATES = new Set(["ready", "peak"]);
+
+/** Ends a batch: strained into a store, strained and used at once, or thrown out. */
+export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProps) => {
+  const router = useRouter();
+  const close = useAct("closeBatch");
+  const method = findMethod(batch.methodId);
+  const living = method.keeping.from === "air-off";
+  const failed = batch.state === "spoiled";
+  const [destination, setDestination] = useState<Destination>(failed ? "discard" : living ? "at-once" : "store");
+  const expect = (share: number) => share * batch.basisAmount;
+  const { register, handleSubmit } = useForm<CloseForm>({
+    defaultValues: {
+      yieldL: expect(method.yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
+      label: `${batch.shortName}, ${vesselName}`,
+      place: living ? "" : method.keeping.place.split(",")[0] ?? "",
+      residue: method.residues[0] ?? "compost",
+      residueKg: "",
+      labourMin: "30",
+      overrideReason: "",
+    },
+  });
+  const needsReason = destination !== "discard" && !FIT_STATES.has(batch.state);
+
+  const submit = handleSubmit(async (form) => {
+    const discarding = destination === "discard";
+    const answer = await close.run({
+      batchId: batch.id,
+      kind: discarding ? "discarded" : "strained",
+      yieldL: discarding ? 0 : (parseNumber(form.yieldL) as number),
+      residue: discarding ? "hot compost, away from water" : form.residue,
+      residueKg: form.residueKg.trim() === "" ? null : (parseNumber(form.residueKg) as number),
+      labourMin: parseNumber(form.labourMin) as number,
+      atOnce: destination === "at-once",
+      label: form.label,
+      place: form.place,
+      overrideReason: form.overrideReason,
+    });
+    if (!answer) return;
+    toast.success(discarding ? `${vesselName} is empty. Wash it next.` : `${form.yieldL} L strained. Wash ${vesselName} next.`);
+    onClose();
+    if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
+  });
+
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={failed ? `Throw out ${vesselName}` : `Strain ${vesselName}`}
+      lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
+      foot={
+        <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
+          {destination === "discard" ? "Throw it out" : destination === "at-once" ? "Strain, and on to the field" : "Strain into store"}
+        </Button>
+      }
+    >
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+        {close.error ? <Notice tone="error" title={close.error.message}>{null}</Notice> : null}
+        <Choices
+          label="What becomes of it"
+          stacked
+          value={destination}
+          onChange={setDestination}
+          options={[
+            { value: "store", label: "Into a store", note: living ? "A living brew does not keep." : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`, disabled: failed || living },
+            { value: "at-once", label: "Used at once", note: living ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.` : "Straight to the field; what is left stays as a store.", disabled: failed },
+            { value: "discard", label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
+          ]}
+        />
+        {destination === "discard" ? (
+          <Notice tone="caution" title="Keep it off crops">
+            {CAUTIONS.mould}
+          </Notice>
+        ) : (
+          <>
+            <NumberField label="Strained off" unit="L" {...register("yieldL")} error={close.fields["/yieldL"]} hint={`Usual here: ${sayVolume(expect(method.yieldPerBasis.low), units)} to ${sayVolume(expect(method.yieldPerBasis.high), units)}.`} />
+            <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
+            {destination === "store" ? <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} /> : null}
+            <div className="grid grid-cols-2 gap-3">
+              <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
+                {[...method.residues, "nothing left"].map((residue) => (
+                  <option key={residue}>{residue}</option>
+                ))}
+              </SelectField>
+              <NumberField label="How much of it" unit="kg" placeholder="not weighed" {...register("residueKg")} error={close.fields["/residueKg"]} />
+            </div>
+          </>
+        )}
+        <NumberField label="Hands’ time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
+        {needsReason ? (
+          <TextArea label={`Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`} hint="Kept with the batch." {...register("overrideReason")} error={close.fields["/overrideReason"]} />
+        ) : null}
+        {method.cautions.includes("lifting") && destination !== "discard" ? (
+          <Notice tone="caution" title="Weight">
+            {CAUTIONS.lifting}
+          </Notice>
+        ) : null}
+      </form>
+    </Sheet>
+  );
+};

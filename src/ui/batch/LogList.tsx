@@ -1,0 +1,77 @@
+"use client";
+import { clsx } from "clsx";
+import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
+import { sayTemperature, sayVolume, type UnitSystem } from "@/formats/amounts";
+import type { BatchPage } from "@/services/readBatch";
+import { Button } from "../kit/Button";
+import type { Correcting } from "./LogSheet";
+
+export type LogLine = BatchPage["log"][number];
+
+const ACTS: Record<string, string> = { "stirred": "Stirred", "vented": "Vented", "topped-up": "Topped up", "air-on": "Air on", "air-off": "Air off", "pressed-under": "Pressed under" };
+const KINDS: Record<string, string> = { smell: "Smell", surface: "Surface", film: "Film", solids: "Solids" };
+
+/** An entry in words. */
+export function sayEntry(entry: LogLine, units: UnitSystem): string {
+  switch (entry.kind) {
+    case "ph":
+      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "mid-depth" : `in the ${entry.spot}`}`;
+    case "temperature":
+      return `Liquid ${sayTemperature(entry.numberValue ?? 0, units)}`;
+    case "act":
+      return `${ACTS[entry.word ?? ""] ?? entry.word}${entry.numberValue ? ` with ${sayVolume(entry.numberValue, units)}` : ""}`;
+    case "note":
+      return entry.note;
+    case "withdrawn":
+      return "Withdrawn";
+    default:
+      return `${KINDS[entry.kind]}: ${entry.word}`;
+  }
+}
+
+const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] => (kind === "ph" || kind === "temperature" || kind === "act" || kind === "note" ? kind : "words");
+
+interface LogListProps {
+  readonly log: readonly LogLine[];
+  readonly clock: FarmClock;
+  readonly units: UnitSystem;
+  readonly onCorrect: (correcting: Correcting) => void;
+  readonly onWithdraw: (entryId: number) => void;
+}
+
+/** The whole log, newest first. What was corrected stays readable, struck through, with what took its place. */
+export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListProps) => (
+  <ol className="divide-y divide-line border-y border-line">
+    {log.map((entry) => {
+      const struck = entry.correctedById !== null;
+      const said = sayEntry(entry, units);
+      const at = new Date(entry.atMs);
+      return (
+        <li key={entry.id} className="grid grid-cols-[6.4rem_1fr_auto] items-center gap-2 py-1.5">
+          <span className="reading text-[0.92rem] text-soft">
+            {dayMonth(at, clock)} {clockTime(at, clock)}
+          </span>
+          <span>
+            <span className={clsx(struck && "line-through decoration-2")}>{said}</span>
+            <span className="text-[0.88rem] text-soft">
+              {" "}
+              by {entry.actorName}
+              {struck ? "; corrected later" : ""}
+              {entry.correctsId === null ? "" : "; corrects an earlier entry"}
+            </span>
+          </span>
+          {struck || entry.kind === "withdrawn" ? null : (
+            <span className="flex">
+              <Button look="quiet" className="text-[0.88rem]" aria-label={`Correct: ${said}`} onClick={() => onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })}>
+                Correct
+              </Button>
+              <Button look="quiet" className="text-[0.88rem]" aria-label={`Strike out: ${said}`} onClick={() => onWithdraw(entry.id)}>
+                Strike
+              </Button>
+            </span>
+          )}
+        </li>
+      );
+    })}
+  </ol>
+);

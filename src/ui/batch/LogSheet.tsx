@@ -1,0 +1,223 @@
+"use client";
+import { clsx } from "clsx";
+import { useState } from "react";
+import { toast } from "sonner";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { PH_INSTRUMENTS, PH_SPOTS, SIGN_KINDS, type Act, type PhInstrument, type PhSpot } from "@/core/book/words";
+import { fromBase, toBase } from "@/core/quantity/units";
+import { sayTemperature, type UnitSystem } from "@/formats/amounts";
+import { sayMoment, type FarmClock } from "@/formats/times";
+import type { BatchView, WordChoice } from "@/services/batchView";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { STATE_TEXT, StateMark } from "../kit/StateMark";
+import { Stepper } from "../kit/Stepper";
+import { TextArea } from "../kit/fields";
+
+export type LogFocus = "ph" | "smell" | "temperature" | "note";
+type Entry = ActionRequest<"logEntry">["entry"];
+
+/** An entry that the next one takes the place of. */
+export interface Correcting {
+  readonly entryId: number;
+  readonly atMs: number;
+  readonly was: string;
+  readonly kind: "ph" | "temperature" | "words" | "act" | "note";
+}
+
+interface LogSheetProps {
+  readonly batch: BatchView;
+  readonly vesselName: string;
+  readonly focus: LogFocus;
+  readonly clock: FarmClock;
+  readonly units: UnitSystem;
+  readonly nowMs: number;
+  readonly correcting?: Correcting;
+  readonly onClose: () => void;
+}
+
+const AGO_H = [0, 0.5, 1, 2, 4, 8, 24] as const;
+const sayAgo = (hours: number) => (hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`);
+const KIND_WORDS = { smell: "Smell", surface: "Surface", film: "Film on top", solids: "Solids" } as const;
+const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
+const HOUR_MS = 3_600_000;
+
+interface SectionProps {
+  readonly busy: boolean;
+  readonly onLog: (entry: Entry, said: string) => void;
+}
+
+const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last: number | null }) => {
+  const [value, setValue] = useState(last ?? 5);
+  const [instrument, setInstrument] = useState<PhInstrument>("meter");
+  const [spot, setSpot] = useState<PhSpot>("mid-depth");
+  return (
+    <section aria-label="pH" className="grid gap-3 border-b border-line pb-5">
+      <Stepper label="pH" value={value} step={instrument === "meter" ? 0.05 : 0.5} min={0} max={14} digits={2} onChange={setValue} />
+      <div className="flex flex-wrap gap-x-6 gap-y-3">
+        <Choices label="Read with a" value={instrument} onChange={setInstrument} options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))} />
+        <Choices label="Where" value={spot} onChange={setSpot} options={PH_SPOTS.map((option) => ({ value: option, label: option === "mid-depth" ? "mid-depth" : `in the ${option}` }))} />
+      </div>
+      {spot === "mid-depth" ? null : <p className="text-[0.9rem] text-soft">Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.</p>}
+      <Button look="strong" disabled={busy} onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}>
+        Log pH {Number.isFinite(value) ? value : ""}
+      </Button>
+    </section>
+  );
+};
+
+const TemperatureSection = ({ lastC, units, busy, onLog }: SectionProps & { readonly lastC: number; readonly units: UnitSystem }) => {
+  const unit = units === "us" ? "°F" : "°C";
+  const [value, setValue] = useState(Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2);
+  const celsius = Number.isFinite(value) ? toBase({ value, unit }).value : NaN;
+  return (
+    <section aria-label="Temperature" className="grid gap-3 border-b border-line pb-5">
+      <Stepper label="Liquid temperature" unit={unit} value={value} step={0.5} min={unit === "°F" ? 14 : -10} max={unit === "°F" ? 176 : 80} digits={1} onChange={setValue} />
+      <Button look="strong" disabled={busy} onClick={() => onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))}>
+        Log {Number.isFinite(value) ? `${value} ${unit}` : "temperature"}
+      </Button>
+    </section>
+  );
+};
+
+const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: WordChoice }) => (
+  <button
+    type="button"
+    disabled={busy}
+    onClick={() => onLog({ kind: choice.kind, word: choice.word } as Entry, `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`)}
+    className={clsx("min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash", choice.says ? "border-ink font-semibold" : "border-line")}
+  >
+    {choice.word}
+    {choice.says ? <span className="block text-[0.78rem] font-normal text-soft">{SAYS_WORDS[choice.says]}</span> : null}
+  </button>
+);
+
+const WordsSection = ({ words, busy, onLog }: SectionProps & { readonly words: readonly WordChoice[] }) => (
+  <section aria-label="Signs" className="grid gap-4 border-b border-line pb-5">
+    {SIGN_KINDS.map((kind) => (
+      <div key={kind}>
+        <h3 className="mb-1.5 text-[1.02rem]">{KIND_WORDS[kind]}</h3>
+        <div className="flex flex-wrap gap-2">
+          {words
+            .filter((choice) => choice.kind === kind)
+            .map((choice) => (
+              <WordButton key={choice.word} choice={choice} busy={busy} onLog={onLog} />
+            ))}
+        </div>
+      </div>
+    ))}
+  </section>
+);
+
+function actsFor(batch: BatchView): { act: Act; label: string }[] {
+  return [
+    { act: "stirred" as const, label: "Stirred" },
+    ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
+    ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
+    ...(batch.aerated ? [batch.airOn ? { act: "air-off" as const, label: "Air went off" } : { act: "air-on" as const, label: "Air on again" }] : []),
+  ];
+}
+
+const ActsSection = ({ batch, busy, onLog }: SectionProps & { readonly batch: BatchView }) => {
+  const [litres, setLitres] = useState(1);
+  return (
+    <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
+      <h3 className="text-[1.02rem]">Done</h3>
+      <div className="flex flex-wrap gap-2">
+        {actsFor(batch).map(({ act, label }) => (
+          <Button key={act} disabled={busy} onClick={() => onLog({ kind: "act", act }, label.toLowerCase())}>
+            {label}
+          </Button>
+        ))}
+      </div>
+      <div className="flex flex-wrap items-end gap-3">
+        <Stepper label="Topped up with" unit="L" value={litres} step={0.5} min={0.1} max={20000} digits={1} onChange={setLitres} />
+        <Button disabled={busy} onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)} className="min-h-14">
+          Log top-up
+        </Button>
+      </div>
+    </section>
+  );
+};
+
+const NoteSection = ({ busy, onLog }: SectionProps) => {
+  const [note, setNote] = useState("");
+  return (
+    <section aria-label="Note" className="grid gap-2">
+      <TextArea label="A note" value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
+      <Button disabled={busy || note.trim() === ""} onClick={() => onLog({ kind: "note", note: note.trim() }, "note kept")}>
+        Keep note
+      </Button>
+    </section>
+  );
+};
+
+const Verdict = ({ batch }: { readonly batch: BatchView }) => (
+  <div aria-live="polite" className="mb-4">
+    <p className={`flex items-center gap-2 text-lg font-bold ${STATE_TEXT[batch.state]}`}>
+      <StateMark state={batch.state} size={16} />
+      {batch.stateWords}
+    </p>
+    <ul className="mt-1 list-none text-[0.95rem]">
+      {batch.reasons.map((reason) => (
+        <li key={reason}>{reason}</li>
+      ))}
+      {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
+    </ul>
+  </div>
+);
+
+/** What was read, seen, smelt or done: one tap logs it, and the verdict above is drawn anew. */
+export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correcting, onClose }: LogSheetProps) => {
+  const log = useAct("logEntry");
+  const [agoH, setAgoH] = useState(0);
+  const at = correcting ? new Date(correcting.atMs).toISOString() : agoH === 0 ? undefined : new Date(Date.now() - agoH * HOUR_MS).toISOString();
+
+  const onLog = async (entry: Entry, said: string) => {
+    const request = { batchId: batch.id, entry, ...(at ? { at } : {}), ...(correcting ? { correctsId: correcting.entryId } : {}) };
+    const answer = await log.run(request);
+    if (!answer) return;
+    toast.success(`${vesselName}: ${said}${correcting ? ", corrected" : ""}.`, {
+      action: { label: "Undo", onClick: () => void log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) },
+    });
+    if (correcting) onClose();
+  };
+  const section: SectionProps = { busy: log.busy, onLog: (entry, said) => void onLog(entry, said) };
+  const parts = {
+    ph: <PhSection key="ph" last={batch.last.ph} {...section} />,
+    temperature: <TemperatureSection key="temperature" lastC={batch.last.celsius ?? batch.liquidC} units={units} {...section} />,
+    words: <WordsSection key="words" words={batch.words} {...section} />,
+    act: <ActsSection key="act" batch={batch} {...section} />,
+    note: <NoteSection key="note" {...section} />,
+  };
+  const first = correcting ? correcting.kind : focus === "smell" ? "words" : focus;
+  const order = correcting ? [first] : [first, ...(["words", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
+  return (
+    <Sheet open onClose={onClose} title={`${vesselName}: ${correcting ? "correct" : "log"}`} lead={correcting ? `Instead of “${correcting.was}”, ${sayMoment(new Date(correcting.atMs), new Date(nowMs), clock)}. The old entry stays readable.` : `${batch.name}, ${batch.ageText}`}>
+      {correcting ? null : <Verdict batch={batch} />}
+      {log.error ? (
+        <div className="mb-4">
+          <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
+            {log.fields && Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
+          </Notice>
+        </div>
+      ) : null}
+      {correcting ? null : (
+        <label className="mb-4 flex items-center gap-3">
+          <span className="text-[0.92rem] font-semibold">When</span>
+          <select value={agoH} onChange={(event) => setAgoH(Number(event.target.value))} className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3">
+            {AGO_H.map((hours) => (
+              <option key={hours} value={hours}>
+                {sayAgo(hours)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <div className="grid gap-5">{order.map((part) => parts[part])}</div>
+    </Sheet>
+  );
+};

@@ -1,0 +1,61 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { parseNumber } from "@/formats/numbers";
+import type { Tool } from "@/services/types";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+interface ToolForm {
+  name: string;
+  kind: Tool["kind"];
+  volumeL: string;
+  stepMl: string;
+  partsWater: string;
+}
+
+const numberOrNull = (text: string) => (text.trim() === "" ? null : (parseNumber(text) as number));
+
+/** A can, a knapsack or an injector. */
+export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const add = useAct("addTool");
+  const { register, handleSubmit, watch } = useForm<ToolForm>({ defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" } });
+  const isInjector = watch("kind") === "injector";
+  const submit = handleSubmit(async (form) => {
+    const answer = await add.run({ name: form.name, kind: form.kind, volumeL: parseNumber(form.volumeL) as number, stepMl: numberOrNull(form.stepMl), partsWater: isInjector ? numberOrNull(form.partsWater) : null });
+    if (!answer) return;
+    toast.success(`${form.name} is at hand.`);
+    onClose();
+  });
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="Add a tool"
+      foot={
+        <Button look="strong" wide disabled={add.busy} onClick={() => void submit()}>
+          Add it
+        </Button>
+      }
+    >
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+        {add.error ? <Notice tone="error" title={add.error.message}>{null}</Notice> : null}
+        <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+        <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
+          <option value="can">can</option>
+          <option value="knapsack">knapsack</option>
+          <option value="injector">injector</option>
+        </SelectField>
+        <NumberField label={isInjector ? "Its tank holds" : "Holds"} unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
+        {isInjector ? (
+          <NumberField label="Parts of water to one of stock" {...register("partsWater")} error={add.fields["/partsWater"]} />
+        ) : (
+          <NumberField label="Smallest dose you can measure" unit="mL" {...register("stepMl")} error={add.fields["/stepMl"]} />
+        )}
+      </form>
+    </Sheet>
+  );
+};

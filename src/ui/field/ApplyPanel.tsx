@@ -1,0 +1,213 @@
+"use client";
+import { useMemo, useState } from "react";
+import { toast } from "sonner";
+import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { findMethod, findSchool, findUseRate } from "@/core/book";
+import { CAUTIONS } from "@/core/book/cautions";
+import { findUse, USES, type UseId } from "@/core/book/uses";
+import { DomainError } from "@/core/errors";
+import { mlPerLitreOfWater, parseDilution, percentOfMix, type Dilution } from "@/core/quantity/ratio";
+import { sayDilution, sayVolume } from "@/formats/amounts";
+import { sayCaution } from "@/formats/cautionText";
+import { sayLoad } from "@/formats/loadsText";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import { isoDay, sayDuration } from "@/formats/times";
+import type { FieldView, PlotView } from "@/services/readField";
+import type { Tool } from "@/services/types";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { LoadDrawing } from "./LoadDrawing";
+
+interface ApplyPanelProps {
+  readonly view: FieldView;
+  readonly storeId: number | null;
+  readonly chosen: ReadonlySet<number>;
+  readonly onDone: () => void;
+}
+
+const toolForLoads = (tool: Tool) =>
+  tool.kind === "injector"
+    ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
+    : ({ type: "hand", volumeL: tool.volumeL, ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }) } as const);
+
+interface Worked {
+  readonly plan: LoadsPlan | null;
+  readonly dilution: Dilution | null;
+  readonly problem: { readonly path: string; readonly message: string } | null;
+}
+
+function workOut(ratio: string, rateText: string, per: "m2" | "plant", tool: Tool, plots: readonly PlotView[], availableL: number): Worked {
+  let dilution: Dilution | null = null;
+  try {
+    dilution = parseDilution(ratio);
+    const amountL = parseNumber(rateText);
+    if (amountL === null) return { plan: null, dilution, problem: { path: "/mixRateL", message: "A number, please." } };
+    if (plots.length === 0) return { plan: null, dilution, problem: null };
+    const plan = planLoads({ dilution, mixRate: { amountL, per }, plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })), tool: toolForLoads(tool), availableL });
+    return { plan, dilution, problem: null };
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    const path = error.path.startsWith("/ratio") ? "/ratio" : error.path.startsWith("/mixRate") ? "/mixRateL" : error.path.startsWith("/plots") ? "/plotIds" : "/toolId";
+    return { plan: null, dilution, problem: { path, message: error.message } };
+  }
+}
+
+const sayBothWays = ({ partsWater }: Dilution) => (partsWater === 0 ? "undiluted" : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`);
+
+const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: FieldView }) => (
+  <details className="border-b border-line py-2">
+    <summary className="min-h-11 cursor-pointer py-2 font-semibold">By bed</summary>
+    <ul className="text-[0.92rem]">
+      {plan.plots.map((part) => (
+        <li key={part.id} className="flex justify-between gap-3 py-0.5">
+          <span>{part.id}</span>
+          <span className="reading whitespace-nowrap">
+            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in {sayVolume(part.waterL, view.farm.units)}
+          </span>
+        </li>
+      ))}
+    </ul>
+  </details>
+);
+
+const Stock = ({ plan, view, heldL }: { readonly plan: LoadsPlan; readonly view: FieldView; readonly heldL: number }) => {
+  const { units } = view.farm;
+  return (plan.shortL ?? 0) > 0 ? (
+    <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
+      It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out, or go weaker.
+    </Notice>
+  ) : (
+    <p className="py-2 text-[0.95rem]">
+      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate and {sayVolume(plan.totals.waterL, units)} of water. {sayVolume(plan.leftL ?? 0, units)} stay in the store.
+      {Math.abs(plan.roundingErrorL) > 1e-6 ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.` : ""}
+    </p>
+  );
+};
+
+/** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
+export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
+  const apply = useAct("applyStore");
+  const { units } = view.farm;
+  const [pickedStore, setPickedStore] = useState(storeId);
+  const store = view.stores.find(({ id }) => id === pickedStore) ?? view.stores[0]!;
+  const method = findMethod(store.methodId);
+  const school = findSchool(method, store.schoolId);
+  const [pickedUse, setPickedUse] = useState<UseId | null>(null);
+  const useId: UseId = pickedUse !== null && school.uses.some(({ use }) => use === pickedUse) ? pickedUse : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
+  const use = findUse(useId);
+  const rate = findUseRate(school, useId);
+  const [typedRatio, setTypedRatio] = useState<string | null>(null);
+  const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
+  const plots = view.plots.filter(({ id }) => chosen.has(id));
+  const canCountPlants = USES[useId].mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
+  const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
+  const per = pickedPer === "plant" && canCountPlants ? "plant" : "m2";
+  const [typedRate, setTypedRate] = useState<string | null>(null);
+  const usual = per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
+  const rateText = typedRate ?? String(usual?.default ?? 2);
+  const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
+  const [pickedTool, setPickedTool] = useState<number | null>(null);
+  const tool = view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => kind === suited) ?? view.tools[0]!;
+  const [labourMin, setLabourMin] = useState("30");
+  const [reason, setReason] = useState("");
+
+  const { plan, dilution, problem } = useMemo(() => workOut(ratio, rateText, per, tool, plots, store.onHandL), [ratio, rateText, per, tool, plots, store.onHandL]);
+  const cautions: readonly ApplyCaution[] = dilution
+    ? findCautions({
+        method,
+        rate,
+        use,
+        partsWater: dilution.partsWater,
+        hoursPastExpiry: (view.nowMs - store.expiresMs) / 3_600_000,
+        hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
+        plots,
+        today: isoDay(new Date(view.nowMs), view.farm),
+      })
+    : [];
+  const barred = cautions.some(({ weight }) => weight === "never");
+  const fieldError = (path: string) => apply.fields[path] ?? (problem?.path === path ? problem.message : undefined);
+
+  const confirm = async () => {
+    const answer = await apply.run({
+      storeId: store.id,
+      useId,
+      ratio,
+      mixRateL: parseNumber(rateText) as number,
+      mixRatePer: per,
+      toolId: tool.id,
+      plotIds: plots.map(({ id }) => id),
+      labourMin: parseNumber(labourMin) as number,
+      overrideReason: reason,
+    });
+    if (!answer) return;
+    toast.success(`${plots.length === 1 ? plots[0]!.name : `${plots.length} beds`}: ${store.label.toLowerCase()} is down in the books.`);
+    setReason("");
+    onDone();
+  };
+  const onUse = (next: UseId) => {
+    setPickedUse(next);
+    setTypedRatio(null);
+    setTypedRate(null);
+    setPickedTool(null);
+  };
+
+  return (
+    <div className="grid gap-4">
+      <h2 className="text-xl">Apply</h2>
+      {apply.error ? <Notice tone="error" title={apply.error.message}>{null}</Notice> : null}
+      <SelectField label="What" value={store.id} onChange={(event) => { setPickedStore(Number(event.target.value)); setTypedRatio(null); setTypedRate(null); }} error={fieldError("/storeId")}>
+        {view.stores.map((item) => (
+          <option key={item.id} value={item.id}>
+            {item.label}, {sayVolume(item.onHandL, units)}, {item.expiresMs < view.nowMs ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}` : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
+          </option>
+        ))}
+      </SelectField>
+      <Choices label="How" value={useId} onChange={onUse} options={school.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))} />
+      <p className="text-[0.9rem] text-soft">
+        {use.how} {rate?.note}
+      </p>
+      <TextField label="How strong" value={ratio} onChange={(event) => setTypedRatio(event.target.value)} error={fieldError("/ratio")} hint={dilution ? `${sayBothWays(dilution)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.` : undefined} />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Mix" unit={per === "plant" ? "L per plant" : "L per m²"} value={rateText} onChange={(event) => setTypedRate(event.target.value)} error={fieldError("/mixRateL")} hint={usual ? `usual ${usual.low} to ${usual.high}` : undefined} />
+        <SelectField label="Carried with" value={tool.id} onChange={(event) => setPickedTool(Number(event.target.value))} error={fieldError("/toolId")}>
+          {view.tools.map((item) => (
+            <option key={item.id} value={item.id}>
+              {item.name}, {sayVolume(item.volumeL, units)}
+              {item.partsWater ? `, 1:${formatNumber(item.partsWater)}` : ""}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      {canCountPlants ? <Choices label="Counted" value={per} onChange={(next) => { setPickedPer(next); setTypedRate(null); }} options={[{ value: "m2", label: "by area" }, { value: "plant", label: "by the plant" }]} /> : null}
+      <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
+        {plots.length === 0 ? <p className="py-3 text-soft">Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}</p> : null}
+        {problem?.path === "/plotIds" ? <Notice tone="error" title={problem.message}>{null}</Notice> : null}
+        {plan ? (
+          <>
+            {plan.loads.map((load, index) => (
+              <LoadDrawing key={load.mixL} load={load} tool={tool} units={units} text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units)} />
+            ))}
+            <PlotShares plan={plan} view={view} />
+            <Stock plan={plan} view={view} heldL={store.onHandL} />
+          </>
+        ) : null}
+      </section>
+      {cautions.map((caution) => (
+        <Notice key={caution.code} tone={caution.weight === "never" ? "error" : "caution"} title={sayCaution(caution)}>
+          {null}
+        </Notice>
+      ))}
+      {cautions.length > 0 && !barred ? <TextArea label="Why all the same?" hint="Kept with the application." value={reason} onChange={(event) => setReason(event.target.value)} error={apply.fields["/overrideReason"]} /> : null}
+      {use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
+      <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
+      <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={apply.fields["/labourMin"]} />
+      <Button look="strong" wide disabled={apply.busy || !plan || barred || (plan.shortL ?? 0) > 0} onClick={() => void confirm()}>
+        It is on the beds
+      </Button>
+    </div>
+  );
+};

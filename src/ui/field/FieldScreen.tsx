@@ -1,0 +1,83 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { clockTime, longWeekday } from "@/formats/times";
+import type { FieldView } from "@/services/readField";
+import { Button } from "../kit/Button";
+import { Notice } from "../kit/Notice";
+import { sayBand } from "../yard/TimePlate";
+import { AddPlotSheet } from "./AddPlotSheet";
+import { AddToolSheet } from "./AddToolSheet";
+import { ApplyPanel } from "./ApplyPanel";
+import { FieldPlan, StageKey } from "./FieldPlan";
+
+interface FieldScreenProps {
+  readonly view: FieldView;
+  readonly storeId: number | null;
+}
+
+/** The beds to scale, and beside them what goes on the chosen ones, as the tools that carry it there. */
+export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [sheet, setSheet] = useState<"plot" | "tool" | null>(null);
+  const clock = view.farm;
+  const toggle = (id: number) => setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
+  const next = view.bands[0];
+  return (
+    <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="min-w-0 px-4 py-4 md:px-6">
+        <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+          <h1 className="text-2xl">The field</h1>
+          {next ? (
+            <p className="text-soft">
+              Next fit hours: {longWeekday(new Date(next.fromMs), clock)} {clockTime(new Date(next.fromMs), clock)} to {clockTime(new Date(next.toMs), clock)}, {sayBand(next)}
+            </p>
+          ) : null}
+        </div>
+        {view.plots.length === 0 ? (
+          <div className="mt-4 max-w-md border-l-4 border-marigold bg-chalk p-4">
+            <p>No bed is drawn yet. Add your beds, rows and strips with their size; amounts follow from it.</p>
+          </div>
+        ) : (
+          <>
+            <div className="my-2 flex flex-wrap items-center gap-x-2">
+              <Button look="quiet" onClick={() => setChosen(new Set(view.plots.map(({ id }) => id)))}>
+                Choose all
+              </Button>
+              <Button look="quiet" disabled={chosen.size === 0} onClick={() => setChosen(new Set())}>
+                Choose none
+              </Button>
+            </div>
+            <FieldPlan plots={view.plots} chosen={chosen} onToggle={toggle} clock={clock} nowMs={view.nowMs} units={view.farm.units} />
+            <div className="mt-3">
+              <StageKey />
+            </div>
+          </>
+        )}
+        <div className="mt-3 flex gap-2">
+          <Button onClick={() => setSheet("plot")}>Add a bed</Button>
+          <Button onClick={() => setSheet("tool")}>Add a tool</Button>
+        </div>
+      </div>
+      <aside aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
+        {view.stores.length === 0 ? (
+          <Notice tone="plain" title="Nothing to apply">
+            No finished input is in store. Strain a batch in the{" "}
+            <Link href="/" className="underline">
+              yard
+            </Link>{" "}
+            first.
+          </Notice>
+        ) : view.tools.length === 0 ? (
+          <Notice tone="plain" title="No tool yet">
+            Add the can, knapsack or injector that you carry it with.
+          </Notice>
+        ) : (
+          <ApplyPanel key={storeId ?? 0} view={view} storeId={storeId} chosen={chosen} onDone={() => setChosen(new Set())} />
+        )}
+      </aside>
+      {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
+      {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}
+    </div>
+  );
+};

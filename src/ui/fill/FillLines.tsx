@@ -1,0 +1,132 @@
+"use client";
+import type { FieldErrors } from "@/contracts/fieldErrors";
+import { findIngredient } from "@/core/book/ingredients";
+import type { Method } from "@/core/book/types";
+import type { ScaledLine } from "@/core/recipe/scale";
+import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
+import { sayStock, type UnitSystem } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
+import type { ShelfItem } from "@/services/readShed";
+
+export interface LineDraft extends ScaledLine {
+  readonly key: string;
+  readonly typed: string;
+  readonly changed: boolean;
+  readonly pickedNow: boolean;
+}
+
+interface FillLinesProps {
+  readonly method: Method;
+  readonly lines: readonly LineDraft[];
+  readonly shelf: readonly ShelfItem[];
+  readonly units: UnitSystem;
+  readonly fields: FieldErrors;
+  readonly onType: (key: string, typed: string) => void;
+  readonly onPicked: (ingredient: string, on: boolean) => void;
+}
+
+/** Which lots would give it, oldest first, or what is short. */
+function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem): { text: string; short: boolean } {
+  if (line.ingredient === "water") return { text: "free of chlorine", short: false };
+  if (line.pickedNow) return { text: "picked now, straight in", short: false };
+  const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
+  if (!item) return { text: "none in the shed", short: true };
+  const wantedMilli = toMilli(parseNumber(line.typed) ?? 0);
+  const plan = drawOldestFirst(item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })), wantedMilli);
+  if (plan.shortMilli > 0) return { text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`, short: true };
+  const from = plan.draws.map(({ lotId, amountMilli }) => `${sayStock(amountMilli / 1000, line.unit, units)} of ${item.lots.find(({ id }) => id === lotId)?.receivedOn}`);
+  return { text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`, short: false };
+}
+
+const isFresh = (ingredient: string) => ingredient === "plant";
+
+const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<FillLinesProps, "method" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
+  const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
+  const shed = sayShed(line, shelf, units);
+  const error = fields[`/lines/${index}/used`] ?? (parseNumber(line.typed) === null ? "A number, please." : undefined);
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 py-2">
+      <div className="min-w-0">
+        <p className="font-semibold leading-tight">{name}</p>
+        <p className="text-[0.86rem] leading-tight text-soft">
+          {line.role}
+          {line.high > line.amount * 1.001 ? `; seen ${sayStock(line.low, line.unit, units)} to ${sayStock(line.high, line.unit, units)}` : ""}
+        </p>
+        <p className={`text-[0.86rem] leading-tight ${shed.short ? "font-semibold text-rust" : "text-soft"}`}>
+          {shed.short ? "■ " : ""}
+          {shed.text}
+        </p>
+        {isFresh(line.ingredient) ? (
+          <label className="mt-1 flex min-h-9 items-center gap-2 text-[0.9rem]">
+            <input type="checkbox" className="size-5 accent-[var(--blue)]" checked={line.pickedNow} onChange={(event) => onPicked(line.ingredient, event.target.checked)} />
+            picked just now
+          </label>
+        ) : null}
+      </div>
+      <div className="text-right">
+        <div className="flex items-center gap-2">
+          <input
+            aria-label={`${name}, ${line.unit}`}
+            aria-invalid={error ? true : undefined}
+            inputMode="decimal"
+            value={line.typed}
+            onChange={(event) => onType(line.key, event.target.value)}
+            className={`reading min-h-11 w-24 rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
+          />
+          <span className="reading w-6 text-left">{line.unit}</span>
+        </div>
+        {line.changed ? <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p> : null}
+      </div>
+      {error ? (
+        <p role="alert" className="col-span-2 text-[0.92rem] font-semibold text-rust">
+          {error}
+        </p>
+      ) : null}
+    </li>
+  );
+};
+
+/** The fill as a sequence: each step with its reason, and what goes in at it; amounts can be changed to what was really used. */
+export const FillLines = ({ method, lines, ...rest }: FillLinesProps) => {
+  const placed = new Set<string>();
+  const steps = method.steps.map((step) => {
+    const own = lines.filter((line) => step.adds.includes(line.ingredient) && line.part === "mix");
+    const cap = step.id === "cap" ? lines.filter((line) => line.part === "cap") : [];
+    for (const line of [...own, ...cap]) placed.add(line.key);
+    return { step, own: [...own, ...cap] };
+  });
+  return (
+    <section aria-label="In the order of mixing">
+      <h3 className="text-lg">In the order of mixing</h3>
+      <ol className="mt-1 divide-y divide-line border-y border-line">
+        {steps.map(({ step, own }, position) => (
+          <li key={step.id} className="grid grid-cols-[1.8rem_1fr] gap-x-2 py-2">
+            <span className="font-display text-lg font-bold">{position + 1}</span>
+            <div className="min-w-0">
+              <p className="leading-snug">
+                {step.text} <span className="text-soft">{step.why}</span>
+                {step.waitMin ? <span className="font-semibold"> Wait {step.waitMin} min.</span> : null}
+              </p>
+              {own.length > 0 ? (
+                <ul className="divide-y divide-line/60">
+                  {own.map((line) => (
+                    <Line key={line.key} line={line} index={lines.indexOf(line)} {...rest} />
+                  ))}
+                </ul>
+              ) : null}
+            </div>
+          </li>
+        ))}
+      </ol>
+      {lines.some(({ key }) => !placed.has(key)) ? (
+        <ul className="divide-y divide-line">
+          {lines
+            .filter(({ key }) => !placed.has(key))
+            .map((line) => (
+              <Line key={line.key} line={line} index={lines.indexOf(line)} {...rest} />
+            ))}
+        </ul>
+      ) : null}
+    </section>
+  );
+};

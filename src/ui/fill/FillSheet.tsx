@@ -1,0 +1,222 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useMemo, useState } from "react";
+import { toast } from "sonner";
+import { findMethod, findSchool, METHODS } from "@/core/book";
+import { CAUTIONS } from "@/core/book/cautions";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { DomainError } from "@/core/errors";
+import { occupiedLitres, scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
+import { sayStock, sayVolume } from "@/formats/amounts";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import type { ShelfItem } from "@/services/readShed";
+import type { FarmView } from "@/services/farmView";
+import type { Vessel } from "@/services/types";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, TickField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { VesselDrawing } from "../yard/VesselDrawing";
+import { FillLines, type LineDraft } from "./FillLines";
+
+interface FillSheetProps {
+  readonly vessel: Vessel;
+  readonly shelf: readonly ShelfItem[];
+  readonly farm: FarmView;
+}
+
+type Size = "vessel" | "shed" | "amount";
+
+interface Scaled {
+  readonly recipe: ScaledRecipe | null;
+  readonly problem: string | null;
+}
+
+const lineKey = (ingredient: string, part: string) => `${ingredient}/${part}`;
+
+/** What the shed can give of each ingredient that the recipe draws on, but for what is picked fresh. */
+function shedLimits(ingredients: readonly IngredientId[], shelf: readonly ShelfItem[], picked: ReadonlySet<string>) {
+  return [...new Set(ingredients)]
+    .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
+    .map((ingredient) => ({ ingredient, amount: shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0 }));
+}
+
+/** Fill a vessel: method and school, amounts scaled to it and checked against the shed, in the order of mixing, with the cautions. */
+export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
+  const router = useRouter();
+  const fill = useAct("fillVessel");
+  const { units } = farm;
+  const usable = METHODS.filter((method) => !method.aerated || vessel.airW > 0);
+  const [methodId, setMethodId] = useState(usable[0]!.id);
+  const method = findMethod(methodId);
+  const [schoolId, setSchoolId] = useState(method.cautiousSchool);
+  const school = findSchool(method, method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool);
+  const [size, setSize] = useState<Size>("vessel");
+  const [wanted, setWanted] = useState("");
+  const [include, setInclude] = useState<readonly IngredientId[]>([]);
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
+  const [statedC, setStatedC] = useState("20");
+  const [labourMin, setLabourMin] = useState("45");
+
+  const pickMethod = (id: string) => {
+    setMethodId(id);
+    setSchoolId(findMethod(id).cautiousSchool);
+    setInclude([]);
+    setDrafts({});
+    setPicked(new Set());
+  };
+  const basisUnit = method.basis === "water" ? "L" : "kg";
+  const basisWord = method.basis === "water" ? "water" : "plant";
+
+  const { recipe, problem } = useMemo((): Scaled => {
+    const amount = size === "amount" ? parseNumber(wanted) : null;
+    if (size === "amount" && amount === null) return { recipe: null, problem: `How many ${basisUnit} of ${basisWord}?` };
+    const used = school.ingredients.filter((item) => !item.optional || include.includes(item.ingredient)).map(({ ingredient }) => ingredient);
+    const limits = size === "shed" ? shedLimits(used, shelf, picked) : [];
+    const missing = limits.find(({ amount: held }) => held <= 0);
+    if (missing) return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
+    try {
+      return { recipe: scaleRecipe({ method, school, vesselL: vessel.volumeL, diameterM: vessel.diameterM, include, limits, ...(amount === null ? {} : { targetBasis: amount }) }), problem: null };
+    } catch (error) {
+      if (error instanceof DomainError) return { recipe: null, problem: error.message };
+      throw error;
+    }
+  }, [basisUnit, basisWord, include, method, picked, school, shelf, size, vessel, wanted]);
+
+  const lines: LineDraft[] = (recipe?.lines ?? []).map((line) => {
+    const key = lineKey(line.ingredient, line.part);
+    const typed = drafts[key];
+    const grain = line.amount >= 20 ? 1 : line.amount >= 2 ? 2 : 3;
+    return { ...line, key, typed: typed ?? line.amount.toFixed(grain), changed: typed !== undefined, pickedNow: picked.has(line.ingredient) };
+  });
+  const amountOf = (line: LineDraft) => parseNumber(line.typed);
+  const readable = lines.every((line) => (amountOf(line) ?? -1) >= 0);
+  const filledL = recipe && readable ? occupiedLitres(method, lines.map((line) => ({ ingredient: line.ingredient, part: line.part, amount: amountOf(line)! }))) : 0;
+  const overBrim = filledL > vessel.volumeL;
+
+  const leave = () => router.push("/", { scroll: false });
+  const start = async () => {
+    if (!recipe) return;
+    const stated = statedC.trim() === "" ? null : parseNumber(statedC);
+    const answer = await fill.run({
+      vesselId: vessel.id,
+      methodId: method.id,
+      schoolId: school.id,
+      basisAmount: Number(recipe.basisAmount.toFixed(6)),
+      include: [...include],
+      lines: lines.map((line) => ({ ingredientId: line.ingredient, part: line.part, used: amountOf(line) as number, pickedNow: line.pickedNow })),
+      statedC: stated,
+      labourMin: parseNumber(labourMin) as number,
+    });
+    if (!answer) return;
+    toast.success(`${vessel.name}: ${method.shortName.toLowerCase()} is started.`);
+    leave();
+  };
+
+  return (
+    <Sheet
+      wide
+      open
+      onClose={leave}
+      title={`Fill ${vessel.name}`}
+      lead={`${sayVolume(vessel.volumeL, units)} to the brim${vessel.site ? `, ${vessel.site}` : ""}${vessel.airW > 0 ? ", has air" : ""}`}
+      foot={
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
+            {recipe ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.` : problem}
+          </p>
+          <Button look="strong" disabled={fill.busy || !recipe || overBrim} onClick={() => void start()}>
+            Start the batch
+          </Button>
+        </div>
+      }
+    >
+      <div className="grid gap-5 md:grid-cols-[300px_1fr]">
+        <div className="grid content-start gap-5">
+          <Choices
+            label="Method"
+            stacked
+            value={methodId}
+            onChange={pickMethod}
+            options={METHODS.map((option) => ({ value: option.id, label: option.name, note: option.aerated && vessel.airW === 0 ? "Needs air; this vessel has none." : option.purpose, disabled: option.aerated && vessel.airW === 0 }))}
+          />
+          <Choices label="School" stacked value={school.id} onChange={(id) => { setSchoolId(id); setDrafts({}); }} options={method.schools.map((option) => ({ value: option.id, label: `${option.name}${option.id === method.cautiousSchool ? " (the cautious one)" : ""}`, note: option.stance }))} />
+          <Choices
+            label="How much"
+            stacked
+            value={size}
+            onChange={(next) => { setSize(next); setDrafts({}); }}
+            options={[
+              { value: "vessel", label: "Fill it, with headspace" },
+              { value: "shed", label: "As far as the shed goes" },
+              { value: "amount", label: `So much ${basisWord}` },
+            ]}
+          />
+          {size === "amount" ? <NumberField label={`${basisWord === "water" ? "Water" : "Plant"}`} unit={basisUnit} value={wanted} onChange={(event) => { setWanted(event.target.value); setDrafts({}); }} error={wanted !== "" ? (problem ?? fill.fields["/basisAmount"]) : undefined} /> : null}
+          <div className="flex items-end gap-4">
+            <VesselDrawing
+              kind={vessel.kind}
+              volumeL={vessel.volumeL}
+              diameterM={vessel.diameterM}
+              pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
+              contents={recipe ? { filledL, methodId, lid: method.lid, aerated: method.aerated, airOn: false, surface: null, film: null, floatingSolids: method.basis === "plant" } : null}
+              label={`${vessel.name} filled to ${formatNumber((filledL / vessel.volumeL) * 100, 2)} %`}
+            />
+            {recipe ? (
+              <p className="text-[0.9rem] text-soft">
+                {formatNumber((filledL / vessel.volumeL) * 100, 2)} % full.
+                {recipe.limitedBy === "vessel" ? "" : ` ${findIngredient(recipe.limitedBy).name} runs out first.`}
+              </p>
+            ) : null}
+          </div>
+        </div>
+        <div className="grid content-start gap-5">
+          {fill.error ? <Notice tone="error" title={fill.error.message}>{fill.fields["/vesselId"] ? fill.fields["/vesselId"] : null}</Notice> : null}
+          {problem && size !== "amount" ? <Notice tone="error" title={problem}>{null}</Notice> : null}
+          {recipe ? (
+            <FillLines
+              method={method}
+              lines={lines}
+              shelf={shelf}
+              units={units}
+              fields={fill.fields}
+              onType={(key, typed) => setDrafts({ ...drafts, [key]: typed })}
+              onPicked={(ingredient, on) => setPicked(new Set(on ? [...picked, ingredient] : [...picked].filter((id) => id !== ingredient)))}
+            />
+          ) : null}
+          {school.ingredients.some(({ optional }) => optional) ? (
+            <fieldset>
+              <legend className="text-[0.92rem] font-semibold">May go in as well</legend>
+              {school.ingredients
+                .filter(({ optional }) => optional)
+                .map(({ ingredient, role }) => (
+                  <TickField
+                    key={ingredient}
+                    label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0, findIngredient(ingredient).stockUnit, units)}`}
+                    checked={include.includes(ingredient)}
+                    onChange={(event) => setInclude(event.target.checked ? [...include, ingredient] : include.filter((id) => id !== ingredient))}
+                  />
+                ))}
+            </fieldset>
+          ) : null}
+          <div className="grid grid-cols-2 gap-3">
+            <NumberField label="Liquid stands at" unit="°C" hint="Used until you read it." value={statedC} onChange={(event) => setStatedC(event.target.value)} error={fill.fields["/statedC"]} />
+            <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={fill.fields["/labourMin"]} />
+          </div>
+          <section aria-label="Cautions" className="grid gap-2">
+            <h3 className="text-lg">Mind</h3>
+            {method.cautions.map((caution) => (
+              <Notice key={caution} tone="caution">
+                {CAUTIONS[caution]}
+              </Notice>
+            ))}
+            <p className="text-[0.88rem] text-soft">Local code, your certifier and licensed trades stand above this. {method.sureness}</p>
+          </section>
+        </div>
+      </div>
+    </Sheet>
+  );
+};

@@ -1,0 +1,117 @@
+"use client";
+import { clsx } from "clsx";
+import { Check, Keyboard, Moon, Sun, UserRound } from "lucide-react";
+import Link from "next/link";
+import { usePathname, useRouter } from "next/navigation";
+import { DropdownMenu } from "radix-ui";
+import { useEffect, useState } from "react";
+import { KeysSheet } from "./KeysSheet";
+import { isTyping } from "./keys";
+import { isHere, PLACES } from "./places";
+
+interface HeaderProps {
+  readonly farmName: string | null;
+  readonly person: { readonly id: number; readonly name: string } | null;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly onPerson: (id: number) => Promise<void>;
+}
+
+const THEME_KEY = "ruchka-light";
+
+function turnLight(): void {
+  const next = document.documentElement.dataset.theme === "dusk" ? "day" : "dusk";
+  document.documentElement.dataset.theme = next;
+  localStorage.setItem(THEME_KEY, next);
+}
+
+const ICON_BUTTON = "grid size-11 place-items-center rounded-[5px] hover:bg-board-ink/15";
+
+const PersonMenu = ({ person, people, onPerson }: Pick<HeaderProps, "people" | "onPerson"> & { readonly person: { id: number; name: string } }) => {
+  const router = useRouter();
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15" aria-label={`${person.name} is writing; change`}>
+        <UserRound aria-hidden className="size-5" />
+        <span className="max-sm:sr-only">{person.name}</span>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" className="z-50 min-w-44 border-2 border-ink bg-chalk p-1 text-ink">
+          <DropdownMenu.Label className="px-3 py-1 text-[0.88rem] text-soft">Who is writing?</DropdownMenu.Label>
+          {people.map(({ id, name }) => (
+            <DropdownMenu.Item key={id} onSelect={() => void onPerson(id).then(() => router.refresh())} className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none">
+              {name}
+              {id === person.id ? <Check aria-label="writing now" className="size-5" /> : null}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+};
+
+/** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
+export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
+  const path = usePathname();
+  const router = useRouter();
+  const [keysOpen, setKeysOpen] = useState(false);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event)) return;
+      const place = PLACES.find(({ key }) => key === event.key);
+      if (place && farmName) router.push(place.href);
+      else if (event.key === "?") setKeysOpen(true);
+      else if (event.key === "d") turnLight();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [farmName, router]);
+
+  return (
+    <>
+      <header className="bg-board text-board-ink">
+        <div className="flex min-h-14 items-center gap-2 px-4">
+          <Link href="/" className="mr-6 font-display text-[1.6rem] font-bold leading-none">
+            Ruchka
+          </Link>
+          {farmName ? (
+            <nav aria-label="Places" className="hidden gap-1 md:flex">
+              {PLACES.map(({ href, label }) => (
+                <Link
+                  key={href}
+                  href={href}
+                  aria-current={isHere(href, path) ? "page" : undefined}
+                  className={clsx("grid min-h-14 place-items-center border-b-4 px-4 pt-1 text-[1.02rem]", isHere(href, path) ? "border-marigold font-bold" : "border-transparent hover:border-board-ink/40")}
+                >
+                  {label}
+                </Link>
+              ))}
+            </nav>
+          ) : null}
+          <div className="ml-auto flex items-center gap-1">
+            {farmName ? <span className="mr-3 hidden text-[0.95rem] lg:inline">{farmName}</span> : null}
+            <button type="button" className={`${ICON_BUTTON} max-md:hidden`} aria-label="Keys" onClick={() => setKeysOpen(true)}>
+              <Keyboard aria-hidden className="size-5" />
+            </button>
+            <button type="button" className={ICON_BUTTON} aria-label="Day or dusk" onClick={turnLight}>
+              <Sun aria-hidden className="size-5 [[data-theme=dusk]_&]:hidden" />
+              <Moon aria-hidden className="hidden size-5 [[data-theme=dusk]_&]:block" />
+            </button>
+            {person ? <PersonMenu person={person} people={people} onPerson={onPerson} /> : null}
+          </div>
+        </div>
+      </header>
+      {farmName ? (
+        <nav aria-label="Places, at the foot" className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-4 bg-board text-board-ink md:hidden">
+          {PLACES.map(({ href, label, icon: Icon }) => (
+            <Link key={href} href={href} aria-current={isHere(href, path) ? "page" : undefined} className={clsx("flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]", isHere(href, path) ? "border-marigold font-bold" : "border-transparent")}>
+              <Icon aria-hidden className="size-5" />
+              {label}
+            </Link>
+          ))}
+        </nav>
+      ) : null}
+      <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </>
+  );
+};

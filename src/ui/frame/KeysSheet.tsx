@@ -1,0 +1,29 @@
+"use client";
+import { Sheet } from "../kit/Sheet";
+import { PLACES } from "./places";
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ...PLACES.map(({ key, label }) => [key, `Go to the ${label.toLowerCase()}`] as const),
+  ["v", "First vessel of the yard"],
+  ["← →", "Along the vessels"],
+  ["Enter", "On a vessel: what is next (log, fill, washed)"],
+  ["l", "On a vessel: log"],
+  ["c", "On a vessel: strain or throw out"],
+  ["r", "Today’s round"],
+  ["d", "Day or dusk"],
+  ["Esc", "Close a panel"],
+  ["?", "These keys"],
+];
+
+export const KeysSheet = ({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) => (
+  <Sheet open={open} onClose={onClose} title="Keys">
+    <dl className="grid grid-cols-[5rem_1fr] gap-y-2">
+      {KEYS.map(([key, what]) => (
+        <div key={key} className="contents">
+          <dt className="reading text-lg font-bold">{key}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
+  </Sheet>
+);

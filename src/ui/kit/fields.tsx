@@ -1,0 +1,82 @@
+"use client";
+import { clsx } from "clsx";
+import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, type TextareaHTMLAttributes } from "react";
+
+const CONTROL = "min-h-11 w-full rounded-[5px] border-[1.5px] bg-chalk px-3 py-2 text-ink";
+const controlLook = (error: string | undefined) => clsx(CONTROL, error ? "border-rust" : "border-line focus:border-ink");
+
+interface FrameProps {
+  readonly id: string;
+  readonly label: string;
+  readonly hint?: string | undefined;
+  readonly error?: string | undefined;
+  readonly children: ReactNode;
+}
+
+/** A label over its control, with a hint or what is wrong under it. */
+const Frame = ({ id, label, hint, error, children }: FrameProps) => (
+  <div>
+    <label htmlFor={id} className="mb-1 block text-[0.92rem] font-semibold">
+      {label}
+    </label>
+    {children}
+    {error ? (
+      <p id={`${id}-error`} role="alert" className="mt-1 text-[0.92rem] font-semibold text-rust">
+        {error}
+      </p>
+    ) : hint ? (
+      <p id={`${id}-hint`} className="mt-1 text-[0.88rem] text-soft">
+        {hint}
+      </p>
+    ) : null}
+  </div>
+);
+
+interface Common {
+  readonly label: string;
+  readonly hint?: string | undefined;
+  readonly error?: string | undefined;
+}
+
+const describedBy = (id: string, { hint, error }: Common) => (error ? `${id}-error` : hint ? `${id}-hint` : undefined);
+
+export const TextField = ({ label, hint, error, ...rest }: Common & InputHTMLAttributes<HTMLInputElement>) => {
+  const id = useId();
+  return (
+    <Frame id={id} label={label} hint={hint} error={error}>
+      <input id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)} />
+    </Frame>
+  );
+};
+
+/** A number with its unit beside it. Typed freely, with a comma or a point; read by the form. */
+export const NumberField = ({ unit, ...rest }: Common & InputHTMLAttributes<HTMLInputElement> & { readonly unit?: string | undefined }) => (
+  <TextField inputMode="decimal" autoComplete="off" {...rest} label={unit ? `${rest.label} (${unit})` : rest.label} />
+);
+
+export const SelectField = ({ label, hint, error, children, ...rest }: Common & SelectHTMLAttributes<HTMLSelectElement>) => {
+  const id = useId();
+  return (
+    <Frame id={id} label={label} hint={hint} error={error}>
+      <select id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)}>
+        {children}
+      </select>
+    </Frame>
+  );
+};
+
+export const TextArea = ({ label, hint, error, ...rest }: Common & TextareaHTMLAttributes<HTMLTextAreaElement>) => {
+  const id = useId();
+  return (
+    <Frame id={id} label={label} hint={hint} error={error}>
+      <textarea id={id} rows={2} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)} />
+    </Frame>
+  );
+};
+
+export const TickField = ({ label, ...rest }: { readonly label: string } & InputHTMLAttributes<HTMLInputElement>) => (
+  <label className="flex min-h-11 items-center gap-3">
+    <input type="checkbox" {...rest} className="size-6 shrink-0 accent-[var(--blue)]" />
+    <span>{label}</span>
+  </label>
+);

@@ -1,0 +1,122 @@
+"use client";
+import { clsx } from "clsx";
+import Link from "next/link";
+import { findUse } from "@/core/book/uses";
+import { sayArea, sayDilution, sayMoney, sayVolume } from "@/formats/amounts";
+import { dayMonth } from "@/formats/times";
+import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/readLedger";
+import { CostMeasure } from "./CostMeasure";
+
+const OUTCOME = { running: "still running", strained: "", discarded: "thrown out; nothing came of it" } as const;
+const DRAWN_BATCHES = 9;
+
+const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view: LedgerView }) => {
+  const { currency, units } = view.farm;
+  return (
+    <li className="border-t-2 border-ink pt-2">
+      <h3 className="text-[1.05rem]">
+        <Link href={`/batches/${batch.id}`} className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink">
+          {batch.name}, {batch.vesselName}
+        </Link>
+      </h3>
+      <p className="text-[0.9rem] text-soft">
+        batch {batch.id}, from {dayMonth(new Date(batch.startedMs), view.farm)}
+        {batch.yieldL === null ? "" : `; ${sayVolume(batch.yieldL, units)} strained`}
+      </p>
+      <p className="my-2">
+        {batch.cost.perLMinor === null ? (
+          <span className={clsx("font-semibold", batch.outcome === "discarded" && "text-rust")}>
+            {batch.outcome === "discarded" ? "■ " : ""}
+            {OUTCOME[batch.outcome]}: {sayMoney(batch.cost.totalMinor, currency)}
+          </span>
+        ) : (
+          <>
+            <span className="reading text-2xl font-semibold">{sayMoney(batch.cost.perLMinor, currency)}</span> a litre <span className="text-soft">({sayMoney(batch.cost.totalMinor, currency)} in all)</span>
+          </>
+        )}
+      </p>
+      <CostMeasure cost={batch.cost} currency={currency} label={`${batch.name}, batch ${batch.id}`} />
+    </li>
+  );
+};
+
+const PlotRow = ({ plot, most, view }: { readonly plot: LedgerPlot; readonly most: number; readonly view: LedgerView }) => {
+  const { currency, units } = view.farm;
+  return (
+    <li>
+      <details className="group">
+        <summary className="grid min-h-11 cursor-pointer grid-cols-[1fr_auto] items-center gap-x-3 py-1.5 sm:grid-cols-[11rem_1fr_8.5rem]">
+          <span className="font-semibold">
+            {plot.name} <span className="font-normal text-soft">{plot.crop}</span>
+          </span>
+          <span aria-hidden className="hidden h-3 sm:block">
+            <span className="block h-full bg-blue" style={{ width: `${most > 0 ? (100 * plot.costMinor) / most : 0}%` }} />
+          </span>
+          <span className="reading text-right">
+            {sayMoney(plot.costMinor, currency)}
+            <span className="block text-[0.85rem] text-soft">{sayMoney(plot.costMinor / plot.areaM2, currency)} per m²</span>
+          </span>
+        </summary>
+        <ul className="pb-2 pl-4 text-[0.92rem]">
+          {plot.applications.length === 0 ? <li className="text-soft">Nothing was put on it. {sayArea(plot.areaM2, units)}.</li> : null}
+          {plot.applications.map((made) => (
+            <li key={made.applicationId} className="flex justify-between gap-3 py-0.5">
+              <span>
+                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)}, {findUse(made.useId).name.toLowerCase()}
+              </span>
+              <span className="reading whitespace-nowrap">{sayMoney(made.costMinor, currency)}</span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </li>
+  );
+};
+
+/** Where a litre's price comes from, drawn as what went in; beds by what was spent on them; failed drums not hidden. */
+export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
+  const most = Math.max(0, ...view.plots.map(({ costMinor }) => costMinor));
+  const treated = view.plots.filter(({ costMinor }) => costMinor > 0);
+  const untouched = view.plots.length - treated.length;
+  return (
+    <div className="grid gap-x-12 gap-y-8 px-4 py-5 md:px-8 lg:grid-cols-[1.55fr_1fr]">
+      <section aria-labelledby="ledger">
+        <h1 id="ledger" className="text-2xl">
+          What a litre cost
+        </h1>
+        <p className="text-soft">Lots at the price they came in at, hands at {view.farm.currency} by the hour, the pump’s power; each layer as thick as its share.</p>
+        {view.batches.length === 0 ? <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p> : null}
+        <ul className="mt-4 grid gap-x-8 gap-y-7 sm:grid-cols-2">
+          {view.batches.slice(0, DRAWN_BATCHES).map((batch) => (
+            <BatchCard key={batch.id} batch={batch} view={view} />
+          ))}
+        </ul>
+        {view.batches.length > DRAWN_BATCHES ? (
+          <ul className="mt-6 divide-y divide-line border-y border-line">
+            {view.batches.slice(DRAWN_BATCHES).map((batch) => (
+              <li key={batch.id} className="flex justify-between gap-3 py-1.5">
+                <Link href={`/batches/${batch.id}`} className="underline decoration-line underline-offset-4">
+                  {batch.name}, {batch.vesselName}, batch {batch.id}
+                </Link>
+                <span className="reading">{batch.cost.perLMinor === null ? `${OUTCOME[batch.outcome]}, ${sayMoney(batch.cost.totalMinor, view.farm.currency)}` : `${sayMoney(batch.cost.perLMinor, view.farm.currency)} a litre`}</span>
+              </li>
+            ))}
+          </ul>
+        ) : null}
+        {view.batchCount > view.batches.length ? <p className="mt-2 text-soft">The newest {view.batches.length} of {view.batchCount} batches.</p> : null}
+      </section>
+      <section aria-labelledby="by-bed">
+        <h2 id="by-bed" className="text-2xl">
+          By bed
+        </h2>
+        <p className="text-soft">Concentrate at its batch’s price a litre, and the hands that carried it.</p>
+        <ul className="mt-3 divide-y divide-line border-y border-line">
+          {treated.map((plot) => (
+            <PlotRow key={plot.id} plot={plot} most={most} view={view} />
+          ))}
+        </ul>
+        {untouched > 0 ? <p className="mt-2 text-soft">{untouched === 1 ? "One bed got" : `${untouched} beds got`} nothing so far.</p> : null}
+      </section>
+    </div>
+  );
+};

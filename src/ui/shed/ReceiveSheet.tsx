@@ -1,0 +1,80 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { parseNumber } from "@/formats/numbers";
+import type { FarmView } from "@/services/farmView";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+interface ReceiveForm {
+  ingredientId: IngredientId;
+  amount: string;
+  origin: "bought" | "foraged" | "home-made" | "given";
+  receivedOn: string;
+  cost: string;
+  expiresOn: string;
+  note: string;
+}
+
+const BY_NAME = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) => INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name));
+
+/** A lot comes in: how much, when, from where, for how much. */
+export const ReceiveSheet = ({ farm, today, onClose }: { readonly farm: FarmView; readonly today: string; readonly onClose: () => void }) => {
+  const receive = useAct("receiveLot");
+  const { register, handleSubmit, watch } = useForm<ReceiveForm>({ defaultValues: { ingredientId: "molasses", amount: "", origin: "bought", receivedOn: today, cost: "0", expiresOn: "", note: "" } });
+  const item = findIngredient(watch("ingredientId"));
+  const submit = handleSubmit(async (form) => {
+    const answer = await receive.run({
+      ingredientId: form.ingredientId,
+      amount: parseNumber(form.amount) as number,
+      origin: form.origin,
+      receivedOn: form.receivedOn,
+      cost: parseNumber(form.cost) as number,
+      expiresOn: form.expiresOn === "" ? null : form.expiresOn,
+      note: form.note,
+    });
+    if (!answer) return;
+    toast.success(`${item.name} is on the shelf.`);
+    onClose();
+  });
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="Receive a lot"
+      foot={
+        <Button look="strong" wide disabled={receive.busy} onClick={() => void submit()}>
+          Put it on the shelf
+        </Button>
+      }
+    >
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+        {receive.error ? <Notice tone="error" title={receive.error.message}>{null}</Notice> : null}
+        <SelectField label="What" {...register("ingredientId")} error={receive.fields["/ingredientId"]}>
+          {BY_NAME.map((id) => (
+            <option key={id} value={id}>
+              {INGREDIENTS[id].name}
+            </option>
+          ))}
+        </SelectField>
+        <NumberField label="How much" unit={item.stockUnit} {...register("amount")} error={receive.fields["/amount"]} />
+        <SelectField label="From" {...register("origin")} error={receive.fields["/origin"]}>
+          <option value="bought">bought</option>
+          <option value="foraged">foraged</option>
+          <option value="home-made">home-made</option>
+          <option value="given">given</option>
+        </SelectField>
+        <NumberField label={`Cost of all of it (${farm.currency})`} {...register("cost")} error={receive.fields["/cost"]} />
+        <div className="grid grid-cols-2 gap-3">
+          <TextField label="Came in on" type="date" {...register("receivedOn")} error={receive.fields["/receivedOn"]} />
+          <TextField label="Keeps to" type="date" {...register("expiresOn")} error={receive.fields["/expiresOn"]} />
+        </div>
+        <TextField label="Note" {...register("note")} error={receive.fields["/note"]} />
+      </form>
+    </Sheet>
+  );
+};

@@ -1,0 +1,68 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import type { VesselKind } from "@/services/types";
+import { parseNumber } from "@/formats/numbers";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+interface VesselForm {
+  name: string;
+  kind: VesselKind;
+  volumeL: string;
+  diameterCm: string;
+  site: string;
+  airW: string;
+}
+
+const numberOrNull = (text: string) => (text.trim() === "" ? null : parseNumber(text));
+
+/** A new drum, tote, pail or jar for the yard. */
+export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const add = useAct("addVessel");
+  const { register, handleSubmit } = useForm<VesselForm>({ defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" } });
+  const submit = handleSubmit(async (form) => {
+    const diameterCm = numberOrNull(form.diameterCm);
+    const answer = await add.run({
+      name: form.name,
+      kind: form.kind,
+      volumeL: parseNumber(form.volumeL) as number,
+      diameterM: diameterCm === null ? null : diameterCm / 100,
+      site: form.site,
+      airW: (numberOrNull(form.airW) ?? 0) as number,
+    });
+    if (!answer) return;
+    toast.success(`${form.name} stands in the yard.`);
+    onClose();
+  });
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="Add a vessel"
+      foot={
+        <Button look="strong" wide disabled={add.busy} onClick={() => void submit()}>
+          Add it
+        </Button>
+      }
+    >
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+        {add.error ? <Notice tone="error" title={add.error.message}>{null}</Notice> : null}
+        <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+        <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
+          <option value="drum">drum</option>
+          <option value="tote">tote</option>
+          <option value="pail">pail</option>
+          <option value="jar">jar or crock</option>
+        </SelectField>
+        <NumberField label="Holds to the brim" unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
+        <NumberField label="Inner width" unit="cm" hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide." {...register("diameterCm")} error={add.fields["/diameterM"]} />
+        <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />
+        <NumberField label="Pump and heater" unit="W" hint="0 for a vessel without air." {...register("airW")} error={add.fields["/airW"]} />
+      </form>
+    </Sheet>
+  );
+};

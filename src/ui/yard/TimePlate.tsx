@@ -1,0 +1,92 @@
+import { line } from "d3-shape";
+import type { FitBand } from "@/core/apply/fitHours";
+import { formatNumber } from "@/formats/numbers";
+import { clockTime, hourOfDay, weekday, type FarmClock } from "@/formats/times";
+import type { AirPoint } from "@/services/readYard";
+import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
+
+const HOUR_MS = 3_600_000;
+const NEAR_MS = 48 * HOUR_MS;
+/** Below this there is no room for words beside a band, px. */
+const WORDS_FROM_PX = 12;
+
+const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
+const BECAUSE = { dry: "dry", rain: "rain: soil only", wind: "wind: soil only", cold: "cold", heat: "hot" } as const;
+export const sayBand = (band: FitBand): string => (band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`);
+
+/** Midnights within the plate, each with the day that begins. */
+function midnights(nowMs: number, clock: FarmClock): { atMs: number; label: string }[] {
+  const intoDayH = hourOfDay(new Date(nowMs), clock);
+  const first = nowMs + (24 - intoDayH) * HOUR_MS;
+  return Array.from({ length: 11 }, (_, day) => first + day * 24 * HOUR_MS)
+    .filter((atMs) => atMs < nowMs + AHEAD_H * HOUR_MS)
+    .map((atMs) => ({ atMs, label: weekday(new Date(atMs + HOUR_MS), clock) }));
+}
+
+interface PlateProps {
+  readonly nowMs: number;
+  readonly clock: FarmClock;
+  readonly bands: readonly FitBand[];
+}
+
+/** Behind all ribbons: fit hours across, day lines, the present at the foot. */
+export const BandLayer = ({ nowMs, clock, bands }: PlateProps) => (
+  <svg aria-hidden className="absolute inset-x-0 top-0 w-full" height={PLATE_H} preserveAspectRatio="none">
+    {bands.map((band) => {
+      const top = yOf(band.toMs, nowMs);
+      const height = Math.max(2, yOf(band.fromMs, nowMs) - top);
+      return <rect key={band.fromMs} x={0} width="100%" y={top} height={height} fill={BAND_FILL[band.fit]} />;
+    })}
+    {midnights(nowMs, clock).map(({ atMs }) => (
+      <line key={atMs} x1={0} x2="100%" y1={yOf(atMs, nowMs)} y2={yOf(atMs, nowMs)} stroke="var(--line)" />
+    ))}
+    <line x1={0} x2="100%" y1={PLATE_H - 0.5} y2={PLATE_H - 0.5} stroke="var(--ink)" />
+  </svg>
+);
+
+/** Words for the bands of the first two days, at the right margin. */
+export const BandWords = ({ nowMs, bands }: Omit<PlateProps, "clock">) => (
+  <div className="relative hidden h-0 md:block" aria-hidden>
+    {bands
+      .filter(({ fromMs, toMs }) => fromMs < nowMs + NEAR_MS && yOf(fromMs, nowMs) - yOf(toMs, nowMs) > WORDS_FROM_PX - 4)
+      .map((band) => (
+        <span key={band.fromMs} className="reading absolute right-1 -translate-y-1/2 whitespace-nowrap text-[0.82rem] text-soft" style={{ top: (yOf(band.fromMs, nowMs) + yOf(band.toMs, nowMs)) / 2 }}>
+          {sayBand(band)}
+        </span>
+      ))}
+  </div>
+);
+
+/** The axis at the left margin: days, the hours of the first two, and how the air's temperature runs along them. */
+export const TimeAxis = ({ nowMs, clock, air, sayDegrees }: Omit<PlateProps, "bands"> & { readonly air: readonly AirPoint[]; readonly sayDegrees: (celsius: number) => string }) => {
+  const temperatures = air.map(({ airC }) => airC);
+  const [low, high] = [Math.min(...temperatures), Math.max(...temperatures)];
+  const xOf = (celsius: number) => 4 + (36 * (celsius - low)) / Math.max(1, high - low);
+  const path = line<AirPoint>().x(({ airC }) => xOf(airC)).y(({ atMs }) => yOf(atMs, nowMs))(air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)) ?? "";
+  const intoDayH = hourOfDay(new Date(nowMs), clock);
+  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS).filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0);
+  return (
+    <div className="relative" style={{ height: PLATE_H }}>
+      <svg role="img" aria-label={`Air from ${sayDegrees(low)} to ${sayDegrees(high)} over ten days`} width={44} height={PLATE_H} className="absolute left-0 top-0 hidden md:block">
+        <path d={path} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
+      </svg>
+      {midnights(nowMs, clock).map(({ atMs, label }) => (
+        <span key={atMs} className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold" style={{ top: Math.max(8, yOf(atMs, nowMs)) }}>
+          {label}
+        </span>
+      ))}
+      {hours.map((atMs) => (
+        <span key={atMs} className="reading absolute right-2 -translate-y-1/2 text-[0.82rem] text-soft" style={{ top: yOf(atMs, nowMs) }}>
+          {clockTime(new Date(atMs), clock).slice(0, 2)}
+        </span>
+      ))}
+      <span className="reading absolute bottom-[-2px] right-2 text-[0.86rem] font-bold">now</span>
+    </div>
+  );
+};
+
+/** The air's span in words, above its curve. */
+export const sayAirSpan = (air: readonly AirPoint[], unit: string, toUnit: (celsius: number) => number): string => {
+  const temperatures = air.map(({ airC }) => toUnit(airC));
+  return `air ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
+};

@@ -1,0 +1,137 @@
+"use client";
+import Link from "next/link";
+import { sayVolume } from "@/formats/amounts";
+import { sayMoment, type FarmClock } from "@/formats/times";
+import type { BatchView } from "@/services/batchView";
+import type { YardVessel } from "@/services/readYard";
+import type { UnitSystem } from "@/formats/amounts";
+import { Button } from "../kit/Button";
+import { STATE_TEXT, StateMark } from "../kit/StateMark";
+import { Ribbon } from "./Ribbon";
+import { PLATE_H } from "./timeScale";
+import { VesselDrawing, type Contents } from "./VesselDrawing";
+
+export interface VesselActs {
+  readonly onFill: (vessel: YardVessel) => void;
+  readonly onLog: (vessel: YardVessel) => void;
+  readonly onClose: (vessel: YardVessel) => void;
+  readonly onClean: (vessel: YardVessel) => void;
+}
+
+interface VesselColumnProps {
+  readonly vessel: YardVessel;
+  readonly nowMs: number;
+  readonly clock: FarmClock;
+  readonly units: UnitSystem;
+  readonly pxPerM: number;
+  readonly acts: VesselActs;
+}
+
+const VESSEL_H = 128;
+
+export const contentsOf = (batch: BatchView): Contents => ({
+  filledL: batch.filledL,
+  methodId: batch.methodId,
+  lid: batch.lid,
+  aerated: batch.aerated,
+  airOn: batch.airOn,
+  surface: batch.last.surface,
+  film: batch.last.film,
+  floatingSolids: batch.floatingSolids,
+});
+
+/** The window in a few words, for who can't see the ribbon and for who wants the figure. */
+export function sayWindow(batch: BatchView, nowMs: number, clock: FarmClock): string {
+  const { start, end } = batch.window;
+  const say = (ms: number) => sayMoment(new Date(Math.round(ms / 3_600_000) * 3_600_000), new Date(nowMs), clock);
+  if (batch.state === "spoiled") return "Nothing will come of it.";
+  if (start.p50 === null) return "No window in sight.";
+  if (start.p50 > nowMs) return `Opens about ${say(start.p50)}${start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : ""}.`;
+  return end.p50 === null ? "Its window is open, and it keeps." : end.p50 > nowMs ? `Open until about ${say(end.p50)}.` : `Closed about ${say(end.p50)}.`;
+}
+
+const wantsClose = (batch: BatchView) => batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost";
+
+const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnProps & { readonly batch: BatchView }) => (
+  <>
+    <p className="reading text-[0.9rem] text-soft">
+      {sayVolume(batch.filledL, units)} · {batch.ageText}
+    </p>
+    <p className="text-[0.95rem] leading-tight">{batch.shortName}</p>
+    <p className={`mt-2 flex items-center justify-center gap-1.5 font-bold ${STATE_TEXT[batch.state]}`}>
+      <StateMark state={batch.state} />
+      {batch.stateWords}
+    </p>
+    <p className="line-clamp-4 min-h-[3.9em] px-1 text-[0.85rem] leading-[1.25] text-soft" title={`${batch.reasons.join(" ")} ${sayWindow(batch, nowMs, clock)}`}>
+      {batch.reasons[0]}
+    </p>
+    <div className="mt-2 grid w-full gap-1.5 px-1.5">
+      {wantsClose(batch) ? (
+        <>
+          <Button look="strong" wide onClick={() => acts.onClose(vessel)} aria-label={`${batch.next.words}: ${vessel.name}`}>
+            {batch.next.act === "compost" ? "Compost it" : "Strain"}
+          </Button>
+          <Button wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}`}>
+            Log
+          </Button>
+        </>
+      ) : (
+        <>
+          <Button look={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"} wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}: ${batch.next.words}`}>
+            {batch.next.words}
+          </Button>
+          <Link href={`/batches/${batch.id}`} className="grid min-h-11 place-items-center rounded-[5px] text-[0.92rem] underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink">
+            Open
+          </Link>
+        </>
+      )}
+    </div>
+  </>
+);
+
+const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "units" | "acts">) => (
+  <>
+    <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
+    <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
+    <p className="mt-2 font-bold">{vessel.status === "dirty" ? "To be washed" : "Free"}</p>
+    <p className="min-h-[3.9em] px-1 text-[0.85rem] leading-[1.25] text-soft">{vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}</p>
+    <div className="mt-2 grid w-full gap-1.5 px-1.5">
+      {vessel.status === "dirty" ? (
+        <Button wide onClick={() => acts.onClean(vessel)} aria-label={`Washed: ${vessel.name}`}>
+          Washed
+        </Button>
+      ) : (
+        <Button wide onClick={() => acts.onFill(vessel)} aria-label={`Fill ${vessel.name}`}>
+          Fill
+        </Button>
+      )}
+    </div>
+  </>
+);
+
+/** One vessel: its ribbon above, itself on the ground line, and under it what it is, how it stands and the act that is next. */
+export const VesselColumn = (props: VesselColumnProps) => {
+  const { vessel, nowMs, clock, units, pxPerM } = props;
+  const { batch } = vessel;
+  const label = batch ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}` : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "to be washed" : "empty"}`;
+  return (
+    <article data-vessel={vessel.name} tabIndex={-1} aria-label={vessel.name} className="group flex snap-start flex-col items-center text-center">
+      <div style={{ height: PLATE_H }} className="w-full">
+        {batch ? <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`} /> : null}
+      </div>
+      <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">
+        <VesselDrawing kind={vessel.kind} volumeL={vessel.volumeL} diameterM={vessel.diameterM} pxPerM={pxPerM} contents={batch ? contentsOf(batch) : null} dirty={vessel.status === "dirty"} label={label} />
+      </div>
+      <h2 className="mt-2 text-[1.08rem]">
+        {batch ? (
+          <Link href={`/batches/${batch.id}`} className="underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink">
+            {vessel.name}
+          </Link>
+        ) : (
+          vessel.name
+        )}
+      </h2>
+      {batch ? <RunningFoot {...props} batch={batch} /> : <IdleFoot {...props} />}
+    </article>
+  );
+};

@@ -1,0 +1,160 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useEffect, useRef, useState } from "react";
+import { toast } from "sonner";
+import { vesselShape } from "@/core/recipe/vesselShape";
+import { fromBase } from "@/core/quantity/units";
+import { sayTemperature, sayVolume } from "@/formats/amounts";
+import { clockTime, longWeekday } from "@/formats/times";
+import type { RoundTask } from "@/services/round";
+import type { YardVessel, YardView } from "@/services/readYard";
+import { toastError, useAct } from "../actions";
+import { CloseSheet } from "../batch/CloseSheet";
+import { LogSheet, type LogFocus } from "../batch/LogSheet";
+import { Button } from "../kit/Button";
+import { AddVesselSheet } from "./AddVesselSheet";
+import { RoundList } from "./RoundList";
+import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "./TimePlate";
+import { VesselColumn, type VesselActs } from "./VesselColumn";
+import { useYardKeys } from "./useYardKeys";
+
+/** The yard looks again by itself, so that ribbons and round move with the clock. */
+const LOOK_AGAIN_MS = 5 * 60_000;
+const VESSEL_BOX = { widthPx: 88, heightPx: 104 } as const;
+
+function pxPerMetre(vessels: readonly YardVessel[]): number {
+  const shapes = vessels.map(({ volumeL, diameterM }) => vesselShape(volumeL, diameterM));
+  return Math.min(VESSEL_BOX.widthPx / Math.max(0.4, ...shapes.map(({ diameterM }) => diameterM)), VESSEL_BOX.heightPx / Math.max(0.4, ...shapes.map(({ heightM }) => heightM)));
+}
+
+type OpenSheet = { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus } | { readonly type: "close"; readonly batchId: number } | { readonly type: "add" } | null;
+
+const FitHours = ({ yard }: { readonly yard: YardView }) => {
+  const clock = yard.farm;
+  const next = yard.bands.slice(0, 3);
+  if (next.length === 0) return null;
+  return (
+    <section aria-labelledby="fit" className="mt-6">
+      <h2 id="fit" className="text-xl">
+        Fit hours
+      </h2>
+      <ul className="mt-1 text-[0.92rem]">
+        {next.map((band) => (
+          <li key={band.fromMs} className="flex gap-2 py-0.5">
+            <span className="reading w-[7.6rem] shrink-0">
+              {longWeekday(new Date(band.fromMs), clock).slice(0, 3)} {clockTime(new Date(band.fromMs), clock)}–{clockTime(new Date(band.toMs), clock)}
+            </span>
+            <span className="text-soft">{sayBand(band)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+};
+
+/** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
+export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
+  const router = useRouter();
+  const [sheet, setSheet] = useState<OpenSheet>(null);
+  const [busyKey, setBusyKey] = useState<string | null>(null);
+  const clean = useAct("cleanVessel");
+  const log = useAct("logEntry");
+  const plate = useRef<HTMLDivElement>(null);
+  const clock = yard.farm;
+  const { units } = yard.farm;
+  const now = new Date(yard.nowMs);
+  const working = yard.vessels.filter(({ status }) => status === "running");
+  const openBatch = sheet && sheet.type !== "add" ? yard.vessels.find(({ batch }) => batch?.id === sheet.batchId) : undefined;
+
+  useEffect(() => {
+    const timer = setInterval(() => router.refresh(), LOOK_AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [router]);
+
+  useEffect(() => {
+    if (clean.error) toastError(clean.error);
+  }, [clean.error]);
+  useEffect(() => {
+    if (log.error) toastError(log.error);
+  }, [log.error]);
+
+  const washed = async (vesselId: number, name: string) => {
+    if (await clean.run({ vesselId })) toast.success(`${name} is free.`);
+  };
+  const acts: VesselActs = {
+    onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
+    onLog: ({ batch }) => batch && setSheet({ type: "log", batchId: batch.id, focus: batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell" }),
+    onClose: ({ batch }) => batch && setSheet({ type: "close", batchId: batch.id }),
+    onClean: (vessel) => void washed(vessel.id, vessel.name),
+  };
+  const touch = async (task: RoundTask) => {
+    const { touch: wanted } = task;
+    if (wanted.type === "open-log") return setSheet({ type: "log", batchId: wanted.batchId, focus: wanted.focus });
+    if (wanted.type === "close") return setSheet({ type: "close", batchId: wanted.batchId });
+    setBusyKey(task.key);
+    if (wanted.type === "clean") await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
+    else {
+      const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
+      if (answer) toast.success(`${task.title}. Done.`, { action: { label: "Undo", onClick: () => void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) } });
+    }
+    setBusyKey(null);
+  };
+  useYardKeys(yard.vessels, acts);
+
+  const toUnit = (celsius: number) => fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
+  const pxPerM = pxPerMetre(yard.vessels);
+  return (
+    <div className="grid md:grid-cols-[minmax(0,1fr)_316px]">
+      <div className="min-w-0 max-md:order-2">
+        <div className="flex flex-wrap items-baseline gap-x-6 px-4 pt-4 md:pl-[92px]">
+          <h1 className="text-2xl">
+            The yard, {longWeekday(now, clock)} {clockTime(now, clock)}
+          </h1>
+          <p className="text-soft">
+            {working.length} of {yard.vessels.length} vessels working · {sayVolume(working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0), units)} on the go
+          </p>
+        </div>
+        {yard.vessels.length === 0 ? (
+          <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
+            <p>No vessel stands here yet. Add the drums, pails and jars you brew in; then fill one.</p>
+            <Button look="strong" className="mt-3" onClick={() => setSheet({ type: "add" })}>
+              Add a vessel
+            </Button>
+          </div>
+        ) : (
+          <>
+            <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">{sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}</p>
+            <div ref={plate} role="region" aria-label="Vessels and their ripening ribbons" tabIndex={0} className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]">
+              <div className="relative grid w-max min-w-full [--col:68vw] md:[--col:108px]" style={{ gridTemplateColumns: `auto repeat(${yard.vessels.length}, minmax(var(--col), 1fr))` }}>
+                <div className="absolute inset-x-0 top-0">
+                  <div className="absolute inset-x-0 left-14 md:left-[88px]">
+                    <BandLayer nowMs={yard.nowMs} clock={clock} bands={yard.bands} />
+                    <BandWords nowMs={yard.nowMs} bands={yard.bands} />
+                  </div>
+                </div>
+                <div className="sticky left-0 z-10 w-14 bg-limewash/90 md:w-[88px]">
+                  <TimeAxis nowMs={yard.nowMs} clock={clock} air={yard.air} sayDegrees={(celsius) => sayTemperature(celsius, units)} />
+                </div>
+                {yard.vessels.map((vessel) => (
+                  <VesselColumn key={vessel.id} vessel={vessel} nowMs={yard.nowMs} clock={clock} units={units} pxPerM={pxPerM} acts={acts} />
+                ))}
+              </div>
+            </div>
+            <div className="px-4 py-3 md:pl-[92px]">
+              <Button look="quiet" onClick={() => setSheet({ type: "add" })}>
+                Add a vessel
+              </Button>
+            </div>
+          </>
+        )}
+      </div>
+      <aside className="border-line bg-chalk px-4 py-4 max-md:order-1 max-md:border-b md:border-l">
+        <RoundList tasks={yard.round} done={yard.done} nowMs={yard.nowMs} clock={clock} busyKey={busyKey} onTouch={(task) => void touch(task)} />
+        <FitHours yard={yard} />
+      </aside>
+      {openBatch?.batch && sheet?.type === "log" ? <LogSheet batch={openBatch.batch} vesselName={openBatch.name} focus={sheet.focus} clock={clock} units={units} nowMs={yard.nowMs} onClose={() => setSheet(null)} /> : null}
+      {openBatch?.batch && sheet?.type === "close" ? <CloseSheet batch={openBatch.batch} vesselName={openBatch.name} units={units} onClose={() => setSheet(null)} /> : null}
+      {sheet?.type === "add" ? <AddVesselSheet onClose={() => setSheet(null)} /> : null}
+    </div>
+  );
+};
