@@ -1,5 +1,5 @@
 /** Two projects: `unit` needs nothing but Node; `database` wants DATABASE_URL of a server on which it may make scratch databases. */
-const ESM_PACKAGES = ["d3-[a-z]+", "internmap", "json-schema-to-ts"];
+const ESM_PACKAGES = ["d3-[a-z]+", "internmap", "json-schema-to-ts", "pony-cause"];
 const shared = {
   testEnvironment: "node",
   transform: { "^.+\\.m?[tj]sx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022", transform: { react: { runtime: "automatic" } } } }] },

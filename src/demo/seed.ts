@@ -101,7 +101,7 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
 
   const jar = vessel("Jar");
   const juice = await tell.fill("fill juice 1", 31 * DAY_H, { ...jar, vesselId: jar.id, methodId: "plant-juice", schoolId: "equal-weight", statedC: 21, labourMin: 25, person: 2 });
-  for (const daysAgo of [30, 28, 26, 24]) await tell.log(`j1 t ${daysAgo}`, juice, daysAgo * DAY_H, { kind: "temperature", celsius: 21 }, 2);
+  for (const daysAgo of [30.5, 30, 29, 28, 27, 26, 25, 24]) await tell.log(`j1 t ${daysAgo}`, juice, daysAgo * DAY_H, { kind: "temperature", celsius: 21 }, 2);
   await tell.log("j1 smell", juice, 23.5 * DAY_H, { kind: "smell", word: "fruity" }, 2);
   await tell.log("j1 solids", juice, 23.5 * DAY_H, { kind: "solids", word: "floating" }, 2);
   await closeBatch(tell.context(23.4 * DAY_H, 2), {
@@ -111,7 +111,7 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
 
   const pail = vessel("Pail two");
   const tea = await tell.fill("fill tea 1", 57, { ...pail, vesselId: pail.id, methodId: "aerated-tea", schoolId: "bacterial", statedC: 23, labourMin: 20 });
-  for (const hoursAgo of [48, 36, 26]) await tell.log(`t1 temp ${hoursAgo}`, tea, hoursAgo, { kind: "temperature", celsius: 22.5 });
+  for (const hoursAgo of [52, 46, 40, 34, 28]) await tell.log(`t1 temp ${hoursAgo}`, tea, hoursAgo, { kind: "temperature", celsius: 22.5 });
   await tell.log("t1 smell", tea, 23, { kind: "smell", word: "earthy" });
   const teaStore = await closeBatch(tell.context(21, 0), {
     requestKey: keyOf("close tea 1"), batchId: tea, kind: "strained", at: tell.moment(21), yieldL: 23, residue: "dug in round plants", labourMin: 10, atOnce: true, label: "Castings tea",
@@ -125,7 +125,7 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
 async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   const blue = vessel("Blue drum");
   const extract = await tell.fill("fill extract 2", 11 * DAY_H + 3, { ...blue, vesselId: blue.id, methodId: "cultured-extract", schoolId: "equal-parts", statedC: 20, labourMin: 45 });
-  for (const [hoursAgo, celsius, ph] of [[170, 20, 5.55], [98, 20.5, 5.0], [28, 21, 4.5]] as const) {
+  for (const [hoursAgo, celsius, ph] of [[170, 20, 5.6], [98, 20.5, 5.15], [28, 21, 4.65]] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
     await tell.log(`e2 ph ${hoursAgo}`, extract, hoursAgo, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 1);
   }
@@ -135,6 +135,7 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   const air = vessel("Air drum");
   const tea = await tell.fill("fill tea 2", 27, { ...air, vesselId: air.id, methodId: "aerated-tea", schoolId: "bacterial", statedC: 24, labourMin: 35, used: { castings: 6.5 } });
   await tell.log("t2 temp a", tea, 20, { kind: "temperature", celsius: 24 });
+  await tell.log("t2 temp m", tea, 12, { kind: "temperature", celsius: 24 });
   await tell.log("t2 smell a", tea, 14, { kind: "smell", word: "raw sweet" });
   await tell.log("t2 temp b", tea, 3, { kind: "temperature", celsius: 24 });
   await tell.log("t2 surface", tea, 3, { kind: "surface", word: "full head" });

@@ -42,6 +42,10 @@ export function sayMoment(at: Date, now: Date, clock: FarmClock): string {
   return dayMonth(at, clock);
 }
 
+const HOUR_MS = 3_600_000;
+/** A forecast moment, no finer than a forecast is: to the hour. */
+export const sayForecastMoment = (at: Date, now: Date, clock: FarmClock): string => sayMoment(new Date(Math.round(at.getTime() / HOUR_MS) * HOUR_MS), now, clock);
+
 /** Age or span as a person says it: "hour 21", "day 11". */
 export const sayAge = (hours: number): string => (hours < 48 ? `hour ${Math.floor(hours)}` : `day ${Math.floor(hours / 24)}`);
 

@@ -3,7 +3,7 @@ import type { VerdictReason } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { sayTemperature, type UnitSystem } from "./amounts";
 import { formatNumber } from "./numbers";
-import { sayDuration, sayMoment, type FarmClock } from "./times";
+import { sayDuration, sayForecastMoment, type FarmClock } from "./times";
 
 export const STATE_WORDS: Record<VerdictState, string> = {
   early: "Too early",
@@ -56,7 +56,7 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "ph-not-counted":
       return `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} is not counted: read it at mid-depth.`;
     case "ph-stuck":
-      return `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days in the warm. Check the meter; then add culture and half the sugar again, and close it.`;
+      return `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days, and not for cold (${sayTemperature(reason.meanC, telling.units)}). Check the meter; then add culture and half the sugar again, and close it.`;
     case "too-young":
       return `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`;
     case "sign":
@@ -68,7 +68,7 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "air-off":
       return `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`;
     case "window-closed":
-      return reason.hour === null ? "Its best time is over." : `Its window closed about ${sayMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
+      return reason.hour === null ? "Its best time is over." : `Its window closed about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
     case "cold":
       return `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
     case "too-hot":
@@ -79,7 +79,7 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
 /** What warmth would change, or null where it would change nothing. */
 export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
   if (!warmer) return null;
-  const when = warmer.startH === null ? "it might still open" : `it would open about ${sayMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
+  const when = warmer.startH === null ? "it might still open" : `it would open about ${sayForecastMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
   return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;
 }
 

@@ -1,7 +1,7 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { insertLot, insertStockMovement } from "@/data/stock";
-import { insertPlot, insertTool, listPlots } from "@/data/plots";
+import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
 import { insertVessel } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
@@ -25,13 +25,22 @@ export const addTool = (ctx: Context, input: unknown): Promise<{ toolId: number 
     return { toolId: await withFreeName(tool.name, () => insertTool(db, tool)) };
   });
 
-/** Path between beds on the field plan, m. */
+/** Path between beds on the field plan, and how far east a bank of beds runs before the next begins south of it, m. */
 const PATH_M = 0.6;
+const BANK_M = 27;
 
-/** A plot, set down east of those that are there. @throws {Refusal} */
+/** The next free place: east of the last bed of the last bank, or at the head of a new bank. */
+function nextPlace(plots: readonly Plot[], widthM: number): { xM: number; yM: number } {
+  const bankM = plots.reduce((south, plot) => Math.max(south, plot.yM), 0);
+  const eastM = plots.filter(({ yM }) => yM === bankM).reduce((edge, plot) => Math.max(edge, plot.xM + plot.widthM + PATH_M), 0);
+  if (eastM + widthM <= BANK_M || eastM === 0) return { xM: eastM, yM: bankM };
+  return { xM: 0, yM: plots.reduce((south, plot) => Math.max(south, plot.yM + plot.lengthM + 2 * PATH_M), 0) };
+}
+
+/** A plot, set down beside those that are there. @throws {Refusal} */
 export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number }> =>
   write(ctx, "addPlot", input, async (db, request) => {
-    const eastM = (await listPlots(db)).reduce((edge, plot) => Math.max(edge, plot.xM + plot.widthM + PATH_M), 0);
+    const place = nextPlace(await listPlots(db), request.widthM);
     const name = request.name.trim();
     const plot = {
       name,
@@ -40,8 +49,7 @@ export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number 
       plants: request.plants ?? null,
       leafEaten: request.leafEaten ?? false,
       harvestOn: request.harvestOn ?? null,
-      xM: eastM,
-      yM: 0,
+      ...place,
       widthM: request.widthM,
       lengthM: request.lengthM,
     };

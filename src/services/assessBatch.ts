@@ -43,13 +43,21 @@ export function ribbonHours(nowH: number): number[] {
   return [...near, ...far];
 }
 
+/** Everything that an assessment depends on, so that what is kept is never stale. */
+const keyOf = (batch: Batch, entries: readonly Entry[], air: readonly HourOfWeather[], moment: Date, curve: string): string =>
+  JSON.stringify([
+    [batch.methodId, batch.schoolId, batch.vesselL, batch.statedC, batch.startedAt, curve, moment],
+    [air.length, air[0]?.at, air[0]?.airC, air.at(-1)?.airC],
+    entries.map(({ kind, numberValue, word, instrument, spot, at }) => [kind, numberValue, word, instrument, spot, at]),
+  ]);
+
 /**
  * Forecast and verdict of a batch as it stands, from its log and the farm's air.
  * Kept by everything it depends on: the entries, the air's last measured hour, the moment's quarter hour.
  */
 export function assessBatch(batch: Batch, entries: readonly Entry[], air: readonly HourOfWeather[], now: Date, curve: "ribbon" | "whole" = "ribbon"): Assessment {
   const moment = new Date(Math.floor(now.getTime() / GRAIN_MS) * GRAIN_MS);
-  const key = [batch.id, batch.startedAt.getTime(), curve, moment.getTime(), air.length, air[0]?.at.getTime() ?? 0, entries.map(({ id }) => id).join(",")].join("|");
+  const key = keyOf(batch, entries, air, moment, curve);
   const known = kept.get(key);
   if (known) return known;
   const method = findMethod(batch.methodId);

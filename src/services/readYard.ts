@@ -71,6 +71,6 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     bands: fitBands(farm, air, now),
     air: air.filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS).map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
     round: roundTasks(running, dirty, now),
-    done: doneToday(running, farm.timeZone, now),
+    done: doneToday(running, farm, now),
   };
 }

@@ -5,6 +5,8 @@ import { dueTasks } from "@/core/tend/dueTasks";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
+import type { Farm } from "@/data/farm";
+import { sayEntry } from "@/formats/entryText";
 import { isoDay } from "@/formats/times";
 import { hourOf, observationsOf } from "./assessBatch";
 import type { BatchView } from "./batchView";
@@ -125,19 +127,14 @@ export function roundTasks(running: readonly RunningBatch[], dirty: readonly { v
   );
 }
 
-const ACT_WORDS: Record<string, string> = { "stirred": "stirred", "vented": "vented", "topped-up": "topped up", "air-on": "air on", "air-off": "air off", "pressed-under": "pressed under" };
-
 /** What was done today, newest first. */
-export function doneToday(running: readonly RunningBatch[], timeZone: string, now: Date): RoundDone[] {
+export function doneToday(running: readonly RunningBatch[], { timeZone, units }: Farm, now: Date): RoundDone[] {
   const today = isoDay(now, { timeZone });
   return running
     .flatMap(({ vessel, batch, entries }) =>
       entries
         .filter((entry) => isoDay(entry.at, { timeZone }) === today && entry.kind !== "note")
-        .map((entry) => {
-          const what = entry.kind === "act" ? (ACT_WORDS[entry.word ?? ""] ?? "") : entry.kind === "ph" ? `pH ${entry.numberValue}` : entry.kind === "temperature" ? `${entry.numberValue} °C` : `${entry.kind} ${entry.word}`;
-          return { entryId: entry.id, batchId: batch.id, title: `${vessel.name}: ${what}`, atMs: entry.at.getTime(), by: entry.actorName };
-        }),
+        .map((entry) => ({ entryId: entry.id, batchId: batch.id, title: `${vessel.name}: ${sayEntry(entry, units)}`, atMs: entry.at.getTime(), by: entry.actorName })),
     )
     .toSorted((a, b) => b.atMs - a.atMs)
     .slice(0, 8);

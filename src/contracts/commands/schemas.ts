@@ -1,3 +1,4 @@
+import { ACTS } from "@/core/book/words";
 import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
 
 const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(required: R, properties: P) =>
@@ -59,7 +60,7 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
     oneOf: [
       object(["at", "kind", "value"], { at: MOMENT, kind: { const: "ph" }, value: { type: "number", minimum: 0, maximum: 14 }, method: { enum: ["meter", "strip"] }, where: { enum: ["mid-depth", "film", "lees"] } }),
       object(["at", "kind", "word"], { at: MOMENT, kind: { enum: ["smell", "surface", "film", "solids"] }, word: { type: "string", maxLength: 40 } }),
-      object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ["stirred", "vented", "topped-up", "air-on", "air-off", "pressed-under"] } }),
+      object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ACTS } }),
     ],
   }),
 });

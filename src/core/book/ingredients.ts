@@ -35,7 +35,7 @@ export const INGREDIENTS = {
   "seaweed-extract": liquid("Seaweed extract", 1.15),
   "leachate": liquid("Worm leachate", 1.01),
   "bacterial-starter": liquid("Bacterial starter", 1.02),
-  "potato": solid("Boiled potato", 0.65, 0.93),
+  "potato": solid("Potatoes", 0.65, 0.93),
   "sea-salt": solid("Sea salt", 1.2, 0.32),
   "leaf-mould": solid("Live leaf mould", 0.25, 0.7),
   "rice": solid("Rice", 0.8, 0.7),

@@ -9,7 +9,7 @@ export type SignKind = keyof typeof SIGN_WORDS;
 export const SIGN_KINDS = Object.keys(SIGN_WORDS) as readonly SignKind[];
 
 /** What a grower does to a running batch. */
-export const ACTS = ["stirred", "vented", "topped-up", "air-on", "air-off", "pressed-under"] as const;
+export const ACTS = ["stirred", "vented", "topped-up", "fed", "air-on", "air-off", "pressed-under"] as const;
 export type Act = (typeof ACTS)[number];
 
 export const PH_INSTRUMENTS = ["meter", "strip"] as const;

@@ -2,7 +2,8 @@ import { DomainError, requireWithin } from "../errors";
 import type { Method, School } from "../book/types";
 import { liquidTemperature, warmingTimeH, type LiquidTemperature, type TemperatureBasis, type TemperatureInput } from "./liquidTemperature";
 import type { Observation } from "./observations";
-import { pathways, type Pathway } from "./posterior";
+import { normalCdf } from "./normal";
+import { pathways, rateStep, type Pathway } from "./posterior";
 import { rateAt } from "./rate";
 import { thermalAt, thermalTime } from "./thermalTime";
 
@@ -93,14 +94,19 @@ function quantile(atoms: readonly Atom[], share: number): number | null {
 
 const quantiles = (atoms: readonly Atom[]): Quantiles => ({ p10: quantile(atoms, 0.1), p50: quantile(atoms, 0.5), p90: quantile(atoms, 0.9) });
 
-const shareBy = (atoms: readonly Atom[], hour: number): number => {
+/**
+ * Chance that a mark has passed by an hour. Each pathway's mark is smeared by what may still happen and by the grid's own width,
+ * so that the curve is as smooth as the truth behind it; marks before now are where they are.
+ */
+function passedBy(paths: readonly Pathway[], mark: "startH" | "endH", nowH: number, hour: number, smearSd: number): number {
   let sum = 0;
-  for (const atom of atoms) {
-    if (atom.hour > hour) break;
-    sum += atom.weight;
+  for (const path of paths) {
+    const markH = path[mark];
+    if (markH <= nowH) sum += markH <= hour ? path.weight : 0;
+    else if (hour > nowH && Number.isFinite(markH)) sum += path.weight * normalCdf(Math.log((hour - nowH) / (markH - nowH)) / smearSd);
   }
   return Math.min(1, sum);
-};
+}
 
 function meanOfLastDay(values: readonly number[], nowH: number): number {
   const to = Math.min(values.length - 1, Math.floor(nowH));
@@ -131,9 +137,10 @@ export function forecast(input: ForecastInput): Forecast {
 
   const starts = atomsOf(paths, "startH", input.nowH);
   const ends = atomsOf(paths, "endH", input.nowH);
+  const smearSd = Math.hypot(PROCESS_SD, rateStep(sd) / 2);
   const at = (hour: number): CurvePoint => {
-    const past = shareBy(ends, hour);
-    return { hour, ready: Math.max(0, shareBy(starts, hour) - past), past };
+    const past = passedBy(paths, "endH", input.nowH, hour, smearSd);
+    return { hour, ready: Math.max(0, passedBy(paths, "startH", input.nowH, hour, smearSd) - past), past };
   };
   const now = at(input.nowH);
   const window = { start: quantiles(starts), peak: quantiles(atomsOf(paths, "peakH", input.nowH)), end: quantiles(ends) };
@@ -142,7 +149,7 @@ export function forecast(input: ForecastInput): Forecast {
     window,
     probabilityReady: now.ready,
     probabilityPast: now.past,
-    probabilityNever: 1 - shareBy(starts, horizonH),
+    probabilityNever: paths.reduce((sum, path) => sum + (Number.isFinite(path.startH) ? 0 : path.weight), 0),
     curve: (input.curveHours ?? Array.from({ length: Math.floor(horizonH) + 1 }, (_, hour) => hour)).map(at),
     temperatureBasis: liquid.basis,
     liquidNowC: liquid.hourlyC[Math.min(liquid.hourlyC.length - 1, Math.round(input.nowH))]!,

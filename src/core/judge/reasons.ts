@@ -9,7 +9,7 @@ export type VerdictReason =
   | { readonly code: "ph"; readonly ph: number; readonly target: number; readonly perDay: number | null; readonly ageH: number; readonly instrument: PhInstrument }
   | { readonly code: "ph-missing" }
   | { readonly code: "ph-not-counted"; readonly ph: number; readonly spot: PhSpot }
-  | { readonly code: "ph-stuck"; readonly ph: number; readonly days: number }
+  | { readonly code: "ph-stuck"; readonly ph: number; readonly days: number; readonly meanC: number }
   | { readonly code: "too-young"; readonly days: number; readonly minimumDays: number }
   | { readonly code: "sign"; readonly kind: SignKind; readonly word: string; readonly says: CueMeaning; readonly because: string }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }

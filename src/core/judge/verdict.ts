@@ -121,7 +121,7 @@ function judgeAcid(evidence: Evidence): Verdict {
   if (readiness.type !== "acid") return judgeBloom(evidence);
   const last = countedPh(input.observations).at(-1);
   const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
-  if (isPhStuck(input)) return { state: "stuck", reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24 }, ...reasons], next: { act: "feed", hour: nowH } };
+  if (isPhStuck(input)) return { state: "stuck", reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h }, ...reasons], next: { act: "feed", hour: nowH } };
   if (last && last.value <= readiness.targetPh && nowH - last.hour <= PH_HOLDS_H) {
     if (nowH < readiness.minimumAgeD * 24) {
       return { state: "near", reasons: [{ code: "too-young", days: nowH / 24, minimumDays: readiness.minimumAgeD }, ...reasons], next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 } };

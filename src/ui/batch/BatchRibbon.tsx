@@ -44,7 +44,7 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
   const best = batch.window.peak.p50;
   const step = toMs - fromMs > 3 * DAY_MS ? "day" : "hour";
   return (
-    <svg role="img" aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`} viewBox={`0 0 ${W} ${H}`} className="block w-full">
+    <svg role="img" aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`} viewBox={`0 0 ${W} ${H}`} className="block w-full min-w-[760px]">
       <defs>
         <pattern id="lost" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={0} y1={0} x2={0} y2={7} stroke="var(--rust)" strokeWidth={3} />

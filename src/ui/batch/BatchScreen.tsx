@@ -6,6 +6,7 @@ import { toast } from "sonner";
 import { findMethod } from "@/core/book";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney, sayStock, sayVolume } from "@/formats/amounts";
+import { sayEntry } from "@/formats/entryText";
 import { clockTime, dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { toastError, useAct } from "../actions";
@@ -17,7 +18,7 @@ import { contentsOf, sayWindow } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { BatchRibbon } from "./BatchRibbon";
 import { CloseSheet } from "./CloseSheet";
-import { LogList, sayEntry } from "./LogList";
+import { LogList } from "./LogList";
 import { LogSheet, type Correcting, type LogFocus } from "./LogSheet";
 import { ReadingsChart } from "./ReadingsChart";
 
@@ -132,14 +133,14 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           {running ? (
             <div className="mt-4 flex flex-wrap gap-3">
               <Button look="strong" onClick={() => setSheet("log")}>
-                {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost" ? "Log" : `Log: ${batch.next.words.toLowerCase()}`}
+                {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost" ? "Log" : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
               </Button>
               <Button onClick={() => setSheet("close")}>Strain or throw out</Button>
             </div>
           ) : null}
         </div>
       </div>
-      <div className="mt-4">
+      <div role="region" aria-label="The batch over time" tabIndex={0} className="mt-4 overflow-x-auto">
         <BatchRibbon page={page} clock={clock} pins={page.log.filter(({ kind }) => kind !== "withdrawn").map((entry) => ({ atMs: entry.atMs, text: sayEntry(entry, farm.units), struck: entry.correctedById !== null }))} />
       </div>
       <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">

@@ -1,33 +1,13 @@
 "use client";
 import { clsx } from "clsx";
 import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
-import { sayTemperature, sayVolume, type UnitSystem } from "@/formats/amounts";
+import type { UnitSystem } from "@/formats/amounts";
+import { sayEntry } from "@/formats/entryText";
 import type { BatchPage } from "@/services/readBatch";
 import { Button } from "../kit/Button";
 import type { Correcting } from "./LogSheet";
 
 export type LogLine = BatchPage["log"][number];
-
-const ACTS: Record<string, string> = { "stirred": "Stirred", "vented": "Vented", "topped-up": "Topped up", "air-on": "Air on", "air-off": "Air off", "pressed-under": "Pressed under" };
-const KINDS: Record<string, string> = { smell: "Smell", surface: "Surface", film: "Film", solids: "Solids" };
-
-/** An entry in words. */
-export function sayEntry(entry: LogLine, units: UnitSystem): string {
-  switch (entry.kind) {
-    case "ph":
-      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "mid-depth" : `in the ${entry.spot}`}`;
-    case "temperature":
-      return `Liquid ${sayTemperature(entry.numberValue ?? 0, units)}`;
-    case "act":
-      return `${ACTS[entry.word ?? ""] ?? entry.word}${entry.numberValue ? ` with ${sayVolume(entry.numberValue, units)}` : ""}`;
-    case "note":
-      return entry.note;
-    case "withdrawn":
-      return "Withdrawn";
-    default:
-      return `${KINDS[entry.kind]}: ${entry.word}`;
-  }
-}
 
 const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] => (kind === "ph" || kind === "temperature" || kind === "act" || kind === "note" ? kind : "words");
 

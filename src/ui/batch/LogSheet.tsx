@@ -115,6 +115,7 @@ const WordsSection = ({ words, busy, onLog }: SectionProps & { readonly words: r
 function actsFor(batch: BatchView): { act: Act; label: string }[] {
   return [
     { act: "stirred" as const, label: "Stirred" },
+    ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
     ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
     ...(batch.aerated ? [batch.airOn ? { act: "air-off" as const, label: "Air went off" } : { act: "air-on" as const, label: "Air on again" }] : []),

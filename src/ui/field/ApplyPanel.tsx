@@ -93,7 +93,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const apply = useAct("applyStore");
   const { units } = view.farm;
   const [pickedStore, setPickedStore] = useState(storeId);
-  const store = view.stores.find(({ id }) => id === pickedStore) ?? view.stores[0]!;
+  const store = view.stores.find(({ id }) => id === pickedStore) ?? view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ?? view.stores[0]!;
   const method = findMethod(store.methodId);
   const school = findSchool(method, store.schoolId);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);

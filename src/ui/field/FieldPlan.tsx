@@ -34,14 +34,14 @@ const sayLast = (plot: PlotView, nowMs: number, clock: FarmClock) => (plot.last 
 /** The beds to scale: tap one to take it in or leave it out. */
 export const FieldPlan = ({ plots, chosen, onToggle, clock, nowMs, units }: FieldPlanProps) => {
   const width = Math.max(...plots.map((plot) => plot.xM + plot.widthM)) * PX_PER_M + 2 * PAD;
-  const height = Math.max(...plots.map((plot) => plot.yM + plot.lengthM)) * PX_PER_M * 0.72 + 2 * PAD;
+  const height = Math.max(...plots.map((plot) => plot.yM + plot.lengthM)) * PX_PER_M + 2 * PAD;
   return (
     <div role="region" aria-label="Field plan" tabIndex={0} className="overflow-auto">
       <div className="relative" style={{ width, height }}>
         <svg aria-hidden width={width} height={height} className="absolute inset-0">
           <Hatches />
           {plots.map((plot) => {
-            const box = { x: PAD + plot.xM * PX_PER_M, y: PAD + plot.yM * PX_PER_M * 0.72, width: plot.widthM * PX_PER_M, height: plot.lengthM * PX_PER_M * 0.72 };
+            const box = { x: PAD + plot.xM * PX_PER_M, y: PAD + plot.yM * PX_PER_M, width: plot.widthM * PX_PER_M, height: plot.lengthM * PX_PER_M };
             const isChosen = chosen.has(plot.id);
             return (
               <g key={plot.id}>
@@ -63,9 +63,9 @@ export const FieldPlan = ({ plots, chosen, onToggle, clock, nowMs, units }: Fiel
               title={`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${sayLast(plot, nowMs, clock)}${plot.last ? `, ${sayVolume(plot.last.mixL, units)}` : ""}.`}
               onClick={() => onToggle(plot.id)}
               className="absolute flex justify-center overflow-hidden pt-2"
-              style={{ left: PAD + plot.xM * PX_PER_M - hit + 1, top: PAD + plot.yM * PX_PER_M * 0.72, width: Math.max(LEAST_HIT - 2, plot.widthM * PX_PER_M), height: plot.lengthM * PX_PER_M * 0.72 }}
+              style={{ left: PAD + plot.xM * PX_PER_M - hit + 1, top: PAD + plot.yM * PX_PER_M, width: Math.max(LEAST_HIT - 2, plot.widthM * PX_PER_M), height: plot.lengthM * PX_PER_M }}
             >
-              <span className="max-h-full whitespace-nowrap bg-chalk/85 px-0.5 py-1.5 text-[0.86rem] leading-none [writing-mode:vertical-rl]">
+              <span className="self-start overflow-hidden whitespace-nowrap bg-chalk/85 px-0.5 py-1.5 text-[0.86rem] leading-none [writing-mode:vertical-rl]">
                 <b>
                   {chosen.has(plot.id) ? "✓ " : ""}
                   {plot.name}

@@ -128,7 +128,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
             {recipe ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.` : problem}
           </p>
-          <Button look="strong" disabled={fill.busy || !recipe || overBrim} onClick={() => void start()}>
+          <Button look="strong" className="max-sm:w-full" disabled={fill.busy || !recipe || overBrim} onClick={() => void start()}>
             Start the batch
           </Button>
         </div>

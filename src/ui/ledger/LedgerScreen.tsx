@@ -84,7 +84,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
         <h1 id="ledger" className="text-2xl">
           What a litre cost
         </h1>
-        <p className="text-soft">Lots at the price they came in at, hands at {view.farm.currency} by the hour, the pump’s power; each layer as thick as its share.</p>
+        <p className="text-soft">Lots at the price they came in at, hands by the hour, the pump by its power. Each layer is as thick as its share.</p>
         {view.batches.length === 0 ? <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p> : null}
         <ul className="mt-4 grid gap-x-8 gap-y-7 sm:grid-cols-2">
           {view.batches.slice(0, DRAWN_BATCHES).map((batch) => (

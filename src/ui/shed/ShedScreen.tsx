@@ -30,11 +30,11 @@ const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: 
       </div>
       <h3 className="mt-1.5 text-[1rem]">{store.label}</h3>
       <p className="reading">{sayVolume(store.onHandL, view.farm.units)}</p>
-      <p className={`text-[0.88rem] leading-tight ${over ? "font-semibold text-rust" : "text-soft"}`}>
+      <p className={`mb-2 text-[0.88rem] leading-tight ${over ? "font-semibold text-rust" : "text-soft"}`}>
         {over ? `■ over by ${sayDuration((view.nowMs - store.expiresMs) / 3_600_000)}` : `keeps ${sayDuration((store.expiresMs - view.nowMs) / 3_600_000)} more, to ${fullDate(new Date(store.expiresMs), view.farm)}`}
         {store.place ? `; ${store.place}` : ""}
       </p>
-      <Link href={`/field?store=${store.id}`} className={`${buttonLook("plain")} mt-2`}>
+      <Link href={`/field?store=${store.id}`} className={`${buttonLook("plain")} mt-auto`}>
         Apply
       </Link>
     </li>

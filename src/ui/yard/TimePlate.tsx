@@ -10,6 +10,8 @@ const NEAR_MS = 48 * HOUR_MS;
 /** Below this there is no room for words beside a band, px. */
 const WORDS_FROM_PX = 12;
 
+const LABEL_PX = 15;
+
 const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
 const BECAUSE = { dry: "dry", rain: "rain: soil only", wind: "wind: soil only", cold: "cold", heat: "hot" } as const;
 export const sayBand = (band: FitBand): string => (band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`);
@@ -64,7 +66,10 @@ export const TimeAxis = ({ nowMs, clock, air, sayDegrees }: Omit<PlateProps, "ba
   const xOf = (celsius: number) => 4 + (36 * (celsius - low)) / Math.max(1, high - low);
   const path = line<AirPoint>().x(({ airC }) => xOf(airC)).y(({ atMs }) => yOf(atMs, nowMs))(air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)) ?? "";
   const intoDayH = hourOfDay(new Date(nowMs), clock);
-  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS).filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0);
+  // A label gives way to the days and to "now" where they would touch.
+  const taken = [PLATE_H - 4, ...midnights(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
+  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS).filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0)
+    .filter((atMs) => taken.every((y) => Math.abs(y - yOf(atMs, nowMs)) > LABEL_PX));
   return (
     <div className="relative" style={{ height: PLATE_H }}>
       <svg role="img" aria-label={`Air from ${sayDegrees(low)} to ${sayDegrees(high)} over ten days`} width={44} height={PLATE_H} className="absolute left-0 top-0 hidden md:block">

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { sayVolume } from "@/formats/amounts";
-import { sayMoment, type FarmClock } from "@/formats/times";
+import { sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
 import type { YardVessel } from "@/services/readYard";
 import type { UnitSystem } from "@/formats/amounts";
@@ -27,7 +27,7 @@ interface VesselColumnProps {
   readonly acts: VesselActs;
 }
 
-const VESSEL_H = 128;
+const VESSEL_H = 118;
 
 export const contentsOf = (batch: BatchView): Contents => ({
   filledL: batch.filledL,
@@ -43,7 +43,7 @@ export const contentsOf = (batch: BatchView): Contents => ({
 /** The window in a few words, for who can't see the ribbon and for who wants the figure. */
 export function sayWindow(batch: BatchView, nowMs: number, clock: FarmClock): string {
   const { start, end } = batch.window;
-  const say = (ms: number) => sayMoment(new Date(Math.round(ms / 3_600_000) * 3_600_000), new Date(nowMs), clock);
+  const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
   if (batch.state === "spoiled") return "Nothing will come of it.";
   if (start.p50 === null) return "No window in sight.";
   if (start.p50 > nowMs) return `Opens about ${say(start.p50)}${start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : ""}.`;
@@ -62,7 +62,7 @@ const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnP
       <StateMark state={batch.state} />
       {batch.stateWords}
     </p>
-    <p className="line-clamp-4 min-h-[3.9em] px-1 text-[0.85rem] leading-[1.25] text-soft" title={`${batch.reasons.join(" ")} ${sayWindow(batch, nowMs, clock)}`}>
+    <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft" title={`${batch.reasons.join(" ")} ${sayWindow(batch, nowMs, clock)}`}>
       {batch.reasons[0]}
     </p>
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
@@ -94,7 +94,7 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
     <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
     <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
     <p className="mt-2 font-bold">{vessel.status === "dirty" ? "To be washed" : "Free"}</p>
-    <p className="min-h-[3.9em] px-1 text-[0.85rem] leading-[1.25] text-soft">{vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}</p>
+    <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft">{vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}</p>
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
       {vessel.status === "dirty" ? (
         <Button wide onClick={() => acts.onClean(vessel)} aria-label={`Washed: ${vessel.name}`}>

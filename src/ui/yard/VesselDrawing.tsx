@@ -26,7 +26,7 @@ interface VesselDrawingProps {
 /** Liquids as they look in the drum; one colour a method, the same by day and at dusk. */
 const LIQUID: Record<string, string> = { "aerated-tea": "#5d3b22", "cultured-extract": "#77762f", "plant-juice": "#55511c" };
 const SKIN: Record<VesselKind, string> = { drum: "var(--blue)", tote: "var(--soft)", pail: "var(--soft)", jar: "var(--soft)" };
-const PAD = 14;
+const PAD = 8;
 const TOP = 16;
 const BUBBLES = [0.18, 0.42, 0.63, 0.82, 0.3, 0.71];
 const foamy = (surface: string | null) => surface !== null && ["full head", "thick fine head", "patches", "ring at the wall", "fine bubbles", "collapsing"].includes(surface);
@@ -92,7 +92,7 @@ export const VesselDrawing = ({ kind, volumeL, diameterM, pxPerM, contents, dirt
   const id = `clip-${label.replace(/\W+/g, "-")}`;
   const level = contents ? Math.min(1, contents.filledL / volumeL) : 0;
   return (
-    <svg role="img" aria-label={label} width={box.w + 2 * PAD} height={box.h + TOP} className="block">
+    <svg role="img" aria-label={label} width={box.w + 2 * PAD} height={box.h + TOP} className="block overflow-visible">
       <clipPath id={id}>
         <path d={outline(kind, box)} />
       </clipPath>

@@ -20,7 +20,7 @@ import { useYardKeys } from "./useYardKeys";
 
 /** The yard looks again by itself, so that ribbons and round move with the clock. */
 const LOOK_AGAIN_MS = 5 * 60_000;
-const VESSEL_BOX = { widthPx: 88, heightPx: 104 } as const;
+const VESSEL_BOX = { widthPx: 94, heightPx: 98 } as const;
 
 function pxPerMetre(vessels: readonly YardVessel[]): number {
   const shapes = vessels.map(({ volumeL, diameterM }) => vesselShape(volumeL, diameterM));
@@ -125,14 +125,17 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           <>
             <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">{sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}</p>
             <div ref={plate} role="region" aria-label="Vessels and their ripening ribbons" tabIndex={0} className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]">
-              <div className="relative grid w-max min-w-full [--col:68vw] md:[--col:108px]" style={{ gridTemplateColumns: `auto repeat(${yard.vessels.length}, minmax(var(--col), 1fr))` }}>
+              <div
+                className="relative grid [--col:68vw] [--gutter:3.5rem] md:[--col:106px] md:[--gutter:88px]"
+                style={{ gridTemplateColumns: `var(--gutter) repeat(${yard.vessels.length}, minmax(0, 1fr))`, width: `max(100%, calc(var(--gutter) + ${yard.vessels.length} * var(--col)))` }}
+              >
                 <div className="absolute inset-x-0 top-0">
                   <div className="absolute inset-x-0 left-14 md:left-[88px]">
                     <BandLayer nowMs={yard.nowMs} clock={clock} bands={yard.bands} />
                     <BandWords nowMs={yard.nowMs} bands={yard.bands} />
                   </div>
                 </div>
-                <div className="sticky left-0 z-10 w-14 bg-limewash/90 md:w-[88px]">
+                <div className="sticky left-0 z-10 bg-limewash/90">
                   <TimeAxis nowMs={yard.nowMs} clock={clock} air={yard.air} sayDegrees={(celsius) => sayTemperature(celsius, units)} />
                 </div>
                 {yard.vessels.map((vessel) => (

@@ -1,7 +1,7 @@
 import { scaleLinear } from "d3-scale";
 
 /** Height of the plate on which time rises, px; the first two days get most of it. */
-export const PLATE_H = 336;
+export const PLATE_H = 296;
 export const AHEAD_H = 240;
 const NEAR_H = 48;
 const NEAR_SHARE = 0.6;

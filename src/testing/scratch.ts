@@ -1,0 +1,122 @@
+import { randomBytes, randomUUID } from "node:crypto";
+import { createConnection, type Pool } from "mysql2/promise";
+import { findMethod, findSchool } from "@/core/book";
+import { scaleRecipe } from "@/core/recipe/scale";
+import { openPool, type Queryable } from "@/data/db";
+import { listActors } from "@/data/farm";
+import { migrate } from "@/data/migrate";
+import { addPlot, addTool, addVessel, receiveLot } from "@/services/addThings";
+import type { Context } from "@/services/context";
+import { fillVessel } from "@/services/fillVessel";
+import { logEntry } from "@/services/logEntry";
+import { Refusal } from "@/services/refusal";
+import { setUpFarm } from "@/services/setUpFarm";
+
+/** A day on which every test stands. */
+export const NOW = new Date("2031-03-20T10:00:00Z");
+const HOUR_MS = 3_600_000;
+export const hoursAgo = (hours: number): Date => new Date(NOW.getTime() - hours * HOUR_MS);
+
+const serverUrl = (): URL => {
+  if (!process.env.DATABASE_URL) throw new Error("The database tests want DATABASE_URL; bin/test sets it.");
+  return new URL(process.env.DATABASE_URL);
+};
+
+export interface Scratch {
+  readonly url: string;
+  readonly pool: Pool;
+  readonly db: Queryable;
+  readonly drop: () => Promise<void>;
+}
+
+/** A database of the test's own on the test server, migrated; dropped when the test is done. */
+export async function scratchDatabase(options: { migrated: boolean } = { migrated: true }): Promise<Scratch> {
+  const url = serverUrl();
+  const name = `ruchka_test_${randomBytes(6).toString("hex")}`;
+  const admin = await createConnection({ uri: url.href });
+  await admin.query(`create database ${name} character set utf8mb4`);
+  url.pathname = `/${name}`;
+  if (options.migrated) await migrate(url.href);
+  const pool = openPool(url.href);
+  return {
+    url: url.href,
+    pool,
+    db: pool as unknown as Queryable,
+    drop: async () => {
+      await pool.end();
+      await admin.query(`drop database ${name}`);
+      await admin.end();
+    },
+  };
+}
+
+export const key = (): string => randomUUID();
+
+/** A small farm on a scratch database, and words for what its people do. */
+export class TestFarm {
+  private constructor(
+    readonly scratch: Scratch,
+    private readonly actorIds: readonly number[],
+  ) {}
+
+  static async make(): Promise<TestFarm> {
+    const scratch = await scratchDatabase();
+    await setUpFarm(scratch.pool, {
+      requestKey: key(), name: "Test field", people: ["Ana", "Ben"], timeZone: "UTC", latitudeDeg: 45, longitudeDeg: 0, units: "metric", currency: "crowns", labourPerH: 12, powerPerKWh: 0.5, climateMeanC: 20, climateSwingC: 0,
+    });
+    const actors = await listActors(scratch.db);
+    return new TestFarm(scratch, actors.map(({ id }) => id));
+  }
+
+  context(at: Date = NOW, person = 0): Context {
+    return { pool: this.scratch.pool, now: () => at, actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! } };
+  }
+
+  vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> => (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;
+  lot = async (ingredientId: string, amount: number, cost: number, receivedOn = "2030-11-01"): Promise<number> =>
+    (await receiveLot(this.context(), { requestKey: key(), ingredientId, amount, origin: "bought", receivedOn, cost })).lotId;
+  plot = async (name: string, extra: object = {}): Promise<number> => (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra })).plotId;
+  can = async (name = "Can"): Promise<number> => (await addTool(this.context(), { requestKey: key(), name, kind: "can", volumeL: 10, stepMl: 10 })).toolId;
+
+  /** The request that the fill panel would send. */
+  fillRequest(vesselId: number, methodId: string, basisAmount: number, extra: object = {}) {
+    const method = findMethod(methodId);
+    const recipe = scaleRecipe({ method, school: findSchool(method, undefined), vesselL: 20_000, targetBasis: basisAmount });
+    return {
+      requestKey: key(),
+      vesselId,
+      methodId,
+      schoolId: method.cautiousSchool,
+      basisAmount,
+      lines: recipe.lines.map(({ ingredient, part, amount }) => ({ ingredientId: ingredient, part, used: Number(amount.toFixed(3)), pickedNow: ingredient === "plant" })),
+      statedC: 22,
+      labourMin: 30,
+      ...extra,
+    };
+  }
+  fill = async (vesselId: number, methodId: string, basisAmount: number, at = NOW, extra: object = {}): Promise<number> =>
+    (await fillVessel(this.context(at), this.fillRequest(vesselId, methodId, basisAmount, { startedAt: at.toISOString(), ...extra }))).batchId;
+  log = async (batchId: number, at: Date, entry: object, extra: object = {}): Promise<number> => (await logEntry(this.context(at), { requestKey: key(), batchId, at: at.toISOString(), entry, ...extra })).entryId;
+
+  /** A cultured extract of 80 L that is ready to strain now. */
+  readyExtract = async (vesselId: number): Promise<number> => {
+    await this.lot("molasses", 5, 20);
+    await this.lot("lactic-culture", 5, 10);
+    const batchId = await this.fill(vesselId, "cultured-extract", 80, hoursAgo(20 * 24));
+    for (const days of [12, 6, 1]) await this.log(batchId, hoursAgo(days * 24), { kind: "temperature", celsius: 23 });
+    await this.log(batchId, hoursAgo(6), { kind: "ph", value: 3.7, instrument: "meter", spot: "mid-depth" });
+    await this.log(batchId, hoursAgo(6), { kind: "smell", word: "cidery" });
+    return batchId;
+  };
+}
+
+/** The refusal that work ends in, as `code at fields`; fails where it goes through. */
+export async function refusalOf(work: Promise<unknown>): Promise<{ code: string; fields: Readonly<Record<string, string>>; message: string }> {
+  try {
+    await work;
+  } catch (error) {
+    if (error instanceof Refusal) return { code: error.code, fields: error.fields, message: error.message };
+    throw error;
+  }
+  throw new Error("It was not refused.");
+}
