@@ -7,10 +7,11 @@ const shared = {
   moduleNameMapper: { "^server-only$": "<rootDir>/src/testing/empty.ts", "^@/(.*)$": "<rootDir>/src/$1" },
   moduleFileExtensions: ["ts", "tsx", "mjs", "js", "cjs", "json"],
 };
-export default {
+const config = {
   reporters: ["default"],
   projects: [
     { ...shared, displayName: "unit", testMatch: ["<rootDir>/src/**/*.test.ts", "<rootDir>/src/**/*.test.tsx"], testPathIgnorePatterns: ["[.]db[.]test[.]ts$", "/node_modules/"] },
     { ...shared, displayName: "database", testMatch: ["<rootDir>/src/**/*.db.test.ts"] },
   ],
 };
+export default config;

@@ -12,7 +12,12 @@ function rulesFor(root) {
     const allowed = [`^${root}/`, ...(named.length ? [`node_modules/(@types/)?(${named.join("|")})/`] : []), ...(packages.includes("node") ? [NODE_BUILTINS] : [])];
     return [
       { name: `${layer}-layers`, severity: "error", from, to: { path: `^${root}/`, pathNot: `^${root}/(${[layer, ...layers, ...typesOnly].join("|")})/` } },
-      ...typesOnly.map((other) => ({ name: `${layer}-takes-only-types-of-${other}`, severity: "error", from, to: { path: `^${root}/${other}/`, dependencyTypesNot: ["type-only"] } })),
+      ...typesOnly.map((other) => ({
+        name: `${layer}-takes-only-types-of-${other}`,
+        severity: "error",
+        from,
+        to: { path: `^${root}/${other}/`, dependencyTypesNot: ["type-only"] },
+      })),
       { name: `${layer}-packages`, severity: "error", from, to: { pathNot: allowed } },
     ];
   });

@@ -9,7 +9,16 @@ import addFormats from "ajv-formats";
 import { ACTION_SCHEMAS } from "../src/contracts/actions/schemas";
 import { TASKS } from "../src/commands/index";
 
-const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, strictRequired: false, discriminator: true, allowUnionTypes: true, code: { source: true, esm: false }, schemas: [] });
+const ajv = new Ajv({
+  allErrors: true,
+  strict: true,
+  strictTypes: false,
+  strictRequired: false,
+  discriminator: true,
+  allowUnionTypes: true,
+  code: { source: true, esm: false },
+  schemas: [],
+});
 addFormats(ajv);
 
 const refs: Record<string, string> = {};
@@ -24,7 +33,10 @@ for (const task of TASKS) {
 
 const names = Object.keys(refs);
 mkdirSync("src/contracts/generated", { recursive: true });
-writeFileSync("src/contracts/generated/validators.cjs", `/* eslint-disable */\n// Made by scripts/generateValidators.ts; change the schemas, not this.\n${standaloneCode(ajv, refs)}\n`);
+writeFileSync(
+  "src/contracts/generated/validators.cjs",
+  `/* eslint-disable */\n// Made by scripts/generateValidators.ts; change the schemas, not this.\n${standaloneCode(ajv, refs)}\n`,
+);
 writeFileSync(
   "src/contracts/generated/validators.d.cts",
   `// Made by scripts/generateValidators.ts.\nimport type { ValidateFunction } from "ajv";\ndeclare const validators: { readonly [name: string]: ValidateFunction };\nexport = validators;\n`,

@@ -1,6 +1,6 @@
 /**
  * Who may import what: the whole table. Each layer names the layers and the packages that it may use besides itself.
-* Layers under `typesOnly` may be imported as types and nothing more.
+ * Layers under `typesOnly` may be imported as types and nothing more.
  * Node's own modules count as the package "node".
  */
 export const LAYERS = {
@@ -12,7 +12,11 @@ export const LAYERS = {
   data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },
   services: { layers: ["core", "formats", "contracts", "data", "sim"], packages: ["server-only", "node", "json-schema-to-ts"] },
   // Screens know what services answer as types only; what they can do reaches them as callbacks.
-  ui: { layers: ["core", "formats", "contracts"], typesOnly: ["services"], packages: ["react", "react-dom", "next", "radix-ui", "lucide-react", "recharts", "sonner", "d3-scale", "d3-shape", "react-hook-form", "clsx"] },
+  ui: {
+    layers: ["core", "formats", "contracts"],
+    typesOnly: ["services"],
+    packages: ["react", "react-dom", "next", "radix-ui", "lucide-react", "recharts", "sonner", "d3-scale", "d3-shape", "react-hook-form", "clsx"],
+  },
   app: { layers: ["core", "formats", "contracts", "services", "ui"], packages: ["react", "react-dom", "next", "sonner", "node", "@fontsource-variable"] },
   demo: { layers: ["core", "contracts", "data", "sim", "services"], packages: ["node"] },
   testing: { layers: ["core", "formats", "contracts", "data", "sim", "services", "demo"], packages: ["mysql2", "node", "fast-check"] },

@@ -28,9 +28,18 @@ export default async function RootLayout({ children }: { readonly children: Reac
       </head>
       <body className="min-h-dvh max-md:pb-16">
         <ActionsProvider actions={farmActions}>
-          <Header farmName={frame?.farm.name ?? null} person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null} people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []} onPerson={choosePerson} />
+          <Header
+            farmName={frame?.farm.name ?? null}
+            person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
+            people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
+            onPerson={choosePerson}
+          />
           <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
-          <Toaster position="bottom-left" offset={{ bottom: 76 }} toastOptions={{ className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base", duration: 7000 }} />
+          <Toaster
+            position="bottom-left"
+            offset={{ bottom: 76 }}
+            toastOptions={{ className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base", duration: 7000 }}
+          />
         </ActionsProvider>
       </body>
     </html>

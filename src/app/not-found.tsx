@@ -5,7 +5,15 @@ export default function NotFound() {
     <div className="mx-auto mt-16 max-w-lg px-5">
       <h1 className="text-2xl">There is no such page in the book</h1>
       <p className="mt-2">
-        Perhaps the number is off. The <Link href="/" className="underline">yard</Link> shows every batch that runs, the <Link href="/ledger" className="underline">ledger</Link> those that are done.
+        Perhaps the number is off. The{" "}
+        <Link href="/" className="underline">
+          yard
+        </Link>{" "}
+        shows every batch that runs, the{" "}
+        <Link href="/ledger" className="underline">
+          ledger
+        </Link>{" "}
+        those that are done.
       </p>
     </div>
   );

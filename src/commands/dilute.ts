@@ -25,12 +25,15 @@ function run({ concentrate, water, total, ratio, measures = [] }: Input) {
     ratio: isNeat ? "neat" : `1:${found.partsWater}`,
     mlPerL: isNeat ? null : mlPerLitreOfWater(found),
     percent: percentOfMix(found),
-    text: isNeat ? `${sayVolume(mix.totalL, "metric")}, neat` : `${sayVolume(mix.concentrateL, "metric", 4)} in ${sayVolume(mix.waterL, "metric", 4)} of water (${sayDilution(found.partsWater)})`,
+    text: isNeat
+      ? `${sayVolume(mix.totalL, "metric")}, neat`
+      : `${sayVolume(mix.concentrateL, "metric", 4)} in ${sayVolume(mix.waterL, "metric", 4)} of water (${sayDilution(found.partsWater)})`,
     assumed: ["1:N is 1 part concentrate to N parts water; a dose per litre is per litre of water; % is the share of the mix"],
   };
 }
 
-const definedOnly = <T extends object>(value: T) => Object.fromEntries(Object.entries(value).filter(([, item]) => item !== undefined)) as { [K in keyof T]?: Exclude<T[K], undefined> };
+const definedOnly = <T extends object>(value: T) =>
+  Object.fromEntries(Object.entries(value).filter(([, item]) => item !== undefined)) as { [K in keyof T]?: Exclude<T[K], undefined> };
 
 export const diluteTask: Task<Input> = {
   name: "dilute",

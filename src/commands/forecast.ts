@@ -35,13 +35,18 @@ function run(input: Input) {
   const now = new Date(input.now);
   const nowH = hourSince(startedAt, input.now, "/now");
   // Air before the start is welcome (it tells what the water stood in); it is only not needed.
-  const points = (series: Input["airTemperature"]): TemperaturePoint[] => (series ?? []).map(({ at, celsius }) => ({ hour: (Date.parse(at) - startedAt.getTime()) / 3_600_000, celsius }));
+  const points = (series: Input["airTemperature"]): TemperaturePoint[] =>
+    (series ?? []).map(({ at, celsius }) => ({ hour: (Date.parse(at) - startedAt.getTime()) / 3_600_000, celsius }));
   const assessment = assess({
     method,
     school,
     vesselL: litresIn(input.vesselVolume),
     nowH,
-    temperature: { liquid: points(input.liquidTemperature), air: points(input.airTemperature), statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null },
+    temperature: {
+      liquid: points(input.liquidTemperature),
+      air: points(input.airTemperature),
+      statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null,
+    },
     observations: (input.observations ?? []).map((item, index) => toObservation(item, startedAt, `/observations/${index}`)),
   });
   const telling: Telling = { units: "metric", clock: { timeZone: "UTC" }, startedAt, now };
@@ -56,7 +61,10 @@ function run(input: Input) {
     curve: forecast.curve.map(({ hour, ready, past }) => ({ at: iso(hour)!, ready, past })),
     reasons: [...verdict.reasons.map((reason) => ({ code: reason.code as string, text: sayReason(reason, telling) })), ...(warmer ? [{ code: "if-warmer", text: warmer }] : [])],
     next: { at: iso(verdict.next.hour)!, act: verdict.next.act, text: NEXT_WORDS[verdict.next.act] },
-    assumed: [`temperature: ${forecast.temperatureBasis === "read" ? "read in the liquid" : forecast.temperatureBasis === "air" ? "worked out from the air" : "as stated, held"}`, "clock times in words are UTC"],
+    assumed: [
+      `temperature: ${forecast.temperatureBasis === "read" ? "read in the liquid" : forecast.temperatureBasis === "air" ? "worked out from the air" : "as stated, held"}`,
+      "clock times in words are UTC",
+    ],
   };
 }
 

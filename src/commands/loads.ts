@@ -43,7 +43,10 @@ function run(input: Input) {
     short: plan.shortL === null ? null : litres(plan.shortL),
     roundingError: litres(plan.roundingErrorL),
     text: sayLoads(plan.loads, noun, "metric"),
-    assumed: ["1:N is 1 part concentrate to N parts water", ...(tool.type === "injector" ? ["a load is one tank of pre-diluted stock; the injector adds the rest of the water"] : [])],
+    assumed: [
+      "1:N is 1 part concentrate to N parts water",
+      ...(tool.type === "injector" ? ["a load is one tank of pre-diluted stock; the injector adds the rest of the water"] : []),
+    ],
   };
 }
 
@@ -56,7 +59,10 @@ export const loadsTask: Task<Input> = {
     use: "drench-growing",
     ratio: "1:20",
     mixRate: { value: 2, unit: "L/m2" },
-    plots: [{ id: "bed 1", area: { value: 9, unit: "m2" } }, { id: "bed 2", area: { value: 9, unit: "m2" } }],
+    plots: [
+      { id: "bed 1", area: { value: 9, unit: "m2" } },
+      { id: "bed 2", area: { value: 9, unit: "m2" } },
+    ],
     tool: { volume: { value: 10, unit: "L" }, step: { value: 10, unit: "mL" } },
     available: { value: 5, unit: "L" },
   },

@@ -14,7 +14,9 @@ function fail(code: string, message: string, path = ""): never {
 
 function help(): void {
   const lines = TASKS.map(({ name, summary }) => `  ${name.padEnd(10)} ${summary}`);
-  process.stdout.write(`bin/core TASK < input.json\n\n${lines.join("\n")}\n\nbin/core TASK --schema   prints the JSON Schema of its input and output\nbin/core TASK --example  prints an input that works\n`);
+  process.stdout.write(
+    `bin/core TASK < input.json\n\n${lines.join("\n")}\n\nbin/core TASK --schema   prints the JSON Schema of its input and output\nbin/core TASK --example  prints an input that works\n`,
+  );
 }
 
 function readInput(): unknown {

@@ -36,12 +36,18 @@ function toRequest(input: Input): ScaleRequest {
     ...(input.target ? { targetBasis: stockAmount(basis, input.target, measures, "/target") } : {}),
     limits,
     include: (input.include ?? []).map((id, index) => asId(id, `/include/${index}`)),
-    substitutes: (input.substitutes ?? []).map((pair, index) => ({ instead: asId(pair.instead, `/substitutes/${index}/instead`), use: asId(pair.use, `/substitutes/${index}/use`) })),
+    substitutes: (input.substitutes ?? []).map((pair, index) => ({
+      instead: asId(pair.instead, `/substitutes/${index}/instead`),
+      use: asId(pair.use, `/substitutes/${index}/use`),
+    })),
   };
 }
 
 const sayLine = (line: ScaledLine) => {
-  const most = line.high > line.amount * 1.0001 || line.low < line.amount * 0.9999 ? ` (${sayStock(line.low, line.unit, "metric")} to ${sayStock(line.high, line.unit, "metric")} is seen)` : "";
+  const most =
+    line.high > line.amount * 1.0001 || line.low < line.amount * 0.9999
+      ? ` (${sayStock(line.low, line.unit, "metric")} to ${sayStock(line.high, line.unit, "metric")} is seen)`
+      : "";
   return `${sayStock(line.amount, line.unit, "metric")} ${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", as the cap on top" : ""}${most}`;
 };
 

@@ -73,7 +73,12 @@ describe("lines of a scaled recipe", () => {
     for (const id of ["molasses", "lactic-culture"]) expect(found.find(({ ingredient }) => ingredient === id)?.quantity.value).toBeCloseTo(0.9, 9);
   });
   it("lists the sugar for the cap apart from what is mixed in", () => {
-    const found = lines({ method: "plant-juice", school: "half-weight", vessel: { volume: { value: 30, unit: "L" } }, limits: [{ ingredient: "plant", amount: { value: 3.2, unit: "kg" } }] });
+    const found = lines({
+      method: "plant-juice",
+      school: "half-weight",
+      vessel: { volume: { value: 30, unit: "L" } },
+      limits: [{ ingredient: "plant", amount: { value: 3.2, unit: "kg" } }],
+    });
     const sugars = found.filter(({ ingredient }) => ingredient === "brown-sugar");
     expect(sugars.map(({ part }) => part)).toEqual(["mix", "cap"]);
     expect(sugars[0]!.quantity.value).toBeCloseTo(1.6, 9);

@@ -57,8 +57,7 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
   "unknown-use": ({ id }) => `There is no use "${id}" in the book.`,
   "ingredient-not-in-method": ({ ingredient, method }) => `"${ingredient}" is no part of "${method}".`,
   "no-substitute": ({ ingredient, substitute }) => `"${substitute}" can't stand in for "${ingredient}".`,
-  "over-brim": ({ neededL, roomL }) =>
-    `That needs ${tidy(neededL)} L of room with what the solids push up; the vessel takes ${tidy(roomL)} L up to its fill line.`,
+  "over-brim": ({ neededL, roomL }) => `That needs ${tidy(neededL)} L of room with what the solids push up; the vessel takes ${tidy(roomL)} L up to its fill line.`,
   "no-room": ({ vesselL, headspaceL }) => `A headspace of ${tidy(headspaceL)} L leaves no room in ${tidy(vesselL)} L.`,
   "injector-too-weak": ({ wantedPartsWater, injectorPartsWater }) =>
     `1:${tidy(wantedPartsWater)} is stronger than this injector can give: neat, at 1:${tidy(injectorPartsWater)}, is its strongest. ` +

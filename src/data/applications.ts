@@ -105,4 +105,5 @@ export const insertApplicationPlot = (db: Queryable, applicationId: number, plot
 export const listLatestByPlot = async (db: Queryable): Promise<PlotApplication[]> => (await select<PlotApplicationRow>(db, SELECT_LATEST)).map(toPlotApplication);
 /** Everything that plots got, newest first. */
 export const listPlotApplications = async (db: Queryable): Promise<PlotApplication[]> => (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);
-export const listApplicationsOfBatch = async (db: Queryable, batchId: number): Promise<PlotApplication[]> => (await select<PlotApplicationRow>(db, SELECT_OF_BATCH, [batchId])).map(toPlotApplication);
+export const listApplicationsOfBatch = async (db: Queryable, batchId: number): Promise<PlotApplication[]> =>
+  (await select<PlotApplicationRow>(db, SELECT_OF_BATCH, [batchId])).map(toPlotApplication);

@@ -194,4 +194,17 @@ export type NewClose = Omit<BatchClose, "actorName"> & { readonly batchId: numbe
 
 /** Closes a batch; a second close fails as a duplicate. */
 export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>
-  insert(db, INSERT_CLOSE, [close.batchId, close.kind, close.at, close.yieldL, close.residue, close.residueKg, close.labourMin, close.verdict, close.overrideReason, close.note, close.actorId, close.addedAt]);
+  insert(db, INSERT_CLOSE, [
+    close.batchId,
+    close.kind,
+    close.at,
+    close.yieldL,
+    close.residue,
+    close.residueKg,
+    close.labourMin,
+    close.verdict,
+    close.overrideReason,
+    close.note,
+    close.actorId,
+    close.addedAt,
+  ]);

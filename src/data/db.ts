@@ -1,6 +1,9 @@
 import "server-only";
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader, type RowDataPacket } from "mysql2/promise";
 
+/** The pool of connections, as services hold it. */
+export type Database = Pool;
+
 /** What a data module needs of a connection: the pool itself, or one connection inside a transaction. */
 export interface Queryable {
   execute<T extends RowDataPacket[] | ResultSetHeader>(sql: string, values?: SqlValue[]): Promise<[T, unknown]>;
@@ -12,7 +15,18 @@ export const SQL_ERROR = { duplicate: 1062, signal: 1644, checkFailed: 4025, dea
 
 export const errnoOf = (error: unknown): number | null => (typeof error === "object" && error !== null && "errno" in error && typeof error.errno === "number" ? error.errno : null);
 
-const CONNECTION_CODES = new Set(["ECONNREFUSED", "ECONNRESET", "PROTOCOL_CONNECTION_LOST", "EPIPE", "ENOTFOUND", "ETIMEDOUT", "ENOENT", "ER_SERVER_SHUTDOWN", "ER_CONNECTION_KILLED", "POOL_CLOSED"]);
+const CONNECTION_CODES = new Set([
+  "ECONNREFUSED",
+  "ECONNRESET",
+  "PROTOCOL_CONNECTION_LOST",
+  "EPIPE",
+  "ENOTFOUND",
+  "ETIMEDOUT",
+  "ENOENT",
+  "ER_SERVER_SHUTDOWN",
+  "ER_CONNECTION_KILLED",
+  "POOL_CLOSED",
+]);
 /** Whether the database could not be reached or went away in the middle. */
 export const isConnectionError = (error: unknown): boolean => typeof error === "object" && error !== null && "code" in error && CONNECTION_CODES.has(String(error.code));
 
@@ -39,7 +53,7 @@ export async function inTransaction<T>(pool: Pool, work: (db: Queryable) => Prom
       // Sums read after a lock must see what others committed meanwhile, not a snapshot from before it.
       await connection.query("set transaction isolation level read committed");
       await connection.beginTransaction();
-      const result = await work(connection as unknown as Queryable);
+      const result = await work(connection);
       await connection.commit();
       connection.release();
       return result;

@@ -41,7 +41,8 @@ interface EntryRow {
   corrected_by_id: number | null;
 }
 
-const COLUMNS = "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
+const COLUMNS =
+  "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
 const SELECT_STANDING_OF_RUNNING = `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry
@@ -95,4 +96,16 @@ export async function findEntry(db: Queryable, id: number): Promise<LoggedEntry 
 }
 
 export const insertEntry = (db: Queryable, entry: NewEntry): Promise<number> =>
-  insert(db, INSERT_ENTRY, [entry.batchId, entry.kind, entry.numberValue, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.correctsId, entry.actorId, entry.addedAt]);
+  insert(db, INSERT_ENTRY, [
+    entry.batchId,
+    entry.kind,
+    entry.numberValue,
+    entry.word,
+    entry.instrument,
+    entry.spot,
+    entry.note,
+    entry.at,
+    entry.correctsId,
+    entry.actorId,
+    entry.addedAt,
+  ]);

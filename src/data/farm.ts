@@ -57,7 +57,18 @@ export async function findFarm(db: Queryable): Promise<Farm | null> {
 }
 
 export const insertFarm = (db: Queryable, farm: Farm): Promise<number> =>
-  insert(db, INSERT_FARM, [farm.name, farm.timeZone, farm.latitudeDeg, farm.longitudeDeg, farm.units, farm.currency, farm.labourMinorPerH, farm.powerMinorPerKWh, farm.climateMeanC, farm.climateSwingC]);
+  insert(db, INSERT_FARM, [
+    farm.name,
+    farm.timeZone,
+    farm.latitudeDeg,
+    farm.longitudeDeg,
+    farm.units,
+    farm.currency,
+    farm.labourMinorPerH,
+    farm.powerMinorPerKWh,
+    farm.climateMeanC,
+    farm.climateSwingC,
+  ]);
 
 export const listActors = (db: Queryable): Promise<Actor[]> => select<Actor>(db, "select id, name from actor order by id");
 export const insertActor = (db: Queryable, name: string): Promise<number> => insert(db, "insert into actor (name) values (?)", [name]);

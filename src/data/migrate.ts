@@ -39,7 +39,12 @@ async function checkLedger(connection: Connection, texts: ReadonlyMap<string, st
  * @throws Error for an edited file, one that stopped half way, or a database newer than the files
  */
 export async function migrate(databaseUrl: string, folder = path.join(process.cwd(), "src/data/migrations")): Promise<string[]> {
-  const texts = new Map(readdirSync(folder).filter((file) => file.endsWith(".sql")).toSorted().map((file) => [file.replace(/\.sql$/, ""), readFileSync(path.join(folder, file), "utf8")]));
+  const texts = new Map(
+    readdirSync(folder)
+      .filter((file) => file.endsWith(".sql"))
+      .toSorted()
+      .map((file) => [file.replace(/\.sql$/, ""), readFileSync(path.join(folder, file), "utf8")]),
+  );
   // Several statements at once only here, on a connection of its own that never sees user input.
   const connection = await createConnection({ uri: databaseUrl, multipleStatements: true, timezone: "Z" });
   try {

@@ -74,7 +74,14 @@ const toPlot = (row: PlotRow): Plot => ({
   lengthM: Number(row.length_m),
 });
 const numberOrNull = (text: string | null) => (text === null ? null : Number(text));
-const toTool = (row: ToolRow): Tool => ({ id: row.id, name: row.name, kind: row.kind, volumeL: Number(row.volume_l), stepMl: numberOrNull(row.step_ml), partsWater: numberOrNull(row.parts_water) });
+const toTool = (row: ToolRow): Tool => ({
+  id: row.id,
+  name: row.name,
+  kind: row.kind,
+  volumeL: Number(row.volume_l),
+  stepMl: numberOrNull(row.step_ml),
+  partsWater: numberOrNull(row.parts_water),
+});
 
 export const listPlots = async (db: Queryable): Promise<Plot[]> => (await select<PlotRow>(db, SELECT_PLOTS)).map(toPlot);
 export const insertPlot = (db: Queryable, plot: NewPlot): Promise<number> =>

@@ -109,7 +109,15 @@ const DRAWS = `
 const SELECT_DRAWS_OF_BATCH = `${DRAWS} where movement.batch_id = ? group by movement.batch_id, lot.id order by min(movement.id)`;
 const SELECT_ALL_DRAWS = `${DRAWS} where movement.batch_id is not null group by movement.batch_id, lot.id order by movement.batch_id, min(movement.id)`;
 
-const toDraw = (row: DrawRow): LotDraw => ({ batchId: row.batch_id, lotId: row.lot_id, ingredientId: row.ingredient_id, unit: row.unit, receivedOn: row.received_on, amount: Number(row.amount), unitCostMinor: Number(row.unit_cost_minor) });
+const toDraw = (row: DrawRow): LotDraw => ({
+  batchId: row.batch_id,
+  lotId: row.lot_id,
+  ingredientId: row.ingredient_id,
+  unit: row.unit,
+  receivedOn: row.received_on,
+  amount: Number(row.amount),
+  unitCostMinor: Number(row.unit_cost_minor),
+});
 
 export const listDrawsOfBatch = async (db: Queryable, batchId: number): Promise<LotDraw[]> => (await select<DrawRow>(db, SELECT_DRAWS_OF_BATCH, [batchId])).map(toDraw);
 export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> => (await select<DrawRow>(db, SELECT_ALL_DRAWS)).map(toDraw);

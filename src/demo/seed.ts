@@ -1,8 +1,7 @@
 import { createHash } from "node:crypto";
-import type { Pool } from "mysql2/promise";
+import type { Database } from "@/data/db";
 import { findMethod, findSchool } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
-import type { Queryable } from "@/data/db";
 import { findFarm, listActors, type Actor } from "@/data/farm";
 import { listPlots, listTools } from "@/data/plots";
 import { listVesselStates } from "@/data/vessels";
@@ -27,7 +26,7 @@ function keyOf(act: string): string {
 /** Tells the story through the services, each act at its own time and by its own person. */
 class Teller {
   constructor(
-    private readonly pool: Pool,
+    private readonly pool: Database,
     private readonly people: readonly Actor[],
     readonly now: Date,
   ) {}
@@ -42,7 +41,21 @@ class Teller {
     return { pool: this.pool, now: () => new Date(this.now.getTime() - hoursAgo * HOUR_MS), actor: this.people[person]! };
   }
 
-  async fill(act: string, hoursAgo: number, fill: { vesselId: number; volumeL: number; diameterM: number | null; methodId: string; schoolId: string; statedC: number; labourMin: number; person?: number; used?: Record<string, number> }): Promise<number> {
+  async fill(
+    act: string,
+    hoursAgo: number,
+    fill: {
+      vesselId: number;
+      volumeL: number;
+      diameterM: number | null;
+      methodId: string;
+      schoolId: string;
+      statedC: number;
+      labourMin: number;
+      person?: number;
+      used?: Record<string, number>;
+    },
+  ): Promise<number> {
     const method = findMethod(fill.methodId);
     const recipe = scaleRecipe({ method, school: findSchool(method, fill.schoolId), vesselL: fill.volumeL, diameterM: fill.diameterM });
     const lines = recipe.lines.map(({ ingredient, part, amount }) => ({ ingredientId: ingredient, part, used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100 }));
@@ -85,18 +98,40 @@ type VesselByName = (name: string) => { id: number; volumeL: number; diameterM: 
 async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: string) => number, toolId: (name: string) => number): Promise<void> {
   const blue = vessel("Blue drum");
   const extract = await tell.fill("fill extract 1", 40 * DAY_H, { ...blue, vesselId: blue.id, methodId: "cultured-extract", schoolId: "equal-parts", statedC: 21, labourMin: 50 });
-  for (const [daysAgo, celsius, ph] of [[36, 20.5, 5.6], [31, 21.5, 4.7], [27, 22, 4.1], [25, 22, 3.8]] as const) {
+  for (const [daysAgo, celsius, ph] of [
+    [36, 20.5, 5.6],
+    [31, 21.5, 4.7],
+    [27, 22, 4.1],
+    [25, 22, 3.8],
+  ] as const) {
     await tell.log(`e1 t ${daysAgo}`, extract, daysAgo * DAY_H, { kind: "temperature", celsius });
     await tell.log(`e1 ph ${daysAgo}`, extract, daysAgo * DAY_H, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" });
   }
   await tell.log("e1 smell", extract, 25 * DAY_H, { kind: "smell", word: "cidery" }, 1);
   const extractStore = await closeBatch(tell.context(24.5 * DAY_H, 1), {
-    requestKey: keyOf("close extract 1"), batchId: extract, kind: "strained", at: tell.moment(24.5 * DAY_H), yieldL: 168, residue: "compost", residueKg: 1.4, labourMin: 35, label: "Nettle extract", place: "cool end of the lean-to",
+    requestKey: keyOf("close extract 1"),
+    batchId: extract,
+    kind: "strained",
+    at: tell.moment(24.5 * DAY_H),
+    yieldL: 168,
+    residue: "compost",
+    residueKg: 1.4,
+    labourMin: 35,
+    label: "Nettle extract",
+    place: "cool end of the lean-to",
   });
   await cleanVessel(tell.context(24.4 * DAY_H, 1), { requestKey: keyOf("clean blue"), vesselId: blue.id });
   await applyStore(tell.context(9 * DAY_H, 1), {
-    requestKey: keyOf("apply extract"), storeId: extractStore.storeId, useId: "drench-growing", ratio: "1:250", mixRateL: 2, mixRatePer: "m2", toolId: toolId("Can"),
-    plotIds: ["Bed 3", "Bed 4", "Bed 5", "Bed 6", "Bed 7"].map(plotId), at: tell.moment(9 * DAY_H), labourMin: 55,
+    requestKey: keyOf("apply extract"),
+    storeId: extractStore.storeId,
+    useId: "drench-growing",
+    ratio: "1:250",
+    mixRateL: 2,
+    mixRatePer: "m2",
+    toolId: toolId("Can"),
+    plotIds: ["Bed 3", "Bed 4", "Bed 5", "Bed 6", "Bed 7"].map(plotId),
+    at: tell.moment(9 * DAY_H),
+    labourMin: 55,
   });
 
   const jar = vessel("Jar");
@@ -105,7 +140,15 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
   await tell.log("j1 smell", juice, 23.5 * DAY_H, { kind: "smell", word: "fruity" }, 2);
   await tell.log("j1 solids", juice, 23.5 * DAY_H, { kind: "solids", word: "floating" }, 2);
   await closeBatch(tell.context(23.4 * DAY_H, 2), {
-    requestKey: keyOf("close juice 1"), batchId: juice, kind: "strained", at: tell.moment(23.4 * DAY_H), yieldL: 1.1, residue: "a second, weaker steep in water", labourMin: 10, label: "Comfrey juice", place: "pantry shelf",
+    requestKey: keyOf("close juice 1"),
+    batchId: juice,
+    kind: "strained",
+    at: tell.moment(23.4 * DAY_H),
+    yieldL: 1.1,
+    residue: "a second, weaker steep in water",
+    labourMin: 10,
+    label: "Comfrey juice",
+    place: "pantry shelf",
   });
   await cleanVessel(tell.context(23.3 * DAY_H, 2), { requestKey: keyOf("clean jar"), vesselId: jar.id });
 
@@ -114,18 +157,45 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
   for (const hoursAgo of [52, 46, 40, 34, 28]) await tell.log(`t1 temp ${hoursAgo}`, tea, hoursAgo, { kind: "temperature", celsius: 22.5 });
   await tell.log("t1 smell", tea, 23, { kind: "smell", word: "earthy" });
   const teaStore = await closeBatch(tell.context(21, 0), {
-    requestKey: keyOf("close tea 1"), batchId: tea, kind: "strained", at: tell.moment(21), yieldL: 23, residue: "dug in round plants", labourMin: 10, atOnce: true, label: "Castings tea",
+    requestKey: keyOf("close tea 1"),
+    batchId: tea,
+    kind: "strained",
+    at: tell.moment(21),
+    yieldL: 23,
+    residue: "dug in round plants",
+    labourMin: 10,
+    atOnce: true,
+    label: "Castings tea",
   });
   await applyStore(tell.context(20.5, 0), {
-    requestKey: keyOf("apply tea"), storeId: teaStore.storeId, useId: "drench-growing", ratio: "1:1", mixRateL: 2, mixRatePer: "m2", toolId: toolId("Can"),
-    plotIds: ["Bed 1"].map(plotId), at: tell.moment(20.5), labourMin: 15,
+    requestKey: keyOf("apply tea"),
+    storeId: teaStore.storeId,
+    useId: "drench-growing",
+    ratio: "1:1",
+    mixRateL: 2,
+    mixRatePer: "m2",
+    toolId: toolId("Can"),
+    plotIds: ["Bed 1"].map(plotId),
+    at: tell.moment(20.5),
+    labourMin: 15,
   });
 }
 
 async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   const blue = vessel("Blue drum");
-  const extract = await tell.fill("fill extract 2", 11 * DAY_H + 3, { ...blue, vesselId: blue.id, methodId: "cultured-extract", schoolId: "equal-parts", statedC: 20, labourMin: 45 });
-  for (const [hoursAgo, celsius, ph] of [[170, 20, 5.6], [98, 20.5, 5.15], [28, 21, 4.65]] as const) {
+  const extract = await tell.fill("fill extract 2", 11 * DAY_H + 3, {
+    ...blue,
+    vesselId: blue.id,
+    methodId: "cultured-extract",
+    schoolId: "equal-parts",
+    statedC: 20,
+    labourMin: 45,
+  });
+  for (const [hoursAgo, celsius, ph] of [
+    [170, 20, 5.6],
+    [98, 20.5, 5.15],
+    [28, 21, 4.65],
+  ] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
     await tell.log(`e2 ph ${hoursAgo}`, extract, hoursAgo, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 1);
   }
@@ -142,15 +212,35 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   await tell.log("t2 smell b", tea, 2.5, { kind: "smell", word: "earthy" }, 2);
 
   const glass = vessel("Glass drum");
-  const stuck = await tell.fill("fill extract 3", 18 * DAY_H, { ...glass, vesselId: glass.id, methodId: "cultured-extract", schoolId: "more-plant", statedC: 23, labourMin: 40, person: 2 });
-  for (const [daysAgo, ph] of [[12, 5.2], [5, 4.8], [1.2, 4.75]] as const) {
+  const stuck = await tell.fill("fill extract 3", 18 * DAY_H, {
+    ...glass,
+    vesselId: glass.id,
+    methodId: "cultured-extract",
+    schoolId: "more-plant",
+    statedC: 23,
+    labourMin: 40,
+    person: 2,
+  });
+  for (const [daysAgo, ph] of [
+    [12, 5.2],
+    [5, 4.8],
+    [1.2, 4.75],
+  ] as const) {
     await tell.log(`e3 t ${daysAgo}`, stuck, daysAgo * DAY_H, { kind: "temperature", celsius: 22.5 }, 2);
     await tell.log(`e3 ph ${daysAgo}`, stuck, daysAgo * DAY_H, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 2);
   }
   await tell.log("e3 vent", stuck, 1.2 * DAY_H, { kind: "act", act: "vented" }, 2);
 
   const crock = vessel("Crock");
-  const juice = await tell.fill("fill juice 2", 4 * DAY_H + 6, { ...crock, vesselId: crock.id, methodId: "plant-juice", schoolId: "equal-weight", statedC: 20, labourMin: 30, person: 2 });
+  const juice = await tell.fill("fill juice 2", 4 * DAY_H + 6, {
+    ...crock,
+    vesselId: crock.id,
+    methodId: "plant-juice",
+    schoolId: "equal-weight",
+    statedC: 20,
+    labourMin: 30,
+    person: 2,
+  });
   await tell.log("j2 smell", juice, 26, { kind: "smell", word: "raw sweet" }, 2);
   await tell.log("j2 press", juice, 26, { kind: "act", act: "pressed-under" }, 2);
 }
@@ -159,8 +249,8 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
  * Makes the demo farm in an empty database, or what of it is missing.
  * @returns whether anything had to be made
  */
-export async function seedDemo(pool: Pool, now: Date): Promise<boolean> {
-  const db = pool as unknown as Queryable;
+export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
+  const db = pool;
   const isNew = (await findFarm(db)) === null;
   if (isNew) await setUpFarm(pool, { requestKey: keyOf("farm"), ...FARM, people: [...FARM.people] });
   const people = await listActors(db);
@@ -170,7 +260,12 @@ export async function seedDemo(pool: Pool, now: Date): Promise<boolean> {
   const plots = new Map((await listPlots(db)).map(({ name, id }) => [name, id]));
   const tools = new Map((await listTools(db)).map(({ name, id }) => [name, id]));
   const vessel: VesselByName = (name) => vessels.get(name)!;
-  await seedFinished(tell, vessel, (name) => plots.get(name)!, (name) => tools.get(name)!);
+  await seedFinished(
+    tell,
+    vessel,
+    (name) => plots.get(name)!,
+    (name) => tools.get(name)!,
+  );
   await seedRunning(tell, vessel);
   return isNew;
 }

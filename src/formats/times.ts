@@ -20,7 +20,11 @@ export const dayMonth = (at: Date, { timeZone }: FarmClock): string => formatter
 export const fullDate = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "full", { day: "numeric", month: "short", year: "numeric" }).format(at);
 /** The farm's calendar day, "2031-03-02". */
 export const isoDay = (at: Date, { timeZone }: FarmClock): string => {
-  const parts = Object.fromEntries(formatter(timeZone, "iso", { year: "numeric", month: "2-digit", day: "2-digit" }).formatToParts(at).map(({ type, value }) => [type, value]));
+  const parts = Object.fromEntries(
+    formatter(timeZone, "iso", { year: "numeric", month: "2-digit", day: "2-digit" })
+      .formatToParts(at)
+      .map(({ type, value }) => [type, value]),
+  );
   return `${parts.year}-${parts.month}-${parts.day}`;
 };
 /** The farm's hour of the day, 0 to below 24, with its fraction. */

@@ -42,7 +42,7 @@ function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
   return `pH ${formatNumber(reason.ph, 3)}${tool}${trend}${age}; ${goal}.`;
 }
 
-const SIGN_VERBS = { "smell": "Smells", "surface": "Surface:", "film": "Film:", "solids": "Solids:" } as const;
+const SIGN_VERBS = { smell: "Smells", surface: "Surface:", film: "Film:", solids: "Solids:" } as const;
 
 /** One reason in plain words. */
 export function sayReason(reason: VerdictReason, telling: Telling): string {

@@ -12,7 +12,14 @@ import { withFreeName, write } from "./write";
 /** A vessel for the yard. @throws {Refusal} */
 export const addVessel = (ctx: Context, input: unknown): Promise<{ vesselId: number }> =>
   write(ctx, "addVessel", input, async (db, request) => {
-    const vessel = { name: request.name.trim(), kind: request.kind, volumeL: request.volumeL, diameterM: request.diameterM ?? null, site: request.site ?? "", airW: request.airW ?? 0 };
+    const vessel = {
+      name: request.name.trim(),
+      kind: request.kind,
+      volumeL: request.volumeL,
+      diameterM: request.diameterM ?? null,
+      site: request.site ?? "",
+      airW: request.airW ?? 0,
+    };
     return { vesselId: await withFreeName(vessel.name, () => insertVessel(db, { ...vessel, addedAt: ctx.now(), actorId: ctx.actor.id })) };
   });
 

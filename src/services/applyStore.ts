@@ -88,7 +88,11 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     );
     const concentrateL = measuredL(plan);
     if (concentrateL > store.onHandL + 5e-4) {
-      throw refuseAt("short-of-store", "/plotIds", `That takes ${sayVolume(concentrateL, "metric", 4)} and the store holds ${sayVolume(store.onHandL, "metric", 4)}: leave plots out, or go weaker.`);
+      throw refuseAt(
+        "short-of-store",
+        "/plotIds",
+        `That takes ${sayVolume(concentrateL, "metric", 4)} and the store holds ${sayVolume(store.onHandL, "metric", 4)}: leave plots out, or go weaker.`,
+      );
     }
     const applicationId = await insertApplication(db, {
       storeId: store.id,
@@ -111,4 +115,3 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     await insertStoreMovement(db, { storeId: store.id, changeByL: -Math.min(concentrateL, store.onHandL), kind: "applied", applicationId, at, actorId: ctx.actor.id, note: "" });
     return { applicationId };
   });
-

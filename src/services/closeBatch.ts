@@ -38,7 +38,8 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch): void 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
 function requireFit(request: ActionRequest<"closeBatch">, state: VerdictState): void {
   if (request.kind === "discarded" || state === "ready" || state === "peak") return;
-  if (state === "spoiled") throw new Refusal("unfit", "This batch failed. It is not for crops: throw it out onto hot compost, away from water.", { "/kind": "Failed: only to be thrown out." });
+  if (state === "spoiled")
+    throw new Refusal("unfit", "This batch failed. It is not for crops: throw it out onto hot compost, away from water.", { "/kind": "Failed: only to be thrown out." });
   if ((request.overrideReason ?? "").trim() === "") {
     throw refuseAt("reason-needed", "/overrideReason", `The verdict is "${STATE_WORDS[state].toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`);
   }

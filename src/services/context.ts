@@ -1,10 +1,10 @@
 import "server-only";
-import type { Pool } from "mysql2/promise";
+import type { Database } from "@/data/db";
 import type { Actor } from "@/data/farm";
 
 /** What a use-case is given: who asks, what time it is, and the database. */
 export interface Context {
-  readonly pool: Pool;
+  readonly pool: Database;
   readonly now: () => Date;
   readonly actor: Actor;
 }

@@ -1,7 +1,6 @@
 import "server-only";
-import type { Pool } from "mysql2/promise";
+import type { Database } from "@/data/db";
 import { findFarm, listActors, type Actor, type Farm } from "@/data/farm";
-import type { Queryable } from "@/data/db";
 
 /** What every screen knows of the farm. */
 export interface FarmView {
@@ -14,8 +13,8 @@ export interface FarmView {
 export const farmView = ({ name, timeZone, units, currency }: Farm): FarmView => ({ name, timeZone, units, currency });
 
 /** The farm and its people; null before it is set up. */
-export async function readFarm(pool: Pool): Promise<{ farm: Farm; actors: Actor[] } | null> {
-  const db = pool as unknown as Queryable;
+export async function readFarm(pool: Database): Promise<{ farm: Farm; actors: Actor[] } | null> {
+  const db = pool;
   const farm = await findFarm(db);
   return farm ? { farm, actors: await listActors(db) } : null;
 }

@@ -24,8 +24,10 @@ const EARLIEST_FILL_MS = 60 * 86_400_000;
 
 function requireFree(vessel: VesselState | null): VesselState {
   if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
-  if (vessel.batchId !== null && vessel.closedAs === null) throw new Refusal("vessel-busy", `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`, { "/vesselId": "Filled meanwhile." });
-  if (vessel.batchId !== null && !vessel.cleaned) throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, { "/vesselId": "Clean it first." });
+  if (vessel.batchId !== null && vessel.closedAs === null)
+    throw new Refusal("vessel-busy", `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`, { "/vesselId": "Filled meanwhile." });
+  if (vessel.batchId !== null && !vessel.cleaned)
+    throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, { "/vesselId": "Clean it first." });
   return vessel;
 }
 
@@ -65,7 +67,11 @@ function requireRoom(vessel: VesselState, method: Method, lines: readonly UsedLi
   const filledL = occupiedLitres(method, lines);
   if (!(filledL > 0)) throw refuseAt("bad-request", "/lines", "Nothing goes in.");
   if (filledL > vessel.volumeL) {
-    throw refuseAt("over-brim", "/lines", `That takes up ${sayVolume(filledL, "metric")} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, "metric")} to the brim.`);
+    throw refuseAt(
+      "over-brim",
+      "/lines",
+      `That takes up ${sayVolume(filledL, "metric")} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, "metric")} to the brim.`,
+    );
   }
   return filledL;
 }
@@ -76,13 +82,26 @@ async function drawLine(db: Queryable, ctx: Context, batchId: number, line: Used
   if (line.ingredient === "water" || amountMilli === 0) return;
   const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
   if (line.pickedNow) {
-    const lotId = await insertLot(db, { ingredientId: line.ingredient, unit: line.unit, origin: "foraged", receivedOn: today, received: line.amount, costMinor: 0, expiresOn: null, note: "picked for this batch", ...by });
+    const lotId = await insertLot(db, {
+      ingredientId: line.ingredient,
+      unit: line.unit,
+      origin: "foraged",
+      receivedOn: today,
+      received: line.amount,
+      costMinor: 0,
+      expiresOn: null,
+      note: "picked for this batch",
+      ...by,
+    });
     await insertStockMovement(db, { lotId, changeBy: line.amount, kind: "received", batchId: null, at: startedAt, actorId: ctx.actor.id, note: "" });
   }
   const lots = await lockLots(db, line.ingredient);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
   const shelf = line.pickedNow ? lots.slice(-1) : lots;
-  const { draws, shortMilli } = drawOldestFirst(shelf.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })), amountMilli);
+  const { draws, shortMilli } = drawOldestFirst(
+    shelf.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
+    amountMilli,
+  );
   if (shortMilli > 0) {
     const held = sayStock((amountMilli - shortMilli) / 1000, line.unit, "metric", 4);
     throw refuseAt("short-of-stock", `/lines/${index}/used`, `The shed holds ${held} of ${findIngredient(line.ingredient).name.toLowerCase()}.`);
@@ -103,7 +122,8 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
     const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
     if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS) throw refuseAt("time", "/startedAt", "That is more than two months ago.");
     const vessel = requireFree(await lockVessel(db, request.vesselId));
-    if (method.aerated && vessel.airW === 0) throw new Refusal("unfit", `${vessel.name} has no air, and ${method.name.toLowerCase()} needs it all the way.`, { "/methodId": "This vessel has no air." });
+    if (method.aerated && vessel.airW === 0)
+      throw new Refusal("unfit", `${vessel.name} has no air, and ${method.name.toLowerCase()} needs it all the way.`, { "/methodId": "This vessel has no air." });
     const recipe = planFill(request, vessel, method, school);
     const lines = usedLines(request, recipe);
     const filledL = requireRoom(vessel, method, lines);
@@ -112,7 +132,13 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
       vesselId: vessel.id,
       methodId: method.id,
       schoolId: school.id,
-      recipe: { methodName: method.name, shortName: method.shortName, schoolName: school.name, limitedBy: recipe.limitedBy, steps: method.steps.map(({ text, why }) => ({ text, why })) },
+      recipe: {
+        methodName: method.name,
+        shortName: method.shortName,
+        schoolName: school.name,
+        limitedBy: recipe.limitedBy,
+        steps: method.steps.map(({ text, why }) => ({ text, why })),
+      },
       filledL,
       basisAmount: request.basisAmount,
       startedAt,

@@ -22,7 +22,10 @@ describe("filling a vessel", () => {
     request.lines.find(({ ingredientId }) => ingredientId === "molasses")!.used = 1.25;
     const { batchId } = await fillVessel(farm.context(), request);
     const draws = (await listDrawsOfBatch(farm.scratch.db, batchId)).filter(({ ingredientId }) => ingredientId === "molasses");
-    expect(draws.map(({ lotId, amount }) => [lotId, amount])).toEqual([[old, 0.5], [young, 0.75]]);
+    expect(draws.map(({ lotId, amount }) => [lotId, amount])).toEqual([
+      [old, 0.5],
+      [young, 0.75],
+    ]);
     expect(draws.map(({ unitCostMinor }) => unitCostMinor)).toEqual([200, 500]);
     expect(await onHand("molasses")).toBeCloseTo(4.25, 9);
     const line = (await listBatchLines(farm.scratch.db, batchId)).find(({ ingredientId }) => ingredientId === "molasses")!;
@@ -60,7 +63,9 @@ describe("filling a vessel", () => {
 
   it("guards the ledger itself against going below nothing", async () => {
     const lotId = await farm.lot("molasses", 1, 4);
-    await expect(farm.scratch.pool.query("insert into stock_movement (lot_id, change_by, kind, at, actor_id) values (?, -1.001, 'wasted', utc_timestamp(3), 1)", [lotId])).rejects.toThrow("stock-below-zero");
+    await expect(
+      farm.scratch.pool.query("insert into stock_movement (lot_id, change_by, kind, at, actor_id) values (?, -1.001, 'wasted', utc_timestamp(3), 1)", [lotId]),
+    ).rejects.toThrow("stock-below-zero");
   });
 
   it("writes a double tap once, at once or later", async () => {

@@ -21,7 +21,18 @@ describe("straining, storing, applying", () => {
   const farmRow = async () => (await findFarm(farm.scratch.db))!;
   const closing = (change: object = {}) => ({ requestKey: key(), batchId, kind: "strained", yieldL: 70, residue: "compost", labourMin: 20, label: "Nettle", ...change });
   const strain = async () => (await closeBatch(farm.context(), closing())).storeId!;
-  const applying = (storeId: number, toolId: number, plotIds: number[], change: object = {}) => ({ requestKey: key(), storeId, useId: "drench-growing", ratio: "1:99", mixRateL: 2, mixRatePer: "m2", toolId, plotIds, labourMin: 10, ...change });
+  const applying = (storeId: number, toolId: number, plotIds: number[], change: object = {}) => ({
+    requestKey: key(),
+    storeId,
+    useId: "drench-growing",
+    ratio: "1:99",
+    mixRateL: 2,
+    mixRatePer: "m2",
+    toolId,
+    plotIds,
+    labourMin: 10,
+    ...change,
+  });
   const vesselStatus = async () => (await readYard(farm.context(), await farmRow())).vessels[0]!.status;
 
   it("strains into a store with its clock started, leaves the vessel to be washed, then free", async () => {
@@ -70,7 +81,10 @@ describe("straining, storing, applying", () => {
     // 15 m² at 2 L/m² are 30 L of mix: three cans of 10 L with 100 mL in each.
     const view = await readField(farm.context(), await farmRow());
     expect(view.stores[0]!.onHandL).toBeCloseTo(69.7, 9);
-    expect(view.plots.map(({ last }) => [last!.mixL, last!.concentrateL])).toEqual([[20, 0.2], [10, 0.1]]);
+    expect(view.plots.map(({ last }) => [last!.mixL, last!.concentrateL])).toEqual([
+      [20, 0.2],
+      [10, 0.1],
+    ]);
     expect((await readBatch(farm.context(), await farmRow(), batchId))!.applications.map(({ plotName }) => plotName)).toEqual(["A", "B"]);
   });
 

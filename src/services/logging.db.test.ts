@@ -42,7 +42,8 @@ describe("the log", () => {
 
   it("lets two people correct one entry only once", async () => {
     const wrong = await farm.log(batchId, hoursAgo(2), { kind: "ph", value: 9, instrument: "meter", spot: "mid-depth" });
-    const fix = (value: number) => logEntry(farm.context(), { requestKey: key(), batchId, correctsId: wrong, entry: { kind: "ph", value, instrument: "meter", spot: "mid-depth" } });
+    const fix = (value: number) =>
+      logEntry(farm.context(), { requestKey: key(), batchId, correctsId: wrong, entry: { kind: "ph", value, instrument: "meter", spot: "mid-depth" } });
     const tries = await Promise.allSettled([fix(4.1), fix(4.2)]);
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
   });

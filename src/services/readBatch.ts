@@ -5,7 +5,6 @@ import { findMethod } from "@/core/book";
 import type { BatchCost } from "@/core/money/batchCost";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
 import { findBatch, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
-import type { Queryable } from "@/data/db";
 import { listLog, type LoggedEntry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listPlots } from "@/data/plots";
@@ -48,7 +47,7 @@ export interface BatchPage {
 
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
 export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<BatchPage | null> {
-  const db = ctx.pool as unknown as Queryable;
+  const db = ctx.pool;
   const batch = await findBatch(db, id);
   if (!batch) return null;
   const [log, lines, draws, stores, applications, plots] = await Promise.all([

@@ -1,7 +1,6 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
 import { listLatestByPlot, type PlotApplication } from "@/data/applications";
-import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listStoresOnHand } from "@/data/stores";
@@ -28,7 +27,7 @@ const BANDS_AHEAD_H = 36;
 
 /** The field as it stands: plots with what each got last, stores to put on them, tools to carry it. */
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
-  const db = ctx.pool as unknown as Queryable;
+  const db = ctx.pool;
   const now = ctx.now();
   const [plots, latest, stores, tools] = await Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));

@@ -2,7 +2,6 @@ import "server-only";
 import type { BatchCost } from "@/core/money/batchCost";
 import { listPlotApplications, type PlotApplication } from "@/data/applications";
 import { listBatches } from "@/data/batches";
-import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { listPlots } from "@/data/plots";
 import { listAllDraws, type LotDraw } from "@/data/stock";
@@ -73,7 +72,7 @@ function groupDraws(draws: readonly LotDraw[]): Map<number, LotDraw[]> {
 
 /** Where the money went: batches by what went in, plots by what they got. */
 export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> {
-  const db = ctx.pool as unknown as Queryable;
+  const db = ctx.pool;
   const now = ctx.now();
   const [batches, draws, made, plots] = await Promise.all([listBatches(db, MOST_BATCHES), listAllDraws(db), listPlotApplications(db), listPlots(db)]);
   const drawsOf = groupDraws(draws);
@@ -81,7 +80,16 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
   const perL = new Map(costed.flatMap(({ batch, cost }) => (cost.perLMinor === null ? [] : [[batch.id, cost.perLMinor] as const])));
   const byPlot = new Map<number, LedgerApplication[]>();
   for (const part of made) {
-    const line = { applicationId: part.applicationId, atMs: part.at.getTime(), storeLabel: part.storeLabel, useId: part.useId, partsWater: part.partsWater, concentrateL: part.concentrateL, mixL: part.mixL, costMinor: shareMinor(part, perL, farm) };
+    const line = {
+      applicationId: part.applicationId,
+      atMs: part.at.getTime(),
+      storeLabel: part.storeLabel,
+      useId: part.useId,
+      partsWater: part.partsWater,
+      concentrateL: part.concentrateL,
+      mixL: part.mixL,
+      costMinor: shareMinor(part, perL, farm),
+    };
     const own = byPlot.get(part.plotId);
     if (own) own.push(line);
     else byPlot.set(part.plotId, [line]);
@@ -102,7 +110,14 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
     plots: plots
       .map((plot) => {
         const own = byPlot.get(plot.id) ?? [];
-        return { id: plot.id, name: plot.name, crop: plot.crop, areaM2: plot.areaM2, costMinor: own.reduce((sum, line) => sum + line.costMinor, 0), applications: own.slice(0, SHOWN_APPLICATIONS) };
+        return {
+          id: plot.id,
+          name: plot.name,
+          crop: plot.crop,
+          areaM2: plot.areaM2,
+          costMinor: own.reduce((sum, line) => sum + line.costMinor, 0),
+          applications: own.slice(0, SHOWN_APPLICATIONS),
+        };
       })
       .toSorted((a, b) => b.costMinor - a.costMinor || a.id - b.id),
   };

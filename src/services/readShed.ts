@@ -1,6 +1,5 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
-import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { listLotsOnHand, type Lot } from "@/data/stock";
 import { listStoresOnHand, type Store } from "@/data/stores";
@@ -43,7 +42,7 @@ export function shelfOf(lots: readonly Lot[]): ShelfItem[] {
 
 /** The shed as it stands: what spoils first stands first. */
 export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
-  const db = ctx.pool as unknown as Queryable;
+  const db = ctx.pool;
   const [lots, stores] = await Promise.all([listLotsOnHand(db), listStoresOnHand(db)]);
   const LATER = "9999";
   const shelf = shelfOf(lots).toSorted((a, b) => (a.expiresOn ?? LATER).localeCompare(b.expiresOn ?? LATER) || a.name.localeCompare(b.name));
@@ -51,4 +50,4 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
 }
 
 /** What a fill needs of the shed: every ingredient on hand with its lots. */
-export const readShelf = async (ctx: Context): Promise<ShelfItem[]> => shelfOf(await listLotsOnHand(ctx.pool as unknown as Queryable));
+export const readShelf = async (ctx: Context): Promise<ShelfItem[]> => shelfOf(await listLotsOnHand(ctx.pool));

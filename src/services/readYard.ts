@@ -1,7 +1,6 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
 import { listRunningBatches } from "@/data/batches";
-import type { Queryable } from "@/data/db";
 import { listStandingOfRunning, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
@@ -49,7 +48,7 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselS
 
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
-  const db = ctx.pool as unknown as Queryable;
+  const db = ctx.pool;
   const now = ctx.now();
   const [states, batches, entries] = await Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));

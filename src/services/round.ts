@@ -92,7 +92,14 @@ function verdictTask({ vessel, order, batch, view }: RunningBatch, now: Date): R
       return { ...base, key: `${batch.id}-look`, title: `${vessel.name}: smell it`, why, touch: { type: "open-log", batchId: batch.id, focus: "smell" } };
     case "warm":
     case "feed":
-      return { ...base, key: `${batch.id}-rescue`, title: `${vessel.name}: ${view.next.words.toLowerCase()}, then read its temperature`, why, urgency: "late", touch: { type: "open-log", batchId: batch.id, focus: "temperature" } };
+      return {
+        ...base,
+        key: `${batch.id}-rescue`,
+        title: `${vessel.name}: ${view.next.words.toLowerCase()}, then read its temperature`,
+        why,
+        urgency: "late",
+        touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
+      };
     case "wait":
       return null;
   }

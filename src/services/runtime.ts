@@ -1,15 +1,15 @@
 import "server-only";
-import type { Pool } from "mysql2/promise";
+import type { Database } from "@/data/db";
 import { openPool } from "@/data/db";
 
 // One pool a process; kept on globalThis, since a development server loads modules more than once.
-const holder = globalThis as typeof globalThis & { ruchkaPool?: Pool; ruchkaClockOffsetMs?: number };
+const holder = globalThis as typeof globalThis & { ruchkaPool?: Database; ruchkaClockOffsetMs?: number };
 
 /**
  * The process's pool, opened when first asked for, so that a build needs no database.
  * @throws Error where DATABASE_URL is missing
  */
-export function pool(): Pool {
+export function pool(): Database {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error("DATABASE_URL is not set: start Ruchka with bin/start or bin/demo.");
   holder.ruchkaPool ??= openPool(url);

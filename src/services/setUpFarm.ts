@@ -1,5 +1,5 @@
 import "server-only";
-import type { Pool } from "mysql2/promise";
+import type { Database } from "@/data/db";
 import { checkRequest, type ActionRequest } from "@/contracts/actions/requests";
 import { errnoOf, inTransaction, SQL_ERROR } from "@/data/db";
 import { insertActor, insertFarm } from "@/data/farm";
@@ -18,7 +18,7 @@ const isTimeZone = (name: string) => {
  * Makes the farm and its people, once. The only write without an actor: nobody is there yet.
  * @throws {Refusal} for fields that do not fit, and for a farm that is there already
  */
-export async function setUpFarm(pool: Pool, input: unknown): Promise<void> {
+export async function setUpFarm(pool: Database, input: unknown): Promise<void> {
   const fields = checkRequest("setUpFarm", input);
   if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
   const request = input as ActionRequest<"setUpFarm">;

@@ -26,9 +26,10 @@ describe("trouble", () => {
       ...farm.context(),
       now: () => {
         ticks += 1;
-        if (ticks === 2) void killer.query("select id from information_schema.processlist where id <> connection_id() and db = database()").then(async ([rows]) => {
-          for (const { id } of rows as { id: number }[]) await killer.query(`kill connection ${id}`).catch(() => undefined);
-        });
+        if (ticks === 2)
+          void killer.query("select id from information_schema.processlist where id <> connection_id() and db = database()").then(async ([rows]) => {
+            for (const { id } of rows as { id: number }[]) await killer.query(`kill connection ${id}`).catch(() => undefined);
+          });
         return NOW;
       },
     };
@@ -56,7 +57,20 @@ describe("trouble", () => {
 
   it("sets a farm up once, in a time zone that exists", async () => {
     const scratch = await scratchDatabase();
-    const request = { requestKey: key(), name: "F", people: ["A"], timeZone: "UTC", latitudeDeg: 1, longitudeDeg: 1, units: "metric", currency: "c", labourPerH: 1, powerPerKWh: 1, climateMeanC: 10, climateSwingC: 5 };
+    const request = {
+      requestKey: key(),
+      name: "F",
+      people: ["A"],
+      timeZone: "UTC",
+      latitudeDeg: 1,
+      longitudeDeg: 1,
+      units: "metric",
+      currency: "c",
+      labourPerH: 1,
+      powerPerKWh: 1,
+      climateMeanC: 10,
+      climateSwingC: 5,
+    };
     expect((await refusalOf(setUpFarm(scratch.pool, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty(["/timeZone"]);
     expect((await refusalOf(setUpFarm(scratch.pool, { ...request, people: [] }))).fields).toHaveProperty(["/people"]);
     await setUpFarm(scratch.pool, request);

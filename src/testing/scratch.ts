@@ -41,7 +41,7 @@ export async function scratchDatabase(options: { migrated: boolean } = { migrate
   return {
     url: url.href,
     pool,
-    db: pool as unknown as Queryable,
+    db: pool,
     drop: async () => {
       await pool.end();
       await admin.query(`drop database ${name}`);
@@ -62,20 +62,36 @@ export class TestFarm {
   static async make(): Promise<TestFarm> {
     const scratch = await scratchDatabase();
     await setUpFarm(scratch.pool, {
-      requestKey: key(), name: "Test field", people: ["Ana", "Ben"], timeZone: "UTC", latitudeDeg: 45, longitudeDeg: 0, units: "metric", currency: "crowns", labourPerH: 12, powerPerKWh: 0.5, climateMeanC: 20, climateSwingC: 0,
+      requestKey: key(),
+      name: "Test field",
+      people: ["Ana", "Ben"],
+      timeZone: "UTC",
+      latitudeDeg: 45,
+      longitudeDeg: 0,
+      units: "metric",
+      currency: "crowns",
+      labourPerH: 12,
+      powerPerKWh: 0.5,
+      climateMeanC: 20,
+      climateSwingC: 0,
     });
     const actors = await listActors(scratch.db);
-    return new TestFarm(scratch, actors.map(({ id }) => id));
+    return new TestFarm(
+      scratch,
+      actors.map(({ id }) => id),
+    );
   }
 
   context(at: Date = NOW, person = 0): Context {
     return { pool: this.scratch.pool, now: () => at, actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! } };
   }
 
-  vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> => (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;
+  vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> =>
+    (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;
   lot = async (ingredientId: string, amount: number, cost: number, receivedOn = "2030-11-01"): Promise<number> =>
     (await receiveLot(this.context(), { requestKey: key(), ingredientId, amount, origin: "bought", receivedOn, cost })).lotId;
-  plot = async (name: string, extra: object = {}): Promise<number> => (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra })).plotId;
+  plot = async (name: string, extra: object = {}): Promise<number> =>
+    (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra })).plotId;
   can = async (name = "Can"): Promise<number> => (await addTool(this.context(), { requestKey: key(), name, kind: "can", volumeL: 10, stepMl: 10 })).toolId;
 
   /** The request that the fill panel would send. */
@@ -96,7 +112,8 @@ export class TestFarm {
   }
   fill = async (vesselId: number, methodId: string, basisAmount: number, at = NOW, extra: object = {}): Promise<number> =>
     (await fillVessel(this.context(at), this.fillRequest(vesselId, methodId, basisAmount, { startedAt: at.toISOString(), ...extra }))).batchId;
-  log = async (batchId: number, at: Date, entry: object, extra: object = {}): Promise<number> => (await logEntry(this.context(at), { requestKey: key(), batchId, at: at.toISOString(), entry, ...extra })).entryId;
+  log = async (batchId: number, at: Date, entry: object, extra: object = {}): Promise<number> =>
+    (await logEntry(this.context(at), { requestKey: key(), batchId, at: at.toISOString(), entry, ...extra })).entryId;
 
   /** A cultured extract of 80 L that is ready to strain now. */
   readyExtract = async (vesselId: number): Promise<number> => {

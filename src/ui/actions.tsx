@@ -23,7 +23,9 @@ export interface FarmActions {
 
 const ActionsContext = createContext<FarmActions | null>(null);
 
-export const ActionsProvider = ({ actions, children }: { readonly actions: FarmActions; readonly children: ReactNode }) => <ActionsContext.Provider value={actions}>{children}</ActionsContext.Provider>;
+export const ActionsProvider = ({ actions, children }: { readonly actions: FarmActions; readonly children: ReactNode }) => (
+  <ActionsContext.Provider value={actions}>{children}</ActionsContext.Provider>
+);
 
 export function useFarmActions(): FarmActions {
   const actions = useContext(ActionsContext);

@@ -10,20 +10,23 @@ const MINUTES = { type: "number", minimum: 0, maximum: 6000 } as const;
 const REASON = { type: "string", maxLength: 300 } as const;
 const NOTE = { type: "string", maxLength: 200 } as const;
 
-export const SET_UP_FARM = object(["requestKey", "name", "people", "timeZone", "latitudeDeg", "longitudeDeg", "units", "currency", "labourPerH", "powerPerKWh", "climateMeanC", "climateSwingC"], {
-  requestKey: REQUEST_KEY,
-  name: NAME,
-  people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
-  timeZone: { type: "string", minLength: 1, maxLength: 60 },
-  latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
-  longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
-  units: { enum: ["metric", "us"] },
-  currency: { type: "string", minLength: 1, maxLength: 16 },
-  labourPerH: { type: "number", minimum: 0, maximum: 10000 },
-  powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
-  climateMeanC: { type: "number", minimum: -10, maximum: 35 },
-  climateSwingC: { type: "number", minimum: 0, maximum: 25 },
-});
+export const SET_UP_FARM = object(
+  ["requestKey", "name", "people", "timeZone", "latitudeDeg", "longitudeDeg", "units", "currency", "labourPerH", "powerPerKWh", "climateMeanC", "climateSwingC"],
+  {
+    requestKey: REQUEST_KEY,
+    name: NAME,
+    people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
+    timeZone: { type: "string", minLength: 1, maxLength: 60 },
+    latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
+    longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
+    units: { enum: ["metric", "us"] },
+    currency: { type: "string", minLength: 1, maxLength: 16 },
+    labourPerH: { type: "number", minimum: 0, maximum: 10000 },
+    powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
+    climateMeanC: { type: "number", minimum: -10, maximum: 35 },
+    climateSwingC: { type: "number", minimum: 0, maximum: 25 },
+  },
+);
 
 export const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
   requestKey: REQUEST_KEY,

@@ -34,7 +34,16 @@ export const SCALE_INPUT = object(["method", "vessel"], {
   measures: MEASURES,
 });
 export const SCALE_OUTPUT = object(["lines", "liquid", "fillLevel", "headspace", "limitedBy", "cautions", "steps", "assumed"], {
-  lines: list(object(["ingredient", "quantity", "text", "role", "part", "range"], { ingredient: ID, quantity: QUANTITY, text: TEXT, role: TEXT, part: { enum: ["mix", "cap"] }, range: object(["low", "high"], { low: QUANTITY, high: QUANTITY }) })),
+  lines: list(
+    object(["ingredient", "quantity", "text", "role", "part", "range"], {
+      ingredient: ID,
+      quantity: QUANTITY,
+      text: TEXT,
+      role: TEXT,
+      part: { enum: ["mix", "cap"] },
+      range: object(["low", "high"], { low: QUANTITY, high: QUANTITY }),
+    }),
+  ),
   liquid: QUANTITY,
   occupied: QUANTITY,
   fillLevel: NUMBER,
@@ -58,7 +67,13 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
   statedTemperature: QUANTITY,
   observations: list({
     oneOf: [
-      object(["at", "kind", "value"], { at: MOMENT, kind: { const: "ph" }, value: { type: "number", minimum: 0, maximum: 14 }, method: { enum: ["meter", "strip"] }, where: { enum: ["mid-depth", "film", "lees"] } }),
+      object(["at", "kind", "value"], {
+        at: MOMENT,
+        kind: { const: "ph" },
+        value: { type: "number", minimum: 0, maximum: 14 },
+        method: { enum: ["meter", "strip"] },
+        where: { enum: ["mid-depth", "film", "lees"] },
+      }),
       object(["at", "kind", "word"], { at: MOMENT, kind: { enum: ["smell", "surface", "film", "solids"] }, word: { type: "string", maxLength: 40 } }),
       object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ACTS } }),
     ],

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { sayLoads } from "@/formats/loadsText";
-import { DomainError } from "../errors";
+import { type DomainError } from "../errors";
 import { planLoads, type LoadsRequest } from "./loads";
 
 const CAN = { type: "hand", volumeL: 10, stepL: 0.01 } as const;
@@ -36,7 +36,13 @@ describe("loads", () => {
   });
 
   it("pre-dilutes for an injector that is stronger than the dose", () => {
-    const plan = planLoads({ ...base, dilution: { partsWater: 800 }, mixRate: { amountL: 3, per: "m2" }, plots: [{ id: "p", areaM2: 400 }], tool: { type: "injector", partsWater: 60, tankL: 8 } });
+    const plan = planLoads({
+      ...base,
+      dilution: { partsWater: 800 },
+      mixRate: { amountL: 3, per: "m2" },
+      plots: [{ id: "p", areaM2: 400 }],
+      tool: { type: "injector", partsWater: 60, tankL: 8 },
+    });
     const stockL = plan.loads.reduce((sum, load) => sum + load.count * load.mixL, 0);
     expect(stockL).toBeCloseTo(1200 / 61, 9);
     expect(plan.loads.map(({ count }) => count)).toEqual([2, 1]);
@@ -44,7 +50,9 @@ describe("loads", () => {
   });
 
   it("refuses an injector that can't give so strong a dose", () => {
-    expect(() => planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } })).toThrow("1:20 is stronger than this injector can give: neat, at 1:100, is its strongest.");
+    expect(() => planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } })).toThrow(
+      "1:20 is stronger than this injector can give: neat, at 1:100, is its strongest.",
+    );
   });
 
   it("says what is left and what is short", () => {

@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import type { StockUnit } from "./types";
+import type { StockUnit } from "./range";
 
 export interface Ingredient {
   readonly name: string;
@@ -13,7 +13,13 @@ export interface Ingredient {
   readonly sugarShare: number;
 }
 
-const solid = (name: string, densityKgPerL: number | null, displacementLPerKg: number, sugarShare = 0): Ingredient => ({ name, stockUnit: "kg", densityKgPerL, displacementLPerKg, sugarShare });
+const solid = (name: string, densityKgPerL: number | null, displacementLPerKg: number, sugarShare = 0): Ingredient => ({
+  name,
+  stockUnit: "kg",
+  densityKgPerL,
+  displacementLPerKg,
+  sugarShare,
+});
 const liquid = (name: string, densityKgPerL: number, sugarShare = 0): Ingredient => ({ name, stockUnit: "L", densityKgPerL, displacementLPerKg: 1 / densityKgPerL, sugarShare });
 
 /**

@@ -1,16 +1,8 @@
 import type { IngredientId } from "./ingredients";
 import type { Act, SignKind } from "./words";
+import type { Range, StockUnit } from "./range";
 import type { CautionId } from "./cautions";
 import type { UseId } from "./uses";
-
-/** A figure as growers state it: the span they really use and the cautious one that Ruchka takes unless told otherwise. */
-export interface Range {
-  readonly low: number;
-  readonly default: number;
-  readonly high: number;
-}
-
-export type StockUnit = "kg" | "L";
 
 /**
  * How an ingredient's amount follows the size of the batch.
@@ -18,8 +10,7 @@ export type StockUnit = "kg" | "L";
  * Only `per-basis` grows with the batch; a layer grows with the vessel's width.
  */
 export type IngredientAmount =
-  | { readonly type: "per-basis"; readonly perBasis: Range; readonly unit: StockUnit }
-  | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" };
+  { readonly type: "per-basis"; readonly perBasis: Range; readonly unit: StockUnit } | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" };
 
 export interface MethodIngredient {
   readonly ingredient: IngredientId;

@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import type { Range } from "./types";
+import type { Range } from "./range";
 
 export interface Use {
   readonly name: string;
@@ -16,11 +16,35 @@ const CLUMP_L_PER_PLANT: Range = { low: 3, default: 4, high: 5 };
 
 export const USES = {
   "drench-bare": { name: "Drench, bare soil", target: "soil", mixLPerM2: DRENCH_L_PER_M2, mixLPerPlant: null, how: "Before planting. Rain after it helps; water it in otherwise." },
-  "drench-growing": { name: "Drench, growing plants", target: "soil", mixLPerM2: DRENCH_L_PER_M2, mixLPerPlant: CLUMP_L_PER_PLANT, how: "At the foot of the plant, on moist soil, away from full sun." },
-  "foliar": { name: "On the leaves", target: "leaves", mixLPerM2: { low: 0.04, default: 0.06, high: 0.1 }, mixLPerPlant: null, how: "Early or at dusk, dry leaves ahead, little wind. Strain to 200 µm. Mask and gloves; not on produce ready to pick." },
-  "seedling": { name: "Seedlings", target: "soil", mixLPerM2: { low: 0.5, default: 1, high: 2 }, mixLPerPlant: { low: 0.02, default: 0.035, high: 0.05 }, how: "A small sip per cell or pot, never stronger than stated." },
+  "drench-growing": {
+    name: "Drench, growing plants",
+    target: "soil",
+    mixLPerM2: DRENCH_L_PER_M2,
+    mixLPerPlant: CLUMP_L_PER_PLANT,
+    how: "At the foot of the plant, on moist soil, away from full sun.",
+  },
+  "foliar": {
+    name: "On the leaves",
+    target: "leaves",
+    mixLPerM2: { low: 0.04, default: 0.06, high: 0.1 },
+    mixLPerPlant: null,
+    how: "Early or at dusk, dry leaves ahead, little wind. Strain to 200 µm. Mask and gloves; not on produce ready to pick.",
+  },
+  "seedling": {
+    name: "Seedlings",
+    target: "soil",
+    mixLPerM2: { low: 0.5, default: 1, high: 2 },
+    mixLPerPlant: { low: 0.02, default: 0.035, high: 0.05 },
+    how: "A small sip per cell or pot, never stronger than stated.",
+  },
   "seed-mix": { name: "Seed mix", target: "other", mixLPerM2: null, mixLPerPlant: null, how: "Wet the mix until it just holds together." },
-  "injector": { name: "Through the injector", target: "soil", mixLPerM2: DRENCH_L_PER_M2, mixLPerPlant: null, how: "Strain to 100 µm for drip. Flush the line with plain water after." },
+  "injector": {
+    name: "Through the injector",
+    target: "soil",
+    mixLPerM2: DRENCH_L_PER_M2,
+    mixLPerPlant: null,
+    how: "Strain to 100 µm for drip. Flush the line with plain water after.",
+  },
   "compost": { name: "On compost", target: "other", mixLPerM2: { low: 1, default: 3, high: 5 }, mixLPerPlant: null, how: "Over the heap while it is turned." },
   "incorporate": { name: "Worked in", target: "soil", mixLPerM2: { low: 2, default: 4, high: 6 }, mixLPerPlant: null, how: "Into the top 15 cm." },
   "top-dress": { name: "Top dressing", target: "soil", mixLPerM2: { low: 1, default: 2, high: 3 }, mixLPerPlant: null, how: "On the surface, under mulch." },

@@ -154,7 +154,10 @@ export function forecast(input: ForecastInput): Forecast {
     temperatureBasis: liquid.basis,
     liquidNowC: liquid.hourlyC[Math.min(liquid.hourlyC.length - 1, Math.round(input.nowH))]!,
     meanLiquidC24h: meanOfLastDay(liquid.hourlyC, input.nowH),
-    meanRate24h: meanOfLastDay(liquid.hourlyC.map((celsius) => rateAt(celsius, readiness.temperatures)), input.nowH),
+    meanRate24h: meanOfLastDay(
+      liquid.hourlyC.map((celsius) => rateAt(celsius, readiness.temperatures)),
+      input.nowH,
+    ),
     share: usualStart > 0 ? thermalAt(theta, input.nowH) / usualStart : 0,
     horizonH,
   };

@@ -12,5 +12,4 @@ function cardinalShare(celsius: number, { minC, optimumC, maxC }: RateTemperatur
  * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; 0 outside minC..maxC.
  * @example rateAt(24, { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 }); // 1
  */
-export const rateAt = (liquidC: number, temperatures: RateTemperatures): number =>
-  cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);
+export const rateAt = (liquidC: number, temperatures: RateTemperatures): number => cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);

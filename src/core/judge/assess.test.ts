@@ -11,7 +11,15 @@ import { assess } from "./assess";
 
 const at = (methodId: string, days: number, celsius: number, observations: readonly Observation[] = [], schoolId?: string): ForecastInput => {
   const method = findMethod(methodId);
-  return { method, school: findSchool(method, schoolId), vesselL: 200, nowH: days * 24, temperature: { liquid: [{ hour: 0, celsius }], air: [], statedC: null }, observations, curveHours: [] };
+  return {
+    method,
+    school: findSchool(method, schoolId),
+    vesselL: 200,
+    nowH: days * 24,
+    temperature: { liquid: [{ hour: 0, celsius }], air: [], statedC: null },
+    observations,
+    curveHours: [],
+  };
 };
 const ph = (hour: number, value: number, spot: "mid-depth" | "film" = "mid-depth"): Observation => ({ hour, kind: "ph", value, instrument: "meter", spot });
 const smell = (hour: number, word: string): Observation => ({ hour, kind: "smell", word });
@@ -26,7 +34,10 @@ describe("rate and thermal time", () => {
     for (const celsius of [10, 20, 30, 40]) expect(rateAt(35, tea)).toBeGreaterThan(rateAt(celsius, tea));
   });
   it("inverts: the hour at which so much thermal time has passed has passed so much", () => {
-    const theta = thermalTime(Array.from({ length: 200 }, (_, hour) => 18 + 6 * Math.sin(hour / 4)), tea);
+    const theta = thermalTime(
+      Array.from({ length: 200 }, (_, hour) => 18 + 6 * Math.sin(hour / 4)),
+      tea,
+    );
     for (const wanted of [0.5, 10, 77.7, 120]) expect(thermalAt(theta, hourAtThermal(theta, wanted))).toBeCloseTo(wanted, 9);
     expect(hourAtThermal(theta, 1e6)).toBe(Infinity);
   });
@@ -39,12 +50,26 @@ describe("rate and thermal time", () => {
 describe("the liquid's temperature", () => {
   it("follows a step in the air by the closed-form exponential", () => {
     const tauH = warmingTimeH(200, false);
-    const air = [{ hour: 0, celsius: 25 }, { hour: 400, celsius: 25 }];
+    const air = [
+      { hour: 0, celsius: 25 },
+      { hour: 400, celsius: 25 },
+    ];
     const series = liquidTemperature({ liquid: [], air, statedC: 15 }, tauH, 48)!;
     for (const hour of [1, 17, 48]) expect(series.hourlyC[hour]).toBeCloseTo(25 - 10 * Math.exp(-hour / tauH), 9);
   });
   it("takes a reading over what it worked out, and says so", () => {
-    const series = liquidTemperature({ liquid: [{ hour: 10, celsius: 30 }], air: [{ hour: 0, celsius: 15 }, { hour: 100, celsius: 15 }], statedC: 15 }, 17, 20)!;
+    const series = liquidTemperature(
+      {
+        liquid: [{ hour: 10, celsius: 30 }],
+        air: [
+          { hour: 0, celsius: 15 },
+          { hour: 100, celsius: 15 },
+        ],
+        statedC: 15,
+      },
+      17,
+      20,
+    )!;
     expect(series.hourlyC[10]).toBeCloseTo(30, 9);
     expect(series.basis).toBe("read");
   });

@@ -121,10 +121,19 @@ function judgeAcid(evidence: Evidence): Verdict {
   if (readiness.type !== "acid") return judgeBloom(evidence);
   const last = countedPh(input.observations).at(-1);
   const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
-  if (isPhStuck(input)) return { state: "stuck", reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h }, ...reasons], next: { act: "feed", hour: nowH } };
+  if (isPhStuck(input))
+    return {
+      state: "stuck",
+      reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h }, ...reasons],
+      next: { act: "feed", hour: nowH },
+    };
   if (last && last.value <= readiness.targetPh && nowH - last.hour <= PH_HOLDS_H) {
     if (nowH < readiness.minimumAgeD * 24) {
-      return { state: "near", reasons: [{ code: "too-young", days: nowH / 24, minimumDays: readiness.minimumAgeD }, ...reasons], next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 } };
+      return {
+        state: "near",
+        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: readiness.minimumAgeD }, ...reasons],
+        next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 },
+      };
     }
     if (latestSign?.says === "ready") return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
     return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
@@ -139,10 +148,12 @@ function judgeDays(evidence: Evidence): Verdict {
   const { input, latestSign } = evidence;
   const { nowH, forecast } = input;
   const reasons = [...signReason(evidence), warmthReason(input)];
-  if (latestSign?.says === "past" || forecast.probabilityPast > 0.6) return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "strain", hour: nowH } };
+  if (latestSign?.says === "past" || forecast.probabilityPast > 0.6)
+    return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "strain", hour: nowH } };
   const open = forecast.probabilityReady >= 0.5;
   if (open && latestSign?.says === "ready") return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
-  if (open && latestSign?.says !== "not-yet") return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
+  if (open && latestSign?.says !== "not-yet")
+    return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
   return { state: open || isNear(input) ? "near" : "early", reasons, next: { act: "smell", hour: soon(input, 12) } };
 }
 
@@ -153,7 +164,10 @@ function coldVerdict(input: JudgeInput): Verdict | null {
   const tooHot = forecast.meanLiquidC24h > method.comfortC.high;
   return {
     state: "stuck",
-    reasons: [{ code: tooHot ? "too-hot" : "cold", meanC: forecast.meanLiquidC24h, rate: forecast.meanRate24h, comfortLowC: method.comfortC.low, comfortHighC: method.comfortC.high }, ...phReasons(input)],
+    reasons: [
+      { code: tooHot ? "too-hot" : "cold", meanC: forecast.meanLiquidC24h, rate: forecast.meanRate24h, comfortLowC: method.comfortC.low, comfortHighC: method.comfortC.high },
+      ...phReasons(input),
+    ],
     next: { act: "warm", hour: nowH },
   };
 }

@@ -1,6 +1,14 @@
 import { batchCost } from "./batchCost";
 
-const request = { lots: [{ label: "Molasses", amount: 1.7, unitCostMinor: 360 }], labourMin: 45, labourMinorPerH: 1500, powerKWh: 1.2, powerMinorPerKWh: 30, consumables: [{ label: "Bag", costMinor: 80 }], yieldL: 160 };
+const request = {
+  lots: [{ label: "Molasses", amount: 1.7, unitCostMinor: 360 }],
+  labourMin: 45,
+  labourMinorPerH: 1500,
+  powerKWh: 1.2,
+  powerMinorPerKWh: 30,
+  consumables: [{ label: "Bag", costMinor: 80 }],
+  yieldL: 160,
+};
 
 describe("batch cost", () => {
   it("is lots at their own price, labour, power and consumables, and its lines add up", () => {
@@ -10,7 +18,13 @@ describe("batch cost", () => {
     expect(cost.perLMinor).toBeCloseTo(11.58125, 9);
   });
   it("prices two lots of one thing each at its own price", () => {
-    const cost = batchCost({ ...request, lots: [{ label: "old", amount: 1, unitCostMinor: 100 }, { label: "new", amount: 1, unitCostMinor: 300 }] });
+    const cost = batchCost({
+      ...request,
+      lots: [
+        { label: "old", amount: 1, unitCostMinor: 100 },
+        { label: "new", amount: 1, unitCostMinor: 300 },
+      ],
+    });
     expect(cost.breakdown.slice(0, 2).map(({ costMinor }) => costMinor)).toEqual([100, 300]);
   });
   it("has no price per litre while nothing is strained, and refuses a yield of nothing", () => {

@@ -17,7 +17,11 @@ export function checkMeasures(measures: readonly LocalMeasure[]): void {
     if (Object.hasOwn(UNITS, measure.name)) throw new DomainError("measure-shadows-unit", { name: measure.name }, `/measures/${index}/name`);
     const size = toBase(measure.quantity, [], `/measures/${index}/quantity`);
     if (!(size.value > 0)) {
-      throw new DomainError("not-positive", { what: `The measure "${measure.name}"`, value: measure.quantity.value, unit: measure.quantity.unit }, `/measures/${index}/quantity/value`);
+      throw new DomainError(
+        "not-positive",
+        { what: `The measure "${measure.name}"`, value: measure.quantity.value, unit: measure.quantity.unit },
+        `/measures/${index}/quantity/value`,
+      );
     }
   });
 }
@@ -26,9 +30,7 @@ function acrossByDensity(amount: BaseAmount, wanted: Dimension, options: Convert
   const pair = `${amount.dimension}>${wanted}`;
   if (pair !== "volume>mass" && pair !== "mass>volume") return amount;
   if (!options.densityKgPerL) throw new DomainError("density-unknown", { ingredient: options.ingredient ?? null }, "/ingredient");
-  return pair === "volume>mass"
-    ? { dimension: "mass", value: amount.value * options.densityKgPerL }
-    : { dimension: "volume", value: amount.value / options.densityKgPerL };
+  return pair === "volume>mass" ? { dimension: "mass", value: amount.value * options.densityKgPerL } : { dimension: "volume", value: amount.value / options.densityKgPerL };
 }
 
 /**
@@ -41,9 +43,7 @@ export function convert(quantity: Quantity, unit: string, options: ConvertOption
   const measures = options.measures ?? [];
   checkMeasures(measures);
   const amount = toBase(quantity, measures, "/quantity");
-  const wanted = Object.hasOwn(UNITS, unit)
-    ? UNITS[unit as keyof typeof UNITS].dimension
-    : toBase({ value: 1, unit }, measures, "/to").dimension;
+  const wanted = Object.hasOwn(UNITS, unit) ? UNITS[unit as keyof typeof UNITS].dimension : toBase({ value: 1, unit }, measures, "/to").dimension;
   return fromBase(acrossByDensity(amount, wanted, options), unit, measures);
 }
 

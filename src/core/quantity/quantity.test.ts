@@ -40,9 +40,15 @@ describe("convert", () => {
     expect(convert({ value: 2.8, unit: "kg" }, "L", options).value).toBeCloseTo(2, 12);
   });
   it("says why it refuses", () => {
-    expect(refusal(() => convert({ value: 1, unit: "L" }, "kg"))).toMatchInlineSnapshot(`"density-unknown at "/ingredient": Turning a volume into a mass needs an ingredient, for its density."`);
-    expect(refusal(() => convert({ value: 1, unit: "L" }, "m2"))).toMatchInlineSnapshot(`"dimension-mismatch at "/to": An amount of volume can't be turned into area (m2): they measure different things."`);
-    expect(refusal(() => convert({ value: 1, unit: "bucket" }, "L"))).toMatchInlineSnapshot(`"unknown-unit at "/quantity/unit": "bucket" is not a unit Ruchka knows, nor one of the farm's own measures."`);
+    expect(refusal(() => convert({ value: 1, unit: "L" }, "kg"))).toMatchInlineSnapshot(
+      `"density-unknown at "/ingredient": Turning a volume into a mass needs an ingredient, for its density."`,
+    );
+    expect(refusal(() => convert({ value: 1, unit: "L" }, "m2"))).toMatchInlineSnapshot(
+      `"dimension-mismatch at "/to": An amount of volume can't be turned into area (m2): they measure different things."`,
+    );
+    expect(refusal(() => convert({ value: 1, unit: "bucket" }, "L"))).toMatchInlineSnapshot(
+      `"unknown-unit at "/quantity/unit": "bucket" is not a unit Ruchka knows, nor one of the farm's own measures."`,
+    );
     expect(refusal(() => convert({ value: 1, unit: "L" }, "L", { measures: [{ name: "L", quantity: { value: 2, unit: "L" } }] }))).toContain("measure-shadows-unit");
     expect(refusal(() => convert({ value: 1, unit: "can" }, "L", { measures: [{ name: "can", quantity: { value: 0, unit: "L" } }] }))).toContain("not-positive");
   });

@@ -7,7 +7,8 @@ const requestFor = (methodId: string, schoolId: string | undefined, vesselL: num
   const method = findMethod(methodId);
   return { method, school: findSchool(method, schoolId), vesselL };
 };
-const amountOf = (request: ScaleRequest, ingredient: string, part = "mix") => scaleRecipe(request).lines.find((line) => line.ingredient === ingredient && line.part === part)!.amount;
+const amountOf = (request: ScaleRequest, ingredient: string, part = "mix") =>
+  scaleRecipe(request).lines.find((line) => line.ingredient === ingredient && line.part === part)!.amount;
 const codeOf = (run: () => unknown) => {
   try {
     run();
@@ -41,20 +42,37 @@ describe("scaling", () => {
   });
 
   it("follows the ingredient that runs out first, and names it", () => {
-    const recipe = scaleRecipe({ ...requestFor("aerated-tea", "bacterial", 200), limits: [{ ingredient: "castings", amount: 4 }, { ingredient: "molasses", amount: 0.6 }] });
+    const recipe = scaleRecipe({
+      ...requestFor("aerated-tea", "bacterial", 200),
+      limits: [
+        { ingredient: "castings", amount: 4 },
+        { ingredient: "molasses", amount: 0.6 },
+      ],
+    });
     expect(recipe.limitedBy).toBe("castings");
     expect(recipe.basisAmount).toBeCloseTo(100, 9);
   });
 
   it("never breaks a limit", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.5, max: 500, noNaN: true }), fc.double({ min: 0.01, max: 20, noNaN: true }), fc.double({ min: 0.01, max: 5, noNaN: true }), (vesselL, castings, molasses) => {
-        const recipe = scaleRecipe({ ...requestFor("aerated-tea", "bacterial", vesselL), limits: [{ ingredient: "castings", amount: castings }, { ingredient: "molasses", amount: molasses }] });
-        const used = (id: string) => recipe.lines.filter(({ ingredient }) => ingredient === id).reduce((sum, line) => sum + line.amount, 0);
-        expect(used("castings")).toBeLessThanOrEqual(castings * (1 + 1e-9));
-        expect(used("molasses")).toBeLessThanOrEqual(molasses * (1 + 1e-9));
-        expect(recipe.occupiedL).toBeLessThanOrEqual(recipe.fillLineL * (1 + 1e-9));
-      }),
+      fc.property(
+        fc.double({ min: 0.5, max: 500, noNaN: true }),
+        fc.double({ min: 0.01, max: 20, noNaN: true }),
+        fc.double({ min: 0.01, max: 5, noNaN: true }),
+        (vesselL, castings, molasses) => {
+          const recipe = scaleRecipe({
+            ...requestFor("aerated-tea", "bacterial", vesselL),
+            limits: [
+              { ingredient: "castings", amount: castings },
+              { ingredient: "molasses", amount: molasses },
+            ],
+          });
+          const used = (id: string) => recipe.lines.filter(({ ingredient }) => ingredient === id).reduce((sum, line) => sum + line.amount, 0);
+          expect(used("castings")).toBeLessThanOrEqual(castings * (1 + 1e-9));
+          expect(used("molasses")).toBeLessThanOrEqual(molasses * (1 + 1e-9));
+          expect(recipe.occupiedL).toBeLessThanOrEqual(recipe.fillLineL * (1 + 1e-9));
+        },
+      ),
     );
   });
 

@@ -1,6 +1,7 @@
 import { DomainError, requirePositive, requireWithin } from "../errors";
 import { findIngredient, type IngredientId } from "../book/ingredients";
-import type { Method, MethodIngredient, School, StockUnit } from "../book/types";
+import type { Method, MethodIngredient, School } from "../book/types";
+import type { StockUnit } from "../book/range";
 import { layerAreaM2, vesselShape, type VesselShape } from "./vesselShape";
 
 export interface ScaleLimit {
@@ -120,7 +121,8 @@ function limitBounds(request: ScaleRequest, portions: readonly Portion[], caps: 
     const perBasis = portions.filter((portion) => portion.ingredient === ingredient).reduce((sum, portion) => sum + portion.perBasis.default, 0);
     const fixed = caps.filter((line) => line.ingredient === ingredient).reduce((sum, line) => sum + line.amount, 0);
     if (perBasis === 0) throw new DomainError("ingredient-not-in-method", { ingredient, method: request.method.id }, `${path}/ingredient`);
-    if (amount <= fixed) throw new DomainError("out-of-range", { what: "What is at hand, after the cap,", value: amount - fixed, unit: "kg", min: 0.001, max: 1e6 }, `${path}/amount`);
+    if (amount <= fixed)
+      throw new DomainError("out-of-range", { what: "What is at hand, after the cap,", value: amount - fixed, unit: "kg", min: 0.001, max: 1e6 }, `${path}/amount`);
     return { basis: (amount - fixed) / perBasis, by: ingredient };
   });
 }

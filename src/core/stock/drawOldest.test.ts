@@ -1,7 +1,11 @@
 import fc from "fast-check";
 import { drawOldestFirst, toMilli } from "./drawOldest";
 
-const lot = fc.record({ lotId: fc.integer({ min: 1, max: 1e6 }), receivedOn: fc.constantFrom("2031-01-01", "2031-02-01", "2031-02-02"), onHandMilli: fc.integer({ min: 0, max: 1e7 }) });
+const lot = fc.record({
+  lotId: fc.integer({ min: 1, max: 1e6 }),
+  receivedOn: fc.constantFrom("2031-01-01", "2031-02-01", "2031-02-02"),
+  onHandMilli: fc.integer({ min: 0, max: 1e7 }),
+});
 const lots = fc.uniqueArray(lot, { selector: ({ lotId }) => lotId, maxLength: 15 });
 
 describe("drawing the oldest first", () => {

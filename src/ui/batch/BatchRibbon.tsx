@@ -35,16 +35,27 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
   const nowMs = page.close ? page.close.atMs : page.nowMs;
   const fromMs = batch.startedMs;
   const span = Math.max(nowMs - fromMs, 12 * 3_600_000);
-  const toMs = page.close ? nowMs + span * 0.06 : Math.max(nowMs + span * 0.6, Math.min(batch.window.end.p90 ?? 0, nowMs + 12 * DAY_MS), Math.min(batch.window.peak.p90 ?? 0, nowMs + 12 * DAY_MS));
+  const toMs = page.close
+    ? nowMs + span * 0.06
+    : Math.max(nowMs + span * 0.6, Math.min(batch.window.end.p90 ?? 0, nowMs + 12 * DAY_MS), Math.min(batch.window.peak.p90 ?? 0, nowMs + 12 * DAY_MS));
   const x = scaleLinear([fromMs, toMs], [12, W - 12]);
   const points = batch.ribbon.filter(({ atMs }) => atMs <= toMs);
   const width = ({ ready }: { ready: number }) => THREAD + (HALF - THREAD) * ready;
-  const shape = area<(typeof points)[number]>().x(({ atMs }) => x(atMs)).y0((point) => MID - width(point)).y1((point) => MID + width(point)).curve(curveMonotoneX);
+  const shape = area<(typeof points)[number]>()
+    .x(({ atMs }) => x(atMs))
+    .y0((point) => MID - width(point))
+    .y1((point) => MID + width(point))
+    .curve(curveMonotoneX);
   const lost = batch.state === "spoiled" || batch.state === "stuck";
   const best = batch.window.peak.p50;
   const step = toMs - fromMs > 3 * DAY_MS ? "day" : "hour";
   return (
-    <svg role="img" aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`} viewBox={`0 0 ${W} ${H}`} className="block w-full min-w-[760px]">
+    <svg
+      role="img"
+      aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`}
+      viewBox={`0 0 ${W} ${H}`}
+      className="block w-full min-w-[760px]"
+    >
       <defs>
         <pattern id="lost" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={0} y1={0} x2={0} y2={7} stroke="var(--rust)" strokeWidth={3} />
@@ -65,7 +76,9 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
       <text x={x(nowMs)} y={12} textAnchor="middle" className="reading" fontSize={15} fontWeight={700} fill="var(--ink)">
         {page.close ? page.close.kind : "now"}
       </text>
-      {best !== null && best > nowMs && best < toMs && !lost ? <path d={`M${x(best)} ${MID - 11} l11 11 l-11 11 l-11 -11z`} fill="var(--marigold)" stroke="var(--chalk)" strokeWidth={2} /> : null}
+      {best !== null && best > nowMs && best < toMs && !lost ? (
+        <path d={`M${x(best)} ${MID - 11} l11 11 l-11 11 l-11 -11z`} fill="var(--marigold)" stroke="var(--chalk)" strokeWidth={2} />
+      ) : null}
       {pins.map((pin) => (
         <g key={`${pin.atMs}-${pin.text}`} opacity={pin.struck ? 0.4 : 1}>
           <title>{pin.text}</title>

@@ -57,14 +57,17 @@ const Outcome = ({ page }: { readonly page: BatchPage }) => {
       <ul className="divide-y divide-line border-y border-line">
         {page.close ? (
           <li className="py-1.5">
-            {page.close.kind === "strained" ? `${sayVolume(page.close.yieldL, page.farm.units)} strained` : "Thrown out"} {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left: {page.close.residue}
-            {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.{page.close.overrideReason ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}` : ""}
+            {page.close.kind === "strained" ? `${sayVolume(page.close.yieldL, page.farm.units)} strained` : "Thrown out"} {sayMoment(new Date(page.close.atMs), now, clock)} by{" "}
+            {page.close.actorName}; what was left: {page.close.residue}
+            {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.
+            {page.close.overrideReason ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}` : ""}
           </li>
         ) : null}
         {page.stores.map((store) => (
           <li key={store.id} className="flex items-center justify-between gap-3 py-1.5">
             <span>
-              {store.label}: {sayVolume(store.onHandL, page.farm.units)} left{store.place ? `, ${store.place}` : ""}; {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"} {fullDate(new Date(store.expiresMs), clock)}
+              {store.label}: {sayVolume(store.onHandL, page.farm.units)} left{store.place ? `, ${store.place}` : ""};{" "}
+              {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"} {fullDate(new Date(store.expiresMs), clock)}
             </span>
             {store.onHandL > 0 ? (
               <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
@@ -75,7 +78,8 @@ const Outcome = ({ page }: { readonly page: BatchPage }) => {
         ))}
         {page.applications.map((made) => (
           <li key={`${made.applicationId}-${made.plotId}`} className="py-1.5">
-            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)}, {findUse(made.useId).name.toLowerCase()}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
+            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)}, {findUse(made.useId).name.toLowerCase()},{" "}
+            {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
           </li>
         ))}
       </ul>
@@ -94,7 +98,10 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
   const running = page.close === null;
   const readiness = findMethod(batch.methodId).schools[0]!.readiness;
   const standing = page.log.filter(({ kind, correctedById }) => kind !== "withdrawn" && correctedById === null);
-  const phs = standing.filter(({ kind, spot }) => kind === "ph" && spot === "mid-depth").toReversed().map((entry) => ({ day: (entry.atMs - batch.startedMs) / 86_400_000, ph: entry.numberValue!, where: entry.spot ?? "" }));
+  const phs = standing
+    .filter(({ kind, spot }) => kind === "ph" && spot === "mid-depth")
+    .toReversed()
+    .map((entry) => ({ day: (entry.atMs - batch.startedMs) / 86_400_000, ph: entry.numberValue!, where: entry.spot ?? "" }));
   const focus: LogFocus = batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell";
 
   useEffect(() => {
@@ -111,12 +118,21 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
       </Link>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[220px_1fr]">
         <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">
-          <VesselDrawing kind={page.vesselKind} volumeL={batch.vesselL} diameterM={null} pxPerM={210 / Math.max(0.3, 1.18 * Math.cbrt(batch.vesselL / 1000))} contents={running ? contentsOf(batch) : null} dirty={!running} label={`${page.vesselName}, ${sayVolume(batch.filledL, farm.units)}`} />
+          <VesselDrawing
+            kind={page.vesselKind}
+            volumeL={batch.vesselL}
+            diameterM={null}
+            pxPerM={210 / Math.max(0.3, 1.18 * Math.cbrt(batch.vesselL / 1000))}
+            contents={running ? contentsOf(batch) : null}
+            dirty={!running}
+            label={`${page.vesselName}, ${sayVolume(batch.filledL, farm.units)}`}
+          />
         </div>
         <div>
           <h1 className="text-3xl">{batch.name}</h1>
           <p className="text-soft">
-            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {batch.schoolName.toLowerCase()}; started {fullDate(new Date(batch.startedMs), clock)} {clockTime(new Date(batch.startedMs), clock)} by {page.startedBy}
+            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {batch.schoolName.toLowerCase()}; started {fullDate(new Date(batch.startedMs), clock)}{" "}
+            {clockTime(new Date(batch.startedMs), clock)} by {page.startedBy}
             {running ? `; ${batch.ageText}` : ""}. Batch {batch.id}.
           </p>
           <p className={`mt-3 flex items-center gap-2 text-2xl font-bold ${STATE_TEXT[batch.state]}`}>
@@ -133,7 +149,9 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           {running ? (
             <div className="mt-4 flex flex-wrap gap-3">
               <Button look="strong" onClick={() => setSheet("log")}>
-                {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost" ? "Log" : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
+                {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost"
+                  ? "Log"
+                  : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
               </Button>
               <Button onClick={() => setSheet("close")}>Strain or throw out</Button>
             </div>
@@ -141,7 +159,11 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
         </div>
       </div>
       <div role="region" aria-label="The batch over time" tabIndex={0} className="mt-4 overflow-x-auto">
-        <BatchRibbon page={page} clock={clock} pins={page.log.filter(({ kind }) => kind !== "withdrawn").map((entry) => ({ atMs: entry.atMs, text: sayEntry(entry, farm.units), struck: entry.correctedById !== null }))} />
+        <BatchRibbon
+          page={page}
+          clock={clock}
+          pins={page.log.filter(({ kind }) => kind !== "withdrawn").map((entry) => ({ atMs: entry.atMs, text: sayEntry(entry, farm.units), struck: entry.correctedById !== null }))}
+        />
       </div>
       <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">
         <div className="grid content-start gap-8">
@@ -149,7 +171,16 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
             {page.log.length === 0 ? (
               <p className="text-soft">Nothing logged yet. The first look tells most.</p>
             ) : (
-              <LogList log={page.log} clock={clock} units={farm.units} onCorrect={(next) => { setCorrecting(next); setSheet("log"); }} onWithdraw={(entryId) => void strike(entryId)} />
+              <LogList
+                log={page.log}
+                clock={clock}
+                units={farm.units}
+                onCorrect={(next) => {
+                  setCorrecting(next);
+                  setSheet("log");
+                }}
+                onWithdraw={(entryId) => void strike(entryId)}
+              />
             )}
           </Part>
           {page.close || page.stores.length > 0 ? <Outcome page={page} /> : null}
@@ -166,7 +197,11 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           <Part title="What it cost">
             <p className="mb-3">
               <span className="reading text-2xl font-semibold">{sayMoney(page.cost.totalMinor, farm.currency)}</span>
-              {page.cost.perLMinor === null ? <span className="text-soft"> so far; a price per litre comes with the yield</span> : <span className="text-soft"> or {sayMoney(page.cost.perLMinor, farm.currency)} a litre</span>}
+              {page.cost.perLMinor === null ? (
+                <span className="text-soft"> so far; a price per litre comes with the yield</span>
+              ) : (
+                <span className="text-soft"> or {sayMoney(page.cost.perLMinor, farm.currency)} a litre</span>
+              )}
             </p>
             <CostMeasure cost={page.cost} currency={farm.currency} label="What it cost" />
           </Part>
@@ -182,8 +217,32 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           </Part>
         </div>
       </div>
-      {sheet === "log" ? <LogSheet batch={batch} vesselName={page.vesselName} focus={focus} clock={clock} units={farm.units} nowMs={page.nowMs} {...(correcting ? { correcting } : {})} onClose={() => { setSheet(null); setCorrecting(null); }} /> : null}
-      {sheet === "close" ? <CloseSheet batch={batch} vesselName={page.vesselName} units={farm.units} onClose={() => { setSheet(null); router.refresh(); }} /> : null}
+      {sheet === "log" ? (
+        <LogSheet
+          batch={batch}
+          vesselName={page.vesselName}
+          focus={focus}
+          clock={clock}
+          units={farm.units}
+          nowMs={page.nowMs}
+          {...(correcting ? { correcting } : {})}
+          onClose={() => {
+            setSheet(null);
+            setCorrecting(null);
+          }}
+        />
+      ) : null}
+      {sheet === "close" ? (
+        <CloseSheet
+          batch={batch}
+          vesselName={page.vesselName}
+          units={farm.units}
+          onClose={() => {
+            setSheet(null);
+            router.refresh();
+          }}
+        />
+      ) : null}
     </div>
   );
 };

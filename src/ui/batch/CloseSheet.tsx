@@ -50,7 +50,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     defaultValues: {
       yieldL: expect(method.yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
       label: `${batch.shortName}, ${vesselName}`,
-      place: living ? "" : method.keeping.place.split(",")[0] ?? "",
+      place: living ? "" : (method.keeping.place.split(",")[0] ?? ""),
       residue: method.residues[0] ?? "compost",
       residueKg: "",
       labourMin: "30",
@@ -92,15 +92,29 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {close.error ? <Notice tone="error" title={close.error.message}>{null}</Notice> : null}
+        {close.error ? (
+          <Notice tone="error" title={close.error.message}>
+            {null}
+          </Notice>
+        ) : null}
         <Choices
           label="What becomes of it"
           stacked
           value={destination}
           onChange={setDestination}
           options={[
-            { value: "store", label: "Into a store", note: living ? "A living brew does not keep." : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`, disabled: failed || living },
-            { value: "at-once", label: "Used at once", note: living ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.` : "Straight to the field; what is left stays as a store.", disabled: failed },
+            {
+              value: "store",
+              label: "Into a store",
+              note: living ? "A living brew does not keep." : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`,
+              disabled: failed || living,
+            },
+            {
+              value: "at-once",
+              label: "Used at once",
+              note: living ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.` : "Straight to the field; what is left stays as a store.",
+              disabled: failed,
+            },
             { value: "discard", label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
           ]}
         />
@@ -110,7 +124,13 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
           </Notice>
         ) : (
           <>
-            <NumberField label="Strained off" unit="L" {...register("yieldL")} error={close.fields["/yieldL"]} hint={`Usual here: ${sayVolume(expect(method.yieldPerBasis.low), units)} to ${sayVolume(expect(method.yieldPerBasis.high), units)}.`} />
+            <NumberField
+              label="Strained off"
+              unit="L"
+              {...register("yieldL")}
+              error={close.fields["/yieldL"]}
+              hint={`Usual here: ${sayVolume(expect(method.yieldPerBasis.low), units)} to ${sayVolume(expect(method.yieldPerBasis.high), units)}.`}
+            />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
             {destination === "store" ? <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} /> : null}
             <div className="grid grid-cols-2 gap-3">
@@ -125,7 +145,12 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
         )}
         <NumberField label="Hands’ time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
         {needsReason ? (
-          <TextArea label={`Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`} hint="Kept with the batch." {...register("overrideReason")} error={close.fields["/overrideReason"]} />
+          <TextArea
+            label={`Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`}
+            hint="Kept with the batch."
+            {...register("overrideReason")}
+            error={close.fields["/overrideReason"]}
+          />
         ) : null}
         {method.cautions.includes("lifting") && destination !== "discard" ? (
           <Notice tone="caution" title="Weight">

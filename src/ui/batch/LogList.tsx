@@ -42,7 +42,12 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
           </span>
           {struck || entry.kind === "withdrawn" ? null : (
             <span className="flex">
-              <Button look="quiet" className="text-[0.88rem]" aria-label={`Correct: ${said}`} onClick={() => onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })}>
+              <Button
+                look="quiet"
+                className="text-[0.88rem]"
+                aria-label={`Correct: ${said}`}
+                onClick={() => onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })}
+              >
                 Correct
               </Button>
               <Button look="quiet" className="text-[0.88rem]" aria-label={`Strike out: ${said}`} onClick={() => onWithdraw(entry.id)}>

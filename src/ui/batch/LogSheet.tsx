@@ -59,7 +59,12 @@ const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last: number
       <Stepper label="pH" value={value} step={instrument === "meter" ? 0.05 : 0.5} min={0} max={14} digits={2} onChange={setValue} />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choices label="Read with a" value={instrument} onChange={setInstrument} options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))} />
-        <Choices label="Where" value={spot} onChange={setSpot} options={PH_SPOTS.map((option) => ({ value: option, label: option === "mid-depth" ? "mid-depth" : `in the ${option}` }))} />
+        <Choices
+          label="Where"
+          value={spot}
+          onChange={setSpot}
+          options={PH_SPOTS.map((option) => ({ value: option, label: option === "mid-depth" ? "mid-depth" : `in the ${option}` }))}
+        />
       </div>
       {spot === "mid-depth" ? null : <p className="text-[0.9rem] text-soft">Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.</p>}
       <Button look="strong" disabled={busy} onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}>
@@ -88,7 +93,10 @@ const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: W
     type="button"
     disabled={busy}
     onClick={() => onLog({ kind: choice.kind, word: choice.word } as Entry, `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`)}
-    className={clsx("min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash", choice.says ? "border-ink font-semibold" : "border-line")}
+    className={clsx(
+      "min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash",
+      choice.says ? "border-ink font-semibold" : "border-line",
+    )}
   >
     {choice.word}
     {choice.says ? <span className="block text-[0.78rem] font-normal text-soft">{SAYS_WORDS[choice.says]}</span> : null}
@@ -175,7 +183,7 @@ const Verdict = ({ batch }: { readonly batch: BatchView }) => (
 export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correcting, onClose }: LogSheetProps) => {
   const log = useAct("logEntry");
   const [agoH, setAgoH] = useState(0);
-  const at = correcting ? new Date(correcting.atMs).toISOString() : agoH === 0 ? undefined : new Date(Date.now() - agoH * HOUR_MS).toISOString();
+  const at = correcting ? new Date(correcting.atMs).toISOString() : agoH === 0 ? undefined : new Date(nowMs - agoH * HOUR_MS).toISOString();
 
   const onLog = async (entry: Entry, said: string) => {
     const request = { batchId: batch.id, entry, ...(at ? { at } : {}), ...(correcting ? { correctsId: correcting.entryId } : {}) };
@@ -197,7 +205,16 @@ export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correc
   const first = correcting ? correcting.kind : focus === "smell" ? "words" : focus;
   const order = correcting ? [first] : [first, ...(["words", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
   return (
-    <Sheet open onClose={onClose} title={`${vesselName}: ${correcting ? "correct" : "log"}`} lead={correcting ? `Instead of “${correcting.was}”, ${sayMoment(new Date(correcting.atMs), new Date(nowMs), clock)}. The old entry stays readable.` : `${batch.name}, ${batch.ageText}`}>
+    <Sheet
+      open
+      onClose={onClose}
+      title={`${vesselName}: ${correcting ? "correct" : "log"}`}
+      lead={
+        correcting
+          ? `Instead of “${correcting.was}”, ${sayMoment(new Date(correcting.atMs), new Date(nowMs), clock)}. The old entry stays readable.`
+          : `${batch.name}, ${batch.ageText}`
+      }
+    >
       {correcting ? null : <Verdict batch={batch} />}
       {log.error ? (
         <div className="mb-4">

@@ -17,7 +17,15 @@ export const ReadingsChart = ({ points, targetPh }: { readonly points: readonly 
         <LineChart data={[...points]} margin={{ top: 8, right: 12, bottom: 4, left: -18 }}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
           <ReferenceArea y1={3} y2={targetPh} fill="var(--leaf-wash)" fillOpacity={0.7} />
-          <XAxis dataKey="day" type="number" domain={[0, "dataMax"]} tickCount={6} tickFormatter={(day: number) => `${Math.round(day)}`} stroke="var(--soft)" tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }} />
+          <XAxis
+            dataKey="day"
+            type="number"
+            domain={[0, "dataMax"]}
+            tickCount={6}
+            tickFormatter={(day: number) => `${Math.round(day)}`}
+            stroke="var(--soft)"
+            tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+          />
           <YAxis domain={[3, 7]} ticks={[3, 4, 5, 6, 7]} stroke="var(--soft)" tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }} />
           <Tooltip
             formatter={(value) => [String(value), "pH"]}

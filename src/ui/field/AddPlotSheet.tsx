@@ -23,7 +23,9 @@ interface PlotForm {
 /** A new bed, row or strip. */
 export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addPlot");
-  const { register, handleSubmit } = useForm<PlotForm>({ defaultValues: { name: "", crop: "", stage: "growing", widthM: "1.2", lengthM: "", plants: "", leafEaten: false, harvestOn: "" } });
+  const { register, handleSubmit } = useForm<PlotForm>({
+    defaultValues: { name: "", crop: "", stage: "growing", widthM: "1.2", lengthM: "", plants: "", leafEaten: false, harvestOn: "" },
+  });
   const submit = handleSubmit(async (form) => {
     const answer = await add.run({
       name: form.name,
@@ -51,7 +53,11 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? <Notice tone="error" title={add.error.message}>{null}</Notice> : null}
+        {add.error ? (
+          <Notice tone="error" title={add.error.message}>
+            {null}
+          </Notice>
+        ) : null}
         <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
         <TextField label="Crop" {...register("crop")} error={add.fields["/crop"]} />
         <SelectField label="Stage" {...register("stage")} error={add.fields["/stage"]}>

@@ -1,5 +1,5 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { parseNumber } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
@@ -22,10 +22,16 @@ const numberOrNull = (text: string) => (text.trim() === "" ? null : (parseNumber
 /** A can, a knapsack or an injector. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addTool");
-  const { register, handleSubmit, watch } = useForm<ToolForm>({ defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" } });
-  const isInjector = watch("kind") === "injector";
+  const { register, handleSubmit, control } = useForm<ToolForm>({ defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" } });
+  const isInjector = useWatch({ control, name: "kind" }) === "injector";
   const submit = handleSubmit(async (form) => {
-    const answer = await add.run({ name: form.name, kind: form.kind, volumeL: parseNumber(form.volumeL) as number, stepMl: numberOrNull(form.stepMl), partsWater: isInjector ? numberOrNull(form.partsWater) : null });
+    const answer = await add.run({
+      name: form.name,
+      kind: form.kind,
+      volumeL: parseNumber(form.volumeL) as number,
+      stepMl: numberOrNull(form.stepMl),
+      partsWater: isInjector ? numberOrNull(form.partsWater) : null,
+    });
     if (!answer) return;
     toast.success(`${form.name} is at hand.`);
     onClose();
@@ -42,7 +48,11 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? <Notice tone="error" title={add.error.message}>{null}</Notice> : null}
+        {add.error ? (
+          <Notice tone="error" title={add.error.message}>
+            {null}
+          </Notice>
+        ) : null}
         <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
         <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
           <option value="can">can</option>

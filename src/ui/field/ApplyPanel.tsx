@@ -1,5 +1,5 @@
 "use client";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
 import { planLoads, type LoadsPlan } from "@/core/apply/loads";
@@ -47,7 +47,13 @@ function workOut(ratio: string, rateText: string, per: "m2" | "plant", tool: Too
     const amountL = parseNumber(rateText);
     if (amountL === null) return { plan: null, dilution, problem: { path: "/mixRateL", message: "A number, please." } };
     if (plots.length === 0) return { plan: null, dilution, problem: null };
-    const plan = planLoads({ dilution, mixRate: { amountL, per }, plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })), tool: toolForLoads(tool), availableL });
+    const plan = planLoads({
+      dilution,
+      mixRate: { amountL, per },
+      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+      tool: toolForLoads(tool),
+      availableL,
+    });
     return { plan, dilution, problem: null };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
@@ -56,7 +62,10 @@ function workOut(ratio: string, rateText: string, per: "m2" | "plant", tool: Too
   }
 }
 
-const sayBothWays = ({ partsWater }: Dilution) => (partsWater === 0 ? "undiluted" : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`);
+const sayBothWays = ({ partsWater }: Dilution) =>
+  partsWater === 0
+    ? "undiluted"
+    : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
 
 const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: FieldView }) => (
   <details className="border-b border-line py-2">
@@ -82,8 +91,11 @@ const Stock = ({ plan, view, heldL }: { readonly plan: LoadsPlan; readonly view:
     </Notice>
   ) : (
     <p className="py-2 text-[0.95rem]">
-      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate and {sayVolume(plan.totals.waterL, units)} of water. {sayVolume(plan.leftL ?? 0, units)} stay in the store.
-      {Math.abs(plan.roundingErrorL) > 1e-6 ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.` : ""}
+      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate and {sayVolume(plan.totals.waterL, units)} of water.{" "}
+      {sayVolume(plan.leftL ?? 0, units)} stay in the store.
+      {Math.abs(plan.roundingErrorL) > 1e-6
+        ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
+        : ""}
     </p>
   );
 };
@@ -97,7 +109,8 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const method = findMethod(store.methodId);
   const school = findSchool(method, store.schoolId);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
-  const useId: UseId = pickedUse !== null && school.uses.some(({ use }) => use === pickedUse) ? pickedUse : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
+  const useId: UseId =
+    pickedUse !== null && school.uses.some(({ use }) => use === pickedUse) ? pickedUse : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
   const use = findUse(useId);
   const rate = findUseRate(school, useId);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
@@ -115,7 +128,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const [labourMin, setLabourMin] = useState("30");
   const [reason, setReason] = useState("");
 
-  const { plan, dilution, problem } = useMemo(() => workOut(ratio, rateText, per, tool, plots, store.onHandL), [ratio, rateText, per, tool, plots, store.onHandL]);
+  const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL);
   const cautions: readonly ApplyCaution[] = dilution
     ? findCautions({
         method,
@@ -158,11 +171,25 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   return (
     <div className="grid gap-4">
       <h2 className="text-xl">Apply</h2>
-      {apply.error ? <Notice tone="error" title={apply.error.message}>{null}</Notice> : null}
-      <SelectField label="What" value={store.id} onChange={(event) => { setPickedStore(Number(event.target.value)); setTypedRatio(null); setTypedRate(null); }} error={fieldError("/storeId")}>
+      {apply.error ? (
+        <Notice tone="error" title={apply.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      <SelectField
+        label="What"
+        value={store.id}
+        onChange={(event) => {
+          setPickedStore(Number(event.target.value));
+          setTypedRatio(null);
+          setTypedRate(null);
+        }}
+        error={fieldError("/storeId")}
+      >
         {view.stores.map((item) => (
           <option key={item.id} value={item.id}>
-            {item.label}, {sayVolume(item.onHandL, units)}, {item.expiresMs < view.nowMs ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}` : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
+            {item.label}, {sayVolume(item.onHandL, units)},{" "}
+            {item.expiresMs < view.nowMs ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}` : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
           </option>
         ))}
       </SelectField>
@@ -170,9 +197,26 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <p className="text-[0.9rem] text-soft">
         {use.how} {rate?.note}
       </p>
-      <TextField label="How strong" value={ratio} onChange={(event) => setTypedRatio(event.target.value)} error={fieldError("/ratio")} hint={dilution ? `${sayBothWays(dilution)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.` : undefined} />
+      <TextField
+        label="How strong"
+        value={ratio}
+        onChange={(event) => setTypedRatio(event.target.value)}
+        error={fieldError("/ratio")}
+        hint={
+          dilution
+            ? `${sayBothWays(dilution)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+            : undefined
+        }
+      />
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="Mix" unit={per === "plant" ? "L per plant" : "L per m²"} value={rateText} onChange={(event) => setTypedRate(event.target.value)} error={fieldError("/mixRateL")} hint={usual ? `usual ${usual.low} to ${usual.high}` : undefined} />
+        <NumberField
+          label="Mix"
+          unit={per === "plant" ? "L per plant" : "L per m²"}
+          value={rateText}
+          onChange={(event) => setTypedRate(event.target.value)}
+          error={fieldError("/mixRateL")}
+          hint={usual ? `usual ${usual.low} to ${usual.high}` : undefined}
+        />
         <SelectField label="Carried with" value={tool.id} onChange={(event) => setPickedTool(Number(event.target.value))} error={fieldError("/toolId")}>
           {view.tools.map((item) => (
             <option key={item.id} value={item.id}>
@@ -182,10 +226,27 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           ))}
         </SelectField>
       </div>
-      {canCountPlants ? <Choices label="Counted" value={per} onChange={(next) => { setPickedPer(next); setTypedRate(null); }} options={[{ value: "m2", label: "by area" }, { value: "plant", label: "by the plant" }]} /> : null}
+      {canCountPlants ? (
+        <Choices
+          label="Counted"
+          value={per}
+          onChange={(next) => {
+            setPickedPer(next);
+            setTypedRate(null);
+          }}
+          options={[
+            { value: "m2", label: "by area" },
+            { value: "plant", label: "by the plant" },
+          ]}
+        />
+      ) : null}
       <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
         {plots.length === 0 ? <p className="py-3 text-soft">Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}</p> : null}
-        {problem?.path === "/plotIds" ? <Notice tone="error" title={problem.message}>{null}</Notice> : null}
+        {problem?.path === "/plotIds" ? (
+          <Notice tone="error" title={problem.message}>
+            {null}
+          </Notice>
+        ) : null}
         {plan ? (
           <>
             {plan.loads.map((load, index) => (
@@ -201,7 +262,15 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           {null}
         </Notice>
       ))}
-      {cautions.length > 0 && !barred ? <TextArea label="Why all the same?" hint="Kept with the application." value={reason} onChange={(event) => setReason(event.target.value)} error={apply.fields["/overrideReason"]} /> : null}
+      {cautions.length > 0 && !barred ? (
+        <TextArea
+          label="Why all the same?"
+          hint="Kept with the application."
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          error={apply.fields["/overrideReason"]}
+        />
+      ) : null}
       {use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
       <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
       <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={apply.fields["/labourMin"]} />

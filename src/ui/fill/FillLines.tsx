@@ -32,7 +32,10 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };
   const wantedMilli = toMilli(parseNumber(line.typed) ?? 0);
-  const plan = drawOldestFirst(item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })), wantedMilli);
+  const plan = drawOldestFirst(
+    item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
+    wantedMilli,
+  );
   if (plan.shortMilli > 0) return { text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`, short: true };
   const from = plan.draws.map(({ lotId, amountMilli }) => `${sayStock(amountMilli / 1000, line.unit, units)} of ${item.lots.find(({ id }) => id === lotId)?.receivedOn}`);
   return { text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`, short: false };

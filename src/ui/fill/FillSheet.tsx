@@ -79,7 +79,10 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     const missing = limits.find(({ amount: held }) => held <= 0);
     if (missing) return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
     try {
-      return { recipe: scaleRecipe({ method, school, vesselL: vessel.volumeL, diameterM: vessel.diameterM, include, limits, ...(amount === null ? {} : { targetBasis: amount }) }), problem: null };
+      return {
+        recipe: scaleRecipe({ method, school, vesselL: vessel.volumeL, diameterM: vessel.diameterM, include, limits, ...(amount === null ? {} : { targetBasis: amount }) }),
+        problem: null,
+      };
     } catch (error) {
       if (error instanceof DomainError) return { recipe: null, problem: error.message };
       throw error;
@@ -94,7 +97,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
   });
   const amountOf = (line: LineDraft) => parseNumber(line.typed);
   const readable = lines.every((line) => (amountOf(line) ?? -1) >= 0);
-  const filledL = recipe && readable ? occupiedLitres(method, lines.map((line) => ({ ingredient: line.ingredient, part: line.part, amount: amountOf(line)! }))) : 0;
+  const filledL =
+    recipe && readable
+      ? occupiedLitres(
+          method,
+          lines.map((line) => ({ ingredient: line.ingredient, part: line.part, amount: amountOf(line)! })),
+        )
+      : 0;
   const overBrim = filledL > vessel.volumeL;
 
   const leave = () => router.push("/", { scroll: false });
@@ -141,28 +150,62 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
             stacked
             value={methodId}
             onChange={pickMethod}
-            options={METHODS.map((option) => ({ value: option.id, label: option.name, note: option.aerated && vessel.airW === 0 ? "Needs air; this vessel has none." : option.purpose, disabled: option.aerated && vessel.airW === 0 }))}
+            options={METHODS.map((option) => ({
+              value: option.id,
+              label: option.name,
+              note: option.aerated && vessel.airW === 0 ? "Needs air; this vessel has none." : option.purpose,
+              disabled: option.aerated && vessel.airW === 0,
+            }))}
           />
-          <Choices label="School" stacked value={school.id} onChange={(id) => { setSchoolId(id); setDrafts({}); }} options={method.schools.map((option) => ({ value: option.id, label: `${option.name}${option.id === method.cautiousSchool ? " (the cautious one)" : ""}`, note: option.stance }))} />
+          <Choices
+            label="School"
+            stacked
+            value={school.id}
+            onChange={(id) => {
+              setSchoolId(id);
+              setDrafts({});
+            }}
+            options={method.schools.map((option) => ({
+              value: option.id,
+              label: `${option.name}${option.id === method.cautiousSchool ? " (the cautious one)" : ""}`,
+              note: option.stance,
+            }))}
+          />
           <Choices
             label="How much"
             stacked
             value={size}
-            onChange={(next) => { setSize(next); setDrafts({}); }}
+            onChange={(next) => {
+              setSize(next);
+              setDrafts({});
+            }}
             options={[
               { value: "vessel", label: "Fill it, with headspace" },
               { value: "shed", label: "As far as the shed goes" },
               { value: "amount", label: `So much ${basisWord}` },
             ]}
           />
-          {size === "amount" ? <NumberField label={`${basisWord === "water" ? "Water" : "Plant"}`} unit={basisUnit} value={wanted} onChange={(event) => { setWanted(event.target.value); setDrafts({}); }} error={wanted !== "" ? (problem ?? fill.fields["/basisAmount"]) : undefined} /> : null}
+          {size === "amount" ? (
+            <NumberField
+              label={`${basisWord === "water" ? "Water" : "Plant"}`}
+              unit={basisUnit}
+              value={wanted}
+              onChange={(event) => {
+                setWanted(event.target.value);
+                setDrafts({});
+              }}
+              error={wanted !== "" ? (problem ?? fill.fields["/basisAmount"]) : undefined}
+            />
+          ) : null}
           <div className="flex items-end gap-4">
             <VesselDrawing
               kind={vessel.kind}
               volumeL={vessel.volumeL}
               diameterM={vessel.diameterM}
               pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
-              contents={recipe ? { filledL, methodId, lid: method.lid, aerated: method.aerated, airOn: false, surface: null, film: null, floatingSolids: method.basis === "plant" } : null}
+              contents={
+                recipe ? { filledL, methodId, lid: method.lid, aerated: method.aerated, airOn: false, surface: null, film: null, floatingSolids: method.basis === "plant" } : null
+              }
               label={`${vessel.name} filled to ${formatNumber((filledL / vessel.volumeL) * 100, 2)} %`}
             />
             {recipe ? (
@@ -174,8 +217,16 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           </div>
         </div>
         <div className="grid content-start gap-5">
-          {fill.error ? <Notice tone="error" title={fill.error.message}>{fill.fields["/vesselId"] ? fill.fields["/vesselId"] : null}</Notice> : null}
-          {problem && size !== "amount" ? <Notice tone="error" title={problem}>{null}</Notice> : null}
+          {fill.error ? (
+            <Notice tone="error" title={fill.error.message}>
+              {fill.fields["/vesselId"] ? fill.fields["/vesselId"] : null}
+            </Notice>
+          ) : null}
+          {problem && size !== "amount" ? (
+            <Notice tone="error" title={problem}>
+              {null}
+            </Notice>
+          ) : null}
           {recipe ? (
             <FillLines
               method={method}
@@ -203,7 +254,14 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
             </fieldset>
           ) : null}
           <div className="grid grid-cols-2 gap-3">
-            <NumberField label="Liquid stands at" unit="°C" hint="Used until you read it." value={statedC} onChange={(event) => setStatedC(event.target.value)} error={fill.fields["/statedC"]} />
+            <NumberField
+              label="Liquid stands at"
+              unit="°C"
+              hint="Used until you read it."
+              value={statedC}
+              onChange={(event) => setStatedC(event.target.value)}
+              error={fill.fields["/statedC"]}
+            />
             <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={fill.fields["/labourMin"]} />
           </div>
           <section aria-label="Cautions" className="grid gap-2">

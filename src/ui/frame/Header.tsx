@@ -38,7 +38,11 @@ const PersonMenu = ({ person, people, onPerson }: Pick<HeaderProps, "people" | "
         <DropdownMenu.Content align="end" className="z-50 min-w-44 border-2 border-ink bg-chalk p-1 text-ink">
           <DropdownMenu.Label className="px-3 py-1 text-[0.88rem] text-soft">Who is writing?</DropdownMenu.Label>
           {people.map(({ id, name }) => (
-            <DropdownMenu.Item key={id} onSelect={() => void onPerson(id).then(() => router.refresh())} className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none">
+            <DropdownMenu.Item
+              key={id}
+              onSelect={() => void onPerson(id).then(() => router.refresh())}
+              className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
+            >
               {name}
               {id === person.id ? <Check aria-label="writing now" className="size-5" /> : null}
             </DropdownMenu.Item>
@@ -81,7 +85,10 @@ export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
                   key={href}
                   href={href}
                   aria-current={isHere(href, path) ? "page" : undefined}
-                  className={clsx("grid min-h-14 place-items-center border-b-4 px-4 pt-1 text-[1.02rem]", isHere(href, path) ? "border-marigold font-bold" : "border-transparent hover:border-board-ink/40")}
+                  className={clsx(
+                    "grid min-h-14 place-items-center border-b-4 px-4 pt-1 text-[1.02rem]",
+                    isHere(href, path) ? "border-marigold font-bold" : "border-transparent hover:border-board-ink/40",
+                  )}
                 >
                   {label}
                 </Link>
@@ -104,7 +111,15 @@ export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
       {farmName ? (
         <nav aria-label="Places, at the foot" className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-4 bg-board text-board-ink md:hidden">
           {PLACES.map(({ href, label, icon: Icon }) => (
-            <Link key={href} href={href} aria-current={isHere(href, path) ? "page" : undefined} className={clsx("flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]", isHere(href, path) ? "border-marigold font-bold" : "border-transparent")}>
+            <Link
+              key={href}
+              href={href}
+              aria-current={isHere(href, path) ? "page" : undefined}
+              className={clsx(
+                "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]",
+                isHere(href, path) ? "border-marigold font-bold" : "border-transparent",
+              )}
+            >
               <Icon aria-hidden className="size-5" />
               {label}
             </Link>

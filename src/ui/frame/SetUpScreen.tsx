@@ -24,13 +24,28 @@ interface SetUpForm {
 export const SetUpScreen = () => {
   const setUp = useAct("setUpFarm");
   const { register, handleSubmit } = useForm<SetUpForm>({
-    defaultValues: { name: "", people: "", timeZone: "UTC", latitudeDeg: "", longitudeDeg: "", units: "metric", currency: "", labourPerH: "0", powerPerKWh: "0", climateMeanC: "11", climateSwingC: "8" },
+    defaultValues: {
+      name: "",
+      people: "",
+      timeZone: "UTC",
+      latitudeDeg: "",
+      longitudeDeg: "",
+      units: "metric",
+      currency: "",
+      labourPerH: "0",
+      powerPerKWh: "0",
+      climateMeanC: "11",
+      climateSwingC: "8",
+    },
   });
   const submit = handleSubmit(async (form) => {
     const number = (text: string) => parseNumber(text) as number;
     await setUp.run({
       name: form.name,
-      people: form.people.split(",").map((person) => person.trim()).filter(Boolean),
+      people: form.people
+        .split(",")
+        .map((person) => person.trim())
+        .filter(Boolean),
       timeZone: form.timeZone.trim(),
       latitudeDeg: number(form.latitudeDeg),
       longitudeDeg: number(form.longitudeDeg),
@@ -50,7 +65,9 @@ export const SetUpScreen = () => {
       <form onSubmit={(event) => void submit(event)} className="mt-6 grid gap-4 sm:grid-cols-2" noValidate>
         {setUp.error ? (
           <div className="sm:col-span-2">
-            <Notice tone="error" title={setUp.error.message}>{null}</Notice>
+            <Notice tone="error" title={setUp.error.message}>
+              {null}
+            </Notice>
           </div>
         ) : null}
         <TextField label="Name of the farm" {...at("name")} />

@@ -19,4 +19,6 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly wide?: boolean;
 }
 
-export const Button = ({ look = "plain", wide = false, className, type = "button", ...rest }: ButtonProps) => <button type={type} className={clsx(buttonLook(look, wide), className)} {...rest} />;
+export const Button = ({ look = "plain", wide = false, className, type = "button", ...rest }: ButtonProps) => (
+  <button type={type} className={clsx(buttonLook(look, wide), className)} {...rest} />
+);

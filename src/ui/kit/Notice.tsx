@@ -13,7 +13,12 @@ const MARK = { caution: "▲", error: "■", plain: "●" } as const;
 export const Notice = ({ tone, title, children }: NoticeProps) => (
   <div
     role={tone === "error" ? "alert" : undefined}
-    className={clsx("border-l-4 px-3 py-2 text-[0.95rem]", tone === "caution" && "border-marigold bg-marigold-wash", tone === "error" && "border-rust bg-rust-wash", tone === "plain" && "border-line bg-limewash")}
+    className={clsx(
+      "border-l-4 px-3 py-2 text-[0.95rem]",
+      tone === "caution" && "border-marigold bg-marigold-wash",
+      tone === "error" && "border-rust bg-rust-wash",
+      tone === "plain" && "border-line bg-limewash",
+    )}
   >
     {title ? (
       <p className="font-semibold">

@@ -24,7 +24,12 @@ export const Stepper = ({ label, value, step, min, max, digits, unit, onChange }
         {unit ? ` (${unit})` : ""}
       </label>
       <div className="flex items-stretch gap-2">
-        <button type="button" aria-label={`${label} down`} onClick={() => set(value - step)} className="grid size-14 place-items-center rounded-[5px] border-[1.5px] border-ink bg-chalk hover:bg-marigold-wash">
+        <button
+          type="button"
+          aria-label={`${label} down`}
+          onClick={() => set(value - step)}
+          className="grid size-14 place-items-center rounded-[5px] border-[1.5px] border-ink bg-chalk hover:bg-marigold-wash"
+        >
           <Minus aria-hidden />
         </button>
         <input
@@ -38,7 +43,12 @@ export const Stepper = ({ label, value, step, min, max, digits, unit, onChange }
           onChange={(event) => onChange(event.target.valueAsNumber)}
           className="reading w-28 rounded-[5px] border-[1.5px] border-line bg-chalk text-center text-3xl font-semibold focus:border-ink"
         />
-        <button type="button" aria-label={`${label} up`} onClick={() => set(value + step)} className="grid size-14 place-items-center rounded-[5px] border-[1.5px] border-ink bg-chalk hover:bg-marigold-wash">
+        <button
+          type="button"
+          aria-label={`${label} up`}
+          onClick={() => set(value + step)}
+          className="grid size-14 place-items-center rounded-[5px] border-[1.5px] border-ink bg-chalk hover:bg-marigold-wash"
+        >
           <Plus aria-hidden />
         </button>
       </div>

@@ -41,7 +41,13 @@ export const CostMeasure = ({ cost, currency, label }: { readonly cost: BatchCos
   const layers = layersOf(cost);
   return (
     <div className="flex gap-3">
-      <svg role="img" aria-label={`${label}: ${layers.map((layer) => `${layer.label} ${sayMoney(layer.costMinor, currency)}`).join(", ")}`} width={W + 14} height={H + 4} className="shrink-0">
+      <svg
+        role="img"
+        aria-label={`${label}: ${layers.map((layer) => `${layer.label} ${sayMoney(layer.costMinor, currency)}`).join(", ")}`}
+        width={W + 14}
+        height={H + 4}
+        className="shrink-0"
+      >
         {layers.map((layer) => (
           <rect key={layer.label} x={4} y={layer.y} width={W - 8} height={Math.max(1, layer.h)} fill={layer.fill} stroke="var(--chalk)" strokeWidth={1} />
         ))}

@@ -31,7 +31,8 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
           </span>
         ) : (
           <>
-            <span className="reading text-2xl font-semibold">{sayMoney(batch.cost.perLMinor, currency)}</span> a litre <span className="text-soft">({sayMoney(batch.cost.totalMinor, currency)} in all)</span>
+            <span className="reading text-2xl font-semibold">{sayMoney(batch.cost.perLMinor, currency)}</span> a litre{" "}
+            <span className="text-soft">({sayMoney(batch.cost.totalMinor, currency)} in all)</span>
           </>
         )}
       </p>
@@ -62,7 +63,8 @@ const PlotRow = ({ plot, most, view }: { readonly plot: LedgerPlot; readonly mos
           {plot.applications.map((made) => (
             <li key={made.applicationId} className="flex justify-between gap-3 py-0.5">
               <span>
-                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)}, {findUse(made.useId).name.toLowerCase()}
+                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)},{" "}
+                {findUse(made.useId).name.toLowerCase()}
               </span>
               <span className="reading whitespace-nowrap">{sayMoney(made.costMinor, currency)}</span>
             </li>
@@ -98,12 +100,20 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
                 <Link href={`/batches/${batch.id}`} className="underline decoration-line underline-offset-4">
                   {batch.name}, {batch.vesselName}, batch {batch.id}
                 </Link>
-                <span className="reading">{batch.cost.perLMinor === null ? `${OUTCOME[batch.outcome]}, ${sayMoney(batch.cost.totalMinor, view.farm.currency)}` : `${sayMoney(batch.cost.perLMinor, view.farm.currency)} a litre`}</span>
+                <span className="reading">
+                  {batch.cost.perLMinor === null
+                    ? `${OUTCOME[batch.outcome]}, ${sayMoney(batch.cost.totalMinor, view.farm.currency)}`
+                    : `${sayMoney(batch.cost.perLMinor, view.farm.currency)} a litre`}
+                </span>
               </li>
             ))}
           </ul>
         ) : null}
-        {view.batchCount > view.batches.length ? <p className="mt-2 text-soft">The newest {view.batches.length} of {view.batchCount} batches.</p> : null}
+        {view.batchCount > view.batches.length ? (
+          <p className="mt-2 text-soft">
+            The newest {view.batches.length} of {view.batchCount} batches.
+          </p>
+        ) : null}
       </section>
       <section aria-labelledby="by-bed">
         <h2 id="by-bed" className="text-2xl">

@@ -6,7 +6,12 @@ import { Sheet } from "../kit/Sheet";
 
 /** The lots of one ingredient, oldest first: the order in which batches draw on them. */
 export const LotsSheet = ({ item, farm, onClose }: { readonly item: ShelfItem; readonly farm: FarmView; readonly onClose: () => void }) => (
-  <Sheet open onClose={onClose} title={item.name} lead={`${sayStock(item.onHand, item.unit, farm.units)} in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.`}>
+  <Sheet
+    open
+    onClose={onClose}
+    title={item.name}
+    lead={`${sayStock(item.onHand, item.unit, farm.units)} in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.`}
+  >
     <ol className="divide-y divide-line border-y border-line">
       {item.lots.map((lot) => (
         <li key={lot.id} className="py-2.5">

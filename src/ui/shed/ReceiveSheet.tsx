@@ -1,5 +1,5 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { parseNumber } from "@/formats/numbers";
@@ -25,8 +25,10 @@ const BY_NAME = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) =>
 /** A lot comes in: how much, when, from where, for how much. */
 export const ReceiveSheet = ({ farm, today, onClose }: { readonly farm: FarmView; readonly today: string; readonly onClose: () => void }) => {
   const receive = useAct("receiveLot");
-  const { register, handleSubmit, watch } = useForm<ReceiveForm>({ defaultValues: { ingredientId: "molasses", amount: "", origin: "bought", receivedOn: today, cost: "0", expiresOn: "", note: "" } });
-  const item = findIngredient(watch("ingredientId"));
+  const { register, handleSubmit, control } = useForm<ReceiveForm>({
+    defaultValues: { ingredientId: "molasses", amount: "", origin: "bought", receivedOn: today, cost: "0", expiresOn: "", note: "" },
+  });
+  const item = findIngredient(useWatch({ control, name: "ingredientId" }));
   const submit = handleSubmit(async (form) => {
     const answer = await receive.run({
       ingredientId: form.ingredientId,
@@ -53,7 +55,11 @@ export const ReceiveSheet = ({ farm, today, onClose }: { readonly farm: FarmView
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {receive.error ? <Notice tone="error" title={receive.error.message}>{null}</Notice> : null}
+        {receive.error ? (
+          <Notice tone="error" title={receive.error.message}>
+            {null}
+          </Notice>
+        ) : null}
         <SelectField label="What" {...register("ingredientId")} error={receive.fields["/ingredientId"]}>
           {BY_NAME.map((id) => (
             <option key={id} value={id}>

@@ -31,7 +31,9 @@ const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: 
       <h3 className="mt-1.5 text-[1rem]">{store.label}</h3>
       <p className="reading">{sayVolume(store.onHandL, view.farm.units)}</p>
       <p className={`mb-2 text-[0.88rem] leading-tight ${over ? "font-semibold text-rust" : "text-soft"}`}>
-        {over ? `■ over by ${sayDuration((view.nowMs - store.expiresMs) / 3_600_000)}` : `keeps ${sayDuration((store.expiresMs - view.nowMs) / 3_600_000)} more, to ${fullDate(new Date(store.expiresMs), view.farm)}`}
+        {over
+          ? `■ over by ${sayDuration((view.nowMs - store.expiresMs) / 3_600_000)}`
+          : `keeps ${sayDuration((store.expiresMs - view.nowMs) / 3_600_000)} more, to ${fullDate(new Date(store.expiresMs), view.farm)}`}
         {store.place ? `; ${store.place}` : ""}
       </p>
       <Link href={`/field?store=${store.id}`} className={`${buttonLook("plain")} mt-auto`}>
@@ -57,7 +59,11 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
         <h2 className="text-xl">Finished, ready to go out</h2>
         {view.stores.length === 0 ? (
           <p className="mt-1 text-soft">
-            Nothing stands in store. Strain a batch in the <Link href="/" className="underline">yard</Link> and it will.
+            Nothing stands in store. Strain a batch in the{" "}
+            <Link href="/" className="underline">
+              yard
+            </Link>{" "}
+            and it will.
           </p>
         ) : (
           <ul className="mt-2 flex flex-wrap gap-x-6 gap-y-6">
@@ -75,11 +81,18 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
             const expiry = sayExpiry(item, today);
             return (
               <li key={item.ingredientId} className="flex flex-col items-center text-center">
-                <button type="button" onClick={() => setOpen(item)} className="group flex w-full flex-col items-center" aria-label={`${item.name}: ${sayStock(item.onHand, item.unit, view.farm.units)} in ${item.lots.length} lots`}>
+                <button
+                  type="button"
+                  onClick={() => setOpen(item)}
+                  className="group flex w-full flex-col items-center"
+                  aria-label={`${item.name}: ${sayStock(item.onHand, item.unit, view.farm.units)} in ${item.lots.length} lots`}
+                >
                   <span className="flex h-28 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
                     <LotJar item={item} today={today} />
                   </span>
-                  <span className="mt-1.5 font-semibold leading-tight underline decoration-transparent decoration-2 underline-offset-4 group-hover:decoration-ink">{item.name}</span>
+                  <span className="mt-1.5 font-semibold leading-tight underline decoration-transparent decoration-2 underline-offset-4 group-hover:decoration-ink">
+                    {item.name}
+                  </span>
                 </button>
                 <span className="reading">{sayStock(item.onHand, item.unit, view.farm.units)}</span>
                 {expiry.text ? <span className={`text-[0.85rem] ${expiry.warn ? "font-semibold text-rust" : "text-soft"}`}>■ {expiry.text}</span> : null}

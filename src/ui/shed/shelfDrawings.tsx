@@ -21,7 +21,15 @@ export const LotJar = ({ item, today }: { readonly item: ShelfItem; readonly tod
         <rect width={JAR_W} height={JAR_H} rx={4} fill="var(--chalk)" />
         {layers.map((layer, index) => (
           <g key={layer.id}>
-            <rect x={2} y={layer.y} width={JAR_W - 4} height={Math.max(1, layer.h)} fill={layer.old ? "var(--rust)" : LAYERS[index % LAYERS.length]} stroke="var(--chalk)" strokeWidth={1} />
+            <rect
+              x={2}
+              y={layer.y}
+              width={JAR_W - 4}
+              height={Math.max(1, layer.h)}
+              fill={layer.old ? "var(--rust)" : LAYERS[index % LAYERS.length]}
+              stroke="var(--chalk)"
+              strokeWidth={1}
+            />
           </g>
         ))}
         <rect width={JAR_W} height={JAR_H} rx={4} fill="none" stroke="var(--ink)" strokeWidth={2} />
@@ -39,7 +47,12 @@ export const Bottle = ({ litres, methodId, label }: { readonly litres: number; r
   const h = 116 * size;
   return (
     <svg role="img" aria-label={label} width={w + 6} height={h + 4} className="block">
-      <path d={`M${w * 0.38 + 3} 2h${w * 0.24}v${h * 0.14}q${w * 0.38} ${h * 0.06} ${w * 0.38} ${h * 0.24}v${h * 0.62}h${-w}v${-h * 0.62}q0 ${-h * 0.18} ${w * 0.38} ${-h * 0.24}z`} fill={LIQUID[methodId] ?? "#5a5a40"} stroke="var(--ink)" strokeWidth={2} />
+      <path
+        d={`M${w * 0.38 + 3} 2h${w * 0.24}v${h * 0.14}q${w * 0.38} ${h * 0.06} ${w * 0.38} ${h * 0.24}v${h * 0.62}h${-w}v${-h * 0.62}q0 ${-h * 0.18} ${w * 0.38} ${-h * 0.24}z`}
+        fill={LIQUID[methodId] ?? "#5a5a40"}
+        stroke="var(--ink)"
+        strokeWidth={2}
+      />
       <rect x={w * 0.16 + 3} y={h * 0.52} width={w * 0.68} height={h * 0.26} fill="#f8faf5" />
     </svg>
   );

@@ -50,7 +50,11 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? <Notice tone="error" title={add.error.message}>{null}</Notice> : null}
+        {add.error ? (
+          <Notice tone="error" title={add.error.message}>
+            {null}
+          </Notice>
+        ) : null}
         <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
         <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
           <option value="drum">drum</option>
@@ -59,7 +63,13 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
           <option value="jar">jar or crock</option>
         </SelectField>
         <NumberField label="Holds to the brim" unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
-        <NumberField label="Inner width" unit="cm" hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide." {...register("diameterCm")} error={add.fields["/diameterM"]} />
+        <NumberField
+          label="Inner width"
+          unit="cm"
+          hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide."
+          {...register("diameterCm")}
+          error={add.fields["/diameterM"]}
+        />
         <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />
         <NumberField label="Pump and heater" unit="W" hint="0 for a vessel without air." {...register("airW")} error={add.fields["/airW"]} />
       </form>

@@ -52,7 +52,11 @@ export const BandWords = ({ nowMs, bands }: Omit<PlateProps, "clock">) => (
     {bands
       .filter(({ fromMs, toMs }) => fromMs < nowMs + NEAR_MS && yOf(fromMs, nowMs) - yOf(toMs, nowMs) > WORDS_FROM_PX - 4)
       .map((band) => (
-        <span key={band.fromMs} className="reading absolute right-1 -translate-y-1/2 whitespace-nowrap text-[0.82rem] text-soft" style={{ top: (yOf(band.fromMs, nowMs) + yOf(band.toMs, nowMs)) / 2 }}>
+        <span
+          key={band.fromMs}
+          className="reading absolute right-1 -translate-y-1/2 whitespace-nowrap text-[0.82rem] text-soft"
+          style={{ top: (yOf(band.fromMs, nowMs) + yOf(band.toMs, nowMs)) / 2 }}
+        >
           {sayBand(band)}
         </span>
       ))}
@@ -60,15 +64,24 @@ export const BandWords = ({ nowMs, bands }: Omit<PlateProps, "clock">) => (
 );
 
 /** The axis at the left margin: days, the hours of the first two, and how the air's temperature runs along them. */
-export const TimeAxis = ({ nowMs, clock, air, sayDegrees }: Omit<PlateProps, "bands"> & { readonly air: readonly AirPoint[]; readonly sayDegrees: (celsius: number) => string }) => {
+export const TimeAxis = ({
+  nowMs,
+  clock,
+  air,
+  sayDegrees,
+}: Omit<PlateProps, "bands"> & { readonly air: readonly AirPoint[]; readonly sayDegrees: (celsius: number) => string }) => {
   const temperatures = air.map(({ airC }) => airC);
   const [low, high] = [Math.min(...temperatures), Math.max(...temperatures)];
   const xOf = (celsius: number) => 4 + (36 * (celsius - low)) / Math.max(1, high - low);
-  const path = line<AirPoint>().x(({ airC }) => xOf(airC)).y(({ atMs }) => yOf(atMs, nowMs))(air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)) ?? "";
+  const path =
+    line<AirPoint>()
+      .x(({ airC }) => xOf(airC))
+      .y(({ atMs }) => yOf(atMs, nowMs))(air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)) ?? "";
   const intoDayH = hourOfDay(new Date(nowMs), clock);
   // A label gives way to the days and to "now" where they would touch.
   const taken = [PLATE_H - 4, ...midnights(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
-  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS).filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0)
+  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS)
+    .filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0)
     .filter((atMs) => taken.every((y) => Math.abs(y - yOf(atMs, nowMs)) > LABEL_PX));
   return (
     <div className="relative" style={{ height: PLATE_H }}>

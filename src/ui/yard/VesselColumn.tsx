@@ -46,7 +46,8 @@ export function sayWindow(batch: BatchView, nowMs: number, clock: FarmClock): st
   const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
   if (batch.state === "spoiled") return "Nothing will come of it.";
   if (start.p50 === null) return "No window in sight.";
-  if (start.p50 > nowMs) return `Opens about ${say(start.p50)}${start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : ""}.`;
+  if (start.p50 > nowMs)
+    return `Opens about ${say(start.p50)}${start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : ""}.`;
   return end.p50 === null ? "Its window is open, and it keeps." : end.p50 > nowMs ? `Open until about ${say(end.p50)}.` : `Closed about ${say(end.p50)}.`;
 }
 
@@ -80,7 +81,10 @@ const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnP
           <Button look={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"} wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}: ${batch.next.words}`}>
             {batch.next.words}
           </Button>
-          <Link href={`/batches/${batch.id}`} className="grid min-h-11 place-items-center rounded-[5px] text-[0.92rem] underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink">
+          <Link
+            href={`/batches/${batch.id}`}
+            className="grid min-h-11 place-items-center rounded-[5px] text-[0.92rem] underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+          >
             Open
           </Link>
         </>
@@ -94,7 +98,9 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
     <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
     <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
     <p className="mt-2 font-bold">{vessel.status === "dirty" ? "To be washed" : "Free"}</p>
-    <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft">{vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}</p>
+    <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft">
+      {vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}
+    </p>
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
       {vessel.status === "dirty" ? (
         <Button wide onClick={() => acts.onClean(vessel)} aria-label={`Washed: ${vessel.name}`}>
@@ -113,14 +119,24 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
 export const VesselColumn = (props: VesselColumnProps) => {
   const { vessel, nowMs, clock, units, pxPerM } = props;
   const { batch } = vessel;
-  const label = batch ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}` : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "to be washed" : "empty"}`;
+  const label = batch
+    ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}`
+    : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "to be washed" : "empty"}`;
   return (
     <article data-vessel={vessel.name} tabIndex={-1} aria-label={vessel.name} className="group flex snap-start flex-col items-center text-center">
       <div style={{ height: PLATE_H }} className="w-full">
         {batch ? <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`} /> : null}
       </div>
       <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">
-        <VesselDrawing kind={vessel.kind} volumeL={vessel.volumeL} diameterM={vessel.diameterM} pxPerM={pxPerM} contents={batch ? contentsOf(batch) : null} dirty={vessel.status === "dirty"} label={label} />
+        <VesselDrawing
+          kind={vessel.kind}
+          volumeL={vessel.volumeL}
+          diameterM={vessel.diameterM}
+          pxPerM={pxPerM}
+          contents={batch ? contentsOf(batch) : null}
+          dirty={vessel.status === "dirty"}
+          label={label}
+        />
       </div>
       <h2 className="mt-2 text-[1.08rem]">
         {batch ? (

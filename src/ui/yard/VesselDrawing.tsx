@@ -40,7 +40,8 @@ interface Box {
 
 const outline = (kind: VesselKind, { x, y, w, h }: Box): string => {
   if (kind === "pail") return `M${x} ${y}H${x + w}L${x + w * 0.9} ${y + h}H${x + w * 0.1}Z`;
-  if (kind === "jar") return `M${x + w * 0.12} ${y}H${x + w * 0.88}V${y + h * 0.1}Q${x + w} ${y + h * 0.16} ${x + w} ${y + h * 0.3}V${y + h * 0.94}Q${x + w} ${y + h} ${x + w * 0.92} ${y + h}H${x + w * 0.08}Q${x} ${y + h} ${x} ${y + h * 0.94}V${y + h * 0.3}Q${x} ${y + h * 0.16} ${x + w * 0.12} ${y + h * 0.1}Z`;
+  if (kind === "jar")
+    return `M${x + w * 0.12} ${y}H${x + w * 0.88}V${y + h * 0.1}Q${x + w} ${y + h * 0.16} ${x + w} ${y + h * 0.3}V${y + h * 0.94}Q${x + w} ${y + h} ${x + w * 0.92} ${y + h}H${x + w * 0.08}Q${x} ${y + h} ${x} ${y + h * 0.94}V${y + h * 0.3}Q${x} ${y + h * 0.16} ${x + w * 0.12} ${y + h * 0.1}Z`;
   const r = kind === "tote" ? 2 : 4;
   return `M${x + r} ${y}H${x + w - r}Q${x + w} ${y} ${x + w} ${y + r}V${y + h - r}Q${x + w} ${y + h} ${x + w - r} ${y + h}H${x + r}Q${x} ${y + h} ${x} ${y + h - r}V${y + r}Q${x} ${y} ${x + r} ${y}Z`;
 };
@@ -75,12 +76,20 @@ const Liquid = ({ contents, box, id, level }: { readonly contents: Contents; rea
   return (
     <g clipPath={`url(#${id})`}>
       <rect x={x} y={top} width={w} height={h} fill={LIQUID[contents.methodId] ?? "#5a5a40"} />
-      {contents.methodId === "cultured-extract" ? <rect x={x + w * 0.32} y={top + h * level * 0.22} width={w * 0.36} height={Math.max(6, h * level * 0.34)} rx={4} fill="#3f431d" stroke="#2a2d12" /> : null}
+      {contents.methodId === "cultured-extract" ? (
+        <rect x={x + w * 0.32} y={top + h * level * 0.22} width={w * 0.36} height={Math.max(6, h * level * 0.34)} rx={4} fill="#3f431d" stroke="#2a2d12" />
+      ) : null}
       {contents.floatingSolids ? <rect x={x} y={top} width={w} height={Math.max(4, h * level * 0.45)} fill="#2f5a2a" opacity={0.85} /> : null}
-      {contents.airOn ? BUBBLES.map((share, index) => <circle key={share} cx={x + w * share} cy={top + (h * level * (index + 1)) / (BUBBLES.length + 1)} r={1.7} fill="#f3ede2" />) : null}
+      {contents.airOn
+        ? BUBBLES.map((share, index) => <circle key={share} cx={x + w * share} cy={top + (h * level * (index + 1)) / (BUBBLES.length + 1)} r={1.7} fill="#f3ede2" />)
+        : null}
       {contents.aerated ? <rect x={x + w * 0.3} y={y + h - 5} width={w * 0.4} height={3} rx={1.5} fill="#cfd5d3" /> : null}
-      {foamy(contents.surface) ? Array.from({ length: Math.ceil(w / 6) }, (_, index) => <circle key={index} cx={x + 3 + index * 6} cy={top} r={4} fill="#fbf8ee" stroke="#9a8f78" strokeWidth={0.8} />) : null}
-      {contents.film && contents.film !== "none" ? <rect x={x} y={top - 2} width={w} height={4} fill={contents.film === "coloured mould" ? "#7a8f4a" : "#efe9da"} stroke="#8b8069" strokeWidth={0.6} /> : null}
+      {foamy(contents.surface)
+        ? Array.from({ length: Math.ceil(w / 6) }, (_, index) => <circle key={index} cx={x + 3 + index * 6} cy={top} r={4} fill="#fbf8ee" stroke="#9a8f78" strokeWidth={0.8} />)
+        : null}
+      {contents.film && contents.film !== "none" ? (
+        <rect x={x} y={top - 2} width={w} height={4} fill={contents.film === "coloured mould" ? "#7a8f4a" : "#efe9da"} stroke="#8b8069" strokeWidth={0.6} />
+      ) : null}
     </g>
   );
 };
@@ -98,7 +107,15 @@ export const VesselDrawing = ({ kind, volumeL, diameterM, pxPerM, contents, dirt
       </clipPath>
       <path d={outline(kind, box)} fill="var(--chalk)" />
       {contents ? <Liquid contents={contents} box={box} id={id} level={level} /> : null}
-      {dirty ? <path d={`M${box.x + 3} ${box.y + box.h * 0.25}q${box.w / 4} 5 ${box.w / 2} 0t${box.w / 2 - 6} 0M${box.x + 4} ${box.y + box.h - 4}h${box.w - 8}`} stroke="#6b5a3c" strokeWidth={2} fill="none" strokeDasharray="5 3" /> : null}
+      {dirty ? (
+        <path
+          d={`M${box.x + 3} ${box.y + box.h * 0.25}q${box.w / 4} 5 ${box.w / 2} 0t${box.w / 2 - 6} 0M${box.x + 4} ${box.y + box.h - 4}h${box.w - 8}`}
+          stroke="#6b5a3c"
+          strokeWidth={2}
+          fill="none"
+          strokeDasharray="5 3"
+        />
+      ) : null}
       <Marks kind={kind} box={box} />
       <path d={outline(kind, box)} fill="none" stroke={SKIN[kind]} strokeWidth={2.2} />
       {contents ? <Lid lid={contents.lid} box={box} /> : null}

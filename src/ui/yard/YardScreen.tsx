@@ -27,7 +27,8 @@ function pxPerMetre(vessels: readonly YardVessel[]): number {
   return Math.min(VESSEL_BOX.widthPx / Math.max(0.4, ...shapes.map(({ diameterM }) => diameterM)), VESSEL_BOX.heightPx / Math.max(0.4, ...shapes.map(({ heightM }) => heightM)));
 }
 
-type OpenSheet = { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus } | { readonly type: "close"; readonly batchId: number } | { readonly type: "add" } | null;
+type OpenSheet =
+  { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus } | { readonly type: "close"; readonly batchId: number } | { readonly type: "add" } | null;
 
 const FitHours = ({ yard }: { readonly yard: YardView }) => {
   const clock = yard.farm;
@@ -83,7 +84,13 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   };
   const acts: VesselActs = {
     onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
-    onLog: ({ batch }) => batch && setSheet({ type: "log", batchId: batch.id, focus: batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell" }),
+    onLog: ({ batch }) =>
+      batch &&
+      setSheet({
+        type: "log",
+        batchId: batch.id,
+        focus: batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell",
+      }),
     onClose: ({ batch }) => batch && setSheet({ type: "close", batchId: batch.id }),
     onClean: (vessel) => void washed(vessel.id, vessel.name),
   };
@@ -95,7 +102,10 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
     if (wanted.type === "clean") await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
     else {
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
-      if (answer) toast.success(`${task.title}. Done.`, { action: { label: "Undo", onClick: () => void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) } });
+      if (answer)
+        toast.success(`${task.title}. Done.`, {
+          action: { label: "Undo", onClick: () => void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) },
+        });
     }
     setBusyKey(null);
   };
@@ -111,7 +121,12 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
             The yard, {longWeekday(now, clock)} {clockTime(now, clock)}
           </h1>
           <p className="text-soft">
-            {working.length} of {yard.vessels.length} vessels working · {sayVolume(working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0), units)} on the go
+            {working.length} of {yard.vessels.length} vessels working ·{" "}
+            {sayVolume(
+              working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
+              units,
+            )}{" "}
+            on the go
           </p>
         </div>
         {yard.vessels.length === 0 ? (
@@ -124,10 +139,19 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         ) : (
           <>
             <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">{sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}</p>
-            <div ref={plate} role="region" aria-label="Vessels and their ripening ribbons" tabIndex={0} className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]">
+            <div
+              ref={plate}
+              role="region"
+              aria-label="Vessels and their ripening ribbons"
+              tabIndex={0}
+              className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
+            >
               <div
                 className="relative grid [--col:68vw] [--gutter:3.5rem] md:[--col:106px] md:[--gutter:88px]"
-                style={{ gridTemplateColumns: `var(--gutter) repeat(${yard.vessels.length}, minmax(0, 1fr))`, width: `max(100%, calc(var(--gutter) + ${yard.vessels.length} * var(--col)))` }}
+                style={{
+                  gridTemplateColumns: `var(--gutter) repeat(${yard.vessels.length}, minmax(0, 1fr))`,
+                  width: `max(100%, calc(var(--gutter) + ${yard.vessels.length} * var(--col)))`,
+                }}
               >
                 <div className="absolute inset-x-0 top-0">
                   <div className="absolute inset-x-0 left-14 md:left-[88px]">
@@ -155,7 +179,9 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         <RoundList tasks={yard.round} done={yard.done} nowMs={yard.nowMs} clock={clock} busyKey={busyKey} onTouch={(task) => void touch(task)} />
         <FitHours yard={yard} />
       </aside>
-      {openBatch?.batch && sheet?.type === "log" ? <LogSheet batch={openBatch.batch} vesselName={openBatch.name} focus={sheet.focus} clock={clock} units={units} nowMs={yard.nowMs} onClose={() => setSheet(null)} /> : null}
+      {openBatch?.batch && sheet?.type === "log" ? (
+        <LogSheet batch={openBatch.batch} vesselName={openBatch.name} focus={sheet.focus} clock={clock} units={units} nowMs={yard.nowMs} onClose={() => setSheet(null)} />
+      ) : null}
       {openBatch?.batch && sheet?.type === "close" ? <CloseSheet batch={openBatch.batch} vesselName={openBatch.name} units={units} onClose={() => setSheet(null)} /> : null}
       {sheet?.type === "add" ? <AddVesselSheet onClose={() => setSheet(null)} /> : null}
     </div>

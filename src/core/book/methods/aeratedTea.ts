@@ -1,4 +1,5 @@
-import type { BloomReadiness, Method, MethodIngredient, Range, School, UseRate } from "../types";
+import type { BloomReadiness, Method, MethodIngredient, School, UseRate } from "../types";
+import type { Range } from "../range";
 
 // Hours are read at 24 °C and come from growers: 24–36 h, with chitin 48–72 h; the fungal brew is slower.
 const bloom = (hours: { startH: number; peakH: number; endH: number }, optimumC: number, maxC: number, logRateSd: number): BloomReadiness => ({
@@ -72,8 +73,19 @@ export const aeratedTea: Method = {
   steps: [
     { id: "water", text: "Run the water in, free of chlorine, at 21 to 27 °C.", why: "Chlorine kills what you are growing.", adds: ["water"] },
     { id: "air", text: "Stones to the floor, pump above the water line, air on: brisk, not violent.", why: "Without air the wrong things bloom.", adds: [] },
-    { id: "food", text: "Stir in sugar and powders ahead of the castings.", why: "Put in late they settle on the stones.", adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal"], waitMin: 15 },
-    { id: "castings", text: "Castings last: loose if the air is strong and you strain after, else in a bag hung clear of wall and floor.", why: "A bag in weak air keeps the oxygen out.", adds: ["castings"] },
+    {
+      id: "food",
+      text: "Stir in sugar and powders ahead of the castings.",
+      why: "Put in late they settle on the stones.",
+      adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal"],
+      waitMin: 15,
+    },
+    {
+      id: "castings",
+      text: "Castings last: loose if the air is strong and you strain after, else in a bag hung clear of wall and floor.",
+      why: "A bag in weak air keeps the oxygen out.",
+      adds: ["castings"],
+    },
     { id: "note", text: "Label it and note the time. Keep the air on until it is used.", why: "The clock starts with the castings.", adds: [] },
   ],
   cues: [

@@ -1,4 +1,5 @@
-import type { DaysReadiness, Method, Range, School, UseRate } from "../types";
+import type { DaysReadiness, Method, School, UseRate } from "../types";
+import type { Range } from "../range";
 
 const READINESS: DaysReadiness = {
   type: "days",
@@ -12,7 +13,12 @@ const READINESS: DaysReadiness = {
 };
 
 const USES: readonly UseRate[] = [
-  { use: "drench-growing", partsWater: { strongest: 500, default: 1000, weakest: 2000 }, everyD: 7, note: "One garden school pours 1:20, fifty times as strong: 5 % sugary juice. Patch-test before you leave the default." },
+  {
+    use: "drench-growing",
+    partsWater: { strongest: 500, default: 1000, weakest: 2000 },
+    everyD: 7,
+    note: "One garden school pours 1:20, fifty times as strong: 5 % sugary juice. Patch-test before you leave the default.",
+  },
   { use: "foliar", partsWater: { strongest: 500, default: 1000, weakest: 2000 }, everyD: 7, note: "Early or at dusk. Patch-test anything stronger." },
   { use: "seedling", partsWater: { strongest: 1000, default: 1500, weakest: 2000 }, everyD: 14, note: "Never under 1:1000." },
   { use: "injector", partsWater: { strongest: 500, default: 1000, weakest: 2000 }, everyD: 14, note: "Pre-dilute to your injector's ratio." },
@@ -65,7 +71,14 @@ export const plantJuice: Method = {
     { kind: "solids", word: "slimy", says: "failed", because: "it has rotted" },
   ],
   tending: [
-    { act: "pressed-under", text: "Look, and press the plant under", everyH: 24, fromH: 24, untilH: 24 * 6, ifMissed: "What stood dry may grow fuzz. White fuzz: take it off, add sugar. Coloured: it is lost." },
+    {
+      act: "pressed-under",
+      text: "Look, and press the plant under",
+      everyH: 24,
+      fromH: 24,
+      untilH: 24 * 6,
+      ifMissed: "What stood dry may grow fuzz. White fuzz: take it off, add sugar. Coloured: it is lost.",
+    },
     { act: "look", text: "Smell it; does the plant float?", everyH: 24, fromH: 24 * 4, ifMissed: "Signs decide here. Look before you trust the days." },
   ],
   yieldPerBasis: { low: 0.5, default: 0.7, high: 0.9 },

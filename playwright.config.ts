@@ -1,0 +1,33 @@
+import { defineConfig } from "@playwright/test";
+
+/** Debian's Chromium, kept off the network; bin/test starts the server these run against. */
+const launchOptions = {
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--disable-dev-shm-usage",
+  ],
+};
+
+export default defineConfig({
+  testDir: "tests",
+  testMatch: "**/*.spec.ts",
+  // One farm, one story: the tests of a width follow each other.
+  workers: 1,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [["list"], ["./tests/countReporter.ts"]],
+  use: { launchOptions, trace: "retain-on-failure" },
+  projects: [
+    { name: "laptop", use: { baseURL: process.env.LAPTOP_URL, viewport: { width: 1280, height: 800 } } },
+    { name: "phone", use: { baseURL: process.env.PHONE_URL, viewport: { width: 390, height: 844 }, hasTouch: true } },
+  ],
+});

@@ -1,0 +1,34 @@
+import { expect, test } from "@playwright/test";
+
+test.skip(({ viewport }) => (viewport?.width ?? 0) < 500, "the same pages on a phone");
+test.use({ baseURL: process.env.NEW_FARM_URL ?? "" });
+
+test("a farm of one's own begins empty, each place with its next step", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Set up your farm" })).toBeVisible();
+  await page.getByRole("button", { name: "Open the yard" }).click();
+  await expect(page.getByLabel("Name of the farm")).toHaveAttribute("aria-invalid", "true");
+  await page.getByLabel("Name of the farm").fill("Own field");
+  await page.getByLabel("People").fill("Ana, Ben");
+  await page.getByLabel(/^Latitude/).fill("48,5");
+  await page.getByLabel(/^Longitude/).fill("15");
+  await page.getByLabel("Money is counted in").fill("crowns");
+  await page.getByLabel("Time zone").fill("Nowhere");
+  await page.getByRole("button", { name: "Open the yard" }).click();
+  await expect(page.getByText('"Nowhere" is not a time zone.').first()).toBeVisible();
+  await page.getByLabel("Time zone").fill("UTC");
+  await page.getByRole("button", { name: "Open the yard" }).click();
+  await expect(page.getByText("No vessel stands here yet")).toBeVisible();
+  await page.goto("/shed");
+  await expect(page.getByText("The shelves are empty")).toBeVisible();
+  await page.goto("/field");
+  await expect(page.getByText("No bed is drawn yet")).toBeVisible();
+  await page.goto("/ledger");
+  await expect(page.getByText("No batch yet")).toBeVisible();
+  await page.goto("/");
+  await page.getByRole("button", { name: "Add a vessel" }).first().click();
+  await page.getByRole("dialog").getByLabel("Name").fill("Drum");
+  await page.getByRole("dialog").getByLabel("Holds to the brim (L)").fill("200");
+  await page.getByRole("dialog").getByRole("button", { name: "Add it" }).click();
+  await expect(page.getByRole("article", { name: "Drum" })).toContainText("Free");
+});

@@ -1,0 +1,85 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+
+test.skip(({ viewport }) => (viewport?.width ?? 0) < 500, "these need a keyboard and a wide screen");
+
+test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
+  await page.goto("/");
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("v");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("article", { name: "Air drum" })).toBeFocused();
+  await page.keyboard.press("l");
+  await expect(page.getByRole("dialog", { name: "Air drum: log" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("3");
+  await expect(page.getByRole("heading", { name: "The field" })).toBeVisible();
+  await page.keyboard.press("d");
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "dusk");
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});
+
+test("two people at once: the second is told, and what was typed stays", async ({ browser, baseURL }) => {
+  const [one, two] = await Promise.all([browser.newPage(), browser.newPage()]);
+  for (const page of [one, two]) await page.goto(`${baseURL}/?fill=8`);
+  for (const page of [one, two])
+    await page
+      .getByRole("dialog")
+      .getByRole("radio", { name: /More plant/ })
+      .click();
+  await two.getByRole("dialog").getByLabel("Hands’ time (min)").fill("12");
+  await one.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
+  await expect(one.getByRole("dialog")).toHaveCount(0);
+  await two.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
+  await expect(two.getByRole("dialog").getByRole("alert").first()).toContainText("Jar has been filled meanwhile");
+  await expect(two.getByRole("dialog").getByLabel("Hands’ time (min)")).toHaveValue("12");
+});
+
+test("the server out of reach: a clear word, nothing lost, and it goes through later", async ({ page, context }) => {
+  await page.goto("/shed");
+  await page.getByRole("button", { name: "Receive a lot" }).click();
+  const panel = page.getByRole("dialog");
+  await panel.getByLabel("How much (L)").fill("2,5");
+  await panel.getByLabel("Note").fill("from the neighbour");
+  await context.setOffline(true);
+  await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(panel.getByRole("alert")).toContainText("can't be reached");
+  await expect(panel.getByLabel("Note")).toHaveValue("from the neighbour");
+  await context.setOffline(false);
+  await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(panel).toHaveCount(0);
+});
+
+test("forms name what is wrong at the field", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Add a vessel" }).click();
+  const panel = page.getByRole("dialog");
+  await panel.getByLabel("Holds to the brim (L)").fill("5000000");
+  await panel.getByRole("button", { name: "Add it" }).click();
+  await expect(panel.getByText("At most 20000.")).toBeVisible();
+  await expect(panel.getByLabel("Name")).toHaveAttribute("aria-invalid", "true");
+  await panel.getByLabel("Name").fill("Tote");
+  await panel.getByLabel("Holds to the brim (L)").fill("500");
+  await panel.getByRole("button", { name: "Add it" }).click();
+  await expect(panel.getByText('There is a "Tote" already.').first()).toBeVisible();
+});
+
+test("a page that is not there says where to go", async ({ page }) => {
+  await page.goto("/batches/99999");
+  await expect(page.getByText("There is no such page in the book")).toBeVisible();
+});
+
+test("sends nothing outside and needs no eval", async ({ page }) => {
+  const outside: string[] = [];
+  page.on("request", (request) => {
+    if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) outside.push(request.url());
+  });
+  const complaints: string[] = [];
+  page.on("console", (message) => message.type() === "error" && complaints.push(message.text()));
+  for (const path of ["/", "/?fill=3", "/shed", "/field", "/ledger", "/batches/4"]) await page.goto(path, { waitUntil: "networkidle" });
+  expect(outside).toEqual([]);
+  expect(complaints).toEqual([]);
+});
