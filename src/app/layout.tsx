@@ -26,7 +26,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <head>
         <script dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
-      <body className="min-h-dvh max-md:pb-16">
+      <body className="min-h-dvh max-md:pb-20">
         <ActionsProvider actions={farmActions}>
           <Header
             farmName={frame?.farm.name ?? null}

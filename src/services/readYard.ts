@@ -1,6 +1,6 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
-import { listRunningBatches } from "@/data/batches";
+import { listRunningBatches, type Batch } from "@/data/batches";
 import { listStandingOfRunning, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
@@ -9,7 +9,7 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
-import { airSince, fitBands } from "./weather";
+import { airFrom, airSince, fitBands } from "./weather";
 
 const HOUR_MS = 3_600_000;
 
@@ -46,6 +46,8 @@ export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
 
 const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({ id, name, kind, volumeL, diameterM, site, airW });
 
+const oldestStart = (batches: readonly Batch[], now: Date): Date => batches.reduce((oldest, { startedAt }) => (startedAt < oldest ? startedAt : oldest), now);
+
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
@@ -53,16 +55,18 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const [states, batches, entries] = await Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
+  // One series of air for the whole yard; each batch reads it from its own start.
+  const wholeAir = airSince(farm, oldestStart(batches, now), now);
   const running: RunningBatch[] = states.flatMap((vessel, order) => {
     const batch = byVessel.get(vessel.id);
     if (!batch) return [];
     const log = logs.get(batch.id) ?? [];
-    const assessment = assessBatch(batch, log, airSince(farm, batch.startedAt, now), now);
+    const assessment = assessBatch(batch, log, airFrom(wholeAir, batch.startedAt), now);
     return [{ vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now) }];
   });
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
-  const air = airSince(farm, now, now);
+  const air = airFrom(wholeAir, now);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),

@@ -13,6 +13,12 @@ const climateOf = (farm: Farm): Climate => ({ latitudeDeg: farm.latitudeDeg, lon
 /** The farm's air from a moment on, measured up to now and forecast for ten days ahead. */
 export const airSince = (farm: Farm, from: Date, now: Date): HourOfWeather[] => weather(climateOf(farm), from, new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS), now);
 
+/** The part of a series that begins with the hour of a moment. The series is hourly and without gaps. */
+export function airFrom(series: readonly HourOfWeather[], from: Date): readonly HourOfWeather[] {
+  const first = series[0];
+  return first ? series.slice(Math.max(0, Math.floor((from.getTime() - first.at.getTime()) / HOUR_MS))) : series;
+}
+
 /** Hours fit for applying, from now over the forecast. */
 export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
   const to = new Date(now.getTime() + aheadH * HOUR_MS);

@@ -58,6 +58,11 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           <Button onClick={() => setSheet("plot")}>Add a bed</Button>
           <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         </div>
+        {chosen.size > 0 ? (
+          <a href="#apply" className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden">
+            {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
+          </a>
+        ) : null}
       </div>
       <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
         {view.stores.length === 0 ? (
@@ -76,11 +81,6 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           <ApplyPanel key={storeId ?? 0} view={view} storeId={storeId} chosen={chosen} onDone={() => setChosen(new Set())} />
         )}
       </aside>
-      {chosen.size > 0 ? (
-        <a href="#apply" className="fixed inset-x-0 bottom-14 z-20 grid min-h-12 place-items-center border-t-2 border-ink bg-marigold-wash font-semibold md:hidden">
-          {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
-        </a>
-      ) : null}
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
       {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}
     </div>

@@ -1,0 +1,94 @@
+import { writeFileSync } from "node:fs";
+import os from "node:os";
+import { openPool, type Database, type Queryable } from "../src/data/db";
+import { listPlotApplications, listLatestByPlot } from "../src/data/applications";
+import { listBatches, listRunningBatches } from "../src/data/batches";
+import { listStandingOfRunning } from "../src/data/entries";
+import { findFarm, type Farm } from "../src/data/farm";
+import { migrate } from "../src/data/migrate";
+import { listPlots, listTools } from "../src/data/plots";
+import { listAllDraws, listLotsOnHand } from "../src/data/stock";
+import { listStoresOnHand } from "../src/data/stores";
+import { listVesselStates } from "../src/data/vessels";
+import { seedDemo } from "../src/demo/seed";
+import type { Context } from "../src/services/context";
+import { readBatch } from "../src/services/readBatch";
+import { readField } from "../src/services/readField";
+import { readLedger } from "../src/services/readLedger";
+import { readShed } from "../src/services/readShed";
+import { readYard } from "../src/services/readYard";
+import { now } from "../src/services/runtime";
+import { multiply } from "./multiply";
+
+const ROUNDS = 9;
+
+/** First call and median of the rest, ms. */
+async function time(work: () => Promise<unknown>): Promise<{ firstMs: number; medianMs: number }> {
+  const samples: number[] = [];
+  for (let round = 0; round <= ROUNDS; round += 1) {
+    const from = performance.now();
+    await work();
+    samples.push(performance.now() - from);
+  }
+  const [firstMs = NaN, ...rest] = samples;
+  return { firstMs, medianMs: rest.toSorted((a, b) => a - b)[Math.floor(rest.length / 2)] ?? NaN };
+}
+
+async function measure(pool: Database, farm: Farm, size: string): Promise<string[]> {
+  const db: Queryable = pool;
+  const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
+  const views: readonly (readonly [string, () => Promise<unknown>, () => Promise<unknown>])[] = [
+    ["yard", () => readYard(ctx, farm), () => Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)])],
+    ["batch", () => readBatch(ctx, farm, 4), () => pool.query("select * from batch_entry where batch_id = 4")],
+    ["shed", () => readShed(ctx, farm), () => Promise.all([listLotsOnHand(db), listStoresOnHand(db)])],
+    ["field", () => readField(ctx, farm), () => Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)])],
+    ["ledger", () => readLedger(ctx, farm), () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db)])],
+  ];
+  const rows: string[] = [];
+  for (const [name, view, sql] of views) {
+    const bare = await time(sql);
+    const whole = await time(view);
+    rows.push(`| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`);
+  }
+  return rows;
+}
+
+async function main(): Promise<void> {
+  const url = new URL(process.env.DATABASE_URL ?? "");
+  const admin = openPool(url.href, 1);
+  await admin.query("drop database if exists ruchka_bench");
+  await admin.query("create database ruchka_bench character set utf8mb4");
+  url.pathname = "/ruchka_bench";
+  await migrate(url.href);
+  const pool = openPool(url.href);
+  await seedDemo(pool, now());
+  const farm = await findFarm(pool);
+  if (!farm) throw new Error("The demo farm was not made.");
+  const small = await measure(pool, farm, "demo");
+  await multiply(pool, 100);
+  const large = await measure(pool, farm, "100 ×");
+  const [[counts]] = (await pool.query(
+    "select (select count(*) from vessel) as vessels, (select count(*) from batch) as batches, (select count(*) from batch_entry) as entries, (select count(*) from lot) as lots, (select count(*) from plot) as plots",
+  )) as unknown as [[Record<string, number>]];
+  const table = [
+    `Node ${process.version}, ${os.cpus().length} cores (${os.cpus()[0]?.model ?? "unknown"}). 100 × means ${Object.entries(counts ?? {})
+      .map(([what, count]) => `${count} ${what}`)
+      .join(", ")}.`,
+    "",
+    "| data | view | bare SQL, median ms | view, first ms | view, median ms |",
+    "|---|---|---|---|---|",
+    ...small,
+    ...large,
+    "",
+  ].join("\n");
+  writeFileSync("bench/latest.md", table);
+  console.log(table);
+  await pool.end();
+  await admin.query("drop database ruchka_bench");
+  await admin.end();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});
