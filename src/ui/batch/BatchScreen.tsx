@@ -7,6 +7,7 @@ import { findMethod } from "@/core/book";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney, sayStock, sayVolume } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
+import { sayWindow } from "@/formats/windowText";
 import { clockTime, dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { toastError, useAct } from "../actions";
@@ -14,7 +15,7 @@ import { Button, buttonLook } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { CostMeasure } from "../ledger/CostMeasure";
-import { contentsOf, sayWindow } from "../yard/VesselColumn";
+import { contentsOf } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { BatchRibbon } from "./BatchRibbon";
 import { CloseSheet } from "./CloseSheet";
@@ -143,7 +144,7 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
             {batch.reasons.map((reason) => (
               <li key={reason}>{reason}</li>
             ))}
-            {running ? <li>{sayWindow(batch, page.nowMs, clock)}</li> : null}
+            {running ? <li>{sayWindow(batch.window, batch.state, page.nowMs, clock)}</li> : null}
             {running && batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
           </ul>
           {running ? (

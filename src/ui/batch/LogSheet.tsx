@@ -7,6 +7,7 @@ import { PH_INSTRUMENTS, PH_SPOTS, SIGN_KINDS, type Act, type PhInstrument, type
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
+import { sayWindow } from "@/formats/windowText";
 import type { BatchView, WordChoice } from "@/services/batchView";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
@@ -164,7 +165,7 @@ const NoteSection = ({ busy, onLog }: SectionProps) => {
   );
 };
 
-const Verdict = ({ batch }: { readonly batch: BatchView }) => (
+const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" | "clock">) => (
   <div aria-live="polite" className="mb-4">
     <p className={`flex items-center gap-2 text-lg font-bold ${STATE_TEXT[batch.state]}`}>
       <StateMark state={batch.state} size={16} />
@@ -174,6 +175,7 @@ const Verdict = ({ batch }: { readonly batch: BatchView }) => (
       {batch.reasons.map((reason) => (
         <li key={reason}>{reason}</li>
       ))}
+      <li>{sayWindow(batch.window, batch.state, nowMs, clock)}</li>
       {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
     </ul>
   </div>
@@ -215,7 +217,7 @@ export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correc
           : `${batch.name}, ${batch.ageText}`
       }
     >
-      {correcting ? null : <Verdict batch={batch} />}
+      {correcting ? null : <Verdict batch={batch} nowMs={nowMs} clock={clock} />}
       {log.error ? (
         <div className="mb-4">
           <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>

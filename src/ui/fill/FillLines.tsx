@@ -78,6 +78,7 @@ const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<Fill
           />
           <span className="reading w-6 text-left">{line.unit}</span>
         </div>
+        {units === "us" && parseNumber(line.typed) !== null ? <p className="text-[0.82rem] text-soft">= {sayStock(parseNumber(line.typed)!, line.unit, units)}</p> : null}
         {line.changed ? <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p> : null}
       </div>
       {error ? (

@@ -6,6 +6,7 @@ import { findMethod, findSchool, METHODS } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { DomainError } from "@/core/errors";
+import { toBase } from "@/core/quantity/units";
 import { occupiedLitres, scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
 import { sayStock, sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
@@ -58,7 +59,8 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
   const [include, setInclude] = useState<readonly IngredientId[]>([]);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
-  const [statedC, setStatedC] = useState("20");
+  const degree = units === "us" ? "°F" : "°C";
+  const [stated, setStated] = useState(units === "us" ? "68" : "20");
   const [labourMin, setLabourMin] = useState("45");
 
   const pickMethod = (id: string) => {
@@ -109,7 +111,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
   const leave = () => router.push("/", { scroll: false });
   const start = async () => {
     if (!recipe) return;
-    const stated = statedC.trim() === "" ? null : parseNumber(statedC);
+    const statedNumber = stated.trim() === "" ? null : (parseNumber(stated) as number);
     const answer = await fill.run({
       vesselId: vessel.id,
       methodId: method.id,
@@ -117,7 +119,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       basisAmount: Number(recipe.basisAmount.toFixed(6)),
       include: [...include],
       lines: lines.map((line) => ({ ingredientId: line.ingredient, part: line.part, used: amountOf(line) as number, pickedNow: line.pickedNow })),
-      statedC: stated,
+      statedC: statedNumber === null ? null : Number(toBase({ value: statedNumber, unit: degree }).value.toFixed(1)),
       labourMin: parseNumber(labourMin) as number,
     });
     if (!answer) return;
@@ -258,8 +260,8 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               label="Liquid stands at"
               unit="°C"
               hint="Used until you read it."
-              value={statedC}
-              onChange={(event) => setStatedC(event.target.value)}
+              value={stated}
+              onChange={(event) => setStated(event.target.value)}
               error={fill.fields["/statedC"]}
             />
             <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={fill.fields["/labourMin"]} />

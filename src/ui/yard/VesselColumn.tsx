@@ -1,7 +1,8 @@
 "use client";
 import Link from "next/link";
 import { sayVolume } from "@/formats/amounts";
-import { sayForecastMoment, type FarmClock } from "@/formats/times";
+import type { FarmClock } from "@/formats/times";
+import { sayWindow } from "@/formats/windowText";
 import type { BatchView } from "@/services/batchView";
 import type { YardVessel } from "@/services/readYard";
 import type { UnitSystem } from "@/formats/amounts";
@@ -40,17 +41,6 @@ export const contentsOf = (batch: BatchView): Contents => ({
   floatingSolids: batch.floatingSolids,
 });
 
-/** The window in a few words, for who can't see the ribbon and for who wants the figure. */
-export function sayWindow(batch: BatchView, nowMs: number, clock: FarmClock): string {
-  const { start, end } = batch.window;
-  const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
-  if (batch.state === "spoiled") return "Nothing will come of it.";
-  if (start.p50 === null) return "No window in sight.";
-  if (start.p50 > nowMs)
-    return `Opens about ${say(start.p50)}${start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : ""}.`;
-  return end.p50 === null ? "Its window is open, and it keeps." : end.p50 > nowMs ? `Open until about ${say(end.p50)}.` : `Closed about ${say(end.p50)}.`;
-}
-
 const wantsClose = (batch: BatchView) => batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost";
 
 const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnProps & { readonly batch: BatchView }) => (
@@ -63,7 +53,10 @@ const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnP
       <StateMark state={batch.state} />
       {batch.stateWords}
     </p>
-    <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft" title={`${batch.reasons.join(" ")} ${sayWindow(batch, nowMs, clock)}`}>
+    <p
+      className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft"
+      title={`${batch.reasons.join(" ")} ${sayWindow(batch.window, batch.state, nowMs, clock)}`}
+    >
       {batch.reasons[0]}
     </p>
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
@@ -125,7 +118,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
   return (
     <article data-vessel={vessel.name} tabIndex={-1} aria-label={vessel.name} className="group flex snap-start flex-col items-center text-center">
       <div style={{ height: PLATE_H }} className="w-full">
-        {batch ? <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`} /> : null}
+        {batch ? <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch.window, batch.state, nowMs, clock)}`} /> : null}
       </div>
       <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">
         <VesselDrawing

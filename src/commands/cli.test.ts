@@ -1,0 +1,66 @@
+import { spawnSync } from "node:child_process";
+import path from "node:path";
+
+const ROOT = path.resolve(__dirname, "../..");
+const core = (args: readonly string[], input = "") => {
+  const { status, stdout, stderr } = spawnSync(path.join(ROOT, "bin/core"), args, { input, encoding: "utf8", cwd: "/" });
+  return { status, stdout, stderr };
+};
+const refusal = (task: string, input: unknown) => {
+  const { status, stdout, stderr } = core([task], typeof input === "string" ? input : JSON.stringify(input));
+  expect(stdout).toBe("");
+  expect(status).toBe(2);
+  expect(stderr).not.toMatch(/^\s+at /m);
+  return (JSON.parse(stderr) as { error: { code: string; message: string; path: string } }).error;
+};
+
+describe("bin/core", () => {
+  it("answers one JSON value from anywhere, without a build or a database", () => {
+    const { status, stdout } = core(["dilute"], JSON.stringify({ total: { value: 16, unit: "L" }, ratio: "1:500" }));
+    expect(status).toBe(0);
+    expect((JSON.parse(stdout) as { mlPerL: number }).mlPerL).toBe(2);
+  });
+  it("lists its tasks, and prints schemas and an example that works", () => {
+    expect(core(["--help"]).stdout).toContain("loads");
+    expect(JSON.parse(core(["scale", "--schema"]).stdout)).toHaveProperty("input.required");
+    expect(core(["cost"], core(["cost", "--example"]).stdout).status).toBe(0);
+  });
+  it.each([
+    ["what is not JSON", "convert", "twelve gallons", "not-json", ""],
+    ["a missing field, by its pointer", "convert", { quantity: { value: 1, unit: "L" } }, "schema", "/to"],
+    ["a number in words", "convert", { quantity: { value: "one", unit: "L" }, to: "L" }, "schema", "/quantity/value"],
+    ["less than nothing", "convert", { quantity: { value: -1, unit: "L" }, to: "mL" }, "negative", "/quantity/value"],
+    ["colder than cold", "convert", { quantity: { value: -300, unit: "°C" }, to: "°F" }, "out-of-range", "/quantity/value"],
+    ["an absurd lake", "convert", { quantity: { value: 1e12, unit: "L" }, to: "mL" }, "out-of-range", "/quantity/value"],
+    ["1:0", "dilute", { total: { value: 16, unit: "L" }, ratio: "1:0" }, "ratio-without-water", "/ratio"],
+    ["too little to go by", "dilute", { total: { value: 16, unit: "L" } }, "dilution-underdetermined", ""],
+    ["a drum of five million litres", "scale", { method: "cultured-extract", vessel: { volume: { value: 5e6, unit: "L" } } }, "out-of-range", "/vessel/volume"],
+    ["a school that does not exist", "scale", { method: "plant-juice", school: "none", vessel: { volume: { value: 20, unit: "L" } } }, "unknown-school", "/school"],
+    [
+      "a use that does not exist",
+      "loads",
+      { use: "bathe", ratio: "1:1", mixRate: { value: 1, unit: "L/m2" }, plots: [{ id: "a", area: { value: 1, unit: "m2" } }], tool: { volume: { value: 10, unit: "L" } } },
+      "unknown-use",
+      "/use",
+    ],
+    ["no tool at all", "loads", { use: "foliar", ratio: "1:1", mixRate: { value: 1, unit: "L/m2" }, plots: [{ id: "a", area: { value: 1, unit: "m2" } }] }, "one-tool", "/tool"],
+    [
+      "a batch forecast before it began",
+      "forecast",
+      { method: "plant-juice", vesselVolume: { value: 5, unit: "L" }, startedAt: "2031-03-02T08:00:00Z", now: "2031-03-01T08:00:00Z" },
+      "time-order",
+      "/now",
+    ],
+    [
+      "a forecast without any temperature",
+      "forecast",
+      { method: "plant-juice", vesselVolume: { value: 5, unit: "L" }, startedAt: "2031-03-01T08:00:00Z", now: "2031-03-02T08:00:00Z" },
+      "no-temperature",
+      "/liquidTemperature",
+    ],
+    ["a yield of nothing", "cost", { lots: [], yield: { value: 0, unit: "L" } }, "not-positive", "/yield"],
+  ])("refuses %s", (_what, task, input, code, at) => {
+    expect(refusal(task, input)).toMatchObject({ code, path: at });
+  });
+  it("knows no task of another name", () => expect(refusal("brew", {}).code).toBe("unknown-task"));
+});
