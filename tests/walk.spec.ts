@@ -86,7 +86,7 @@ test("3 · logs a reading in two taps, and the verdict is drawn anew", async ({ 
     .panel()
     .getByRole("button", { name: /^Log pH/ })
     .click();
-  await person.hears(/Blue drum: pH 4\.65/);
+  await person.hears(/Blue drum: pH 4\.75/);
   await person.panel().getByRole("spinbutton", { name: "pH" }).fill("3.8");
   await person.panel().getByRole("button", { name: "Log pH 3.8" }).click();
   await expect(person.panel().getByText("at or under 4").first()).toBeVisible();

@@ -192,9 +192,9 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     labourMin: 45,
   });
   for (const [hoursAgo, celsius, ph] of [
-    [170, 20, 5.6],
-    [98, 20.5, 5.15],
-    [28, 21, 4.65],
+    [170, 20, 5.85],
+    [98, 20.5, 5.4],
+    [28, 21, 4.75],
   ] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
     await tell.log(`e2 ph ${hoursAgo}`, extract, hoursAgo, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 1);

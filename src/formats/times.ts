@@ -27,6 +27,8 @@ export const isoDay = (at: Date, { timeZone }: FarmClock): string => {
   );
   return `${parts.year}-${parts.month}-${parts.day}`;
 };
+/** A calendar day as it is written in the books, said shortly. @example sayDay("2031-03-02"); // "2 Mar 2031" */
+export const sayDay = (day: string): string => fullDate(new Date(`${day}T00:00:00Z`), { timeZone: "UTC" });
 /** The farm's hour of the day, 0 to below 24, with its fraction. */
 export function hourOfDay(at: Date, clock: FarmClock): number {
   const [hour = "0", minute = "0"] = clockTime(at, clock).split(":");

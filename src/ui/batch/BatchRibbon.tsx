@@ -36,7 +36,7 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
   const fromMs = batch.startedMs;
   const span = Math.max(nowMs - fromMs, 12 * 3_600_000);
   const toMs = page.close
-    ? nowMs + span * 0.06
+    ? nowMs
     : Math.max(nowMs + span * 0.6, Math.min(batch.window.end.p90 ?? 0, nowMs + 12 * DAY_MS), Math.min(batch.window.peak.p90 ?? 0, nowMs + 12 * DAY_MS));
   const x = scaleLinear([fromMs, toMs], [12, W - 12]);
   const points = batch.ribbon.filter(({ atMs }) => atMs <= toMs);
@@ -73,7 +73,7 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
         </>
       )}
       <line x1={x(nowMs)} x2={x(nowMs)} y1={14} y2={H - 34} stroke="var(--ink)" strokeWidth={2} />
-      <text x={x(nowMs)} y={12} textAnchor="middle" className="reading" fontSize={15} fontWeight={700} fill="var(--ink)">
+      <text x={x(nowMs)} y={12} textAnchor={page.close ? "end" : "middle"} className="reading" fontSize={15} fontWeight={700} fill="var(--ink)">
         {page.close ? page.close.kind : "now"}
       </text>
       {best !== null && best > nowMs && best < toMs && !lost ? (

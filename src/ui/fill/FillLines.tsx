@@ -6,6 +6,7 @@ import type { ScaledLine } from "@/core/recipe/scale";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
+import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/readShed";
 
 export interface LineDraft extends ScaledLine {
@@ -37,7 +38,9 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
     wantedMilli,
   );
   if (plan.shortMilli > 0) return { text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`, short: true };
-  const from = plan.draws.map(({ lotId, amountMilli }) => `${sayStock(amountMilli / 1000, line.unit, units)} of ${item.lots.find(({ id }) => id === lotId)?.receivedOn}`);
+  const from = plan.draws.map(
+    ({ lotId, amountMilli }) => `${sayStock(amountMilli / 1000, line.unit, units)} of ${sayDay(item.lots.find(({ id }) => id === lotId)?.receivedOn ?? "")}`,
+  );
   return { text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`, short: false };
 }
 

@@ -1,5 +1,6 @@
 "use client";
 import { sayMoney, sayStock } from "@/formats/amounts";
+import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
 import type { ShelfItem } from "@/services/readShed";
 import { Sheet } from "../kit/Sheet";
@@ -17,7 +18,7 @@ export const LotsSheet = ({ item, farm, onClose }: { readonly item: ShelfItem; r
         <li key={lot.id} className="py-2.5">
           <p className="flex justify-between gap-3">
             <span className="font-semibold">
-              {lot.origin}, {lot.receivedOn}
+              {lot.origin}, {sayDay(lot.receivedOn)}
             </span>
             <span className="reading">
               {sayStock(lot.onHand, lot.unit, farm.units)} of {sayStock(lot.received, lot.unit, farm.units)}
@@ -25,7 +26,7 @@ export const LotsSheet = ({ item, farm, onClose }: { readonly item: ShelfItem; r
           </p>
           <p className="text-[0.9rem] text-soft">
             {sayMoney(lot.costMinor / lot.received, farm.currency)} per {lot.unit}
-            {lot.expiresOn ? `; keeps to ${lot.expiresOn}` : ""}
+            {lot.expiresOn ? `; keeps to ${sayDay(lot.expiresOn)}` : ""}
             {lot.note ? `; ${lot.note}` : ""}
           </p>
         </li>

@@ -25,6 +25,8 @@ interface VesselColumnProps {
   readonly clock: FarmClock;
   readonly units: UnitSystem;
   readonly pxPerM: number;
+  /** Some name of the yard takes two lines: then every name has room for two, so that the rest stands level. */
+  readonly roomForNames: boolean;
   readonly acts: VesselActs;
 }
 
@@ -110,7 +112,7 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
 
 /** One vessel: its ribbon above, itself on the ground line, and under it what it is, how it stands and the act that is next. */
 export const VesselColumn = (props: VesselColumnProps) => {
-  const { vessel, nowMs, clock, units, pxPerM } = props;
+  const { vessel, nowMs, clock, units, pxPerM, roomForNames } = props;
   const { batch } = vessel;
   const label = batch
     ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}`
@@ -131,7 +133,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
           label={label}
         />
       </div>
-      <h2 className="mt-2 text-[1.08rem]">
+      <h2 className={`mt-2 flex items-start justify-center text-balance text-[1.08rem] ${roomForNames ? "min-h-[2.4em]" : ""}`}>
         {batch ? (
           <Link href={`/batches/${batch.id}`} className="underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink">
             {vessel.name}

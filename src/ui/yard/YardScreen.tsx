@@ -20,6 +20,8 @@ import { useYardKeys } from "./useYardKeys";
 
 /** The yard looks again by itself, so that ribbons and round move with the clock. */
 const LOOK_AGAIN_MS = 5 * 60_000;
+/** Longer names than this take two lines in a column. */
+const ONE_LINE_NAME = 10;
 const VESSEL_BOX = { widthPx: 94, heightPx: 98 } as const;
 
 function pxPerMetre(vessels: readonly YardVessel[]): number {
@@ -113,6 +115,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
 
   const toUnit = (celsius: number) => fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
   const pxPerM = pxPerMetre(yard.vessels);
+  const roomForNames = yard.vessels.some(({ name }) => name.length > ONE_LINE_NAME);
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_316px]">
       <div className="min-w-0 max-md:order-2">
@@ -163,7 +166,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
                   <TimeAxis nowMs={yard.nowMs} clock={clock} air={yard.air} sayDegrees={(celsius) => sayTemperature(celsius, units)} />
                 </div>
                 {yard.vessels.map((vessel) => (
-                  <VesselColumn key={vessel.id} vessel={vessel} nowMs={yard.nowMs} clock={clock} units={units} pxPerM={pxPerM} acts={acts} />
+                  <VesselColumn key={vessel.id} vessel={vessel} nowMs={yard.nowMs} clock={clock} units={units} pxPerM={pxPerM} roomForNames={roomForNames} acts={acts} />
                 ))}
               </div>
             </div>
