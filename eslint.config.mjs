@@ -5,14 +5,27 @@ import tseslint from "typescript-eslint";
 const PURE = ["src/core/**/*.ts", "src/formats/**/*.ts", "src/sim/**/*.ts"];
 
 export default tseslint.config(
-  { ignores: [".next/", ".local/", "node_modules/", "src/contracts/generated/", "next-env.d.ts", "test-results/", "tests/fixtures/"] },
+  {
+    ignores: [
+      ".next/",
+      ".local/",
+      "node_modules/",
+      "src/contracts/generated/",
+      "next-env.d.ts",
+      "test-results/",
+      "tests/fixtures/",
+    ],
+  },
   ...next,
   ...tseslint.configs.strict,
   {
     rules: {
       // A value known to be there by the line above is said so; the compiler's index check asks for it often.
       "@typescript-eslint/no-non-null-assertion": "off",
-      "@typescript-eslint/consistent-type-imports": ["error", { fixStyle: "inline-type-imports", prefer: "type-imports" }],
+      "@typescript-eslint/consistent-type-imports": [
+        "error",
+        { fixStyle: "inline-type-imports", prefer: "type-imports" },
+      ],
       "no-console": "error",
       "max-lines-per-function": ["warn", { max: 400, skipBlankLines: true, skipComments: true }],
     },
@@ -33,5 +46,15 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ["scripts/**", "bench/**", "src/demo/main.ts", "src/data/migrateMain.ts", "src/commands/main.ts", "src/app/runAction.ts"], rules: { "no-console": "off" } },
+  {
+    files: [
+      "scripts/**",
+      "bench/**",
+      "src/demo/main.ts",
+      "src/data/migrateMain.ts",
+      "src/commands/main.ts",
+      "src/app/runAction.ts",
+    ],
+    rules: { "no-console": "off" },
+  },
 );

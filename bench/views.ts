@@ -38,17 +38,31 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
   const db: Queryable = pool;
   const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
   const views: readonly (readonly [string, () => Promise<unknown>, () => Promise<unknown>])[] = [
-    ["yard", () => readYard(ctx, farm), () => Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)])],
+    [
+      "yard",
+      () => readYard(ctx, farm),
+      () => Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]),
+    ],
     ["batch", () => readBatch(ctx, farm, 4), () => pool.query("select * from batch_entry where batch_id = 4")],
     ["shed", () => readShed(ctx, farm), () => Promise.all([listLotsOnHand(db), listStoresOnHand(db)])],
-    ["field", () => readField(ctx, farm), () => Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)])],
-    ["ledger", () => readLedger(ctx, farm), () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db)])],
+    [
+      "field",
+      () => readField(ctx, farm),
+      () => Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]),
+    ],
+    [
+      "ledger",
+      () => readLedger(ctx, farm),
+      () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db)]),
+    ],
   ];
   const rows: string[] = [];
   for (const [name, view, sql] of views) {
     const bare = await time(sql);
     const whole = await time(view);
-    rows.push(`| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`);
+    rows.push(
+      `| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`,
+    );
   }
   return rows;
 }
@@ -71,7 +85,9 @@ async function main(): Promise<void> {
     "select (select count(*) from vessel) as vessels, (select count(*) from batch) as batches, (select count(*) from batch_entry) as entries, (select count(*) from lot) as lots, (select count(*) from plot) as plots",
   )) as unknown as [[Record<string, number>]];
   const table = [
-    `Node ${process.version}, ${os.cpus().length} cores (${os.cpus()[0]?.model ?? "unknown"}). 100 × means ${Object.entries(counts ?? {})
+    `Node ${process.version}, ${os.cpus().length} cores (${os.cpus()[0]?.model ?? "unknown"}). 100 × means ${Object.entries(
+      counts ?? {},
+    )
       .map(([what, count]) => `${count} ${what}`)
       .join(", ")}.`,
     "",

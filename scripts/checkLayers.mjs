@@ -9,9 +9,18 @@ function rulesFor(root) {
   const rules = Object.entries(LAYERS).flatMap(([layer, { layers, typesOnly = [], packages }]) => {
     const from = { path: `^${root}/${layer}/`, pathNot: "[.]test[.]tsx?$" };
     const named = packages.filter((name) => name !== "node").map(escape);
-    const allowed = [`^${root}/`, ...(named.length ? [`node_modules/(@types/)?(${named.join("|")})/`] : []), ...(packages.includes("node") ? [NODE_BUILTINS] : [])];
+    const allowed = [
+      `^${root}/`,
+      ...(named.length ? [`node_modules/(@types/)?(${named.join("|")})/`] : []),
+      ...(packages.includes("node") ? [NODE_BUILTINS] : []),
+    ];
     return [
-      { name: `${layer}-layers`, severity: "error", from, to: { path: `^${root}/`, pathNot: `^${root}/(${[layer, ...layers, ...typesOnly].join("|")})/` } },
+      {
+        name: `${layer}-layers`,
+        severity: "error",
+        from,
+        to: { path: `^${root}/`, pathNot: `^${root}/(${[layer, ...layers, ...typesOnly].join("|")})/` },
+      },
       ...typesOnly.map((other) => ({
         name: `${layer}-takes-only-types-of-${other}`,
         severity: "error",
@@ -35,7 +44,10 @@ async function violationsIn(root) {
     tsPreCompilationDeps: true,
     tsConfig: { fileName: "tsconfig.json" },
     doNotFollow: { path: "node_modules" },
-    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "require", "node", "default", "types"] },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types"],
+    },
   };
   const { default: extractTSConfig } = await import("dependency-cruiser/config-utl/extract-ts-config");
   const { output } = await cruise([root], options, null, { tsConfig: extractTSConfig("tsconfig.json") });
@@ -55,5 +67,7 @@ if (caught.length < 3) {
   console.error(`The fixture that must fail was let through (${caught.length} of 3 violations seen).`);
   process.exit(1);
 }
-console.log(`layers: ${real.totalCruised} modules, ${real.violations.length} violations; the fixture was refused ${caught.length} times`);
+console.log(
+  `layers: ${real.totalCruised} modules, ${real.violations.length} violations; the fixture was refused ${caught.length} times`,
+);
 process.exit(real.violations.length === 0 ? 0 : 1);

@@ -46,7 +46,13 @@ mkdirSync("docs/schemas", { recursive: true });
 for (const file of readdirSync("docs/schemas")) rmSync(`docs/schemas/${file}`);
 const DIALECT = { $schema: "http://json-schema.org/draft-07/schema#" };
 for (const task of TASKS) {
-  writeFileSync(`docs/schemas/${task.name}.input.json`, `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, input`, ...task.input }, null, 2)}\n`);
-  writeFileSync(`docs/schemas/${task.name}.output.json`, `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, output`, ...task.output }, null, 2)}\n`);
+  writeFileSync(
+    `docs/schemas/${task.name}.input.json`,
+    `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, input`, ...task.input }, null, 2)}\n`,
+  );
+  writeFileSync(
+    `docs/schemas/${task.name}.output.json`,
+    `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, output`, ...task.output }, null, 2)}\n`,
+  );
 }
 console.log(`${names.length} validators, ${TASKS.length * 2} schemas`);

@@ -10,16 +10,37 @@ export const LAYERS = {
   sim: { layers: ["core"], packages: ["suncalc"] },
   commands: { layers: ["core", "formats", "contracts"], packages: ["json-schema-to-ts", "node"] },
   data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },
-  services: { layers: ["core", "formats", "contracts", "data", "sim"], packages: ["server-only", "node", "json-schema-to-ts"] },
+  services: {
+    layers: ["core", "formats", "contracts", "data", "sim"],
+    packages: ["server-only", "node", "json-schema-to-ts"],
+  },
   // Screens know what services answer as types only; what they can do reaches them as callbacks.
   ui: {
     layers: ["core", "formats", "contracts"],
     typesOnly: ["services"],
-    packages: ["react", "react-dom", "next", "radix-ui", "lucide-react", "recharts", "sonner", "d3-scale", "d3-shape", "react-hook-form", "clsx"],
+    packages: [
+      "react",
+      "react-dom",
+      "next",
+      "radix-ui",
+      "lucide-react",
+      "recharts",
+      "sonner",
+      "d3-scale",
+      "d3-shape",
+      "react-hook-form",
+      "clsx",
+    ],
   },
-  app: { layers: ["core", "formats", "contracts", "services", "ui"], packages: ["react", "react-dom", "next", "sonner", "node", "@fontsource-variable"] },
+  app: {
+    layers: ["core", "formats", "contracts", "services", "ui"],
+    packages: ["react", "react-dom", "next", "sonner", "node", "@fontsource-variable"],
+  },
   demo: { layers: ["core", "contracts", "data", "sim", "services"], packages: ["node"] },
-  testing: { layers: ["core", "formats", "contracts", "data", "sim", "services", "demo"], packages: ["mysql2", "node", "fast-check"] },
+  testing: {
+    layers: ["core", "formats", "contracts", "data", "sim", "services", "demo"],
+    packages: ["mysql2", "node", "fast-check"],
+  },
 };
 
 /** Fewer modules than this and the checker read nothing, which must not pass for "no violation". */

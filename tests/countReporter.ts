@@ -11,6 +11,10 @@ export default class CountReporter implements Reporter {
     const statuses = [...this.outcomes.values()];
     const passed = statuses.filter((status) => status === "passed").length;
     const skipped = statuses.filter((status) => status === "skipped").length;
-    if (process.env.COUNTS_FILE) writeFileSync(process.env.COUNTS_FILE, JSON.stringify({ passed, failed: statuses.length - passed - skipped, skipped }));
+    if (process.env.COUNTS_FILE)
+      writeFileSync(
+        process.env.COUNTS_FILE,
+        JSON.stringify({ passed, failed: statuses.length - passed - skipped, skipped }),
+      );
   }
 }

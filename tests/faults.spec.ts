@@ -4,7 +4,11 @@ import { expect, test } from "@playwright/test";
 test.skip(({ viewport }) => (viewport?.width ?? 0) > 500, "once is enough, on the farm that is used last");
 
 /** Stops or starts the test server's database, as bin/test set it up. */
-const database = (act: "db_stop" | "db_start") => execFileSync("bash", ["-c", `. bin/lib.sh && ${act}`], { env: { ...process.env, DB_NAME: "ruchka" }, stdio: "ignore" });
+const database = (act: "db_stop" | "db_start") =>
+  execFileSync("bash", ["-c", `. bin/lib.sh && ${act}`], {
+    env: { ...process.env, DB_NAME: "ruchka" },
+    stdio: "ignore",
+  });
 
 test("the database gone in the middle: a clear word, nothing lost, and one write once it is back", async ({ page }) => {
   await page.goto("/shed");

@@ -79,7 +79,8 @@ test("sends nothing outside and needs no eval", async ({ page }) => {
   });
   const complaints: string[] = [];
   page.on("console", (message) => message.type() === "error" && complaints.push(message.text()));
-  for (const path of ["/", "/?fill=3", "/shed", "/field", "/ledger", "/batches/4"]) await page.goto(path, { waitUntil: "networkidle" });
+  for (const path of ["/", "/?fill=3", "/shed", "/field", "/ledger", "/batches/4"])
+    await page.goto(path, { waitUntil: "networkidle" });
   expect(outside).toEqual([]);
   expect(complaints).toEqual([]);
 });

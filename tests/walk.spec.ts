@@ -5,8 +5,15 @@ import { expect, test, type Page } from "@playwright/test";
 class Person {
   constructor(readonly page: Page) {}
   async goTo(place: "Yard" | "Shed" | "Field" | "Ledger") {
-    await this.page.getByRole("navigation").getByRole("link", { name: place, exact: true }).filter({ visible: true }).click();
-    await expect(this.page.getByRole("link", { name: place, exact: true }).filter({ visible: true })).toHaveAttribute("aria-current", "page");
+    await this.page
+      .getByRole("navigation")
+      .getByRole("link", { name: place, exact: true })
+      .filter({ visible: true })
+      .click();
+    await expect(this.page.getByRole("link", { name: place, exact: true }).filter({ visible: true })).toHaveAttribute(
+      "aria-current",
+      "page",
+    );
   }
   vessel(name: string) {
     return this.page.getByRole("article", { name });
@@ -32,7 +39,9 @@ test("1 · sees the yard: vessels, ribbons, verdicts, fit hours, the round", asy
   await expect(page.getByRole("heading", { name: /^The yard, / })).toBeVisible();
   await expect(page.getByRole("article")).toHaveCount(8);
   await expect(person.vessel("Air drum")).toContainText("Castings tea");
-  await expect(person.vessel("Air drum").getByRole("img", { name: /Air drum: (Open until|Opens) about/ })).toHaveCount(1);
+  await expect(person.vessel("Air drum").getByRole("img", { name: /Air drum: (Open until|Opens) about/ })).toHaveCount(
+    1,
+  );
   await expect(person.vessel("Glass drum")).toContainText("Stuck");
   await expect(page.getByRole("region", { name: "Fit hours" })).toContainText(/dusk|dawn/);
   await expect(page.getByRole("region", { name: "Today’s round" })).toContainText("Pail two: wash it out");
@@ -161,7 +170,12 @@ test("5 · strains it into a store, and the vessel is to be washed, then free", 
 test("6 · applies it: loads in whole tools, what is short, and store and beds know", async ({ page }) => {
   const person = new Person(page);
   await page.goto("/shed");
-  await page.getByRole("main").getByRole("listitem").filter({ hasText: "Bean extract" }).getByRole("link", { name: "Apply" }).click();
+  await page
+    .getByRole("main")
+    .getByRole("listitem")
+    .filter({ hasText: "Bean extract" })
+    .getByRole("link", { name: "Apply" })
+    .click();
   await expect(page.getByRole("heading", { name: "The field" })).toBeVisible();
   for (const bed of ["Bed 3,", "Bed 5,"]) await page.getByRole("button", { name: bed }).click();
   const loads = page.getByRole("region", { name: "Loads" });
@@ -187,7 +201,9 @@ test("6 · applies it: loads in whole tools, what is short, and store and beds k
   await person.hears("2 beds: bean extract is down in the books.");
   await expect(page.getByRole("button", { name: /Bed 3, .*last got bean extract today/ })).toBeVisible();
   await person.goTo("Shed");
-  await expect(page.getByRole("main").getByRole("listitem").filter({ hasText: "Bean extract" })).toContainText(/170\.8|171/);
+  await expect(page.getByRole("main").getByRole("listitem").filter({ hasText: "Bean extract" })).toContainText(
+    /170\.8|171/,
+  );
 });
 
 test("7 · sees what the batch, the litre and each bed cost", async ({ page }) => {

@@ -9,7 +9,10 @@ import * as actions from "./actions";
 import "./globals.css";
 import { openPage } from "./openPage";
 
-export const metadata: Metadata = { title: { default: "Ruchka", template: "%s · Ruchka" }, description: "Brews, beds and books of one farm" };
+export const metadata: Metadata = {
+  title: { default: "Ruchka", template: "%s · Ruchka" },
+  description: "Brews, beds and books of one farm",
+};
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 export const dynamic = "force-dynamic";
 
@@ -38,7 +41,10 @@ export default async function RootLayout({ children }: { readonly children: Reac
           <Toaster
             position="bottom-left"
             offset={{ bottom: 76 }}
-            toastOptions={{ className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base", duration: 7000 }}
+            toastOptions={{
+              className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base",
+              duration: 7000,
+            }}
           />
         </ActionsProvider>
       </body>

@@ -8,13 +8,29 @@ import { openFrame } from "./session";
 
 /** Every error of an action becomes an answer here: a refusal with its fields, or a plain word for what is nobody's business. */
 export function toActionError(error: unknown): ActionResult<never> {
-  if (error instanceof Refusal) return { ok: false, error: { code: error.code, message: error.message, fields: error.fields } };
-  if (error instanceof DomainError) return { ok: false, error: { code: error.code, message: error.message, fields: { [error.path]: error.message } } };
+  if (error instanceof Refusal)
+    return { ok: false, error: { code: error.code, message: error.message, fields: error.fields } };
+  if (error instanceof DomainError)
+    return { ok: false, error: { code: error.code, message: error.message, fields: { [error.path]: error.message } } };
   if (isDatabaseAway(error)) {
-    return { ok: false, error: { code: "database-away", message: "The farm's database does not answer. Nothing was lost: what you typed is kept here. Try again in a moment." } };
+    return {
+      ok: false,
+      error: {
+        code: "database-away",
+        message:
+          "The farm's database does not answer. Nothing was lost: what you typed is kept here. Try again in a moment.",
+      },
+    };
   }
   console.error(error);
-  return { ok: false, error: { code: "internal", message: "Ruchka tripped over this. What you typed is kept here; if it happens again, tell whoever looks after it." } };
+  return {
+    ok: false,
+    error: {
+      code: "internal",
+      message:
+        "Ruchka tripped over this. What you typed is kept here; if it happens again, tell whoever looks after it.",
+    },
+  };
 }
 
 /** Runs a use-case for whoever asks; the open page shows what came of it. */

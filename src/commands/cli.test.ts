@@ -3,7 +3,11 @@ import path from "node:path";
 
 const ROOT = path.resolve(__dirname, "../..");
 const core = (args: readonly string[], input = "") => {
-  const { status, stdout, stderr } = spawnSync(path.join(ROOT, "bin/core"), args, { input, encoding: "utf8", cwd: "/" });
+  const { status, stdout, stderr } = spawnSync(path.join(ROOT, "bin/core"), args, {
+    input,
+    encoding: "utf8",
+    cwd: "/",
+  });
   return { status, stdout, stderr };
 };
 const refusal = (task: string, input: unknown) => {
@@ -30,31 +34,82 @@ describe("bin/core", () => {
     ["a missing field, by its pointer", "convert", { quantity: { value: 1, unit: "L" } }, "schema", "/to"],
     ["a number in words", "convert", { quantity: { value: "one", unit: "L" }, to: "L" }, "schema", "/quantity/value"],
     ["less than nothing", "convert", { quantity: { value: -1, unit: "L" }, to: "mL" }, "negative", "/quantity/value"],
-    ["colder than cold", "convert", { quantity: { value: -300, unit: "°C" }, to: "°F" }, "out-of-range", "/quantity/value"],
-    ["an absurd lake", "convert", { quantity: { value: 1e12, unit: "L" }, to: "mL" }, "out-of-range", "/quantity/value"],
+    [
+      "colder than cold",
+      "convert",
+      { quantity: { value: -300, unit: "°C" }, to: "°F" },
+      "out-of-range",
+      "/quantity/value",
+    ],
+    [
+      "an absurd lake",
+      "convert",
+      { quantity: { value: 1e12, unit: "L" }, to: "mL" },
+      "out-of-range",
+      "/quantity/value",
+    ],
     ["1:0", "dilute", { total: { value: 16, unit: "L" }, ratio: "1:0" }, "ratio-without-water", "/ratio"],
     ["too little to go by", "dilute", { total: { value: 16, unit: "L" } }, "dilution-underdetermined", ""],
-    ["a drum of five million litres", "scale", { method: "cultured-extract", vessel: { volume: { value: 5e6, unit: "L" } } }, "out-of-range", "/vessel/volume"],
-    ["a school that does not exist", "scale", { method: "plant-juice", school: "none", vessel: { volume: { value: 20, unit: "L" } } }, "unknown-school", "/school"],
+    [
+      "a drum of five million litres",
+      "scale",
+      { method: "cultured-extract", vessel: { volume: { value: 5e6, unit: "L" } } },
+      "out-of-range",
+      "/vessel/volume",
+    ],
+    [
+      "a school that does not exist",
+      "scale",
+      { method: "plant-juice", school: "none", vessel: { volume: { value: 20, unit: "L" } } },
+      "unknown-school",
+      "/school",
+    ],
     [
       "a use that does not exist",
       "loads",
-      { use: "bathe", ratio: "1:1", mixRate: { value: 1, unit: "L/m2" }, plots: [{ id: "a", area: { value: 1, unit: "m2" } }], tool: { volume: { value: 10, unit: "L" } } },
+      {
+        use: "bathe",
+        ratio: "1:1",
+        mixRate: { value: 1, unit: "L/m2" },
+        plots: [{ id: "a", area: { value: 1, unit: "m2" } }],
+        tool: { volume: { value: 10, unit: "L" } },
+      },
       "unknown-use",
       "/use",
     ],
-    ["no tool at all", "loads", { use: "foliar", ratio: "1:1", mixRate: { value: 1, unit: "L/m2" }, plots: [{ id: "a", area: { value: 1, unit: "m2" } }] }, "one-tool", "/tool"],
+    [
+      "no tool at all",
+      "loads",
+      {
+        use: "foliar",
+        ratio: "1:1",
+        mixRate: { value: 1, unit: "L/m2" },
+        plots: [{ id: "a", area: { value: 1, unit: "m2" } }],
+      },
+      "one-tool",
+      "/tool",
+    ],
     [
       "a batch forecast before it began",
       "forecast",
-      { method: "plant-juice", vesselVolume: { value: 5, unit: "L" }, startedAt: "2031-03-02T08:00:00Z", now: "2031-03-01T08:00:00Z" },
+      {
+        method: "plant-juice",
+        vesselVolume: { value: 5, unit: "L" },
+        startedAt: "2031-03-02T08:00:00Z",
+        now: "2031-03-01T08:00:00Z",
+      },
       "time-order",
       "/now",
     ],
     [
       "a forecast without any temperature",
       "forecast",
-      { method: "plant-juice", vesselVolume: { value: 5, unit: "L" }, startedAt: "2031-03-01T08:00:00Z", now: "2031-03-02T08:00:00Z" },
+      {
+        method: "plant-juice",
+        vesselVolume: { value: 5, unit: "L" },
+        startedAt: "2031-03-01T08:00:00Z",
+        now: "2031-03-02T08:00:00Z",
+      },
       "no-temperature",
       "/liquidTemperature",
     ],

@@ -14,8 +14,17 @@ function run({ lots, labour, power, consumables = [], yield: yielded, measures =
     lots: lots.map(({ ingredient, used, price }, index) => {
       const item = findIngredient(ingredient, `/lots/${index}/ingredient`);
       const options = { measures, ingredient: item.id, densityKgPerL: item.densityKgPerL };
-      const per = requirePositive("The amount a price is for", convert(price.per, item.stockUnit, options).value, item.stockUnit, `/lots/${index}/price/per/value`);
-      return { label: item.name, amount: convert(used, item.stockUnit, options).value, unitCostMinor: (price.amount * MINOR) / per };
+      const per = requirePositive(
+        "The amount a price is for",
+        convert(price.per, item.stockUnit, options).value,
+        item.stockUnit,
+        `/lots/${index}/price/per/value`,
+      );
+      return {
+        label: item.name,
+        amount: convert(used, item.stockUnit, options).value,
+        unitCostMinor: (price.amount * MINOR) / per,
+      };
     }),
     labourMin: labour ? convert(labour.time, "min").value : 0,
     labourMinorPerH: (labour?.perHour ?? 0) * MINOR,
@@ -38,7 +47,9 @@ export const costTask: Task<Input> = {
   input: COST_INPUT,
   output: COST_OUTPUT,
   example: {
-    lots: [{ ingredient: "molasses", used: { value: 1.7, unit: "L" }, price: { amount: 18, per: { value: 5, unit: "L" } } }],
+    lots: [
+      { ingredient: "molasses", used: { value: 1.7, unit: "L" }, price: { amount: 18, per: { value: 5, unit: "L" } } },
+    ],
     labour: { time: { value: 45, unit: "min" }, perHour: 15 },
     power: { kWh: 1.2, perKWh: 0.3 },
     yield: { value: 160, unit: "L" },

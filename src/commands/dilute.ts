@@ -13,7 +13,11 @@ const GREATEST_L = 5_000_000;
 function run({ concentrate, water, total, ratio, measures = [] }: Input) {
   checkMeasures(measures);
   const dilution = ratio === undefined ? undefined : parseDilution(ratio, measures);
-  const amounts = { concentrateL: inLitres(concentrate, measures), waterL: inLitres(water, measures), totalL: inLitres(total, measures) };
+  const amounts = {
+    concentrateL: inLitres(concentrate, measures),
+    waterL: inLitres(water, measures),
+    totalL: inLitres(total, measures),
+  };
   const mix = dilute({ ...definedOnly(amounts), ...(dilution ? { dilution } : {}) });
   requireWithin("The whole mix", mix.totalL, "L", 0, GREATEST_L, "/total");
   const found = dilution ?? dilutionOf(mix);
@@ -28,12 +32,16 @@ function run({ concentrate, water, total, ratio, measures = [] }: Input) {
     text: isNeat
       ? `${sayVolume(mix.totalL, "metric")}, neat`
       : `${sayVolume(mix.concentrateL, "metric", 4)} in ${sayVolume(mix.waterL, "metric", 4)} of water (${sayDilution(found.partsWater)})`,
-    assumed: ["1:N is 1 part concentrate to N parts water; a dose per litre is per litre of water; % is the share of the mix"],
+    assumed: [
+      "1:N is 1 part concentrate to N parts water; a dose per litre is per litre of water; % is the share of the mix",
+    ],
   };
 }
 
 const definedOnly = <T extends object>(value: T) =>
-  Object.fromEntries(Object.entries(value).filter(([, item]) => item !== undefined)) as { [K in keyof T]?: Exclude<T[K], undefined> };
+  Object.fromEntries(Object.entries(value).filter(([, item]) => item !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>;
+  };
 
 export const diluteTask: Task<Input> = {
   name: "dilute",

@@ -21,7 +21,8 @@ function hourSince(startedAt: Date, at: string, path: string): number {
 
 function toObservation(item: NonNullable<Input["observations"]>[number], startedAt: Date, path: string): Observation {
   const hour = hourSince(startedAt, item.at, `${path}/at`);
-  if (item.kind === "ph") return { hour, kind: "ph", value: item.value, instrument: item.method ?? "meter", spot: item.where ?? "mid-depth" };
+  if (item.kind === "ph")
+    return { hour, kind: "ph", value: item.value, instrument: item.method ?? "meter", spot: item.where ?? "mid-depth" };
   if (item.kind === "act") return { hour, kind: "act", act: item.act };
   const known: readonly string[] = SIGN_WORDS[item.kind];
   if (!known.includes(item.word)) throw new DomainError("unknown-word", { word: item.word, known }, `${path}/word`);
@@ -47,7 +48,9 @@ function run(input: Input) {
       air: points(input.airTemperature),
       statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null,
     },
-    observations: (input.observations ?? []).map((item, index) => toObservation(item, startedAt, `/observations/${index}`)),
+    observations: (input.observations ?? []).map((item, index) =>
+      toObservation(item, startedAt, `/observations/${index}`),
+    ),
   });
   const telling: Telling = { units: "metric", clock: { timeZone: "UTC" }, startedAt, now };
   const iso = (hour: number | null) => (hour === null ? null : atHour(telling, hour).toISOString());
@@ -59,7 +62,10 @@ function run(input: Input) {
     probabilityReady: forecast.probabilityReady,
     window: { start: times(forecast.window.start), peak: times(forecast.window.peak), end: times(forecast.window.end) },
     curve: forecast.curve.map(({ hour, ready, past }) => ({ at: iso(hour)!, ready, past })),
-    reasons: [...verdict.reasons.map((reason) => ({ code: reason.code as string, text: sayReason(reason, telling) })), ...(warmer ? [{ code: "if-warmer", text: warmer }] : [])],
+    reasons: [
+      ...verdict.reasons.map((reason) => ({ code: reason.code as string, text: sayReason(reason, telling) })),
+      ...(warmer ? [{ code: "if-warmer", text: warmer }] : []),
+    ],
     next: { at: iso(verdict.next.hour)!, act: verdict.next.act, text: NEXT_WORDS[verdict.next.act] },
     assumed: [
       `temperature: ${forecast.temperatureBasis === "read" ? "read in the liquid" : forecast.temperatureBasis === "air" ? "worked out from the air" : "as stated, held"}`,

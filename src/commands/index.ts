@@ -7,4 +7,11 @@ import { scaleTask } from "./scale";
 import type { Task } from "./task";
 
 /** Every task of `bin/core`, in the order that help lists them. */
-export const TASKS = [convertTask, diluteTask, scaleTask, forecastTask, loadsTask, costTask] as unknown as readonly Task<unknown>[];
+export const TASKS = [
+  convertTask,
+  diluteTask,
+  scaleTask,
+  forecastTask,
+  loadsTask,
+  costTask,
+] as unknown as readonly Task<unknown>[];

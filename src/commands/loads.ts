@@ -11,7 +11,12 @@ import { inLitres, litres, type Task } from "./task";
 type Input = FromSchema<typeof LOADS_INPUT>;
 
 function toTool({ tool, injector, measures }: Input): HandTool | Injector {
-  if (injector && !tool) return { type: "injector", partsWater: parseDilution(injector.ratio, measures, "/injector/ratio").partsWater, tankL: inLitres(injector.tank, measures)! };
+  if (injector && !tool)
+    return {
+      type: "injector",
+      partsWater: parseDilution(injector.ratio, measures, "/injector/ratio").partsWater,
+      tankL: inLitres(injector.tank, measures)!,
+    };
   if (tool && !injector) {
     const stepL = inLitres(tool.step, measures);
     return { type: "hand", volumeL: inLitres(tool.volume, measures)!, ...(stepL === undefined ? {} : { stepL }) };
@@ -19,7 +24,11 @@ function toTool({ tool, injector, measures }: Input): HandTool | Injector {
   throw new DomainError("one-tool", { given: tool ? 2 : 0 }, "/tool");
 }
 
-const amounts = ({ mixL, concentrateL, waterL }: Amounts) => ({ mix: litres(mixL), concentrate: litres(concentrateL), water: litres(waterL) });
+const amounts = ({ mixL, concentrateL, waterL }: Amounts) => ({
+  mix: litres(mixL),
+  concentrate: litres(concentrateL),
+  water: litres(waterL),
+});
 
 function run(input: Input) {
   const { measures = [] } = input;
@@ -30,7 +39,11 @@ function run(input: Input) {
   const plan = planLoads({
     dilution: parseDilution(input.ratio, measures),
     mixRate: { amountL: input.mixRate.value, per: input.mixRate.unit === "L/m2" ? "m2" : "plant" },
-    plots: input.plots.map(({ id, area, plants }) => ({ id, areaM2: area ? convert(area, "m2", { measures }).value : null, plants: plants ?? null })),
+    plots: input.plots.map(({ id, area, plants }) => ({
+      id,
+      areaM2: area ? convert(area, "m2", { measures }).value : null,
+      plants: plants ?? null,
+    })),
     tool,
     ...(availableL === undefined ? {} : { availableL }),
   });
@@ -38,14 +51,20 @@ function run(input: Input) {
   return {
     totals: amounts(plan.totals),
     plots: plan.plots.map((plot) => ({ id: plot.id, ...amounts(plot) })),
-    loads: plan.loads.map((load, index) => ({ count: load.count, ...amounts(load), text: sayLoad(load, noun, index > 0, "metric") })),
+    loads: plan.loads.map((load, index) => ({
+      count: load.count,
+      ...amounts(load),
+      text: sayLoad(load, noun, index > 0, "metric"),
+    })),
     left: plan.leftL === null ? null : litres(plan.leftL),
     short: plan.shortL === null ? null : litres(plan.shortL),
     roundingError: litres(plan.roundingErrorL),
     text: sayLoads(plan.loads, noun, "metric"),
     assumed: [
       "1:N is 1 part concentrate to N parts water",
-      ...(tool.type === "injector" ? ["a load is one tank of pre-diluted stock; the injector adds the rest of the water"] : []),
+      ...(tool.type === "injector"
+        ? ["a load is one tank of pre-diluted stock; the injector adds the rest of the water"]
+        : []),
     ],
   };
 }

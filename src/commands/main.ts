@@ -32,8 +32,13 @@ const isRunawayNumber = (value: unknown) => typeof value === "number" && !Number
 
 function main([name, flag]: readonly string[]): void {
   if (name === undefined || name === "--help" || name === "-h") return help();
-  const task = TASKS.find((candidate) => candidate.name === name) ?? fail("unknown-task", `There is no task "${name}". bin/core --help lists them.`);
-  const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value, (_key, item: unknown) => (isRunawayNumber(item) ? null : item), 2)}\n`);
+  const task =
+    TASKS.find((candidate) => candidate.name === name) ??
+    fail("unknown-task", `There is no task "${name}". bin/core --help lists them.`);
+  const print = (value: unknown) =>
+    process.stdout.write(
+      `${JSON.stringify(value, (_key, item: unknown) => (isRunawayNumber(item) ? null : item), 2)}\n`,
+    );
   if (flag === "--schema") return void print({ input: task.input, output: task.output });
   if (flag === "--example") return void print(task.example);
   const input = readInput();

@@ -24,7 +24,10 @@ function toRequest(input: Input): ScaleRequest {
   const headspaceL = inLitres(input.vessel.headspace, measures);
   const limits = (input.limits ?? []).map(({ ingredient, amount }, index) => {
     requirePositive("What is at hand", amount.value, amount.unit, `/limits/${index}/amount/value`);
-    return { ingredient: findIngredient(ingredient, `/limits/${index}/ingredient`).id, amount: stockAmount(ingredient, amount, measures, `/limits/${index}/ingredient`) };
+    return {
+      ingredient: findIngredient(ingredient, `/limits/${index}/ingredient`).id,
+      amount: stockAmount(ingredient, amount, measures, `/limits/${index}/ingredient`),
+    };
   });
   const asId = (id: string, path: string): IngredientId => findIngredient(id, path).id;
   return {
@@ -32,7 +35,16 @@ function toRequest(input: Input): ScaleRequest {
     school: findSchool(method, input.school),
     vesselL: inLitres(input.vessel.volume, measures)!,
     ...(headspaceL === undefined ? {} : { headspaceL }),
-    ...(input.vessel.diameter ? { diameterM: requirePositive("The diameter", convert(input.vessel.diameter, "m", { measures }).value, "m", "/vessel/diameter") } : {}),
+    ...(input.vessel.diameter
+      ? {
+          diameterM: requirePositive(
+            "The diameter",
+            convert(input.vessel.diameter, "m", { measures }).value,
+            "m",
+            "/vessel/diameter",
+          ),
+        }
+      : {}),
     ...(input.target ? { targetBasis: stockAmount(basis, input.target, measures, "/target") } : {}),
     limits,
     include: (input.include ?? []).map((id, index) => asId(id, `/include/${index}`)),
@@ -74,7 +86,9 @@ function run(input: Input) {
     assumed: [
       ...(input.school ? [] : [`school "${school.id}", the cautious one`]),
       ...(input.vessel.headspace ? [] : [`filled to ${Math.round(method.fillShare.default * 100)} % of the vessel`]),
-      ...(input.vessel.diameter || !recipe.lines.some(({ part }) => part === "cap") ? [] : ["an upright vessel 1.4 times as high as wide, for the cap"]),
+      ...(input.vessel.diameter || !recipe.lines.some(({ part }) => part === "cap")
+        ? []
+        : ["an upright vessel 1.4 times as high as wide, for the cap"]),
     ],
   };
 }

@@ -12,5 +12,8 @@ export interface Task<Input = never> {
 }
 
 export const litres = (value: number): Quantity => ({ value, unit: "L" });
-export const inLitres = (quantity: Quantity | undefined, measures: readonly LocalMeasure[] | undefined): number | undefined =>
+export const inLitres = (
+  quantity: Quantity | undefined,
+  measures: readonly LocalMeasure[] | undefined,
+): number | undefined =>
   quantity === undefined ? undefined : convert(quantity, "L", { measures: measures ?? [] }).value;

@@ -67,10 +67,16 @@ describe("every task's example", () => {
 
 describe("lines of a scaled recipe", () => {
   const scale = TASKS.find(({ name }) => name === "scale")!;
-  const lines = (input: object) => (scale.run(input) as { lines: { ingredient: string; part: string; quantity: Quantity }[] }).lines;
+  const lines = (input: object) =>
+    (scale.run(input) as { lines: { ingredient: string; part: string; quantity: Quantity }[] }).lines;
   it("takes 0.9 L of molasses and of culture to 90 L of water", () => {
-    const found = lines({ method: "cultured-extract", vessel: { volume: { value: 120, unit: "L" } }, target: { value: 90, unit: "L" } });
-    for (const id of ["molasses", "lactic-culture"]) expect(found.find(({ ingredient }) => ingredient === id)?.quantity.value).toBeCloseTo(0.9, 9);
+    const found = lines({
+      method: "cultured-extract",
+      vessel: { volume: { value: 120, unit: "L" } },
+      target: { value: 90, unit: "L" },
+    });
+    for (const id of ["molasses", "lactic-culture"])
+      expect(found.find(({ ingredient }) => ingredient === id)?.quantity.value).toBeCloseTo(0.9, 9);
   });
   it("lists the sugar for the cap apart from what is mixed in", () => {
     const found = lines({

@@ -5,13 +5,28 @@ export type FieldErrors = Readonly<Record<string, string>>;
 
 /** For a missing property Ajv names only its parent; the pointer here goes to the field itself, so that the form marks it. */
 function pointerOf(error: ErrorObject): string {
-  if (error.keyword === "required") return `${error.instancePath}/${(error.params as { missingProperty: string }).missingProperty}`;
-  if (error.keyword === "additionalProperties") return `${error.instancePath}/${(error.params as { additionalProperty: string }).additionalProperty}`;
+  if (error.keyword === "required")
+    return `${error.instancePath}/${(error.params as { missingProperty: string }).missingProperty}`;
+  if (error.keyword === "additionalProperties")
+    return `${error.instancePath}/${(error.params as { additionalProperty: string }).additionalProperty}`;
   return error.instancePath;
 }
 
+const TYPE_WORDS: Readonly<Record<string, string>> = {
+  number: "a number",
+  integer: "a whole number",
+  string: "words",
+  array: "a list",
+  object: "an object",
+  boolean: "yes or no",
+};
+
 function sayError(error: ErrorObject): string {
-  const { limit, allowedValues, format } = error.params as { limit?: number; allowedValues?: readonly unknown[]; format?: string };
+  const { limit, allowedValues, format } = error.params as {
+    limit?: number;
+    allowedValues?: readonly unknown[];
+    format?: string;
+  };
   switch (error.keyword) {
     case "required":
       return "This is needed.";
@@ -37,7 +52,7 @@ function sayError(error: ErrorObject): string {
     case "format":
       return format === "date" ? "A date such as 2031-03-02." : "A date and time.";
     case "type":
-      return `This must be a ${(error.params as { type: string }).type}.`;
+      return `This must be ${TYPE_WORDS[String((error.params as { type: string | string[] }).type).split(",")[0] ?? ""] ?? "something else"}.`;
     default:
       return error.message ?? "This does not fit.";
   }

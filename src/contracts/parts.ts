@@ -9,7 +9,12 @@ export const QUANTITY = {
 export const MEASURES = {
   type: "array",
   maxItems: 50,
-  items: { type: "object", additionalProperties: false, required: ["name", "quantity"], properties: { name: { type: "string", minLength: 1, maxLength: 40 }, quantity: QUANTITY } },
+  items: {
+    type: "object",
+    additionalProperties: false,
+    required: ["name", "quantity"],
+    properties: { name: { type: "string", minLength: 1, maxLength: 40 }, quantity: QUANTITY },
+  },
 } as const;
 
 export const RATIO = { type: "string", minLength: 1, maxLength: 60 } as const;

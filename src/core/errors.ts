@@ -37,7 +37,8 @@ const tidy = (value: number) => Number(value.toPrecision(4)).toString();
 const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C]) => string } = {
   "not-positive": ({ what, value, unit }) => `${what} must be above 0 ${unit}, got ${value}.`,
   "negative": ({ what, value, unit }) => `${what} can't be below 0 ${unit}, got ${value}.`,
-  "out-of-range": ({ what, value, unit, min, max }) => `${what} must lie between ${min} and ${max} ${unit}, got ${value}.`,
+  "out-of-range": ({ what, value, unit, min, max }) =>
+    `${what} must lie between ${min} and ${max} ${unit}, got ${value}.`,
   "unknown-unit": ({ unit }) => `"${unit}" is not a unit Ruchka knows, nor one of the farm's own measures.`,
   "dimension-mismatch": ({ from, to }) => `${from} can't be turned into ${to}: they measure different things.`,
   "density-unknown": ({ ingredient }) =>
@@ -47,17 +48,21 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
   "measure-shadows-unit": ({ name }) => `"${name}" is already a standard unit; give the farm's measure another name.`,
   "ratio-unreadable": ({ text }) => `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or neat.`,
   "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "neat" to use it undiluted.`,
-  "ratio-too-strong-to-be-a-mix": ({ text }) => `"${text}" is 100 % or more of the mix. Write "neat" to use it undiluted.`,
+  "ratio-too-strong-to-be-a-mix": ({ text }) =>
+    `"${text}" is 100 % or more of the mix. Write "neat" to use it undiluted.`,
   "dilution-underdetermined": () => "Give two of concentrate, water and total; or one of them and a ratio.",
-  "dilution-overdetermined": () => "Too much is given: two of concentrate, water and total; or one of them and a ratio.",
-  "total-below-part": ({ part, partL, totalL }) => `The total (${tidy(totalL)} L) is less than the ${part} in it (${tidy(partL)} L).`,
+  "dilution-overdetermined": () =>
+    "Too much is given: two of concentrate, water and total; or one of them and a ratio.",
+  "total-below-part": ({ part, partL, totalL }) =>
+    `The total (${tidy(totalL)} L) is less than the ${part} in it (${tidy(partL)} L).`,
   "unknown-method": ({ id }) => `There is no method "${id}" in the book.`,
   "unknown-school": ({ id, method, known }) => `"${method}" has no school "${id}"; it has ${known.join(", ")}.`,
   "unknown-ingredient": ({ id }) => `There is no ingredient "${id}" in the book.`,
   "unknown-use": ({ id }) => `There is no use "${id}" in the book.`,
   "ingredient-not-in-method": ({ ingredient, method }) => `"${ingredient}" is no part of "${method}".`,
   "no-substitute": ({ ingredient, substitute }) => `"${substitute}" can't stand in for "${ingredient}".`,
-  "over-brim": ({ neededL, roomL }) => `That needs ${tidy(neededL)} L of room with what the solids push up; the vessel takes ${tidy(roomL)} L up to its fill line.`,
+  "over-brim": ({ neededL, roomL }) =>
+    `That needs ${tidy(neededL)} L of room with what the solids push up; the vessel takes ${tidy(roomL)} L up to its fill line.`,
   "no-room": ({ vesselL, headspaceL }) => `A headspace of ${tidy(headspaceL)} L leaves no room in ${tidy(vesselL)} L.`,
   "injector-too-weak": ({ wantedPartsWater, injectorPartsWater }) =>
     `1:${tidy(wantedPartsWater)} is stronger than this injector can give: neat, at 1:${tidy(injectorPartsWater)}, is its strongest. ` +

@@ -98,12 +98,19 @@ export const insertApplication = (db: Queryable, made: NewApplication): Promise<
     made.actorId,
     made.addedAt,
   ]);
-export const insertApplicationPlot = (db: Queryable, applicationId: number, plotId: number, mixL: number, concentrateL: number): Promise<number> =>
-  insert(db, INSERT_PLOT, [applicationId, plotId, mixL.toFixed(3), concentrateL.toFixed(3)]);
+export const insertApplicationPlot = (
+  db: Queryable,
+  applicationId: number,
+  plotId: number,
+  mixL: number,
+  concentrateL: number,
+): Promise<number> => insert(db, INSERT_PLOT, [applicationId, plotId, mixL.toFixed(3), concentrateL.toFixed(3)]);
 
 /** The newest application of each plot that ever got one. */
-export const listLatestByPlot = async (db: Queryable): Promise<PlotApplication[]> => (await select<PlotApplicationRow>(db, SELECT_LATEST)).map(toPlotApplication);
+export const listLatestByPlot = async (db: Queryable): Promise<PlotApplication[]> =>
+  (await select<PlotApplicationRow>(db, SELECT_LATEST)).map(toPlotApplication);
 /** Everything that plots got, newest first. */
-export const listPlotApplications = async (db: Queryable): Promise<PlotApplication[]> => (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);
+export const listPlotApplications = async (db: Queryable): Promise<PlotApplication[]> =>
+  (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);
 export const listApplicationsOfBatch = async (db: Queryable, batchId: number): Promise<PlotApplication[]> =>
   (await select<PlotApplicationRow>(db, SELECT_OF_BATCH, [batchId])).map(toPlotApplication);

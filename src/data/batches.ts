@@ -110,8 +110,10 @@ const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
   insert into batch (vessel_id, method_id, school_id, recipe, filled_l, basis_amount, started_at, stated_c, labour_min, power_w, added_at, actor_id)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
-const INSERT_LINE = "insert into batch_line (batch_id, line_no, ingredient_id, part, unit, planned, used) values (?, ?, ?, ?, ?, ?, ?)";
-const SELECT_LINES = "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
+const INSERT_LINE =
+  "insert into batch_line (batch_id, line_no, ingredient_id, part, unit, planned, used) values (?, ?, ?, ?, ?, ?, ?)";
+const SELECT_LINES =
+  "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
 const INSERT_CLOSE = `
   insert into batch_close (batch_id, kind, at, yield_l, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
@@ -150,9 +152,12 @@ const toBatch = (row: BatchRow): Batch => ({
   close: toClose(row),
 });
 
-export const listRunningBatches = async (db: Queryable): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
-export const listClosedBatches = async (db: Queryable, limit: number): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_CLOSED, [String(limit)])).map(toBatch);
-export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> => (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
+export const listRunningBatches = async (db: Queryable): Promise<Batch[]> =>
+  (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
+export const listClosedBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
+  (await select<BatchRow>(db, SELECT_CLOSED, [String(limit)])).map(toBatch);
+export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
+  (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
 
 export async function findBatch(db: Queryable, id: number): Promise<Batch | null> {
   const [row] = await select<BatchRow>(db, SELECT_ONE, [id]);
@@ -186,11 +191,28 @@ export const insertBatchLine = (db: Queryable, batchId: number, lineNo: number, 
   insert(db, INSERT_LINE, [batchId, lineNo, line.ingredientId, line.part, line.unit, line.planned, line.used]);
 
 export async function listBatchLines(db: Queryable, batchId: number): Promise<BatchLine[]> {
-  const rows = await select<{ ingredient_id: string; part: "mix" | "cap"; unit: "kg" | "L"; planned: string; used: string }>(db, SELECT_LINES, [batchId]);
-  return rows.map((row) => ({ ingredientId: row.ingredient_id, part: row.part, unit: row.unit, planned: Number(row.planned), used: Number(row.used) }));
+  const rows = await select<{
+    ingredient_id: string;
+    part: "mix" | "cap";
+    unit: "kg" | "L";
+    planned: string;
+    used: string;
+  }>(db, SELECT_LINES, [batchId]);
+  return rows.map((row) => ({
+    ingredientId: row.ingredient_id,
+    part: row.part,
+    unit: row.unit,
+    planned: Number(row.planned),
+    used: Number(row.used),
+  }));
 }
 
-export type NewClose = Omit<BatchClose, "actorName"> & { readonly batchId: number; readonly note: string; readonly actorId: number; readonly addedAt: Date };
+export type NewClose = Omit<BatchClose, "actorName"> & {
+  readonly batchId: number;
+  readonly note: string;
+  readonly actorId: number;
+  readonly addedAt: Date;
+};
 
 /** Closes a batch; a second close fails as a duplicate. */
 export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>

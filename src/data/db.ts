@@ -11,9 +11,19 @@ export interface Queryable {
 export type SqlValue = string | number | boolean | Date | null;
 
 /** Server errors that data modules tell apart, by number: mysql2's names for some of MariaDB's are wrong. */
-export const SQL_ERROR = { duplicate: 1062, signal: 1644, checkFailed: 4025, deadlock: 1213, lockTimeout: 1205, noParent: 1452 } as const;
+export const SQL_ERROR = {
+  duplicate: 1062,
+  signal: 1644,
+  checkFailed: 4025,
+  deadlock: 1213,
+  lockTimeout: 1205,
+  noParent: 1452,
+} as const;
 
-export const errnoOf = (error: unknown): number | null => (typeof error === "object" && error !== null && "errno" in error && typeof error.errno === "number" ? error.errno : null);
+export const errnoOf = (error: unknown): number | null =>
+  typeof error === "object" && error !== null && "errno" in error && typeof error.errno === "number"
+    ? error.errno
+    : null;
 
 const CONNECTION_CODES = new Set([
   "ECONNREFUSED",
@@ -28,11 +38,20 @@ const CONNECTION_CODES = new Set([
   "POOL_CLOSED",
 ]);
 /** Whether the database could not be reached or went away in the middle. */
-export const isConnectionError = (error: unknown): boolean => typeof error === "object" && error !== null && "code" in error && CONNECTION_CODES.has(String(error.code));
+export const isConnectionError = (error: unknown): boolean =>
+  typeof error === "object" && error !== null && "code" in error && CONNECTION_CODES.has(String(error.code));
 
 /** A pool for a DATABASE_URL; all times UTC, calendar days as text, a second statement refused. */
 export function openPool(databaseUrl: string, connectionLimit = 8): Pool {
-  return createPool({ uri: databaseUrl, timezone: "Z", dateStrings: ["DATE"], supportBigNumbers: true, connectionLimit, connectTimeout: 5000, charset: "utf8mb4" });
+  return createPool({
+    uri: databaseUrl,
+    timezone: "Z",
+    dateStrings: ["DATE"],
+    supportBigNumbers: true,
+    connectionLimit,
+    connectTimeout: 5000,
+    charset: "utf8mb4",
+  });
 }
 
 /** How often a transaction that lost a deadlock is tried again; each time a little later. */

@@ -85,10 +85,13 @@ const toEntry = (row: EntryRow): LoggedEntry => ({
 });
 
 /** Entries that stand, of every running batch, oldest first. */
-export const listStandingOfRunning = async (db: Queryable): Promise<Entry[]> => (await select<EntryRow>(db, SELECT_STANDING_OF_RUNNING)).map(toEntry);
-export const listStanding = async (db: Queryable, batchId: number): Promise<Entry[]> => (await select<EntryRow>(db, SELECT_STANDING, [batchId])).map(toEntry);
+export const listStandingOfRunning = async (db: Queryable): Promise<Entry[]> =>
+  (await select<EntryRow>(db, SELECT_STANDING_OF_RUNNING)).map(toEntry);
+export const listStanding = async (db: Queryable, batchId: number): Promise<Entry[]> =>
+  (await select<EntryRow>(db, SELECT_STANDING, [batchId])).map(toEntry);
 /** The whole log of a batch with what was corrected, newest first. */
-export const listLog = async (db: Queryable, batchId: number): Promise<LoggedEntry[]> => (await select<EntryRow>(db, SELECT_LOG, [batchId])).map(toEntry);
+export const listLog = async (db: Queryable, batchId: number): Promise<LoggedEntry[]> =>
+  (await select<EntryRow>(db, SELECT_LOG, [batchId])).map(toEntry);
 
 export async function findEntry(db: Queryable, id: number): Promise<LoggedEntry | null> {
   const [row] = await select<EntryRow>(db, SELECT_ONE, [id]);

@@ -70,5 +70,7 @@ export const insertFarm = (db: Queryable, farm: Farm): Promise<number> =>
     farm.climateSwingC,
   ]);
 
-export const listActors = (db: Queryable): Promise<Actor[]> => select<Actor>(db, "select id, name from actor order by id");
-export const insertActor = (db: Queryable, name: string): Promise<number> => insert(db, "insert into actor (name) values (?)", [name]);
+export const listActors = (db: Queryable): Promise<Actor[]> =>
+  select<Actor>(db, "select id, name from actor order by id");
+export const insertActor = (db: Queryable, name: string): Promise<number> =>
+  insert(db, "insert into actor (name) values (?)", [name]);

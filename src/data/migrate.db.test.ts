@@ -29,12 +29,17 @@ describe("migrations", () => {
     const file = path.join(folder, "0002_actor.sql");
     writeFileSync(file, `${readFileSync(file, "utf8")}-- changed\n`);
     await expect(migrate(scratch.url, folder)).rejects.toThrow("0002_actor was edited after it ran");
-    await scratch.pool.query("insert into migration (name, sha256, started_at, finished_at) values ('9999_later', repeat('0', 64), utc_timestamp(3), utc_timestamp(3))");
+    await scratch.pool.query(
+      "insert into migration (name, sha256, started_at, finished_at) values ('9999_later', repeat('0', 64), utc_timestamp(3), utc_timestamp(3))",
+    );
     await expect(migrate(scratch.url)).rejects.toThrow("made by a newer Ruchka");
   });
   it("stops at one that stopped half way", async () => {
     const folder = copyOfMigrations();
-    writeFileSync(path.join(folder, "0900_broken.sql"), "create table half (id int primary key); create table half (id int);");
+    writeFileSync(
+      path.join(folder, "0900_broken.sql"),
+      "create table half (id int primary key); create table half (id int);",
+    );
     await expect(migrate(scratch.url, folder)).rejects.toThrow();
     await expect(migrate(scratch.url, folder)).rejects.toThrow("0900_broken stopped half way");
   });

@@ -27,8 +27,12 @@ async function checkLedger(connection: Connection, texts: ReadonlyMap<string, st
   for (const row of rows) {
     const text = texts.get(row.name);
     if (text === undefined) throw new Error(`This database was made by a newer Ruchka: it has migration ${row.name}.`);
-    if (!row.finished_at) throw new Error(`Migration ${row.name} stopped half way. Restore the last backup, or finish it by hand and set finished_at.`);
-    if (sha256(text) !== row.sha256) throw new Error(`Migration ${row.name} was edited after it ran. Put the file back; changes go into a new one.`);
+    if (!row.finished_at)
+      throw new Error(
+        `Migration ${row.name} stopped half way. Restore the last backup, or finish it by hand and set finished_at.`,
+      );
+    if (sha256(text) !== row.sha256)
+      throw new Error(`Migration ${row.name} was edited after it ran. Put the file back; changes go into a new one.`);
   }
   return rows.map(({ name }) => name);
 }
@@ -38,7 +42,10 @@ async function checkLedger(connection: Connection, texts: ReadonlyMap<string, st
  * @returns the names of the files that ran now
  * @throws Error for an edited file, one that stopped half way, or a database newer than the files
  */
-export async function migrate(databaseUrl: string, folder = path.join(process.cwd(), "src/data/migrations")): Promise<string[]> {
+export async function migrate(
+  databaseUrl: string,
+  folder = path.join(process.cwd(), "src/data/migrations"),
+): Promise<string[]> {
   const texts = new Map(
     readdirSync(folder)
       .filter((file) => file.endsWith(".sql"))
@@ -55,13 +62,17 @@ export async function migrate(databaseUrl: string, folder = path.join(process.cw
       migrations: [...texts].map(([name, text]) => ({
         name,
         up: async () => {
-          await connection.query("insert into migration (name, sha256, started_at) values (?, ?, utc_timestamp(3))", [name, sha256(text)]);
+          await connection.query("insert into migration (name, sha256, started_at) values (?, ?, utc_timestamp(3))", [
+            name,
+            sha256(text),
+          ]);
           await connection.query(text);
         },
       })),
       storage: {
         executed: async () => done,
-        logMigration: async ({ name }) => void (await connection.query("update migration set finished_at = utc_timestamp(3) where name = ?", [name])),
+        logMigration: async ({ name }) =>
+          void (await connection.query("update migration set finished_at = utc_timestamp(3) where name = ?", [name])),
         unlogMigration: async () => undefined,
       },
       logger: undefined,

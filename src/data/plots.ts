@@ -52,7 +52,8 @@ interface ToolRow {
   parts_water: string | null;
 }
 
-const SELECT_PLOTS = "select id, name, crop, stage, area_m2, plants, leaf_eaten, harvest_on, x_m, y_m, width_m, length_m from plot order by id";
+const SELECT_PLOTS =
+  "select id, name, crop, stage, area_m2, plants, leaf_eaten, harvest_on, x_m, y_m, width_m, length_m from plot order by id";
 const INSERT_PLOT = `
   insert into plot (name, crop, stage, area_m2, plants, leaf_eaten, harvest_on, x_m, y_m, width_m, length_m, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
@@ -83,7 +84,8 @@ const toTool = (row: ToolRow): Tool => ({
   partsWater: numberOrNull(row.parts_water),
 });
 
-export const listPlots = async (db: Queryable): Promise<Plot[]> => (await select<PlotRow>(db, SELECT_PLOTS)).map(toPlot);
+export const listPlots = async (db: Queryable): Promise<Plot[]> =>
+  (await select<PlotRow>(db, SELECT_PLOTS)).map(toPlot);
 export const insertPlot = (db: Queryable, plot: NewPlot): Promise<number> =>
   insert(db, INSERT_PLOT, [
     plot.name,
@@ -101,5 +103,7 @@ export const insertPlot = (db: Queryable, plot: NewPlot): Promise<number> =>
     plot.addedAt,
   ]);
 
-export const listTools = async (db: Queryable): Promise<Tool[]> => (await select<ToolRow>(db, SELECT_TOOLS)).map(toTool);
-export const insertTool = (db: Queryable, tool: Omit<Tool, "id">): Promise<number> => insert(db, INSERT_TOOL, [tool.name, tool.kind, tool.volumeL, tool.stepMl, tool.partsWater]);
+export const listTools = async (db: Queryable): Promise<Tool[]> =>
+  (await select<ToolRow>(db, SELECT_TOOLS)).map(toTool);
+export const insertTool = (db: Queryable, tool: Omit<Tool, "id">): Promise<number> =>
+  insert(db, INSERT_TOOL, [tool.name, tool.kind, tool.volumeL, tool.stepMl, tool.partsWater]);

@@ -51,7 +51,8 @@ const SELECT_LOTS = `
 const INSERT_LOT = `
   insert into lot (ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
-const INSERT_MOVEMENT = "insert into stock_movement (lot_id, change_by, kind, batch_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
+const INSERT_MOVEMENT =
+  "insert into stock_movement (lot_id, change_by, kind, batch_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
 
 const toLot = (row: LotRow): Lot => ({
   id: row.id,
@@ -67,7 +68,8 @@ const toLot = (row: LotRow): Lot => ({
 });
 
 /** Every lot with something left, by ingredient, oldest first. */
-export const listLotsOnHand = async (db: Queryable): Promise<Lot[]> => (await select<LotRow>(db, SELECT_ON_HAND)).map(toLot);
+export const listLotsOnHand = async (db: Queryable): Promise<Lot[]> =>
+  (await select<LotRow>(db, SELECT_ON_HAND)).map(toLot);
 
 /** Locks an ingredient's lots and tells what is on hand of each now, oldest first. */
 export async function lockLots(db: Queryable, ingredientId: string): Promise<Lot[]> {
@@ -76,10 +78,29 @@ export async function lockLots(db: Queryable, ingredientId: string): Promise<Lot
 }
 
 export const insertLot = (db: Queryable, lot: NewLot): Promise<number> =>
-  insert(db, INSERT_LOT, [lot.ingredientId, lot.unit, lot.origin, lot.receivedOn, lot.received, lot.costMinor, lot.expiresOn, lot.note, lot.actorId, lot.addedAt]);
+  insert(db, INSERT_LOT, [
+    lot.ingredientId,
+    lot.unit,
+    lot.origin,
+    lot.receivedOn,
+    lot.received,
+    lot.costMinor,
+    lot.expiresOn,
+    lot.note,
+    lot.actorId,
+    lot.addedAt,
+  ]);
 
 export const insertStockMovement = (db: Queryable, move: StockMovement): Promise<number> =>
-  insert(db, INSERT_MOVEMENT, [move.lotId, move.changeBy.toFixed(3), move.kind, move.batchId, move.at, move.actorId, move.note]);
+  insert(db, INSERT_MOVEMENT, [
+    move.lotId,
+    move.changeBy.toFixed(3),
+    move.kind,
+    move.batchId,
+    move.at,
+    move.actorId,
+    move.note,
+  ]);
 
 /** What each batch drew from which lot, with the lot's own price. */
 export interface LotDraw {
@@ -119,5 +140,7 @@ const toDraw = (row: DrawRow): LotDraw => ({
   unitCostMinor: Number(row.unit_cost_minor),
 });
 
-export const listDrawsOfBatch = async (db: Queryable, batchId: number): Promise<LotDraw[]> => (await select<DrawRow>(db, SELECT_DRAWS_OF_BATCH, [batchId])).map(toDraw);
-export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> => (await select<DrawRow>(db, SELECT_ALL_DRAWS)).map(toDraw);
+export const listDrawsOfBatch = async (db: Queryable, batchId: number): Promise<LotDraw[]> =>
+  (await select<DrawRow>(db, SELECT_DRAWS_OF_BATCH, [batchId])).map(toDraw);
+export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> =>
+  (await select<DrawRow>(db, SELECT_ALL_DRAWS)).map(toDraw);

@@ -40,7 +40,8 @@ interface StoreRow {
   school_id: string;
 }
 
-const COLUMNS = "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id";
+const COLUMNS =
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -51,8 +52,10 @@ const SELECT_ONE = `
 const SELECT_OF_BATCH = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id where store.batch_id = ? order by store.id`;
-const INSERT_STORE = "insert into store (batch_id, label, at_once, place, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?)";
-const INSERT_MOVEMENT = "insert into store_movement (store_id, change_by_l, kind, application_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
+const INSERT_STORE =
+  "insert into store (batch_id, label, at_once, place, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?)";
+const INSERT_MOVEMENT =
+  "insert into store_movement (store_id, change_by_l, kind, application_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
 
 const toStore = (row: StoreRow): Store => ({
   id: row.id,
@@ -67,8 +70,10 @@ const toStore = (row: StoreRow): Store => ({
   schoolId: row.school_id,
 });
 
-export const listStoresOnHand = async (db: Queryable): Promise<Store[]> => (await select<StoreRow>(db, SELECT_ON_HAND)).map(toStore);
-export const listStoresOfBatch = async (db: Queryable, batchId: number): Promise<Store[]> => (await select<StoreRow>(db, SELECT_OF_BATCH, [batchId])).map(toStore);
+export const listStoresOnHand = async (db: Queryable): Promise<Store[]> =>
+  (await select<StoreRow>(db, SELECT_ON_HAND)).map(toStore);
+export const listStoresOfBatch = async (db: Queryable, batchId: number): Promise<Store[]> =>
+  (await select<StoreRow>(db, SELECT_OF_BATCH, [batchId])).map(toStore);
 
 /** Locks a store and tells what is in it now. */
 export async function lockStore(db: Queryable, id: number): Promise<Store | null> {
@@ -78,7 +83,22 @@ export async function lockStore(db: Queryable, id: number): Promise<Store | null
 }
 
 export const insertStore = (db: Queryable, store: NewStore): Promise<number> =>
-  insert(db, INSERT_STORE, [store.batchId, store.label, store.atOnce ? 1 : 0, store.place, store.shelfFrom, store.expiresAt]);
+  insert(db, INSERT_STORE, [
+    store.batchId,
+    store.label,
+    store.atOnce ? 1 : 0,
+    store.place,
+    store.shelfFrom,
+    store.expiresAt,
+  ]);
 
 export const insertStoreMovement = (db: Queryable, move: StoreMovement): Promise<number> =>
-  insert(db, INSERT_MOVEMENT, [move.storeId, move.changeByL.toFixed(3), move.kind, move.applicationId, move.at, move.actorId, move.note]);
+  insert(db, INSERT_MOVEMENT, [
+    move.storeId,
+    move.changeByL.toFixed(3),
+    move.kind,
+    move.applicationId,
+    move.at,
+    move.actorId,
+    move.note,
+  ]);

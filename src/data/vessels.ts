@@ -59,9 +59,15 @@ const toVessel = (row: VesselRow): Vessel => ({
   site: row.site,
   airW: Number(row.air_w),
 });
-const toState = (row: StateRow): VesselState => ({ ...toVessel(row), batchId: row.batch_id, closedAs: row.closed_as, cleaned: row.cleaned === 1 });
+const toState = (row: StateRow): VesselState => ({
+  ...toVessel(row),
+  batchId: row.batch_id,
+  closedAs: row.closed_as,
+  cleaned: row.cleaned === 1,
+});
 
-export const listVesselStates = async (db: Queryable): Promise<VesselState[]> => (await select<StateRow>(db, SELECT_STATES)).map(toState);
+export const listVesselStates = async (db: Queryable): Promise<VesselState[]> =>
+  (await select<StateRow>(db, SELECT_STATES)).map(toState);
 
 /** Locks the vessel, so that two people can't fill it at once, and tells how it stands. */
 export async function lockVessel(db: Queryable, id: number): Promise<VesselState | null> {
@@ -71,7 +77,16 @@ export async function lockVessel(db: Queryable, id: number): Promise<VesselState
 }
 
 export const insertVessel = (db: Queryable, vessel: NewVessel): Promise<number> =>
-  insert(db, INSERT_VESSEL, [vessel.name, vessel.kind, vessel.volumeL, vessel.diameterM, vessel.site, vessel.airW, vessel.addedAt, vessel.actorId]);
+  insert(db, INSERT_VESSEL, [
+    vessel.name,
+    vessel.kind,
+    vessel.volumeL,
+    vessel.diameterM,
+    vessel.site,
+    vessel.airW,
+    vessel.addedAt,
+    vessel.actorId,
+  ]);
 
 export const insertCleaning = (db: Queryable, batchId: number, at: Date, actorId: number): Promise<number> =>
   insert(db, "insert into vessel_cleaning (batch_id, at, actor_id) values (?, ?, ?)", [batchId, at, actorId]);

@@ -38,7 +38,11 @@ class Teller {
     return this.moment(hoursAgo - 10).slice(0, 10);
   }
   context(hoursAgo: number, person = 0): Context {
-    return { pool: this.pool, now: () => new Date(this.now.getTime() - hoursAgo * HOUR_MS), actor: this.people[person]! };
+    return {
+      pool: this.pool,
+      now: () => new Date(this.now.getTime() - hoursAgo * HOUR_MS),
+      actor: this.people[person]!,
+    };
   }
 
   async fill(
@@ -57,8 +61,17 @@ class Teller {
     },
   ): Promise<number> {
     const method = findMethod(fill.methodId);
-    const recipe = scaleRecipe({ method, school: findSchool(method, fill.schoolId), vesselL: fill.volumeL, diameterM: fill.diameterM });
-    const lines = recipe.lines.map(({ ingredient, part, amount }) => ({ ingredientId: ingredient, part, used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100 }));
+    const recipe = scaleRecipe({
+      method,
+      school: findSchool(method, fill.schoolId),
+      vesselL: fill.volumeL,
+      diameterM: fill.diameterM,
+    });
+    const lines = recipe.lines.map(({ ingredient, part, amount }) => ({
+      ingredientId: ingredient,
+      part,
+      used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100,
+    }));
     const { batchId } = await fillVessel(this.context(hoursAgo, fill.person), {
       requestKey: keyOf(act),
       vesselId: fill.vesselId,
@@ -74,7 +87,12 @@ class Teller {
   }
 
   async log(act: string, batchId: number, hoursAgo: number, entry: object, person = 0): Promise<void> {
-    await logEntry(this.context(hoursAgo, person), { requestKey: keyOf(act), batchId, at: this.moment(hoursAgo), entry });
+    await logEntry(this.context(hoursAgo, person), {
+      requestKey: keyOf(act),
+      batchId,
+      at: this.moment(hoursAgo),
+      entry,
+    });
   }
 }
 
@@ -84,20 +102,44 @@ async function seedPlaces(tell: Teller): Promise<void> {
   for (const tool of TOOLS) await addTool(early, { requestKey: keyOf(`tool ${tool.name}`), ...tool });
   for (const [index, bed] of BEDS.entries()) {
     const { harvestInD, ...rest } = bed;
-    await addPlot(early, { requestKey: keyOf(`plot ${index}`), ...rest, harvestOn: harvestInD === undefined ? null : tell.day(-harvestInD * DAY_H) });
+    await addPlot(early, {
+      requestKey: keyOf(`plot ${index}`),
+      ...rest,
+      harvestOn: harvestInD === undefined ? null : tell.day(-harvestInD * DAY_H),
+    });
   }
   for (const [index, [ingredientId, amount, origin, daysAgo, cost, keepsD]] of LOTS.entries()) {
     const receivedOn = tell.day(daysAgo * DAY_H);
     const expiresOn = keepsD === null ? null : tell.day((daysAgo - keepsD) * DAY_H);
-    await receiveLot(tell.context((daysAgo - 1) * DAY_H), { requestKey: keyOf(`lot ${index}`), ingredientId, amount, origin, receivedOn, cost, expiresOn });
+    await receiveLot(tell.context((daysAgo - 1) * DAY_H), {
+      requestKey: keyOf(`lot ${index}`),
+      ingredientId,
+      amount,
+      origin,
+      receivedOn,
+      cost,
+      expiresOn,
+    });
   }
 }
 
 type VesselByName = (name: string) => { id: number; volumeL: number; diameterM: number | null };
 
-async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: string) => number, toolId: (name: string) => number): Promise<void> {
+async function seedFinished(
+  tell: Teller,
+  vessel: VesselByName,
+  plotId: (name: string) => number,
+  toolId: (name: string) => number,
+): Promise<void> {
   const blue = vessel("Blue drum");
-  const extract = await tell.fill("fill extract 1", 40 * DAY_H, { ...blue, vesselId: blue.id, methodId: "cultured-extract", schoolId: "equal-parts", statedC: 21, labourMin: 50 });
+  const extract = await tell.fill("fill extract 1", 40 * DAY_H, {
+    ...blue,
+    vesselId: blue.id,
+    methodId: "cultured-extract",
+    schoolId: "equal-parts",
+    statedC: 21,
+    labourMin: 50,
+  });
   for (const [daysAgo, celsius, ph] of [
     [36, 20.5, 5.6],
     [31, 21.5, 4.7],
@@ -105,7 +147,12 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
     [25, 22, 3.8],
   ] as const) {
     await tell.log(`e1 t ${daysAgo}`, extract, daysAgo * DAY_H, { kind: "temperature", celsius });
-    await tell.log(`e1 ph ${daysAgo}`, extract, daysAgo * DAY_H, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" });
+    await tell.log(`e1 ph ${daysAgo}`, extract, daysAgo * DAY_H, {
+      kind: "ph",
+      value: ph,
+      instrument: "meter",
+      spot: "mid-depth",
+    });
   }
   await tell.log("e1 smell", extract, 25 * DAY_H, { kind: "smell", word: "cidery" }, 1);
   const extractStore = await closeBatch(tell.context(24.5 * DAY_H, 1), {
@@ -135,8 +182,17 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
   });
 
   const jar = vessel("Jar");
-  const juice = await tell.fill("fill juice 1", 31 * DAY_H, { ...jar, vesselId: jar.id, methodId: "plant-juice", schoolId: "equal-weight", statedC: 21, labourMin: 25, person: 2 });
-  for (const daysAgo of [30.5, 30, 29, 28, 27, 26, 25, 24]) await tell.log(`j1 t ${daysAgo}`, juice, daysAgo * DAY_H, { kind: "temperature", celsius: 21 }, 2);
+  const juice = await tell.fill("fill juice 1", 31 * DAY_H, {
+    ...jar,
+    vesselId: jar.id,
+    methodId: "plant-juice",
+    schoolId: "equal-weight",
+    statedC: 21,
+    labourMin: 25,
+    person: 2,
+  });
+  for (const daysAgo of [30.5, 30, 29, 28, 27, 26, 25, 24])
+    await tell.log(`j1 t ${daysAgo}`, juice, daysAgo * DAY_H, { kind: "temperature", celsius: 21 }, 2);
   await tell.log("j1 smell", juice, 23.5 * DAY_H, { kind: "smell", word: "fruity" }, 2);
   await tell.log("j1 solids", juice, 23.5 * DAY_H, { kind: "solids", word: "floating" }, 2);
   await closeBatch(tell.context(23.4 * DAY_H, 2), {
@@ -153,8 +209,16 @@ async function seedFinished(tell: Teller, vessel: VesselByName, plotId: (name: s
   await cleanVessel(tell.context(23.3 * DAY_H, 2), { requestKey: keyOf("clean jar"), vesselId: jar.id });
 
   const pail = vessel("Pail two");
-  const tea = await tell.fill("fill tea 1", 57, { ...pail, vesselId: pail.id, methodId: "aerated-tea", schoolId: "bacterial", statedC: 23, labourMin: 20 });
-  for (const hoursAgo of [52, 46, 40, 34, 28]) await tell.log(`t1 temp ${hoursAgo}`, tea, hoursAgo, { kind: "temperature", celsius: 22.5 });
+  const tea = await tell.fill("fill tea 1", 57, {
+    ...pail,
+    vesselId: pail.id,
+    methodId: "aerated-tea",
+    schoolId: "bacterial",
+    statedC: 23,
+    labourMin: 20,
+  });
+  for (const hoursAgo of [52, 46, 40, 34, 28])
+    await tell.log(`t1 temp ${hoursAgo}`, tea, hoursAgo, { kind: "temperature", celsius: 22.5 });
   await tell.log("t1 smell", tea, 23, { kind: "smell", word: "earthy" });
   const teaStore = await closeBatch(tell.context(21, 0), {
     requestKey: keyOf("close tea 1"),
@@ -197,13 +261,27 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     [28, 21, 4.75],
   ] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
-    await tell.log(`e2 ph ${hoursAgo}`, extract, hoursAgo, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 1);
+    await tell.log(
+      `e2 ph ${hoursAgo}`,
+      extract,
+      hoursAgo,
+      { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" },
+      1,
+    );
   }
   await tell.log("e2 film", extract, 28, { kind: "film", word: "white bubbly" }, 1);
   await tell.log("e2 vent", extract, 51, { kind: "act", act: "vented" }, 1);
 
   const air = vessel("Air drum");
-  const tea = await tell.fill("fill tea 2", 27, { ...air, vesselId: air.id, methodId: "aerated-tea", schoolId: "bacterial", statedC: 24, labourMin: 35, used: { castings: 6.5 } });
+  const tea = await tell.fill("fill tea 2", 27, {
+    ...air,
+    vesselId: air.id,
+    methodId: "aerated-tea",
+    schoolId: "bacterial",
+    statedC: 24,
+    labourMin: 35,
+    used: { castings: 6.5 },
+  });
   await tell.log("t2 temp a", tea, 20, { kind: "temperature", celsius: 24 });
   await tell.log("t2 temp m", tea, 12, { kind: "temperature", celsius: 24 });
   await tell.log("t2 smell a", tea, 14, { kind: "smell", word: "raw sweet" });
@@ -227,7 +305,13 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     [1.2, 4.75],
   ] as const) {
     await tell.log(`e3 t ${daysAgo}`, stuck, daysAgo * DAY_H, { kind: "temperature", celsius: 22.5 }, 2);
-    await tell.log(`e3 ph ${daysAgo}`, stuck, daysAgo * DAY_H, { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" }, 2);
+    await tell.log(
+      `e3 ph ${daysAgo}`,
+      stuck,
+      daysAgo * DAY_H,
+      { kind: "ph", value: ph, instrument: "meter", spot: "mid-depth" },
+      2,
+    );
   }
   await tell.log("e3 vent", stuck, 1.2 * DAY_H, { kind: "act", act: "vented" }, 2);
 

@@ -44,16 +44,24 @@ const AREAS: Record<UnitSystem, readonly Spoken[]> = {
   ],
 };
 
-function say(dimension: "volume" | "mass" | "area", value: number, scale: readonly Spoken[], significant: number): string {
+function say(
+  dimension: "volume" | "mass" | "area",
+  value: number,
+  scale: readonly Spoken[],
+  significant: number,
+): string {
   const chosen = scale.find(({ from }) => Math.abs(value) >= from * (1 - 1e-9)) ?? scale[scale.length - 1]!;
   return `${formatNumber(fromBase({ dimension, value }, chosen.unit).value, significant)} ${chosen.label}`;
 }
 
 /** @example sayVolume(0.5, "metric"); // "500 mL" */
-export const sayVolume = (litres: number, system: UnitSystem, significant = 3): string => say("volume", litres, VOLUMES[system], significant);
+export const sayVolume = (litres: number, system: UnitSystem, significant = 3): string =>
+  say("volume", litres, VOLUMES[system], significant);
 /** @example sayMass(1.6, "metric"); // "1.6 kg" */
-export const sayMass = (kilograms: number, system: UnitSystem, significant = 3): string => say("mass", kilograms, MASSES[system], significant);
-export const sayArea = (squareMetres: number, system: UnitSystem): string => say("area", squareMetres, AREAS[system], 3);
+export const sayMass = (kilograms: number, system: UnitSystem, significant = 3): string =>
+  say("mass", kilograms, MASSES[system], significant);
+export const sayArea = (squareMetres: number, system: UnitSystem): string =>
+  say("area", squareMetres, AREAS[system], 3);
 
 /** An amount as the shed counts it. */
 export const sayStock = (amount: number, unit: "kg" | "L", system: UnitSystem, significant = 3): string =>
@@ -65,10 +73,13 @@ export function sayTemperature(celsius: number, system: UnitSystem): string {
 }
 
 /** Any quantity in its own unit, rounded for a person. */
-export const sayQuantity = ({ value, unit }: Quantity): string => `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;
+export const sayQuantity = ({ value, unit }: Quantity): string =>
+  `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;
 
 /** @example sayMoney(1234, "crowns"); // "12.34 crowns" */
-export const sayMoney = (minor: number, currency: string): string => `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
+export const sayMoney = (minor: number, currency: string): string =>
+  `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
 
 /** A dilution with its convention in sight. @example sayDilution(20); // "1:20" */
-export const sayDilution = (partsWater: number): string => (partsWater === 0 ? "neat" : `1:${formatNumber(partsWater, 4)}`);
+export const sayDilution = (partsWater: number): string =>
+  partsWater === 0 ? "neat" : `1:${formatNumber(partsWater, 4)}`;

@@ -20,36 +20,47 @@ describe("numbers", () => {
   ])("%d is said %s", (value, words) => expect(formatNumber(value)).toBe(words));
   it("are read with comma or point, and words are no number", () => {
     expect([parseNumber("2,5"), parseNumber(" 1 200.5 "), parseNumber(".5")]).toEqual([2.5, 1200.5, 0.5]);
-    expect([parseNumber(""), parseNumber("a handful"), parseNumber("1e5"), parseNumber("2.5.1")]).toEqual([null, null, null, null]);
+    expect([parseNumber(""), parseNumber("a handful"), parseNumber("1e5"), parseNumber("2.5.1")]).toEqual([
+      null,
+      null,
+      null,
+      null,
+    ]);
   });
   it("count things", () => expect([plural(1, "can"), plural(3, "can")]).toEqual(["1 can", "3 cans"]));
 });
 
 describe("amounts in the farm's units", () => {
   it("metric", () => {
-    expect([sayVolume(0.5, "metric"), sayVolume(16, "metric"), sayMass(1.6, "metric"), sayMass(0.04, "metric"), sayArea(14.4, "metric"), sayArea(15_000, "metric")]).toEqual([
-      "500 mL",
-      "16 L",
-      "1.6 kg",
-      "40 g",
-      "14.4 m²",
-      "1.5 ha",
-    ]);
+    expect([
+      sayVolume(0.5, "metric"),
+      sayVolume(16, "metric"),
+      sayMass(1.6, "metric"),
+      sayMass(0.04, "metric"),
+      sayArea(14.4, "metric"),
+      sayArea(15_000, "metric"),
+    ]).toEqual(["500 mL", "16 L", "1.6 kg", "40 g", "14.4 m²", "1.5 ha"]);
   });
   it("US", () => {
-    expect([sayVolume(3.785411784, "us"), sayVolume(0.0295735, "us"), sayVolume(0.00493, "us"), sayMass(0.45359237, "us"), sayTemperature(20, "us")]).toEqual([
-      "1 US gal",
-      "1 US fl oz",
-      "1 US tsp",
-      "1 lb",
-      "68 °F",
-    ]);
+    expect([
+      sayVolume(3.785411784, "us"),
+      sayVolume(0.0295735, "us"),
+      sayVolume(0.00493, "us"),
+      sayMass(0.45359237, "us"),
+      sayTemperature(20, "us"),
+    ]).toEqual(["1 US gal", "1 US fl oz", "1 US tsp", "1 lb", "68 °F"]);
   });
   it("money to the cent, ratios with neat", () => {
-    expect([sayMoney(123456, "crowns"), sayDilution(0), sayDilution(1000)]).toEqual([`1${THIN}234.56 crowns`, "neat", `1:1${THIN}000`]);
+    expect([sayMoney(123456, "crowns"), sayDilution(0), sayDilution(1000)]).toEqual([
+      `1${THIN}234.56 crowns`,
+      "neat",
+      `1:1${THIN}000`,
+    ]);
   });
   it("neat loads have no water to tell", () => {
-    expect(sayLoads([{ count: 2, mixL: 10, concentrateL: 10, waterL: 0 }], "can", "metric")).toBe("2 cans of 10 L, neat");
+    expect(sayLoads([{ count: 2, mixL: 10, concentrateL: 10, waterL: 0 }], "can", "metric")).toBe(
+      "2 cans of 10 L, neat",
+    );
   });
 });
 
@@ -68,26 +79,34 @@ describe("times by the farm's clock", () => {
     ["2031-03-26T20:00:00Z", "Thu"],
     ["2031-05-01T20:00:00Z", "2 May"],
   ])("%s is %s", (at, words) => expect(sayMoment(new Date(at), now, east)).toBe(words));
-  it("say a forecast no finer than the hour", () => expect(sayForecastMoment(new Date("2031-03-21T01:41:00Z"), now, east)).toBe("today 12:00"));
+  it("say a forecast no finer than the hour", () =>
+    expect(sayForecastMoment(new Date("2031-03-21T01:41:00Z"), now, east)).toBe("today 12:00"));
   it("say ages and spans", () => {
-    expect([sayAge(21.7), sayAge(49), sayDuration(0.4), sayDuration(26), sayDuration(24 * 20), sayDuration(24 * 180)]).toEqual([
-      "hour 21",
-      "day 2",
-      "24 min",
-      "26 h",
-      "20 days",
-      "6 months",
-    ]);
+    expect([
+      sayAge(21.7),
+      sayAge(49),
+      sayDuration(0.4),
+      sayDuration(26),
+      sayDuration(24 * 20),
+      sayDuration(24 * 180),
+    ]).toEqual(["hour 21", "day 2", "24 min", "26 h", "20 days", "6 months"]);
   });
 });
 
 describe("verdicts in words", () => {
-  const telling: Telling = { units: "metric", clock: { timeZone: "UTC" }, startedAt: new Date("2031-03-10T08:00:00Z"), now: new Date("2031-03-20T08:00:00Z") };
+  const telling: Telling = {
+    units: "metric",
+    clock: { timeZone: "UTC" },
+    startedAt: new Date("2031-03-10T08:00:00Z"),
+    now: new Date("2031-03-20T08:00:00Z"),
+  };
   it("tell pH with its trend, its age and its goal", () => {
     expect(sayReason({ code: "ph", ph: 4.3, target: 4, perDay: 0.2, ageH: 30, instrument: "strip" }, telling)).toBe(
       "pH 4.3 by strip, falling 0.2 a day (read 30 h ago); it must reach 4.",
     );
-    expect(sayReason({ code: "ph", ph: 3.7, target: 4, perDay: 0, ageH: 1, instrument: "meter" }, telling)).toBe("pH 3.7, no longer falling; at or under 4.");
+    expect(sayReason({ code: "ph", ph: 3.7, target: 4, perDay: 0, ageH: 1, instrument: "meter" }, telling)).toBe(
+      "pH 3.7, no longer falling; at or under 4.",
+    );
   });
   it("say what temperature they rest on", () => {
     expect(sayReason({ code: "warmth", meanC: 14, basis: "air", share: 0.61, comfortLowC: 20 }, telling)).toBe(
@@ -95,7 +114,9 @@ describe("verdicts in words", () => {
     );
   });
   it("say what warmth would change", () => {
-    expect(sayWarmer({ atC: 22, startH: 24 * 12 }, telling)).toBe("Kept at 22 °C from now on, it would open about Sat 08:00.");
+    expect(sayWarmer({ atC: 22, startH: 24 * 12 }, telling)).toBe(
+      "Kept at 22 °C from now on, it would open about Sat 08:00.",
+    );
     expect(sayWarmer(null, telling)).toBeNull();
   });
   it("say when the window opens and closes", () => {
@@ -103,11 +124,17 @@ describe("verdicts in words", () => {
     const start = { p10: at("2031-03-21T20:00:00Z"), p50: at("2031-03-22T06:10:00Z"), p90: at("2031-03-23T14:00:00Z") };
     const none = { p10: null, p50: null, p90: null };
     const nowMs = telling.now.getTime();
-    expect(sayWindow({ start, end: none }, "early", nowMs, telling.clock)).toBe("Opens about Sat 06:00, between tomorrow 20:00 and Sun 14:00.");
+    expect(sayWindow({ start, end: none }, "early", nowMs, telling.clock)).toBe(
+      "Opens about Sat 06:00, between tomorrow 20:00 and Sun 14:00.",
+    );
     expect(sayWindow({ start: none, end: none }, "stuck", nowMs, telling.clock)).toBe("No window in sight.");
   });
   it("say cautions and entries", () => {
-    expect(sayCaution({ code: "too-strong", weight: "reason", strongest: 32, partsWater: 10 })).toBe("1:10 is stronger than the strongest in the book (1:32). Patch-test first.");
-    expect(sayEntry({ kind: "act", numberValue: 2, word: "topped-up", instrument: null, spot: null, note: "" }, "metric")).toBe("Topped up with 2 L");
+    expect(sayCaution({ code: "too-strong", weight: "reason", strongest: 32, partsWater: 10 })).toBe(
+      "1:10 is stronger than the strongest in the book (1:32). Patch-test first.",
+    );
+    expect(
+      sayEntry({ kind: "act", numberValue: 2, word: "topped-up", instrument: null, spot: null, note: "" }, "metric"),
+    ).toBe("Topped up with 2 L");
   });
 });

@@ -17,4 +17,5 @@ export function sayLoad(load: Load, tool: string, isLast: boolean, units: UnitSy
 }
 
 /** All loads as one sentence: "3 cans of 10 L with 500 mL in each; a last can of 6 L with 300 mL". */
-export const sayLoads = (loads: readonly Load[], tool: string, units: UnitSystem): string => loads.map((load, index) => sayLoad(load, tool, index > 0, units)).join("; ");
+export const sayLoads = (loads: readonly Load[], tool: string, units: UnitSystem): string =>
+  loads.map((load, index) => sayLoad(load, tool, index > 0, units)).join("; ");

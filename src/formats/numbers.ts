@@ -19,4 +19,5 @@ export function parseNumber(text: string): number | null {
 }
 
 /** @example plural(1, "can"); // "1 can" */
-export const plural = (count: number, noun: string): string => `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;
+export const plural = (count: number, noun: string): string =>
+  `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;

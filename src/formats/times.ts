@@ -13,11 +13,16 @@ function formatter(timeZone: string, key: string, options: Intl.DateTimeFormatOp
   return made;
 }
 
-export const clockTime = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "time", { hour: "2-digit", minute: "2-digit", hour12: false }).format(at);
-export const weekday = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "weekday", { weekday: "short" }).format(at);
-export const longWeekday = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "longWeekday", { weekday: "long" }).format(at);
-export const dayMonth = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "dayMonth", { day: "numeric", month: "short" }).format(at);
-export const fullDate = (at: Date, { timeZone }: FarmClock): string => formatter(timeZone, "full", { day: "numeric", month: "short", year: "numeric" }).format(at);
+export const clockTime = (at: Date, { timeZone }: FarmClock): string =>
+  formatter(timeZone, "time", { hour: "2-digit", minute: "2-digit", hour12: false }).format(at);
+export const weekday = (at: Date, { timeZone }: FarmClock): string =>
+  formatter(timeZone, "weekday", { weekday: "short" }).format(at);
+export const longWeekday = (at: Date, { timeZone }: FarmClock): string =>
+  formatter(timeZone, "longWeekday", { weekday: "long" }).format(at);
+export const dayMonth = (at: Date, { timeZone }: FarmClock): string =>
+  formatter(timeZone, "dayMonth", { day: "numeric", month: "short" }).format(at);
+export const fullDate = (at: Date, { timeZone }: FarmClock): string =>
+  formatter(timeZone, "full", { day: "numeric", month: "short", year: "numeric" }).format(at);
 /** The farm's calendar day, "2031-03-02". */
 export const isoDay = (at: Date, { timeZone }: FarmClock): string => {
   const parts = Object.fromEntries(
@@ -50,10 +55,12 @@ export function sayMoment(at: Date, now: Date, clock: FarmClock): string {
 
 const HOUR_MS = 3_600_000;
 /** A forecast moment, no finer than a forecast is: to the hour. */
-export const sayForecastMoment = (at: Date, now: Date, clock: FarmClock): string => sayMoment(new Date(Math.round(at.getTime() / HOUR_MS) * HOUR_MS), now, clock);
+export const sayForecastMoment = (at: Date, now: Date, clock: FarmClock): string =>
+  sayMoment(new Date(Math.round(at.getTime() / HOUR_MS) * HOUR_MS), now, clock);
 
 /** Age or span as a person says it: "hour 21", "day 11". */
-export const sayAge = (hours: number): string => (hours < 48 ? `hour ${Math.floor(hours)}` : `day ${Math.floor(hours / 24)}`);
+export const sayAge = (hours: number): string =>
+  hours < 48 ? `hour ${Math.floor(hours)}` : `day ${Math.floor(hours / 24)}`;
 
 /** @example sayDuration(26); // "26 h" */
 export function sayDuration(hours: number): string {

@@ -23,8 +23,13 @@ export interface Telling {
   readonly now: Date;
 }
 
-const BASIS_WORDS = { read: "as read in the liquid", air: "worked out from the air", stated: "as stated at the start" } as const;
-const listWords = (words: readonly string[]) => (words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`);
+const BASIS_WORDS = {
+  read: "as read in the liquid",
+  air: "worked out from the air",
+  stated: "as stated at the start",
+} as const;
+const listWords = (words: readonly string[]) =>
+  words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`;
 export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(startedAt.getTime() + hour * 3_600_000);
 
 function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }: Telling): string {
@@ -35,10 +40,18 @@ function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }
 }
 
 function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
-  const trend = reason.perDay === null ? "" : reason.perDay > 0.005 ? `, falling ${formatNumber(reason.perDay, 2)} a day` : ", no longer falling";
+  const trend =
+    reason.perDay === null
+      ? ""
+      : reason.perDay > 0.005
+        ? `, falling ${formatNumber(reason.perDay, 2)} a day`
+        : ", no longer falling";
   const age = reason.ageH >= 24 ? ` (read ${sayDuration(reason.ageH)} ago)` : "";
   const tool = reason.instrument === "strip" ? " by strip" : "";
-  const goal = reason.ph <= reason.target ? `at or under ${formatNumber(reason.target)}` : `it must reach ${formatNumber(reason.target)}`;
+  const goal =
+    reason.ph <= reason.target
+      ? `at or under ${formatNumber(reason.target)}`
+      : `it must reach ${formatNumber(reason.target)}`;
   return `pH ${formatNumber(reason.ph, 3)}${tool}${trend}${age}; ${goal}.`;
 }
 
@@ -68,7 +81,9 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "air-off":
       return `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`;
     case "window-closed":
-      return reason.hour === null ? "Its best time is over." : `Its window closed about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
+      return reason.hour === null
+        ? "Its best time is over."
+        : `Its window closed about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
     case "cold":
       return `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
     case "too-hot":
@@ -79,7 +94,10 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
 /** What warmth would change, or null where it would change nothing. */
 export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
   if (!warmer) return null;
-  const when = warmer.startH === null ? "it might still open" : `it would open about ${sayForecastMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
+  const when =
+    warmer.startH === null
+      ? "it might still open"
+      : `it would open about ${sayForecastMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
   return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;
 }
 

@@ -22,7 +22,10 @@ export function sayWindow({ start, end }: WindowMs, state: VerdictState, nowMs: 
   if (state === "spoiled") return "Nothing will come of it.";
   if (start.p50 === null) return "No window in sight.";
   if (start.p50 > nowMs) {
-    const span = start.p10 !== null && start.p90 !== null && start.p10 > nowMs ? `, between ${say(start.p10)} and ${say(start.p90)}` : "";
+    const span =
+      start.p10 !== null && start.p90 !== null && start.p10 > nowMs
+        ? `, between ${say(start.p10)} and ${say(start.p90)}`
+        : "";
     const close = end.p50 === null ? "" : `; closes about ${say(end.p50)}`;
     return `Opens about ${say(start.p50)}${span}${close}.`;
   }

@@ -20,15 +20,26 @@ export const addVessel = (ctx: Context, input: unknown): Promise<{ vesselId: num
       site: request.site ?? "",
       airW: request.airW ?? 0,
     };
-    return { vesselId: await withFreeName(vessel.name, () => insertVessel(db, { ...vessel, addedAt: ctx.now(), actorId: ctx.actor.id })) };
+    return {
+      vesselId: await withFreeName(vessel.name, () =>
+        insertVessel(db, { ...vessel, addedAt: ctx.now(), actorId: ctx.actor.id }),
+      ),
+    };
   });
 
 /** A can, a knapsack or an injector. @throws {Refusal} */
 export const addTool = (ctx: Context, input: unknown): Promise<{ toolId: number }> =>
   write(ctx, "addTool", input, async (db, request) => {
     const isInjector = request.kind === "injector";
-    if (isInjector && !request.partsWater) throw refuseAt("bad-request", "/partsWater", "An injector needs its ratio: parts of water to one of stock.");
-    const tool = { name: request.name.trim(), kind: request.kind, volumeL: request.volumeL, stepMl: request.stepMl ?? null, partsWater: isInjector ? request.partsWater! : null };
+    if (isInjector && !request.partsWater)
+      throw refuseAt("bad-request", "/partsWater", "An injector needs its ratio: parts of water to one of stock.");
+    const tool = {
+      name: request.name.trim(),
+      kind: request.kind,
+      volumeL: request.volumeL,
+      stepMl: request.stepMl ?? null,
+      partsWater: isInjector ? request.partsWater! : null,
+    };
     return { toolId: await withFreeName(tool.name, () => insertTool(db, tool)) };
   });
 
@@ -39,7 +50,9 @@ const BANK_M = 27;
 /** The next free place: east of the last bed of the last bank, or at the head of a new bank. */
 function nextPlace(plots: readonly Plot[], widthM: number): { xM: number; yM: number } {
   const bankM = plots.reduce((south, plot) => Math.max(south, plot.yM), 0);
-  const eastM = plots.filter(({ yM }) => yM === bankM).reduce((edge, plot) => Math.max(edge, plot.xM + plot.widthM + PATH_M), 0);
+  const eastM = plots
+    .filter(({ yM }) => yM === bankM)
+    .reduce((edge, plot) => Math.max(edge, plot.xM + plot.widthM + PATH_M), 0);
   if (eastM + widthM <= BANK_M || eastM === 0) return { xM: eastM, yM: bankM };
   return { xM: 0, yM: plots.reduce((south, plot) => Math.max(south, plot.yM + plot.lengthM + 2 * PATH_M), 0) };
 }
@@ -60,7 +73,9 @@ export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number 
       widthM: request.widthM,
       lengthM: request.lengthM,
     };
-    return { plotId: await withFreeName(name, () => insertPlot(db, { ...plot, actorId: ctx.actor.id, addedAt: ctx.now() })) };
+    return {
+      plotId: await withFreeName(name, () => insertPlot(db, { ...plot, actorId: ctx.actor.id, addedAt: ctx.now() })),
+    };
   });
 
 /** A lot comes into the shed, with what the whole of it cost. @throws {Refusal} */
@@ -69,9 +84,11 @@ export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: numbe
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const farm = await findFarm(db);
     const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
-    if (request.receivedOn > today) throw refuseAt("time", "/receivedOn", "A lot can't come in on a day that has not been.");
+    if (request.receivedOn > today)
+      throw refuseAt("time", "/receivedOn", "A lot can't come in on a day that has not been.");
     const expiresOn = request.expiresOn ?? null;
-    if (expiresOn !== null && expiresOn < request.receivedOn) throw refuseAt("time", "/expiresOn", "It can't expire before it came in.");
+    if (expiresOn !== null && expiresOn < request.receivedOn)
+      throw refuseAt("time", "/expiresOn", "It can't expire before it came in.");
     const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
     const lotId = await insertLot(db, {
       ingredientId: item.id,
@@ -84,6 +101,14 @@ export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: numbe
       note: request.note ?? "",
       ...by,
     });
-    await insertStockMovement(db, { lotId, changeBy: request.amount, kind: "received", batchId: null, at: ctx.now(), actorId: ctx.actor.id, note: "" });
+    await insertStockMovement(db, {
+      lotId,
+      changeBy: request.amount,
+      kind: "received",
+      batchId: null,
+      at: ctx.now(),
+      actorId: ctx.actor.id,
+      note: "",
+    });
     return { lotId };
   });

@@ -22,7 +22,11 @@ type ApplyRequest = ActionRequest<"applyStore">;
 export const toolForLoads = (tool: Tool) =>
   tool.kind === "injector"
     ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
-    : ({ type: "hand", volumeL: tool.volumeL, ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }) } as const);
+    : ({
+        type: "hand",
+        volumeL: tool.volumeL,
+        ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }),
+      } as const);
 
 async function findTool(db: Queryable, id: number): Promise<Tool> {
   const tool = (await listTools(db)).find((candidate) => candidate.id === id);
@@ -46,7 +50,11 @@ function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest)
   const barred = cautions.find(({ weight }) => weight === "never");
   if (barred) throw refuseAt("unfit", "/storeId", sayCaution(barred));
   if (cautions.length > 0 && (request.overrideReason ?? "").trim() === "") {
-    throw refuseAt("reason-needed", "/overrideReason", `${sayCaution(cautions[0]!)} Say why you go on all the same; it is kept with the application.`);
+    throw refuseAt(
+      "reason-needed",
+      "/overrideReason",
+      `${sayCaution(cautions[0]!)} Say why you go on all the same; it is kept with the application.`,
+    );
   }
 }
 
@@ -61,7 +69,11 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const use = atField("/useId", () => findUse(request.useId));
     const dilution = atField("/ratio", () => parseDilution(request.ratio));
-    const [tool, plots, farm] = [await findTool(db, request.toolId), await findPlots(db, request.plotIds), await findFarm(db)];
+    const [tool, plots, farm] = [
+      await findTool(db, request.toolId),
+      await findPlots(db, request.plotIds),
+      await findFarm(db),
+    ];
     const method = findMethod(store.methodId);
     const rate = findUseRate(findSchool(method, store.schoolId), use.id);
     requireReason(
@@ -111,7 +123,16 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       addedAt: ctx.now(),
     });
     const measuredShare = concentrateL / plan.totals.concentrateL;
-    for (const [index, part] of plan.plots.entries()) await insertApplicationPlot(db, applicationId, plots[index]!.id, part.mixL, part.concentrateL * measuredShare);
-    await insertStoreMovement(db, { storeId: store.id, changeByL: -Math.min(concentrateL, store.onHandL), kind: "applied", applicationId, at, actorId: ctx.actor.id, note: "" });
+    for (const [index, part] of plan.plots.entries())
+      await insertApplicationPlot(db, applicationId, plots[index]!.id, part.mixL, part.concentrateL * measuredShare);
+    await insertStoreMovement(db, {
+      storeId: store.id,
+      changeByL: -Math.min(concentrateL, store.onHandL),
+      kind: "applied",
+      applicationId,
+      at,
+      actorId: ctx.actor.id,
+      note: "",
+    });
     return { applicationId };
   });

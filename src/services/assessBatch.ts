@@ -14,7 +14,8 @@ const KEPT_MOST = 2000;
 
 const kept = new Map<string, Assessment>();
 
-export const hourOf = (batch: Pick<Batch, "startedAt">, at: Date): number => (at.getTime() - batch.startedAt.getTime()) / HOUR_MS;
+export const hourOf = (batch: Pick<Batch, "startedAt">, at: Date): number =>
+  (at.getTime() - batch.startedAt.getTime()) / HOUR_MS;
 
 /** The log as the core reads it. */
 export function observationsOf(batch: Pick<Batch, "startedAt">, entries: readonly Entry[]): Observation[] {
@@ -44,7 +45,13 @@ export function ribbonHours(nowH: number): number[] {
 }
 
 /** Everything that an assessment depends on, so that what is kept is never stale. */
-const keyOf = (batch: Batch, entries: readonly Entry[], air: readonly HourOfWeather[], moment: Date, curve: string): string =>
+const keyOf = (
+  batch: Batch,
+  entries: readonly Entry[],
+  air: readonly HourOfWeather[],
+  moment: Date,
+  curve: string,
+): string =>
   JSON.stringify([
     [batch.methodId, batch.schoolId, batch.vesselL, batch.statedC, batch.startedAt, curve, moment],
     [air.length, air[0]?.at, air[0]?.airC, air.at(-1)?.airC],
@@ -55,7 +62,13 @@ const keyOf = (batch: Batch, entries: readonly Entry[], air: readonly HourOfWeat
  * Forecast and verdict of a batch as it stands, from its log and the farm's air.
  * Kept by everything it depends on: the entries, the air's last measured hour, the moment's quarter hour.
  */
-export function assessBatch(batch: Batch, entries: readonly Entry[], air: readonly HourOfWeather[], now: Date, curve: "ribbon" | "whole" = "ribbon"): Assessment {
+export function assessBatch(
+  batch: Batch,
+  entries: readonly Entry[],
+  air: readonly HourOfWeather[],
+  now: Date,
+  curve: "ribbon" | "whole" = "ribbon",
+): Assessment {
   const moment = new Date(Math.floor(now.getTime() / GRAIN_MS) * GRAIN_MS);
   const key = keyOf(batch, entries, air, moment, curve);
   const known = kept.get(key);
@@ -68,12 +81,17 @@ export function assessBatch(batch: Batch, entries: readonly Entry[], air: readon
     vesselL: batch.vesselL,
     nowH,
     temperature: {
-      liquid: entries.filter(({ kind }) => kind === "temperature").map((entry) => ({ hour: Math.max(0, hourOf(batch, entry.at)), celsius: entry.numberValue! })),
+      liquid: entries
+        .filter(({ kind }) => kind === "temperature")
+        .map((entry) => ({ hour: Math.max(0, hourOf(batch, entry.at)), celsius: entry.numberValue! })),
       air: air.map(({ at, airC }) => ({ hour: hourOf(batch, at), celsius: airC })).filter(({ hour }) => hour >= -2),
       statedC: batch.statedC,
     },
     observations: observationsOf(batch, entries),
-    curveHours: curve === "ribbon" ? ribbonHours(nowH) : Array.from({ length: 160 }, (_, step) => ((nowH + 12 * 24) * step) / 159),
+    curveHours:
+      curve === "ribbon"
+        ? ribbonHours(nowH)
+        : Array.from({ length: 160 }, (_, step) => ((nowH + 12 * 24) * step) / 159),
   });
   if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
   kept.set(key, assessment);

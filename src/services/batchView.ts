@@ -55,26 +55,43 @@ export interface BatchView {
   readonly next: { readonly act: NextAct; readonly words: string; readonly atMs: number };
   readonly window: { readonly start: MarkTimes; readonly peak: MarkTimes; readonly end: MarkTimes };
   readonly ribbon: readonly RibbonPoint[];
-  readonly last: { readonly ph: number | null; readonly celsius: number | null; readonly surface: string | null; readonly film: string | null; readonly solids: string | null };
+  readonly last: {
+    readonly ph: number | null;
+    readonly celsius: number | null;
+    readonly surface: string | null;
+    readonly film: string | null;
+    readonly solids: string | null;
+  };
   readonly liquidC: number;
   readonly words: readonly WordChoice[];
   readonly readsPh: boolean;
   readonly floatingSolids: boolean;
 }
 
-const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) => entries.findLast((entry) => entry.kind === kind) ?? null;
+const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) =>
+  entries.findLast((entry) => entry.kind === kind) ?? null;
 
 /** Words of a method first (they decide), then the rest of the closed list. */
 function wordChoices(batch: Batch): WordChoice[] {
   const method = findMethod(batch.methodId);
   const choices = SIGN_KINDS.flatMap((kind) =>
-    SIGN_WORDS[kind].map((word): WordChoice => ({ kind, word, says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null })),
+    SIGN_WORDS[kind].map((word): WordChoice => ({
+      kind,
+      word,
+      says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
+    })),
   );
   return [...choices.filter(({ says }) => says !== null), ...choices.filter(({ says }) => says === null)];
 }
 
 /** Puts a running batch, its log and its assessment into the shape and the words that screens show. */
-export function batchView(batch: Batch, entries: readonly Entry[], assessment: Assessment, farm: Farm, now: Date): BatchView {
+export function batchView(
+  batch: Batch,
+  entries: readonly Entry[],
+  assessment: Assessment,
+  farm: Farm,
+  now: Date,
+): BatchView {
   const method = findMethod(batch.methodId);
   const telling: Telling = { units: farm.units, clock: { timeZone: farm.timeZone }, startedAt: batch.startedAt, now };
   const ms = (hour: number | null) => (hour === null ? null : atHour(telling, hour).getTime());
@@ -99,7 +116,11 @@ export function batchView(batch: Batch, entries: readonly Entry[], assessment: A
     probabilityReady: forecast.probabilityReady,
     reasons: verdict.reasons.map((reason) => sayReason(reason, telling)),
     ifWarmer: sayWarmer(ifWarmer, telling),
-    next: { act: verdict.next.act, words: NEXT_WORDS[verdict.next.act], atMs: ms(Math.max(verdict.next.hour, hourOf(batch, now)))! },
+    next: {
+      act: verdict.next.act,
+      words: NEXT_WORDS[verdict.next.act],
+      atMs: ms(Math.max(verdict.next.hour, hourOf(batch, now)))!,
+    },
     window: { start: times(forecast.window.start), peak: times(forecast.window.peak), end: times(forecast.window.end) },
     ribbon: forecast.curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
     last: {

@@ -32,16 +32,25 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch): void 
     return;
   }
   if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
-  if (request.yieldL > batch.filledL * YIELD_OVER_FILL) throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(batch.filledL, "metric")} went in.`);
+  if (request.yieldL > batch.filledL * YIELD_OVER_FILL)
+    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(batch.filledL, "metric")} went in.`);
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
 function requireFit(request: ActionRequest<"closeBatch">, state: VerdictState): void {
   if (request.kind === "discarded" || state === "ready" || state === "peak") return;
   if (state === "spoiled")
-    throw new Refusal("unfit", "This batch failed. It is not for crops: throw it out onto hot compost, away from water.", { "/kind": "Failed: only to be thrown out." });
+    throw new Refusal(
+      "unfit",
+      "This batch failed. It is not for crops: throw it out onto hot compost, away from water.",
+      { "/kind": "Failed: only to be thrown out." },
+    );
   if ((request.overrideReason ?? "").trim() === "") {
-    throw refuseAt("reason-needed", "/overrideReason", `The verdict is "${STATE_WORDS[state].toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`);
+    throw refuseAt(
+      "reason-needed",
+      "/overrideReason",
+      `The verdict is "${STATE_WORDS[state].toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`,
+    );
   }
 }
 
@@ -53,7 +62,8 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
   write(ctx, "closeBatch", input, async (db, request) => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
-    if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
+    if (batch.close)
+      throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
     const at = momentOf(ctx, request.at, batch.startedAt);
     requireYield(request, batch);
     const verdict = await verdictNow(db, batch, at);
@@ -75,7 +85,13 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
     return { storeId: request.kind === "strained" ? await openStore(db, ctx, request, batch, at) : null };
   });
 
-async function openStore(db: Queryable, ctx: Context, request: ActionRequest<"closeBatch">, batch: Batch, at: Date): Promise<number> {
+async function openStore(
+  db: Queryable,
+  ctx: Context,
+  request: ActionRequest<"closeBatch">,
+  batch: Batch,
+  at: Date,
+): Promise<number> {
   const { keeping, shortName } = findMethod(batch.methodId);
   const atOnce = request.atOnce === true || keeping.from === "air-off";
   const storeId = await insertStore(db, {
@@ -86,7 +102,15 @@ async function openStore(db: Queryable, ctx: Context, request: ActionRequest<"cl
     shelfFrom: at,
     expiresAt: new Date(at.getTime() + keeping.shelfH * HOUR_MS),
   });
-  await insertStoreMovement(db, { storeId, changeByL: request.yieldL, kind: "strained", applicationId: null, at, actorId: ctx.actor.id, note: "" });
+  await insertStoreMovement(db, {
+    storeId,
+    changeByL: request.yieldL,
+    kind: "strained",
+    applicationId: null,
+    at,
+    actorId: ctx.actor.id,
+    note: "",
+  });
   return storeId;
 }
 

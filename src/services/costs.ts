@@ -10,7 +10,11 @@ import { hourOf } from "./assessBatch";
 export function costOfBatch(batch: Batch, draws: readonly LotDraw[], farm: Farm, now: Date): BatchCost {
   const ranH = Math.max(0, hourOf(batch, batch.close?.at ?? now));
   return batchCost({
-    lots: draws.map((draw) => ({ label: `${findIngredient(draw.ingredientId).name}, lot of ${draw.receivedOn}`, amount: draw.amount, unitCostMinor: draw.unitCostMinor })),
+    lots: draws.map((draw) => ({
+      label: `${findIngredient(draw.ingredientId).name}, lot of ${draw.receivedOn}`,
+      amount: draw.amount,
+      unitCostMinor: draw.unitCostMinor,
+    })),
     labourMin: batch.labourMin + (batch.close?.labourMin ?? 0),
     labourMinorPerH: farm.labourMinorPerH,
     powerKWh: (batch.powerW * ranH) / 1000,

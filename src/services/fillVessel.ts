@@ -25,9 +25,15 @@ const EARLIEST_FILL_MS = 60 * 86_400_000;
 function requireFree(vessel: VesselState | null): VesselState {
   if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
   if (vessel.batchId !== null && vessel.closedAs === null)
-    throw new Refusal("vessel-busy", `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`, { "/vesselId": "Filled meanwhile." });
+    throw new Refusal(
+      "vessel-busy",
+      `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`,
+      { "/vesselId": "Filled meanwhile." },
+    );
   if (vessel.batchId !== null && !vessel.cleaned)
-    throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, { "/vesselId": "Clean it first." });
+    throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, {
+      "/vesselId": "Clean it first.",
+    });
   return vessel;
 }
 
@@ -59,7 +65,14 @@ function usedLines(request: FillRequest, recipe: ScaledRecipe): UsedLine[] {
   return request.lines.map((line: FillLine, index) => {
     const item = atField(`/lines/${index}/ingredientId`, () => findIngredient(line.ingredientId));
     const planned = recipe.lines.find((candidate) => candidate.ingredient === item.id && candidate.part === line.part);
-    return { ingredient: item.id, part: line.part, amount: line.used, unit: item.stockUnit, planned: planned?.amount ?? 0, pickedNow: line.pickedNow ?? false };
+    return {
+      ingredient: item.id,
+      part: line.part,
+      amount: line.used,
+      unit: item.stockUnit,
+      planned: planned?.amount ?? 0,
+      pickedNow: line.pickedNow ?? false,
+    };
   });
 }
 
@@ -77,7 +90,15 @@ function requireRoom(vessel: VesselState, method: Method, lines: readonly UsedLi
 }
 
 /** Draws one line from the shed, oldest lot first, or books what was picked just now and draws that. */
-async function drawLine(db: Queryable, ctx: Context, batchId: number, line: UsedLine, index: number, startedAt: Date, today: string): Promise<void> {
+async function drawLine(
+  db: Queryable,
+  ctx: Context,
+  batchId: number,
+  line: UsedLine,
+  index: number,
+  startedAt: Date,
+  today: string,
+): Promise<void> {
   const amountMilli = toMilli(line.amount);
   if (line.ingredient === "water" || amountMilli === 0) return;
   const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
@@ -93,7 +114,15 @@ async function drawLine(db: Queryable, ctx: Context, batchId: number, line: Used
       note: "picked for this batch",
       ...by,
     });
-    await insertStockMovement(db, { lotId, changeBy: line.amount, kind: "received", batchId: null, at: startedAt, actorId: ctx.actor.id, note: "" });
+    await insertStockMovement(db, {
+      lotId,
+      changeBy: line.amount,
+      kind: "received",
+      batchId: null,
+      at: startedAt,
+      actorId: ctx.actor.id,
+      note: "",
+    });
   }
   const lots = await lockLots(db, line.ingredient);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
@@ -104,10 +133,22 @@ async function drawLine(db: Queryable, ctx: Context, batchId: number, line: Used
   );
   if (shortMilli > 0) {
     const held = sayStock((amountMilli - shortMilli) / 1000, line.unit, "metric", 4);
-    throw refuseAt("short-of-stock", `/lines/${index}/used`, `The shed holds ${held} of ${findIngredient(line.ingredient).name.toLowerCase()}.`);
+    throw refuseAt(
+      "short-of-stock",
+      `/lines/${index}/used`,
+      `The shed holds ${held} of ${findIngredient(line.ingredient).name.toLowerCase()}.`,
+    );
   }
   for (const draw of draws) {
-    await insertStockMovement(db, { lotId: draw.lotId, changeBy: -draw.amountMilli / 1000, kind: "used", batchId, at: startedAt, actorId: ctx.actor.id, note: "" });
+    await insertStockMovement(db, {
+      lotId: draw.lotId,
+      changeBy: -draw.amountMilli / 1000,
+      kind: "used",
+      batchId,
+      at: startedAt,
+      actorId: ctx.actor.id,
+      note: "",
+    });
   }
 }
 
@@ -120,10 +161,13 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
     const method = atField("/methodId", () => findMethod(request.methodId));
     const school = atField("/schoolId", () => findSchool(method, request.schoolId));
     const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
-    if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS) throw refuseAt("time", "/startedAt", "That is more than two months ago.");
+    if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
+      throw refuseAt("time", "/startedAt", "That is more than two months ago.");
     const vessel = requireFree(await lockVessel(db, request.vesselId));
     if (method.aerated && vessel.airW === 0)
-      throw new Refusal("unfit", `${vessel.name} has no air, and ${method.name.toLowerCase()} needs it all the way.`, { "/methodId": "This vessel has no air." });
+      throw new Refusal("unfit", `${vessel.name} has no air, and ${method.name.toLowerCase()} needs it all the way.`, {
+        "/methodId": "This vessel has no air.",
+      });
     const recipe = planFill(request, vessel, method, school);
     const lines = usedLines(request, recipe);
     const filledL = requireRoom(vessel, method, lines);
@@ -149,8 +193,22 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
       actorId: ctx.actor.id,
     });
     for (const [index, line] of lines.entries()) {
-      await insertBatchLine(db, batchId, index + 1, { ingredientId: line.ingredient, part: line.part, unit: line.unit, planned: line.planned, used: line.amount });
-      await drawLine(db, ctx, batchId, line, index, startedAt, isoDay(startedAt, { timeZone: farm?.timeZone ?? "UTC" }));
+      await insertBatchLine(db, batchId, index + 1, {
+        ingredientId: line.ingredient,
+        part: line.part,
+        unit: line.unit,
+        planned: line.planned,
+        used: line.amount,
+      });
+      await drawLine(
+        db,
+        ctx,
+        batchId,
+        line,
+        index,
+        startedAt,
+        isoDay(startedAt, { timeZone: farm?.timeZone ?? "UTC" }),
+      );
     }
     return { batchId };
   });

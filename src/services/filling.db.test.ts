@@ -12,7 +12,10 @@ describe("filling a vessel", () => {
     drum = await farm.vessel("Drum");
   });
   afterEach(() => farm.scratch.drop());
-  const onHand = async (id: string) => (await listLotsOnHand(farm.scratch.db)).filter(({ ingredientId }) => ingredientId === id).reduce((sum, lot) => sum + lot.onHand, 0);
+  const onHand = async (id: string) =>
+    (await listLotsOnHand(farm.scratch.db))
+      .filter(({ ingredientId }) => ingredientId === id)
+      .reduce((sum, lot) => sum + lot.onHand, 0);
 
   it("takes stock down by what was really used, oldest lot first, and keeps what was planned beside it", async () => {
     const young = await farm.lot("molasses", 5, 25, "2031-02-01");
@@ -21,14 +24,18 @@ describe("filling a vessel", () => {
     const request = farm.fillRequest(drum, "cultured-extract", 80);
     request.lines.find(({ ingredientId }) => ingredientId === "molasses")!.used = 1.25;
     const { batchId } = await fillVessel(farm.context(), request);
-    const draws = (await listDrawsOfBatch(farm.scratch.db, batchId)).filter(({ ingredientId }) => ingredientId === "molasses");
+    const draws = (await listDrawsOfBatch(farm.scratch.db, batchId)).filter(
+      ({ ingredientId }) => ingredientId === "molasses",
+    );
     expect(draws.map(({ lotId, amount }) => [lotId, amount])).toEqual([
       [old, 0.5],
       [young, 0.75],
     ]);
     expect(draws.map(({ unitCostMinor }) => unitCostMinor)).toEqual([200, 500]);
     expect(await onHand("molasses")).toBeCloseTo(4.25, 9);
-    const line = (await listBatchLines(farm.scratch.db, batchId)).find(({ ingredientId }) => ingredientId === "molasses")!;
+    const line = (await listBatchLines(farm.scratch.db, batchId)).find(
+      ({ ingredientId }) => ingredientId === "molasses",
+    )!;
     expect([line.planned, line.used]).toEqual([0.8, 1.25]);
   });
 
@@ -45,7 +52,9 @@ describe("filling a vessel", () => {
   it("lets one of two people fill a vessel at once, and tells the other", async () => {
     await farm.lot("molasses", 50, 100);
     await farm.lot("lactic-culture", 50, 100);
-    const tries = await Promise.allSettled([0, 1].map((person) => fillVessel(farm.context(NOW, person), farm.fillRequest(drum, "cultured-extract", 80))));
+    const tries = await Promise.allSettled(
+      [0, 1].map((person) => fillVessel(farm.context(NOW, person), farm.fillRequest(drum, "cultured-extract", 80))),
+    );
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
     const lost = tries.find((result) => result.status === "rejected");
     expect(String(lost?.status === "rejected" && lost.reason)).toContain("Drum has been filled meanwhile");
@@ -56,7 +65,9 @@ describe("filling a vessel", () => {
     await farm.lot("molasses", 1, 4);
     await farm.lot("lactic-culture", 50, 100);
     const other = await farm.vessel("Other drum");
-    const tries = await Promise.allSettled([drum, other].map((vesselId) => fillVessel(farm.context(), farm.fillRequest(vesselId, "cultured-extract", 80))));
+    const tries = await Promise.allSettled(
+      [drum, other].map((vesselId) => fillVessel(farm.context(), farm.fillRequest(vesselId, "cultured-extract", 80))),
+    );
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
     expect(await onHand("molasses")).toBeCloseTo(0.2, 9);
   });
@@ -64,7 +75,10 @@ describe("filling a vessel", () => {
   it("guards the ledger itself against going below nothing", async () => {
     const lotId = await farm.lot("molasses", 1, 4);
     await expect(
-      farm.scratch.pool.query("insert into stock_movement (lot_id, change_by, kind, at, actor_id) values (?, -1.001, 'wasted', utc_timestamp(3), 1)", [lotId]),
+      farm.scratch.pool.query(
+        "insert into stock_movement (lot_id, change_by, kind, at, actor_id) values (?, -1.001, 'wasted', utc_timestamp(3), 1)",
+        [lotId],
+      ),
     ).rejects.toThrow("stock-below-zero");
   });
 
@@ -99,7 +113,9 @@ describe("filling a vessel", () => {
   ])("refuses %s at its field", async (_what, change, field, words) => {
     await farm.lot("molasses", 5, 10);
     await farm.lot("lactic-culture", 5, 10);
-    const refusal = await refusalOf(fillVessel(farm.context(), { ...farm.fillRequest(drum, "cultured-extract", 80), ...change }));
+    const refusal = await refusalOf(
+      fillVessel(farm.context(), { ...farm.fillRequest(drum, "cultured-extract", 80), ...change }),
+    );
     expect(refusal.fields[field]).toContain(words);
   });
 
@@ -110,8 +126,16 @@ describe("filling a vessel", () => {
   });
 
   it("refuses lots from tomorrow, that expire before they came, of nothing, of nothing known", async () => {
-    const lot = { requestKey: key(), ingredientId: "molasses", amount: 1, origin: "bought", receivedOn: "2031-03-20", cost: 1 };
-    const fieldsOf = async (change: object) => Object.keys((await refusalOf(receiveLot(farm.context(), { ...lot, requestKey: key(), ...change }))).fields);
+    const lot = {
+      requestKey: key(),
+      ingredientId: "molasses",
+      amount: 1,
+      origin: "bought",
+      receivedOn: "2031-03-20",
+      cost: 1,
+    };
+    const fieldsOf = async (change: object) =>
+      Object.keys((await refusalOf(receiveLot(farm.context(), { ...lot, requestKey: key(), ...change }))).fields);
     expect(await fieldsOf({ receivedOn: "2031-03-21" })).toEqual(["/receivedOn"]);
     expect(await fieldsOf({ expiresOn: "2031-03-19" })).toEqual(["/expiresOn"]);
     expect(await fieldsOf({ amount: 0 })).toEqual(["/amount"]);
@@ -121,6 +145,8 @@ describe("filling a vessel", () => {
 
   it("refuses a start before a vessel is washed", async () => {
     await farm.readyExtract(drum);
-    expect((await refusalOf(fillVessel(farm.context(hoursAgo(1)), farm.fillRequest(drum, "cultured-extract", 80)))).code).toBe("vessel-busy");
+    expect(
+      (await refusalOf(fillVessel(farm.context(hoursAgo(1)), farm.fillRequest(drum, "cultured-extract", 80)))).code,
+    ).toBe("vessel-busy");
   });
 });

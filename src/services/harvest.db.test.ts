@@ -19,7 +19,16 @@ describe("straining, storing, applying", () => {
   });
   afterEach(() => farm.scratch.drop());
   const farmRow = async () => (await findFarm(farm.scratch.db))!;
-  const closing = (change: object = {}) => ({ requestKey: key(), batchId, kind: "strained", yieldL: 70, residue: "compost", labourMin: 20, label: "Nettle", ...change });
+  const closing = (change: object = {}) => ({
+    requestKey: key(),
+    batchId,
+    kind: "strained",
+    yieldL: 70,
+    residue: "compost",
+    labourMin: 20,
+    label: "Nettle",
+    ...change,
+  });
   const strain = async () => (await closeBatch(farm.context(), closing())).storeId!;
   const applying = (storeId: number, toolId: number, plotIds: number[], change: object = {}) => ({
     requestKey: key(),
@@ -38,7 +47,9 @@ describe("straining, storing, applying", () => {
   it("strains into a store with its clock started, leaves the vessel to be washed, then free", async () => {
     const storeId = await strain();
     const { stores } = await readField(farm.context(), await farmRow());
-    expect(stores).toMatchObject([{ id: storeId, label: "Nettle", onHandL: 70, shelfFromMs: NOW.getTime(), atOnce: false }]);
+    expect(stores).toMatchObject([
+      { id: storeId, label: "Nettle", onHandL: 70, shelfFromMs: NOW.getTime(), atOnce: false },
+    ]);
     expect(stores[0]!.expiresMs - NOW.getTime()).toBe(180 * 86_400_000);
     expect(await vesselStatus()).toBe("dirty");
     await cleanVessel(farm.context(), { requestKey: key(), vesselId: drum });
@@ -49,7 +60,9 @@ describe("straining, storing, applying", () => {
   it("strains a vessel once, though two people try at once", async () => {
     const tries = await Promise.allSettled([0, 1].map((person) => closeBatch(farm.context(NOW, person), closing())));
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
-    expect((await refusalOf(closeBatch(farm.context(), closing()))).message).toContain("This batch was strained already");
+    expect((await refusalOf(closeBatch(farm.context(), closing()))).message).toContain(
+      "This batch was strained already",
+    );
   });
 
   it.each([
@@ -64,7 +77,8 @@ describe("straining, storing, applying", () => {
   it("wants a reason against the verdict, keeps it, and lets no reason make up for a failure", async () => {
     const other = await farm.vessel("Other");
     const young = await farm.fill(other, "cultured-extract", 50, hoursAgo(48));
-    const close = (change: object = {}) => closeBatch(farm.context(), closing({ batchId: young, yieldL: 40, ...change }));
+    const close = (change: object = {}) =>
+      closeBatch(farm.context(), closing({ batchId: young, yieldL: 40, ...change }));
     expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
     await farm.log(young, hoursAgo(1), { kind: "smell", word: "putrid" });
     expect((await refusalOf(close({ overrideReason: "smells fine to me" }))).code).toBe("unfit");
@@ -85,7 +99,9 @@ describe("straining, storing, applying", () => {
       [20, 0.2],
       [10, 0.1],
     ]);
-    expect((await readBatch(farm.context(), await farmRow(), batchId))!.applications.map(({ plotName }) => plotName)).toEqual(["A", "B"]);
+    expect(
+      (await readBatch(farm.context(), await farmRow(), batchId))!.applications.map(({ plotName }) => plotName),
+    ).toEqual(["A", "B"]);
   });
 
   it("prices the litre by its lots, hands and power, and each plot by its share", async () => {
@@ -104,13 +120,21 @@ describe("straining, storing, applying", () => {
     const storeId = await strain();
     const [a, can] = [await farm.plot("A", { widthM: 3, lengthM: 10 }), await farm.can()];
     const neat = applying(storeId, can, [a], { ratio: "neat", overrideReason: "trial" });
-    const tries = await Promise.allSettled([applyStore(farm.context(), neat), applyStore(farm.context(NOW, 1), { ...neat, requestKey: key() })]);
+    const tries = await Promise.allSettled([
+      applyStore(farm.context(), neat),
+      applyStore(farm.context(NOW, 1), { ...neat, requestKey: key() }),
+    ]);
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
     expect((await readField(farm.context(), await farmRow())).stores[0]!.onHandL).toBeCloseTo(10, 9);
   });
 
   it.each([
-    ["more than the store holds", { ratio: "neat", mixRateL: 8, overrideReason: "trial" }, "/plotIds", "the store holds 70 L"],
+    [
+      "more than the store holds",
+      { ratio: "neat", mixRateL: 8, overrideReason: "trial" },
+      "/plotIds",
+      "the store holds 70 L",
+    ],
     ["stronger than the book without a reason", { ratio: "1:10" }, "/overrideReason", "stronger than the strongest"],
     ["a ratio with no water", { ratio: "1:0" }, "/ratio", 'Write "neat"'],
     ["a ratio in words", { ratio: "a good glug" }, "/ratio", "is not a ratio"],
@@ -123,13 +147,25 @@ describe("straining, storing, applying", () => {
   ])("refuses to apply %s", async (_what, change, field, words) => {
     const storeId = await strain();
     const [a, can] = [await farm.plot("A"), await farm.can()];
-    expect((await refusalOf(applyStore(farm.context(), applying(storeId, can, [a], change)))).fields[field]).toContain(words);
+    expect((await refusalOf(applyStore(farm.context(), applying(storeId, can, [a], change)))).fields[field]).toContain(
+      words,
+    );
   });
 
   it("refuses an injector that can't give so strong a dose", async () => {
     const storeId = await strain();
-    const { toolId } = await addTool(farm.context(), { requestKey: key(), name: "Injector", kind: "injector", volumeL: 40, partsWater: 200 });
-    expect((await refusalOf(applyStore(farm.context(), applying(storeId, toolId, [await farm.plot("A")])))).fields["/toolId"]).toContain("stronger than this injector can give");
+    const { toolId } = await addTool(farm.context(), {
+      requestKey: key(),
+      name: "Injector",
+      kind: "injector",
+      volumeL: 40,
+      partsWater: 200,
+    });
+    expect(
+      (await refusalOf(applyStore(farm.context(), applying(storeId, toolId, [await farm.plot("A")])))).fields[
+        "/toolId"
+      ],
+    ).toContain("stronger than this injector can give");
   });
 
   it("guards a living tea's clock: leaves within an hour, soil within four, after twelve nothing but compost", async () => {
@@ -138,12 +174,20 @@ describe("straining, storing, applying", () => {
     const teaId = await farm.fill(air, "aerated-tea", 60, hoursAgo(40));
     for (const hours of [36, 20, 12]) await farm.log(teaId, hoursAgo(hours), { kind: "temperature", celsius: 22 });
     await farm.log(teaId, hoursAgo(14), { kind: "smell", word: "earthy" });
-    const closed = await closeBatch(farm.context(hoursAgo(13)), closing({ batchId: teaId, yieldL: 50, at: hoursAgo(13).toISOString() }));
+    const closed = await closeBatch(
+      farm.context(hoursAgo(13)),
+      closing({ batchId: teaId, yieldL: 50, at: hoursAgo(13).toISOString() }),
+    );
     const [plot, can] = [await farm.plot("A", { leafEaten: true }), await farm.can()];
-    const tea = (at: Date, change: object = {}) => applyStore(farm.context(at), applying(closed.storeId!, can, [plot], { ratio: "1:1", mixRateL: 0.1, ...change }));
+    const tea = (at: Date, change: object = {}) =>
+      applyStore(farm.context(at), applying(closed.storeId!, can, [plot], { ratio: "1:1", mixRateL: 0.1, ...change }));
     await tea(hoursAgo(12.5));
-    expect((await refusalOf(tea(hoursAgo(11), { useId: "foliar" }))).fields["/overrideReason"]).toContain("on leaves within 1 h");
-    expect((await refusalOf(tea(hoursAgo(12.5), { useId: "foliar" }))).fields["/overrideReason"]).toContain("its leaves are eaten");
+    expect((await refusalOf(tea(hoursAgo(11), { useId: "foliar" }))).fields["/overrideReason"]).toContain(
+      "on leaves within 1 h",
+    );
+    expect((await refusalOf(tea(hoursAgo(12.5), { useId: "foliar" }))).fields["/overrideReason"]).toContain(
+      "its leaves are eaten",
+    );
     expect((await refusalOf(tea(hoursAgo(8)))).code).toBe("reason-needed");
     expect((await refusalOf(tea(NOW, { overrideReason: "pity to waste it" }))).code).toBe("unfit");
     await tea(NOW, { useId: "compost" });

@@ -30,8 +30,13 @@ function valuesOf(entry: LoggedThing): EntryValues {
 
 async function requireCorrectable(db: Queryable, id: number, batch: Batch): Promise<void> {
   const earlier = await findEntry(db, id);
-  if (!earlier || earlier.batchId !== batch.id) throw refuseAt("not-found", "/correctsId", "The entry to correct is not in this batch's log.");
-  if (earlier.correctedById !== null) throw new Refusal("entry-corrected", "This entry has been corrected meanwhile. Reload to see the log as it stands.");
+  if (!earlier || earlier.batchId !== batch.id)
+    throw refuseAt("not-found", "/correctsId", "The entry to correct is not in this batch's log.");
+  if (earlier.correctedById !== null)
+    throw new Refusal(
+      "entry-corrected",
+      "This entry has been corrected meanwhile. Reload to see the log as it stands.",
+    );
 }
 
 /**
@@ -43,10 +48,21 @@ export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: numbe
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
     const correctsId = request.correctsId ?? null;
-    if (request.entry.kind === "withdrawn" && correctsId === null) throw refuseAt("bad-request", "/correctsId", "Say which entry is withdrawn.");
+    if (request.entry.kind === "withdrawn" && correctsId === null)
+      throw refuseAt("bad-request", "/correctsId", "Say which entry is withdrawn.");
     // A closed batch takes corrections of what was logged, nothing new.
-    if (batch.close && correctsId === null) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
+    if (batch.close && correctsId === null)
+      throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
     if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
     const at = momentOf(ctx, request.at, batch.startedAt);
-    return { entryId: await insertEntry(db, { ...valuesOf(request.entry), batchId: batch.id, at, correctsId, actorId: ctx.actor.id, addedAt: ctx.now() }) };
+    return {
+      entryId: await insertEntry(db, {
+        ...valuesOf(request.entry),
+        batchId: batch.id,
+        at,
+        correctsId,
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
   });

@@ -16,7 +16,8 @@ describe("the log", () => {
     batchId = await farm.fill(drum, "cultured-extract", 80, hoursAgo(10 * 24));
   });
   afterEach(() => farm.scratch.drop());
-  const batchInYard = async () => (await readYard(farm.context(), (await findFarm(farm.scratch.db))!)).vessels[0]!.batch!;
+  const batchInYard = async () =>
+    (await readYard(farm.context(), (await findFarm(farm.scratch.db))!)).vessels[0]!.batch!;
 
   it("redraws the verdict and its reasons with each entry", async () => {
     const before = await batchInYard();
@@ -36,14 +37,27 @@ describe("the log", () => {
     expect((await batchInYard()).state).toBe("spoiled");
     await farm.log(batchId, hoursAgo(2), { kind: "film", word: "white bubbly" }, { correctsId: wrong });
     expect((await batchInYard()).state).not.toBe("spoiled");
-    expect((await listLog(farm.scratch.db, batchId)).map(({ word }) => word).toSorted()).toEqual(["coloured mould", "white bubbly"]);
+    expect((await listLog(farm.scratch.db, batchId)).map(({ word }) => word).toSorted()).toEqual([
+      "coloured mould",
+      "white bubbly",
+    ]);
     expect((await listStanding(farm.scratch.db, batchId)).map(({ word }) => word)).toEqual(["white bubbly"]);
   });
 
   it("lets two people correct one entry only once", async () => {
-    const wrong = await farm.log(batchId, hoursAgo(2), { kind: "ph", value: 9, instrument: "meter", spot: "mid-depth" });
+    const wrong = await farm.log(batchId, hoursAgo(2), {
+      kind: "ph",
+      value: 9,
+      instrument: "meter",
+      spot: "mid-depth",
+    });
     const fix = (value: number) =>
-      logEntry(farm.context(), { requestKey: key(), batchId, correctsId: wrong, entry: { kind: "ph", value, instrument: "meter", spot: "mid-depth" } });
+      logEntry(farm.context(), {
+        requestKey: key(),
+        batchId,
+        correctsId: wrong,
+        entry: { kind: "ph", value, instrument: "meter", spot: "mid-depth" },
+      });
     const tries = await Promise.allSettled([fix(4.1), fix(4.2)]);
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
   });
@@ -56,19 +70,35 @@ describe("the log", () => {
     ["a top-up of nothing", { kind: "act", act: "topped-up", litres: 0 }, "/entry/litres"],
     ["an act nobody knows", { kind: "act", act: "sung-to" }, "/entry/act"],
   ])("refuses %s at its field", async (_what, entry, field) => {
-    expect((await refusalOf(logEntry(farm.context(), { requestKey: key(), batchId, entry }))).fields).toHaveProperty([field]);
+    expect((await refusalOf(logEntry(farm.context(), { requestKey: key(), batchId, entry }))).fields).toHaveProperty([
+      field,
+    ]);
   });
 
   it("refuses a moment before the batch began, or ahead", async () => {
     const entry = { kind: "smell", word: "cidery" };
-    const at = async (moment: Date) => (await refusalOf(logEntry(farm.context(), { requestKey: key(), batchId, at: moment.toISOString(), entry }))).fields["/at"];
+    const at = async (moment: Date) =>
+      (await refusalOf(logEntry(farm.context(), { requestKey: key(), batchId, at: moment.toISOString(), entry })))
+        .fields["/at"];
     expect(await at(hoursAgo(11 * 24))).toBe("This lies before the batch was started.");
     expect(await at(hoursAgo(-2))).toBe("This lies in the future.");
   });
 
   it("takes nothing new once the batch has ended, but still corrects", async () => {
-    const entryId = await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 3.8, instrument: "meter", spot: "mid-depth" });
-    await closeBatch(farm.context(), { requestKey: key(), batchId, kind: "discarded", yieldL: 0, residue: "compost", labourMin: 5 });
+    const entryId = await farm.log(batchId, hoursAgo(1), {
+      kind: "ph",
+      value: 3.8,
+      instrument: "meter",
+      spot: "mid-depth",
+    });
+    await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId,
+      kind: "discarded",
+      yieldL: 0,
+      residue: "compost",
+      labourMin: 5,
+    });
     expect((await refusalOf(farm.log(batchId, NOW, { kind: "smell", word: "cidery" }))).code).toBe("batch-closed");
     await farm.log(batchId, NOW, { kind: "withdrawn" }, { correctsId: entryId });
     expect(await listStanding(farm.scratch.db, batchId)).toEqual([]);

@@ -34,8 +34,14 @@ export interface BatchPage {
   readonly log: readonly (Omit<LoggedEntry, "at"> & { readonly atMs: number })[];
   readonly air: readonly { readonly atMs: number; readonly airC: number }[];
   readonly cost: BatchCost;
-  readonly stores: readonly (Omit<Store, "shelfFrom" | "expiresAt"> & { readonly shelfFromMs: number; readonly expiresMs: number })[];
-  readonly applications: readonly (Omit<PlotApplication, "at"> & { readonly atMs: number; readonly plotName: string })[];
+  readonly stores: readonly (Omit<Store, "shelfFrom" | "expiresAt"> & {
+    readonly shelfFromMs: number;
+    readonly expiresMs: number;
+  })[];
+  readonly applications: readonly (Omit<PlotApplication, "at"> & {
+    readonly atMs: number;
+    readonly plotName: string;
+  })[];
   readonly cautions: readonly string[];
   readonly residues: readonly string[];
   readonly yieldRange: { readonly low: number; readonly likely: number; readonly high: number };
@@ -80,11 +86,23 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     log: log.map(({ at, ...entry }) => ({ ...entry, atMs: at.getTime() })),
     air: air.filter((_, index) => index % 2 === 0).map(({ at, airC }) => ({ atMs: at.getTime(), airC })),
     cost: costOfBatch(batch, draws, farm, now),
-    stores: stores.map(({ shelfFrom, expiresAt, ...store }) => ({ ...store, shelfFromMs: shelfFrom.getTime(), expiresMs: expiresAt.getTime() })),
-    applications: applications.map(({ at, ...made }) => ({ ...made, atMs: at.getTime(), plotName: plotNames.get(made.plotId) ?? "" })),
+    stores: stores.map(({ shelfFrom, expiresAt, ...store }) => ({
+      ...store,
+      shelfFromMs: shelfFrom.getTime(),
+      expiresMs: expiresAt.getTime(),
+    })),
+    applications: applications.map(({ at, ...made }) => ({
+      ...made,
+      atMs: at.getTime(),
+      plotName: plotNames.get(made.plotId) ?? "",
+    })),
     cautions: method.cautions.map((caution) => CAUTIONS[caution]),
     residues: method.residues,
-    yieldRange: { low: yieldOf(method.yieldPerBasis.low), likely: yieldOf(method.yieldPerBasis.default), high: yieldOf(method.yieldPerBasis.high) },
+    yieldRange: {
+      low: yieldOf(method.yieldPerBasis.low),
+      likely: yieldOf(method.yieldPerBasis.default),
+      high: yieldOf(method.yieldPerBasis.high),
+    },
     keepsH: method.keeping.shelfH,
     keptIn: `${method.keeping.container}; ${method.keeping.place}`,
     sureness: method.sureness,

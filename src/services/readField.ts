@@ -29,7 +29,12 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [plots, latest, stores, tools] = await Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]);
+  const [plots, latest, stores, tools] = await Promise.all([
+    listPlots(db),
+    listLatestByPlot(db),
+    listStoresOnHand(db),
+    listTools(db),
+  ]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));
   const lastOf = (id: number): PlotView["last"] => {
     const made = byPlot.get(id);

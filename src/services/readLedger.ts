@@ -74,10 +74,17 @@ function groupDraws(draws: readonly LotDraw[]): Map<number, LotDraw[]> {
 export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [batches, draws, made, plots] = await Promise.all([listBatches(db, MOST_BATCHES), listAllDraws(db), listPlotApplications(db), listPlots(db)]);
+  const [batches, draws, made, plots] = await Promise.all([
+    listBatches(db, MOST_BATCHES),
+    listAllDraws(db),
+    listPlotApplications(db),
+    listPlots(db),
+  ]);
   const drawsOf = groupDraws(draws);
   const costed = batches.map((batch) => ({ batch, cost: costOfBatch(batch, drawsOf.get(batch.id) ?? [], farm, now) }));
-  const perL = new Map(costed.flatMap(({ batch, cost }) => (cost.perLMinor === null ? [] : [[batch.id, cost.perLMinor] as const])));
+  const perL = new Map(
+    costed.flatMap(({ batch, cost }) => (cost.perLMinor === null ? [] : [[batch.id, cost.perLMinor] as const])),
+  );
   const byPlot = new Map<number, LedgerApplication[]>();
   for (const part of made) {
     const line = {

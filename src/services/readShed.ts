@@ -17,7 +17,10 @@ export interface ShelfItem {
   readonly expiresOn: string | null;
 }
 
-export type StoreView = Omit<Store, "shelfFrom" | "expiresAt"> & { readonly shelfFromMs: number; readonly expiresMs: number };
+export type StoreView = Omit<Store, "shelfFrom" | "expiresAt"> & {
+  readonly shelfFromMs: number;
+  readonly expiresMs: number;
+};
 
 export interface ShedView {
   readonly farm: FarmView;
@@ -26,7 +29,11 @@ export interface ShedView {
   readonly stores: readonly StoreView[];
 }
 
-export const storeView = ({ shelfFrom, expiresAt, ...store }: Store): StoreView => ({ ...store, shelfFromMs: shelfFrom.getTime(), expiresMs: expiresAt.getTime() });
+export const storeView = ({ shelfFrom, expiresAt, ...store }: Store): StoreView => ({
+  ...store,
+  shelfFromMs: shelfFrom.getTime(),
+  expiresMs: expiresAt.getTime(),
+});
 
 /** Lots gathered by ingredient. */
 export function shelfOf(lots: readonly Lot[]): ShelfItem[] {
@@ -36,7 +43,14 @@ export function shelfOf(lots: readonly Lot[]): ShelfItem[] {
     const item = findIngredient(ingredientId);
     const expiries = own.flatMap(({ expiresOn }) => (expiresOn === null ? [] : [expiresOn])).toSorted();
     const onHandMilli = own.reduce((sum, lot) => sum + Math.round(lot.onHand * 1000), 0);
-    return { ingredientId, name: item.name, unit: item.stockUnit, onHand: onHandMilli / 1000, lots: own, expiresOn: expiries[0] ?? null };
+    return {
+      ingredientId,
+      name: item.name,
+      unit: item.stockUnit,
+      onHand: onHandMilli / 1000,
+      lots: own,
+      expiresOn: expiries[0] ?? null,
+    };
   });
 }
 
@@ -45,7 +59,9 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
   const db = ctx.pool;
   const [lots, stores] = await Promise.all([listLotsOnHand(db), listStoresOnHand(db)]);
   const LATER = "9999";
-  const shelf = shelfOf(lots).toSorted((a, b) => (a.expiresOn ?? LATER).localeCompare(b.expiresOn ?? LATER) || a.name.localeCompare(b.name));
+  const shelf = shelfOf(lots).toSorted(
+    (a, b) => (a.expiresOn ?? LATER).localeCompare(b.expiresOn ?? LATER) || a.name.localeCompare(b.name),
+  );
   return { farm: farmView(farm), nowMs: ctx.now().getTime(), shelf, stores: stores.map(storeView) };
 }
 

@@ -36,7 +36,8 @@ export interface YardView {
   readonly done: readonly RoundDone[];
 }
 
-export const statusOf = (vessel: VesselState): VesselStatus => (vessel.batchId === null || vessel.cleaned ? "free" : vessel.closedAs === null ? "running" : "dirty");
+export const statusOf = (vessel: VesselState): VesselStatus =>
+  vessel.batchId === null || vessel.cleaned ? "free" : vessel.closedAs === null ? "running" : "dirty";
 
 export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
   const groups = new Map<number, Entry[]>();
@@ -44,15 +45,28 @@ export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
   return groups;
 }
 
-const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({ id, name, kind, volumeL, diameterM, site, airW });
+const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({
+  id,
+  name,
+  kind,
+  volumeL,
+  diameterM,
+  site,
+  airW,
+});
 
-const oldestStart = (batches: readonly Batch[], now: Date): Date => batches.reduce((oldest, { startedAt }) => (startedAt < oldest ? startedAt : oldest), now);
+const oldestStart = (batches: readonly Batch[], now: Date): Date =>
+  batches.reduce((oldest, { startedAt }) => (startedAt < oldest ? startedAt : oldest), now);
 
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [states, batches, entries] = await Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]);
+  const [states, batches, entries] = await Promise.all([
+    listVesselStates(db),
+    listRunningBatches(db),
+    listStandingOfRunning(db),
+  ]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
   // One series of air for the whole yard; each batch reads it from its own start.
@@ -70,9 +84,15 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
-    vessels: states.map((state) => ({ ...plainVessel(state), status: statusOf(state), batch: views.get(state.id) ?? null })),
+    vessels: states.map((state) => ({
+      ...plainVessel(state),
+      status: statusOf(state),
+      batch: views.get(state.id) ?? null,
+    })),
     bands: fitBands(farm, air, now),
-    air: air.filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS).map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
+    air: air
+      .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
+      .map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
     round: roundTasks(running, dirty, now),
     done: doneToday(running, farm, now),
   };

@@ -31,7 +31,8 @@ export class Refusal extends Error {
 }
 
 /** A refusal that stands at one field. */
-export const refuseAt = (code: RefusalCode, path: string, message: string): Refusal => new Refusal(code, message, { [path]: message });
+export const refuseAt = (code: RefusalCode, path: string, message: string): Refusal =>
+  new Refusal(code, message, { [path]: message });
 
 /** Runs a piece of core and places its refusal at a field of the request. */
 export function atField<T>(path: string, work: () => T): T {

@@ -49,7 +49,8 @@ const HOUR_MS = 3_600_000;
 const AHEAD_H = 16;
 const NOW_H = 1;
 
-const urgencyOf = (dueMs: number, now: Date, late: boolean): RoundTask["urgency"] => (late ? "late" : dueMs <= now.getTime() + NOW_H * HOUR_MS ? "now" : "later");
+const urgencyOf = (dueMs: number, now: Date, late: boolean): RoundTask["urgency"] =>
+  late ? "late" : dueMs <= now.getTime() + NOW_H * HOUR_MS ? "now" : "later";
 
 function touchFor(act: string, batchId: number): RoundTouch {
   if (act === "read-ph") return { type: "open-log", batchId, focus: "ph" };
@@ -59,18 +60,20 @@ function touchFor(act: string, batchId: number): RoundTouch {
 
 function tendingTasks({ vessel, order, batch, entries }: RunningBatch, now: Date): RoundTask[] {
   const nowH = hourOf(batch, now);
-  return dueTasks(findMethod(batch.methodId), observationsOf(batch, entries), nowH, nowH + AHEAD_H).map(({ task, dueH, late }) => {
-    const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
-    return {
-      key: `${batch.id}-${task.act}`,
-      dueMs,
-      title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
-      why: late ? `Late. ${task.ifMissed}` : `${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`,
-      urgency: urgencyOf(dueMs, now, late),
-      touch: touchFor(task.act, batch.id),
-      vesselOrder: order,
-    };
-  });
+  return dueTasks(findMethod(batch.methodId), observationsOf(batch, entries), nowH, nowH + AHEAD_H).map(
+    ({ task, dueH, late }) => {
+      const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
+      return {
+        key: `${batch.id}-${task.act}`,
+        dueMs,
+        title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
+        why: late ? `Late. ${task.ifMissed}` : `${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`,
+        urgency: urgencyOf(dueMs, now, late),
+        touch: touchFor(task.act, batch.id),
+        vesselOrder: order,
+      };
+    },
+  );
 }
 
 /** What the verdict itself asks for, where the programme does not ask for it already. */
@@ -81,15 +84,39 @@ function verdictTask({ vessel, order, batch, view }: RunningBatch, now: Date): R
   switch (view.next.act) {
     case "strain":
     case "use-now":
-      return { ...base, key: `${batch.id}-close`, title: `${vessel.name}: strain and use`, why, touch: { type: "close", batchId: batch.id } };
+      return {
+        ...base,
+        key: `${batch.id}-close`,
+        title: `${vessel.name}: strain and use`,
+        why,
+        touch: { type: "close", batchId: batch.id },
+      };
     case "compost":
-      return { ...base, key: `${batch.id}-close`, title: `${vessel.name}: onto the compost`, why, touch: { type: "close", batchId: batch.id } };
+      return {
+        ...base,
+        key: `${batch.id}-close`,
+        title: `${vessel.name}: onto the compost`,
+        why,
+        touch: { type: "close", batchId: batch.id },
+      };
     case "read-ph":
     case "repeat-ph":
-      return { ...base, key: `${batch.id}-read-ph`, title: `${vessel.name}: read pH at mid-depth`, why, touch: { type: "open-log", batchId: batch.id, focus: "ph" } };
+      return {
+        ...base,
+        key: `${batch.id}-read-ph`,
+        title: `${vessel.name}: read pH at mid-depth`,
+        why,
+        touch: { type: "open-log", batchId: batch.id, focus: "ph" },
+      };
     case "smell":
     case "look":
-      return { ...base, key: `${batch.id}-look`, title: `${vessel.name}: smell it`, why, touch: { type: "open-log", batchId: batch.id, focus: "smell" } };
+      return {
+        ...base,
+        key: `${batch.id}-look`,
+        title: `${vessel.name}: smell it`,
+        why,
+        touch: { type: "open-log", batchId: batch.id, focus: "smell" },
+      };
     case "warm":
     case "feed":
       return {
@@ -118,7 +145,11 @@ const washTask = (vessel: VesselState, order: number, now: Date): RoundTask => (
 const RANK = { late: 0, now: 1, later: 2 } as const;
 
 /** Today's round: late first, then what is due now in walking order along the vessels, then by the clock. */
-export function roundTasks(running: readonly RunningBatch[], dirty: readonly { vessel: VesselState; order: number }[], now: Date): RoundTask[] {
+export function roundTasks(
+  running: readonly RunningBatch[],
+  dirty: readonly { vessel: VesselState; order: number }[],
+  now: Date,
+): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
   const offer = (task: RoundTask | null) => {
     const known = task && byKey.get(task.key);
@@ -130,7 +161,11 @@ export function roundTasks(running: readonly RunningBatch[], dirty: readonly { v
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
   return [...byKey.values()].toSorted(
-    (a, b) => RANK[a.urgency] - RANK[b.urgency] || (a.urgency === "later" ? a.dueMs - b.dueMs : a.vesselOrder - b.vesselOrder) || a.dueMs - b.dueMs || a.key.localeCompare(b.key),
+    (a, b) =>
+      RANK[a.urgency] - RANK[b.urgency] ||
+      (a.urgency === "later" ? a.dueMs - b.dueMs : a.vesselOrder - b.vesselOrder) ||
+      a.dueMs - b.dueMs ||
+      a.key.localeCompare(b.key),
   );
 }
 
@@ -141,7 +176,13 @@ export function doneToday(running: readonly RunningBatch[], { timeZone, units }:
     .flatMap(({ vessel, batch, entries }) =>
       entries
         .filter((entry) => isoDay(entry.at, { timeZone }) === today && entry.kind !== "note")
-        .map((entry) => ({ entryId: entry.id, batchId: batch.id, title: `${vessel.name}: ${sayEntry(entry, units)}`, atMs: entry.at.getTime(), by: entry.actorName })),
+        .map((entry) => ({
+          entryId: entry.id,
+          batchId: batch.id,
+          title: `${vessel.name}: ${sayEntry(entry, units)}`,
+          atMs: entry.at.getTime(),
+          by: entry.actorName,
+        })),
     )
     .toSorted((a, b) => b.atMs - a.atMs)
     .slice(0, 8);

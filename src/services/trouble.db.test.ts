@@ -27,9 +27,12 @@ describe("trouble", () => {
       now: () => {
         ticks += 1;
         if (ticks === 2)
-          void killer.query("select id from information_schema.processlist where id <> connection_id() and db = database()").then(async ([rows]) => {
-            for (const { id } of rows as { id: number }[]) await killer.query(`kill connection ${id}`).catch(() => undefined);
-          });
+          void killer
+            .query("select id from information_schema.processlist where id <> connection_id() and db = database()")
+            .then(async ([rows]) => {
+              for (const { id } of rows as { id: number }[])
+                await killer.query(`kill connection ${id}`).catch(() => undefined);
+            });
         return NOW;
       },
     };
@@ -45,7 +48,12 @@ describe("trouble", () => {
   it("refuses absurd vessels and taken names at their field", async () => {
     const farm = await TestFarm.make();
     await farm.vessel("Drum");
-    const fields = async (change: object) => (await refusalOf(addVessel(farm.context(), { requestKey: key(), name: "New", kind: "drum", volumeL: 100, ...change }))).fields;
+    const fields = async (change: object) =>
+      (
+        await refusalOf(
+          addVessel(farm.context(), { requestKey: key(), name: "New", kind: "drum", volumeL: 100, ...change }),
+        )
+      ).fields;
     expect(await fields({ volumeL: 5_000_000 })).toEqual({ "/volumeL": "At most 20000." });
     expect(await fields({ volumeL: 0 })).toEqual({ "/volumeL": "At least 0.1." });
     expect(await fields({ volumeL: "big" })).toEqual({ "/volumeL": "This must be a number." });
@@ -71,7 +79,9 @@ describe("trouble", () => {
       climateMeanC: 10,
       climateSwingC: 5,
     };
-    expect((await refusalOf(setUpFarm(scratch.pool, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty(["/timeZone"]);
+    expect((await refusalOf(setUpFarm(scratch.pool, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty([
+      "/timeZone",
+    ]);
     expect((await refusalOf(setUpFarm(scratch.pool, { ...request, people: [] }))).fields).toHaveProperty(["/people"]);
     await setUpFarm(scratch.pool, request);
     expect((await refusalOf(setUpFarm(scratch.pool, request))).message).toContain("set up already");

@@ -8,10 +8,16 @@ const HOUR_MS = 3_600_000;
 /** How far ahead the forecast reaches. */
 export const WEATHER_AHEAD_H = 10 * 24 + 12;
 
-const climateOf = (farm: Farm): Climate => ({ latitudeDeg: farm.latitudeDeg, longitudeDeg: farm.longitudeDeg, meanC: farm.climateMeanC, swingC: farm.climateSwingC });
+const climateOf = (farm: Farm): Climate => ({
+  latitudeDeg: farm.latitudeDeg,
+  longitudeDeg: farm.longitudeDeg,
+  meanC: farm.climateMeanC,
+  swingC: farm.climateSwingC,
+});
 
 /** The farm's air from a moment on, measured up to now and forecast for ten days ahead. */
-export const airSince = (farm: Farm, from: Date, now: Date): HourOfWeather[] => weather(climateOf(farm), from, new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS), now);
+export const airSince = (farm: Farm, from: Date, now: Date): HourOfWeather[] =>
+  weather(climateOf(farm), from, new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS), now);
 
 /** The part of a series that begins with the hour of a moment. The series is hourly and without gaps. */
 export function airFrom(series: readonly HourOfWeather[], from: Date): readonly HourOfWeather[] {
@@ -22,7 +28,10 @@ export function airFrom(series: readonly HourOfWeather[], from: Date): readonly 
 /** Hours fit for applying, from now over the forecast. */
 export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
   const to = new Date(now.getTime() + aheadH * HOUR_MS);
-  const suns = sunDays(farm.latitudeDeg, farm.longitudeDeg, now, to).map(({ rise, set }) => ({ riseMs: rise.getTime(), setMs: set.getTime() }));
+  const suns = sunDays(farm.latitudeDeg, farm.longitudeDeg, now, to).map(({ rise, set }) => ({
+    riseMs: rise.getTime(),
+    setMs: set.getTime(),
+  }));
   return fitHours(
     hours.map(({ at, airC, rainMm, windMPerS }) => ({ atMs: at.getTime(), airC, rainMm, windMPerS })),
     suns,

@@ -14,7 +14,12 @@ const CLOCK_SLACK_MS = 5 * 60_000;
  * The same key again gives the kept answer and writes nothing.
  * @throws {Refusal} with the fields at fault
  */
-export async function write<N extends ActionName, T>(ctx: Context, name: N, input: unknown, work: (db: Queryable, request: ActionRequest<N>) => Promise<T>): Promise<T> {
+export async function write<N extends ActionName, T>(
+  ctx: Context,
+  name: N,
+  input: unknown,
+  work: (db: Queryable, request: ActionRequest<N>) => Promise<T>,
+): Promise<T> {
   const fields = checkRequest(name, input);
   if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
   const request = input as ActionRequest<N> & { readonly requestKey: string };

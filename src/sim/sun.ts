@@ -12,7 +12,8 @@ export function sunDays(latitudeDeg: number, longitudeDeg: number, from: Date, t
   const days: SunDay[] = [];
   for (let ms = from.getTime() - DAY_MS; ms <= to.getTime() + DAY_MS; ms += DAY_MS) {
     const { sunrise, sunset } = getTimes(new Date(ms), latitudeDeg, longitudeDeg);
-    if (sunrise && sunset && sunset > sunrise && !Number.isNaN(sunrise.getTime())) days.push({ rise: sunrise, set: sunset });
+    if (sunrise && sunset && sunset > sunrise && !Number.isNaN(sunrise.getTime()))
+      days.push({ rise: sunrise, set: sunset });
   }
   return days;
 }

@@ -14,7 +14,12 @@ describe("the stand-in weather station", () => {
     expect(weather(SOUTH, after(-48), now, now).slice(0, asked.length)).toEqual(asked);
   });
   it("is warm in the southern January and cool in the southern July", () => {
-    const month = (day: string) => mean(weather(SOUTH, new Date(day), new Date(Date.parse(day) + 720 * HOUR), new Date("2032-01-01")).map(({ airC }) => airC));
+    const month = (day: string) =>
+      mean(
+        weather(SOUTH, new Date(day), new Date(Date.parse(day) + 720 * HOUR), new Date("2032-01-01")).map(
+          ({ airC }) => airC,
+        ),
+      );
     expect(month("2031-01-05T00:00:00Z")).toBeGreaterThan(17);
     expect(month("2031-07-05T00:00:00Z")).toBeLessThan(11);
   });

@@ -49,7 +49,10 @@ function trueWeather(at: Date, climate: Climate): Omit<HourOfWeather, "measured"
   const warmest = climate.latitudeDeg >= 0 ? WARMEST_DAY_NORTH : WARMEST_DAY_NORTH - YEAR_D / 2;
   const season = climate.swingC * Math.cos((2 * Math.PI * (dayOfYear - warmest)) / YEAR_D);
   const cloud = smooth(hour, 30, 1);
-  const dayNight = DAY_NIGHT_HALF_C * (1 - 0.35 * Math.max(0, cloud)) * Math.cos((2 * Math.PI * (solarHour - WARMEST_SOLAR_HOUR)) / DAY_H);
+  const dayNight =
+    DAY_NIGHT_HALF_C *
+    (1 - 0.35 * Math.max(0, cloud)) *
+    Math.cos((2 * Math.PI * (solarHour - WARMEST_SOLAR_HOUR)) / DAY_H);
   const spell = 2.6 * smooth(hour, 84, 2);
   const wet = cloud + 0.5 * smooth(hour, 7, 3) - 0.75;
   const breeze = 0.5 + 0.5 * Math.cos((2 * Math.PI * (solarHour - 14)) / DAY_H);
@@ -62,7 +65,8 @@ function trueWeather(at: Date, climate: Climate): Omit<HourOfWeather, "measured"
 }
 
 /** What the forecast gets wrong, growing with the lead: about 1 °C for tomorrow, 3 °C in a week. */
-const forecastErrorC = (at: Date, leadH: number) => Math.min(3, 0.4 + 0.38 * (leadH / DAY_H)) * smooth(at.getTime() / HOUR_MS, 40, 5);
+const forecastErrorC = (at: Date, leadH: number) =>
+  Math.min(3, 0.4 + 0.38 * (leadH / DAY_H)) * smooth(at.getTime() / HOUR_MS, 40, 5);
 
 /**
  * Stand-in for a farm's weather station and its forecast: whole hours, repeatable, in the farm's own climate.

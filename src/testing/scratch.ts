@@ -83,35 +83,63 @@ export class TestFarm {
   }
 
   context(at: Date = NOW, person = 0): Context {
-    return { pool: this.scratch.pool, now: () => at, actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! } };
+    return {
+      pool: this.scratch.pool,
+      now: () => at,
+      actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! },
+    };
   }
 
   vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> =>
     (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;
   lot = async (ingredientId: string, amount: number, cost: number, receivedOn = "2030-11-01"): Promise<number> =>
-    (await receiveLot(this.context(), { requestKey: key(), ingredientId, amount, origin: "bought", receivedOn, cost })).lotId;
+    (await receiveLot(this.context(), { requestKey: key(), ingredientId, amount, origin: "bought", receivedOn, cost }))
+      .lotId;
   plot = async (name: string, extra: object = {}): Promise<number> =>
-    (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra })).plotId;
-  can = async (name = "Can"): Promise<number> => (await addTool(this.context(), { requestKey: key(), name, kind: "can", volumeL: 10, stepMl: 10 })).toolId;
+    (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra }))
+      .plotId;
+  can = async (name = "Can"): Promise<number> =>
+    (await addTool(this.context(), { requestKey: key(), name, kind: "can", volumeL: 10, stepMl: 10 })).toolId;
 
   /** The request that the fill panel would send. */
   fillRequest(vesselId: number, methodId: string, basisAmount: number, extra: object = {}) {
     const method = findMethod(methodId);
-    const recipe = scaleRecipe({ method, school: findSchool(method, undefined), vesselL: 20_000, targetBasis: basisAmount });
+    const recipe = scaleRecipe({
+      method,
+      school: findSchool(method, undefined),
+      vesselL: 20_000,
+      targetBasis: basisAmount,
+    });
     return {
       requestKey: key(),
       vesselId,
       methodId,
       schoolId: method.cautiousSchool,
       basisAmount,
-      lines: recipe.lines.map(({ ingredient, part, amount }) => ({ ingredientId: ingredient, part, used: Number(amount.toFixed(3)), pickedNow: ingredient === "plant" })),
+      lines: recipe.lines.map(({ ingredient, part, amount }) => ({
+        ingredientId: ingredient,
+        part,
+        used: Number(amount.toFixed(3)),
+        pickedNow: ingredient === "plant",
+      })),
       statedC: 22,
       labourMin: 30,
       ...extra,
     };
   }
-  fill = async (vesselId: number, methodId: string, basisAmount: number, at = NOW, extra: object = {}): Promise<number> =>
-    (await fillVessel(this.context(at), this.fillRequest(vesselId, methodId, basisAmount, { startedAt: at.toISOString(), ...extra }))).batchId;
+  fill = async (
+    vesselId: number,
+    methodId: string,
+    basisAmount: number,
+    at = NOW,
+    extra: object = {},
+  ): Promise<number> =>
+    (
+      await fillVessel(
+        this.context(at),
+        this.fillRequest(vesselId, methodId, basisAmount, { startedAt: at.toISOString(), ...extra }),
+      )
+    ).batchId;
   log = async (batchId: number, at: Date, entry: object, extra: object = {}): Promise<number> =>
     (await logEntry(this.context(at), { requestKey: key(), batchId, at: at.toISOString(), entry, ...extra })).entryId;
 
@@ -128,7 +156,9 @@ export class TestFarm {
 }
 
 /** The refusal that work ends in, as `code at fields`; fails where it goes through. */
-export async function refusalOf(work: Promise<unknown>): Promise<{ code: string; fields: Readonly<Record<string, string>>; message: string }> {
+export async function refusalOf(
+  work: Promise<unknown>,
+): Promise<{ code: string; fields: Readonly<Record<string, string>>; message: string }> {
   try {
     await work;
   } catch (error) {

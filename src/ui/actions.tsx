@@ -23,9 +23,13 @@ export interface FarmActions {
 
 const ActionsContext = createContext<FarmActions | null>(null);
 
-export const ActionsProvider = ({ actions, children }: { readonly actions: FarmActions; readonly children: ReactNode }) => (
-  <ActionsContext.Provider value={actions}>{children}</ActionsContext.Provider>
-);
+export const ActionsProvider = ({
+  actions,
+  children,
+}: {
+  readonly actions: FarmActions;
+  readonly children: ReactNode;
+}) => <ActionsContext.Provider value={actions}>{children}</ActionsContext.Provider>;
 
 export function useFarmActions(): FarmActions {
   const actions = useContext(ActionsContext);
@@ -33,7 +37,10 @@ export function useFarmActions(): FarmActions {
   return actions;
 }
 
-const OUT_OF_REACH: ActionError = { code: "out-of-reach", message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment." };
+const OUT_OF_REACH: ActionError = {
+  code: "out-of-reach",
+  message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment.",
+};
 
 type Answer<N extends ActionName> = Awaited<ReturnType<FarmActions[N]>> extends ActionResult<infer T> ? T : never;
 
@@ -65,10 +72,16 @@ export function useAct<N extends ActionName>(name: N): Acting<N> {
     const full = { ...request, requestKey: key };
     const complaints = checkRequest(name, full);
     if (complaints) {
-      setError({ code: "bad-request", message: "Some of this does not fit. See the marked fields.", fields: complaints });
+      setError({
+        code: "bad-request",
+        message: "Some of this does not fit. See the marked fields.",
+        fields: complaints,
+      });
       return null;
     }
-    const result = (await (actions[name] as Act<Answer<N>>)(full).catch(() => ({ ok: false, error: OUT_OF_REACH }) as const)) as ActionResult<Answer<N>>;
+    const result = (await (actions[name] as Act<Answer<N>>)(full).catch(
+      () => ({ ok: false, error: OUT_OF_REACH }) as const,
+    )) as ActionResult<Answer<N>>;
     if (!result.ok) {
       setError(result.error);
       return null;

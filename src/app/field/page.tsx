@@ -8,5 +8,7 @@ export const metadata: Metadata = { title: "Field" };
 export default async function FieldPage({ searchParams }: { readonly searchParams: Promise<{ store?: string }> }) {
   const { store } = await searchParams;
   const page = await openPage(({ ctx, farm }) => readField(ctx, farm));
-  return page.type === "open" ? <FieldScreen view={page.value} storeId={store === undefined ? null : Number(store)} /> : null;
+  return page.type === "open" ? (
+    <FieldScreen view={page.value} storeId={store === undefined ? null : Number(store)} />
+  ) : null;
 }

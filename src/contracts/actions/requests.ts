@@ -1,7 +1,19 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { fieldErrors, type FieldErrors } from "../fieldErrors";
 import validators from "../generated/validators.cjs";
-import type { SET_UP_FARM, ADD_VESSEL, RECEIVE_LOT, ADD_PLOT, ADD_TOOL, FILL_VESSEL, LOG_ENTRY, CLOSE_BATCH, CLEAN_VESSEL, APPLY_STORE, ActionName } from "./schemas";
+import type {
+  SET_UP_FARM,
+  ADD_VESSEL,
+  RECEIVE_LOT,
+  ADD_PLOT,
+  ADD_TOOL,
+  FILL_VESSEL,
+  LOG_ENTRY,
+  CLOSE_BATCH,
+  CLEAN_VESSEL,
+  APPLY_STORE,
+  ActionName,
+} from "./schemas";
 
 /** The type of each request, from its schema; named one by one, since the compiler gives up on the mapped type. */
 export interface ActionRequests {
@@ -19,7 +31,8 @@ export interface ActionRequests {
 export type ActionRequest<N extends ActionName> = ActionRequests[N];
 
 /** What an action answers: a value, or what is wrong and where. */
-export type ActionResult<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ActionError };
+export type ActionResult<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: ActionError };
 
 export interface ActionError {
   readonly code: string;
@@ -29,4 +42,5 @@ export interface ActionError {
 }
 
 /** The same complaints in the form and on the server; null where the request fits. */
-export const checkRequest = (name: ActionName, value: unknown): FieldErrors | null => fieldErrors(validators[name]!, value);
+export const checkRequest = (name: ActionName, value: unknown): FieldErrors | null =>
+  fieldErrors(validators[name]!, value);

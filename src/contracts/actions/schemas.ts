@@ -1,8 +1,10 @@
 import { ACTS, FILMS, PH_INSTRUMENTS, PH_SPOTS, SMELLS, SOLIDS, SURFACES } from "@/core/book/words";
 import { DAY, ID, MOMENT, NAME, REQUEST_KEY, ROW_ID } from "../parts";
 
-const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(required: R, properties: P) =>
-  ({ type: "object", additionalProperties: false, required, properties }) as const;
+const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
+  required: R,
+  properties: P,
+) => ({ type: "object", additionalProperties: false, required, properties }) as const;
 
 const AMOUNT = { type: "number", minimum: 0, maximum: 100000 } as const;
 const POSITIVE_AMOUNT = { type: "number", exclusiveMinimum: 0, maximum: 100000 } as const;
@@ -11,7 +13,20 @@ const REASON = { type: "string", maxLength: 300 } as const;
 const NOTE = { type: "string", maxLength: 200 } as const;
 
 export const SET_UP_FARM = object(
-  ["requestKey", "name", "people", "timeZone", "latitudeDeg", "longitudeDeg", "units", "currency", "labourPerH", "powerPerKWh", "climateMeanC", "climateSwingC"],
+  [
+    "requestKey",
+    "name",
+    "people",
+    "timeZone",
+    "latitudeDeg",
+    "longitudeDeg",
+    "units",
+    "currency",
+    "labourPerH",
+    "powerPerKWh",
+    "climateMeanC",
+    "climateSwingC",
+  ],
   {
     requestKey: REQUEST_KEY,
     name: NAME,
@@ -70,30 +85,41 @@ export const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
   partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
 });
 
-export const FILL_VESSEL = object(["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"], {
-  requestKey: REQUEST_KEY,
-  vesselId: ROW_ID,
-  methodId: ID,
-  schoolId: ID,
-  /** Litres of water, or kilograms of plant, that the planned amounts follow. */
-  basisAmount: POSITIVE_AMOUNT,
-  headspaceL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
-  include: { type: "array", maxItems: 20, items: ID },
-  /** What really goes in, in the recipe's order. */
-  lines: {
-    type: "array",
-    minItems: 1,
-    maxItems: 40,
-    items: object(["ingredientId", "part", "used"], { ingredientId: ID, part: { enum: ["mix", "cap"] }, used: AMOUNT, pickedNow: { type: "boolean" } }),
+export const FILL_VESSEL = object(
+  ["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"],
+  {
+    requestKey: REQUEST_KEY,
+    vesselId: ROW_ID,
+    methodId: ID,
+    schoolId: ID,
+    /** Litres of water, or kilograms of plant, that the planned amounts follow. */
+    basisAmount: POSITIVE_AMOUNT,
+    headspaceL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+    include: { type: "array", maxItems: 20, items: ID },
+    /** What really goes in, in the recipe's order. */
+    lines: {
+      type: "array",
+      minItems: 1,
+      maxItems: 40,
+      items: object(["ingredientId", "part", "used"], {
+        ingredientId: ID,
+        part: { enum: ["mix", "cap"] },
+        used: AMOUNT,
+        pickedNow: { type: "boolean" },
+      }),
+    },
+    startedAt: MOMENT,
+    statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
+    labourMin: MINUTES,
+    note: NOTE,
   },
-  startedAt: MOMENT,
-  statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
-  labourMin: MINUTES,
-  note: NOTE,
-});
+);
 
-const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(kind: K, required: R, properties: P) =>
-  object(["kind", ...required], { kind: { const: kind }, ...properties });
+const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(
+  kind: K,
+  required: R,
+  properties: P,
+) => object(["kind", ...required], { kind: { const: kind }, ...properties });
 
 export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
   requestKey: REQUEST_KEY,
@@ -105,13 +131,20 @@ export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
     required: ["kind"],
     discriminator: { propertyName: "kind" },
     oneOf: [
-      entry("ph", ["value", "instrument", "spot"], { value: { type: "number", minimum: 0, maximum: 14 }, instrument: { enum: PH_INSTRUMENTS }, spot: { enum: PH_SPOTS } }),
+      entry("ph", ["value", "instrument", "spot"], {
+        value: { type: "number", minimum: 0, maximum: 14 },
+        instrument: { enum: PH_INSTRUMENTS },
+        spot: { enum: PH_SPOTS },
+      }),
       entry("temperature", ["celsius"], { celsius: { type: "number", minimum: -10, maximum: 80 } }),
       entry("smell", ["word"], { word: { enum: SMELLS } }),
       entry("surface", ["word"], { word: { enum: SURFACES } }),
       entry("film", ["word"], { word: { enum: FILMS } }),
       entry("solids", ["word"], { word: { enum: SOLIDS } }),
-      entry("act", ["act"], { act: { enum: ACTS }, litres: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 } }),
+      entry("act", ["act"], {
+        act: { enum: ACTS },
+        litres: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 },
+      }),
       entry("note", ["note"], { note: { type: "string", minLength: 1, maxLength: 500 } }),
       entry("withdrawn", [], {}),
     ],
@@ -134,21 +167,28 @@ export const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "r
   note: NOTE,
 });
 
-export const CLEAN_VESSEL = object(["requestKey", "vesselId"], { requestKey: REQUEST_KEY, vesselId: ROW_ID, at: MOMENT });
-
-export const APPLY_STORE = object(["requestKey", "storeId", "useId", "ratio", "mixRateL", "mixRatePer", "toolId", "plotIds", "labourMin"], {
+export const CLEAN_VESSEL = object(["requestKey", "vesselId"], {
   requestKey: REQUEST_KEY,
-  storeId: ROW_ID,
-  useId: ID,
-  ratio: { type: "string", minLength: 1, maxLength: 40 },
-  mixRateL: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
-  mixRatePer: { enum: ["m2", "plant"] },
-  toolId: ROW_ID,
-  plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
+  vesselId: ROW_ID,
   at: MOMENT,
-  labourMin: MINUTES,
-  overrideReason: REASON,
 });
+
+export const APPLY_STORE = object(
+  ["requestKey", "storeId", "useId", "ratio", "mixRateL", "mixRatePer", "toolId", "plotIds", "labourMin"],
+  {
+    requestKey: REQUEST_KEY,
+    storeId: ROW_ID,
+    useId: ID,
+    ratio: { type: "string", minLength: 1, maxLength: 40 },
+    mixRateL: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+    mixRatePer: { enum: ["m2", "plant"] },
+    toolId: ROW_ID,
+    plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
+    at: MOMENT,
+    labourMin: MINUTES,
+    overrideReason: REASON,
+  },
+);
 
 /** Every write that crosses the wire, by the name of its compiled validator. */
 export const ACTION_SCHEMAS = {

@@ -1,27 +1,49 @@
 import { ACTS } from "@/core/book/words";
 import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
 
-const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(required: R, properties: P) =>
-  ({ type: "object", additionalProperties: false, required, properties }) as const;
-const nullable = <const S extends Record<string, unknown>>(schema: S) => ({ anyOf: [schema, { type: "null" }] }) as const;
-const list = <const S extends Record<string, unknown>>(items: S, maxItems = 5000) => ({ type: "array", maxItems, items }) as const;
+const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
+  required: R,
+  properties: P,
+) => ({ type: "object", additionalProperties: false, required, properties }) as const;
+const nullable = <const S extends Record<string, unknown>>(schema: S) =>
+  ({ anyOf: [schema, { type: "null" }] }) as const;
+const list = <const S extends Record<string, unknown>>(items: S, maxItems = 5000) =>
+  ({ type: "array", maxItems, items }) as const;
 const NUMBER = { type: "number" } as const;
 const TEXT = { type: "string" } as const;
 
-export const CONVERT_INPUT = object(["quantity", "to"], { quantity: QUANTITY, to: { type: "string", minLength: 1, maxLength: 40 }, ingredient: ID, measures: MEASURES });
-export const CONVERT_OUTPUT = object(["quantity", "text", "assumed"], { quantity: QUANTITY, text: TEXT, assumed: ASSUMED });
-
-export const DILUTE_INPUT = object([], { concentrate: QUANTITY, water: QUANTITY, total: QUANTITY, ratio: RATIO, measures: MEASURES });
-export const DILUTE_OUTPUT = object(["concentrate", "water", "total", "ratio", "mlPerL", "percent", "text", "assumed"], {
-  concentrate: QUANTITY,
-  water: QUANTITY,
-  total: QUANTITY,
-  ratio: TEXT,
-  mlPerL: nullable(NUMBER),
-  percent: NUMBER,
+export const CONVERT_INPUT = object(["quantity", "to"], {
+  quantity: QUANTITY,
+  to: { type: "string", minLength: 1, maxLength: 40 },
+  ingredient: ID,
+  measures: MEASURES,
+});
+export const CONVERT_OUTPUT = object(["quantity", "text", "assumed"], {
+  quantity: QUANTITY,
   text: TEXT,
   assumed: ASSUMED,
 });
+
+export const DILUTE_INPUT = object([], {
+  concentrate: QUANTITY,
+  water: QUANTITY,
+  total: QUANTITY,
+  ratio: RATIO,
+  measures: MEASURES,
+});
+export const DILUTE_OUTPUT = object(
+  ["concentrate", "water", "total", "ratio", "mlPerL", "percent", "text", "assumed"],
+  {
+    concentrate: QUANTITY,
+    water: QUANTITY,
+    total: QUANTITY,
+    ratio: TEXT,
+    mlPerL: nullable(NUMBER),
+    percent: NUMBER,
+    text: TEXT,
+    assumed: ASSUMED,
+  },
+);
 
 export const SCALE_INPUT = object(["method", "vessel"], {
   method: ID,
@@ -33,29 +55,38 @@ export const SCALE_INPUT = object(["method", "vessel"], {
   substitutes: list(object(["instead", "use"], { instead: ID, use: ID }), 50),
   measures: MEASURES,
 });
-export const SCALE_OUTPUT = object(["lines", "liquid", "fillLevel", "headspace", "limitedBy", "cautions", "steps", "assumed"], {
-  lines: list(
-    object(["ingredient", "quantity", "text", "role", "part", "range"], {
-      ingredient: ID,
-      quantity: QUANTITY,
-      text: TEXT,
-      role: TEXT,
-      part: { enum: ["mix", "cap"] },
-      range: object(["low", "high"], { low: QUANTITY, high: QUANTITY }),
-    }),
-  ),
-  liquid: QUANTITY,
-  occupied: QUANTITY,
-  fillLevel: NUMBER,
-  headspace: QUANTITY,
-  limitedBy: TEXT,
-  cautions: list(TEXT),
-  steps: list(object(["text", "why"], { text: TEXT, why: TEXT, waitMinutes: NUMBER })),
-  assumed: ASSUMED,
-});
+export const SCALE_OUTPUT = object(
+  ["lines", "liquid", "fillLevel", "headspace", "limitedBy", "cautions", "steps", "assumed"],
+  {
+    lines: list(
+      object(["ingredient", "quantity", "text", "role", "part", "range"], {
+        ingredient: ID,
+        quantity: QUANTITY,
+        text: TEXT,
+        role: TEXT,
+        part: { enum: ["mix", "cap"] },
+        range: object(["low", "high"], { low: QUANTITY, high: QUANTITY }),
+      }),
+    ),
+    liquid: QUANTITY,
+    occupied: QUANTITY,
+    fillLevel: NUMBER,
+    headspace: QUANTITY,
+    limitedBy: TEXT,
+    cautions: list(TEXT),
+    steps: list(object(["text", "why"], { text: TEXT, why: TEXT, waitMinutes: NUMBER })),
+    assumed: ASSUMED,
+  },
+);
 
-const TEMPERATURES = list(object(["at", "celsius"], { at: MOMENT, celsius: { type: "number", minimum: -40, maximum: 90 } }));
-const QUANTILES = object(["p10", "p50", "p90"], { p10: nullable(MOMENT), p50: nullable(MOMENT), p90: nullable(MOMENT) });
+const TEMPERATURES = list(
+  object(["at", "celsius"], { at: MOMENT, celsius: { type: "number", minimum: -40, maximum: 90 } }),
+);
+const QUANTILES = object(["p10", "p50", "p90"], {
+  p10: nullable(MOMENT),
+  p50: nullable(MOMENT),
+  p90: nullable(MOMENT),
+});
 export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "now"], {
   method: ID,
   school: ID,
@@ -74,7 +105,11 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
         method: { enum: ["meter", "strip"] },
         where: { enum: ["mid-depth", "film", "lees"] },
       }),
-      object(["at", "kind", "word"], { at: MOMENT, kind: { enum: ["smell", "surface", "film", "solids"] }, word: { type: "string", maxLength: 40 } }),
+      object(["at", "kind", "word"], {
+        at: MOMENT,
+        kind: { enum: ["smell", "surface", "film", "solids"] },
+        word: { type: "string", maxLength: 40 },
+      }),
       object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ACTS } }),
     ],
   }),
@@ -93,7 +128,16 @@ export const LOADS_INPUT = object(["use", "ratio", "mixRate", "plots"], {
   use: ID,
   ratio: RATIO,
   mixRate: object(["value", "unit"], { value: NUMBER, unit: { enum: ["L/m2", "L/plant"] } }),
-  plots: { ...list(object(["id"], { id: { type: "string", minLength: 1, maxLength: 60 }, area: QUANTITY, plants: { type: "integer" } })), minItems: 1 },
+  plots: {
+    ...list(
+      object(["id"], {
+        id: { type: "string", minLength: 1, maxLength: 60 },
+        area: QUANTITY,
+        plants: { type: "integer" },
+      }),
+    ),
+    minItems: 1,
+  },
   tool: object(["volume"], { volume: QUANTITY, step: QUANTITY }),
   injector: object(["ratio", "tank"], { ratio: RATIO, tank: QUANTITY }),
   available: QUANTITY,
@@ -113,7 +157,13 @@ export const LOADS_OUTPUT = object(["totals", "plots", "loads", "left", "short",
 
 const MONEY = { type: "number", minimum: 0, maximum: 1e9 } as const;
 export const COST_INPUT = object(["lots", "yield"], {
-  lots: list(object(["ingredient", "used", "price"], { ingredient: ID, used: QUANTITY, price: object(["amount", "per"], { amount: MONEY, per: QUANTITY }) })),
+  lots: list(
+    object(["ingredient", "used", "price"], {
+      ingredient: ID,
+      used: QUANTITY,
+      price: object(["amount", "per"], { amount: MONEY, per: QUANTITY }),
+    }),
+  ),
   labour: object(["time", "perHour"], { time: QUANTITY, perHour: MONEY }),
   power: object(["kWh", "perKWh"], { kWh: { type: "number", minimum: 0 }, perKWh: MONEY }),
   consumables: list(object(["name", "amount"], { name: { type: "string", maxLength: 60 }, amount: MONEY })),

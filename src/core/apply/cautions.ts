@@ -8,7 +8,12 @@ export type ApplyCaution =
   | { readonly code: "late-for-leaves"; readonly weight: "reason"; readonly hours: number; readonly limitH: number }
   | { readonly code: "use-unknown"; readonly weight: "reason"; readonly method: string }
   | { readonly code: "too-strong"; readonly weight: "reason"; readonly strongest: number; readonly partsWater: number }
-  | { readonly code: "leaf-eaten-soon"; readonly weight: "reason"; readonly plot: string; readonly daysToHarvest: number | null };
+  | {
+      readonly code: "leaf-eaten-soon";
+      readonly weight: "reason";
+      readonly plot: string;
+      readonly daysToHarvest: number | null;
+    };
 
 export interface ApplyCase {
   readonly method: Method;
@@ -30,7 +35,10 @@ function leafCaution({ method, use, plots, today }: ApplyCase): ApplyCaution[] {
   if (use.target !== "leaves" || !method.cautions.includes("sugar-regrowth")) return [];
   const soon = plots
     .filter(({ leafEaten }) => leafEaten)
-    .map(({ name, harvestOn }) => ({ plot: name, daysToHarvest: harvestOn === null ? null : Math.round((Date.parse(harvestOn) - Date.parse(today)) / DAY_MS) }))
+    .map(({ name, harvestOn }) => ({
+      plot: name,
+      daysToHarvest: harvestOn === null ? null : Math.round((Date.parse(harvestOn) - Date.parse(today)) / DAY_MS),
+    }))
     .find(({ daysToHarvest }) => daysToHarvest === null || daysToHarvest < LEAF_TO_HARVEST_D);
   return soon ? [{ code: "leaf-eaten-soon", weight: "reason", ...soon }] : [];
 }
@@ -40,12 +48,17 @@ function clockCautions({ method, use, hoursPastExpiry, hoursSinceShelf }: ApplyC
   if (readiness.type === "bloom") {
     const { leaves, soil, hardEnd } = readiness.afterAirOffH;
     // Past the hard end it is foul; compost still takes it.
-    if (hoursSinceShelf > hardEnd && use.id !== "compost") return [{ code: "long-dead", weight: "never", hours: hoursSinceShelf, limitH: hardEnd }];
-    if (use.target === "leaves" && hoursSinceShelf > leaves) return [{ code: "late-for-leaves", weight: "reason", hours: hoursSinceShelf, limitH: leaves }];
-    if (hoursSinceShelf > soil && use.id !== "compost") return [{ code: "expired", weight: "reason", hoursPast: hoursSinceShelf - soil }];
+    if (hoursSinceShelf > hardEnd && use.id !== "compost")
+      return [{ code: "long-dead", weight: "never", hours: hoursSinceShelf, limitH: hardEnd }];
+    if (use.target === "leaves" && hoursSinceShelf > leaves)
+      return [{ code: "late-for-leaves", weight: "reason", hours: hoursSinceShelf, limitH: leaves }];
+    if (hoursSinceShelf > soil && use.id !== "compost")
+      return [{ code: "expired", weight: "reason", hoursPast: hoursSinceShelf - soil }];
     return [];
   }
-  return hoursPastExpiry > 0 && use.id !== "compost" ? [{ code: "expired", weight: "reason", hoursPast: hoursPastExpiry }] : [];
+  return hoursPastExpiry > 0 && use.id !== "compost"
+    ? [{ code: "expired", weight: "reason", hoursPast: hoursPastExpiry }]
+    : [];
 }
 
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
@@ -57,5 +70,7 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
       : partsWater < rate.partsWater.strongest * (1 - 1e-9)
         ? [{ code: "too-strong", weight: "reason", strongest: rate.partsWater.strongest, partsWater }]
         : [];
-  return [...clockCautions(application), ...leafCaution(application), ...strength].toSorted((a, b) => Number(b.weight === "never") - Number(a.weight === "never"));
+  return [...clockCautions(application), ...leafCaution(application), ...strength].toSorted(
+    (a, b) => Number(b.weight === "never") - Number(a.weight === "never"),
+  );
 }

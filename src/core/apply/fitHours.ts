@@ -59,7 +59,12 @@ function judgeBand(when: "dawn" | "dusk", fromMs: number, toMs: number, hours: r
  * The hours fit for putting something on, within a span: low sun, calm and dry for leaves; rain is welcome on soil.
  * Bands that begin before the span are cut to it.
  */
-export function fitHours(hours: readonly WeatherHour[], suns: readonly SunTimes[], fromMs: number, toMs: number): FitBand[] {
+export function fitHours(
+  hours: readonly WeatherHour[],
+  suns: readonly SunTimes[],
+  fromMs: number,
+  toMs: number,
+): FitBand[] {
   return suns
     .flatMap(({ riseMs, setMs }) => [
       { when: "dawn" as const, fromMs: riseMs + DAWN.fromH * HOUR_MS, toMs: riseMs + DAWN.toH * HOUR_MS },

@@ -5,10 +5,16 @@ import { findCautions } from "./cautions";
 import { fitHours, type WeatherHour } from "./fitHours";
 
 const HOUR = 3_600_000;
-const DAY = Array.from({ length: 48 }, (_, hour): WeatherHour => ({ atMs: hour * HOUR, airC: 16, rainMm: 0, windMPerS: 1 }));
+const DAY = Array.from({ length: 48 }, (_, hour): WeatherHour => ({
+  atMs: hour * HOUR,
+  airC: 16,
+  rainMm: 0,
+  windMPerS: 1,
+}));
 const SUNS = [{ riseMs: 6 * HOUR, setMs: 20 * HOUR }];
 const bands = (hours: readonly WeatherHour[]) => fitHours(hours, SUNS, 0, 48 * HOUR);
-const with_ = (change: Partial<WeatherHour>, from: number, to: number) => DAY.map((hour, index) => (index >= from && index <= to ? { ...hour, ...change } : hour));
+const with_ = (change: Partial<WeatherHour>, from: number, to: number) =>
+  DAY.map((hour, index) => (index >= from && index <= to ? { ...hour, ...change } : hour));
 
 describe("fit hours", () => {
   it("are dawn and dusk, never midday", () => {
@@ -55,7 +61,10 @@ describe("cautions against an application", () => {
     expect(on("plant-juice", "compost", { hoursPastExpiry: 5 })).toEqual(["use-unknown/reason"]);
   });
   it("keep living teas off leaves that are eaten soon, by the harvest day", () => {
-    const lettuce = (harvestOn: string | null) => ({ partsWater: 1, plots: [{ name: "Bed 1", leafEaten: true, harvestOn }] });
+    const lettuce = (harvestOn: string | null) => ({
+      partsWater: 1,
+      plots: [{ name: "Bed 1", leafEaten: true, harvestOn }],
+    });
     expect(on("aerated-tea", "foliar", lettuce("2031-04-20"))).toEqual(["leaf-eaten-soon/reason"]);
     expect(on("aerated-tea", "foliar", lettuce(null))).toEqual(["leaf-eaten-soon/reason"]);
     expect(on("aerated-tea", "foliar", lettuce("2031-08-20"))).toEqual([]);
@@ -74,11 +83,15 @@ describe("the tending programme", () => {
       ["vented", 24],
       ["read-ph", 96],
     ]);
-    expect(dueTasks(extract, [{ hour: 100, kind: "act", act: "vented" }], 120, 136).map(({ task }) => task.act)).toEqual(["read-ph"]);
+    expect(
+      dueTasks(extract, [{ hour: 100, kind: "act", act: "vented" }], 120, 136).map(({ task }) => task.act),
+    ).toEqual(["read-ph"]);
   });
   it("says what is late, and stops asking where the programme ends", () => {
     expect(dueTasks(extract, [], 60, 60)).toMatchObject([{ late: true }]);
     const juice = findMethod("plant-juice");
-    expect(dueTasks(juice, [{ hour: 140, kind: "act", act: "pressed-under" }], 150, 170).map(({ task }) => task.act)).not.toContain("pressed-under");
+    expect(
+      dueTasks(juice, [{ hour: 140, kind: "act", act: "pressed-under" }], 150, 170).map(({ task }) => task.act),
+    ).not.toContain("pressed-under");
   });
 });

@@ -4,34 +4,62 @@ import { type DomainError } from "../errors";
 import { planLoads, type LoadsRequest } from "./loads";
 
 const CAN = { type: "hand", volumeL: 10, stepL: 0.01 } as const;
-const base: LoadsRequest = { dilution: { partsWater: 19 }, mixRate: { amountL: 2, per: "m2" }, plots: [{ id: "a", areaM2: 18 }], tool: CAN };
+const base: LoadsRequest = {
+  dilution: { partsWater: 19 },
+  mixRate: { amountL: 2, per: "m2" },
+  plots: [{ id: "a", areaM2: 18 }],
+  tool: CAN,
+};
 
 describe("loads", () => {
   it("says three cans and a last one", () => {
-    expect(sayLoads(planLoads(base).loads, "can", "metric")).toBe("3 cans of 10 L with 500 mL in each; a last can of 6 L with 300 mL");
+    expect(sayLoads(planLoads(base).loads, "can", "metric")).toBe(
+      "3 cans of 10 L with 500 mL in each; a last can of 6 L with 300 mL",
+    );
   });
 
   it("adds up to the mix, whatever the plots and the tool", () => {
     const plots = fc.array(fc.double({ min: 0.5, max: 500, noNaN: true }), { minLength: 1, maxLength: 12 });
     fc.assert(
-      fc.property(plots, fc.double({ min: 1, max: 30, noNaN: true }), fc.double({ min: 0, max: 1000, noNaN: true }), (areas, volumeL, partsWater) => {
-        const plan = planLoads({ ...base, dilution: { partsWater }, plots: areas.map((areaM2, index) => ({ id: `${index}`, areaM2 })), tool: { type: "hand", volumeL } });
-        const carried = plan.loads.reduce((sum, load) => sum + load.count * load.mixL, 0);
-        expect(carried / plan.totals.mixL).toBeCloseTo(1, 6);
-        expect(plan.plots.reduce((sum, plot) => sum + plot.concentrateL, 0) / plan.totals.concentrateL).toBeCloseTo(1, 9);
-        for (const load of plan.loads) expect(load.concentrateL + load.waterL).toBeCloseTo(load.mixL, 9);
-      }),
+      fc.property(
+        plots,
+        fc.double({ min: 1, max: 30, noNaN: true }),
+        fc.double({ min: 0, max: 1000, noNaN: true }),
+        (areas, volumeL, partsWater) => {
+          const plan = planLoads({
+            ...base,
+            dilution: { partsWater },
+            plots: areas.map((areaM2, index) => ({ id: `${index}`, areaM2 })),
+            tool: { type: "hand", volumeL },
+          });
+          const carried = plan.loads.reduce((sum, load) => sum + load.count * load.mixL, 0);
+          expect(carried / plan.totals.mixL).toBeCloseTo(1, 6);
+          expect(plan.plots.reduce((sum, plot) => sum + plot.concentrateL, 0) / plan.totals.concentrateL).toBeCloseTo(
+            1,
+            9,
+          );
+          for (const load of plan.loads) expect(load.concentrateL + load.waterL).toBeCloseTo(load.mixL, 9);
+        },
+      ),
     );
   });
 
   it("rounds each dose to what can be measured, and owns up to the error", () => {
-    const plan = planLoads({ ...base, dilution: { partsWater: 299 }, tool: { type: "hand", volumeL: 9, stepL: 0.005 } });
+    const plan = planLoads({
+      ...base,
+      dilution: { partsWater: 299 },
+      tool: { type: "hand", volumeL: 9, stepL: 0.005 },
+    });
     expect(plan.loads[0]!.concentrateL).toBeCloseTo(0.03, 12);
     expect(Math.abs(plan.roundingErrorL)).toBeLessThanOrEqual(0.0025 * 5);
   });
 
   it("never rounds a dose down to nothing", () => {
-    const plan = planLoads({ ...base, dilution: { partsWater: 5000 }, tool: { type: "hand", volumeL: 10, stepL: 0.05 } });
+    const plan = planLoads({
+      ...base,
+      dilution: { partsWater: 5000 },
+      tool: { type: "hand", volumeL: 10, stepL: 0.05 },
+    });
     for (const load of plan.loads) expect(load.concentrateL).toBeGreaterThan(0);
   });
 
@@ -50,9 +78,9 @@ describe("loads", () => {
   });
 
   it("refuses an injector that can't give so strong a dose", () => {
-    expect(() => planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } })).toThrow(
-      "1:20 is stronger than this injector can give: neat, at 1:100, is its strongest.",
-    );
+    expect(() =>
+      planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } }),
+    ).toThrow("1:20 is stronger than this injector can give: neat, at 1:100, is its strongest.");
   });
 
   it("says what is left and what is short", () => {

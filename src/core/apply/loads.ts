@@ -69,12 +69,19 @@ function plotMixL(plot: PlotToTreat, rate: MixRate, index: number): number {
   const size = rate.per === "m2" ? plot.areaM2 : plot.plants;
   const need = rate.per === "m2" ? "area" : "number of plants";
   const key = rate.per === "m2" ? "area" : "plants";
-  if (size === undefined || size === null) throw new DomainError("plot-without-size", { plot: plot.id, need }, `/plots/${index}/${key}`);
-  requirePositive(`The ${need} of plot "${plot.id}"`, size, rate.per === "m2" ? "m²" : "plants", `/plots/${index}/${key}`);
+  if (size === undefined || size === null)
+    throw new DomainError("plot-without-size", { plot: plot.id, need }, `/plots/${index}/${key}`);
+  requirePositive(
+    `The ${need} of plot "${plot.id}"`,
+    size,
+    rate.per === "m2" ? "m²" : "plants",
+    `/plots/${index}/${key}`,
+  );
   return size * rate.amountL;
 }
 
-const roundToStep = (valueL: number, stepL: number | undefined) => (stepL ? Math.round(valueL / stepL) * stepL : valueL);
+const roundToStep = (valueL: number, stepL: number | undefined) =>
+  stepL ? Math.round(valueL / stepL) * stepL : valueL;
 
 function handLoads(mixL: number, dilution: Dilution, tool: HandTool): Load[] {
   requireWithin("The tool", tool.volumeL, "L", 0.05, 2000, "/tool/volume");
@@ -101,7 +108,11 @@ function injectorLoads(mixL: number, dilution: Dilution, injector: Injector): Lo
   requireWithin("The injector's parts of water", injector.partsWater, "", 1, 5000, "/injector/ratio");
   requireWithin("The injector's tank", injector.tankL, "L", 0.1, 20_000, "/injector/tank");
   if (dilution.partsWater < injector.partsWater) {
-    throw new DomainError("injector-too-weak", { wantedPartsWater: dilution.partsWater, injectorPartsWater: injector.partsWater }, "/injector/ratio");
+    throw new DomainError(
+      "injector-too-weak",
+      { wantedPartsWater: dilution.partsWater, injectorPartsWater: injector.partsWater },
+      "/injector/ratio",
+    );
   }
   const stockL = mixL / (injector.partsWater + 1);
   const share = (injector.partsWater + 1) / (dilution.partsWater + 1);
@@ -123,13 +134,23 @@ function injectorLoads(mixL: number, dilution: Dilution, injector: Injector): Lo
 export function planLoads(request: LoadsRequest): LoadsPlan {
   requireWithin("The mix rate", request.mixRate.amountL, `L/${request.mixRate.per}`, 1e-4, 1000, "/mixRate/value");
   if (request.availableL !== undefined && request.availableL < 0) {
-    throw new DomainError("negative", { what: "What is available", value: request.availableL, unit: "L" }, "/available");
+    throw new DomainError(
+      "negative",
+      { what: "What is available", value: request.availableL, unit: "L" },
+      "/available",
+    );
   }
-  const plots = request.plots.map((plot, index) => ({ id: plot.id, ...split(plotMixL(plot, request.mixRate, index), request.dilution) }));
+  const plots = request.plots.map((plot, index) => ({
+    id: plot.id,
+    ...split(plotMixL(plot, request.mixRate, index), request.dilution),
+  }));
   const mixL = plots.reduce((sum, plot) => sum + plot.mixL, 0);
   requireWithin("The whole mix", mixL, "L", 0, MAX_MIX_L, "/plots");
   const totals = split(mixL, request.dilution);
-  const loads = request.tool.type === "hand" ? handLoads(mixL, request.dilution, request.tool) : injectorLoads(mixL, request.dilution, request.tool);
+  const loads =
+    request.tool.type === "hand"
+      ? handLoads(mixL, request.dilution, request.tool)
+      : injectorLoads(mixL, request.dilution, request.tool);
   const measuredL = loads.reduce((sum, load) => sum + load.count * load.concentrateL, 0);
   const availableL = request.availableL;
   return {

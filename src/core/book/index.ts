@@ -21,9 +21,15 @@ export function findMethod(id: string, path = "/method"): Method {
 export function findSchool(method: Method, id: string | undefined, path = "/school"): School {
   const wanted = id ?? method.cautiousSchool;
   const school = method.schools.find((candidate) => candidate.id === wanted);
-  if (!school) throw new DomainError("unknown-school", { id: wanted, method: method.id, known: method.schools.map((known) => known.id) }, path);
+  if (!school)
+    throw new DomainError(
+      "unknown-school",
+      { id: wanted, method: method.id, known: method.schools.map((known) => known.id) },
+      path,
+    );
   return school;
 }
 
 /** How strong a school puts its input to a use, or null where the book knows no such use of it. */
-export const findUseRate = (school: School, use: string): UseRate | null => school.uses.find((rate) => rate.use === use) ?? null;
+export const findUseRate = (school: School, use: string): UseRate | null =>
+  school.uses.find((rate) => rate.use === use) ?? null;

@@ -20,7 +20,13 @@ const solid = (name: string, densityKgPerL: number | null, displacementLPerKg: n
   displacementLPerKg,
   sugarShare,
 });
-const liquid = (name: string, densityKgPerL: number, sugarShare = 0): Ingredient => ({ name, stockUnit: "L", densityKgPerL, displacementLPerKg: 1 / densityKgPerL, sugarShare });
+const liquid = (name: string, densityKgPerL: number, sugarShare = 0): Ingredient => ({
+  name,
+  stockUnit: "L",
+  densityKgPerL,
+  displacementLPerKg: 1 / densityKgPerL,
+  sugarShare,
+});
 
 /**
  * What the shed may hold. Bulk densities are kitchen-scale weighings of ordinary goods, good to about 10 %

@@ -10,7 +10,8 @@ import type { UseId } from "./uses";
  * Only `per-basis` grows with the batch; a layer grows with the vessel's width.
  */
 export type IngredientAmount =
-  { readonly type: "per-basis"; readonly perBasis: Range; readonly unit: StockUnit } | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" };
+  | { readonly type: "per-basis"; readonly perBasis: Range; readonly unit: StockUnit }
+  | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" };
 
 export interface MethodIngredient {
   readonly ingredient: IngredientId;

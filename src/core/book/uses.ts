@@ -15,7 +15,13 @@ const DRENCH_L_PER_M2: Range = { low: 1, default: 2, high: 5 };
 const CLUMP_L_PER_PLANT: Range = { low: 3, default: 4, high: 5 };
 
 export const USES = {
-  "drench-bare": { name: "Drench, bare soil", target: "soil", mixLPerM2: DRENCH_L_PER_M2, mixLPerPlant: null, how: "Before planting. Rain after it helps; water it in otherwise." },
+  "drench-bare": {
+    name: "Drench, bare soil",
+    target: "soil",
+    mixLPerM2: DRENCH_L_PER_M2,
+    mixLPerPlant: null,
+    how: "Before planting. Rain after it helps; water it in otherwise.",
+  },
   "drench-growing": {
     name: "Drench, growing plants",
     target: "soil",
@@ -37,7 +43,13 @@ export const USES = {
     mixLPerPlant: { low: 0.02, default: 0.035, high: 0.05 },
     how: "A small sip per cell or pot, never stronger than stated.",
   },
-  "seed-mix": { name: "Seed mix", target: "other", mixLPerM2: null, mixLPerPlant: null, how: "Wet the mix until it just holds together." },
+  "seed-mix": {
+    name: "Seed mix",
+    target: "other",
+    mixLPerM2: null,
+    mixLPerPlant: null,
+    how: "Wet the mix until it just holds together.",
+  },
   "injector": {
     name: "Through the injector",
     target: "soil",
@@ -45,9 +57,27 @@ export const USES = {
     mixLPerPlant: null,
     how: "Strain to 100 µm for drip. Flush the line with plain water after.",
   },
-  "compost": { name: "On compost", target: "other", mixLPerM2: { low: 1, default: 3, high: 5 }, mixLPerPlant: null, how: "Over the heap while it is turned." },
-  "incorporate": { name: "Worked in", target: "soil", mixLPerM2: { low: 2, default: 4, high: 6 }, mixLPerPlant: null, how: "Into the top 15 cm." },
-  "top-dress": { name: "Top dressing", target: "soil", mixLPerM2: { low: 1, default: 2, high: 3 }, mixLPerPlant: null, how: "On the surface, under mulch." },
+  "compost": {
+    name: "On compost",
+    target: "other",
+    mixLPerM2: { low: 1, default: 3, high: 5 },
+    mixLPerPlant: null,
+    how: "Over the heap while it is turned.",
+  },
+  "incorporate": {
+    name: "Worked in",
+    target: "soil",
+    mixLPerM2: { low: 2, default: 4, high: 6 },
+    mixLPerPlant: null,
+    how: "Into the top 15 cm.",
+  },
+  "top-dress": {
+    name: "Top dressing",
+    target: "soil",
+    mixLPerM2: { low: 1, default: 2, high: 3 },
+    mixLPerPlant: null,
+    how: "On the surface, under mulch.",
+  },
 } as const satisfies Record<string, Use>;
 
 export type UseId = keyof typeof USES;

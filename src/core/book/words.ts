@@ -1,6 +1,29 @@
 /** The closed lists of words that a grower taps when looking at a batch. */
-export const SMELLS = ["raw sweet", "fresh green", "yeasty", "fruity", "cidery", "yogurt-sour", "vinegar", "earthy", "neutral", "fishy", "ammonia", "sulphur", "putrid"] as const;
-export const SURFACES = ["still", "fine bubbles", "ring at the wall", "patches", "full head", "thick fine head", "collapsing", "flat"] as const;
+export const SMELLS = [
+  "raw sweet",
+  "fresh green",
+  "yeasty",
+  "fruity",
+  "cidery",
+  "yogurt-sour",
+  "vinegar",
+  "earthy",
+  "neutral",
+  "fishy",
+  "ammonia",
+  "sulphur",
+  "putrid",
+] as const;
+export const SURFACES = [
+  "still",
+  "fine bubbles",
+  "ring at the wall",
+  "patches",
+  "full head",
+  "thick fine head",
+  "collapsing",
+  "flat",
+] as const;
 export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould"] as const;
 export const SOLIDS = ["floating", "sunk", "bleached", "slimy"] as const;
 

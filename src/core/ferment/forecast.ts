@@ -1,6 +1,12 @@
 import { DomainError, requireWithin } from "../errors";
 import type { Method, School } from "../book/types";
-import { liquidTemperature, warmingTimeH, type LiquidTemperature, type TemperatureBasis, type TemperatureInput } from "./liquidTemperature";
+import {
+  liquidTemperature,
+  warmingTimeH,
+  type LiquidTemperature,
+  type TemperatureBasis,
+  type TemperatureInput,
+} from "./liquidTemperature";
 import type { Observation } from "./observations";
 import { normalCdf } from "./normal";
 import { pathways, rateStep, type Pathway } from "./posterior";
@@ -69,7 +75,10 @@ function atomsOf(paths: readonly Pathway[], mark: "startH" | "peakH" | "endH", n
     .flatMap((path): Atom[] => {
       const hour = path[mark];
       if (hour <= nowH || !Number.isFinite(hour)) return [{ hour, weight: path.weight }];
-      return FIFTHS.map((z) => ({ hour: nowH + (hour - nowH) * Math.exp(PROCESS_SD * z), weight: path.weight / FIFTHS.length }));
+      return FIFTHS.map((z) => ({
+        hour: nowH + (hour - nowH) * Math.exp(PROCESS_SD * z),
+        weight: path.weight / FIFTHS.length,
+      }));
     })
     .toSorted((a, b) => a.hour - b.hour);
 }
@@ -92,18 +101,29 @@ function quantile(atoms: readonly Atom[], share: number): number | null {
   return last && Number.isFinite(last.hour) ? last.hour : null;
 }
 
-const quantiles = (atoms: readonly Atom[]): Quantiles => ({ p10: quantile(atoms, 0.1), p50: quantile(atoms, 0.5), p90: quantile(atoms, 0.9) });
+const quantiles = (atoms: readonly Atom[]): Quantiles => ({
+  p10: quantile(atoms, 0.1),
+  p50: quantile(atoms, 0.5),
+  p90: quantile(atoms, 0.9),
+});
 
 /**
  * Chance that a mark has passed by an hour. Each pathway's mark is smeared by what may still happen and by the grid's own width,
  * so that the curve is as smooth as the truth behind it; marks before now are where they are.
  */
-function passedBy(paths: readonly Pathway[], mark: "startH" | "endH", nowH: number, hour: number, smearSd: number): number {
+function passedBy(
+  paths: readonly Pathway[],
+  mark: "startH" | "endH",
+  nowH: number,
+  hour: number,
+  smearSd: number,
+): number {
   let sum = 0;
   for (const path of paths) {
     const markH = path[mark];
     if (markH <= nowH) sum += markH <= hour ? path.weight : 0;
-    else if (hour > nowH && Number.isFinite(markH)) sum += path.weight * normalCdf(Math.log((hour - nowH) / (markH - nowH)) / smearSd);
+    else if (hour > nowH && Number.isFinite(markH))
+      sum += path.weight * normalCdf(Math.log((hour - nowH) / (markH - nowH)) / smearSd);
   }
   return Math.min(1, sum);
 }
@@ -143,8 +163,16 @@ export function forecast(input: ForecastInput): Forecast {
     return { hour, ready: Math.max(0, passedBy(paths, "startH", input.nowH, hour, smearSd) - past), past };
   };
   const now = at(input.nowH);
-  const window = { start: quantiles(starts), peak: quantiles(atomsOf(paths, "peakH", input.nowH)), end: quantiles(ends) };
-  const usualStart = paths.reduce((sum, path) => sum + path.weight * (Number.isFinite(path.startH) ? thermalAt(theta, path.startH) : theta[theta.length - 1]!), 0);
+  const window = {
+    start: quantiles(starts),
+    peak: quantiles(atomsOf(paths, "peakH", input.nowH)),
+    end: quantiles(ends),
+  };
+  const usualStart = paths.reduce(
+    (sum, path) =>
+      sum + path.weight * (Number.isFinite(path.startH) ? thermalAt(theta, path.startH) : theta[theta.length - 1]!),
+    0,
+  );
   return {
     window,
     probabilityReady: now.ready,

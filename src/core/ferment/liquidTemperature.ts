@@ -26,7 +26,8 @@ export interface LiquidTemperature {
  * Time constant of a vessel's warming, h. Upright cylinder 1.4 times as high as wide, heat lost through its whole skin at
  * 7 W/m²K (still air, lid on): τ = ρcV/(UA) = 2.96 h × V^(1/3), V in litres.
  */
-export const warmingTimeH = (volumeL: number, aerated: boolean): number => 2.96 * Math.cbrt(Math.max(0.05, volumeL)) * (aerated ? AERATED_SHARE : 1);
+export const warmingTimeH = (volumeL: number, aerated: boolean): number =>
+  2.96 * Math.cbrt(Math.max(0.05, volumeL)) * (aerated ? AERATED_SHARE : 1);
 // Bubbles carry heat and vapour off; judged, not measured.
 const AERATED_SHARE = 0.75;
 
@@ -77,7 +78,10 @@ export function liquidTemperature(input: TemperatureInput, tauH: number, horizon
       const read = liquid.findLast((point) => point.hour > hour - 1 && point.hour <= hour);
       const fromHour = read ? read.hour : hour - 1;
       const startC = read ? read.celsius : nowC;
-      nowC = fromHour < hour ? relax(startC, interpolate(air, fromHour), interpolate(air, hour), tauH, hour - fromHour) : startC;
+      nowC =
+        fromHour < hour
+          ? relax(startC, interpolate(air, fromHour), interpolate(air, hour), tauH, hour - fromHour)
+          : startC;
     } else if (liquid[0]?.hour === 0) nowC = liquid[0].celsius;
     hourlyC.push(nowC);
   }

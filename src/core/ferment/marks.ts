@@ -25,7 +25,9 @@ function thermalDaysToPh(readiness: AcidReadiness, floorPh: number, ph: number):
 export function phAt(readiness: AcidReadiness, thermalD: number, floorShift: number): number {
   const floorPh = Math.min(readiness.startPh - 0.05, readiness.floorPh + floorShift);
   const k = 1 + Math.exp(-readiness.midpointD / readiness.widthD);
-  return floorPh + ((readiness.startPh - floorPh) * k) / (1 + Math.exp((thermalD - readiness.midpointD) / readiness.widthD));
+  return (
+    floorPh + ((readiness.startPh - floorPh) * k) / (1 + Math.exp((thermalD - readiness.midpointD) / readiness.widthD))
+  );
 }
 
 /**
@@ -38,13 +40,21 @@ export function marksOf(readiness: Readiness, logRate: number, floorShift: numbe
     case "bloom":
       return { startTh: readiness.startH * pace, peakTh: readiness.peakH * pace, endTh: readiness.endH * pace };
     case "days":
-      return { startTh: readiness.startD * H_PER_D * pace, peakTh: readiness.peakD * H_PER_D * pace, endTh: readiness.endD * H_PER_D * pace };
+      return {
+        startTh: readiness.startD * H_PER_D * pace,
+        peakTh: readiness.peakD * H_PER_D * pace,
+        endTh: readiness.endD * H_PER_D * pace,
+      };
     case "acid": {
       const floorPh = readiness.floorPh + floorShift;
       const startD = thermalDaysToPh(readiness, floorPh, readiness.targetPh);
       // A batch that settles above the best pH is at its best once it is within a tenth of its own floor.
       const peakD = Math.max(startD, thermalDaysToPh(readiness, floorPh, Math.max(readiness.bestPh, floorPh + 0.1)));
-      return { startTh: startD * H_PER_D * pace, peakTh: peakD * H_PER_D * pace, endTh: (startD + readiness.keepsD) * H_PER_D * pace };
+      return {
+        startTh: startD * H_PER_D * pace,
+        peakTh: peakD * H_PER_D * pace,
+        endTh: (startD + readiness.keepsD) * H_PER_D * pace,
+      };
     }
   }
 }

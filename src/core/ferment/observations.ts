@@ -23,4 +23,6 @@ export const countedPh = (observations: readonly Observation[]): PhObservation[]
 
 /** Signs seen or smelt, oldest first. */
 export const signsOf = (observations: readonly Observation[]): SignObservation[] =>
-  observations.filter((item): item is SignObservation => item.kind !== "ph" && item.kind !== "act").toSorted((a, b) => a.hour - b.hour);
+  observations
+    .filter((item): item is SignObservation => item.kind !== "ph" && item.kind !== "act")
+    .toSorted((a, b) => a.hour - b.hour);

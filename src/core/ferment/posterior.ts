@@ -18,6 +18,8 @@ const RATE_NODES = 21;
 const RATE_SPAN_SD = 2.8;
 /** How far apart the grid's log rates lie. */
 export const rateStep = (logRateSd: number): number => (2 * RATE_SPAN_SD * logRateSd) / (RATE_NODES - 1);
+/** Pathways less likely than this change nothing that is shown. */
+const LEAST_WEIGHT = 1e-6;
 /** Floors worth telling apart, pH; the upper ones are batches that stick. */
 const FLOOR_SHIFTS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9, 1.2, 1.6];
 /** Share of entries taken to be plainly wrong, so that no single one decides. */
@@ -53,7 +55,8 @@ function phLikelihood(reading: PhObservation, expectedPh: number): number {
 }
 
 function signLikelihood(sign: SignObservation, cue: Cue, path: Pathway): number {
-  const passed = (markH: number) => (Number.isFinite(markH) ? normalCdf(Math.log(Math.max(0.1, sign.hour) / Math.max(0.1, markH)) / SIGN_SD) : 0);
+  const passed = (markH: number) =>
+    Number.isFinite(markH) ? normalCdf(Math.log(Math.max(0.1, sign.hour) / Math.max(0.1, markH)) / SIGN_SD) : 0;
   const started = passed(path.startH);
   const over = Math.min(started, passed(path.endH));
   const p = cue.says === "not-yet" ? 1 - started : cue.says === "ready" ? started - over : over;
@@ -65,10 +68,18 @@ function signLikelihood(sign: SignObservation, cue: Cue, path: Pathway): number 
  * A grid over how fast the batch runs (and, for acid ferments, where its pH settles), weighted by Bayes' rule;
  * each reading counts with a chance of being plainly wrong, and readings close together count as few.
  */
-export function pathways(readiness: Readiness, cues: readonly Cue[], theta: ThermalTime, observations: readonly Observation[], logRateSd: number): Pathway[] {
+export function pathways(
+  readiness: Readiness,
+  cues: readonly Cue[],
+  theta: ThermalTime,
+  observations: readonly Observation[],
+  logRateSd: number,
+): Pathway[] {
   const readings = readiness.type === "acid" ? countedPh(observations) : [];
   const signs = signsOf(observations).flatMap((sign) => {
-    const cue = cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word && candidate.says !== "failed");
+    const cue = cues.find(
+      (candidate) => candidate.kind === sign.kind && candidate.word === sign.word && candidate.says !== "failed",
+    );
     return cue ? [{ sign, cue }] : [];
   });
   const spanH = REPEAT_H[readiness.type];
@@ -82,7 +93,8 @@ export function pathways(readiness: Readiness, cues: readonly Cue[], theta: Ther
       const expected = readiness.type === "acid" ? phAt(readiness, thermalD, path.floorShift) : reading.value;
       sum += repeatPower(phHours, reading.hour, spanH) * Math.log(phLikelihood(reading, expected));
     }
-    for (const { sign, cue } of signs) sum += repeatPower(signHours, sign.hour, spanH) * Math.log(signLikelihood(sign, cue, path));
+    for (const { sign, cue } of signs)
+      sum += repeatPower(signHours, sign.hour, spanH) * Math.log(signLikelihood(sign, cue, path));
     return sum;
   };
 
@@ -105,6 +117,10 @@ export function pathways(readiness: Readiness, cues: readonly Cue[], theta: Ther
   const logs = grid.map(logWeight);
   const greatest = Math.max(...logs);
   const raw = logs.map((value) => Math.exp(value - greatest));
-  const sum = raw.reduce((total, value) => total + value, 0);
-  return grid.map((path, index) => ({ ...path, weight: raw[index]! / sum })).filter(({ weight }) => weight > 1e-6);
+  const total = raw.reduce((sum, value) => sum + value, 0);
+  const kept = grid
+    .map((path, index) => ({ ...path, weight: raw[index]! / total }))
+    .filter(({ weight }) => weight > LEAST_WEIGHT);
+  const keptTotal = kept.reduce((sum, { weight }) => sum + weight, 0);
+  return kept.map((path) => ({ ...path, weight: path.weight / keptTotal }));
 }

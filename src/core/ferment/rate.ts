@@ -4,7 +4,9 @@ import type { RateTemperatures } from "../book/types";
 function cardinalShare(celsius: number, { minC, optimumC, maxC }: RateTemperatures): number {
   if (celsius <= minC || celsius >= maxC) return 0;
   const above = (celsius - maxC) * (celsius - minC) ** 2;
-  const below = (optimumC - minC) * ((optimumC - minC) * (celsius - optimumC) - (optimumC - maxC) * (optimumC + minC - 2 * celsius));
+  const below =
+    (optimumC - minC) *
+    ((optimumC - minC) * (celsius - optimumC) - (optimumC - maxC) * (optimumC + minC - 2 * celsius));
   return Math.min(1, Math.max(0, above / below));
 }
 
@@ -12,4 +14,5 @@ function cardinalShare(celsius: number, { minC, optimumC, maxC }: RateTemperatur
  * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; 0 outside minC..maxC.
  * @example rateAt(24, { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 }); // 1
  */
-export const rateAt = (liquidC: number, temperatures: RateTemperatures): number => cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);
+export const rateAt = (liquidC: number, temperatures: RateTemperatures): number =>
+  cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);

@@ -9,7 +9,13 @@ import { rateAt } from "../ferment/rate";
 import { hourAtThermal, thermalAt, thermalTime } from "../ferment/thermalTime";
 import { assess } from "./assess";
 
-const at = (methodId: string, days: number, celsius: number, observations: readonly Observation[] = [], schoolId?: string): ForecastInput => {
+const at = (
+  methodId: string,
+  days: number,
+  celsius: number,
+  observations: readonly Observation[] = [],
+  schoolId?: string,
+): ForecastInput => {
   const method = findMethod(methodId);
   return {
     method,
@@ -21,7 +27,13 @@ const at = (methodId: string, days: number, celsius: number, observations: reado
     curveHours: [],
   };
 };
-const ph = (hour: number, value: number, spot: "mid-depth" | "film" = "mid-depth"): Observation => ({ hour, kind: "ph", value, instrument: "meter", spot });
+const ph = (hour: number, value: number, spot: "mid-depth" | "film" = "mid-depth"): Observation => ({
+  hour,
+  kind: "ph",
+  value,
+  instrument: "meter",
+  spot,
+});
 const smell = (hour: number, word: string): Observation => ({ hour, kind: "smell", word });
 const stateOf = (input: ForecastInput) => assess(input).verdict.state;
 const codesOf = (input: ForecastInput) => assess(input).verdict.reasons.map(({ code }) => code);
@@ -38,7 +50,8 @@ describe("rate and thermal time", () => {
       Array.from({ length: 200 }, (_, hour) => 18 + 6 * Math.sin(hour / 4)),
       tea,
     );
-    for (const wanted of [0.5, 10, 77.7, 120]) expect(thermalAt(theta, hourAtThermal(theta, wanted))).toBeCloseTo(wanted, 9);
+    for (const wanted of [0.5, 10, 77.7, 120])
+      expect(thermalAt(theta, hourAtThermal(theta, wanted))).toBeCloseTo(wanted, 9);
     expect(hourAtThermal(theta, 1e6)).toBe(Infinity);
   });
   it("knows the normal distribution (table values)", () => {
@@ -73,7 +86,8 @@ describe("the liquid's temperature", () => {
     expect(series.hourlyC[10]).toBeCloseTo(30, 9);
     expect(series.basis).toBe("read");
   });
-  it("has nothing to say without any temperature", () => expect(liquidTemperature({ liquid: [], air: [], statedC: null }, 10, 10)).toBeNull());
+  it("has nothing to say without any temperature", () =>
+    expect(liquidTemperature({ liquid: [], air: [], statedC: null }, 10, 10)).toBeNull());
 });
 
 describe("forecast", () => {
@@ -94,11 +108,13 @@ describe("forecast", () => {
   it("inverts its own pH curve", () => {
     const readiness = findSchool(findMethod("cultured-extract"), undefined).readiness;
     if (readiness.type !== "acid") throw new Error("not an acid ferment");
-    for (const shift of [-0.2, 0, 0.3]) expect(phAt(readiness, marksOf(readiness, 0, shift).startTh / 24, shift)).toBeCloseTo(4, 9);
+    for (const shift of [-0.2, 0, 0.3])
+      expect(phAt(readiness, marksOf(readiness, 0, shift).startTh / 24, shift)).toBeCloseTo(4, 9);
     expect(marksOf(readiness, 0, 0.9).startTh).toBe(Infinity);
   });
   it("is moved by a meter more than by a strip, and hardly by an absurd reading", () => {
-    const p50 = (observations: Observation[]) => forecast(at("cultured-extract", 7, 22, observations)).window.start.p50!;
+    const p50 = (observations: Observation[]) =>
+      forecast(at("cultured-extract", 7, 22, observations)).window.start.p50!;
     const none = p50([]);
     const strip: Observation = { hour: 168, kind: "ph", value: 4.4, instrument: "strip", spot: "mid-depth" };
     expect(none - p50([ph(168, 4.4)])).toBeGreaterThan(none - p50([strip]));
@@ -112,7 +128,10 @@ describe("forecast", () => {
     expect(width([ph(168, 4.6)])).toBeLessThan(0.6 * width([]));
   });
   it("keeps its probabilities between nought and one, and past never falls", () => {
-    const { curve } = forecast({ ...at("aerated-tea", 0.5, 24), curveHours: Array.from({ length: 120 }, (_, hour) => hour) });
+    const { curve } = forecast({
+      ...at("aerated-tea", 0.5, 24),
+      curveHours: Array.from({ length: 120 }, (_, hour) => hour),
+    });
     curve.forEach((point, index) => {
       expect(point.ready).toBeGreaterThanOrEqual(0);
       expect(point.ready + point.past).toBeLessThanOrEqual(1 + 1e-9);
@@ -120,7 +139,9 @@ describe("forecast", () => {
     });
   });
   it("refuses to guess without a temperature", () => {
-    expect(() => forecast({ ...at("aerated-tea", 1, 24), temperature: { liquid: [], air: [], statedC: null } })).toThrow("can't be forecast without");
+    expect(() =>
+      forecast({ ...at("aerated-tea", 1, 24), temperature: { liquid: [], air: [], statedC: null } }),
+    ).toThrow("can't be forecast without");
   });
 });
 
@@ -138,7 +159,8 @@ describe("verdict", () => {
     expect(stateOf(input)).not.toBe("ready");
     expect(codesOf(input)).toContain("ph-not-counted");
   });
-  it("asks for patience with one that sours too young", () => expect(codesOf(at("cultured-extract", 4, 30, [ph(95, 3.9), smell(95, "cidery")]))).toContain("too-young"));
+  it("asks for patience with one that sours too young", () =>
+    expect(codesOf(at("cultured-extract", 4, 30, [ph(95, 3.9), smell(95, "cidery")]))).toContain("too-young"));
   it("calls it stuck when the pH stands high after two weeks in the warm, and when it is cold", () => {
     expect(stateOf(at("cultured-extract", 18, 22, [ph(300, 4.8), ph(430, 4.75)]))).toBe("stuck");
     expect(codesOf(at("cultured-extract", 4, 7))).toContain("cold");
@@ -148,17 +170,32 @@ describe("verdict", () => {
     expect(stateOf(at("aerated-tea", 1.2, 24, [smell(28, "earthy")]))).toMatch(/ready|peak/);
     expect(stateOf(at("aerated-tea", 1.2, 24))).toBe("near");
     expect(stateOf(at("aerated-tea", 3, 24))).toBe("past");
-    expect(stateOf(at("aerated-tea", 1.4, 24, [smell(28, "earthy"), { hour: 29, kind: "act", act: "air-off" }]))).toBe("past");
+    expect(stateOf(at("aerated-tea", 1.4, 24, [smell(28, "earthy"), { hour: 29, kind: "act", act: "air-off" }]))).toBe(
+      "past",
+    );
   });
   it("goes by days and signs for a juice", () => {
     expect(stateOf(at("plant-juice", 6.5, 22))).toBe("near");
-    expect(stateOf(at("plant-juice", 6.5, 22, [{ hour: 155, kind: "solids", word: "floating" }]))).toMatch(/ready|peak/);
+    expect(stateOf(at("plant-juice", 6.5, 22, [{ hour: 155, kind: "solids", word: "floating" }]))).toMatch(
+      /ready|peak/,
+    );
   });
   it("holds on to a failure, whatever is smelt later", () => {
     expect(stateOf(at("aerated-tea", 1.2, 24, [smell(20, "sulphur"), smell(28, "earthy")]))).toBe("spoiled");
-    expect(stateOf(at("cultured-extract", 16, 22, [{ hour: 100, kind: "film", word: "coloured mould" }, ph(380, 3.7), smell(380, "cidery")]))).toBe("spoiled");
+    expect(
+      stateOf(
+        at("cultured-extract", 16, 22, [
+          { hour: 100, kind: "film", word: "coloured mould" },
+          ph(380, 3.7),
+          smell(380, "cidery"),
+        ]),
+      ),
+    ).toBe("spoiled");
   });
-  it("names signs that disagree", () => expect(codesOf(at("aerated-tea", 1.2, 24, [smell(27.5, "earthy"), smell(28, "raw sweet")]))).toContain("signs-disagree"));
+  it("names signs that disagree", () =>
+    expect(codesOf(at("aerated-tea", 1.2, 24, [smell(27.5, "earthy"), smell(28, "raw sweet")]))).toContain(
+      "signs-disagree",
+    ));
   it("says what warmth would change, where it would", () => {
     const cool = assess(at("cultured-extract", 5, 14)).ifWarmer!;
     expect(cool.atC).toBe(24);

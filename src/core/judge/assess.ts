@@ -21,9 +21,14 @@ function warmerCase(input: ForecastInput, current: Forecast): WarmerCase | null 
   const { low, high } = input.method.comfortC;
   const atC = (low + high) / 2;
   if (current.meanLiquidC24h >= low || current.probabilityReady > 0.5 || current.probabilityPast > 0.25) return null;
-  const liquid = [...input.temperature.liquid, { hour: input.nowH, celsius: current.liquidNowC }, { hour: input.nowH + 6, celsius: atC }];
+  const liquid = [
+    ...input.temperature.liquid,
+    { hour: input.nowH, celsius: current.liquidNowC },
+    { hour: input.nowH + 6, celsius: atC },
+  ];
   const past = input.temperature.air.filter((point) => point.hour <= input.nowH);
-  const air = past.length > 0 ? [...past, { hour: input.nowH + 3, celsius: atC }, { hour: current.horizonH, celsius: atC }] : [];
+  const air =
+    past.length > 0 ? [...past, { hour: input.nowH + 3, celsius: atC }, { hour: current.horizonH, celsius: atC }] : [];
   const { start } = forecast({ ...input, temperature: { ...input.temperature, liquid, air }, curveHours: [] }).window;
   const wonH = (current.window.start.p50 ?? Infinity) - (start.p50 ?? Infinity);
   return wonH > WORTH_SAYING_H ? { atC, startH: start.p50 } : null;
@@ -35,7 +40,13 @@ function warmerCase(input: ForecastInput, current: Forecast): WarmerCase | null 
  */
 export function assess(input: ForecastInput): Assessment {
   const current = forecast(input);
-  const verdict = judge({ method: input.method, readiness: input.school.readiness, nowH: input.nowH, observations: input.observations, forecast: current });
+  const verdict = judge({
+    method: input.method,
+    readiness: input.school.readiness,
+    nowH: input.nowH,
+    observations: input.observations,
+    forecast: current,
+  });
   const open = verdict.state === "early" || verdict.state === "near" || verdict.state === "stuck";
   return { forecast: current, verdict, ifWarmer: open ? warmerCase(input, current) : null };
 }

@@ -6,7 +6,8 @@ import { failures, latestAirOff, type VerdictReason } from "./reasons";
 /** Too early, nearly, ready, best now, past, stuck, failed. */
 export type VerdictState = "early" | "near" | "ready" | "peak" | "past" | "stuck" | "spoiled";
 
-export type NextAct = "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed";
+export type NextAct =
+  "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed";
 
 export interface Verdict {
   readonly state: VerdictState;
@@ -48,16 +49,36 @@ function weighSigns(input: JudgeInput): Evidence {
     return cue && input.nowH - sign.hour <= holdsH ? [{ sign, says: cue.says, because: cue.because }] : [];
   });
   const latestSign = read.at(-1) ?? null;
-  const against = latestSign && read.find((item) => item.says !== latestSign.says && latestSign.sign.hour - item.sign.hour < holdsH / 4);
-  const disagreeing: VerdictReason | null = against ? { code: "signs-disagree", one: against.sign.word, other: latestSign.sign.word } : null;
+  const against =
+    latestSign &&
+    read.find((item) => item.says !== latestSign.says && latestSign.sign.hour - item.sign.hour < holdsH / 4);
+  const disagreeing: VerdictReason | null = against
+    ? { code: "signs-disagree", one: against.sign.word, other: latestSign.sign.word }
+    : null;
   return { input, latestSign, disagreeing };
 }
 
 const signReason = ({ latestSign }: Evidence): VerdictReason[] =>
-  latestSign ? [{ code: "sign", kind: latestSign.sign.kind, word: latestSign.sign.word, says: latestSign.says, because: latestSign.because }] : [];
+  latestSign
+    ? [
+        {
+          code: "sign",
+          kind: latestSign.sign.kind,
+          word: latestSign.sign.word,
+          says: latestSign.says,
+          because: latestSign.because,
+        },
+      ]
+    : [];
 
 function warmthReason({ forecast, method }: JudgeInput): VerdictReason {
-  return { code: "warmth", meanC: forecast.meanLiquidC24h, basis: forecast.temperatureBasis, share: forecast.share, comfortLowC: method.comfortC.low };
+  return {
+    code: "warmth",
+    meanC: forecast.meanLiquidC24h,
+    basis: forecast.temperatureBasis,
+    share: forecast.share,
+    comfortLowC: method.comfortC.low,
+  };
 }
 
 function isNear({ readiness, forecast, nowH }: JudgeInput): boolean {
@@ -81,30 +102,59 @@ function judgeBloom(evidence: Evidence): Verdict {
   const limits = readiness.type === "bloom" ? readiness.afterAirOffH : { leaves: 1, soil: 4, hardEnd: 12 };
   const airOffH = latestAirOff(input.observations);
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
-  const airReason: VerdictReason[] = airOffH === null ? [] : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
-  if (airOffH !== null && nowH - airOffH > limits.soil) return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
+  const airReason: VerdictReason[] =
+    airOffH === null ? [] : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
+  if (airOffH !== null && nowH - airOffH > limits.soil)
+    return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
   if (latestSign?.says === "past" || forecast.probabilityPast > 0.5) {
-    return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "compost", hour: nowH } };
+    return {
+      state: "past",
+      reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
+      next: { act: "compost", hour: nowH },
+    };
   }
   const open = forecast.probabilityReady >= 0.5;
-  if (open && latestSign?.says === "not-yet") return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH + 2 } };
-  if (open && latestSign?.says === "ready") return { state: readyOrPeak(input), reasons: [...airReason, ...reasons], next: { act: "use-now", hour: nowH } };
-  if (open) return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...airReason, ...reasons], next: { act: "smell", hour: nowH } };
-  return { state: isNear(input) ? "near" : "early", reasons: [...airReason, ...reasons], next: { act: "smell", hour: soon(input, 3) } };
+  if (open && latestSign?.says === "not-yet")
+    return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH + 2 } };
+  if (open && latestSign?.says === "ready")
+    return { state: readyOrPeak(input), reasons: [...airReason, ...reasons], next: { act: "use-now", hour: nowH } };
+  if (open)
+    return {
+      state: "near",
+      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...airReason, ...reasons],
+      next: { act: "smell", hour: nowH },
+    };
+  return {
+    state: isNear(input) ? "near" : "early",
+    reasons: [...airReason, ...reasons],
+    next: { act: "smell", hour: soon(input, 3) },
+  };
 }
 
-const readyWords = ({ method }: JudgeInput): string[] => method.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
+const readyWords = ({ method }: JudgeInput): string[] =>
+  method.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
 
 function phReasons(input: JudgeInput): VerdictReason[] {
   const readings = countedPh(input.observations);
   const last = readings.at(-1);
   const aside = input.observations.findLast((item) => item.kind === "ph" && !readings.includes(item));
-  const asideReason: VerdictReason[] = aside?.kind === "ph" ? [{ code: "ph-not-counted", ph: aside.value, spot: aside.spot }] : [];
+  const asideReason: VerdictReason[] =
+    aside?.kind === "ph" ? [{ code: "ph-not-counted", ph: aside.value, spot: aside.spot }] : [];
   if (!last || input.readiness.type !== "acid") return asideReason;
   const before = readings.at(-2);
   const spanD = before ? (last.hour - before.hour) / 24 : 0;
   const perDay = before && spanD >= 0.5 ? (before.value - last.value) / spanD : null;
-  return [{ code: "ph", ph: last.value, target: input.readiness.targetPh, perDay, ageH: input.nowH - last.hour, instrument: last.instrument }, ...asideReason];
+  return [
+    {
+      code: "ph",
+      ph: last.value,
+      target: input.readiness.targetPh,
+      perDay,
+      ageH: input.nowH - last.hour,
+      instrument: last.instrument,
+    },
+    ...asideReason,
+  ];
 }
 
 function isPhStuck(input: JudgeInput): boolean {
@@ -124,7 +174,10 @@ function judgeAcid(evidence: Evidence): Verdict {
   if (isPhStuck(input))
     return {
       state: "stuck",
-      reasons: [{ code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h }, ...reasons],
+      reasons: [
+        { code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h },
+        ...reasons,
+      ],
       next: { act: "feed", hour: nowH },
     };
   if (last && last.value <= readiness.targetPh && nowH - last.hour <= PH_HOLDS_H) {
@@ -135,13 +188,25 @@ function judgeAcid(evidence: Evidence): Verdict {
         next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 },
       };
     }
-    if (latestSign?.says === "ready") return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
-    return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
+    if (latestSign?.says === "ready")
+      return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
+    return {
+      state: "near",
+      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
+      next: { act: "smell", hour: nowH },
+    };
   }
   const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
   const state = isNear(input) ? "near" : "early";
   const gapH = state === "near" ? 12 : 24;
-  return { state, reasons: [...missing, ...reasons], next: { act: "read-ph", hour: last ? Math.max(nowH, Math.min(soon(input, gapH), last.hour + 96)) : Math.max(nowH, 96) } };
+  return {
+    state,
+    reasons: [...missing, ...reasons],
+    next: {
+      act: "read-ph",
+      hour: last ? Math.max(nowH, Math.min(soon(input, gapH), last.hour + 96)) : Math.max(nowH, 96),
+    },
+  };
 }
 
 function judgeDays(evidence: Evidence): Verdict {
@@ -149,23 +214,44 @@ function judgeDays(evidence: Evidence): Verdict {
   const { nowH, forecast } = input;
   const reasons = [...signReason(evidence), warmthReason(input)];
   if (latestSign?.says === "past" || forecast.probabilityPast > 0.6)
-    return { state: "past", reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], next: { act: "strain", hour: nowH } };
+    return {
+      state: "past",
+      reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
+      next: { act: "strain", hour: nowH },
+    };
   const open = forecast.probabilityReady >= 0.5;
-  if (open && latestSign?.says === "ready") return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
+  if (open && latestSign?.says === "ready")
+    return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
   if (open && latestSign?.says !== "not-yet")
-    return { state: "near", reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons], next: { act: "smell", hour: nowH } };
+    return {
+      state: "near",
+      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
+      next: { act: "smell", hour: nowH },
+    };
   return { state: open || isNear(input) ? "near" : "early", reasons, next: { act: "smell", hour: soon(input, 12) } };
 }
 
 /** A brew that hardly moves: its pace over the last day is under a quarter of the usual, and more of the same won't bring it in. */
 function coldVerdict(input: JudgeInput): Verdict | null {
   const { forecast, nowH, method } = input;
-  if (nowH < 12 || forecast.meanRate24h >= COLD_RATE || forecast.probabilityReady >= 0.25 || forecast.probabilityPast >= 0.25) return null;
+  if (
+    nowH < 12 ||
+    forecast.meanRate24h >= COLD_RATE ||
+    forecast.probabilityReady >= 0.25 ||
+    forecast.probabilityPast >= 0.25
+  )
+    return null;
   const tooHot = forecast.meanLiquidC24h > method.comfortC.high;
   return {
     state: "stuck",
     reasons: [
-      { code: tooHot ? "too-hot" : "cold", meanC: forecast.meanLiquidC24h, rate: forecast.meanRate24h, comfortLowC: method.comfortC.low, comfortHighC: method.comfortC.high },
+      {
+        code: tooHot ? "too-hot" : "cold",
+        meanC: forecast.meanLiquidC24h,
+        rate: forecast.meanRate24h,
+        comfortLowC: method.comfortC.low,
+        comfortHighC: method.comfortC.high,
+      },
       ...phReasons(input),
     ],
     next: { act: "warm", hour: nowH },

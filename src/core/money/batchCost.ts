@@ -41,18 +41,24 @@ export function batchCost(request: BatchCostRequest): BatchCost {
   requireWithin("Labour", request.labourMin, "min", 0, 60_000, "/labour");
   requireWithin("Power", request.powerKWh, "kWh", 0, 100_000, "/power");
   const breakdown: CostLine[] = [
-    ...request.lots.map((use, index) => line("ingredient", use.label, use.amount * use.unitCostMinor, `/lots/${index}`)),
+    ...request.lots.map((use, index) =>
+      line("ingredient", use.label, use.amount * use.unitCostMinor, `/lots/${index}`),
+    ),
     line("labour", "Labour", (request.labourMin / 60) * request.labourMinorPerH, "/labour"),
     line("power", "Power", request.powerKWh * request.powerMinorPerKWh, "/power"),
-    ...request.consumables.map((item, index) => line("consumable", item.label, item.costMinor, `/consumables/${index}`)),
+    ...request.consumables.map((item, index) =>
+      line("consumable", item.label, item.costMinor, `/consumables/${index}`),
+    ),
   ];
   const totalMinor = breakdown.reduce((sum, item) => sum + item.costMinor, 0);
   if (request.yieldL === null) return { totalMinor, perLMinor: null, breakdown };
-  if (!(request.yieldL > 0)) throw new DomainError("not-positive", { what: "The yield", value: request.yieldL, unit: "L" }, "/yield");
+  if (!(request.yieldL > 0))
+    throw new DomainError("not-positive", { what: "The yield", value: request.yieldL, unit: "L" }, "/yield");
   return { totalMinor, perLMinor: totalMinor / request.yieldL, breakdown };
 }
 
 function line(kind: CostLine["kind"], label: string, costMinor: number, path: string): CostLine {
-  if (!(costMinor >= 0)) throw new DomainError("negative", { what: `The cost of ${label}`, value: costMinor, unit: "" }, path);
+  if (!(costMinor >= 0))
+    throw new DomainError("negative", { what: `The cost of ${label}`, value: costMinor, unit: "" }, path);
   return { kind, label, costMinor: Math.round(costMinor) };
 }

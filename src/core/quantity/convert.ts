@@ -14,7 +14,8 @@ export interface ConvertOptions {
  */
 export function checkMeasures(measures: readonly LocalMeasure[]): void {
   measures.forEach((measure, index) => {
-    if (Object.hasOwn(UNITS, measure.name)) throw new DomainError("measure-shadows-unit", { name: measure.name }, `/measures/${index}/name`);
+    if (Object.hasOwn(UNITS, measure.name))
+      throw new DomainError("measure-shadows-unit", { name: measure.name }, `/measures/${index}/name`);
     const size = toBase(measure.quantity, [], `/measures/${index}/quantity`);
     if (!(size.value > 0)) {
       throw new DomainError(
@@ -29,8 +30,11 @@ export function checkMeasures(measures: readonly LocalMeasure[]): void {
 function acrossByDensity(amount: BaseAmount, wanted: Dimension, options: ConvertOptions): BaseAmount {
   const pair = `${amount.dimension}>${wanted}`;
   if (pair !== "volume>mass" && pair !== "mass>volume") return amount;
-  if (!options.densityKgPerL) throw new DomainError("density-unknown", { ingredient: options.ingredient ?? null }, "/ingredient");
-  return pair === "volume>mass" ? { dimension: "mass", value: amount.value * options.densityKgPerL } : { dimension: "volume", value: amount.value / options.densityKgPerL };
+  if (!options.densityKgPerL)
+    throw new DomainError("density-unknown", { ingredient: options.ingredient ?? null }, "/ingredient");
+  return pair === "volume>mass"
+    ? { dimension: "mass", value: amount.value * options.densityKgPerL }
+    : { dimension: "volume", value: amount.value / options.densityKgPerL };
 }
 
 /**
@@ -43,12 +47,16 @@ export function convert(quantity: Quantity, unit: string, options: ConvertOption
   const measures = options.measures ?? [];
   checkMeasures(measures);
   const amount = toBase(quantity, measures, "/quantity");
-  const wanted = Object.hasOwn(UNITS, unit) ? UNITS[unit as keyof typeof UNITS].dimension : toBase({ value: 1, unit }, measures, "/to").dimension;
+  const wanted = Object.hasOwn(UNITS, unit)
+    ? UNITS[unit as keyof typeof UNITS].dimension
+    : toBase({ value: 1, unit }, measures, "/to").dimension;
   return fromBase(acrossByDensity(amount, wanted, options), unit, measures);
 }
 
 /** Litres in a quantity of volume, or of mass where the density is known. @throws {DomainError} as `convert` */
-export const litresIn = (quantity: Quantity, options: ConvertOptions = {}): number => convert(quantity, "L", options).value;
+export const litresIn = (quantity: Quantity, options: ConvertOptions = {}): number =>
+  convert(quantity, "L", options).value;
 
 /** Kilograms in a quantity of mass, or of volume where the density is known. @throws {DomainError} as `convert` */
-export const kilogramsIn = (quantity: Quantity, options: ConvertOptions = {}): number => convert(quantity, "kg", options).value;
+export const kilogramsIn = (quantity: Quantity, options: ConvertOptions = {}): number =>
+  convert(quantity, "kg", options).value;

@@ -35,7 +35,9 @@ function fromTwoAmounts({ concentrateL, waterL, totalL }: MixRequest): Mix {
   const partL = concentrateL ?? waterL!;
   if (partL > totalL) throw new DomainError("total-below-part", { part, partL, totalL }, "/total");
   const restL = totalL - partL;
-  return part === "water" ? { concentrateL: restL, waterL: partL, totalL } : { concentrateL: partL, waterL: restL, totalL };
+  return part === "water"
+    ? { concentrateL: restL, waterL: partL, totalL }
+    : { concentrateL: partL, waterL: restL, totalL };
 }
 
 /**
@@ -47,7 +49,8 @@ export function dilute(request: MixRequest): Mix {
   const { concentrateL, waterL, totalL, dilution } = request;
   const amounts = { concentrate: concentrateL, water: waterL, total: totalL };
   const given = Object.entries(amounts).filter(([, value]) => value !== undefined);
-  for (const [name, value] of given) requirePositive(name === "total" ? "The total" : `The ${name}`, value!, "L", `/${name}`);
+  for (const [name, value] of given)
+    requirePositive(name === "total" ? "The total" : `The ${name}`, value!, "L", `/${name}`);
   const wanted = dilution ? 1 : 2;
   if (given.length < wanted) throw new DomainError("dilution-underdetermined", { given: given.length });
   if (given.length > wanted) throw new DomainError("dilution-overdetermined", { given: given.length });

@@ -49,8 +49,16 @@ describe("convert", () => {
     expect(refusal(() => convert({ value: 1, unit: "bucket" }, "L"))).toMatchInlineSnapshot(
       `"unknown-unit at "/quantity/unit": "bucket" is not a unit Ruchka knows, nor one of the farm's own measures."`,
     );
-    expect(refusal(() => convert({ value: 1, unit: "L" }, "L", { measures: [{ name: "L", quantity: { value: 2, unit: "L" } }] }))).toContain("measure-shadows-unit");
-    expect(refusal(() => convert({ value: 1, unit: "can" }, "L", { measures: [{ name: "can", quantity: { value: 0, unit: "L" } }] }))).toContain("not-positive");
+    expect(
+      refusal(() =>
+        convert({ value: 1, unit: "L" }, "L", { measures: [{ name: "L", quantity: { value: 2, unit: "L" } }] }),
+      ),
+    ).toContain("measure-shadows-unit");
+    expect(
+      refusal(() =>
+        convert({ value: 1, unit: "can" }, "L", { measures: [{ name: "can", quantity: { value: 0, unit: "L" } }] }),
+      ),
+    ).toContain("not-positive");
   });
 });
 
@@ -87,18 +95,24 @@ describe("ratios in growers' notations", () => {
 describe("dilute", () => {
   it("has an inverse: any two of its amounts give back the third and the ratio", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: 1e4, noNaN: true }), fc.double({ min: 0.01, max: 2000, noNaN: true }), (totalL, partsWater) => {
-        const mix = dilute({ totalL, dilution: { partsWater } });
-        expect(mix.concentrateL + mix.waterL).toBeCloseTo(totalL, 6);
-        const back = dilute({ concentrateL: mix.concentrateL, waterL: mix.waterL });
-        expect(back.waterL / back.concentrateL / partsWater).toBeCloseTo(1, 9);
-        expect(dilute({ waterL: mix.waterL, dilution: { partsWater } }).totalL / totalL).toBeCloseTo(1, 9);
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: 1e4, noNaN: true }),
+        fc.double({ min: 0.01, max: 2000, noNaN: true }),
+        (totalL, partsWater) => {
+          const mix = dilute({ totalL, dilution: { partsWater } });
+          expect(mix.concentrateL + mix.waterL).toBeCloseTo(totalL, 6);
+          const back = dilute({ concentrateL: mix.concentrateL, waterL: mix.waterL });
+          expect(back.waterL / back.concentrateL / partsWater).toBeCloseTo(1, 9);
+          expect(dilute({ waterL: mix.waterL, dilution: { partsWater } }).totalL / totalL).toBeCloseTo(1, 9);
+        },
+      ),
     );
   });
   it("refuses what does not add up", () => {
     expect(refusal(() => dilute({ totalL: 5 }))).toContain("dilution-underdetermined");
-    expect(refusal(() => dilute({ totalL: 5, waterL: 1, dilution: { partsWater: 1 } }))).toContain("dilution-overdetermined");
+    expect(refusal(() => dilute({ totalL: 5, waterL: 1, dilution: { partsWater: 1 } }))).toContain(
+      "dilution-overdetermined",
+    );
     expect(refusal(() => dilute({ totalL: 5, waterL: 6 }))).toContain("total-below-part");
     expect(refusal(() => dilute({ totalL: -5, dilution: { partsWater: 1 } }))).toContain("not-positive");
   });

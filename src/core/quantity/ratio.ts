@@ -45,7 +45,14 @@ function fromPercentOfMix(percent: number, text: string, path: string): Dilution
   return { partsWater: 100 / percent - 1 };
 }
 
-function fromDose(amount: number, unit: string, perText: string, text: string, measures: readonly LocalMeasure[], path: string): Dilution {
+function fromDose(
+  amount: number,
+  unit: string,
+  perText: string,
+  text: string,
+  measures: readonly LocalMeasure[],
+  path: string,
+): Dilution {
   if (amount === 0) throw new DomainError("ratio-unreadable", { text }, path);
   const per = /^(\d+(?:[.,]\d+)?)\s*(.+)$/.exec(perText);
   const dose = toBase({ value: amount, unit }, measures, path);
@@ -64,7 +71,8 @@ function fromDose(amount: number, unit: string, perText: string, text: string, m
  */
 export function parseParts(text: string, path = "/ratio"): number[] {
   const parts = text.split(":").map((part) => part.trim());
-  if (parts.length < 2 || parts.some((part) => !/^\d+(?:[.,]\d+)?$/.test(part))) throw new DomainError("ratio-unreadable", { text }, path);
+  if (parts.length < 2 || parts.some((part) => !/^\d+(?:[.,]\d+)?$/.test(part)))
+    throw new DomainError("ratio-unreadable", { text }, path);
   return parts.map(toNumber);
 }
 

@@ -93,7 +93,8 @@ function findUnit(unit: string, measures: readonly LocalMeasure[], path: string)
   const measure = measures.find((candidate) => candidate.name === unit);
   if (!measure) throw new DomainError("unknown-unit", { unit }, path);
   const size = toBase(measure.quantity, [], path);
-  if (!(size.value > 0)) throw new DomainError("not-positive", { what: `The measure "${unit}"`, value: size.value, unit: "" }, path);
+  if (!(size.value > 0))
+    throw new DomainError("not-positive", { what: `The measure "${unit}"`, value: size.value, unit: "" }, path);
   return { dimension: size.dimension, inBase: size.value };
 }
 
@@ -105,12 +106,20 @@ function findUnit(unit: string, measures: readonly LocalMeasure[], path: string)
 export function toBase(quantity: Quantity, measures: readonly LocalMeasure[] = [], path = ""): BaseAmount {
   const { dimension, inBase } = findUnit(quantity.unit, measures, `${path}/unit`);
   if (!Number.isFinite(quantity.value)) {
-    throw new DomainError("out-of-range", { what: "An amount", value: quantity.value, unit: quantity.unit, min: -1e12, max: 1e12 }, `${path}/value`);
+    throw new DomainError(
+      "out-of-range",
+      { what: "An amount", value: quantity.value, unit: quantity.unit, min: -1e12, max: 1e12 },
+      `${path}/value`,
+    );
   }
   if (dimension !== "temperature") return { dimension, value: quantity.value * inBase };
   const celsius = quantity.unit === "°F" ? celsiusFromFahrenheit(quantity.value) : quantity.value;
   if (celsius < ABSOLUTE_ZERO_C) {
-    throw new DomainError("out-of-range", { what: "A temperature", value: celsius, unit: "°C", min: ABSOLUTE_ZERO_C, max: 1e4 }, `${path}/value`);
+    throw new DomainError(
+      "out-of-range",
+      { what: "A temperature", value: celsius, unit: "°C", min: ABSOLUTE_ZERO_C, max: 1e4 },
+      `${path}/value`,
+    );
   }
   return { dimension, value: celsius };
 }
@@ -119,10 +128,19 @@ export function toBase(quantity: Quantity, measures: readonly LocalMeasure[] = [
  * Expresses an amount kept in base units in another unit of the same dimension.
  * @throws {DomainError} `unknown-unit`, `dimension-mismatch`
  */
-export function fromBase(amount: BaseAmount, unit: string, measures: readonly LocalMeasure[] = [], path = "/to"): Quantity {
+export function fromBase(
+  amount: BaseAmount,
+  unit: string,
+  measures: readonly LocalMeasure[] = [],
+  path = "/to",
+): Quantity {
   const target = findUnit(unit, measures, path);
   if (target.dimension !== amount.dimension) {
-    throw new DomainError("dimension-mismatch", { from: `An amount of ${amount.dimension}`, to: `${target.dimension} (${unit})` }, path);
+    throw new DomainError(
+      "dimension-mismatch",
+      { from: `An amount of ${amount.dimension}`, to: `${target.dimension} (${unit})` },
+      path,
+    );
   }
   if (target.dimension === "temperature") {
     return { value: unit === "°F" ? fahrenheitFromCelsius(amount.value) : amount.value, unit };

@@ -67,7 +67,8 @@ describe("scaling", () => {
               { ingredient: "molasses", amount: molasses },
             ],
           });
-          const used = (id: string) => recipe.lines.filter(({ ingredient }) => ingredient === id).reduce((sum, line) => sum + line.amount, 0);
+          const used = (id: string) =>
+            recipe.lines.filter(({ ingredient }) => ingredient === id).reduce((sum, line) => sum + line.amount, 0);
           expect(used("castings")).toBeLessThanOrEqual(castings * (1 + 1e-9));
           expect(used("molasses")).toBeLessThanOrEqual(molasses * (1 + 1e-9));
           expect(recipe.occupiedL).toBeLessThanOrEqual(recipe.fillLineL * (1 + 1e-9));
@@ -90,10 +91,21 @@ describe("scaling", () => {
   });
 
   it("swaps sugars by their sugar, and nothing else", () => {
-    const swapped = scaleRecipe({ ...requestFor("cultured-extract", undefined, 200), targetBasis: 100, substitutes: [{ instead: "molasses", use: "white-sugar" }] });
+    const swapped = scaleRecipe({
+      ...requestFor("cultured-extract", undefined, 200),
+      targetBasis: 100,
+      substitutes: [{ instead: "molasses", use: "white-sugar" }],
+    });
     // 1 L of molasses at 1.4 kg/L and 62 % sugar holds 0.868 kg.
     expect(swapped.lines.find(({ ingredient }) => ingredient === "white-sugar")!.amount).toBeCloseTo(0.868, 9);
-    expect(codeOf(() => scaleRecipe({ ...requestFor("cultured-extract", undefined, 200), substitutes: [{ instead: "molasses", use: "vinegar" }] }))).toBe("no-substitute");
+    expect(
+      codeOf(() =>
+        scaleRecipe({
+          ...requestFor("cultured-extract", undefined, 200),
+          substitutes: [{ instead: "molasses", use: "vinegar" }],
+        }),
+      ),
+    ).toBe("no-substitute");
   });
 
   it.each([
@@ -105,29 +117,38 @@ describe("scaling", () => {
     ["more water than the vessel takes", { targetBasis: 190 }, "over-brim"],
     ["no water wanted", { targetBasis: 0 }, "not-positive"],
     ["a limit of nothing", { limits: [{ ingredient: "molasses" as const, amount: 0 }] }, "not-positive"],
-    ["a limit on what is no part of it", { limits: [{ ingredient: "vinegar" as const, amount: 1 }] }, "ingredient-not-in-method"],
+    [
+      "a limit on what is no part of it",
+      { limits: [{ ingredient: "vinegar" as const, amount: 1 }] },
+      "ingredient-not-in-method",
+    ],
   ])("refuses %s", (_what, change, code) => {
     expect(codeOf(() => scaleRecipe({ ...requestFor("cultured-extract", undefined, 200), ...change }))).toBe(code);
   });
 });
 
 describe("the book", () => {
-  it.each(METHODS.map((method) => [method.id, method] as const))("%s names only words, uses and schools that exist, in ranges that hold their default", (_id, method) => {
-    expect(method.schools.map(({ id }) => id)).toContain(method.cautiousSchool);
-    for (const school of method.schools) {
-      for (const { amount } of school.ingredients) {
-        const range = amount.type === "per-basis" ? amount.perBasis : amount.thicknessM;
-        expect(range.low).toBeLessThanOrEqual(range.default);
-        expect(range.default).toBeLessThanOrEqual(range.high);
+  it.each(METHODS.map((method) => [method.id, method] as const))(
+    "%s names only words, uses and schools that exist, in ranges that hold their default",
+    (_id, method) => {
+      expect(method.schools.map(({ id }) => id)).toContain(method.cautiousSchool);
+      for (const school of method.schools) {
+        for (const { amount } of school.ingredients) {
+          const range = amount.type === "per-basis" ? amount.perBasis : amount.thicknessM;
+          expect(range.low).toBeLessThanOrEqual(range.default);
+          expect(range.default).toBeLessThanOrEqual(range.high);
+        }
+        for (const { partsWater } of school.uses) {
+          expect(partsWater.strongest).toBeLessThanOrEqual(partsWater.default);
+          expect(partsWater.default).toBeLessThanOrEqual(partsWater.weakest);
+        }
       }
-      for (const { partsWater } of school.uses) {
-        expect(partsWater.strongest).toBeLessThanOrEqual(partsWater.default);
-        expect(partsWater.default).toBeLessThanOrEqual(partsWater.weakest);
-      }
-    }
-    expect(method.cautions).toContain("not-for-people");
-  });
+      expect(method.cautions).toContain("not-for-people");
+    },
+  );
   it("refuses a school that does not exist, and lists those that do", () => {
-    expect(() => findSchool(findMethod("plant-juice"), "quarter-weight")).toThrow('"plant-juice" has no school "quarter-weight"; it has equal-weight, half-weight.');
+    expect(() => findSchool(findMethod("plant-juice"), "quarter-weight")).toThrow(
+      '"plant-juice" has no school "quarter-weight"; it has equal-weight, half-weight.',
+    );
   });
 });

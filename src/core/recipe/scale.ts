@@ -68,7 +68,8 @@ function substituteFactor(from: IngredientId, to: IngredientId, path: string): n
   const old = findIngredient(from, path);
   const standIn = findIngredient(to, path);
   if (from === to) return 1;
-  if (old.sugarShare === 0 || standIn.sugarShare === 0) throw new DomainError("no-substitute", { ingredient: from, substitute: to }, path);
+  if (old.sugarShare === 0 || standIn.sugarShare === 0)
+    throw new DomainError("no-substitute", { ingredient: from, substitute: to }, path);
   const sugarPerUnit = (item: typeof old) => item.sugarShare * (item.stockUnit === "L" ? item.densityKgPerL! : 1);
   return sugarPerUnit(old) / sugarPerUnit(standIn);
 }
@@ -98,14 +99,26 @@ function capLines(request: ScaleRequest, shape: VesselShape): ScaledLine[] {
     const item = findIngredient(source.ingredient);
     const kgPerM = layerAreaM2(shape) * 1000 * (item.densityKgPerL ?? 1);
     const { low, default: usual, high } = source.amount.thicknessM;
-    return [{ ingredient: source.ingredient, amount: usual * kgPerM, unit: "kg", role: source.role, part: "cap", low: low * kgPerM, high: high * kgPerM }];
+    return [
+      {
+        ingredient: source.ingredient,
+        amount: usual * kgPerM,
+        unit: "kg",
+        role: source.role,
+        part: "cap",
+        low: low * kgPerM,
+        high: high * kgPerM,
+      },
+    ];
   });
 }
 
 function fillLine(request: ScaleRequest): number {
   if (request.headspaceL === undefined) return request.vesselL * request.method.fillShare.default;
-  if (request.headspaceL < 0) throw new DomainError("negative", { what: "Headspace", value: request.headspaceL, unit: "L" }, "/vessel/headspace");
-  if (request.headspaceL >= request.vesselL) throw new DomainError("no-room", { vesselL: request.vesselL, headspaceL: request.headspaceL }, "/vessel/headspace");
+  if (request.headspaceL < 0)
+    throw new DomainError("negative", { what: "Headspace", value: request.headspaceL, unit: "L" }, "/vessel/headspace");
+  if (request.headspaceL >= request.vesselL)
+    throw new DomainError("no-room", { vesselL: request.vesselL, headspaceL: request.headspaceL }, "/vessel/headspace");
   return request.vesselL - request.headspaceL;
 }
 
@@ -117,12 +130,28 @@ interface Bound {
 function limitBounds(request: ScaleRequest, portions: readonly Portion[], caps: readonly ScaledLine[]): Bound[] {
   return (request.limits ?? []).map(({ ingredient, amount }, index) => {
     const path = `/limits/${index}`;
-    requirePositive(`The ${findIngredient(ingredient, `${path}/ingredient`).name.toLowerCase()} at hand`, amount, findIngredient(ingredient).stockUnit, `${path}/amount`);
-    const perBasis = portions.filter((portion) => portion.ingredient === ingredient).reduce((sum, portion) => sum + portion.perBasis.default, 0);
+    requirePositive(
+      `The ${findIngredient(ingredient, `${path}/ingredient`).name.toLowerCase()} at hand`,
+      amount,
+      findIngredient(ingredient).stockUnit,
+      `${path}/amount`,
+    );
+    const perBasis = portions
+      .filter((portion) => portion.ingredient === ingredient)
+      .reduce((sum, portion) => sum + portion.perBasis.default, 0);
     const fixed = caps.filter((line) => line.ingredient === ingredient).reduce((sum, line) => sum + line.amount, 0);
-    if (perBasis === 0) throw new DomainError("ingredient-not-in-method", { ingredient, method: request.method.id }, `${path}/ingredient`);
+    if (perBasis === 0)
+      throw new DomainError(
+        "ingredient-not-in-method",
+        { ingredient, method: request.method.id },
+        `${path}/ingredient`,
+      );
     if (amount <= fixed)
-      throw new DomainError("out-of-range", { what: "What is at hand, after the cap,", value: amount - fixed, unit: "kg", min: 0.001, max: 1e6 }, `${path}/amount`);
+      throw new DomainError(
+        "out-of-range",
+        { what: "What is at hand, after the cap,", value: amount - fixed, unit: "kg", min: 0.001, max: 1e6 },
+        `${path}/amount`,
+      );
     return { basis: (amount - fixed) / perBasis, by: ingredient };
   });
 }
@@ -137,23 +166,39 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
   const { method, school, vesselL } = request;
   requireWithin("The vessel", vesselL, "L", VESSEL_L.min, VESSEL_L.max, "/vessel/volume");
   const shape = vesselShape(vesselL, request.diameterM);
-  const chosen = school.ingredients.filter((source) => !source.optional || request.include?.includes(source.ingredient));
+  const chosen = school.ingredients.filter(
+    (source) => !source.optional || request.include?.includes(source.ingredient),
+  );
   const portions = chosen.map((source) => portionOf(source, request)).filter((portion) => portion !== null);
   const caps = capLines(request, shape);
 
   const fillLineL = fillLine(request);
-  const capRoomL = caps.reduce((sum, line) => sum + line.amount / (findIngredient(line.ingredient).densityKgPerL ?? 1), 0);
-  const roomPerBasis = portions.reduce((sum, portion) => sum + portion.perBasis.default * roomPerUnit(method, portion.ingredient), 0);
+  const capRoomL = caps.reduce(
+    (sum, line) => sum + line.amount / (findIngredient(line.ingredient).densityKgPerL ?? 1),
+    0,
+  );
+  const roomPerBasis = portions.reduce(
+    (sum, portion) => sum + portion.perBasis.default * roomPerUnit(method, portion.ingredient),
+    0,
+  );
   const vesselBound: Bound = { basis: (fillLineL - capRoomL) / roomPerBasis, by: "vessel" };
-  if (!(vesselBound.basis > 0)) throw new DomainError("no-room", { vesselL, headspaceL: vesselL - fillLineL }, "/vessel/headspace");
+  if (!(vesselBound.basis > 0))
+    throw new DomainError("no-room", { vesselL, headspaceL: vesselL - fillLineL }, "/vessel/headspace");
 
   if (request.targetBasis !== undefined) {
     requirePositive("The wanted amount", request.targetBasis, method.basis === "water" ? "L" : "kg", "/target/value");
     if (request.targetBasis > vesselBound.basis * (1 + 1e-9)) {
-      throw new DomainError("over-brim", { neededL: request.targetBasis * roomPerBasis + capRoomL, roomL: fillLineL }, "/target");
+      throw new DomainError(
+        "over-brim",
+        { neededL: request.targetBasis * roomPerBasis + capRoomL, roomL: fillLineL },
+        "/target",
+      );
     }
   }
-  const bounds = [{ basis: request.targetBasis ?? vesselBound.basis, by: "vessel" as const }, ...limitBounds(request, portions, caps)];
+  const bounds = [
+    { basis: request.targetBasis ?? vesselBound.basis, by: "vessel" as const },
+    ...limitBounds(request, portions, caps),
+  ];
   const least = bounds.reduce((smallest, bound) => (bound.basis < smallest.basis ? bound : smallest));
 
   const mixLines = portions.map(({ ingredient, unit, perBasis, source }): ScaledLine => ({
@@ -182,9 +227,15 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
  * Litres that amounts really put in take up, for checking a fill that was changed by hand.
  * @throws {DomainError} `unknown-ingredient`
  */
-export function occupiedLitres(method: Method, lines: readonly { ingredient: IngredientId; amount: number; part: "mix" | "cap" }[]): number {
+export function occupiedLitres(
+  method: Method,
+  lines: readonly { ingredient: IngredientId; amount: number; part: "mix" | "cap" }[],
+): number {
   return lines.reduce((sum, line) => {
-    const perUnit = line.part === "cap" ? 1 / (findIngredient(line.ingredient).densityKgPerL ?? 1) : roomPerUnit(method, line.ingredient);
+    const perUnit =
+      line.part === "cap"
+        ? 1 / (findIngredient(line.ingredient).densityKgPerL ?? 1)
+        : roomPerUnit(method, line.ingredient);
     return sum + line.amount * perUnit;
   }, 0);
 }

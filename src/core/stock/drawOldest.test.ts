@@ -14,7 +14,8 @@ describe("drawing the oldest first", () => {
       fc.property(lots, fc.integer({ min: 0, max: 1e8 }), (shelf, wanted) => {
         const { draws, shortMilli } = drawOldestFirst(shelf, wanted);
         expect(draws.reduce((sum, { amountMilli }) => sum + amountMilli, 0) + shortMilli).toBe(wanted);
-        for (const draw of draws) expect(draw.amountMilli).toBeLessThanOrEqual(shelf.find(({ lotId }) => lotId === draw.lotId)!.onHandMilli);
+        for (const draw of draws)
+          expect(draw.amountMilli).toBeLessThanOrEqual(shelf.find(({ lotId }) => lotId === draw.lotId)!.onHandMilli);
       }),
     );
   });

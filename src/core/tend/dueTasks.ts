@@ -19,9 +19,16 @@ const answers = (task: TendingTask, item: Observation): boolean => {
  * What a batch's programme asks for up to an hour: each task once, due its interval after it was last done.
  * @param untilH look ahead to this hour of the batch
  */
-export function dueTasks(method: Method, observations: readonly Observation[], nowH: number, untilH: number): DueTask[] {
+export function dueTasks(
+  method: Method,
+  observations: readonly Observation[],
+  nowH: number,
+  untilH: number,
+): DueTask[] {
   return method.tending.flatMap((task) => {
-    const lastH = observations.filter((item) => answers(task, item)).reduce((latest, item) => Math.max(latest, item.hour), -Infinity);
+    const lastH = observations
+      .filter((item) => answers(task, item))
+      .reduce((latest, item) => Math.max(latest, item.hour), -Infinity);
     const dueH = Math.max(task.fromH, lastH + task.everyH);
     if (dueH > untilH || (task.untilH !== undefined && dueH > task.untilH)) return [];
     return [{ task, dueH, late: nowH - dueH > task.everyH / 2 }];

@@ -37,7 +37,11 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
   const span = Math.max(nowMs - fromMs, 12 * 3_600_000);
   const toMs = page.close
     ? nowMs
-    : Math.max(nowMs + span * 0.6, Math.min(batch.window.end.p90 ?? 0, nowMs + 12 * DAY_MS), Math.min(batch.window.peak.p90 ?? 0, nowMs + 12 * DAY_MS));
+    : Math.max(
+        nowMs + span * 0.6,
+        Math.min(batch.window.end.p90 ?? 0, nowMs + 12 * DAY_MS),
+        Math.min(batch.window.peak.p90 ?? 0, nowMs + 12 * DAY_MS),
+      );
   const x = scaleLinear([fromMs, toMs], [12, W - 12]);
   const points = batch.ribbon.filter(({ atMs }) => atMs <= toMs);
   const width = ({ ready }: { ready: number }) => THREAD + (HALF - THREAD) * ready;
@@ -69,20 +73,47 @@ export const BatchRibbon = ({ page, pins, clock }: BatchRibbonProps) => {
       ) : (
         <>
           <path d={shape(points) ?? ""} fill="var(--galvanised)" opacity={0.6} />
-          <path d={shape(points) ?? ""} fill="var(--leaf-wash)" stroke="var(--leaf)" strokeWidth={1.6} clipPath="url(#ahead)" />
+          <path
+            d={shape(points) ?? ""}
+            fill="var(--leaf-wash)"
+            stroke="var(--leaf)"
+            strokeWidth={1.6}
+            clipPath="url(#ahead)"
+          />
         </>
       )}
       <line x1={x(nowMs)} x2={x(nowMs)} y1={14} y2={H - 34} stroke="var(--ink)" strokeWidth={2} />
-      <text x={x(nowMs)} y={12} textAnchor={page.close ? "end" : "middle"} className="reading" fontSize={15} fontWeight={700} fill="var(--ink)">
+      <text
+        x={x(nowMs)}
+        y={12}
+        textAnchor={page.close ? "end" : "middle"}
+        className="reading"
+        fontSize={15}
+        fontWeight={700}
+        fill="var(--ink)"
+      >
         {page.close ? page.close.kind : "now"}
       </text>
       {best !== null && best > nowMs && best < toMs && !lost ? (
-        <path d={`M${x(best)} ${MID - 11} l11 11 l-11 11 l-11 -11z`} fill="var(--marigold)" stroke="var(--chalk)" strokeWidth={2} />
+        <path
+          d={`M${x(best)} ${MID - 11} l11 11 l-11 11 l-11 -11z`}
+          fill="var(--marigold)"
+          stroke="var(--chalk)"
+          strokeWidth={2}
+        />
       ) : null}
       {pins.map((pin) => (
         <g key={`${pin.atMs}-${pin.text}`} opacity={pin.struck ? 0.4 : 1}>
           <title>{pin.text}</title>
-          <line x1={x(pin.atMs)} x2={x(pin.atMs)} y1={MID} y2={H - 44} stroke="var(--ink)" strokeWidth={1} strokeDasharray="2 3" />
+          <line
+            x1={x(pin.atMs)}
+            x2={x(pin.atMs)}
+            y1={MID}
+            y2={H - 44}
+            stroke="var(--ink)"
+            strokeWidth={1}
+            strokeDasharray="2 3"
+          />
           <circle cx={x(pin.atMs)} cy={H - 44} r={5} fill="var(--blue)" stroke="var(--chalk)" strokeWidth={1.5} />
         </g>
       ))}

@@ -42,7 +42,9 @@ const Lines = ({ page }: { readonly page: BatchPage }) => (
           </span>
           <span className="reading whitespace-nowrap">
             {sayStock(line.used, line.unit, page.farm.units)}
-            {differs ? <span className="text-soft"> (recipe {sayStock(line.planned, line.unit, page.farm.units)})</span> : null}
+            {differs ? (
+              <span className="text-soft"> (recipe {sayStock(line.planned, line.unit, page.farm.units)})</span>
+            ) : null}
           </span>
         </li>
       );
@@ -58,17 +60,23 @@ const Outcome = ({ page }: { readonly page: BatchPage }) => {
       <ul className="divide-y divide-line border-y border-line">
         {page.close ? (
           <li className="py-1.5">
-            {page.close.kind === "strained" ? `${sayVolume(page.close.yieldL, page.farm.units)} strained` : "Thrown out"} {sayMoment(new Date(page.close.atMs), now, clock)} by{" "}
-            {page.close.actorName}; what was left: {page.close.residue}
+            {page.close.kind === "strained"
+              ? `${sayVolume(page.close.yieldL, page.farm.units)} strained`
+              : "Thrown out"}{" "}
+            {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
+            {page.close.residue}
             {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.
-            {page.close.overrideReason ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}` : ""}
+            {page.close.overrideReason
+              ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
+              : ""}
           </li>
         ) : null}
         {page.stores.map((store) => (
           <li key={store.id} className="flex items-center justify-between gap-3 py-1.5">
             <span>
               {store.label}: {sayVolume(store.onHandL, page.farm.units)} left{store.place ? `, ${store.place}` : ""};{" "}
-              {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"} {fullDate(new Date(store.expiresMs), clock)}
+              {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"}{" "}
+              {fullDate(new Date(store.expiresMs), clock)}
             </span>
             {store.onHandL > 0 ? (
               <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
@@ -79,8 +87,8 @@ const Outcome = ({ page }: { readonly page: BatchPage }) => {
         ))}
         {page.applications.map((made) => (
           <li key={`${made.applicationId}-${made.plotId}`} className="py-1.5">
-            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)}, {findUse(made.useId).name.toLowerCase()},{" "}
-            {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
+            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)},{" "}
+            {findUse(made.useId).name.toLowerCase()}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
           </li>
         ))}
       </ul>
@@ -102,19 +110,32 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
   const phs = standing
     .filter(({ kind, spot }) => kind === "ph" && spot === "mid-depth")
     .toReversed()
-    .map((entry) => ({ day: (entry.atMs - batch.startedMs) / 86_400_000, ph: entry.numberValue!, where: entry.spot ?? "" }));
-  const focus: LogFocus = batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell";
+    .map((entry) => ({
+      day: (entry.atMs - batch.startedMs) / 86_400_000,
+      ph: entry.numberValue!,
+      where: entry.spot ?? "",
+    }));
+  const focus: LogFocus =
+    batch.next.act === "read-ph" || batch.next.act === "repeat-ph"
+      ? "ph"
+      : batch.next.act === "warm" || batch.next.act === "feed"
+        ? "temperature"
+        : "smell";
 
   useEffect(() => {
     if (withdraw.error) toastError(withdraw.error);
   }, [withdraw.error]);
   const strike = async (entryId: number) => {
-    if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } })) toast.success("Struck out; it stays readable.");
+    if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
+      toast.success("Struck out; it stays readable.");
   };
 
   return (
     <div className="mx-auto max-w-[1240px] px-4 py-5">
-      <Link href="/" className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4">
+      <Link
+        href="/"
+        className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
+      >
         Back to the yard
       </Link>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[220px_1fr]">
@@ -132,13 +153,16 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
         <div>
           <h1 className="text-3xl">{batch.name}</h1>
           <p className="text-soft">
-            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {batch.schoolName.toLowerCase()}; started {fullDate(new Date(batch.startedMs), clock)}{" "}
-            {clockTime(new Date(batch.startedMs), clock)} by {page.startedBy}
+            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {batch.schoolName.toLowerCase()}; started{" "}
+            {fullDate(new Date(batch.startedMs), clock)} {clockTime(new Date(batch.startedMs), clock)} by{" "}
+            {page.startedBy}
             {running ? `; ${batch.ageText}` : ""}. Batch {batch.id}.
           </p>
           <p className={`mt-3 flex items-center gap-2 text-2xl font-bold ${STATE_TEXT[batch.state]}`}>
             <StateMark state={batch.state} size={22} />
-            {page.close ? `${page.close.kind === "strained" ? "Strained" : "Thrown out"}; judged ${batch.stateWords.toLowerCase()} then` : batch.stateWords}
+            {page.close
+              ? `${page.close.kind === "strained" ? "Strained" : "Thrown out"}; judged ${batch.stateWords.toLowerCase()} then`
+              : batch.stateWords}
           </p>
           <ul className="mt-1">
             {batch.reasons.map((reason) => (
@@ -163,7 +187,13 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
         <BatchRibbon
           page={page}
           clock={clock}
-          pins={page.log.filter(({ kind }) => kind !== "withdrawn").map((entry) => ({ atMs: entry.atMs, text: sayEntry(entry, farm.units), struck: entry.correctedById !== null }))}
+          pins={page.log
+            .filter(({ kind }) => kind !== "withdrawn")
+            .map((entry) => ({
+              atMs: entry.atMs,
+              text: sayEntry(entry, farm.units),
+              struck: entry.correctedById !== null,
+            }))}
         />
       </div>
       <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">
@@ -213,7 +243,9 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
                   {caution}
                 </Notice>
               ))}
-              <p className="text-[0.9rem] text-soft">Local code, your certifier and licensed trades stand above this. {page.sureness}</p>
+              <p className="text-[0.9rem] text-soft">
+                Local code, your certifier and licensed trades stand above this. {page.sureness}
+              </p>
             </div>
           </Part>
         </div>

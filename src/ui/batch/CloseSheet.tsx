@@ -74,7 +74,9 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    toast.success(discarding ? `${vesselName} is empty. Wash it next.` : `${form.yieldL} L strained. Wash ${vesselName} next.`);
+    toast.success(
+      discarding ? `${vesselName} is empty. Wash it next.` : `${form.yieldL} L strained. Wash ${vesselName} next.`,
+    );
     onClose();
     if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
   });
@@ -87,7 +89,11 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
       foot={
         <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
-          {destination === "discard" ? "Throw it out" : destination === "at-once" ? "Strain, and on to the field" : "Strain into store"}
+          {destination === "discard"
+            ? "Throw it out"
+            : destination === "at-once"
+              ? "Strain, and on to the field"
+              : "Strain into store"}
         </Button>
       }
     >
@@ -106,13 +112,17 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
             {
               value: "store",
               label: "Into a store",
-              note: living ? "A living brew does not keep." : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`,
+              note: living
+                ? "A living brew does not keep."
+                : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`,
               disabled: failed || living,
             },
             {
               value: "at-once",
               label: "Used at once",
-              note: living ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.` : "Straight to the field; what is left stays as a store.",
+              note: living
+                ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.`
+                : "Straight to the field; what is left stays as a store.",
               disabled: failed,
             },
             { value: "discard", label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
@@ -132,14 +142,22 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
               hint={`Usual here: ${sayVolume(expect(method.yieldPerBasis.low), units)} to ${sayVolume(expect(method.yieldPerBasis.high), units)}.`}
             />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
-            {destination === "store" ? <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} /> : null}
+            {destination === "store" ? (
+              <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+            ) : null}
             <div className="grid grid-cols-2 gap-3">
               <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
                 {[...method.residues, "nothing left"].map((residue) => (
                   <option key={residue}>{residue}</option>
                 ))}
               </SelectField>
-              <NumberField label="How much of it" unit="kg" placeholder="not weighed" {...register("residueKg")} error={close.fields["/residueKg"]} />
+              <NumberField
+                label="How much of it"
+                unit="kg"
+                placeholder="not weighed"
+                {...register("residueKg")}
+                error={close.fields["/residueKg"]}
+              />
             </div>
           </>
         )}

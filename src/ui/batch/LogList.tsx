@@ -9,7 +9,8 @@ import type { Correcting } from "./LogSheet";
 
 export type LogLine = BatchPage["log"][number];
 
-const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] => (kind === "ph" || kind === "temperature" || kind === "act" || kind === "note" ? kind : "words");
+const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] =>
+  kind === "ph" || kind === "temperature" || kind === "act" || kind === "note" ? kind : "words";
 
 interface LogListProps {
   readonly log: readonly LogLine[];
@@ -46,11 +47,18 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
                 look="quiet"
                 className="text-[0.88rem]"
                 aria-label={`Correct: ${said}`}
-                onClick={() => onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })}
+                onClick={() =>
+                  onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })
+                }
               >
                 Correct
               </Button>
-              <Button look="quiet" className="text-[0.88rem]" aria-label={`Strike out: ${said}`} onClick={() => onWithdraw(entry.id)}>
+              <Button
+                look="quiet"
+                className="text-[0.88rem]"
+                aria-label={`Strike out: ${said}`}
+                onClick={() => onWithdraw(entry.id)}
+              >
                 Strike
               </Button>
             </span>

@@ -41,7 +41,8 @@ interface LogSheetProps {
 }
 
 const AGO_H = [0, 0.5, 1, 2, 4, 8, 24] as const;
-const sayAgo = (hours: number) => (hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`);
+const sayAgo = (hours: number) =>
+  hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`;
 const KIND_WORDS = { smell: "Smell", surface: "Surface", film: "Film on top", solids: "Solids" } as const;
 const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
 const HOUR_MS = 3_600_000;
@@ -57,32 +58,78 @@ const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last: number
   const [spot, setSpot] = useState<PhSpot>("mid-depth");
   return (
     <section aria-label="pH" className="grid gap-3 border-b border-line pb-5">
-      <Stepper label="pH" value={value} step={instrument === "meter" ? 0.05 : 0.5} min={0} max={14} digits={2} onChange={setValue} />
+      <Stepper
+        label="pH"
+        value={value}
+        step={instrument === "meter" ? 0.05 : 0.5}
+        min={0}
+        max={14}
+        digits={2}
+        onChange={setValue}
+      />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
-        <Choices label="Read with a" value={instrument} onChange={setInstrument} options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))} />
+        <Choices
+          label="Read with a"
+          value={instrument}
+          onChange={setInstrument}
+          options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))}
+        />
         <Choices
           label="Where"
           value={spot}
           onChange={setSpot}
-          options={PH_SPOTS.map((option) => ({ value: option, label: option === "mid-depth" ? "mid-depth" : `in the ${option}` }))}
+          options={PH_SPOTS.map((option) => ({
+            value: option,
+            label: option === "mid-depth" ? "mid-depth" : `in the ${option}`,
+          }))}
         />
       </div>
-      {spot === "mid-depth" ? null : <p className="text-[0.9rem] text-soft">Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.</p>}
-      <Button look="strong" disabled={busy} onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}>
+      {spot === "mid-depth" ? null : (
+        <p className="text-[0.9rem] text-soft">
+          Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.
+        </p>
+      )}
+      <Button
+        look="strong"
+        disabled={busy}
+        onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}
+      >
         Log pH {Number.isFinite(value) ? value : ""}
       </Button>
     </section>
   );
 };
 
-const TemperatureSection = ({ lastC, units, busy, onLog }: SectionProps & { readonly lastC: number; readonly units: UnitSystem }) => {
+const TemperatureSection = ({
+  lastC,
+  units,
+  busy,
+  onLog,
+}: SectionProps & { readonly lastC: number; readonly units: UnitSystem }) => {
   const unit = units === "us" ? "°F" : "°C";
-  const [value, setValue] = useState(Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2);
+  const [value, setValue] = useState(
+    Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2,
+  );
   const celsius = Number.isFinite(value) ? toBase({ value, unit }).value : NaN;
   return (
     <section aria-label="Temperature" className="grid gap-3 border-b border-line pb-5">
-      <Stepper label="Liquid temperature" unit={unit} value={value} step={0.5} min={unit === "°F" ? 14 : -10} max={unit === "°F" ? 176 : 80} digits={1} onChange={setValue} />
-      <Button look="strong" disabled={busy} onClick={() => onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))}>
+      <Stepper
+        label="Liquid temperature"
+        unit={unit}
+        value={value}
+        step={0.5}
+        min={unit === "°F" ? 14 : -10}
+        max={unit === "°F" ? 176 : 80}
+        digits={1}
+        onChange={setValue}
+      />
+      <Button
+        look="strong"
+        disabled={busy}
+        onClick={() =>
+          onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))
+        }
+      >
         Log {Number.isFinite(value) ? `${value} ${unit}` : "temperature"}
       </Button>
     </section>
@@ -93,7 +140,12 @@ const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: W
   <button
     type="button"
     disabled={busy}
-    onClick={() => onLog({ kind: choice.kind, word: choice.word } as Entry, `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`)}
+    onClick={() =>
+      onLog(
+        { kind: choice.kind, word: choice.word } as Entry,
+        `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`,
+      )
+    }
     className={clsx(
       "min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash",
       choice.says ? "border-ink font-semibold" : "border-line",
@@ -127,7 +179,13 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
     ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
-    ...(batch.aerated ? [batch.airOn ? { act: "air-off" as const, label: "Air went off" } : { act: "air-on" as const, label: "Air on again" }] : []),
+    ...(batch.aerated
+      ? [
+          batch.airOn
+            ? { act: "air-off" as const, label: "Air went off" }
+            : { act: "air-on" as const, label: "Air on again" },
+        ]
+      : []),
   ];
 }
 
@@ -144,8 +202,21 @@ const ActsSection = ({ batch, busy, onLog }: SectionProps & { readonly batch: Ba
         ))}
       </div>
       <div className="flex flex-wrap items-end gap-3">
-        <Stepper label="Topped up with" unit="L" value={litres} step={0.5} min={0.1} max={20000} digits={1} onChange={setLitres} />
-        <Button disabled={busy} onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)} className="min-h-14">
+        <Stepper
+          label="Topped up with"
+          unit="L"
+          value={litres}
+          step={0.5}
+          min={0.1}
+          max={20000}
+          digits={1}
+          onChange={setLitres}
+        />
+        <Button
+          disabled={busy}
+          onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)}
+          className="min-h-14"
+        >
           Log top-up
         </Button>
       </div>
@@ -158,7 +229,10 @@ const NoteSection = ({ busy, onLog }: SectionProps) => {
   return (
     <section aria-label="Note" className="grid gap-2">
       <TextArea label="A note" value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
-      <Button disabled={busy || note.trim() === ""} onClick={() => onLog({ kind: "note", note: note.trim() }, "note kept")}>
+      <Button
+        disabled={busy || note.trim() === ""}
+        onClick={() => onLog({ kind: "note", note: note.trim() }, "note kept")}
+      >
         Keep note
       </Button>
     </section>
@@ -185,27 +259,43 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
 export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correcting, onClose }: LogSheetProps) => {
   const log = useAct("logEntry");
   const [agoH, setAgoH] = useState(0);
-  const at = correcting ? new Date(correcting.atMs).toISOString() : agoH === 0 ? undefined : new Date(nowMs - agoH * HOUR_MS).toISOString();
+  const at = correcting
+    ? new Date(correcting.atMs).toISOString()
+    : agoH === 0
+      ? undefined
+      : new Date(nowMs - agoH * HOUR_MS).toISOString();
 
   const onLog = async (entry: Entry, said: string) => {
-    const request = { batchId: batch.id, entry, ...(at ? { at } : {}), ...(correcting ? { correctsId: correcting.entryId } : {}) };
+    const request = {
+      batchId: batch.id,
+      entry,
+      ...(at ? { at } : {}),
+      ...(correcting ? { correctsId: correcting.entryId } : {}),
+    };
     const answer = await log.run(request);
     if (!answer) return;
     toast.success(`${vesselName}: ${said}${correcting ? ", corrected" : ""}.`, {
-      action: { label: "Undo", onClick: () => void log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) },
+      action: {
+        label: "Undo",
+        onClick: () => void log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
+      },
     });
     if (correcting) onClose();
   };
   const section: SectionProps = { busy: log.busy, onLog: (entry, said) => void onLog(entry, said) };
   const parts = {
     ph: <PhSection key="ph" last={batch.last.ph} {...section} />,
-    temperature: <TemperatureSection key="temperature" lastC={batch.last.celsius ?? batch.liquidC} units={units} {...section} />,
+    temperature: (
+      <TemperatureSection key="temperature" lastC={batch.last.celsius ?? batch.liquidC} units={units} {...section} />
+    ),
     words: <WordsSection key="words" words={batch.words} {...section} />,
     act: <ActsSection key="act" batch={batch} {...section} />,
     note: <NoteSection key="note" {...section} />,
   };
   const first = correcting ? correcting.kind : focus === "smell" ? "words" : focus;
-  const order = correcting ? [first] : [first, ...(["words", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
+  const order = correcting
+    ? [first]
+    : [first, ...(["words", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
   return (
     <Sheet
       open
@@ -228,7 +318,11 @@ export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correc
       {correcting ? null : (
         <label className="mb-4 flex items-center gap-3">
           <span className="text-[0.92rem] font-semibold">When</span>
-          <select value={agoH} onChange={(event) => setAgoH(Number(event.target.value))} className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3">
+          <select
+            value={agoH}
+            onChange={(event) => setAgoH(Number(event.target.value))}
+            className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3"
+          >
             {AGO_H.map((hours) => (
               <option key={hours} value={hours}>
                 {sayAgo(hours)}

@@ -9,7 +9,13 @@ export interface ReadingPoint {
 }
 
 /** pH by day against the band in which it is ready. */
-export const ReadingsChart = ({ points, targetPh }: { readonly points: readonly ReadingPoint[]; readonly targetPh: number }) => (
+export const ReadingsChart = ({
+  points,
+  targetPh,
+}: {
+  readonly points: readonly ReadingPoint[];
+  readonly targetPh: number;
+}) => (
   <figure>
     <figcaption className="text-[0.92rem] text-soft">pH by day; the band is ready, at {targetPh} and under</figcaption>
     <div className="h-52">
@@ -26,13 +32,29 @@ export const ReadingsChart = ({ points, targetPh }: { readonly points: readonly 
             stroke="var(--soft)"
             tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
           />
-          <YAxis domain={[3, 7]} ticks={[3, 4, 5, 6, 7]} stroke="var(--soft)" tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }} />
+          <YAxis
+            domain={[3, 7]}
+            ticks={[3, 4, 5, 6, 7]}
+            stroke="var(--soft)"
+            tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+          />
           <Tooltip
             formatter={(value) => [String(value), "pH"]}
             labelFormatter={(day) => `day ${Number(day).toFixed(1)}`}
-            contentStyle={{ background: "var(--chalk)", border: "2px solid var(--ink)", borderRadius: 0, color: "var(--ink)" }}
+            contentStyle={{
+              background: "var(--chalk)",
+              border: "2px solid var(--ink)",
+              borderRadius: 0,
+              color: "var(--ink)",
+            }}
           />
-          <Line dataKey="ph" stroke="var(--blue)" strokeWidth={2.5} dot={{ r: 5, fill: "var(--blue)", stroke: "var(--chalk)", strokeWidth: 1.5 }} isAnimationActive={false} />
+          <Line
+            dataKey="ph"
+            stroke="var(--blue)"
+            strokeWidth={2.5}
+            dot={{ r: 5, fill: "var(--blue)", stroke: "var(--chalk)", strokeWidth: 1.5 }}
+            isAnimationActive={false}
+          />
         </LineChart>
       </ResponsiveContainer>
     </div>

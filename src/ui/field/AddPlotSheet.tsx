@@ -24,7 +24,16 @@ interface PlotForm {
 export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addPlot");
   const { register, handleSubmit } = useForm<PlotForm>({
-    defaultValues: { name: "", crop: "", stage: "growing", widthM: "1.2", lengthM: "", plants: "", leafEaten: false, harvestOn: "" },
+    defaultValues: {
+      name: "",
+      crop: "",
+      stage: "growing",
+      widthM: "1.2",
+      lengthM: "",
+      plants: "",
+      leafEaten: false,
+      harvestOn: "",
+    },
   });
   const submit = handleSubmit(async (form) => {
     const answer = await add.run({

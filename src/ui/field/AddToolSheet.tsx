@@ -22,7 +22,9 @@ const numberOrNull = (text: string) => (text.trim() === "" ? null : (parseNumber
 /** A can, a knapsack or an injector. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addTool");
-  const { register, handleSubmit, control } = useForm<ToolForm>({ defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" } });
+  const { register, handleSubmit, control } = useForm<ToolForm>({
+    defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" },
+  });
   const isInjector = useWatch({ control, name: "kind" }) === "injector";
   const submit = handleSubmit(async (form) => {
     const answer = await add.run({
@@ -59,11 +61,25 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
           <option value="knapsack">knapsack</option>
           <option value="injector">injector</option>
         </SelectField>
-        <NumberField label={isInjector ? "Its tank holds" : "Holds"} unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
+        <NumberField
+          label={isInjector ? "Its tank holds" : "Holds"}
+          unit="L"
+          {...register("volumeL")}
+          error={add.fields["/volumeL"]}
+        />
         {isInjector ? (
-          <NumberField label="Parts of water to one of stock" {...register("partsWater")} error={add.fields["/partsWater"]} />
+          <NumberField
+            label="Parts of water to one of stock"
+            {...register("partsWater")}
+            error={add.fields["/partsWater"]}
+          />
         ) : (
-          <NumberField label="Smallest dose you can measure" unit="mL" {...register("stepMl")} error={add.fields["/stepMl"]} />
+          <NumberField
+            label="Smallest dose you can measure"
+            unit="mL"
+            {...register("stepMl")}
+            error={add.fields["/stepMl"]}
+          />
         )}
       </form>
     </Sheet>

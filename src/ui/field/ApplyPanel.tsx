@@ -32,7 +32,11 @@ interface ApplyPanelProps {
 const toolForLoads = (tool: Tool) =>
   tool.kind === "injector"
     ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
-    : ({ type: "hand", volumeL: tool.volumeL, ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }) } as const);
+    : ({
+        type: "hand",
+        volumeL: tool.volumeL,
+        ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }),
+      } as const);
 
 interface Worked {
   readonly plan: LoadsPlan | null;
@@ -40,7 +44,14 @@ interface Worked {
   readonly problem: { readonly path: string; readonly message: string } | null;
 }
 
-function workOut(ratio: string, rateText: string, per: "m2" | "plant", tool: Tool, plots: readonly PlotView[], availableL: number): Worked {
+function workOut(
+  ratio: string,
+  rateText: string,
+  per: "m2" | "plant",
+  tool: Tool,
+  plots: readonly PlotView[],
+  availableL: number,
+): Worked {
   let dilution: Dilution | null = null;
   try {
     dilution = parseDilution(ratio);
@@ -57,7 +68,13 @@ function workOut(ratio: string, rateText: string, per: "m2" | "plant", tool: Too
     return { plan, dilution, problem: null };
   } catch (error) {
     if (!(error instanceof DomainError)) throw error;
-    const path = error.path.startsWith("/ratio") ? "/ratio" : error.path.startsWith("/mixRate") ? "/mixRateL" : error.path.startsWith("/plots") ? "/plotIds" : "/toolId";
+    const path = error.path.startsWith("/ratio")
+      ? "/ratio"
+      : error.path.startsWith("/mixRate")
+        ? "/mixRateL"
+        : error.path.startsWith("/plots")
+          ? "/plotIds"
+          : "/toolId";
     return { plan: null, dilution, problem: { path, message: error.message } };
   }
 }
@@ -75,7 +92,8 @@ const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: F
         <li key={part.id} className="flex justify-between gap-3 py-0.5">
           <span>{part.id}</span>
           <span className="reading whitespace-nowrap">
-            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in {sayVolume(part.waterL, view.farm.units)}
+            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in{" "}
+            {sayVolume(part.waterL, view.farm.units)}
           </span>
         </li>
       ))}
@@ -83,16 +101,25 @@ const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: F
   </details>
 );
 
-const Stock = ({ plan, view, heldL }: { readonly plan: LoadsPlan; readonly view: FieldView; readonly heldL: number }) => {
+const Stock = ({
+  plan,
+  view,
+  heldL,
+}: {
+  readonly plan: LoadsPlan;
+  readonly view: FieldView;
+  readonly heldL: number;
+}) => {
   const { units } = view.farm;
   return (plan.shortL ?? 0) > 0 ? (
     <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
-      It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out, or go weaker.
+      It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out,
+      or go weaker.
     </Notice>
   ) : (
     <p className="py-2 text-[0.95rem]">
-      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate and {sayVolume(plan.totals.waterL, units)} of water.{" "}
-      {sayVolume(plan.leftL ?? 0, units)} stay in the store.
+      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate
+      and {sayVolume(plan.totals.waterL, units)} of water. {sayVolume(plan.leftL ?? 0, units)} stay in the store.
       {Math.abs(plan.roundingErrorL) > 1e-6
         ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
         : ""}
@@ -105,18 +132,24 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const apply = useAct("applyStore");
   const { units } = view.farm;
   const [pickedStore, setPickedStore] = useState(storeId);
-  const store = view.stores.find(({ id }) => id === pickedStore) ?? view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ?? view.stores[0]!;
+  const store =
+    view.stores.find(({ id }) => id === pickedStore) ??
+    view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
+    view.stores[0]!;
   const method = findMethod(store.methodId);
   const school = findSchool(method, store.schoolId);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
   const useId: UseId =
-    pickedUse !== null && school.uses.some(({ use }) => use === pickedUse) ? pickedUse : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
+    pickedUse !== null && school.uses.some(({ use }) => use === pickedUse)
+      ? pickedUse
+      : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
   const use = findUse(useId);
   const rate = findUseRate(school, useId);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
   const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
   const plots = view.plots.filter(({ id }) => chosen.has(id));
-  const canCountPlants = USES[useId].mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
+  const canCountPlants =
+    USES[useId].mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
   const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
   const per = pickedPer === "plant" && canCountPlants ? "plant" : "m2";
   const [typedRate, setTypedRate] = useState<string | null>(null);
@@ -124,7 +157,8 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const rateText = typedRate ?? String(usual?.default ?? 2);
   const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
   const [pickedTool, setPickedTool] = useState<number | null>(null);
-  const tool = view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => kind === suited) ?? view.tools[0]!;
+  const tool =
+    view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => kind === suited) ?? view.tools[0]!;
   const [labourMin, setLabourMin] = useState("30");
   const [reason, setReason] = useState("");
 
@@ -157,7 +191,9 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       overrideReason: reason,
     });
     if (!answer) return;
-    toast.success(`${plots.length === 1 ? plots[0]!.name : `${plots.length} beds`}: ${store.label.toLowerCase()} is down in the books.`);
+    toast.success(
+      `${plots.length === 1 ? plots[0]!.name : `${plots.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
+    );
     setReason("");
     onDone();
   };
@@ -189,11 +225,18 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         {view.stores.map((item) => (
           <option key={item.id} value={item.id}>
             {item.label}, {sayVolume(item.onHandL, units)},{" "}
-            {item.expiresMs < view.nowMs ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}` : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
+            {item.expiresMs < view.nowMs
+              ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}`
+              : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
           </option>
         ))}
       </SelectField>
-      <Choices label="How" value={useId} onChange={onUse} options={school.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))} />
+      <Choices
+        label="How"
+        value={useId}
+        onChange={onUse}
+        options={school.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
+      />
       <p className="text-[0.9rem] text-soft">
         {use.how} {rate?.note}
       </p>
@@ -217,7 +260,12 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           error={fieldError("/mixRateL")}
           hint={usual ? `usual ${usual.low} to ${usual.high}` : undefined}
         />
-        <SelectField label="Carried with" value={tool.id} onChange={(event) => setPickedTool(Number(event.target.value))} error={fieldError("/toolId")}>
+        <SelectField
+          label="Carried with"
+          value={tool.id}
+          onChange={(event) => setPickedTool(Number(event.target.value))}
+          error={fieldError("/toolId")}
+        >
           {view.tools.map((item) => (
             <option key={item.id} value={item.id}>
               {item.name}, {sayVolume(item.volumeL, units)}
@@ -241,7 +289,11 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         />
       ) : null}
       <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
-        {plots.length === 0 ? <p className="py-3 text-soft">Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}</p> : null}
+        {plots.length === 0 ? (
+          <p className="py-3 text-soft">
+            Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}
+          </p>
+        ) : null}
         {problem?.path === "/plotIds" ? (
           <Notice tone="error" title={problem.message}>
             {null}
@@ -250,7 +302,13 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         {plan ? (
           <>
             {plan.loads.map((load, index) => (
-              <LoadDrawing key={load.mixL} load={load} tool={tool} units={units} text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units)} />
+              <LoadDrawing
+                key={load.mixL}
+                load={load}
+                tool={tool}
+                units={units}
+                text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units)}
+              />
             ))}
             <PlotShares plan={plan} view={view} />
             <Stock plan={plan} view={view} heldL={store.onHandL} />
@@ -273,8 +331,19 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       ) : null}
       {use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
       <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
-      <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={apply.fields["/labourMin"]} />
-      <Button look="strong" wide disabled={apply.busy || !plan || barred || (plan.shortL ?? 0) > 0} onClick={() => void confirm()}>
+      <NumberField
+        label="Hands’ time"
+        unit="min"
+        value={labourMin}
+        onChange={(event) => setLabourMin(event.target.value)}
+        error={apply.fields["/labourMin"]}
+      />
+      <Button
+        look="strong"
+        wide
+        disabled={apply.busy || !plan || barred || (plan.shortL ?? 0) > 0}
+        onClick={() => void confirm()}
+      >
         It is on the beds
       </Button>
     </div>

@@ -42,7 +42,9 @@ const Hatches = () => (
 );
 
 const sayLast = (plot: PlotView, nowMs: number, clock: FarmClock) =>
-  plot.last ? `${plot.last.storeLabel.toLowerCase()} ${sayMoment(new Date(plot.last.atMs), new Date(nowMs), clock)}` : "nothing yet";
+  plot.last
+    ? `${plot.last.storeLabel.toLowerCase()} ${sayMoment(new Date(plot.last.atMs), new Date(nowMs), clock)}`
+    : "nothing yet";
 
 /** The beds to scale: tap one to take it in or leave it out. */
 export const FieldPlan = ({ plots, chosen, onToggle, clock, nowMs, units }: FieldPlanProps) => {
@@ -54,7 +56,12 @@ export const FieldPlan = ({ plots, chosen, onToggle, clock, nowMs, units }: Fiel
         <svg aria-hidden width={width} height={height} className="absolute inset-0">
           <Hatches />
           {plots.map((plot) => {
-            const box = { x: PAD + plot.xM * PX_PER_M, y: PAD + plot.yM * PX_PER_M, width: plot.widthM * PX_PER_M, height: plot.lengthM * PX_PER_M };
+            const box = {
+              x: PAD + plot.xM * PX_PER_M,
+              y: PAD + plot.yM * PX_PER_M,
+              width: plot.widthM * PX_PER_M,
+              height: plot.lengthM * PX_PER_M,
+            };
             const isChosen = chosen.has(plot.id);
             return (
               <g key={plot.id}>

@@ -21,7 +21,8 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [sheet, setSheet] = useState<"plot" | "tool" | null>(null);
   const clock = view.farm;
-  const toggle = (id: number) => setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
+  const toggle = (id: number) =>
+    setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
   const next = view.bands[0];
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
@@ -30,7 +31,8 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           <h1 className="text-2xl">The field</h1>
           {next ? (
             <p className="text-soft">
-              Next fit hours: {longWeekday(new Date(next.fromMs), clock)} {clockTime(new Date(next.fromMs), clock)} to {clockTime(new Date(next.toMs), clock)}, {sayBand(next)}
+              Next fit hours: {longWeekday(new Date(next.fromMs), clock)} {clockTime(new Date(next.fromMs), clock)} to{" "}
+              {clockTime(new Date(next.toMs), clock)}, {sayBand(next)}
             </p>
           ) : null}
         </div>
@@ -48,7 +50,14 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
                 Choose none
               </Button>
             </div>
-            <FieldPlan plots={view.plots} chosen={chosen} onToggle={toggle} clock={clock} nowMs={view.nowMs} units={view.farm.units} />
+            <FieldPlan
+              plots={view.plots}
+              chosen={chosen}
+              onToggle={toggle}
+              clock={clock}
+              nowMs={view.nowMs}
+              units={view.farm.units}
+            />
             <div className="mt-3">
               <StageKey />
             </div>
@@ -59,7 +68,10 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         </div>
         {chosen.size > 0 ? (
-          <a href="#apply" className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden">
+          <a
+            href="#apply"
+            className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden"
+          >
             {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
           </a>
         ) : null}
@@ -78,7 +90,13 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
             Add the can, knapsack or injector that you carry it with.
           </Notice>
         ) : (
-          <ApplyPanel key={storeId ?? 0} view={view} storeId={storeId} chosen={chosen} onDone={() => setChosen(new Set())} />
+          <ApplyPanel
+            key={storeId ?? 0}
+            view={view}
+            storeId={storeId}
+            chosen={chosen}
+            onDone={() => setChosen(new Set())}
+          />
         )}
       </aside>
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}

@@ -16,7 +16,8 @@ const One = ({ kind, full, dose }: OneProps) => {
   const h = 46;
   const level = h * Math.min(1, full);
   const doseH = Math.max(level * dose, 2);
-  const body = kind === "knapsack" ? "M6 6q0 -4 4 -4h16q4 0 4 4v42h-24z" : kind === "can" ? "M4 4h26v44h-26z" : "M2 4h32v44h-32z";
+  const body =
+    kind === "knapsack" ? "M6 6q0 -4 4 -4h16q4 0 4 4v42h-24z" : kind === "can" ? "M4 4h26v44h-26z" : "M2 4h32v44h-32z";
   return (
     <svg aria-hidden width={48} height={54}>
       <clipPath id={`body-${kind}`}>
@@ -29,8 +30,12 @@ const One = ({ kind, full, dose }: OneProps) => {
         <line x1={0} x2={40} y1={48 - level} y2={48 - level} stroke="var(--blue)" strokeWidth={1.5} />
       </g>
       <path d={body} fill="none" stroke="var(--ink)" strokeWidth={2} />
-      {kind === "can" ? <path d="M30 22l12 -12M40 7l5 5M6 4q11 -7 22 0" fill="none" stroke="var(--ink)" strokeWidth={2} /> : null}
-      {kind === "knapsack" ? <path d="M30 40q12 2 12 -14l2 -12M14 2v-2h8v2" fill="none" stroke="var(--ink)" strokeWidth={2} /> : null}
+      {kind === "can" ? (
+        <path d="M30 22l12 -12M40 7l5 5M6 4q11 -7 22 0" fill="none" stroke="var(--ink)" strokeWidth={2} />
+      ) : null}
+      {kind === "knapsack" ? (
+        <path d="M30 40q12 2 12 -14l2 -12M14 2v-2h8v2" fill="none" stroke="var(--ink)" strokeWidth={2} />
+      ) : null}
       {kind === "injector" ? <path d="M34 44h12v-10" fill="none" stroke="var(--ink)" strokeWidth={2} /> : null}
     </svg>
   );

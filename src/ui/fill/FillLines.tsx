@@ -37,16 +37,32 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
     item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
     wantedMilli,
   );
-  if (plan.shortMilli > 0) return { text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`, short: true };
+  if (plan.shortMilli > 0)
+    return {
+      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`,
+      short: true,
+    };
   const from = plan.draws.map(
-    ({ lotId, amountMilli }) => `${sayStock(amountMilli / 1000, line.unit, units)} of ${sayDay(item.lots.find(({ id }) => id === lotId)?.receivedOn ?? "")}`,
+    ({ lotId, amountMilli }) =>
+      `${sayStock(amountMilli / 1000, line.unit, units)} of ${sayDay(item.lots.find(({ id }) => id === lotId)?.receivedOn ?? "")}`,
   );
-  return { text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`, short: false };
+  return {
+    text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`,
+    short: false,
+  };
 }
 
 const isFresh = (ingredient: string) => ingredient === "plant";
 
-const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<FillLinesProps, "method" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
+const Line = ({
+  line,
+  index,
+  shelf,
+  units,
+  fields,
+  onType,
+  onPicked,
+}: Omit<FillLinesProps, "method" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
   const shed = sayShed(line, shelf, units);
   const error = fields[`/lines/${index}/used`] ?? (parseNumber(line.typed) === null ? "A number, please." : undefined);
@@ -56,7 +72,9 @@ const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<Fill
         <p className="font-semibold leading-tight">{name}</p>
         <p className="text-[0.86rem] leading-tight text-soft">
           {line.role}
-          {line.high > line.amount * 1.001 ? `; seen ${sayStock(line.low, line.unit, units)} to ${sayStock(line.high, line.unit, units)}` : ""}
+          {line.high > line.amount * 1.001
+            ? `; seen ${sayStock(line.low, line.unit, units)} to ${sayStock(line.high, line.unit, units)}`
+            : ""}
         </p>
         <p className={`text-[0.86rem] leading-tight ${shed.short ? "font-semibold text-rust" : "text-soft"}`}>
           {shed.short ? "■ " : ""}
@@ -64,7 +82,12 @@ const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<Fill
         </p>
         {isFresh(line.ingredient) ? (
           <label className="mt-1 flex min-h-9 items-center gap-2 text-[0.9rem]">
-            <input type="checkbox" className="size-5 accent-[var(--blue)]" checked={line.pickedNow} onChange={(event) => onPicked(line.ingredient, event.target.checked)} />
+            <input
+              type="checkbox"
+              className="size-5 accent-[var(--blue)]"
+              checked={line.pickedNow}
+              onChange={(event) => onPicked(line.ingredient, event.target.checked)}
+            />
             picked just now
           </label>
         ) : null}
@@ -81,8 +104,12 @@ const Line = ({ line, index, shelf, units, fields, onType, onPicked }: Omit<Fill
           />
           <span className="reading w-6 text-left">{line.unit}</span>
         </div>
-        {units === "us" && parseNumber(line.typed) !== null ? <p className="text-[0.82rem] text-soft">= {sayStock(parseNumber(line.typed)!, line.unit, units)}</p> : null}
-        {line.changed ? <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p> : null}
+        {units === "us" && parseNumber(line.typed) !== null ? (
+          <p className="text-[0.82rem] text-soft">= {sayStock(parseNumber(line.typed)!, line.unit, units)}</p>
+        ) : null}
+        {line.changed ? (
+          <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p>
+        ) : null}
       </div>
       {error ? (
         <p role="alert" className="col-span-2 text-[0.92rem] font-semibold text-rust">

@@ -53,7 +53,10 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
   const [methodId, setMethodId] = useState(usable[0]!.id);
   const method = findMethod(methodId);
   const [schoolId, setSchoolId] = useState(method.cautiousSchool);
-  const school = findSchool(method, method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool);
+  const school = findSchool(
+    method,
+    method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool,
+  );
   const [size, setSize] = useState<Size>("vessel");
   const [wanted, setWanted] = useState("");
   const [include, setInclude] = useState<readonly IngredientId[]>([]);
@@ -75,14 +78,26 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
 
   const { recipe, problem } = useMemo((): Scaled => {
     const amount = size === "amount" ? parseNumber(wanted) : null;
-    if (size === "amount" && amount === null) return { recipe: null, problem: `How many ${basisUnit} of ${basisWord}?` };
-    const used = school.ingredients.filter((item) => !item.optional || include.includes(item.ingredient)).map(({ ingredient }) => ingredient);
+    if (size === "amount" && amount === null)
+      return { recipe: null, problem: `How many ${basisUnit} of ${basisWord}?` };
+    const used = school.ingredients
+      .filter((item) => !item.optional || include.includes(item.ingredient))
+      .map(({ ingredient }) => ingredient);
     const limits = size === "shed" ? shedLimits(used, shelf, picked) : [];
     const missing = limits.find(({ amount: held }) => held <= 0);
-    if (missing) return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
+    if (missing)
+      return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
     try {
       return {
-        recipe: scaleRecipe({ method, school, vesselL: vessel.volumeL, diameterM: vessel.diameterM, include, limits, ...(amount === null ? {} : { targetBasis: amount }) }),
+        recipe: scaleRecipe({
+          method,
+          school,
+          vesselL: vessel.volumeL,
+          diameterM: vessel.diameterM,
+          include,
+          limits,
+          ...(amount === null ? {} : { targetBasis: amount }),
+        }),
         problem: null,
       };
     } catch (error) {
@@ -95,7 +110,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     const key = lineKey(line.ingredient, line.part);
     const typed = drafts[key];
     const grain = line.amount >= 20 ? 1 : line.amount >= 2 ? 2 : 3;
-    return { ...line, key, typed: typed ?? line.amount.toFixed(grain), changed: typed !== undefined, pickedNow: picked.has(line.ingredient) };
+    return {
+      ...line,
+      key,
+      typed: typed ?? line.amount.toFixed(grain),
+      changed: typed !== undefined,
+      pickedNow: picked.has(line.ingredient),
+    };
   });
   const amountOf = (line: LineDraft) => parseNumber(line.typed);
   const readable = lines.every((line) => (amountOf(line) ?? -1) >= 0);
@@ -118,7 +139,12 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       schoolId: school.id,
       basisAmount: Number(recipe.basisAmount.toFixed(6)),
       include: [...include],
-      lines: lines.map((line) => ({ ingredientId: line.ingredient, part: line.part, used: amountOf(line) as number, pickedNow: line.pickedNow })),
+      lines: lines.map((line) => ({
+        ingredientId: line.ingredient,
+        part: line.part,
+        used: amountOf(line) as number,
+        pickedNow: line.pickedNow,
+      })),
       statedC: statedNumber === null ? null : Number(toBase({ value: statedNumber, unit: degree }).value.toFixed(1)),
       labourMin: parseNumber(labourMin) as number,
     });
@@ -137,9 +163,16 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       foot={
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
-            {recipe ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.` : problem}
+            {recipe
+              ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.`
+              : problem}
           </p>
-          <Button look="strong" className="max-sm:w-full" disabled={fill.busy || !recipe || overBrim} onClick={() => void start()}>
+          <Button
+            look="strong"
+            className="max-sm:w-full"
+            disabled={fill.busy || !recipe || overBrim}
+            onClick={() => void start()}
+          >
             Start the batch
           </Button>
         </div>
@@ -206,7 +239,18 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               diameterM={vessel.diameterM}
               pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
               contents={
-                recipe ? { filledL, methodId, lid: method.lid, aerated: method.aerated, airOn: false, surface: null, film: null, floatingSolids: method.basis === "plant" } : null
+                recipe
+                  ? {
+                      filledL,
+                      methodId,
+                      lid: method.lid,
+                      aerated: method.aerated,
+                      airOn: false,
+                      surface: null,
+                      film: null,
+                      floatingSolids: method.basis === "plant",
+                    }
+                  : null
               }
               label={`${vessel.name} filled to ${formatNumber((filledL / vessel.volumeL) * 100, 2)} %`}
             />
@@ -237,7 +281,9 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               units={units}
               fields={fill.fields}
               onType={(key, typed) => setDrafts({ ...drafts, [key]: typed })}
-              onPicked={(ingredient, on) => setPicked(new Set(on ? [...picked, ingredient] : [...picked].filter((id) => id !== ingredient)))}
+              onPicked={(ingredient, on) =>
+                setPicked(new Set(on ? [...picked, ingredient] : [...picked].filter((id) => id !== ingredient)))
+              }
             />
           ) : null}
           {school.ingredients.some(({ optional }) => optional) ? (
@@ -250,7 +296,11 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
                     key={ingredient}
                     label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0, findIngredient(ingredient).stockUnit, units)}`}
                     checked={include.includes(ingredient)}
-                    onChange={(event) => setInclude(event.target.checked ? [...include, ingredient] : include.filter((id) => id !== ingredient))}
+                    onChange={(event) =>
+                      setInclude(
+                        event.target.checked ? [...include, ingredient] : include.filter((id) => id !== ingredient),
+                      )
+                    }
                   />
                 ))}
             </fieldset>
@@ -264,7 +314,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               onChange={(event) => setStated(event.target.value)}
               error={fill.fields["/statedC"]}
             />
-            <NumberField label="Hands’ time" unit="min" value={labourMin} onChange={(event) => setLabourMin(event.target.value)} error={fill.fields["/labourMin"]} />
+            <NumberField
+              label="Hands’ time"
+              unit="min"
+              value={labourMin}
+              onChange={(event) => setLabourMin(event.target.value)}
+              error={fill.fields["/labourMin"]}
+            />
           </div>
           <section aria-label="Cautions" className="grid gap-2">
             <h3 className="text-lg">Mind</h3>
@@ -273,7 +329,9 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
                 {CAUTIONS[caution]}
               </Notice>
             ))}
-            <p className="text-[0.88rem] text-soft">Local code, your certifier and licensed trades stand above this. {method.sureness}</p>
+            <p className="text-[0.88rem] text-soft">
+              Local code, your certifier and licensed trades stand above this. {method.sureness}
+            </p>
           </section>
         </div>
       </div>

@@ -5,7 +5,10 @@ import { Button } from "../kit/Button";
 export const Away = () => (
   <div className="mx-auto mt-16 max-w-lg border-l-4 border-rust bg-chalk p-6">
     <h1 className="text-2xl">The farm’s book can’t be opened just now</h1>
-    <p className="mt-2">The database does not answer. Nothing that was written is lost. Start it again with bin/start (or bin/demo), then look again.</p>
+    <p className="mt-2">
+      The database does not answer. Nothing that was written is lost. Start it again with bin/start (or bin/demo), then
+      look again.
+    </p>
     <Button look="strong" className="mt-4" onClick={() => window.location.reload()}>
       Look again
     </Button>

@@ -26,11 +26,18 @@ function turnLight(): void {
 
 const ICON_BUTTON = "grid size-11 place-items-center rounded-[5px] hover:bg-board-ink/15";
 
-const PersonMenu = ({ person, people, onPerson }: Pick<HeaderProps, "people" | "onPerson"> & { readonly person: { id: number; name: string } }) => {
+const PersonMenu = ({
+  person,
+  people,
+  onPerson,
+}: Pick<HeaderProps, "people" | "onPerson"> & { readonly person: { id: number; name: string } }) => {
   const router = useRouter();
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15" aria-label={`${person.name} is writing; change`}>
+      <DropdownMenu.Trigger
+        className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15"
+        aria-label={`${person.name} is writing; change`}
+      >
         <UserRound aria-hidden className="size-5" />
         <span className="max-sm:sr-only">{person.name}</span>
       </DropdownMenu.Trigger>
@@ -97,7 +104,12 @@ export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
           ) : null}
           <div className="ml-auto flex items-center gap-1">
             {farmName ? <span className="mr-3 hidden text-[0.95rem] lg:inline">{farmName}</span> : null}
-            <button type="button" className={`${ICON_BUTTON} max-md:hidden`} aria-label="Keys" onClick={() => setKeysOpen(true)}>
+            <button
+              type="button"
+              className={`${ICON_BUTTON} max-md:hidden`}
+              aria-label="Keys"
+              onClick={() => setKeysOpen(true)}
+            >
               <Keyboard aria-hidden className="size-5" />
             </button>
             <button type="button" className={ICON_BUTTON} aria-label="Day or dusk" onClick={turnLight}>
@@ -109,7 +121,10 @@ export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
         </div>
       </header>
       {farmName ? (
-        <nav aria-label="Places, at the foot" className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-4 bg-board text-board-ink md:hidden">
+        <nav
+          aria-label="Places, at the foot"
+          className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-4 bg-board text-board-ink md:hidden"
+        >
           {PLACES.map(({ href, label, icon: Icon }) => (
             <Link
               key={href}

@@ -57,7 +57,10 @@ export const SetUpScreen = () => {
       climateSwingC: number(form.climateSwingC),
     });
   });
-  const at = (name: keyof SetUpForm) => ({ ...register(name), error: setUp.fields[`/${name}`] ?? (name === "people" ? setUp.fields["/people/0"] : undefined) });
+  const at = (name: keyof SetUpForm) => ({
+    ...register(name),
+    error: setUp.fields[`/${name}`] ?? (name === "people" ? setUp.fields["/people/0"] : undefined),
+  });
   return (
     <div className="mx-auto max-w-2xl px-5 py-8">
       <h1 className="text-3xl">Set up your farm</h1>
@@ -85,7 +88,9 @@ export const SetUpScreen = () => {
         <NumberField label="An hour’s work costs" {...at("labourPerH")} />
         <NumberField label="A kilowatt hour costs" {...at("powerPerKWh")} />
         <div className="sm:col-span-2">
-          <Notice tone="plain">Weather comes from a simulated station in this climate until a real one is connected.</Notice>
+          <Notice tone="plain">
+            Weather comes from a simulated station in this climate until a real one is connected.
+          </Notice>
         </div>
         <Button type="submit" look="strong" disabled={setUp.busy}>
           Open the yard

@@ -8,4 +8,5 @@ export const PLACES = [
   { href: "/ledger", label: "Ledger", key: "4", icon: Banknote },
 ] as const;
 
-export const isHere = (href: string, path: string): boolean => (href === "/" ? path === "/" || path.startsWith("/batches") : path.startsWith(href));
+export const isHere = (href: string, path: string): boolean =>
+  href === "/" ? path === "/" || path.startsWith("/batches") : path.startsWith(href);

@@ -9,7 +9,8 @@ export const buttonLook = (look: ButtonLook, wide = false): string =>
     wide && "w-full",
     look === "strong" && "border-ink bg-ink text-on-strong hover:bg-blue hover:border-blue",
     look === "plain" && "border-ink bg-chalk text-ink hover:bg-marigold-wash",
-    look === "quiet" && "border-transparent bg-transparent text-ink underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink",
+    look === "quiet" &&
+      "border-transparent bg-transparent text-ink underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink",
     look === "danger" && "border-rust bg-chalk text-rust hover:bg-rust-wash",
     "disabled:border-line disabled:bg-limewash disabled:text-soft disabled:no-underline",
   );

@@ -22,7 +22,12 @@ interface ChoicesProps<V extends string> {
 export const Choices = <V extends string>({ label, value, options, onChange, stacked = false }: ChoicesProps<V>) => (
   <fieldset>
     <legend className="mb-1 text-[0.92rem] font-semibold">{label}</legend>
-    <RadioGroup.Root value={value} onValueChange={(next) => onChange(next as V)} aria-label={label} className={clsx("flex gap-2", stacked ? "flex-col" : "flex-wrap")}>
+    <RadioGroup.Root
+      value={value}
+      onValueChange={(next) => onChange(next as V)}
+      aria-label={label}
+      className={clsx("flex gap-2", stacked ? "flex-col" : "flex-wrap")}
+    >
       {options.map((option) => (
         <RadioGroup.Item
           key={option.value}

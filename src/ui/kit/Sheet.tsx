@@ -33,7 +33,10 @@ export const Sheet = ({ open, onClose, title, lead, children, foot, wide = false
             <Dialog.Title className="text-2xl">{title}</Dialog.Title>
             {lead ? <div className="mt-1 text-soft">{lead}</div> : null}
           </div>
-          <Dialog.Close className="grid size-11 shrink-0 place-items-center rounded-[5px] hover:bg-limewash" aria-label="Close">
+          <Dialog.Close
+            className="grid size-11 shrink-0 place-items-center rounded-[5px] hover:bg-limewash"
+            aria-label="Close"
+          >
             <X aria-hidden />
           </Dialog.Close>
         </header>

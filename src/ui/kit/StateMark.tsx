@@ -23,8 +23,19 @@ export const STATE_TEXT: Record<VerdictState, string> = {
 };
 
 export const StateMark = ({ state, size = 14 }: { readonly state: VerdictState; readonly size?: number }) => (
-  <svg aria-hidden width={size} height={size} viewBox="0 0 16 16" className={`inline-block shrink-0 ${STATE_TEXT[state]}`}>
-    <path d={SHAPES[state]} fill={OUTLINED.has(state) ? "none" : "currentColor"} stroke="currentColor" strokeWidth={1.6} />
+  <svg
+    aria-hidden
+    width={size}
+    height={size}
+    viewBox="0 0 16 16"
+    className={`inline-block shrink-0 ${STATE_TEXT[state]}`}
+  >
+    <path
+      d={SHAPES[state]}
+      fill={OUTLINED.has(state) ? "none" : "currentColor"}
+      stroke="currentColor"
+      strokeWidth={1.6}
+    />
     {state === "near" ? <circle cx={8} cy={8} r={5.5} fill="none" stroke="currentColor" strokeWidth={1.6} /> : null}
   </svg>
 );

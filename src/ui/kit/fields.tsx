@@ -1,9 +1,16 @@
 "use client";
 import { clsx } from "clsx";
-import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes, type TextareaHTMLAttributes } from "react";
+import {
+  useId,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from "react";
 
 const CONTROL = "min-h-11 w-full rounded-[5px] border-[1.5px] bg-chalk px-3 py-2 text-ink";
-const controlLook = (error: string | undefined) => clsx(CONTROL, error ? "border-rust" : "border-line focus:border-ink");
+const controlLook = (error: string | undefined) =>
+  clsx(CONTROL, error ? "border-rust" : "border-line focus:border-ink");
 
 interface FrameProps {
   readonly id: string;
@@ -44,21 +51,42 @@ export const TextField = ({ label, hint, error, ...rest }: Common & InputHTMLAtt
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
-      <input id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)} />
+      <input
+        id={id}
+        {...rest}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={describedBy(id, { label, hint, error })}
+        className={controlLook(error)}
+      />
     </Frame>
   );
 };
 
 /** A number with its unit beside it. Typed freely, with a comma or a point; read by the form. */
-export const NumberField = ({ unit, ...rest }: Common & InputHTMLAttributes<HTMLInputElement> & { readonly unit?: string | undefined }) => (
+export const NumberField = ({
+  unit,
+  ...rest
+}: Common & InputHTMLAttributes<HTMLInputElement> & { readonly unit?: string | undefined }) => (
   <TextField inputMode="decimal" autoComplete="off" {...rest} label={unit ? `${rest.label} (${unit})` : rest.label} />
 );
 
-export const SelectField = ({ label, hint, error, children, ...rest }: Common & SelectHTMLAttributes<HTMLSelectElement>) => {
+export const SelectField = ({
+  label,
+  hint,
+  error,
+  children,
+  ...rest
+}: Common & SelectHTMLAttributes<HTMLSelectElement>) => {
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
-      <select id={id} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)}>
+      <select
+        id={id}
+        {...rest}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={describedBy(id, { label, hint, error })}
+        className={controlLook(error)}
+      >
         {children}
       </select>
     </Frame>
@@ -69,7 +97,14 @@ export const TextArea = ({ label, hint, error, ...rest }: Common & TextareaHTMLA
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
-      <textarea id={id} rows={2} {...rest} aria-invalid={error ? true : undefined} aria-describedby={describedBy(id, { label, hint, error })} className={controlLook(error)} />
+      <textarea
+        id={id}
+        rows={2}
+        {...rest}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={describedBy(id, { label, hint, error })}
+        className={controlLook(error)}
+      />
     </Frame>
   );
 };

@@ -24,7 +24,9 @@ function layersOf(cost: BatchCost): Layer[] {
     const known = merged.get(label);
     merged.set(label, { kind: line.kind, label, costMinor: line.costMinor + (known?.costMinor ?? 0) });
   }
-  const parts = [...merged.values()].filter(({ costMinor }) => costMinor > 0).toSorted((a, b) => b.costMinor - a.costMinor);
+  const parts = [...merged.values()]
+    .filter(({ costMinor }) => costMinor > 0)
+    .toSorted((a, b) => b.costMinor - a.costMinor);
   let top = H;
   let ingredient = 0;
   return parts.map((part) => {
@@ -37,7 +39,15 @@ function layersOf(cost: BatchCost): Layer[] {
 }
 
 /** A batch's cost as a measuring jug: what went in lies in layers, as thick as its share of the price. */
-export const CostMeasure = ({ cost, currency, label }: { readonly cost: BatchCost; readonly currency: string; readonly label: string }) => {
+export const CostMeasure = ({
+  cost,
+  currency,
+  label,
+}: {
+  readonly cost: BatchCost;
+  readonly currency: string;
+  readonly label: string;
+}) => {
   const layers = layersOf(cost);
   return (
     <div className="flex gap-3">
@@ -49,11 +59,33 @@ export const CostMeasure = ({ cost, currency, label }: { readonly cost: BatchCos
         className="shrink-0"
       >
         {layers.map((layer) => (
-          <rect key={layer.label} x={4} y={layer.y} width={W - 8} height={Math.max(1, layer.h)} fill={layer.fill} stroke="var(--chalk)" strokeWidth={1} />
+          <rect
+            key={layer.label}
+            x={4}
+            y={layer.y}
+            width={W - 8}
+            height={Math.max(1, layer.h)}
+            fill={layer.fill}
+            stroke="var(--chalk)"
+            strokeWidth={1}
+          />
         ))}
-        <path d={`M3 1V${H}H${W - 3}V1M${W - 3} 20q12 0 12 16v30q0 12 -12 12`} fill="none" stroke="var(--ink)" strokeWidth={2.2} />
+        <path
+          d={`M3 1V${H}H${W - 3}V1M${W - 3} 20q12 0 12 16v30q0 12 -12 12`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={2.2}
+        />
         {[0.25, 0.5, 0.75].map((share) => (
-          <line key={share} x1={W - 14} x2={W - 4} y1={H - share * (H - 8)} y2={H - share * (H - 8)} stroke="var(--chalk)" strokeWidth={1.5} />
+          <line
+            key={share}
+            x1={W - 14}
+            x2={W - 4}
+            y1={H - share * (H - 8)}
+            y2={H - share * (H - 8)}
+            stroke="var(--chalk)"
+            strokeWidth={1.5}
+          />
         ))}
       </svg>
       <ul className="min-w-0 flex-1 text-[0.9rem]">

@@ -15,7 +15,10 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
   return (
     <li className="border-t-2 border-ink pt-2">
       <h3 className="text-[1.05rem]">
-        <Link href={`/batches/${batch.id}`} className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink">
+        <Link
+          href={`/batches/${batch.id}`}
+          className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+        >
           {batch.name}, {batch.vesselName}
         </Link>
       </h3>
@@ -41,7 +44,15 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
   );
 };
 
-const PlotRow = ({ plot, most, view }: { readonly plot: LedgerPlot; readonly most: number; readonly view: LedgerView }) => {
+const PlotRow = ({
+  plot,
+  most,
+  view,
+}: {
+  readonly plot: LedgerPlot;
+  readonly most: number;
+  readonly view: LedgerView;
+}) => {
   const { currency, units } = view.farm;
   return (
     <li>
@@ -51,19 +62,27 @@ const PlotRow = ({ plot, most, view }: { readonly plot: LedgerPlot; readonly mos
             {plot.name} <span className="font-normal text-soft">{plot.crop}</span>
           </span>
           <span aria-hidden className="hidden h-3 sm:block">
-            <span className="block h-full bg-blue" style={{ width: `${most > 0 ? (100 * plot.costMinor) / most : 0}%` }} />
+            <span
+              className="block h-full bg-blue"
+              style={{ width: `${most > 0 ? (100 * plot.costMinor) / most : 0}%` }}
+            />
           </span>
           <span className="reading text-right">
             {sayMoney(plot.costMinor, currency)}
-            <span className="block text-[0.85rem] text-soft">{sayMoney(plot.costMinor / plot.areaM2, currency)} per m²</span>
+            <span className="block text-[0.85rem] text-soft">
+              {sayMoney(plot.costMinor / plot.areaM2, currency)} per m²
+            </span>
           </span>
         </summary>
         <ul className="pb-2 pl-4 text-[0.92rem]">
-          {plot.applications.length === 0 ? <li className="text-soft">Nothing was put on it. {sayArea(plot.areaM2, units)}.</li> : null}
+          {plot.applications.length === 0 ? (
+            <li className="text-soft">Nothing was put on it. {sayArea(plot.areaM2, units)}.</li>
+          ) : null}
           {plot.applications.map((made) => (
             <li key={made.applicationId} className="flex justify-between gap-3 py-0.5">
               <span>
-                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)},{" "}
+                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of{" "}
+                {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)},{" "}
                 {findUse(made.useId).name.toLowerCase()}
               </span>
               <span className="reading whitespace-nowrap">{sayMoney(made.costMinor, currency)}</span>
@@ -86,8 +105,13 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
         <h1 id="ledger" className="text-2xl">
           What a litre cost
         </h1>
-        <p className="text-soft">Lots at the price they came in at, hands by the hour, the pump by its power. Each layer is as thick as its share.</p>
-        {view.batches.length === 0 ? <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p> : null}
+        <p className="text-soft">
+          Lots at the price they came in at, hands by the hour, the pump by its power. Each layer is as thick as its
+          share.
+        </p>
+        {view.batches.length === 0 ? (
+          <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p>
+        ) : null}
         <ul className="mt-4 grid gap-x-8 gap-y-7 sm:grid-cols-2">
           {view.batches.slice(0, DRAWN_BATCHES).map((batch) => (
             <BatchCard key={batch.id} batch={batch} view={view} />
@@ -125,7 +149,9 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
             <PlotRow key={plot.id} plot={plot} most={most} view={view} />
           ))}
         </ul>
-        {untouched > 0 ? <p className="mt-2 text-soft">{untouched === 1 ? "One bed got" : `${untouched} beds got`} nothing so far.</p> : null}
+        {untouched > 0 ? (
+          <p className="mt-2 text-soft">{untouched === 1 ? "One bed got" : `${untouched} beds got`} nothing so far.</p>
+        ) : null}
       </section>
     </div>
   );

@@ -6,7 +6,15 @@ import type { ShelfItem } from "@/services/readShed";
 import { Sheet } from "../kit/Sheet";
 
 /** The lots of one ingredient, oldest first: the order in which batches draw on them. */
-export const LotsSheet = ({ item, farm, onClose }: { readonly item: ShelfItem; readonly farm: FarmView; readonly onClose: () => void }) => (
+export const LotsSheet = ({
+  item,
+  farm,
+  onClose,
+}: {
+  readonly item: ShelfItem;
+  readonly farm: FarmView;
+  readonly onClose: () => void;
+}) => (
   <Sheet
     open
     onClose={onClose}

@@ -20,13 +20,31 @@ interface ReceiveForm {
   note: string;
 }
 
-const BY_NAME = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) => INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name));
+const BY_NAME = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) =>
+  INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name),
+);
 
 /** A lot comes in: how much, when, from where, for how much. */
-export const ReceiveSheet = ({ farm, today, onClose }: { readonly farm: FarmView; readonly today: string; readonly onClose: () => void }) => {
+export const ReceiveSheet = ({
+  farm,
+  today,
+  onClose,
+}: {
+  readonly farm: FarmView;
+  readonly today: string;
+  readonly onClose: () => void;
+}) => {
   const receive = useAct("receiveLot");
   const { register, handleSubmit, control } = useForm<ReceiveForm>({
-    defaultValues: { ingredientId: "molasses", amount: "", origin: "bought", receivedOn: today, cost: "0", expiresOn: "", note: "" },
+    defaultValues: {
+      ingredientId: "molasses",
+      amount: "",
+      origin: "bought",
+      receivedOn: today,
+      cost: "0",
+      expiresOn: "",
+      note: "",
+    },
   });
   const item = findIngredient(useWatch({ control, name: "ingredientId" }));
   const submit = handleSubmit(async (form) => {
@@ -74,7 +92,11 @@ export const ReceiveSheet = ({ farm, today, onClose }: { readonly farm: FarmView
           <option value="home-made">home-made</option>
           <option value="given">given</option>
         </SelectField>
-        <NumberField label={`Cost of all of it (${farm.currency})`} {...register("cost")} error={receive.fields["/cost"]} />
+        <NumberField
+          label={`Cost of all of it (${farm.currency})`}
+          {...register("cost")}
+          error={receive.fields["/cost"]}
+        />
         <div className="grid grid-cols-2 gap-3">
           <TextField label="Came in on" type="date" {...register("receivedOn")} error={receive.fields["/receivedOn"]} />
           <TextField label="Keeps to" type="date" {...register("expiresOn")} error={receive.fields["/expiresOn"]} />

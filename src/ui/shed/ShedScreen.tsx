@@ -26,7 +26,11 @@ const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: 
   return (
     <li className="flex w-44 flex-col items-center text-center">
       <div className="flex h-32 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
-        <Bottle litres={store.onHandL} methodId={store.methodId} label={`${store.label}: ${sayVolume(store.onHandL, view.farm.units)}`} />
+        <Bottle
+          litres={store.onHandL}
+          methodId={store.methodId}
+          label={`${store.label}: ${sayVolume(store.onHandL, view.farm.units)}`}
+        />
       </div>
       <h3 className="mt-1.5 text-[1rem]">{store.label}</h3>
       <p className="reading">{sayVolume(store.onHandL, view.farm.units)}</p>
@@ -75,7 +79,11 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
       </section>
       <section aria-label="Ingredients" className="mt-8">
         <h2 className="text-xl">To make it from</h2>
-        {view.shelf.length === 0 ? <p className="mt-1 text-soft">The shelves are empty. Receive what you have, with what it cost, and batches will know their price.</p> : null}
+        {view.shelf.length === 0 ? (
+          <p className="mt-1 text-soft">
+            The shelves are empty. Receive what you have, with what it cost, and batches will know their price.
+          </p>
+        ) : null}
         <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(124px,1fr))] gap-y-6">
           {view.shelf.map((item) => {
             const expiry = sayExpiry(item, today);
@@ -95,14 +103,20 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
                   </span>
                 </button>
                 <span className="reading">{sayStock(item.onHand, item.unit, view.farm.units)}</span>
-                {expiry.text ? <span className={`text-[0.85rem] ${expiry.warn ? "font-semibold text-rust" : "text-soft"}`}>■ {expiry.text}</span> : null}
+                {expiry.text ? (
+                  <span className={`text-[0.85rem] ${expiry.warn ? "font-semibold text-rust" : "text-soft"}`}>
+                    ■ {expiry.text}
+                  </span>
+                ) : null}
               </li>
             );
           })}
         </ul>
       </section>
       {open === "receive" ? <ReceiveSheet farm={view.farm} today={today} onClose={() => setOpen(null)} /> : null}
-      {open !== null && open !== "receive" ? <LotsSheet item={open} farm={view.farm} onClose={() => setOpen(null)} /> : null}
+      {open !== null && open !== "receive" ? (
+        <LotsSheet item={open} farm={view.farm} onClose={() => setOpen(null)} />
+      ) : null}
     </div>
   );
 };

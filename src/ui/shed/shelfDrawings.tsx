@@ -4,7 +4,11 @@ const JAR_W = 58;
 const JAR_H = 84;
 /** Layers from the oldest lot, at the tap, upwards. */
 const LAYERS = ["#8a6a35", "#b08d4f", "#cdb27c", "#dfcba3", "#ece0c6"];
-const LIQUID: Record<string, string> = { "aerated-tea": "#5d3b22", "cultured-extract": "#77762f", "plant-juice": "#55511c" };
+const LIQUID: Record<string, string> = {
+  "aerated-tea": "#5d3b22",
+  "cultured-extract": "#77762f",
+  "plant-juice": "#55511c",
+};
 
 /** A container as full as its lots are of what came in; each lot a layer, the oldest at the bottom where it is drawn from. */
 export const LotJar = ({ item, today }: { readonly item: ShelfItem; readonly today: string }) => {
@@ -41,7 +45,15 @@ export const LotJar = ({ item, today }: { readonly item: ShelfItem; readonly tod
 };
 
 /** A store: the more litres the larger, from a bottle to a barrel. */
-export const Bottle = ({ litres, methodId, label }: { readonly litres: number; readonly methodId: string; readonly label: string }) => {
+export const Bottle = ({
+  litres,
+  methodId,
+  label,
+}: {
+  readonly litres: number;
+  readonly methodId: string;
+  readonly label: string;
+}) => {
   const size = Math.min(1, 0.32 + 0.2 * Math.log10(1 + litres));
   const w = 74 * size;
   const h = 116 * size;

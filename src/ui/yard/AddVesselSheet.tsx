@@ -23,7 +23,9 @@ const numberOrNull = (text: string) => (text.trim() === "" ? null : parseNumber(
 /** A new drum, tote, pail or jar for the yard. */
 export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addVessel");
-  const { register, handleSubmit } = useForm<VesselForm>({ defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" } });
+  const { register, handleSubmit } = useForm<VesselForm>({
+    defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" },
+  });
   const submit = handleSubmit(async (form) => {
     const diameterCm = numberOrNull(form.diameterCm);
     const answer = await add.run({
@@ -71,7 +73,13 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
           error={add.fields["/diameterM"]}
         />
         <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />
-        <NumberField label="Pump and heater" unit="W" hint="0 for a vessel without air." {...register("airW")} error={add.fields["/airW"]} />
+        <NumberField
+          label="Pump and heater"
+          unit="W"
+          hint="0 for a vessel without air."
+          {...register("airW")}
+          error={add.fields["/airW"]}
+        />
       </form>
     </Sheet>
   );

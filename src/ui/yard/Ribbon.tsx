@@ -27,7 +27,12 @@ const shape = (nowMs: number) =>
     .curve(curveMonotoneY);
 
 const TornEdge = ({ y }: { readonly y: number }) => (
-  <path d={`M${WIDTH / 2 - 20} ${y + 4} l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8`} fill="none" stroke="var(--rust)" strokeWidth={1.8} />
+  <path
+    d={`M${WIDTH / 2 - 20} ${y + 4} l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8`}
+    fill="none"
+    stroke="var(--rust)"
+    strokeWidth={1.8}
+  />
 );
 
 /**
@@ -42,20 +47,45 @@ export const Ribbon = ({ batch, nowMs, label }: RibbonProps) => {
   const bestY = best === null || best > nowMs + AHEAD_H * HOUR_MS ? null : yOf(Math.max(best, nowMs), nowMs);
   const hatch = `hatch-${batch.id}`;
   return (
-    <svg role="img" aria-label={label} viewBox={`0 0 ${WIDTH} ${PLATE_H}`} height={PLATE_H} className="relative mx-auto block w-28">
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox={`0 0 ${WIDTH} ${PLATE_H}`}
+      height={PLATE_H}
+      className="relative mx-auto block w-28"
+    >
       <defs>
         <pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={0} y1={0} x2={0} y2={6} stroke="var(--rust)" strokeWidth={2.5} />
         </pattern>
       </defs>
       {lost ? (
-        <rect x={WIDTH / 2 - 4} y={0} width={8} height={PLATE_H} fill={`url(#${hatch})`} stroke="var(--rust)" strokeWidth={1} />
+        <rect
+          x={WIDTH / 2 - 4}
+          y={0}
+          width={8}
+          height={PLATE_H}
+          fill={`url(#${hatch})`}
+          stroke="var(--rust)"
+          strokeWidth={1}
+        />
       ) : (
-        <path d={shape(nowMs)(ahead) ?? ""} fill="var(--leaf-wash)" stroke="var(--leaf)" strokeWidth={1.6} strokeLinejoin="round" />
+        <path
+          d={shape(nowMs)(ahead) ?? ""}
+          fill="var(--leaf-wash)"
+          stroke="var(--leaf)"
+          strokeWidth={1.6}
+          strokeLinejoin="round"
+        />
       )}
       {torn === null || torn <= nowMs ? null : <TornEdge y={yOf(torn, nowMs)} />}
       {bestY === null || lost || batch.state === "past" ? null : (
-        <path d={`M${WIDTH / 2} ${Math.min(PLATE_H - 9, Math.max(9, bestY)) - 8} l8 8 l-8 8 l-8 -8z`} fill="var(--marigold)" stroke="var(--chalk)" strokeWidth={2} />
+        <path
+          d={`M${WIDTH / 2} ${Math.min(PLATE_H - 9, Math.max(9, bestY)) - 8} l8 8 l-8 8 l-8 -8z`}
+          fill="var(--marigold)"
+          stroke="var(--chalk)"
+          strokeWidth={2}
+        />
       )}
     </svg>
   );

@@ -15,7 +15,11 @@ interface RoundListProps {
 
 const isOneTouch = (task: RoundTask) => task.touch.type === "log-act" || task.touch.type === "clean";
 const when = (task: RoundTask, nowMs: number, clock: FarmClock) =>
-  task.urgency === "late" ? "late" : task.urgency === "now" || task.dueMs <= nowMs ? "now" : clockTime(new Date(task.dueMs), clock);
+  task.urgency === "late"
+    ? "late"
+    : task.urgency === "now" || task.dueMs <= nowMs
+      ? "now"
+      : clockTime(new Date(task.dueMs), clock);
 
 /** What to do, in walking order; what one touch can do, one touch does. */
 export const RoundList = ({ tasks, done, nowMs, clock, busyKey, onTouch }: RoundListProps) => (
@@ -34,16 +38,25 @@ export const RoundList = ({ tasks, done, nowMs, clock, busyKey, onTouch }: Round
             onClick={() => onTouch(task)}
             className={clsx(
               "grid min-h-14 w-full grid-cols-[2.7rem_1fr_1.75rem] items-center gap-2 border-l-4 py-2 pl-2 text-left hover:bg-marigold-wash",
-              task.urgency === "late" ? "border-rust" : task.urgency === "now" ? "border-marigold" : "border-transparent",
+              task.urgency === "late"
+                ? "border-rust"
+                : task.urgency === "now"
+                  ? "border-marigold"
+                  : "border-transparent",
             )}
           >
-            <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>{when(task, nowMs, clock)}</span>
+            <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>
+              {when(task, nowMs, clock)}
+            </span>
             <span className="min-w-0">
               <span className="block font-semibold leading-tight">{task.title}</span>
               <span className="line-clamp-2 text-[0.86rem] leading-tight text-soft">{task.why}</span>
             </span>
             {isOneTouch(task) ? (
-              <span aria-hidden className="grid size-7 place-items-center rounded-[4px] border-[1.5px] border-ink bg-chalk">
+              <span
+                aria-hidden
+                className="grid size-7 place-items-center rounded-[4px] border-[1.5px] border-ink bg-chalk"
+              >
                 {busyKey === task.key ? <Check className="size-5" /> : null}
               </span>
             ) : (

@@ -14,7 +14,8 @@ const LABEL_PX = 15;
 
 const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
 const BECAUSE = { dry: "dry", rain: "rain: soil only", wind: "wind: soil only", cold: "cold", heat: "hot" } as const;
-export const sayBand = (band: FitBand): string => (band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`);
+export const sayBand = (band: FitBand): string =>
+  band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`;
 
 /** Midnights within the plate, each with the day that begins. */
 function midnights(nowMs: number, clock: FarmClock): { atMs: number; label: string }[] {
@@ -50,7 +51,9 @@ export const BandLayer = ({ nowMs, clock, bands }: PlateProps) => (
 export const BandWords = ({ nowMs, bands }: Omit<PlateProps, "clock">) => (
   <div className="relative hidden h-0 md:block" aria-hidden>
     {bands
-      .filter(({ fromMs, toMs }) => fromMs < nowMs + NEAR_MS && yOf(fromMs, nowMs) - yOf(toMs, nowMs) > WORDS_FROM_PX - 4)
+      .filter(
+        ({ fromMs, toMs }) => fromMs < nowMs + NEAR_MS && yOf(fromMs, nowMs) - yOf(toMs, nowMs) > WORDS_FROM_PX - 4,
+      )
       .map((band) => (
         <span
           key={band.fromMs}
@@ -69,32 +72,54 @@ export const TimeAxis = ({
   clock,
   air,
   sayDegrees,
-}: Omit<PlateProps, "bands"> & { readonly air: readonly AirPoint[]; readonly sayDegrees: (celsius: number) => string }) => {
+}: Omit<PlateProps, "bands"> & {
+  readonly air: readonly AirPoint[];
+  readonly sayDegrees: (celsius: number) => string;
+}) => {
   const temperatures = air.map(({ airC }) => airC);
   const [low, high] = [Math.min(...temperatures), Math.max(...temperatures)];
   const xOf = (celsius: number) => 4 + (36 * (celsius - low)) / Math.max(1, high - low);
   const path =
     line<AirPoint>()
       .x(({ airC }) => xOf(airC))
-      .y(({ atMs }) => yOf(atMs, nowMs))(air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)) ?? "";
+      .y(({ atMs }) => yOf(atMs, nowMs))(
+      air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS),
+    ) ?? "";
   const intoDayH = hourOfDay(new Date(nowMs), clock);
   // A label gives way to the days and to "now" where they would touch.
   const taken = [PLATE_H - 4, ...midnights(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
-  const hours = Array.from({ length: 8 }, (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS)
+  const hours = Array.from(
+    { length: 8 },
+    (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS,
+  )
     .filter((atMs) => atMs < nowMs + NEAR_MS && Math.round(hourOfDay(new Date(atMs), clock)) % 24 !== 0)
     .filter((atMs) => taken.every((y) => Math.abs(y - yOf(atMs, nowMs)) > LABEL_PX));
   return (
     <div className="relative" style={{ height: PLATE_H }}>
-      <svg role="img" aria-label={`Air from ${sayDegrees(low)} to ${sayDegrees(high)} over ten days`} width={44} height={PLATE_H} className="absolute left-0 top-0 hidden md:block">
+      <svg
+        role="img"
+        aria-label={`Air from ${sayDegrees(low)} to ${sayDegrees(high)} over ten days`}
+        width={44}
+        height={PLATE_H}
+        className="absolute left-0 top-0 hidden md:block"
+      >
         <path d={path} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
       </svg>
       {midnights(nowMs, clock).map(({ atMs, label }) => (
-        <span key={atMs} className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold" style={{ top: Math.max(8, yOf(atMs, nowMs)) }}>
+        <span
+          key={atMs}
+          className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold"
+          style={{ top: Math.max(8, yOf(atMs, nowMs)) }}
+        >
           {label}
         </span>
       ))}
       {hours.map((atMs) => (
-        <span key={atMs} className="reading absolute right-2 -translate-y-1/2 text-[0.82rem] text-soft" style={{ top: yOf(atMs, nowMs) }}>
+        <span
+          key={atMs}
+          className="reading absolute right-2 -translate-y-1/2 text-[0.82rem] text-soft"
+          style={{ top: yOf(atMs, nowMs) }}
+        >
           {clockTime(new Date(atMs), clock).slice(0, 2)}
         </span>
       ))}

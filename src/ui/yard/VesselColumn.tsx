@@ -43,9 +43,17 @@ export const contentsOf = (batch: BatchView): Contents => ({
   floatingSolids: batch.floatingSolids,
 });
 
-const wantsClose = (batch: BatchView) => batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost";
+const wantsClose = (batch: BatchView) =>
+  batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost";
 
-const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnProps & { readonly batch: BatchView }) => (
+const RunningFoot = ({
+  vessel,
+  batch,
+  nowMs,
+  clock,
+  units,
+  acts,
+}: VesselColumnProps & { readonly batch: BatchView }) => (
   <>
     <p className="reading text-[0.9rem] text-soft">
       {sayVolume(batch.filledL, units)} · {batch.ageText}
@@ -64,7 +72,12 @@ const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnP
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
       {wantsClose(batch) ? (
         <>
-          <Button look="strong" wide onClick={() => acts.onClose(vessel)} aria-label={`${batch.next.words}: ${vessel.name}`}>
+          <Button
+            look="strong"
+            wide
+            onClick={() => acts.onClose(vessel)}
+            aria-label={`${batch.next.words}: ${vessel.name}`}
+          >
             {batch.next.act === "compost" ? "Compost it" : "Strain"}
           </Button>
           <Button wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}`}>
@@ -73,7 +86,12 @@ const RunningFoot = ({ vessel, batch, nowMs, clock, units, acts }: VesselColumnP
         </>
       ) : (
         <>
-          <Button look={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"} wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}: ${batch.next.words}`}>
+          <Button
+            look={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"}
+            wide
+            onClick={() => acts.onLog(vessel)}
+            aria-label={`Log ${vessel.name}: ${batch.next.words}`}
+          >
             {batch.next.words}
           </Button>
           <Link
@@ -118,9 +136,20 @@ export const VesselColumn = (props: VesselColumnProps) => {
     ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}`
     : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "to be washed" : "empty"}`;
   return (
-    <article data-vessel={vessel.name} tabIndex={-1} aria-label={vessel.name} className="group flex snap-start flex-col items-center text-center">
+    <article
+      data-vessel={vessel.name}
+      tabIndex={-1}
+      aria-label={vessel.name}
+      className="group flex snap-start flex-col items-center text-center"
+    >
       <div style={{ height: PLATE_H }} className="w-full">
-        {batch ? <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch.window, batch.state, nowMs, clock)}`} /> : null}
+        {batch ? (
+          <Ribbon
+            batch={batch}
+            nowMs={nowMs}
+            label={`${vessel.name}: ${sayWindow(batch.window, batch.state, nowMs, clock)}`}
+          />
+        ) : null}
       </div>
       <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">
         <VesselDrawing
@@ -133,9 +162,14 @@ export const VesselColumn = (props: VesselColumnProps) => {
           label={label}
         />
       </div>
-      <h2 className={`mt-2 flex items-start justify-center text-balance text-[1.08rem] ${roomForNames ? "min-h-[2.4em]" : ""}`}>
+      <h2
+        className={`mt-2 flex items-start justify-center text-balance text-[1.08rem] ${roomForNames ? "min-h-[2.4em]" : ""}`}
+      >
         {batch ? (
-          <Link href={`/batches/${batch.id}`} className="underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink">
+          <Link
+            href={`/batches/${batch.id}`}
+            className="underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink"
+          >
             {vessel.name}
           </Link>
         ) : (

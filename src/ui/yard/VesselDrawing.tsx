@@ -24,12 +24,23 @@ interface VesselDrawingProps {
 }
 
 /** Liquids as they look in the drum; one colour a method, the same by day and at dusk. */
-const LIQUID: Record<string, string> = { "aerated-tea": "#5d3b22", "cultured-extract": "#77762f", "plant-juice": "#55511c" };
-const SKIN: Record<VesselKind, string> = { drum: "var(--blue)", tote: "var(--soft)", pail: "var(--soft)", jar: "var(--soft)" };
+const LIQUID: Record<string, string> = {
+  "aerated-tea": "#5d3b22",
+  "cultured-extract": "#77762f",
+  "plant-juice": "#55511c",
+};
+const SKIN: Record<VesselKind, string> = {
+  drum: "var(--blue)",
+  tote: "var(--soft)",
+  pail: "var(--soft)",
+  jar: "var(--soft)",
+};
 const PAD = 8;
 const TOP = 16;
 const BUBBLES = [0.18, 0.42, 0.63, 0.82, 0.3, 0.71];
-const foamy = (surface: string | null) => surface !== null && ["full head", "thick fine head", "patches", "ring at the wall", "fine bubbles", "collapsing"].includes(surface);
+const foamy = (surface: string | null) =>
+  surface !== null &&
+  ["full head", "thick fine head", "patches", "ring at the wall", "fine bubbles", "collapsing"].includes(surface);
 
 interface Box {
   readonly x: number;
@@ -47,12 +58,30 @@ const outline = (kind: VesselKind, { x, y, w, h }: Box): string => {
 };
 
 const Marks = ({ kind, box: { x, y, w, h } }: { readonly kind: VesselKind; readonly box: Box }) => {
-  if (kind === "drum") return <path d={`M${x} ${y + h / 3}h${w}M${x} ${y + (2 * h) / 3}h${w}`} stroke={SKIN.drum} strokeWidth={1.4} fill="none" />;
+  if (kind === "drum")
+    return (
+      <path
+        d={`M${x} ${y + h / 3}h${w}M${x} ${y + (2 * h) / 3}h${w}`}
+        stroke={SKIN.drum}
+        strokeWidth={1.4}
+        fill="none"
+      />
+    );
   if (kind === "tote") {
-    const bars = [1, 2, 3, 4].map((n) => `M${x + (w * n) / 5} ${y}v${h}`).join("") + [1, 2].map((n) => `M${x} ${y + (h * n) / 3}h${w}`).join("");
+    const bars =
+      [1, 2, 3, 4].map((n) => `M${x + (w * n) / 5} ${y}v${h}`).join("") +
+      [1, 2].map((n) => `M${x} ${y + (h * n) / 3}h${w}`).join("");
     return <path d={bars} stroke="var(--galvanised)" strokeWidth={1.2} fill="none" />;
   }
-  if (kind === "pail") return <path d={`M${x + 2} ${y + 2}Q${x + w / 2} ${y - w * 0.34} ${x + w - 2} ${y + 2}`} stroke="var(--soft)" strokeWidth={1.2} fill="none" />;
+  if (kind === "pail")
+    return (
+      <path
+        d={`M${x + 2} ${y + 2}Q${x + w / 2} ${y - w * 0.34} ${x + w - 2} ${y + 2}`}
+        stroke="var(--soft)"
+        strokeWidth={1.2}
+        fill="none"
+      />
+    );
   return null;
 };
 
@@ -66,36 +95,101 @@ const Lid = ({ lid, box: { x, y, w } }: { readonly lid: Contents["lid"]; readonl
       </g>
     );
   }
-  if (lid === "breathable") return <path d={`M${x - 2} ${y + 4}q2 -6 6 -6h${w - 8}q4 0 6 6`} fill="var(--chalk)" stroke="var(--ink)" strokeWidth={1.5} strokeDasharray="3 2" />;
+  if (lid === "breathable")
+    return (
+      <path
+        d={`M${x - 2} ${y + 4}q2 -6 6 -6h${w - 8}q4 0 6 6`}
+        fill="var(--chalk)"
+        stroke="var(--ink)"
+        strokeWidth={1.5}
+        strokeDasharray="3 2"
+      />
+    );
   return null;
 };
 
-const Liquid = ({ contents, box, id, level }: { readonly contents: Contents; readonly box: Box; readonly id: string; readonly level: number }) => {
+const Liquid = ({
+  contents,
+  box,
+  id,
+  level,
+}: {
+  readonly contents: Contents;
+  readonly box: Box;
+  readonly id: string;
+  readonly level: number;
+}) => {
   const { x, y, w, h } = box;
   const top = y + h * (1 - level);
   return (
     <g clipPath={`url(#${id})`}>
       <rect x={x} y={top} width={w} height={h} fill={LIQUID[contents.methodId] ?? "#5a5a40"} />
       {contents.methodId === "cultured-extract" ? (
-        <rect x={x + w * 0.32} y={top + h * level * 0.22} width={w * 0.36} height={Math.max(6, h * level * 0.34)} rx={4} fill="#3f431d" stroke="#2a2d12" />
+        <rect
+          x={x + w * 0.32}
+          y={top + h * level * 0.22}
+          width={w * 0.36}
+          height={Math.max(6, h * level * 0.34)}
+          rx={4}
+          fill="#3f431d"
+          stroke="#2a2d12"
+        />
       ) : null}
-      {contents.floatingSolids ? <rect x={x} y={top} width={w} height={Math.max(4, h * level * 0.45)} fill="#2f5a2a" opacity={0.85} /> : null}
+      {contents.floatingSolids ? (
+        <rect x={x} y={top} width={w} height={Math.max(4, h * level * 0.45)} fill="#2f5a2a" opacity={0.85} />
+      ) : null}
       {contents.airOn
-        ? BUBBLES.map((share, index) => <circle key={share} cx={x + w * share} cy={top + (h * level * (index + 1)) / (BUBBLES.length + 1)} r={1.7} fill="#f3ede2" />)
+        ? BUBBLES.map((share, index) => (
+            <circle
+              key={share}
+              cx={x + w * share}
+              cy={top + (h * level * (index + 1)) / (BUBBLES.length + 1)}
+              r={1.7}
+              fill="#f3ede2"
+            />
+          ))
         : null}
-      {contents.aerated ? <rect x={x + w * 0.3} y={y + h - 5} width={w * 0.4} height={3} rx={1.5} fill="#cfd5d3" /> : null}
+      {contents.aerated ? (
+        <rect x={x + w * 0.3} y={y + h - 5} width={w * 0.4} height={3} rx={1.5} fill="#cfd5d3" />
+      ) : null}
       {foamy(contents.surface)
-        ? Array.from({ length: Math.ceil(w / 6) }, (_, index) => <circle key={index} cx={x + 3 + index * 6} cy={top} r={4} fill="#fbf8ee" stroke="#9a8f78" strokeWidth={0.8} />)
+        ? Array.from({ length: Math.ceil(w / 6) }, (_, index) => (
+            <circle
+              key={index}
+              cx={x + 3 + index * 6}
+              cy={top}
+              r={4}
+              fill="#fbf8ee"
+              stroke="#9a8f78"
+              strokeWidth={0.8}
+            />
+          ))
         : null}
       {contents.film && contents.film !== "none" ? (
-        <rect x={x} y={top - 2} width={w} height={4} fill={contents.film === "coloured mould" ? "#7a8f4a" : "#efe9da"} stroke="#8b8069" strokeWidth={0.6} />
+        <rect
+          x={x}
+          y={top - 2}
+          width={w}
+          height={4}
+          fill={contents.film === "coloured mould" ? "#7a8f4a" : "#efe9da"}
+          stroke="#8b8069"
+          strokeWidth={0.6}
+        />
       ) : null}
     </g>
   );
 };
 
 /** A vessel in elevation, to scale: its level, its air, what floats and what lies on it, its lid. */
-export const VesselDrawing = ({ kind, volumeL, diameterM, pxPerM, contents, dirty = false, label }: VesselDrawingProps) => {
+export const VesselDrawing = ({
+  kind,
+  volumeL,
+  diameterM,
+  pxPerM,
+  contents,
+  dirty = false,
+  label,
+}: VesselDrawingProps) => {
   const { diameterM: wide, heightM } = vesselShape(volumeL, diameterM);
   const box: Box = { x: PAD, y: TOP, w: Math.max(12, wide * pxPerM), h: Math.max(14, heightM * pxPerM) };
   const id = `clip-${label.replace(/\W+/g, "-")}`;

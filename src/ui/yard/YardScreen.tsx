@@ -26,11 +26,17 @@ const VESSEL_BOX = { widthPx: 94, heightPx: 98 } as const;
 
 function pxPerMetre(vessels: readonly YardVessel[]): number {
   const shapes = vessels.map(({ volumeL, diameterM }) => vesselShape(volumeL, diameterM));
-  return Math.min(VESSEL_BOX.widthPx / Math.max(0.4, ...shapes.map(({ diameterM }) => diameterM)), VESSEL_BOX.heightPx / Math.max(0.4, ...shapes.map(({ heightM }) => heightM)));
+  return Math.min(
+    VESSEL_BOX.widthPx / Math.max(0.4, ...shapes.map(({ diameterM }) => diameterM)),
+    VESSEL_BOX.heightPx / Math.max(0.4, ...shapes.map(({ heightM }) => heightM)),
+  );
 }
 
 type OpenSheet =
-  { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus } | { readonly type: "close"; readonly batchId: number } | { readonly type: "add" } | null;
+  | { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus }
+  | { readonly type: "close"; readonly batchId: number }
+  | { readonly type: "add" }
+  | null;
 
 const FitHours = ({ yard }: { readonly yard: YardView }) => {
   const clock = yard.farm;
@@ -45,7 +51,8 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
         {next.map((band) => (
           <li key={band.fromMs} className="flex gap-2 py-0.5">
             <span className="reading w-[7.6rem] shrink-0">
-              {longWeekday(new Date(band.fromMs), clock).slice(0, 3)} {clockTime(new Date(band.fromMs), clock)}–{clockTime(new Date(band.toMs), clock)}
+              {longWeekday(new Date(band.fromMs), clock).slice(0, 3)} {clockTime(new Date(band.fromMs), clock)}–
+              {clockTime(new Date(band.toMs), clock)}
             </span>
             <span className="text-soft">{sayBand(band)}</span>
           </li>
@@ -67,7 +74,8 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   const { units } = yard.farm;
   const now = new Date(yard.nowMs);
   const working = yard.vessels.filter(({ status }) => status === "running");
-  const openBatch = sheet && sheet.type !== "add" ? yard.vessels.find(({ batch }) => batch?.id === sheet.batchId) : undefined;
+  const openBatch =
+    sheet && sheet.type !== "add" ? yard.vessels.find(({ batch }) => batch?.id === sheet.batchId) : undefined;
 
   useEffect(() => {
     const timer = setInterval(() => router.refresh(), LOOK_AGAIN_MS);
@@ -91,7 +99,12 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
       setSheet({
         type: "log",
         batchId: batch.id,
-        focus: batch.next.act === "read-ph" || batch.next.act === "repeat-ph" ? "ph" : batch.next.act === "warm" || batch.next.act === "feed" ? "temperature" : "smell",
+        focus:
+          batch.next.act === "read-ph" || batch.next.act === "repeat-ph"
+            ? "ph"
+            : batch.next.act === "warm" || batch.next.act === "feed"
+              ? "temperature"
+              : "smell",
       }),
     onClose: ({ batch }) => batch && setSheet({ type: "close", batchId: batch.id }),
     onClean: (vessel) => void washed(vessel.id, vessel.name),
@@ -101,19 +114,25 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
     if (wanted.type === "open-log") return setSheet({ type: "log", batchId: wanted.batchId, focus: wanted.focus });
     if (wanted.type === "close") return setSheet({ type: "close", batchId: wanted.batchId });
     setBusyKey(task.key);
-    if (wanted.type === "clean") await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
+    if (wanted.type === "clean")
+      await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
     else {
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
       if (answer)
         toast.success(`${task.title}. Done.`, {
-          action: { label: "Undo", onClick: () => void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }) },
+          action: {
+            label: "Undo",
+            onClick: () =>
+              void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
+          },
         });
     }
     setBusyKey(null);
   };
   useYardKeys(yard.vessels, acts);
 
-  const toUnit = (celsius: number) => fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
+  const toUnit = (celsius: number) =>
+    fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
   const pxPerM = pxPerMetre(yard.vessels);
   const roomForNames = yard.vessels.some(({ name }) => name.length > ONE_LINE_NAME);
   return (
@@ -141,7 +160,9 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           </div>
         ) : (
           <>
-            <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">{sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}</p>
+            <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">
+              {sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}
+            </p>
             <div
               ref={plate}
               role="region"
@@ -163,10 +184,24 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
                   </div>
                 </div>
                 <div className="sticky left-0 z-10 bg-limewash/90">
-                  <TimeAxis nowMs={yard.nowMs} clock={clock} air={yard.air} sayDegrees={(celsius) => sayTemperature(celsius, units)} />
+                  <TimeAxis
+                    nowMs={yard.nowMs}
+                    clock={clock}
+                    air={yard.air}
+                    sayDegrees={(celsius) => sayTemperature(celsius, units)}
+                  />
                 </div>
                 {yard.vessels.map((vessel) => (
-                  <VesselColumn key={vessel.id} vessel={vessel} nowMs={yard.nowMs} clock={clock} units={units} pxPerM={pxPerM} roomForNames={roomForNames} acts={acts} />
+                  <VesselColumn
+                    key={vessel.id}
+                    vessel={vessel}
+                    nowMs={yard.nowMs}
+                    clock={clock}
+                    units={units}
+                    pxPerM={pxPerM}
+                    roomForNames={roomForNames}
+                    acts={acts}
+                  />
                 ))}
               </div>
             </div>
@@ -179,13 +214,30 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         )}
       </div>
       <aside className="border-line bg-chalk px-4 py-4 max-md:order-1 max-md:border-b md:border-l">
-        <RoundList tasks={yard.round} done={yard.done} nowMs={yard.nowMs} clock={clock} busyKey={busyKey} onTouch={(task) => void touch(task)} />
+        <RoundList
+          tasks={yard.round}
+          done={yard.done}
+          nowMs={yard.nowMs}
+          clock={clock}
+          busyKey={busyKey}
+          onTouch={(task) => void touch(task)}
+        />
         <FitHours yard={yard} />
       </aside>
       {openBatch?.batch && sheet?.type === "log" ? (
-        <LogSheet batch={openBatch.batch} vesselName={openBatch.name} focus={sheet.focus} clock={clock} units={units} nowMs={yard.nowMs} onClose={() => setSheet(null)} />
+        <LogSheet
+          batch={openBatch.batch}
+          vesselName={openBatch.name}
+          focus={sheet.focus}
+          clock={clock}
+          units={units}
+          nowMs={yard.nowMs}
+          onClose={() => setSheet(null)}
+        />
       ) : null}
-      {openBatch?.batch && sheet?.type === "close" ? <CloseSheet batch={openBatch.batch} vesselName={openBatch.name} units={units} onClose={() => setSheet(null)} /> : null}
+      {openBatch?.batch && sheet?.type === "close" ? (
+        <CloseSheet batch={openBatch.batch} vesselName={openBatch.name} units={units} onClose={() => setSheet(null)} />
+      ) : null}
       {sheet?.type === "add" ? <AddVesselSheet onClose={() => setSheet(null)} /> : null}
     </div>
   );

@@ -8,7 +8,9 @@ export const metadata: Metadata = { title: "Batch" };
 
 export default async function BatchRoute({ params }: { readonly params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const page = await openPage(({ ctx, farm }) => (/^\d{1,15}$/.test(id) ? readBatch(ctx, farm, Number(id)) : Promise.resolve(null)));
+  const page = await openPage(({ ctx, farm }) =>
+    /^\d{1,15}$/.test(id) ? readBatch(ctx, farm, Number(id)) : Promise.resolve(null),
+  );
   if (page.type !== "open") return null;
   if (!page.value) notFound();
   return <BatchScreen page={page.value} />;

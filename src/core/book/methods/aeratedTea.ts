@@ -2,7 +2,12 @@ import type { BloomReadiness, Method, MethodIngredient, School, UseRate } from "
 import type { Range } from "../range";
 
 // Hours are read at 24 °C and come from growers: 24–36 h, with chitin 48–72 h; the fungal brew is slower.
-const bloom = (hours: { startH: number; peakH: number; endH: number }, optimumC: number, maxC: number, logRateSd: number): BloomReadiness => ({
+const bloom = (
+  hours: { startH: number; peakH: number; endH: number },
+  optimumC: number,
+  maxC: number,
+  logRateSd: number,
+): BloomReadiness => ({
   type: "bloom",
   temperatures: { referenceC: 24, minC: -3, optimumC, maxC },
   logRateSd,
@@ -11,14 +16,40 @@ const bloom = (hours: { startH: number; peakH: number; endH: number }, optimumC:
 });
 
 const USES: readonly UseRate[] = [
-  { use: "drench-bare", partsWater: { strongest: 0, default: 1, weakest: 10 }, everyD: 7, note: "Neat on bare soil if there is plenty." },
-  { use: "drench-growing", partsWater: { strongest: 0, default: 1, weakest: 10 }, everyD: 7, note: "Weekly in growth." },
-  { use: "foliar", partsWater: { strongest: 1, default: 1, weakest: 10 }, everyD: 7, note: "Within an hour of the air stopping, strained." },
+  {
+    use: "drench-bare",
+    partsWater: { strongest: 0, default: 1, weakest: 10 },
+    everyD: 7,
+    note: "Neat on bare soil if there is plenty.",
+  },
+  {
+    use: "drench-growing",
+    partsWater: { strongest: 0, default: 1, weakest: 10 },
+    everyD: 7,
+    note: "Weekly in growth.",
+  },
+  {
+    use: "foliar",
+    partsWater: { strongest: 1, default: 1, weakest: 10 },
+    everyD: 7,
+    note: "Within an hour of the air stopping, strained.",
+  },
   { use: "seedling", partsWater: { strongest: 4, default: 10, weakest: 20 }, everyD: 14, note: "Weak." },
-  { use: "compost", partsWater: { strongest: 0, default: 0, weakest: 5 }, everyD: 7, note: "Where a tea past its peak may still go." },
+  {
+    use: "compost",
+    partsWater: { strongest: 0, default: 0, weakest: 5 },
+    everyD: 7,
+    note: "Where a tea past its peak may still go.",
+  },
 ];
 
-const perL = (perBasis: Range, ingredient: MethodIngredient["ingredient"], unit: "kg" | "L", role: string, optional = false): MethodIngredient => ({
+const perL = (
+  perBasis: Range,
+  ingredient: MethodIngredient["ingredient"],
+  unit: "kg" | "L",
+  role: string,
+  optional = false,
+): MethodIngredient => ({
   ingredient,
   amount: { type: "per-basis", perBasis, unit },
   role,
@@ -54,7 +85,13 @@ const SCHOOLS: readonly School[] = [
     stance: "Shell meal for the chitin eaters; takes two to three days and needs steady air.",
     readiness: bloom({ startH: 48, peakH: 58, endH: 76 }, 33, 42, 0.275),
     uses: USES,
-    ingredients: [WATER, MOLASSES, perL({ low: 0.0008, default: 0.001, high: 0.0012 }, "shell-meal", "kg", "food for chitin eaters"), KELP, CASTINGS],
+    ingredients: [
+      WATER,
+      MOLASSES,
+      perL({ low: 0.0008, default: 0.001, high: 0.0012 }, "shell-meal", "kg", "food for chitin eaters"),
+      KELP,
+      CASTINGS,
+    ],
   },
 ];
 
@@ -71,8 +108,18 @@ export const aeratedTea: Method = {
   cautiousSchool: "bacterial",
   schools: SCHOOLS,
   steps: [
-    { id: "water", text: "Run the water in, free of chlorine, at 21 to 27 °C.", why: "Chlorine kills what you are growing.", adds: ["water"] },
-    { id: "air", text: "Stones to the floor, pump above the water line, air on: brisk, not violent.", why: "Without air the wrong things bloom.", adds: [] },
+    {
+      id: "water",
+      text: "Run the water in, free of chlorine, at 21 to 27 °C.",
+      why: "Chlorine kills what you are growing.",
+      adds: ["water"],
+    },
+    {
+      id: "air",
+      text: "Stones to the floor, pump above the water line, air on: brisk, not violent.",
+      why: "Without air the wrong things bloom.",
+      adds: [],
+    },
     {
       id: "food",
       text: "Stir in sugar and powders ahead of the castings.",
@@ -86,7 +133,12 @@ export const aeratedTea: Method = {
       why: "A bag in weak air keeps the oxygen out.",
       adds: ["castings"],
     },
-    { id: "note", text: "Label it and note the time. Keep the air on until it is used.", why: "The clock starts with the castings.", adds: [] },
+    {
+      id: "note",
+      text: "Label it and note the time. Keep the air on until it is used.",
+      why: "The clock starts with the castings.",
+      adds: [],
+    },
   ],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "sugar is left" },
@@ -99,11 +151,33 @@ export const aeratedTea: Method = {
     { kind: "surface", word: "flat", says: "past", because: "the bloom has gone" },
     { kind: "film", word: "coloured mould", says: "failed", because: "coloured mould can be poisonous" },
   ],
-  tending: [{ act: "look", text: "Is the air on? Smell it", everyH: 6, fromH: 6, ifMissed: "If the air stopped unseen, count the hours from when it last ran." }],
+  tending: [
+    {
+      act: "look",
+      text: "Is the air on? Smell it",
+      everyH: 6,
+      fromH: 6,
+      ifMissed: "If the air stopped unseen, count the hours from when it last ran.",
+    },
+  ],
   yieldPerBasis: { low: 0.92, default: 0.96, high: 0.99 },
-  keeping: { from: "air-off", shelfH: 4, container: "open; the can or knapsack it goes out in", place: "nowhere: it is used at once" },
+  keeping: {
+    from: "air-off",
+    shelfH: 4,
+    container: "open; the can or knapsack it goes out in",
+    place: "nowhere: it is used at once",
+  },
   residues: ["compost", "dug in round plants"],
-  cautions: ["electricity-at-water", "sugar-regrowth", "spray-mist", "lifting", "chlorine", "mould", "runoff", "not-for-people"],
+  cautions: [
+    "electricity-at-water",
+    "sugar-regrowth",
+    "spray-mist",
+    "lifting",
+    "chlorine",
+    "mould",
+    "runoff",
+    "not-for-people",
+  ],
   comfortC: { low: 21, high: 27 },
   sureness: "The hours are well agreed at 24 °C. Foam proves little here: the air makes it too. Smell decides.",
 };

@@ -18,10 +18,30 @@ const READINESS: AcidReadiness = {
 };
 
 const USES: readonly UseRate[] = [
-  { use: "drench-growing", partsWater: { strongest: 32, default: 250, weakest: 500 }, everyD: 7, note: "Start low, at 4 mL/L; up to 30 mL/L only after a clear patch test." },
-  { use: "foliar", partsWater: { strongest: 32, default: 250, weakest: 500 }, everyD: 7, note: "Weekly when weak, fortnightly when strong." },
-  { use: "injector", partsWater: { strongest: 100, default: 250, weakest: 500 }, everyD: 14, note: "95 to 280 L of concentrate to the hectare is what growers put on." },
-  { use: "compost", partsWater: { strongest: 0, default: 20, weakest: 50 }, everyD: 7, note: "Neat is fine on a heap." },
+  {
+    use: "drench-growing",
+    partsWater: { strongest: 32, default: 250, weakest: 500 },
+    everyD: 7,
+    note: "Start low, at 4 mL/L; up to 30 mL/L only after a clear patch test.",
+  },
+  {
+    use: "foliar",
+    partsWater: { strongest: 32, default: 250, weakest: 500 },
+    everyD: 7,
+    note: "Weekly when weak, fortnightly when strong.",
+  },
+  {
+    use: "injector",
+    partsWater: { strongest: 100, default: 250, weakest: 500 },
+    everyD: 14,
+    note: "95 to 280 L of concentrate to the hectare is what growers put on.",
+  },
+  {
+    use: "compost",
+    partsWater: { strongest: 0, default: 20, weakest: 50 },
+    everyD: 7,
+    note: "Neat is fine on a heap.",
+  },
 ];
 
 export const culturedExtract: Method = {
@@ -43,11 +63,27 @@ export const culturedExtract: Method = {
       readiness: READINESS,
       uses: USES,
       ingredients: [
-        { ingredient: "water", amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" }, role: "the bath" },
-        { ingredient: "molasses", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" }, role: "food for the culture" },
-        { ingredient: "lactic-culture", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" }, role: "starts the souring" },
+        {
+          ingredient: "water",
+          amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
+          role: "the bath",
+        },
+        {
+          ingredient: "molasses",
+          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
+          role: "food for the culture",
+        },
+        {
+          ingredient: "lactic-culture",
+          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
+          role: "starts the souring",
+        },
         // One part of chopped plant by volume; weighed at its bulk density of 0.3 kg/L.
-        { ingredient: "plant", amount: { type: "per-basis", perBasis: { low: 0.003, default: 0.003, high: 0.03 }, unit: "kg" }, role: "what is extracted" },
+        {
+          ingredient: "plant",
+          amount: { type: "per-basis", perBasis: { low: 0.003, default: 0.003, high: 0.03 }, unit: "kg" },
+          role: "what is extracted",
+        },
       ],
     },
     {
@@ -57,19 +93,60 @@ export const culturedExtract: Method = {
       readiness: READINESS,
       uses: USES,
       ingredients: [
-        { ingredient: "water", amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" }, role: "the bath" },
-        { ingredient: "molasses", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" }, role: "food for the culture" },
-        { ingredient: "lactic-culture", amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" }, role: "starts the souring" },
-        { ingredient: "plant", amount: { type: "per-basis", perBasis: { low: 0.009, default: 0.015, high: 0.03 }, unit: "kg" }, role: "what is extracted" },
+        {
+          ingredient: "water",
+          amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
+          role: "the bath",
+        },
+        {
+          ingredient: "molasses",
+          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
+          role: "food for the culture",
+        },
+        {
+          ingredient: "lactic-culture",
+          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
+          role: "starts the souring",
+        },
+        {
+          ingredient: "plant",
+          amount: { type: "per-basis", perBasis: { low: 0.009, default: 0.015, high: 0.03 }, unit: "kg" },
+          role: "what is extracted",
+        },
       ],
     },
   ],
   steps: [
-    { id: "water", text: "Run the water in, free of chlorine, at 20 to 28 °C.", why: "Chlorine kills the culture; cold water costs days.", adds: ["water"] },
-    { id: "sweeten", text: "Thin the molasses in a pail of warm water and stir it in.", why: "Thick syrup lies on the floor and feeds nothing.", adds: ["molasses"] },
-    { id: "culture", text: "Shake the lactic culture, measure it, stir it in.", why: "It settles in its bottle.", adds: ["lactic-culture"] },
-    { id: "plant", text: "Chop the plant, hard stems fine; into a weighted mesh bag, fully under.", why: "What floats out of the liquid grows mould.", adds: ["plant"] },
-    { id: "close", text: "Close it with the airlock filled, label it, note the time.", why: "The clock starts when the last living thing is in.", adds: [] },
+    {
+      id: "water",
+      text: "Run the water in, free of chlorine, at 20 to 28 °C.",
+      why: "Chlorine kills the culture; cold water costs days.",
+      adds: ["water"],
+    },
+    {
+      id: "sweeten",
+      text: "Thin the molasses in a pail of warm water and stir it in.",
+      why: "Thick syrup lies on the floor and feeds nothing.",
+      adds: ["molasses"],
+    },
+    {
+      id: "culture",
+      text: "Shake the lactic culture, measure it, stir it in.",
+      why: "It settles in its bottle.",
+      adds: ["lactic-culture"],
+    },
+    {
+      id: "plant",
+      text: "Chop the plant, hard stems fine; into a weighted mesh bag, fully under.",
+      why: "What floats out of the liquid grows mould.",
+      adds: ["plant"],
+    },
+    {
+      id: "close",
+      text: "Close it with the airlock filled, label it, note the time.",
+      why: "The clock starts when the last living thing is in.",
+      adds: [],
+    },
   ],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "the molasses is not eaten yet" },
@@ -81,11 +158,28 @@ export const culturedExtract: Method = {
     { kind: "film", word: "coloured mould", says: "failed", because: "coloured mould can be poisonous" },
   ],
   tending: [
-    { act: "vented", text: "Vent, or look at the airlock", everyH: 48, fromH: 24, ifMissed: "Gas builds up. Open it slowly, from the side, now." },
-    { act: "read-ph", text: "Read pH at mid-depth", everyH: 96, fromH: 96, ifMissed: "The forecast stays wide. One reading puts it right." },
+    {
+      act: "vented",
+      text: "Vent, or look at the airlock",
+      everyH: 48,
+      fromH: 24,
+      ifMissed: "Gas builds up. Open it slowly, from the side, now.",
+    },
+    {
+      act: "read-ph",
+      text: "Read pH at mid-depth",
+      everyH: 96,
+      fromH: 96,
+      ifMissed: "The forecast stays wide. One reading puts it right.",
+    },
   ],
   yieldPerBasis: { low: 0.9, default: 0.95, high: 1 },
-  keeping: { from: "strained", shelfH: 24 * 180, container: "sealed once it is quiet, dark", place: "cool and dark, out of children's reach" },
+  keeping: {
+    from: "strained",
+    shelfH: 24 * 180,
+    container: "sealed once it is quiet, dark",
+    place: "cool and dark, out of children's reach",
+  },
   residues: ["compost", "top dressing"],
   cautions: ["gas-pressure", "poisonous-plants", "salty-plants", "lifting", "chlorine", "mould", "not-for-people"],
   comfortC: { low: 20, high: 28 },

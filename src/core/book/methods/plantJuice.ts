@@ -19,9 +19,24 @@ const USES: readonly UseRate[] = [
     everyD: 7,
     note: "One garden school pours 1:20, fifty times as strong: 5 % sugary juice. Patch-test before you leave the default.",
   },
-  { use: "foliar", partsWater: { strongest: 500, default: 1000, weakest: 2000 }, everyD: 7, note: "Early or at dusk. Patch-test anything stronger." },
-  { use: "seedling", partsWater: { strongest: 1000, default: 1500, weakest: 2000 }, everyD: 14, note: "Never under 1:1000." },
-  { use: "injector", partsWater: { strongest: 500, default: 1000, weakest: 2000 }, everyD: 14, note: "Pre-dilute to your injector's ratio." },
+  {
+    use: "foliar",
+    partsWater: { strongest: 500, default: 1000, weakest: 2000 },
+    everyD: 7,
+    note: "Early or at dusk. Patch-test anything stronger.",
+  },
+  {
+    use: "seedling",
+    partsWater: { strongest: 1000, default: 1500, weakest: 2000 },
+    everyD: 14,
+    note: "Never under 1:1000.",
+  },
+  {
+    use: "injector",
+    partsWater: { strongest: 500, default: 1000, weakest: 2000 },
+    everyD: 14,
+    note: "Pre-dilute to your injector's ratio.",
+  },
 ];
 
 const school = (id: string, name: string, stance: string, sugarPerPlant: Range): School => ({
@@ -31,9 +46,21 @@ const school = (id: string, name: string, stance: string, sugarPerPlant: Range):
   readiness: READINESS,
   uses: USES,
   ingredients: [
-    { ingredient: "plant", amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "kg" }, role: "gives the juice" },
-    { ingredient: "brown-sugar", amount: { type: "per-basis", perBasis: sugarPerPlant, unit: "kg" }, role: "draws the juice" },
-    { ingredient: "brown-sugar", amount: { type: "per-surface", thicknessM: { low: 0.003, default: 0.005, high: 0.006 }, unit: "kg" }, role: "the cap that keeps air out" },
+    {
+      ingredient: "plant",
+      amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "kg" },
+      role: "gives the juice",
+    },
+    {
+      ingredient: "brown-sugar",
+      amount: { type: "per-basis", perBasis: sugarPerPlant, unit: "kg" },
+      role: "draws the juice",
+    },
+    {
+      ingredient: "brown-sugar",
+      amount: { type: "per-surface", thicknessM: { low: 0.003, default: 0.005, high: 0.006 }, unit: "kg" },
+      role: "the cap that keeps air out",
+    },
   ],
 });
 
@@ -49,15 +76,43 @@ export const plantJuice: Method = {
   fillShare: { low: 0.6, default: 0.667, high: 0.75 },
   cautiousSchool: "equal-weight",
   schools: [
-    school("equal-weight", "Equal weight", "As much sugar as plant: draws more and keeps better.", { low: 0.9, default: 1, high: 1.1 }),
-    school("half-weight", "Half weight", "Half as much sugar as plant: cheaper, thinner, spoils sooner.", { low: 0.45, default: 0.5, high: 0.55 }),
+    school("equal-weight", "Equal weight", "As much sugar as plant: draws more and keeps better.", {
+      low: 0.9,
+      default: 1,
+      high: 1.1,
+    }),
+    school("half-weight", "Half weight", "Half as much sugar as plant: cheaper, thinner, spoils sooner.", {
+      low: 0.45,
+      default: 0.5,
+      high: 0.55,
+    }),
   ],
   steps: [
-    { id: "pick", text: "Pick growing tips before sunrise, dew on, unwashed; weigh them.", why: "Most sap is in them then; the sugar follows the real weight.", adds: [] },
-    { id: "coat", text: "Chop coarsely and turn in the sugar until every face is coated.", why: "Bare faces rot.", adds: ["plant", "brown-sugar"] },
-    { id: "pack", text: "Pack into the jar, two thirds full, pressed down.", why: "It rises when the gas comes.", adds: [] },
+    {
+      id: "pick",
+      text: "Pick growing tips before sunrise, dew on, unwashed; weigh them.",
+      why: "Most sap is in them then; the sugar follows the real weight.",
+      adds: [],
+    },
+    {
+      id: "coat",
+      text: "Chop coarsely and turn in the sugar until every face is coated.",
+      why: "Bare faces rot.",
+      adds: ["plant", "brown-sugar"],
+    },
+    {
+      id: "pack",
+      text: "Pack into the jar, two thirds full, pressed down.",
+      why: "It rises when the gas comes.",
+      adds: [],
+    },
     { id: "cap", text: "Level it and lay the sugar cap on top.", why: "The cap keeps the air out.", adds: [] },
-    { id: "cover", text: "Wipe the rim with vinegar, tie cloth or paper over it, label it.", why: "Ants come for the sugar; the gas must get out.", adds: [] },
+    {
+      id: "cover",
+      text: "Wipe the rim with vinegar, tie cloth or paper over it, label it.",
+      why: "Ants come for the sugar; the gas must get out.",
+      adds: [],
+    },
   ],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "the sugar has not drawn yet" },
@@ -79,10 +134,21 @@ export const plantJuice: Method = {
       untilH: 24 * 6,
       ifMissed: "What stood dry may grow fuzz. White fuzz: take it off, add sugar. Coloured: it is lost.",
     },
-    { act: "look", text: "Smell it; does the plant float?", everyH: 24, fromH: 24 * 4, ifMissed: "Signs decide here. Look before you trust the days." },
+    {
+      act: "look",
+      text: "Smell it; does the plant float?",
+      everyH: 24,
+      fromH: 24 * 4,
+      ifMissed: "Signs decide here. Look before you trust the days.",
+    },
   ],
   yieldPerBasis: { low: 0.5, default: 0.7, high: 0.9 },
-  keeping: { from: "strained", shelfH: 24 * 180, container: "breathable cover, a little sugar on top", place: "cool and dark, out of children's reach" },
+  keeping: {
+    from: "strained",
+    shelfH: 24 * 180,
+    container: "breathable cover, a little sugar on top",
+    place: "cool and dark, out of children's reach",
+  },
   residues: ["compost", "a second, weaker steep in water"],
   cautions: ["poisonous-plants", "breathable-lid", "mould", "not-for-people"],
   comfortC: { low: 18, high: 25 },

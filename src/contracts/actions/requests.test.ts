@@ -1,0 +1,160 @@
+import { checkRequest } from "./requests";
+import { ACTION_SCHEMAS, type ActionName } from "./schemas";
+
+const KEY = "6f1c2f8e-3a52-4c1f-9f0e-6f3f9a1b2c3d";
+const AT = "2031-03-20T10:00:00Z";
+
+/** One request of each kind that fits. */
+const FITTING: Record<ActionName, Record<string, unknown>> = {
+  setUpFarm: {
+    requestKey: KEY,
+    name: "Own field",
+    people: ["Ana"],
+    timeZone: "UTC",
+    latitudeDeg: 45,
+    longitudeDeg: 15,
+    units: "metric",
+    currency: "crowns",
+    labourPerH: 12,
+    powerPerKWh: 0.3,
+    climateMeanC: 11,
+    climateSwingC: 8,
+  },
+  addVessel: { requestKey: KEY, name: "Drum", kind: "drum", volumeL: 200 },
+  receiveLot: {
+    requestKey: KEY,
+    ingredientId: "molasses",
+    amount: 5,
+    origin: "bought",
+    receivedOn: "2031-03-20",
+    cost: 12,
+  },
+  addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
+  addTool: { requestKey: KEY, name: "Can", kind: "can", volumeL: 10 },
+  fillVessel: {
+    requestKey: KEY,
+    vesselId: 1,
+    methodId: "cultured-extract",
+    schoolId: "equal-parts",
+    basisAmount: 90,
+    lines: [{ ingredientId: "water", part: "mix", used: 90 }],
+    labourMin: 30,
+  },
+  logEntry: { requestKey: KEY, batchId: 1, entry: { kind: "ph", value: 4.2, instrument: "meter", spot: "mid-depth" } },
+  closeBatch: { requestKey: KEY, batchId: 1, kind: "strained", yieldL: 80, residue: "compost", labourMin: 20 },
+  cleanVessel: { requestKey: KEY, vesselId: 1 },
+  applyStore: {
+    requestKey: KEY,
+    storeId: 1,
+    useId: "drench-growing",
+    ratio: "1:250",
+    mixRateL: 2,
+    mixRatePer: "m2",
+    toolId: 1,
+    plotIds: [1, 2],
+    labourMin: 20,
+  },
+};
+const ACTIONS = Object.keys(ACTION_SCHEMAS) as ActionName[];
+
+describe.each(ACTIONS)("a request to %s", (name) => {
+  const schema: { readonly required: readonly string[] } = ACTION_SCHEMAS[name];
+  it("fits as the screen sends it", () => expect(checkRequest(name, FITTING[name])).toBeNull());
+  it.each(schema.required)("is marked at %s where that is missing", (field) => {
+    const { [field]: _gone, ...rest } = FITTING[name];
+    expect(checkRequest(name, rest)).toEqual({ [`/${field}`]: "This is needed." });
+  });
+  it("is refused with something in it that nobody knows", () => {
+    expect(checkRequest(name, { ...FITTING[name], smuggled: 1 })).toEqual({ "/smuggled": "This is not known here." });
+  });
+  it.each([null, "words", 7, [], undefined])("is refused as %p", (value) =>
+    expect(checkRequest(name, value)).not.toBeNull(),
+  );
+  it("needs a key of its own form", () =>
+    expect(checkRequest(name, { ...FITTING[name], requestKey: "again" })).toHaveProperty(["/requestKey"]));
+});
+
+const REFUSED: readonly (readonly [ActionName, object, string, string])[] = [
+  ["setUpFarm", { people: [] }, "/people", "Choose at least one."],
+  ["setUpFarm", { people: [" "] }, "/people/0", "This is empty or not of the right form."],
+  ["setUpFarm", { latitudeDeg: 89 }, "/latitudeDeg", "At most 66."],
+  ["setUpFarm", { units: "barrels" }, "/units", "One of metric, us."],
+  ["setUpFarm", { labourPerH: -1 }, "/labourPerH", "At least 0."],
+  ["addVessel", { volumeL: 0 }, "/volumeL", "At least 0.1."],
+  ["addVessel", { volumeL: 5_000_000 }, "/volumeL", "At most 20000."],
+  ["addVessel", { volumeL: "200" }, "/volumeL", "This must be a number."],
+  ["addVessel", { volumeL: NaN }, "/volumeL", "This must be a number."],
+  ["addVessel", { name: "" }, "/name", "This is empty or not of the right form."],
+  ["addVessel", { name: "x".repeat(41) }, "/name", "At most 40 characters."],
+  ["addVessel", { diameterM: 0 }, "/diameterM", "At least 0.03."],
+  ["addVessel", { airW: -5 }, "/airW", "At least 0."],
+  ["receiveLot", { amount: 0 }, "/amount", "More than 0."],
+  ["receiveLot", { amount: null }, "/amount", "This must be a number."],
+  ["receiveLot", { receivedOn: "20.3.2031" }, "/receivedOn", "A date such as 2031-03-02."],
+  ["receiveLot", { receivedOn: "2031-02-30" }, "/receivedOn", "A date such as 2031-03-02."],
+  ["receiveLot", { cost: -3 }, "/cost", "At least 0."],
+  ["receiveLot", { ingredientId: "MOLASSES" }, "/ingredientId", "This is empty or not of the right form."],
+  ["addPlot", { lengthM: 0 }, "/lengthM", "At least 0.1."],
+  ["addPlot", { plants: 2.5 }, "/plants", "This must be a whole number."],
+  ["addPlot", { stage: "asleep" }, "/stage", "One of bare, seedling, growing, flowering, fruiting, perennial."],
+  ["addTool", { volumeL: 0 }, "/volumeL", "At least 0.1."],
+  ["addTool", { stepMl: 0 }, "/stepMl", "More than 0."],
+  ["fillVessel", { basisAmount: 0 }, "/basisAmount", "More than 0."],
+  ["fillVessel", { lines: [] }, "/lines", "Choose at least one."],
+  ["fillVessel", { lines: [{ ingredientId: "water", part: "mix", used: -1 }] }, "/lines/0/used", "At least 0."],
+  ["fillVessel", { lines: [{ ingredientId: "water", part: "lid", used: 1 }] }, "/lines/0/part", "One of mix, cap."],
+  ["fillVessel", { statedC: 99 }, "/statedC", "At most 60."],
+  ["fillVessel", { startedAt: "yesterday" }, "/startedAt", "A date and time."],
+  [
+    "logEntry",
+    { entry: { kind: "ph", value: 19, instrument: "meter", spot: "mid-depth" } },
+    "/entry/value",
+    "At most 14.",
+  ],
+  [
+    "logEntry",
+    { entry: { kind: "ph", value: 4, instrument: "tongue", spot: "mid-depth" } },
+    "/entry/instrument",
+    "One of meter, strip.",
+  ],
+  ["logEntry", { entry: { kind: "ph", value: 4, instrument: "meter" } }, "/entry/spot", "This is needed."],
+  ["logEntry", { entry: { kind: "temperature", celsius: -40 } }, "/entry/celsius", "At least -10."],
+  ["logEntry", { entry: { kind: "act", act: "topped-up", litres: -2 } }, "/entry/litres", "More than 0."],
+  ["logEntry", { entry: { kind: "note", note: "" } }, "/entry/note", "This is empty or not of the right form."],
+  ["logEntry", { batchId: 0 }, "/batchId", "At least 1."],
+  ["logEntry", { batchId: 1.5 }, "/batchId", "This must be a whole number."],
+  ["closeBatch", { yieldL: -1 }, "/yieldL", "At least 0."],
+  ["closeBatch", { kind: "drunk" }, "/kind", "One of strained, discarded."],
+  ["closeBatch", { residueKg: "some" }, "/residueKg", "This must be a number."],
+  ["applyStore", { plotIds: [] }, "/plotIds", "Choose at least one."],
+  ["applyStore", { mixRateL: 0 }, "/mixRateL", "More than 0."],
+  ["applyStore", { ratio: "" }, "/ratio", "This is empty or not of the right form."],
+  ["applyStore", { mixRatePer: "acre" }, "/mixRatePer", "One of m2, plant."],
+];
+
+describe("what does not fit is named at its field", () => {
+  it.each(REFUSED)("%s with %j", (name, change, field, words) => {
+    expect(checkRequest(name, { ...FITTING[name], ...change })).toEqual({ [field]: words });
+  });
+  it("names every field at fault at once, so that a form is corrected in one go", () => {
+    expect(
+      Object.keys(checkRequest("addVessel", { requestKey: KEY, name: " ", kind: "hat", volumeL: 0 })!).toSorted(),
+    ).toEqual(["/kind", "/name", "/volumeL"]);
+  });
+  it("knows every kind of entry that a grower logs, and no other", () => {
+    const fits = (entry: object) => checkRequest("logEntry", { ...FITTING.logEntry, entry }) === null;
+    expect(fits({ kind: "smell", word: "cidery" })).toBe(true);
+    expect(fits({ kind: "surface", word: "full head" })).toBe(true);
+    expect(fits({ kind: "film", word: "coloured mould" })).toBe(true);
+    expect(fits({ kind: "solids", word: "floating" })).toBe(true);
+    expect(fits({ kind: "act", act: "fed" })).toBe(true);
+    expect(fits({ kind: "withdrawn" })).toBe(true);
+    expect(fits({ kind: "smell", word: "full head" })).toBe(false);
+    expect(fits({ kind: "weather", word: "fine" })).toBe(false);
+  });
+  it("takes moments with an offset, and none without", () => {
+    expect(checkRequest("cleanVessel", { ...FITTING.cleanVessel, at: AT })).toBeNull();
+    expect(checkRequest("cleanVessel", { ...FITTING.cleanVessel, at: "2031-03-20T10:00:00+01:00" })).toBeNull();
+    expect(checkRequest("cleanVessel", { ...FITTING.cleanVessel, at: "2031-03-20" })).toHaveProperty(["/at"]);
+  });
+});

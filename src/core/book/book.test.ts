@@ -1,0 +1,168 @@
+import { occupiedLitres, scaleRecipe } from "../recipe/scale";
+import { CAUTIONS } from "./cautions";
+import { findMethod, findSchool, findUseRate, METHODS } from "./index";
+import { findIngredient, INGREDIENT_IDS, INGREDIENTS } from "./ingredients";
+import { findUse, USE_IDS, USES } from "./uses";
+import { ACTS, SIGN_WORDS } from "./words";
+
+describe.each(METHODS.map((method) => [method.name, method] as const))("%s", (_name, method) => {
+  it("has cues whose words a grower can tap, none of them said twice with two meanings", () => {
+    const said = method.cues.map(({ kind, word }) => `${kind}/${word}`);
+    expect(new Set(said).size).toBe(said.length);
+    for (const { kind, word } of method.cues) expect(SIGN_WORDS[kind] as readonly string[]).toContain(word);
+  });
+  it("can be told ready, not yet and failed by its cues", () => {
+    for (const says of ["ready", "not-yet", "failed"]) expect(method.cues.map((cue) => cue.says)).toContain(says);
+  });
+  it("puts in at its steps what its schools ask for, and nothing else", () => {
+    const added = new Set(method.steps.flatMap(({ adds }) => adds));
+    const asked = new Set(method.schools.flatMap(({ ingredients }) => ingredients.map(({ ingredient }) => ingredient)));
+    expect([...added].toSorted()).toEqual([...asked].toSorted());
+  });
+  it("has a reason at every step and a consequence at every task", () => {
+    for (const { text, why } of method.steps) expect([text.length > 10, why.length > 5]).toEqual([true, true]);
+    for (const task of method.tending) {
+      expect(task.everyH).toBeGreaterThan(0);
+      expect(task.ifMissed.length).toBeGreaterThan(10);
+      expect([...ACTS, "look", "read-ph"]).toContain(task.act);
+    }
+  });
+  it("leaves headspace at every fill that growers use", () => {
+    const { low, default: usual, high } = method.fillShare;
+    expect(low).toBeLessThanOrEqual(usual);
+    expect(usual).toBeLessThanOrEqual(high);
+    expect(high).toBeLessThanOrEqual(0.9);
+  });
+  it("keeps for a while, and yields no more than went in", () => {
+    expect(method.keeping.shelfH).toBeGreaterThan(0);
+    expect(method.yieldPerBasis.high).toBeLessThanOrEqual(1);
+    expect(method.residues.length).toBeGreaterThan(0);
+  });
+  it("names its cautions, and warns of gas where it makes any behind a lid", () => {
+    for (const caution of method.cautions) expect(CAUTIONS[caution].length).toBeGreaterThan(20);
+    if (method.lid === "airlock") expect(method.cautions).toContain("gas-pressure");
+    if (method.lid === "breathable") expect(method.cautions).toContain("breathable-lid");
+    if (method.aerated) expect(method.cautions).toContain("electricity-at-water");
+  });
+  it.each(method.schools.map((school) => [school.id, school] as const))(
+    "%s: ripens in order, between its cardinal temperatures",
+    (_id, school) => {
+      const { readiness } = school;
+      const { minC, optimumC, maxC, referenceC } = readiness.temperatures;
+      expect([minC < referenceC, referenceC < maxC, minC < optimumC, optimumC < maxC]).toEqual([
+        true,
+        true,
+        true,
+        true,
+      ]);
+      // The cardinal model is only well-behaved with its optimum in the upper half (Rosso et al. 1993).
+      expect(optimumC).toBeGreaterThan((minC + maxC) / 2);
+      if (readiness.type === "bloom")
+        expect([readiness.startH, readiness.peakH, readiness.endH]).toEqual(
+          [readiness.startH, readiness.peakH, readiness.endH].toSorted((a, b) => a - b),
+        );
+      if (readiness.type === "days")
+        expect(
+          readiness.lagD < readiness.startD && readiness.startD < readiness.peakD && readiness.peakD < readiness.endD,
+        ).toBe(true);
+      if (readiness.type === "acid")
+        expect(
+          readiness.floorPh < readiness.bestPh &&
+            readiness.bestPh < readiness.targetPh &&
+            readiness.targetPh < readiness.startPh,
+        ).toBe(true);
+    },
+  );
+  it.each(method.schools.map((school) => [school.id, school] as const))(
+    "%s: goes on at least one growing crop, with a note at every use",
+    (_id, school) => {
+      expect(school.uses.map(({ use }) => use)).toContain("drench-growing");
+      for (const rate of school.uses) {
+        expect(USE_IDS).toContain(rate.use);
+        expect(rate.note.length).toBeGreaterThan(3);
+        expect(rate.everyD).toBeGreaterThanOrEqual(7);
+      }
+    },
+  );
+  it.each(method.schools.map((school) => [school.id, school] as const))(
+    "%s: is the same recipe scaled down and up again",
+    (_id, school) => {
+      const large = scaleRecipe({ method, school, vesselL: 1000 });
+      const back = scaleRecipe({
+        method,
+        school,
+        vesselL: 1000,
+        targetBasis: scaleRecipe({ method, school, vesselL: 10 }).basisAmount,
+      });
+      const again = scaleRecipe({ method, school, vesselL: 1000, targetBasis: large.basisAmount });
+      expect(back.basisAmount).toBeLessThan(large.basisAmount);
+      expect(again.lines).toEqual(large.lines);
+    },
+  );
+});
+
+describe("the cautious figures", () => {
+  const usual = (methodId: string, use: string) =>
+    findUseRate(findSchool(findMethod(methodId), undefined), use)!.partsWater;
+  it("are the milder ones where schools clash", () => {
+    expect(usual("plant-juice", "drench-growing").default).toBe(1000);
+    expect(usual("plant-juice", "seedling").strongest).toBeGreaterThanOrEqual(1000);
+    expect(usual("aerated-tea", "foliar")).toMatchObject({ strongest: 1, default: 1 });
+    expect(usual("cultured-extract", "foliar").default).toBe(250);
+  });
+  it("hold a living tea to one hour on leaves, four on soil, twelve at the hard end", () => {
+    for (const school of findMethod("aerated-tea").schools) {
+      expect(school.readiness).toMatchObject({ afterAirOffH: { leaves: 1, soil: 4, hardEnd: 12 } });
+    }
+  });
+  it("keep sugar in a tea at half a per cent or under, and out of the fungal one", () => {
+    const tea = findMethod("aerated-tea");
+    const molasses = (school: string) =>
+      findSchool(tea, school).ingredients.find(({ ingredient }) => ingredient === "molasses");
+    expect(molasses("fungal")).toBeUndefined();
+    const amount = molasses("bacterial")!.amount;
+    expect(amount.type === "per-basis" && amount.perBasis).toEqual({ low: 0.00025, default: 0.0015, high: 0.005 });
+  });
+  it("ask an extract for pH 4 and a week at the least", () => {
+    expect(findSchool(findMethod("cultured-extract"), undefined).readiness).toMatchObject({
+      targetPh: 4,
+      minimumAgeD: 7,
+    });
+  });
+});
+
+describe("ingredients and uses", () => {
+  it.each(INGREDIENT_IDS)("%s has a name, a believable density and no more sugar than itself", (id) => {
+    const item = findIngredient(id);
+    expect(item.name.length).toBeGreaterThan(2);
+    expect(item.densityKgPerL!).toBeGreaterThanOrEqual(0.1);
+    expect(item.densityKgPerL!).toBeLessThanOrEqual(1.5);
+    expect(item.sugarShare).toBeGreaterThanOrEqual(0);
+    expect(item.sugarShare).toBeLessThanOrEqual(1);
+  });
+  it("count a liquid by its own volume", () => {
+    const molasses = INGREDIENTS.molasses;
+    expect(molasses.displacementLPerKg * molasses.densityKgPerL).toBeCloseTo(1, 12);
+    expect(occupiedLitres(findMethod("cultured-extract"), [{ ingredient: "molasses", amount: 3, part: "mix" }])).toBe(
+      3,
+    );
+    expect(occupiedLitres(findMethod("aerated-tea"), [{ ingredient: "castings", amount: 5, part: "mix" }])).toBeCloseTo(
+      3,
+      12,
+    );
+  });
+  it.each(USE_IDS)("%s says how, and its rates run from low to high", (id) => {
+    const use = findUse(id);
+    expect(use.how.length).toBeGreaterThan(10);
+    for (const range of [use.mixLPerM2, use.mixLPerPlant])
+      if (range) expect(range.low <= range.default && range.default <= range.high).toBe(true);
+  });
+  it("wets leaves with a fiftieth of what a drench takes", () =>
+    expect(USES["drench-growing"].mixLPerM2.default / USES.foliar.mixLPerM2.default).toBeGreaterThan(30));
+  it("refuse what is not in the book, by name", () => {
+    expect(() => findIngredient("unicorn")).toThrow('There is no ingredient "unicorn" in the book.');
+    expect(() => findUse("bathe")).toThrow('There is no use "bathe" in the book.');
+    expect(() => findMethod("moon-water")).toThrow('There is no method "moon-water" in the book.');
+    expect(() => findIngredient("toString")).toThrow("There is no ingredient");
+  });
+});

@@ -1,0 +1,162 @@
+import { render, type RenderResult } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { findMethod } from "@/core/book";
+import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
+import type { BatchView } from "@/services/batchView";
+import type { FieldView, PlotView } from "@/services/readField";
+import type { StoreView } from "@/services/readShed";
+import type { YardVessel, YardView } from "@/services/readYard";
+import { ActionsProvider, type FarmActions } from "@/ui/actions";
+
+/** Midday of a known day. */
+export const NOW_MS = Date.parse("2031-03-20T12:00:00Z");
+const HOUR = 3_600_000;
+export const at = (hours: number): number => NOW_MS + hours * HOUR;
+export const FARM = { name: "Test field", timeZone: "UTC", units: "metric", currency: "crowns" } as const;
+
+type Calls = { readonly [N in keyof FarmActions]: jest.Mock };
+
+/** Actions that answer at once and remember what they were asked. */
+export function fakeActions(answers: Partial<Record<keyof FarmActions, unknown>> = {}): Calls {
+  const names: readonly (keyof FarmActions)[] = [
+    "setUpFarm",
+    "addVessel",
+    "addPlot",
+    "addTool",
+    "receiveLot",
+    "fillVessel",
+    "logEntry",
+    "closeBatch",
+    "cleanVessel",
+    "applyStore",
+  ];
+  const made = names.map((name) => [
+    name,
+    jest.fn(
+      async () =>
+        answers[name] ?? { ok: true, value: { entryId: 7, batchId: 7, storeId: 7, vesselId: 7, applicationId: 7 } },
+    ),
+  ]);
+  return Object.fromEntries(made) as Calls;
+}
+
+export const refused = (message: string, fields: Record<string, string> = {}) => ({
+  ok: false,
+  error: { code: "refused", message, fields },
+});
+
+export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
+  render(<ActionsProvider actions={actions}>{screen}</ActionsProvider>);
+
+const none = { p10: null, p50: null, p90: null };
+
+export function batchOf(methodId: string, change: Partial<BatchView> = {}): BatchView {
+  const method = findMethod(methodId);
+  return {
+    id: 4,
+    methodId,
+    name: method.name,
+    shortName: method.shortName,
+    schoolName: method.schools[0]!.name,
+    lid: method.lid,
+    aerated: method.aerated,
+    airOn: method.aerated,
+    filledL: 170,
+    basisAmount: 160,
+    vesselL: 200,
+    startedMs: at(-200),
+    ageText: "day 8",
+    state: "near",
+    stateWords: "Nearly",
+    probabilityReady: 0.2,
+    reasons: ["pH 4.3, falling 0.2 a day; it must reach 4.", "17 °C over the last day."],
+    ifWarmer: null,
+    next: { act: "read-ph", words: "Read pH", atMs: at(2) },
+    window: {
+      start: { p10: at(8), p50: at(20), p90: at(40) },
+      peak: { p10: at(30), p50: at(50), p90: at(80) },
+      end: none,
+    },
+    ribbon: Array.from({ length: 60 }, (_, step) => ({ atMs: at(step * 4), ready: Math.min(1, step / 20), past: 0 })),
+    last: { ph: 4.3, celsius: 17, surface: null, film: null, solids: null },
+    liquidC: 17,
+    words: SIGN_KINDS.flatMap((kind) =>
+      SIGN_WORDS[kind].map((word) => ({
+        kind,
+        word,
+        says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
+      })),
+    ),
+    readsPh: methodId === "cultured-extract",
+    floatingSolids: method.basis === "plant",
+    ...change,
+  };
+}
+
+export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVessel => ({
+  id: 1,
+  name,
+  kind: "drum",
+  volumeL: 200,
+  diameterM: null,
+  site: "lean-to",
+  airW: 0,
+  status: "free",
+  batch: null,
+  ...change,
+});
+
+export const yardOf = (vessels: readonly YardVessel[], change: Partial<YardView> = {}): YardView => ({
+  farm: FARM,
+  nowMs: NOW_MS,
+  vessels,
+  bands: [{ fromMs: at(5), toMs: at(8), when: "dusk", fit: "leaves", because: "dry", windMPerS: 1, airC: 14 }],
+  air: Array.from({ length: 100 }, (_, hour) => ({ atMs: at(hour), airC: 12 + (hour % 24) / 3, rainMm: 0 })),
+  round: [],
+  done: [],
+  ...change,
+});
+
+export const storeOf = (change: Partial<StoreView> = {}): StoreView => ({
+  id: 1,
+  batchId: 1,
+  label: "Nettle extract",
+  atOnce: false,
+  place: "lean-to",
+  onHandL: 20,
+  methodId: "cultured-extract",
+  schoolId: "equal-parts",
+  shelfFromMs: at(-100),
+  expiresMs: at(2000),
+  ...change,
+});
+
+export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => ({
+  id,
+  name: `Bed ${id}`,
+  crop: "carrots",
+  stage: "growing",
+  areaM2: 9,
+  plants: null,
+  leafEaten: false,
+  harvestOn: null,
+  xM: id * 1.8,
+  yM: 0,
+  widthM: 1.2,
+  lengthM: 7.5,
+  last: null,
+  ...change,
+});
+
+export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
+  farm: FARM,
+  nowMs: NOW_MS,
+  plots: [plotOf(1), plotOf(2)],
+  stores: [storeOf()],
+  tools: [
+    { id: 1, name: "Can", kind: "can", volumeL: 10, stepMl: 10, partsWater: null },
+    { id: 2, name: "Injector", kind: "injector", volumeL: 40, stepMl: null, partsWater: 100 },
+  ],
+  bands: [],
+  ...change,
+});

@@ -1,0 +1,159 @@
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
+import { CloseSheet } from "./CloseSheet";
+import { LogSheet, type Correcting, type LogFocus } from "./LogSheet";
+
+const push = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));
+
+type Batch = ReturnType<typeof batchOf>;
+function openLog(batch: Batch, focus: LogFocus = "ph", actions = fakeActions(), correcting?: Correcting) {
+  const onClose = jest.fn();
+  renderWith(
+    actions,
+    <LogSheet
+      batch={batch}
+      vesselName="Drum"
+      focus={focus}
+      clock={FARM}
+      units="metric"
+      nowMs={NOW_MS}
+      {...(correcting ? { correcting } : {})}
+      onClose={onClose}
+    />,
+  );
+  return { actions, onClose, sent: () => actions.logEntry.mock.calls.at(-1)?.[0] as Record<string, unknown> };
+}
+
+describe("the log sheet", () => {
+  it("offers the last pH and logs it with one touch", async () => {
+    const { sent } = openLog(batchOf("cultured-extract"));
+    fireEvent.click(screen.getByRole("button", { name: "Log pH 4.3" }));
+    await waitFor(() =>
+      expect(sent()).toMatchObject({
+        batchId: 4,
+        entry: { kind: "ph", value: 4.3, instrument: "meter", spot: "mid-depth" },
+      }),
+    );
+    expect(sent()).not.toHaveProperty("at");
+  });
+  it("steps the number by what the instrument can tell", () => {
+    openLog(batchOf("cultured-extract"));
+    fireEvent.click(screen.getByRole("button", { name: "pH down" }));
+    expect(screen.getByRole("button", { name: "Log pH 4.25" })).toBeVisible();
+    fireEvent.click(screen.getByRole("radio", { name: "strip" }));
+    fireEvent.click(screen.getByRole("button", { name: "pH up" }));
+    expect(screen.getByRole("button", { name: "Log pH 4.75" })).toBeVisible();
+  });
+  it("says that a pH from the film is kept but not counted", () => {
+    openLog(batchOf("cultured-extract"));
+    fireEvent.click(screen.getByRole("radio", { name: "in the film" }));
+    expect(screen.getByText(/not taken as the batch’s pH/)).toBeVisible();
+  });
+  it("logs a word with one touch, and tells what it would mean here", async () => {
+    const { sent } = openLog(batchOf("aerated-tea"), "smell");
+    fireEvent.click(screen.getByRole("button", { name: /^earthy\s*ready$/ }));
+    await waitFor(() => expect(sent()).toMatchObject({ entry: { kind: "smell", word: "earthy" } }));
+  });
+  it("asks first for what matters, by what it was opened for", () => {
+    openLog(batchOf("aerated-tea"), "smell");
+    const sections = screen.getAllByRole("region").map((section) => section.getAttribute("aria-label"));
+    expect(sections[0]).toBe("Signs");
+    expect(sections).toHaveLength(5);
+  });
+  it("dates an entry back by what was chosen", async () => {
+    const { sent } = openLog(batchOf("aerated-tea"), "smell");
+    fireEvent.change(screen.getByLabelText("When"), { target: { value: "2" } });
+    fireEvent.click(screen.getByRole("button", { name: /^neutral/ }));
+    await waitFor(() => expect(sent()).toMatchObject({ at: new Date(at(-2)).toISOString() }));
+  });
+  it("offers only the acts that the vessel knows", () => {
+    openLog(batchOf("aerated-tea", { airOn: true }));
+    expect(screen.getByRole("button", { name: "Air went off" })).toBeVisible();
+    expect(screen.queryByRole("button", { name: "Vented" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Pressed under" })).toBeNull();
+  });
+  it("logs a top-up with its litres", async () => {
+    const { sent } = openLog(batchOf("cultured-extract"));
+    fireEvent.click(screen.getByRole("button", { name: "Topped up with up" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log top-up" }));
+    await waitFor(() => expect(sent()).toMatchObject({ entry: { kind: "act", act: "topped-up", litres: 1.5 } }));
+  });
+  it("shows what is wrong and logs nothing", async () => {
+    const { actions } = openLog(batchOf("cultured-extract"));
+    fireEvent.change(screen.getByRole("spinbutton", { name: "pH" }), { target: { value: "19" } });
+    fireEvent.click(screen.getByRole("button", { name: "Log pH 19" }));
+    expect(await screen.findByRole("alert")).toHaveTextContent("At most 14.");
+    expect(actions.logEntry).not.toHaveBeenCalled();
+  });
+  it("in correcting shows only that kind, names the old entry and closes when done", async () => {
+    const correcting: Correcting = { entryId: 12, atMs: at(-30), was: "pH 9", kind: "ph" };
+    const { sent, onClose } = openLog(batchOf("cultured-extract"), "ph", fakeActions(), correcting);
+    expect(screen.getAllByRole("region").map((section) => section.getAttribute("aria-label"))).toEqual(["pH"]);
+    expect(screen.getByText(/Instead of “pH 9”/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Log pH 4.3" }));
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    expect(sent()).toMatchObject({ correctsId: 12, at: new Date(at(-30)).toISOString() });
+  });
+});
+
+function openClose(batch: Batch, actions = fakeActions()) {
+  const onClose = jest.fn();
+  renderWith(actions, <CloseSheet batch={batch} vesselName="Drum" units="metric" onClose={onClose} />);
+  return { actions, onClose, sent: () => actions.closeBatch.mock.calls.at(-1)?.[0] as Record<string, unknown> };
+}
+
+describe("straining", () => {
+  beforeEach(() => push.mockClear());
+  it("offers the usual yield, and puts a keeping input into a store", async () => {
+    const { sent, onClose } = openClose(batchOf("cultured-extract", { state: "ready", stateWords: "Ready" }));
+    expect(screen.getByLabelText("Strained off (L)")).toHaveValue("152");
+    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    expect(sent()).toMatchObject({
+      kind: "strained",
+      yieldL: 152,
+      atOnce: false,
+      residue: "compost",
+      overrideReason: "",
+    });
+    expect(push).not.toHaveBeenCalled();
+  });
+  it("sends a living tea on to the field, with no store to put it in", async () => {
+    const { sent } = openClose(batchOf("aerated-tea", { state: "peak", stateWords: "Best now" }));
+    expect(screen.getByRole("radio", { name: /Into a store/ })).toBeDisabled();
+    fireEvent.click(screen.getByRole("button", { name: "Strain, and on to the field" }));
+    await waitFor(() => expect(push).toHaveBeenCalledWith("/field?store=7"));
+    expect(sent()).toMatchObject({ atOnce: true });
+  });
+  it("asks for a reason only against the verdict", () => {
+    openClose(batchOf("cultured-extract", { state: "early", stateWords: "Too early" }));
+    expect(screen.getByLabelText(/Why strain it when the verdict is “too early”/)).toBeVisible();
+  });
+  it("lets a failed batch only be thrown out, with the caution", async () => {
+    const { sent } = openClose(batchOf("cultured-extract", { state: "spoiled", stateWords: "Failed" }));
+    expect(screen.getByRole("radio", { name: /Used at once/ })).toBeDisabled();
+    expect(screen.getByText(/Hot-compost it/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Throw it out" }));
+    await waitFor(() => expect(sent()).toMatchObject({ kind: "discarded", yieldL: 0 }));
+  });
+  it("keeps what was typed when it is refused, and marks the field", async () => {
+    openClose(
+      batchOf("cultured-extract", { state: "ready" }),
+      fakeActions({ closeBatch: refused("Only 170 L went in.", { "/yieldL": "Only 170 L went in." }) }),
+    );
+    const yielded = screen.getByLabelText("Strained off (L)");
+    fireEvent.change(yielded, { target: { value: "500" } });
+    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    await waitFor(() => expect(yielded).toHaveAttribute("aria-invalid", "true"));
+    expect(yielded).toHaveValue("500");
+    expect(within(screen.getByRole("dialog")).getAllByRole("alert").length).toBeGreaterThan(0);
+  });
+  it("calls words in a number's place what they are", async () => {
+    const { actions } = openClose(batchOf("cultured-extract", { state: "ready" }));
+    fireEvent.change(screen.getByLabelText("Strained off (L)"), { target: { value: "plenty" } });
+    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    expect(await screen.findByText("This must be a number.")).toBeVisible();
+    expect(actions.closeBatch).not.toHaveBeenCalled();
+  });
+});

@@ -1,0 +1,186 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, storeOf } from "@/testing/views";
+import { ApplyPanel } from "./ApplyPanel";
+import { FieldPlan } from "./FieldPlan";
+import { FieldScreen } from "./FieldScreen";
+
+function openPanel(chosen: readonly number[], view = fieldOf(), actions = fakeActions()) {
+  const onDone = jest.fn();
+  renderWith(actions, <ApplyPanel view={view} storeId={null} chosen={new Set(chosen)} onDone={onDone} />);
+  return { actions, onDone, sent: () => actions.applyStore.mock.calls.at(-1)?.[0] as Record<string, unknown> };
+}
+const loads = () => screen.getByRole("region", { name: "Loads" });
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+describe("applying", () => {
+  it("shows the loads as soon as beds are chosen, and sends just that", async () => {
+    const { sent, onDone } = openPanel([1, 2]);
+    expect(loads()).toHaveTextContent("3 cans of 10 L with 40 mL in each");
+    expect(loads()).toHaveTextContent("a last can of 6 L with 20 mL");
+    expect(loads()).toHaveTextContent("In all 36 L of mix");
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(onDone).toHaveBeenCalled());
+    expect(sent()).toMatchObject({
+      storeId: 1,
+      useId: "drench-growing",
+      ratio: "1:250",
+      mixRateL: 2,
+      mixRatePer: "m2",
+      toolId: 1,
+      plotIds: [1, 2],
+    });
+  });
+  it("says a ratio in every way, and the book's own span beside it", () => {
+    openPanel([1]);
+    expect(screen.getByText(/1 part to 250 of water: 4 mL per litre of water, 0.4 % of the mix/)).toHaveTextContent(
+      "In the book: 1:32 to 1:500.",
+    );
+    type("How strong", "2 mL/L");
+    expect(screen.getByText(/1 part to 500 of water/)).toBeVisible();
+  });
+  it("says how much is short, and does not let it be confirmed", () => {
+    openPanel([1, 2]);
+    type("How strong", "neat");
+    expect(loads()).toHaveTextContent("16 L short");
+    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+  });
+  it.each([
+    ["1:0", 'Write "neat"'],
+    ["a glug", "is not a ratio"],
+    ["200 %", "100 % or more of the mix"],
+  ])("refuses %s at its field", (ratio, words) => {
+    openPanel([1]);
+    type("How strong", ratio);
+    expect(screen.getByText(new RegExp(words))).toBeVisible();
+    expect(screen.getByLabelText("How strong")).toHaveAttribute("aria-invalid", "true");
+  });
+  it("wants a reason for what is stronger than the book", async () => {
+    const { sent } = openPanel([1], fieldOf(), fakeActions());
+    type("How strong", "1:10");
+    expect(screen.getByText(/stronger than the strongest in the book/)).toBeVisible();
+    type("Why all the same?", "patch-tested on Sunday");
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ overrideReason: "patch-tested on Sunday" }));
+  });
+  it("bars a tea that died, with no field for a reason", () => {
+    openPanel(
+      [1],
+      fieldOf({
+        stores: [storeOf({ methodId: "aerated-tea", schoolId: "bacterial", shelfFromMs: at(-20), expiresMs: at(-16) })],
+      }),
+    );
+    expect(screen.getByText(/it is foul and goes on nothing but compost/)).toBeVisible();
+    expect(screen.queryByLabelText("Why all the same?")).toBeNull();
+    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+  });
+  it("takes the injector for the injector's use, and refuses what it can't give", () => {
+    openPanel([1]);
+    fireEvent.click(screen.getByRole("radio", { name: "Through the injector" }));
+    expect(screen.getByLabelText("Carried with")).toHaveValue("2");
+    type("How strong", "1:40");
+    expect(screen.getByText(/stronger than this injector can give/)).toBeVisible();
+  });
+  it("counts by the plant where every chosen bed has its plants counted", () => {
+    openPanel([1], fieldOf({ plots: [plotOf(1, { plants: 9, stage: "perennial" })] }));
+    fireEvent.click(screen.getByRole("radio", { name: "by the plant" }));
+    expect(screen.getByLabelText("Mix (L per plant)")).toHaveValue("4");
+    expect(loads()).toHaveTextContent("In all 36 L of mix");
+  });
+  it("warns of mist on leaves", () => {
+    openPanel([1]);
+    fireEvent.click(screen.getByRole("radio", { name: "On the leaves" }));
+    expect(screen.getByText(/Mask and gloves when spraying/)).toBeVisible();
+  });
+  it("keeps everything when it is refused", async () => {
+    openPanel(
+      [1],
+      fieldOf(),
+      fakeActions({ applyStore: refused("Another drew on it meanwhile.", { "/plotIds": "The store holds 1 L." }) }),
+    );
+    type("Mix (L per m²)", "3");
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    expect(await screen.findByText("Another drew on it meanwhile.")).toBeVisible();
+    expect(screen.getByLabelText("Mix (L per m²)")).toHaveValue("3");
+  });
+  it("prefers a store that has not gone over", () => {
+    openPanel(
+      [1],
+      fieldOf({ stores: [storeOf({ id: 8, label: "Old", expiresMs: at(-5) }), storeOf({ id: 9, label: "Fresh" })] }),
+    );
+    expect(screen.getByLabelText("What")).toHaveValue("9");
+  });
+});
+
+describe("the field plan", () => {
+  it("draws every bed as a button that says what it is and what it got last", () => {
+    const last = {
+      applicationId: 1,
+      plotId: 2,
+      batchId: 1,
+      storeLabel: "Nettle extract",
+      useId: "foliar",
+      partsWater: 250,
+      mixL: 2,
+      concentrateL: 0.01,
+      applicationMixL: 2,
+      labourMin: 5,
+      actorName: "Ana",
+      atMs: at(-26),
+    };
+    const onToggle = jest.fn();
+    renderWith(
+      fakeActions(),
+      <FieldPlan
+        plots={[plotOf(1), plotOf(2, { last })]}
+        chosen={new Set([2])}
+        onToggle={onToggle}
+        clock={FARM}
+        nowMs={NOW_MS}
+        units="metric"
+      />,
+    );
+    expect(screen.getByRole("button", { name: "Bed 1, carrots, 9 m²; last got nothing yet" })).toHaveAttribute(
+      "aria-pressed",
+      "false",
+    );
+    const second = screen.getByRole("button", {
+      name: "Bed 2, carrots, 9 m²; last got nettle extract yesterday 10:00",
+    });
+    expect(second).toHaveAttribute("aria-pressed", "true");
+    fireEvent.click(second);
+    expect(onToggle).toHaveBeenCalledWith(2);
+  });
+  it("gives each bed a thumb's width, however narrow", () => {
+    renderWith(
+      fakeActions(),
+      <FieldPlan
+        plots={[plotOf(1, { widthM: 0.3 })]}
+        chosen={new Set()}
+        onToggle={() => undefined}
+        clock={FARM}
+        nowMs={NOW_MS}
+        units="metric"
+      />,
+    );
+    expect(parseFloat(screen.getByRole("button").style.width)).toBeGreaterThanOrEqual(42);
+  });
+});
+
+describe("the field without something", () => {
+  it.each([
+    ["stores", { stores: [] }, "No finished input is in store"],
+    ["tools", { tools: [] }, "Add the can, knapsack or injector"],
+    ["beds", { plots: [] }, "No bed is drawn yet"],
+  ])("no %s: says what comes next", (_what, change, words) => {
+    renderWith(fakeActions(), <FieldScreen view={fieldOf(change)} storeId={null} />);
+    expect(screen.getByText(new RegExp(words))).toBeVisible();
+  });
+  it("chooses all beds and none", () => {
+    renderWith(fakeActions(), <FieldScreen view={fieldOf()} storeId={1} />);
+    fireEvent.click(screen.getByRole("button", { name: "Choose all" }));
+    expect(loads()).toHaveTextContent("In all 36 L of mix");
+    fireEvent.click(screen.getByRole("button", { name: "Choose none" }));
+    expect(loads()).toHaveTextContent("Choose beds on the plan");
+  });
+});

@@ -1,0 +1,195 @@
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import type { RoundTask } from "@/services/round";
+import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
+import { RoundList } from "./RoundList";
+import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
+import { VesselDrawing } from "./VesselDrawing";
+import { YardScreen } from "./YardScreen";
+
+const push = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));
+
+const running = (name: string, change: Parameters<typeof batchOf>[1] = {}, methodId = "cultured-extract") =>
+  vesselOf(name, { status: "running", batch: batchOf(methodId, change) });
+const task = (change: Partial<RoundTask>): RoundTask => ({
+  key: "4-vented",
+  dueMs: at(-1),
+  title: "Drum: vent",
+  why: "Plant extract",
+  urgency: "now",
+  touch: { type: "log-act", batchId: 4, act: "vented" },
+  vesselOrder: 0,
+  ...change,
+});
+
+describe("time on the plate", () => {
+  it("has now at the foot, ten days at the top, and the first two days drawn larger", () => {
+    expect(yOf(NOW_MS, NOW_MS)).toBe(PLATE_H);
+    expect(yOf(at(AHEAD_H), NOW_MS)).toBe(0);
+    const nearPerHour = (PLATE_H - yOf(at(48), NOW_MS)) / 48;
+    const farPerHour = yOf(at(48), NOW_MS) / (AHEAD_H - 48);
+    expect(nearPerHour).toBeGreaterThan(4 * farPerHour);
+  });
+  it("stays on the plate for what lies before and beyond", () =>
+    expect([yOf(at(-9), NOW_MS), yOf(at(9999), NOW_MS)]).toEqual([PLATE_H, 0]));
+});
+
+describe("the yard", () => {
+  beforeEach(() => push.mockClear());
+  it("says at a glance how many work and how much is on the go", () => {
+    renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum"), vesselOf("Pail", { id: 2 })])} />);
+    expect(screen.getByRole("heading", { name: "The yard, Thursday 12:00" })).toBeVisible();
+    expect(screen.getByText("1 of 2 vessels working · 170 L on the go")).toBeVisible();
+  });
+  it("says under each vessel what it is, how it stands, why, and what is next", () => {
+    renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum")])} />);
+    const drum = within(screen.getByRole("article", { name: "Drum" }));
+    for (const words of [
+      "170 L · day 8",
+      "Plant extract",
+      "Nearly",
+      "pH 4.3, falling 0.2 a day; it must reach 4.",
+      "Read pH",
+    ])
+      expect(drum.getByText(words)).toBeVisible();
+    expect(drum.getByRole("img", { name: /^Drum: Opens about tomorrow 08:00/ })).toBeInTheDocument();
+  });
+  it("draws a torn edge where it goes past, hatching where nothing will come of it, a diamond at its best", () => {
+    const { container, unmount } = renderWith(
+      fakeActions(),
+      <YardScreen
+        yard={yardOf([
+          running("Drum", {
+            ribbon: [0, 10, 20, 30].map((hour) => ({ atMs: at(hour), ready: 0.5, past: hour > 15 ? 0.8 : 0 })),
+          }),
+        ])}
+      />,
+    );
+    expect(container.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(1);
+    expect(container.querySelectorAll("path[stroke='var(--rust)']")).toHaveLength(1);
+    unmount();
+    const lost = renderWith(
+      fakeActions(),
+      <YardScreen yard={yardOf([running("Drum", { state: "stuck", stateWords: "Stuck" })])} />,
+    );
+    expect(lost.container.querySelector("rect[fill^='url(#hatch']")).not.toBeNull();
+    expect(lost.container.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(0);
+  });
+  it("opens the right panel for what is next", () => {
+    renderWith(
+      fakeActions(),
+      <YardScreen
+        yard={yardOf([
+          running("Drum", {
+            next: { act: "strain", words: "Strain", atMs: NOW_MS },
+            state: "ready",
+            stateWords: "Ready",
+          }),
+          vesselOf("Pail", { id: 2 }),
+        ])}
+      />,
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Fill Pail" }));
+    expect(push).toHaveBeenCalledWith("/?fill=2", { scroll: false });
+    fireEvent.click(screen.getByRole("button", { name: "Strain: Drum" }));
+    expect(screen.getByRole("dialog", { name: "Strain Drum" })).toBeVisible();
+  });
+  it("washes with one touch", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <YardScreen yard={yardOf([vesselOf("Pail", { id: 2, status: "dirty" })])} />);
+    fireEvent.click(screen.getByRole("button", { name: "Washed: Pail" }));
+    await waitFor(() => expect(actions.cleanVessel.mock.calls[0]?.[0]).toMatchObject({ vesselId: 2 }));
+  });
+  it("does a task of the round with one touch, and opens the log for what needs an eye", async () => {
+    const actions = fakeActions();
+    const look = task({
+      key: "4-look",
+      title: "Drum: smell it",
+      touch: { type: "open-log", batchId: 4, focus: "smell" },
+    });
+    renderWith(actions, <YardScreen yard={yardOf([running("Drum")], { round: [task({}), look] })} />);
+    fireEvent.click(screen.getByRole("button", { name: /Drum: vent/ }));
+    await waitFor(() =>
+      expect(actions.logEntry.mock.calls[0]?.[0]).toMatchObject({ batchId: 4, entry: { kind: "act", act: "vented" } }),
+    );
+    fireEvent.click(screen.getByRole("button", { name: /Drum: smell it/ }));
+    expect(screen.getByRole("dialog", { name: "Drum: log" })).toBeVisible();
+  });
+  it("is walked by keys", () => {
+    renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum"), vesselOf("Pail", { id: 2 })])} />);
+    fireEvent.keyDown(window, { key: "v" });
+    expect(screen.getByRole("article", { name: "Drum" })).toHaveFocus();
+    fireEvent.keyDown(document.activeElement!, { key: "ArrowRight", bubbles: true });
+    expect(screen.getByRole("article", { name: "Pail" })).toHaveFocus();
+    fireEvent.keyDown(document.activeElement!, { key: "Enter", bubbles: true });
+    expect(push).toHaveBeenCalledWith("/?fill=2", { scroll: false });
+  });
+  it("says what comes first where nothing stands yet", () => {
+    renderWith(fakeActions(), <YardScreen yard={yardOf([])} />);
+    expect(screen.getByText(/No vessel stands here yet/)).toBeVisible();
+    expect(screen.getByText("Nothing is due before tomorrow.")).toBeVisible();
+  });
+});
+
+describe("the round", () => {
+  it("says late, now or the hour, and what was done by whom", () => {
+    const tasks = [
+      task({ key: "a", urgency: "late", why: "Late. Gas builds up." }),
+      task({ key: "b" }),
+      task({ key: "c", urgency: "later", dueMs: at(6) }),
+    ];
+    renderWith(
+      fakeActions(),
+      <RoundList
+        tasks={tasks}
+        done={[{ entryId: 1, batchId: 4, title: "Drum: Stirred", atMs: at(-3), by: "Ana" }]}
+        nowMs={NOW_MS}
+        clock={FARM}
+        busyKey="b"
+        onTouch={() => undefined}
+      />,
+    );
+    const buttons = screen.getAllByRole("button");
+    expect(buttons.map((button) => button.textContent?.slice(0, 5))).toEqual(["lateD", "nowDr", "18:00"]);
+    expect(buttons[1]).toBeDisabled();
+    expect(screen.getByText("Drum: Stirred")).toHaveTextContent("by Ana");
+  });
+});
+
+describe("a vessel's drawing", () => {
+  const level = (filledL: number) => {
+    const contents = {
+      filledL,
+      methodId: "aerated-tea",
+      lid: "open" as const,
+      aerated: true,
+      airOn: true,
+      surface: null,
+      film: null,
+      floatingSolids: false,
+    };
+    const { container, unmount } = renderWith(
+      fakeActions(),
+      <VesselDrawing kind="drum" volumeL={200} diameterM={null} pxPerM={100} contents={contents} label="drum" />,
+    );
+    const top = Number(container.querySelector("g rect")!.getAttribute("y"));
+    unmount();
+    return top;
+  };
+  it("rises with its level and never over its brim", () => {
+    expect(level(150)).toBeLessThan(level(50));
+    expect(level(400)).toBe(level(200));
+  });
+  it("is drawn to scale", () => {
+    const heightOf = (volumeL: number) => {
+      const { container, unmount } = renderWith(
+        fakeActions(),
+        <VesselDrawing kind="drum" volumeL={volumeL} diameterM={null} pxPerM={100} contents={null} label="drum" />,
+      );
+      const height = Number(container.querySelector("svg")!.getAttribute("height")) - 16;
+      unmount();
+      return height;
+    };
+    expect(heightOf(1000) / heightOf(125)).toBeCloseTo(2, 6);
+  });
+});
