@@ -27,7 +27,16 @@ export default defineConfig({
   reporter: [["list"], ["./tests/countReporter.ts"]],
   use: { launchOptions, trace: "retain-on-failure" },
   projects: [
-    { name: "laptop", use: { baseURL: process.env.LAPTOP_URL, viewport: { width: 1280, height: 800 } } },
-    { name: "phone", use: { baseURL: process.env.PHONE_URL, viewport: { width: 390, height: 844 }, hasTouch: true } },
+    {
+      name: "laptop",
+      testIgnore: "faults.spec.ts",
+      use: { baseURL: process.env.LAPTOP_URL, viewport: { width: 1280, height: 800 } },
+    },
+    {
+      name: "phone",
+      // The walk at a thumb's width, and what happens when the database is taken away.
+      testMatch: ["walk.spec.ts", "faults.spec.ts"],
+      use: { baseURL: process.env.PHONE_URL, viewport: { width: 390, height: 844 }, hasTouch: true },
+    },
   ],
 });

@@ -38,8 +38,8 @@ export const LAYERS = {
   },
   demo: { layers: ["core", "contracts", "data", "sim", "services"], packages: ["node"] },
   testing: {
-    layers: ["core", "formats", "contracts", "data", "sim", "services", "demo"],
-    packages: ["mysql2", "node", "fast-check"],
+    layers: ["core", "formats", "contracts", "data", "sim", "services", "ui", "demo"],
+    packages: ["mysql2", "node", "fast-check", "react", "@testing-library"],
   },
 };
 

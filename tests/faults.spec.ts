@@ -1,8 +1,6 @@
 import { execFileSync } from "node:child_process";
 import { expect, test } from "@playwright/test";
 
-test.skip(({ viewport }) => (viewport?.width ?? 0) > 500, "once is enough, on the farm that is used last");
-
 /** Stops or starts the test server's database, as bin/test set it up. */
 const database = (act: "db_stop" | "db_start") =>
   execFileSync("bash", ["-c", `. bin/lib.sh && ${act}`], {

@@ -1,6 +1,5 @@
 import { expect, test } from "@playwright/test";
 
-test.skip(({ viewport }) => (viewport?.width ?? 0) < 500, "the same pages on a phone");
 test.use({ baseURL: process.env.NEW_FARM_URL ?? "" });
 
 test("a farm of one's own begins empty, each place with its next step", async ({ page }) => {

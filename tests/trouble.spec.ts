@@ -1,8 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 
-test.skip(({ viewport }) => (viewport?.width ?? 0) < 500, "these need a keyboard and a wide screen");
-
 test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await page.goto("/");
   await page.keyboard.press("?");

@@ -1,6 +1,7 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { loadTool } from "@/core/apply/tool";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
 import { findMethod, findSchool, findUseRate } from "@/core/book";
 import { findUse } from "@/core/book/uses";
@@ -18,15 +19,6 @@ import { atField, refuseAt } from "./refusal";
 import { momentOf, write } from "./write";
 
 type ApplyRequest = ActionRequest<"applyStore">;
-
-export const toolForLoads = (tool: Tool) =>
-  tool.kind === "injector"
-    ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
-    : ({
-        type: "hand",
-        volumeL: tool.volumeL,
-        ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }),
-      } as const);
 
 async function findTool(db: Queryable, id: number): Promise<Tool> {
   const tool = (await listTools(db)).find((candidate) => candidate.id === id);
@@ -94,7 +86,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
         dilution,
         mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
         plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
-        tool: toolForLoads(tool),
+        tool: loadTool(tool),
         availableL: store.onHandL,
       }),
     );

@@ -142,7 +142,7 @@ describe("ingredients and uses", () => {
   });
   it("count a liquid by its own volume", () => {
     const molasses = INGREDIENTS.molasses;
-    expect(molasses.displacementLPerKg * molasses.densityKgPerL).toBeCloseTo(1, 12);
+    expect(molasses.displacementLPerKg * molasses.densityKgPerL!).toBeCloseTo(1, 12);
     expect(occupiedLitres(findMethod("cultured-extract"), [{ ingredient: "molasses", amount: 3, part: "mix" }])).toBe(
       3,
     );

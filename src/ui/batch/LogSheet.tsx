@@ -1,25 +1,26 @@
 "use client";
-import { clsx } from "clsx";
 import { useState } from "react";
 import { toast } from "sonner";
-import type { ActionRequest } from "@/contracts/actions/requests";
-import { PH_INSTRUMENTS, PH_SPOTS, SIGN_KINDS, type Act, type PhInstrument, type PhSpot } from "@/core/book/words";
-import { fromBase, toBase } from "@/core/quantity/units";
-import { sayTemperature, type UnitSystem } from "@/formats/amounts";
+import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/formats/windowText";
-import type { BatchView, WordChoice } from "@/services/batchView";
+import type { BatchView } from "@/services/batchView";
 import { useAct } from "../actions";
-import { Button } from "../kit/Button";
-import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
-import { Stepper } from "../kit/Stepper";
-import { TextArea } from "../kit/fields";
+
+import {
+  ActsSection,
+  NoteSection,
+  PhSection,
+  TemperatureSection,
+  WordsSection,
+  type Entry,
+  type SectionProps,
+} from "./LogSections";
 
 export type LogFocus = "ph" | "smell" | "temperature" | "note";
-type Entry = ActionRequest<"logEntry">["entry"];
 
 /** An entry that the next one takes the place of. */
 export interface Correcting {
@@ -43,201 +44,7 @@ interface LogSheetProps {
 const AGO_H = [0, 0.5, 1, 2, 4, 8, 24] as const;
 const sayAgo = (hours: number) =>
   hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`;
-const KIND_WORDS = { smell: "Smell", surface: "Surface", film: "Film on top", solids: "Solids" } as const;
-const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
 const HOUR_MS = 3_600_000;
-
-interface SectionProps {
-  readonly busy: boolean;
-  readonly onLog: (entry: Entry, said: string) => void;
-}
-
-const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last: number | null }) => {
-  const [value, setValue] = useState(last ?? 5);
-  const [instrument, setInstrument] = useState<PhInstrument>("meter");
-  const [spot, setSpot] = useState<PhSpot>("mid-depth");
-  return (
-    <section aria-label="pH" className="grid gap-3 border-b border-line pb-5">
-      <Stepper
-        label="pH"
-        value={value}
-        step={instrument === "meter" ? 0.05 : 0.5}
-        min={0}
-        max={14}
-        digits={2}
-        onChange={setValue}
-      />
-      <div className="flex flex-wrap gap-x-6 gap-y-3">
-        <Choices
-          label="Read with a"
-          value={instrument}
-          onChange={setInstrument}
-          options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))}
-        />
-        <Choices
-          label="Where"
-          value={spot}
-          onChange={setSpot}
-          options={PH_SPOTS.map((option) => ({
-            value: option,
-            label: option === "mid-depth" ? "mid-depth" : `in the ${option}`,
-          }))}
-        />
-      </div>
-      {spot === "mid-depth" ? null : (
-        <p className="text-[0.9rem] text-soft">
-          Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.
-        </p>
-      )}
-      <Button
-        look="strong"
-        disabled={busy}
-        onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}
-      >
-        Log pH {Number.isFinite(value) ? value : ""}
-      </Button>
-    </section>
-  );
-};
-
-const TemperatureSection = ({
-  lastC,
-  units,
-  busy,
-  onLog,
-}: SectionProps & { readonly lastC: number; readonly units: UnitSystem }) => {
-  const unit = units === "us" ? "°F" : "°C";
-  const [value, setValue] = useState(
-    Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2,
-  );
-  const celsius = Number.isFinite(value) ? toBase({ value, unit }).value : NaN;
-  return (
-    <section aria-label="Temperature" className="grid gap-3 border-b border-line pb-5">
-      <Stepper
-        label="Liquid temperature"
-        unit={unit}
-        value={value}
-        step={0.5}
-        min={unit === "°F" ? 14 : -10}
-        max={unit === "°F" ? 176 : 80}
-        digits={1}
-        onChange={setValue}
-      />
-      <Button
-        look="strong"
-        disabled={busy}
-        onClick={() =>
-          onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))
-        }
-      >
-        Log {Number.isFinite(value) ? `${value} ${unit}` : "temperature"}
-      </Button>
-    </section>
-  );
-};
-
-const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: WordChoice }) => (
-  <button
-    type="button"
-    disabled={busy}
-    onClick={() =>
-      onLog(
-        { kind: choice.kind, word: choice.word } as Entry,
-        `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`,
-      )
-    }
-    className={clsx(
-      "min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash",
-      choice.says ? "border-ink font-semibold" : "border-line",
-    )}
-  >
-    {choice.word}
-    {choice.says ? <span className="block text-[0.78rem] font-normal text-soft">{SAYS_WORDS[choice.says]}</span> : null}
-  </button>
-);
-
-const WordsSection = ({ words, busy, onLog }: SectionProps & { readonly words: readonly WordChoice[] }) => (
-  <section aria-label="Signs" className="grid gap-4 border-b border-line pb-5">
-    {SIGN_KINDS.map((kind) => (
-      <div key={kind}>
-        <h3 className="mb-1.5 text-[1.02rem]">{KIND_WORDS[kind]}</h3>
-        <div className="flex flex-wrap gap-2">
-          {words
-            .filter((choice) => choice.kind === kind)
-            .map((choice) => (
-              <WordButton key={choice.word} choice={choice} busy={busy} onLog={onLog} />
-            ))}
-        </div>
-      </div>
-    ))}
-  </section>
-);
-
-function actsFor(batch: BatchView): { act: Act; label: string }[] {
-  return [
-    { act: "stirred" as const, label: "Stirred" },
-    ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
-    ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
-    ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
-    ...(batch.aerated
-      ? [
-          batch.airOn
-            ? { act: "air-off" as const, label: "Air went off" }
-            : { act: "air-on" as const, label: "Air on again" },
-        ]
-      : []),
-  ];
-}
-
-const ActsSection = ({ batch, busy, onLog }: SectionProps & { readonly batch: BatchView }) => {
-  const [litres, setLitres] = useState(1);
-  return (
-    <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
-      <h3 className="text-[1.02rem]">Done</h3>
-      <div className="flex flex-wrap gap-2">
-        {actsFor(batch).map(({ act, label }) => (
-          <Button key={act} disabled={busy} onClick={() => onLog({ kind: "act", act }, label.toLowerCase())}>
-            {label}
-          </Button>
-        ))}
-      </div>
-      <div className="flex flex-wrap items-end gap-3">
-        <Stepper
-          label="Topped up with"
-          unit="L"
-          value={litres}
-          step={0.5}
-          min={0.1}
-          max={20000}
-          digits={1}
-          onChange={setLitres}
-        />
-        <Button
-          disabled={busy}
-          onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)}
-          className="min-h-14"
-        >
-          Log top-up
-        </Button>
-      </div>
-    </section>
-  );
-};
-
-const NoteSection = ({ busy, onLog }: SectionProps) => {
-  const [note, setNote] = useState("");
-  return (
-    <section aria-label="Note" className="grid gap-2">
-      <TextArea label="A note" value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
-      <Button
-        disabled={busy || note.trim() === ""}
-        onClick={() => onLog({ kind: "note", note: note.trim() }, "note kept")}
-      >
-        Keep note
-      </Button>
-    </section>
-  );
-};
 
 const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" | "clock">) => (
   <div aria-live="polite" className="mb-4">

@@ -4,10 +4,8 @@ import { toast } from "sonner";
 import { parseNumber } from "@/formats/numbers";
 import type { PlotStage } from "@/services/types";
 import { useAct } from "../actions";
-import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
-import { Sheet } from "../kit/Sheet";
+import { FormSheet } from "../kit/FormSheet";
 
 interface PlotForm {
   name: string;
@@ -51,40 +49,24 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
     onClose();
   });
   return (
-    <Sheet
-      open
-      onClose={onClose}
-      title="Add a bed"
-      foot={
-        <Button look="strong" wide disabled={add.busy} onClick={() => void submit()}>
-          Draw it in
-        </Button>
-      }
-    >
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? (
-          <Notice tone="error" title={add.error.message}>
-            {null}
-          </Notice>
-        ) : null}
-        <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
-        <TextField label="Crop" {...register("crop")} error={add.fields["/crop"]} />
-        <SelectField label="Stage" {...register("stage")} error={add.fields["/stage"]}>
-          <option value="bare">bare soil</option>
-          <option value="seedling">seedlings</option>
-          <option value="growing">growing</option>
-          <option value="flowering">flowering</option>
-          <option value="fruiting">fruiting</option>
-          <option value="perennial">perennial</option>
-        </SelectField>
-        <div className="grid grid-cols-2 gap-3">
-          <NumberField label="Width" unit="m" {...register("widthM")} error={add.fields["/widthM"]} />
-          <NumberField label="Length" unit="m" {...register("lengthM")} error={add.fields["/lengthM"]} />
-        </div>
-        <NumberField label="Plants" placeholder="not counted" {...register("plants")} error={add.fields["/plants"]} />
-        <TextField label="First harvest" type="date" {...register("harvestOn")} error={add.fields["/harvestOn"]} />
-        <TickField label="Its leaves are what is eaten" {...register("leafEaten")} />
-      </form>
-    </Sheet>
+    <FormSheet title="Add a bed" act="Draw it in" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
+      <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+      <TextField label="Crop" {...register("crop")} error={add.fields["/crop"]} />
+      <SelectField label="Stage" {...register("stage")} error={add.fields["/stage"]}>
+        <option value="bare">bare soil</option>
+        <option value="seedling">seedlings</option>
+        <option value="growing">growing</option>
+        <option value="flowering">flowering</option>
+        <option value="fruiting">fruiting</option>
+        <option value="perennial">perennial</option>
+      </SelectField>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Width" unit="m" {...register("widthM")} error={add.fields["/widthM"]} />
+        <NumberField label="Length" unit="m" {...register("lengthM")} error={add.fields["/lengthM"]} />
+      </div>
+      <NumberField label="Plants" placeholder="not counted" {...register("plants")} error={add.fields["/plants"]} />
+      <TextField label="First harvest" type="date" {...register("harvestOn")} error={add.fields["/harvestOn"]} />
+      <TickField label="Its leaves are what is eaten" {...register("leafEaten")} />
+    </FormSheet>
   );
 };

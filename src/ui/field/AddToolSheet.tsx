@@ -4,10 +4,8 @@ import { toast } from "sonner";
 import { parseNumber } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
 import { useAct } from "../actions";
-import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
-import { Sheet } from "../kit/Sheet";
+import { FormSheet } from "../kit/FormSheet";
 
 interface ToolForm {
   name: string;
@@ -39,49 +37,33 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
     onClose();
   });
   return (
-    <Sheet
-      open
-      onClose={onClose}
-      title="Add a tool"
-      foot={
-        <Button look="strong" wide disabled={add.busy} onClick={() => void submit()}>
-          Add it
-        </Button>
-      }
-    >
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? (
-          <Notice tone="error" title={add.error.message}>
-            {null}
-          </Notice>
-        ) : null}
-        <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
-        <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
-          <option value="can">can</option>
-          <option value="knapsack">knapsack</option>
-          <option value="injector">injector</option>
-        </SelectField>
+    <FormSheet title="Add a tool" act="Add it" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
+      <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+      <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
+        <option value="can">can</option>
+        <option value="knapsack">knapsack</option>
+        <option value="injector">injector</option>
+      </SelectField>
+      <NumberField
+        label={isInjector ? "Its tank holds" : "Holds"}
+        unit="L"
+        {...register("volumeL")}
+        error={add.fields["/volumeL"]}
+      />
+      {isInjector ? (
         <NumberField
-          label={isInjector ? "Its tank holds" : "Holds"}
-          unit="L"
-          {...register("volumeL")}
-          error={add.fields["/volumeL"]}
+          label="Parts of water to one of stock"
+          {...register("partsWater")}
+          error={add.fields["/partsWater"]}
         />
-        {isInjector ? (
-          <NumberField
-            label="Parts of water to one of stock"
-            {...register("partsWater")}
-            error={add.fields["/partsWater"]}
-          />
-        ) : (
-          <NumberField
-            label="Smallest dose you can measure"
-            unit="mL"
-            {...register("stepMl")}
-            error={add.fields["/stepMl"]}
-          />
-        )}
-      </form>
-    </Sheet>
+      ) : (
+        <NumberField
+          label="Smallest dose you can measure"
+          unit="mL"
+          {...register("stepMl")}
+          error={add.fields["/stepMl"]}
+        />
+      )}
+    </FormSheet>
   );
 };

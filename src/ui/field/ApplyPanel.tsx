@@ -2,25 +2,24 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
-import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { findMethod, findSchool, findUseRate } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
-import { DomainError } from "@/core/errors";
-import { mlPerLitreOfWater, parseDilution, percentOfMix, type Dilution } from "@/core/quantity/ratio";
+import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
 import { sayLoad } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { isoDay, sayDuration } from "@/formats/times";
-import type { FieldView, PlotView } from "@/services/readField";
-import type { Tool } from "@/services/types";
+import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { LoadDrawing } from "./LoadDrawing";
+import { PlotShares, Stock } from "./LoadsResult";
+import { workOut } from "./workOut";
 
 interface ApplyPanelProps {
   readonly view: FieldView;
@@ -29,103 +28,10 @@ interface ApplyPanelProps {
   readonly onDone: () => void;
 }
 
-const toolForLoads = (tool: Tool) =>
-  tool.kind === "injector"
-    ? ({ type: "injector", partsWater: tool.partsWater!, tankL: tool.volumeL } as const)
-    : ({
-        type: "hand",
-        volumeL: tool.volumeL,
-        ...(tool.stepMl === null ? {} : { stepL: tool.stepMl / 1000 }),
-      } as const);
-
-interface Worked {
-  readonly plan: LoadsPlan | null;
-  readonly dilution: Dilution | null;
-  readonly problem: { readonly path: string; readonly message: string } | null;
-}
-
-function workOut(
-  ratio: string,
-  rateText: string,
-  per: "m2" | "plant",
-  tool: Tool,
-  plots: readonly PlotView[],
-  availableL: number,
-): Worked {
-  let dilution: Dilution | null = null;
-  try {
-    dilution = parseDilution(ratio);
-    const amountL = parseNumber(rateText);
-    if (amountL === null) return { plan: null, dilution, problem: { path: "/mixRateL", message: "A number, please." } };
-    if (plots.length === 0) return { plan: null, dilution, problem: null };
-    const plan = planLoads({
-      dilution,
-      mixRate: { amountL, per },
-      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
-      tool: toolForLoads(tool),
-      availableL,
-    });
-    return { plan, dilution, problem: null };
-  } catch (error) {
-    if (!(error instanceof DomainError)) throw error;
-    const path = error.path.startsWith("/ratio")
-      ? "/ratio"
-      : error.path.startsWith("/mixRate")
-        ? "/mixRateL"
-        : error.path.startsWith("/plots")
-          ? "/plotIds"
-          : "/toolId";
-    return { plan: null, dilution, problem: { path, message: error.message } };
-  }
-}
-
 const sayBothWays = ({ partsWater }: Dilution) =>
   partsWater === 0
     ? "undiluted"
     : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
-
-const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: FieldView }) => (
-  <details className="border-b border-line py-2">
-    <summary className="min-h-11 cursor-pointer py-2 font-semibold">By bed</summary>
-    <ul className="text-[0.92rem]">
-      {plan.plots.map((part) => (
-        <li key={part.id} className="flex justify-between gap-3 py-0.5">
-          <span>{part.id}</span>
-          <span className="reading whitespace-nowrap">
-            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in{" "}
-            {sayVolume(part.waterL, view.farm.units)}
-          </span>
-        </li>
-      ))}
-    </ul>
-  </details>
-);
-
-const Stock = ({
-  plan,
-  view,
-  heldL,
-}: {
-  readonly plan: LoadsPlan;
-  readonly view: FieldView;
-  readonly heldL: number;
-}) => {
-  const { units } = view.farm;
-  return (plan.shortL ?? 0) > 0 ? (
-    <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
-      It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out,
-      or go weaker.
-    </Notice>
-  ) : (
-    <p className="py-2 text-[0.95rem]">
-      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate
-      and {sayVolume(plan.totals.waterL, units)} of water. {sayVolume(plan.leftL ?? 0, units)} stay in the store.
-      {Math.abs(plan.roundingErrorL) > 1e-6
-        ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
-        : ""}
-    </p>
-  );
-};
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {

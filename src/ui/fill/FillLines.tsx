@@ -2,19 +2,12 @@
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Method } from "@/core/book/types";
-import type { ScaledLine } from "@/core/recipe/scale";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/readShed";
-
-export interface LineDraft extends ScaledLine {
-  readonly key: string;
-  readonly typed: string;
-  readonly changed: boolean;
-  readonly pickedNow: boolean;
-}
+import type { LineDraft } from "./fillPlan";
 
 interface FillLinesProps {
   readonly method: Method;

@@ -1,13 +1,11 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { findMethod, findSchool, METHODS } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
-import { DomainError } from "@/core/errors";
 import { toBase } from "@/core/quantity/units";
-import { occupiedLitres, scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
 import { sayStock, sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { ShelfItem } from "@/services/readShed";
@@ -20,28 +18,13 @@ import { NumberField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { VesselDrawing } from "../yard/VesselDrawing";
-import { FillLines, type LineDraft } from "./FillLines";
+import { FillLines } from "./FillLines";
+import { basisOf, planFill, type FillSize } from "./fillPlan";
 
 interface FillSheetProps {
   readonly vessel: Vessel;
   readonly shelf: readonly ShelfItem[];
   readonly farm: FarmView;
-}
-
-type Size = "vessel" | "shed" | "amount";
-
-interface Scaled {
-  readonly recipe: ScaledRecipe | null;
-  readonly problem: string | null;
-}
-
-const lineKey = (ingredient: string, part: string) => `${ingredient}/${part}`;
-
-/** What the shed can give of each ingredient that the recipe draws on, but for what is picked fresh. */
-function shedLimits(ingredients: readonly IngredientId[], shelf: readonly ShelfItem[], picked: ReadonlySet<string>) {
-  return [...new Set(ingredients)]
-    .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
-    .map((ingredient) => ({ ingredient, amount: shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0 }));
 }
 
 /** Fill a vessel: method and school, amounts scaled to it and checked against the shed, in the order of mixing, with the cautions. */
@@ -57,7 +40,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     method,
     method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool,
   );
-  const [size, setSize] = useState<Size>("vessel");
+  const [size, setSize] = useState<FillSize>("vessel");
   const [wanted, setWanted] = useState("");
   const [include, setInclude] = useState<readonly IngredientId[]>([]);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
@@ -73,61 +56,19 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     setDrafts({});
     setPicked(new Set());
   };
-  const basisUnit = method.basis === "water" ? "L" : "kg";
-  const basisWord = method.basis === "water" ? "water" : "plant";
+  const { unit: basisUnit, word: basisWord } = basisOf(method);
 
-  const { recipe, problem } = useMemo((): Scaled => {
-    const amount = size === "amount" ? parseNumber(wanted) : null;
-    if (size === "amount" && amount === null)
-      return { recipe: null, problem: `How many ${basisUnit} of ${basisWord}?` };
-    const used = school.ingredients
-      .filter((item) => !item.optional || include.includes(item.ingredient))
-      .map(({ ingredient }) => ingredient);
-    const limits = size === "shed" ? shedLimits(used, shelf, picked) : [];
-    const missing = limits.find(({ amount: held }) => held <= 0);
-    if (missing)
-      return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
-    try {
-      return {
-        recipe: scaleRecipe({
-          method,
-          school,
-          vesselL: vessel.volumeL,
-          diameterM: vessel.diameterM,
-          include,
-          limits,
-          ...(amount === null ? {} : { targetBasis: amount }),
-        }),
-        problem: null,
-      };
-    } catch (error) {
-      if (error instanceof DomainError) return { recipe: null, problem: error.message };
-      throw error;
-    }
-  }, [basisUnit, basisWord, include, method, picked, school, shelf, size, vessel, wanted]);
-
-  const lines: LineDraft[] = (recipe?.lines ?? []).map((line) => {
-    const key = lineKey(line.ingredient, line.part);
-    const typed = drafts[key];
-    const grain = line.amount >= 20 ? 1 : line.amount >= 2 ? 2 : 3;
-    return {
-      ...line,
-      key,
-      typed: typed ?? line.amount.toFixed(grain),
-      changed: typed !== undefined,
-      pickedNow: picked.has(line.ingredient),
-    };
+  const { recipe, problem, lines, filledL, overBrim } = planFill({
+    method,
+    school,
+    vessel,
+    size,
+    wanted,
+    include,
+    picked,
+    drafts,
+    shelf,
   });
-  const amountOf = (line: LineDraft) => parseNumber(line.typed);
-  const readable = lines.every((line) => (amountOf(line) ?? -1) >= 0);
-  const filledL =
-    recipe && readable
-      ? occupiedLitres(
-          method,
-          lines.map((line) => ({ ingredient: line.ingredient, part: line.part, amount: amountOf(line)! })),
-        )
-      : 0;
-  const overBrim = filledL > vessel.volumeL;
 
   const leave = () => router.push("/", { scroll: false });
   const start = async () => {
@@ -142,7 +83,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       lines: lines.map((line) => ({
         ingredientId: line.ingredient,
         part: line.part,
-        used: amountOf(line) as number,
+        used: parseNumber(line.typed) as number,
         pickedNow: line.pickedNow,
       })),
       statedC: statedNumber === null ? null : Number(toBase({ value: statedNumber, unit: degree }).value.toFixed(1)),
@@ -308,7 +249,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           <div className="grid grid-cols-2 gap-3">
             <NumberField
               label="Liquid stands at"
-              unit="°C"
+              unit={degree}
               hint="Used until you read it."
               value={stated}
               onChange={(event) => setStated(event.target.value)}

@@ -5,10 +5,8 @@ import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "
 import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import { useAct } from "../actions";
-import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
-import { Sheet } from "../kit/Sheet";
+import { FormSheet } from "../kit/FormSheet";
 
 interface ReceiveForm {
   ingredientId: IngredientId;
@@ -62,47 +60,38 @@ export const ReceiveSheet = ({
     onClose();
   });
   return (
-    <Sheet
-      open
-      onClose={onClose}
+    <FormSheet
       title="Receive a lot"
-      foot={
-        <Button look="strong" wide disabled={receive.busy} onClick={() => void submit()}>
-          Put it on the shelf
-        </Button>
-      }
+      act="Put it on the shelf"
+      busy={receive.busy}
+      error={receive.error}
+      onSubmit={submit}
+      onClose={onClose}
     >
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {receive.error ? (
-          <Notice tone="error" title={receive.error.message}>
-            {null}
-          </Notice>
-        ) : null}
-        <SelectField label="What" {...register("ingredientId")} error={receive.fields["/ingredientId"]}>
-          {BY_NAME.map((id) => (
-            <option key={id} value={id}>
-              {INGREDIENTS[id].name}
-            </option>
-          ))}
-        </SelectField>
-        <NumberField label="How much" unit={item.stockUnit} {...register("amount")} error={receive.fields["/amount"]} />
-        <SelectField label="From" {...register("origin")} error={receive.fields["/origin"]}>
-          <option value="bought">bought</option>
-          <option value="foraged">foraged</option>
-          <option value="home-made">home-made</option>
-          <option value="given">given</option>
-        </SelectField>
-        <NumberField
-          label={`Cost of all of it (${farm.currency})`}
-          {...register("cost")}
-          error={receive.fields["/cost"]}
-        />
-        <div className="grid grid-cols-2 gap-3">
-          <TextField label="Came in on" type="date" {...register("receivedOn")} error={receive.fields["/receivedOn"]} />
-          <TextField label="Keeps to" type="date" {...register("expiresOn")} error={receive.fields["/expiresOn"]} />
-        </div>
-        <TextField label="Note" {...register("note")} error={receive.fields["/note"]} />
-      </form>
-    </Sheet>
+      <SelectField label="What" {...register("ingredientId")} error={receive.fields["/ingredientId"]}>
+        {BY_NAME.map((id) => (
+          <option key={id} value={id}>
+            {INGREDIENTS[id].name}
+          </option>
+        ))}
+      </SelectField>
+      <NumberField label="How much" unit={item.stockUnit} {...register("amount")} error={receive.fields["/amount"]} />
+      <SelectField label="From" {...register("origin")} error={receive.fields["/origin"]}>
+        <option value="bought">bought</option>
+        <option value="foraged">foraged</option>
+        <option value="home-made">home-made</option>
+        <option value="given">given</option>
+      </SelectField>
+      <NumberField
+        label={`Cost of all of it (${farm.currency})`}
+        {...register("cost")}
+        error={receive.fields["/cost"]}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField label="Came in on" type="date" {...register("receivedOn")} error={receive.fields["/receivedOn"]} />
+        <TextField label="Keeps to" type="date" {...register("expiresOn")} error={receive.fields["/expiresOn"]} />
+      </div>
+      <TextField label="Note" {...register("note")} error={receive.fields["/note"]} />
+    </FormSheet>
   );
 };

@@ -4,10 +4,8 @@ import { toast } from "sonner";
 import type { VesselKind } from "@/services/types";
 import { parseNumber } from "@/formats/numbers";
 import { useAct } from "../actions";
-import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
-import { Sheet } from "../kit/Sheet";
+import { FormSheet } from "../kit/FormSheet";
 
 interface VesselForm {
   name: string;
@@ -41,46 +39,30 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
     onClose();
   });
   return (
-    <Sheet
-      open
-      onClose={onClose}
-      title="Add a vessel"
-      foot={
-        <Button look="strong" wide disabled={add.busy} onClick={() => void submit()}>
-          Add it
-        </Button>
-      }
-    >
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {add.error ? (
-          <Notice tone="error" title={add.error.message}>
-            {null}
-          </Notice>
-        ) : null}
-        <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
-        <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
-          <option value="drum">drum</option>
-          <option value="tote">tote</option>
-          <option value="pail">pail</option>
-          <option value="jar">jar or crock</option>
-        </SelectField>
-        <NumberField label="Holds to the brim" unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
-        <NumberField
-          label="Inner width"
-          unit="cm"
-          hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide."
-          {...register("diameterCm")}
-          error={add.fields["/diameterM"]}
-        />
-        <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />
-        <NumberField
-          label="Pump and heater"
-          unit="W"
-          hint="0 for a vessel without air."
-          {...register("airW")}
-          error={add.fields["/airW"]}
-        />
-      </form>
-    </Sheet>
+    <FormSheet title="Add a vessel" act="Add it" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
+      <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+      <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
+        <option value="drum">drum</option>
+        <option value="tote">tote</option>
+        <option value="pail">pail</option>
+        <option value="jar">jar or crock</option>
+      </SelectField>
+      <NumberField label="Holds to the brim" unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
+      <NumberField
+        label="Inner width"
+        unit="cm"
+        hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide."
+        {...register("diameterCm")}
+        error={add.fields["/diameterM"]}
+      />
+      <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />
+      <NumberField
+        label="Pump and heater"
+        unit="W"
+        hint="0 for a vessel without air."
+        {...register("airW")}
+        error={add.fields["/airW"]}
+      />
+    </FormSheet>
   );
 };

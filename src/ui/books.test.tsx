@@ -1,0 +1,327 @@
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import type { BatchCost } from "@/core/money/batchCost";
+import type { BatchPage } from "@/services/readBatch";
+import type { LedgerView } from "@/services/readLedger";
+import type { ShedView } from "@/services/readShed";
+import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
+import { BatchScreen } from "./batch/BatchScreen";
+import { Header } from "./frame/Header";
+import { SetUpScreen } from "./frame/SetUpScreen";
+import { CostMeasure } from "./ledger/CostMeasure";
+import { LedgerScreen } from "./ledger/LedgerScreen";
+import { ShedScreen } from "./shed/ShedScreen";
+
+const push = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }), usePathname: () => "/shed" }));
+
+const COST: BatchCost = {
+  totalMinor: 1500,
+  perLMinor: 10,
+  breakdown: [
+    { kind: "ingredient", label: "Molasses, lot of 2031-01-01", costMinor: 200 },
+    { kind: "ingredient", label: "Molasses, lot of 2031-02-01", costMinor: 300 },
+    { kind: "labour", label: "Labour", costMinor: 1000 },
+    { kind: "power", label: "Power", costMinor: 0 },
+  ],
+};
+
+describe("a batch's cost, drawn", () => {
+  it("lays one layer an ingredient, the dearest at the bottom, and leaves out what cost nothing", () => {
+    const { container } = renderWith(fakeActions(), <CostMeasure cost={COST} currency="crowns" label="Cost" />);
+    expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Cost: Labour 10.00 crowns, Molasses 5.00 crowns");
+    const heights = [...container.querySelectorAll("svg rect")].map((layer) => Number(layer.getAttribute("height")));
+    expect(heights[0]! / heights[1]!).toBeCloseTo(2, 6);
+  });
+});
+
+const SHED: ShedView = {
+  farm: FARM,
+  nowMs: NOW_MS,
+  stores: [storeOf(), storeOf({ id: 2, label: "Old tea", methodId: "aerated-tea", expiresMs: at(-17) })],
+  shelf: [
+    {
+      ingredientId: "molasses",
+      name: "Molasses",
+      unit: "L",
+      onHand: 7,
+      expiresOn: "2031-03-25",
+      lots: [
+        {
+          id: 1,
+          ingredientId: "molasses",
+          unit: "L",
+          origin: "bought",
+          receivedOn: "2031-01-01",
+          received: 6,
+          costMinor: 1800,
+          expiresOn: "2031-03-25",
+          note: "",
+          onHand: 2,
+        },
+        {
+          id: 2,
+          ingredientId: "molasses",
+          unit: "L",
+          origin: "given",
+          receivedOn: "2031-02-01",
+          received: 5,
+          costMinor: 0,
+          expiresOn: null,
+          note: "from Ana",
+          onHand: 5,
+        },
+      ],
+    },
+  ],
+};
+
+describe("the shed", () => {
+  it("says what each store holds and how long it keeps, and what has gone over", () => {
+    renderWith(fakeActions(), <ShedScreen view={SHED} />);
+    expect(screen.getByText(/keeps 3 months more/)).toBeVisible();
+    expect(screen.getByText(/over by 17 h/)).toBeVisible();
+    expect(screen.getAllByRole("link", { name: "Apply" }).map((link) => link.getAttribute("href"))).toEqual([
+      "/field?store=1",
+      "/field?store=2",
+    ]);
+  });
+  it("warns of what spoils soon, and lists its lots, oldest first, each at its own price", () => {
+    renderWith(fakeActions(), <ShedScreen view={SHED} />);
+    expect(screen.getByText(/5 days left/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Molasses: 7 L in 2 lots" }));
+    const lots = within(screen.getByRole("dialog", { name: "Molasses" })).getAllByRole("listitem");
+    expect(lots[0]).toHaveTextContent("bought, 1 Jan 2031");
+    expect(lots[0]).toHaveTextContent("3.00 crowns per L");
+    expect(lots[1]).toHaveTextContent("from Ana");
+  });
+  it("receives a lot, in the unit of what it is, and marks what is wrong", async () => {
+    const actions = fakeActions({ receiveLot: refused("No.", { "/expiresOn": "It can't expire before it came in." }) });
+    renderWith(actions, <ShedScreen view={SHED} />);
+    fireEvent.click(screen.getByRole("button", { name: "Receive a lot" }));
+    fireEvent.change(screen.getByLabelText("What"), { target: { value: "castings" } });
+    fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: "12,5" } });
+    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
+    expect(await screen.findByText("It can't expire before it came in.")).toBeVisible();
+    expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
+      ingredientId: "castings",
+      amount: 12.5,
+      receivedOn: "2031-03-20",
+      expiresOn: null,
+    });
+    expect(screen.getByLabelText("How much (kg)")).toHaveValue("12,5");
+  });
+  it("says what comes next where it is empty", () => {
+    renderWith(fakeActions(), <ShedScreen view={{ ...SHED, stores: [], shelf: [] }} />);
+    expect(screen.getByText(/Nothing stands in store/)).toBeVisible();
+    expect(screen.getByText(/The shelves are empty/)).toBeVisible();
+  });
+});
+
+const LEDGER: LedgerView = {
+  farm: FARM,
+  nowMs: NOW_MS,
+  batchCount: 80,
+  batches: [
+    {
+      id: 3,
+      name: "Plant extract",
+      vesselName: "Drum",
+      startedMs: at(-900),
+      outcome: "strained",
+      yieldL: 150,
+      cost: COST,
+    },
+    {
+      id: 2,
+      name: "Castings tea",
+      vesselName: "Air drum",
+      startedMs: at(-950),
+      outcome: "discarded",
+      yieldL: null,
+      cost: { ...COST, perLMinor: null },
+    },
+    {
+      id: 1,
+      name: "Plant juice",
+      vesselName: "Jar",
+      startedMs: at(-100),
+      outcome: "running",
+      yieldL: null,
+      cost: { ...COST, perLMinor: null },
+    },
+  ],
+  plots: [
+    {
+      id: 1,
+      name: "Bed 1",
+      crop: "carrots",
+      areaM2: 10,
+      costMinor: 250,
+      applications: [
+        {
+          applicationId: 1,
+          atMs: at(-50),
+          storeLabel: "Nettle extract",
+          useId: "drench-growing",
+          partsWater: 250,
+          concentrateL: 0.1,
+          mixL: 20,
+          costMinor: 250,
+        },
+      ],
+    },
+    { id: 2, name: "Bed 2", crop: "", areaM2: 10, costMinor: 0, applications: [] },
+  ],
+};
+
+describe("the ledger", () => {
+  it("prices a litre where there is one, and does not hide a drum that failed", () => {
+    renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
+    expect(screen.getByText("0.10 crowns")).toBeVisible();
+    expect(screen.getByText(/thrown out; nothing came of it: 15.00 crowns/)).toBeVisible();
+    expect(screen.getByText(/still running: 15.00 crowns/)).toBeVisible();
+    expect(screen.getByText("The newest 3 of 80 batches.")).toBeVisible();
+  });
+  it("says what each bed got, what it cost and what a square metre of it did", () => {
+    renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
+    expect(screen.getByText("0.25 crowns per m²")).toBeVisible();
+    expect(screen.getByText(/20 L of nettle extract at 1:250, drench, growing plants/)).toBeInTheDocument();
+    expect(screen.getByText("One bed got nothing so far.")).toBeVisible();
+  });
+});
+
+const entry = {
+  batchId: 4,
+  instrument: null,
+  spot: null,
+  note: "",
+  numberValue: null,
+  correctsId: null,
+  correctedById: null,
+  actorName: "Ana",
+} as const;
+const PAGE: BatchPage = {
+  farm: FARM,
+  nowMs: NOW_MS,
+  batch: batchOf("cultured-extract"),
+  vesselName: "Drum",
+  vesselKind: "drum",
+  vesselId: 1,
+  startedBy: "Ana",
+  close: null,
+  lines: [{ ingredientId: "molasses", name: "Molasses", part: "mix", unit: "L", planned: 1.6, used: 2 }],
+  log: [
+    { ...entry, id: 2, kind: "smell", word: "cidery", atMs: at(-2), correctsId: 1 },
+    { ...entry, id: 1, kind: "smell", word: "putrid", atMs: at(-2), correctedById: 2 },
+  ],
+  air: [],
+  cost: { ...COST, perLMinor: null },
+  stores: [],
+  applications: [],
+  cautions: ["It makes gas."],
+  residues: ["compost"],
+  yieldRange: { low: 140, likely: 150, high: 160 },
+  keepsH: 4320,
+  keptIn: "sealed; cool and dark",
+  sureness: "The pH rule is firm.",
+  usedAtOnce: false,
+};
+
+describe("a batch's page", () => {
+  it("keeps a corrected entry readable, struck through, and offers no second correction of it", () => {
+    renderWith(fakeActions(), <BatchScreen page={PAGE} />);
+    expect(screen.getByText("Smell: putrid", { selector: "span" })).toHaveClass("line-through");
+    expect(screen.getByText(/corrects an earlier entry/)).toBeVisible();
+    expect(screen.queryByRole("button", { name: "Correct: Smell: putrid" })).toBeNull();
+  });
+  it("strikes an entry out by a later one", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <BatchScreen page={PAGE} />);
+    fireEvent.click(screen.getByRole("button", { name: "Strike out: Smell: cidery" }));
+    await waitFor(() =>
+      expect(actions.logEntry.mock.calls[0]?.[0]).toMatchObject({ correctsId: 2, entry: { kind: "withdrawn" } }),
+    );
+  });
+  it("shows what really went in beside the recipe", () => {
+    renderWith(fakeActions(), <BatchScreen page={PAGE} />);
+    expect(screen.getByRole("region", { name: "What went in" })).toHaveTextContent("2 L (recipe 1.6 L)");
+  });
+  it("tells what came of one that has ended, and offers nothing to do to it", () => {
+    const close = {
+      kind: "strained",
+      atMs: at(-5),
+      yieldL: 150,
+      residue: "compost",
+      residueKg: 1.5,
+      labourMin: 20,
+      verdict: "early",
+      overrideReason: "frost tonight",
+      actorName: "Ben",
+    } as const;
+    renderWith(fakeActions(), <BatchScreen page={{ ...PAGE, close, stores: [storeOf()] }} />);
+    const outcome = screen.getByRole("region", { name: "What came of it" });
+    expect(outcome).toHaveTextContent(
+      "150 L strained today 07:00 by Ben; what was left: compost, 1.5 kg. Against the verdict “early”: frost tonight",
+    );
+    expect(screen.queryByRole("button", { name: "Strain or throw out" })).toBeNull();
+  });
+});
+
+describe("the frame", () => {
+  beforeEach(() => push.mockClear());
+  const header = (farmName: string | null = "Test field") =>
+    renderWith(
+      fakeActions(),
+      <Header
+        farmName={farmName}
+        person={{ id: 1, name: "Ana" }}
+        people={[{ id: 1, name: "Ana" }]}
+        onPerson={async () => undefined}
+      />,
+    );
+  it("marks the place one is in, and goes to another by its key", () => {
+    header();
+    expect(screen.getAllByRole("link", { name: "Shed" })[0]).toHaveAttribute("aria-current", "page");
+    fireEvent.keyDown(window, { key: "3" });
+    expect(push).toHaveBeenCalledWith("/field");
+  });
+  it("leaves keys alone that are typed into a field", () => {
+    header();
+    const field = document.createElement("input");
+    document.body.append(field);
+    fireEvent.keyDown(field, { key: "3", bubbles: true });
+    expect(push).not.toHaveBeenCalled();
+    field.remove();
+  });
+  it("offers no place before there is a farm", () => {
+    header(null);
+    expect(screen.queryByRole("link", { name: "Shed" })).toBeNull();
+  });
+  it("turns to dusk and back, and remembers", () => {
+    header();
+    const switcher = screen.getByRole("button", { name: "Day or dusk" });
+    fireEvent.click(switcher);
+    expect([document.documentElement.dataset.theme, localStorage.getItem("ruchka-light")]).toEqual(["dusk", "dusk"]);
+    fireEvent.click(switcher);
+    expect(document.documentElement.dataset.theme).toBe("day");
+  });
+  it("sets a farm up from what was typed, names split at commas", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <SetUpScreen />);
+    const type = (label: RegExp, value: string) =>
+      fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    type(/^Name of the farm/, "Own field");
+    type(/^People/, "Ana, Ben ,");
+    type(/^Latitude/, "-37,5");
+    type(/^Longitude/, "150");
+    type(/^Money/, "crowns");
+    fireEvent.click(screen.getByRole("button", { name: "Open the yard" }));
+    await waitFor(() =>
+      expect(actions.setUpFarm.mock.calls[0]?.[0]).toMatchObject({
+        name: "Own field",
+        people: ["Ana", "Ben"],
+        latitudeDeg: -37.5,
+      }),
+    );
+  });
+});

@@ -1,0 +1,49 @@
+import type { LoadsPlan } from "@/core/apply/loads";
+import { sayVolume } from "@/formats/amounts";
+import type { FieldView } from "@/services/readField";
+import { Notice } from "../kit/Notice";
+
+/** What each bed gets. */
+export const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: FieldView }) => (
+  <details className="border-b border-line py-2">
+    <summary className="min-h-11 cursor-pointer py-2 font-semibold">By bed</summary>
+    <ul className="text-[0.92rem]">
+      {plan.plots.map((part) => (
+        <li key={part.id} className="flex justify-between gap-3 py-0.5">
+          <span>{part.id}</span>
+          <span className="reading whitespace-nowrap">
+            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in{" "}
+            {sayVolume(part.waterL, view.farm.units)}
+          </span>
+        </li>
+      ))}
+    </ul>
+  </details>
+);
+
+/** What it takes in all, and what stays or lacks in the store. */
+export const Stock = ({
+  plan,
+  view,
+  heldL,
+}: {
+  readonly plan: LoadsPlan;
+  readonly view: FieldView;
+  readonly heldL: number;
+}) => {
+  const { units } = view.farm;
+  return (plan.shortL ?? 0) > 0 ? (
+    <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
+      It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out,
+      or go weaker.
+    </Notice>
+  ) : (
+    <p className="py-2 text-[0.95rem]">
+      In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate
+      and {sayVolume(plan.totals.waterL, units)} of water. {sayVolume(plan.leftL ?? 0, units)} stay in the store.
+      {Math.abs(plan.roundingErrorL) > 1e-6
+        ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
+        : ""}
+    </p>
+  );
+};

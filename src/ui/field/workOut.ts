@@ -1,0 +1,50 @@
+import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { loadTool } from "@/core/apply/tool";
+import { DomainError } from "@/core/errors";
+import { parseDilution, type Dilution } from "@/core/quantity/ratio";
+import { parseNumber } from "@/formats/numbers";
+import type { PlotView } from "@/services/readField";
+import type { Tool } from "@/services/types";
+
+/** What the chosen figures come to: a plan, or what is wrong and at which field. */
+export interface Worked {
+  readonly plan: LoadsPlan | null;
+  readonly dilution: Dilution | null;
+  readonly problem: { readonly path: string; readonly message: string } | null;
+}
+
+/** Works out the loads for what is typed; every refusal of the core is placed at its field. */
+export function workOut(
+  ratio: string,
+  rateText: string,
+  per: "m2" | "plant",
+  tool: Tool,
+  plots: readonly PlotView[],
+  availableL: number,
+): Worked {
+  let dilution: Dilution | null = null;
+  try {
+    dilution = parseDilution(ratio);
+    const amountL = parseNumber(rateText);
+    if (amountL === null) return { plan: null, dilution, problem: { path: "/mixRateL", message: "A number, please." } };
+    if (plots.length === 0) return { plan: null, dilution, problem: null };
+    const plan = planLoads({
+      dilution,
+      mixRate: { amountL, per },
+      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+      tool: loadTool(tool),
+      availableL,
+    });
+    return { plan, dilution, problem: null };
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    const path = error.path.startsWith("/ratio")
+      ? "/ratio"
+      : error.path.startsWith("/mixRate")
+        ? "/mixRateL"
+        : error.path.startsWith("/plots")
+          ? "/plotIds"
+          : "/toolId";
+    return { plan: null, dilution, problem: { path, message: error.message } };
+  }
+}

@@ -1,0 +1,138 @@
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import type { Lot } from "@/services/types";
+import { FARM, fakeActions, refused, renderWith } from "@/testing/views";
+import { FillSheet } from "./FillSheet";
+
+const push = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));
+
+const lot = (id: number, ingredientId: string, onHand: number, receivedOn: string): Lot => ({
+  id,
+  ingredientId,
+  unit: ingredientId === "castings" || ingredientId === "plant" ? "kg" : "L",
+  origin: "bought",
+  receivedOn,
+  received: onHand,
+  costMinor: 100,
+  expiresOn: null,
+  note: "",
+  onHand,
+});
+const item = (ingredientId: string, lots: readonly Lot[]) => ({
+  ingredientId,
+  name: ingredientId,
+  unit: lots[0]!.unit,
+  onHand: lots.reduce((sum, { onHand }) => sum + onHand, 0),
+  lots,
+  expiresOn: null,
+});
+const SHELF = [
+  item("molasses", [lot(1, "molasses", 0.4, "2031-01-05"), lot(2, "molasses", 9, "2031-03-01")]),
+  item("lactic-culture", [lot(3, "lactic-culture", 1, "2031-02-01")]),
+  item("plant", [lot(4, "plant", 5, "2031-03-10")]),
+];
+const VESSEL = { id: 3, name: "Drum", kind: "drum", volumeL: 60, diameterM: null, site: "lean-to", airW: 0 } as const;
+
+function open(
+  actions = fakeActions(),
+  vessel: typeof VESSEL | (Omit<typeof VESSEL, "airW"> & { airW: number }) = VESSEL,
+  units: "metric" | "us" = "metric",
+) {
+  renderWith(actions, <FillSheet vessel={vessel} shelf={SHELF} farm={{ ...FARM, units }} />);
+  return { sent: () => actions.fillVessel.mock.calls.at(-1)?.[0] as Record<string, unknown>, actions };
+}
+
+describe("the fill panel", () => {
+  beforeEach(() => push.mockClear());
+  it("shows the mixing in order, each step with its reason, and the cautions", () => {
+    open();
+    const order = screen.getByRole("region", { name: "In the order of mixing" });
+    const steps = within(order)
+      .getAllByRole("listitem")
+      .filter((step) => step.parentElement?.tagName === "OL");
+    expect(steps).toHaveLength(5);
+    expect(steps[0]).toHaveTextContent("Run the water in, free of chlorine");
+    expect(steps[3]).toHaveTextContent("Chopped plant");
+    const mind = screen.getByRole("region", { name: "Cautions" });
+    for (const words of [
+      /no hemlock, foxglove/,
+      /Keep the airlock wet/,
+      /Not for drinking and not for skin/,
+      /Local code, your certifier/,
+    ])
+      expect(within(mind).getByText(words)).toBeVisible();
+  });
+  it("tells from which lots it would draw, oldest first, and what is short", () => {
+    open();
+    expect(screen.getByText("from 400 mL of 5 Jan 2031, then 99 mL of 1 Mar 2031")).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Lactic culture, L"), { target: { value: "3" } });
+    expect(screen.getByText(/shed holds 1 L: 2 L short/)).toBeVisible();
+  });
+  it("sends what really goes in, beside the method and school", async () => {
+    const { sent } = open();
+    fireEvent.click(screen.getByRole("radio", { name: /More plant/ }));
+    fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0,6" } });
+    fireEvent.click(screen.getByRole("checkbox", { name: "picked just now" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    await waitFor(() => expect(push).toHaveBeenCalledWith("/", { scroll: false }));
+    const request = sent() as {
+      schoolId: string;
+      lines: { ingredientId: string; used: number; pickedNow: boolean }[];
+      statedC: number;
+    };
+    expect(request).toMatchObject({
+      vesselId: 3,
+      methodId: "cultured-extract",
+      schoolId: "more-plant",
+      statedC: 20,
+      labourMin: 45,
+    });
+    expect(request.lines.find(({ ingredientId }) => ingredientId === "molasses")).toMatchObject({ used: 0.6 });
+    expect(request.lines.find(({ ingredientId }) => ingredientId === "plant")).toMatchObject({ pickedNow: true });
+  });
+  it("does not offer a method that needs air to a vessel without, and does to one with", () => {
+    open();
+    expect(screen.getByRole("radio", { name: /Aerated castings tea/ })).toBeDisabled();
+    expect(screen.getByText("Needs air; this vessel has none.")).toBeVisible();
+  });
+  it("says the brim is passed and does not start", () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Water, L"), { target: { value: "90" } });
+    expect(screen.getByText(/over the brim/)).toBeVisible();
+    expect(screen.getByRole("button", { name: "Start the batch" })).toBeDisabled();
+  });
+  it("marks the very line that the shed could not give, and keeps all that was typed", async () => {
+    open(
+      fakeActions({
+        fillVessel: refused("The shed holds 300 mL of molasses.", {
+          "/lines/1/used": "The shed holds 300 mL of molasses.",
+        }),
+      }),
+    );
+    fireEvent.change(screen.getByLabelText("Hands’ time (min)"), { target: { value: "33" } });
+    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    await waitFor(() => expect(screen.getByLabelText("Molasses, L")).toHaveAttribute("aria-invalid", "true"));
+    expect(screen.getByLabelText("Hands’ time (min)")).toHaveValue("33");
+    expect(push).not.toHaveBeenCalled();
+  });
+  it("calls a word in an amount's place what it is", () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "a splash" } });
+    expect(screen.getByText("A number, please.")).toBeVisible();
+  });
+  it("talks in gallons and Fahrenheit to a farm that does, and stores Celsius", async () => {
+    const { sent } = open(fakeActions(), VESSEL, "us");
+    expect(screen.getByText(/15.9 US gal to the brim/)).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Liquid stands at (°F)"), { target: { value: "77" } });
+    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    await waitFor(() => expect(sent()).toMatchObject({ statedC: 25 }));
+  });
+  it("starts over from the recipe when the method changes", () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "9" } });
+    fireEvent.click(screen.getByRole("radio", { name: /Sugar-drawn plant juice/ }));
+    expect(screen.getByLabelText("Brown sugar, the cap on top, kg")).toBeInTheDocument();
+    fireEvent.click(screen.getByRole("radio", { name: /Cultured plant extract/ }));
+    expect(screen.getByLabelText("Molasses, L")).not.toHaveValue("9");
+  });
+});

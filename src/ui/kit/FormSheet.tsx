@@ -1,0 +1,39 @@
+"use client";
+import type { FormEvent, ReactNode } from "react";
+import type { ActionError } from "@/contracts/actions/requests";
+import { Button } from "./Button";
+import { Notice } from "./Notice";
+import { Sheet } from "./Sheet";
+
+interface FormSheetProps {
+  readonly title: string;
+  readonly act: string;
+  readonly busy: boolean;
+  readonly error: ActionError | null;
+  readonly onSubmit: (event?: FormEvent) => Promise<void>;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+}
+
+/** A panel that is one small form: what is wrong on top, its fields, its one act at the foot. */
+export const FormSheet = ({ title, act, busy, error, onSubmit, onClose, children }: FormSheetProps) => (
+  <Sheet
+    open
+    onClose={onClose}
+    title={title}
+    foot={
+      <Button look="strong" wide disabled={busy} onClick={() => void onSubmit()}>
+        {act}
+      </Button>
+    }
+  >
+    <form onSubmit={(event) => void onSubmit(event)} className="grid gap-4" noValidate>
+      {error ? (
+        <Notice tone="error" title={error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      {children}
+    </form>
+  </Sheet>
+);
