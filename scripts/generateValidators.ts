@@ -9,38 +9,34 @@ import addFormats from "ajv-formats";
 import { ACTION_SCHEMAS } from "../src/contracts/actions/schemas";
 import { TASKS } from "../src/commands/index";
 
-const ajv = new Ajv({
-  allErrors: true,
-  strict: true,
-  strictTypes: false,
-  strictRequired: false,
-  discriminator: true,
-  allowUnionTypes: true,
-  code: { source: true, esm: false },
-  schemas: [],
-});
-addFormats(ajv);
+const FOLDER = "src/contracts/generated";
 
-const refs: Record<string, string> = {};
-for (const [name, schema] of Object.entries(ACTION_SCHEMAS)) {
-  ajv.addSchema(schema, name);
-  refs[name] = name;
-}
-for (const task of TASKS) {
-  ajv.addSchema(task.input, `task-${task.name}`);
-  refs[`task_${task.name}`] = `task-${task.name}`;
+/** One file of validators for what is used together: the browser needs those of the actions, the command those of the tasks. */
+function compile(file: string, schemas: Readonly<Record<string, object>>): void {
+  const ajv = new Ajv({
+    allErrors: true,
+    strict: true,
+    strictTypes: false,
+    strictRequired: false,
+    discriminator: true,
+    allowUnionTypes: true,
+    code: { source: true, esm: false, optimize: 2 },
+  });
+  addFormats(ajv);
+  for (const [name, schema] of Object.entries(schemas)) ajv.addSchema(schema, name);
+  const code = standaloneCode(ajv, Object.fromEntries(Object.keys(schemas).map((name) => [name, name])));
+  const note = "// Made by scripts/generateValidators.ts; change the schemas, not this.";
+  writeFileSync(`${FOLDER}/${file}.cjs`, `/* eslint-disable */\n${note}\n${code}\n`);
+  writeFileSync(
+    `${FOLDER}/${file}.d.cts`,
+    `${note}\nimport type { ValidateFunction } from "ajv";\ndeclare const validators: { readonly [name: string]: ValidateFunction };\nexport = validators;\n`,
+  );
 }
 
-const names = Object.keys(refs);
-mkdirSync("src/contracts/generated", { recursive: true });
-writeFileSync(
-  "src/contracts/generated/validators.cjs",
-  `/* eslint-disable */\n// Made by scripts/generateValidators.ts; change the schemas, not this.\n${standaloneCode(ajv, refs)}\n`,
-);
-writeFileSync(
-  "src/contracts/generated/validators.d.cts",
-  `// Made by scripts/generateValidators.ts.\nimport type { ValidateFunction } from "ajv";\ndeclare const validators: { readonly [name: string]: ValidateFunction };\nexport = validators;\n`,
-);
+mkdirSync(FOLDER, { recursive: true });
+for (const file of readdirSync(FOLDER)) rmSync(`${FOLDER}/${file}`);
+compile("actions", ACTION_SCHEMAS);
+compile("tasks", Object.fromEntries(TASKS.map(({ name, input }) => [name, input])));
 
 mkdirSync("docs/schemas", { recursive: true });
 for (const file of readdirSync("docs/schemas")) rmSync(`docs/schemas/${file}`);
@@ -55,4 +51,4 @@ for (const task of TASKS) {
     `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, output`, ...task.output }, null, 2)}\n`,
   );
 }
-console.log(`${names.length} validators, ${TASKS.length * 2} schemas`);
+console.log(`${Object.keys(ACTION_SCHEMAS).length + TASKS.length} validators, ${TASKS.length * 2} schemas`);

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import validators from "@/contracts/generated/validators.cjs";
+import validators from "@/contracts/generated/tasks.cjs";
 import { fieldErrors } from "@/contracts/fieldErrors";
 import { DomainError } from "@/core/errors";
 import { TASKS } from "./index";
@@ -42,7 +42,7 @@ function main([name, flag]: readonly string[]): void {
   if (flag === "--schema") return void print({ input: task.input, output: task.output });
   if (flag === "--example") return void print(task.example);
   const input = readInput();
-  const errors = fieldErrors(validators[`task_${task.name}`]!, input);
+  const errors = fieldErrors(validators[task.name]!, input);
   if (errors) {
     const [path, message] = Object.entries(errors)[0]!;
     fail("schema", `${path === "" ? "The input" : path}: ${message}`, path);

@@ -1,6 +1,6 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { fieldErrors, type FieldErrors } from "../fieldErrors";
-import validators from "../generated/validators.cjs";
+import validators from "../generated/actions.cjs";
 import type {
   SET_UP_FARM,
   ADD_VESSEL,

@@ -1,4 +1,4 @@
-import type { CueMeaning, Method, Readiness } from "../book/types";
+import type { AcidReadiness, BloomReadiness, CueMeaning, Method, Readiness } from "../book/types";
 import type { Forecast } from "../ferment/forecast";
 import { countedPh, signsOf, type Observation, type SignObservation } from "../ferment/observations";
 import { failures, latestAirOff, type VerdictReason } from "./reasons";
@@ -96,10 +96,9 @@ const soon = (input: JudgeInput, gapH: number) => {
   return Math.max(input.nowH + gapH, opens === null ? input.nowH + 2 * gapH : Math.min(opens, input.nowH + 168));
 };
 
-function judgeBloom(evidence: Evidence): Verdict {
+function judgeBloom(evidence: Evidence, { afterAirOffH: limits }: BloomReadiness): Verdict {
   const { input, latestSign } = evidence;
-  const { nowH, forecast, readiness } = input;
-  const limits = readiness.type === "bloom" ? readiness.afterAirOffH : { leaves: 1, soil: 4, hardEnd: 12 };
+  const { nowH, forecast } = input;
   const airOffH = latestAirOff(input.observations);
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
   const airReason: VerdictReason[] =
@@ -165,10 +164,9 @@ function isPhStuck(input: JudgeInput): boolean {
   return last.value > STUCK_PH.above && last.hour >= STUCK_PH.afterH && warm;
 }
 
-function judgeAcid(evidence: Evidence): Verdict {
+function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
   const { input, latestSign } = evidence;
-  const { nowH, readiness, forecast } = input;
-  if (readiness.type !== "acid") return judgeBloom(evidence);
+  const { nowH, forecast } = input;
   const last = countedPh(input.observations).at(-1);
   const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
   if (isPhStuck(input))
@@ -258,6 +256,18 @@ function coldVerdict(input: JudgeInput): Verdict | null {
   };
 }
 
+/** Each kind of method has its own rule. */
+function byRule(evidence: Evidence, readiness: Readiness): Verdict {
+  switch (readiness.type) {
+    case "bloom":
+      return judgeBloom(evidence, readiness);
+    case "acid":
+      return judgeAcid(evidence, readiness);
+    case "days":
+      return judgeDays(evidence);
+  }
+}
+
 /**
  * One verdict with its reasons. Failure signs come first and stay, whatever is smelt later; then cold; then the method's own rule:
  * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready where signs decide.
@@ -268,7 +278,6 @@ export function judge(input: JudgeInput): Verdict {
   const cold = coldVerdict(input);
   if (cold) return cold;
   const evidence = weighSigns(input);
-  const rule = { bloom: judgeBloom, acid: judgeAcid, days: judgeDays }[input.readiness.type];
-  const verdict = rule(evidence);
+  const verdict = byRule(evidence, input.readiness);
   return evidence.disagreeing ? { ...verdict, reasons: [...verdict.reasons, evidence.disagreeing] } : verdict;
 }
