@@ -19,7 +19,7 @@ const RATE_SPAN_SD = 2.8;
 /** How far apart the grid's log rates lie. */
 export const rateStep = (logRateSd: number): number => (2 * RATE_SPAN_SD * logRateSd) / (RATE_NODES - 1);
 /** Pathways less likely than this change nothing that is shown. */
-const LEAST_WEIGHT = 1e-6;
+const LEAST_WEIGHT = 1e-5;
 /** Floors worth telling apart, pH; the upper ones are batches that stick. */
 const FLOOR_SHIFTS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9, 1.2, 1.6];
 /** Share of entries taken to be plainly wrong, so that no single one decides. */

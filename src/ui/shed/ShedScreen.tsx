@@ -24,7 +24,7 @@ function sayExpiry(item: ShelfItem, today: string): { text: string; warn: boolea
 const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: ShedView }) => {
   const over = store.expiresMs < view.nowMs;
   return (
-    <li className="flex w-44 flex-col items-center text-center">
+    <li className="flex flex-col items-center text-center">
       <div className="flex h-32 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
         <Bottle
           litres={store.onHandL}
@@ -70,7 +70,7 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
             and it will.
           </p>
         ) : (
-          <ul className="mt-2 flex flex-wrap gap-x-6 gap-y-6">
+          <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(150px,11.5rem))] gap-x-6 gap-y-6 max-sm:grid-cols-2 max-sm:gap-x-4">
             {view.stores.map((store) => (
               <StoreItem key={store.id} store={store} view={view} />
             ))}
