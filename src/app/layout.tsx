@@ -33,6 +33,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <ActionsProvider actions={farmActions}>
           <Header
             farmName={frame?.farm.name ?? null}
+            units={frame?.farm.units ?? "metric"}
             person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
             people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
             onPerson={choosePerson}

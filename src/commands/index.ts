@@ -1,16 +1,22 @@
+import { calciumTask } from "./calcium";
 import { convertTask } from "./convert";
 import { costTask } from "./cost";
 import { diluteTask } from "./dilute";
+import { figureTask } from "./figure";
 import { forecastTask } from "./forecast";
 import { loadsTask } from "./loads";
 import { scaleTask } from "./scale";
 import type { Task } from "./task";
+import { waterTask } from "./water";
 
 /** Every task of `bin/core`, in the order that help lists them. */
 export const TASKS = [
   convertTask,
+  figureTask,
   diluteTask,
   scaleTask,
+  waterTask,
+  calciumTask,
   forecastTask,
   loadsTask,
   costTask,

@@ -43,7 +43,7 @@ function check(answer: unknown, { at, value, quantity, rel, abs }: Expectation) 
   expect(Math.abs(got - wanted)).toBeLessThanOrEqual(room);
 }
 
-describe.each(["convert", "dilute", "loads", "scale"])("worked cases of %s", (name) => {
+describe.each(["convert", "dilute", "loads", "scale", "water", "calcium"])("worked cases of %s", (name) => {
   const vectors = load(name);
   it("has cases", () => expect(vectors.length).toBeGreaterThan(0));
   it.each(vectors.map((vector) => [vector.name, vector] as const))("%s", (_name, vector) => {

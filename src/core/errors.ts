@@ -30,6 +30,7 @@ export interface DomainErrorParams {
   "no-temperature": { method: string };
   "unknown-word": { word: string; known: readonly string[] };
   "one-tool": { given: number };
+  "figure-unreadable": { text: string; hint: string };
 }
 
 const tidy = (value: number) => Number(value.toPrecision(4)).toString();
@@ -70,6 +71,7 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
   "plot-without-size": ({ plot, need }) => `Plot "${plot}" has no ${need}, which this rate needs.`,
   "time-order": ({ earlier, later }) => `${later} lies before ${earlier}.`,
   "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
+  "figure-unreadable": ({ text, hint }) => (text === "" ? hint : `"${text}": ${hint}`),
   "one-tool": ({ given }) => `Give one tool or one injector, got ${given}.`,
   "no-temperature": ({ method }) => `"${method}" can't be forecast without a liquid or an air temperature.`,
 };

@@ -274,6 +274,7 @@ describe("the frame", () => {
       fakeActions(),
       <Header
         farmName={farmName}
+        units="metric"
         person={{ id: 1, name: "Ana" }}
         people={[{ id: 1, name: "Ana" }]}
         onPerson={async () => undefined}

@@ -1,4 +1,5 @@
 import { ACTS } from "@/core/book/words";
+import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
 import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
 
 const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
@@ -174,5 +175,64 @@ export const COST_OUTPUT = object(["total", "perL", "breakdown", "assumed"], {
   total: NUMBER,
   perL: nullable(NUMBER),
   breakdown: list(object(["kind", "label", "amount"], { kind: TEXT, label: TEXT, amount: NUMBER })),
+  assumed: ASSUMED,
+});
+
+export const WATER_INPUT = object(["source", "volume", "treatment"], {
+  source: { enum: WATER_SOURCES },
+  free: NUMBER,
+  total: NUMBER,
+  volume: QUANTITY,
+  treatment: { enum: WATER_TREATMENTS },
+  temperature: QUANTITY,
+  covered: { type: "boolean" },
+  measures: MEASURES,
+});
+export const WATER_OUTPUT = object(["safe", "hours", "dose", "reasons", "assumed"], {
+  safe: { type: "boolean" },
+  hours: nullable(NUMBER),
+  dose: nullable(QUANTITY),
+  reasons: list(object(["code", "text"], { code: TEXT, text: TEXT })),
+  assumed: ASSUMED,
+});
+
+export const CALCIUM_INPUT = object(["vinegar", "shell"], {
+  vinegar: object(["volume", "aceticPercent"], { volume: QUANTITY, aceticPercent: NUMBER }),
+  shell: object(["mass"], { mass: QUANTITY, purity: NUMBER }),
+  measures: MEASURES,
+});
+export const CALCIUM_OUTPUT = object(
+  [
+    "limiting",
+    "dissolved",
+    "calciumGPerL",
+    "shellLeft",
+    "vinegarNeededForAll",
+    "carbonDioxideL",
+    "text",
+    "cautions",
+    "assumed",
+  ],
+  {
+    limiting: { enum: ["acid", "shell"] },
+    dissolved: QUANTITY,
+    calciumGPerL: NUMBER,
+    shellLeft: QUANTITY,
+    vinegarNeededForAll: QUANTITY,
+    carbonDioxideL: NUMBER,
+    text: TEXT,
+    cautions: list(TEXT),
+    assumed: ASSUMED,
+  },
+);
+
+export const FIGURE_INPUT = object(["text"], {
+  text: { type: "string", maxLength: 200 },
+  units: { enum: ["metric", "us"] },
+  measures: MEASURES,
+});
+export const FIGURE_OUTPUT = object(["answers", "working", "assumed"], {
+  answers: list(object(["label", "quantity", "text"], { label: TEXT, quantity: nullable(QUANTITY), text: TEXT })),
+  working: TEXT,
   assumed: ASSUMED,
 });

@@ -5,12 +5,15 @@ import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";
+import type { UnitSystem } from "@/formats/amounts";
 import { KeysSheet } from "./KeysSheet";
+import { QuickFigure } from "./QuickFigure";
 import { isTyping } from "./keys";
 import { isHere, PLACES } from "./places";
 
 interface HeaderProps {
   readonly farmName: string | null;
+  readonly units: UnitSystem;
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly onPerson: (id: number) => Promise<void>;
@@ -61,7 +64,7 @@ const PersonMenu = ({
 };
 
 /** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
-export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
+export const Header = ({ farmName, units, person, people, onPerson }: HeaderProps) => {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
@@ -104,6 +107,7 @@ export const Header = ({ farmName, person, people, onPerson }: HeaderProps) => {
           ) : null}
           <div className="ml-auto flex items-center gap-1">
             {farmName ? <span className="mr-3 hidden text-[0.95rem] lg:inline">{farmName}</span> : null}
+            <QuickFigure units={units} />
             <button
               type="button"
               className={`${ICON_BUTTON} max-md:hidden`}

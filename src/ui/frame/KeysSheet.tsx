@@ -10,6 +10,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["l", "On a vessel: log"],
   ["c", "On a vessel: strain or throw out"],
   ["r", "Today’s round"],
+  ["w", "Work out a figure"],
   ["d", "Day or dusk"],
   ["Esc", "Close a panel"],
   ["?", "These keys"],

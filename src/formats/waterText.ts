@@ -1,0 +1,27 @@
+import type { WaterReason } from "@/core/water/chlorine";
+import { formatNumber } from "./numbers";
+import { sayDuration } from "./times";
+
+/** Why water is safe for a living brew, or is not. */
+export function sayWaterReason(reason: WaterReason): string {
+  switch (reason.code) {
+    case "free-of-chlorine-by-source":
+      return `Water from ${reason.source === "reverse-osmosis" ? "reverse osmosis" : `the ${reason.source}`} carries no chlorine.`;
+    case "strip-needed":
+      return "Read a strip for free and total chlorine first: without it chloramine can't be ruled out.";
+    case "low-enough":
+      return `${formatNumber(reason.totalMgPerL, 2)} mg/L of chlorine is little enough.`;
+    case "chlorine-left":
+      return `${formatNumber(reason.totalMgPerL, 2)} mg/L of chlorine kills what you brew.`;
+    case "chloramine-stays":
+      return `${formatNumber(reason.chloramineMgPerL, 2)} mg/L is chloramine: neither standing nor bubbling clears it in useful time. Use ascorbic acid or carbon.`;
+    case "free-leaves":
+      return `Half of the chlorine is gone every ${sayDuration(reason.halfLifeH)}.`;
+    case "neutralised":
+      return "Ascorbic acid takes up chlorine and chloramine; stir it in and let it stand a quarter of an hour.";
+    case "carbon-filter":
+      return "An activated-carbon filter takes out both, as long as it is not spent.";
+    case "river-on-leaves":
+      return "River water may carry germs: not on leaves that are eaten raw.";
+  }
+}
