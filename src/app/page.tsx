@@ -12,7 +12,7 @@ export default async function YardPage({ searchParams }: { readonly searchParams
   });
   if (page.type !== "open") return null;
   const { yard, shelf } = page.value;
-  const vessel = yard.vessels.find(({ id, status }) => String(id) === fill && status === "free");
+  const vessel = yard.vessels.find(({ id }) => String(id) === fill);
   return (
     <>
       <YardScreen yard={yard} />

@@ -58,8 +58,9 @@ const newKey = (): string => crypto.randomUUID();
 /**
  * One intended write: checked here with the server's own schema, sent with a key that a resend keeps, so that
  * a double tap or a lost answer does not write twice. The key is renewed once it went through, or once the request changed.
+ * @param failure where a refusal is said: by the form itself, or in passing where there is no form
  */
-export function useAct<N extends ActionName>(name: N): Acting<N> {
+export function useAct<N extends ActionName>(name: N, failure: "in-place" | "toast" = "in-place"): Acting<N> {
   const actions = useFarmActions();
   const [busy, startTransition] = useTransition();
   const [error, setError] = useState<ActionError | null>(null);
@@ -84,6 +85,7 @@ export function useAct<N extends ActionName>(name: N): Acting<N> {
     )) as ActionResult<Answer<N>>;
     if (!result.ok) {
       setError(result.error);
+      if (failure === "toast") toast.error(result.error.message);
       return null;
     }
     setError(null);
@@ -99,6 +101,3 @@ export function useAct<N extends ActionName>(name: N): Acting<N> {
     run: (request) => new Promise((resolve) => startTransition(async () => resolve(await send(request)))),
   };
 }
-
-/** Says a failure where there is no form to say it in. */
-export const toastError = (error: ActionError): void => void toast.error(error.message);

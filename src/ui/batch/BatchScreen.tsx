@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useState, type ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { findMethod } from "@/core/book";
 import { findUse } from "@/core/book/uses";
@@ -10,7 +10,7 @@ import { sayEntry } from "@/formats/entryText";
 import { sayWindow } from "@/formats/windowText";
 import { clockTime, dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
-import { toastError, useAct } from "../actions";
+import { useAct } from "../actions";
 import { Button, buttonLook } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
@@ -20,7 +20,7 @@ import { VesselDrawing } from "../yard/VesselDrawing";
 import { BatchRibbon } from "./BatchRibbon";
 import { CloseSheet } from "./CloseSheet";
 import { LogList } from "./LogList";
-import { LogSheet, type Correcting, type LogFocus } from "./LogSheet";
+import { focusFor, LogSheet, type Correcting } from "./LogSheet";
 import { ReadingsChart } from "./ReadingsChart";
 
 const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
@@ -101,7 +101,7 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
   const router = useRouter();
   const [sheet, setSheet] = useState<"log" | "close" | null>(null);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
-  const withdraw = useAct("logEntry");
+  const withdraw = useAct("logEntry", "toast");
   const { batch, farm } = page;
   const clock = farm;
   const running = page.close === null;
@@ -115,16 +115,6 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
       ph: entry.numberValue!,
       where: entry.spot ?? "",
     }));
-  const focus: LogFocus =
-    batch.next.act === "read-ph" || batch.next.act === "repeat-ph"
-      ? "ph"
-      : batch.next.act === "warm" || batch.next.act === "feed"
-        ? "temperature"
-        : "smell";
-
-  useEffect(() => {
-    if (withdraw.error) toastError(withdraw.error);
-  }, [withdraw.error]);
   const strike = async (entryId: number) => {
     if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
       toast.success("Struck out; it stays readable.");
@@ -254,7 +244,7 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
         <LogSheet
           batch={batch}
           vesselName={page.vesselName}
-          focus={focus}
+          focus={focusFor(batch)}
           clock={clock}
           units={farm.units}
           nowMs={page.nowMs}

@@ -22,6 +22,12 @@ import {
 
 export type LogFocus = "ph" | "smell" | "temperature" | "note";
 
+/** What a log is opened for, by what the verdict asks next. */
+export function focusFor({ next }: Pick<BatchView, "next">): LogFocus {
+  if (next.act === "read-ph" || next.act === "repeat-ph") return "ph";
+  return next.act === "warm" || next.act === "feed" ? "temperature" : "smell";
+}
+
 /** An entry that the next one takes the place of. */
 export interface Correcting {
   readonly entryId: number;

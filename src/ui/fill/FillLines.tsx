@@ -74,7 +74,7 @@ const Line = ({
           {shed.text}
         </p>
         {isFresh(line.ingredient) ? (
-          <label className="mt-1 flex min-h-9 items-center gap-2 text-[0.9rem]">
+          <label className="mt-1 flex min-h-11 items-center gap-2 text-[0.9rem]">
             <input
               type="checkbox"
               className="size-5 accent-[var(--blue)]"

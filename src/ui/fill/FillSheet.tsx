@@ -22,7 +22,8 @@ import { FillLines } from "./FillLines";
 import { basisOf, planFill, type FillSize } from "./fillPlan";
 
 interface FillSheetProps {
-  readonly vessel: Vessel;
+  /** Taken while the panel was open, it stays open, so that nothing typed is lost. */
+  readonly vessel: Vessel & { readonly status: "running" | "dirty" | "free" };
   readonly shelf: readonly ShelfItem[];
   readonly farm: FarmView;
 }
@@ -40,6 +41,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     method,
     method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool,
   );
+  const [started, setStarted] = useState(false);
   const [size, setSize] = useState<FillSize>("vessel");
   const [wanted, setWanted] = useState("");
   const [include, setInclude] = useState<readonly IngredientId[]>([]);
@@ -90,10 +92,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       labourMin: parseNumber(labourMin) as number,
     });
     if (!answer) return;
+    setStarted(true);
     toast.success(`${vessel.name}: ${method.shortName.toLowerCase()} is started.`);
     leave();
   };
 
+  if (started) return null;
+  const taken = vessel.status !== "free";
   return (
     <Sheet
       wide
@@ -111,7 +116,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           <Button
             look="strong"
             className="max-sm:w-full"
-            disabled={fill.busy || !recipe || overBrim}
+            disabled={fill.busy || !recipe || overBrim || taken}
             onClick={() => void start()}
           >
             Start the batch
@@ -204,6 +209,14 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           </div>
         </div>
         <div className="grid content-start gap-5">
+          {taken ? (
+            <Notice
+              tone="error"
+              title={vessel.status === "running" ? `${vessel.name} is taken.` : `${vessel.name} wants washing first.`}
+            >
+              What you typed stays here; another vessel of the yard may take it.
+            </Notice>
+          ) : null}
           {fill.error ? (
             <Notice tone="error" title={fill.error.message}>
               {fill.fields["/vesselId"] ? fill.fields["/vesselId"] : null}

@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { Lot } from "@/services/types";
 import { FARM, fakeActions, refused, renderWith } from "@/testing/views";
+import { ActionsProvider } from "../actions";
 import { FillSheet } from "./FillSheet";
 
 const push = jest.fn();
@@ -31,7 +32,16 @@ const SHELF = [
   item("lactic-culture", [lot(3, "lactic-culture", 1, "2031-02-01")]),
   item("plant", [lot(4, "plant", 5, "2031-03-10")]),
 ];
-const VESSEL = { id: 3, name: "Drum", kind: "drum", volumeL: 60, diameterM: null, site: "lean-to", airW: 0 } as const;
+const VESSEL = {
+  id: 3,
+  name: "Drum",
+  kind: "drum",
+  volumeL: 60,
+  diameterM: null,
+  site: "lean-to",
+  airW: 0,
+  status: "free",
+} as const;
 
 function open(
   actions = fakeActions(),
@@ -134,5 +144,20 @@ describe("the fill panel", () => {
     expect(screen.getByLabelText("Brown sugar, the cap on top, kg")).toBeInTheDocument();
     fireEvent.click(screen.getByRole("radio", { name: /Cultured plant extract/ }));
     expect(screen.getByLabelText("Molasses, L")).not.toHaveValue("9");
+  });
+});
+
+describe("a vessel that is taken while the panel is open", () => {
+  it("stays open with what was typed, says so, and does not start", () => {
+    const screenOf = (status: "free" | "running") => (
+      <FillSheet vessel={{ ...VESSEL, status }} shelf={SHELF} farm={FARM} />
+    );
+    const actions = fakeActions();
+    const { rerender } = renderWith(actions, screenOf("free"));
+    fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0.7" } });
+    rerender(<ActionsProvider actions={actions}>{screenOf("running")}</ActionsProvider>);
+    expect(screen.getByText("Drum is taken.")).toBeVisible();
+    expect(screen.getByLabelText("Molasses, L")).toHaveValue("0.7");
+    expect(screen.getByRole("button", { name: "Start the batch" })).toBeDisabled();
   });
 });

@@ -1,16 +1,17 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
 import { clockTime, longWeekday } from "@/formats/times";
+import type { BatchView } from "@/services/batchView";
 import type { RoundTask } from "@/services/round";
 import type { YardVessel, YardView } from "@/services/readYard";
-import { toastError, useAct } from "../actions";
+import { useAct } from "../actions";
 import { CloseSheet } from "../batch/CloseSheet";
-import { LogSheet, type LogFocus } from "../batch/LogSheet";
+import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { Button } from "../kit/Button";
 import { AddVesselSheet } from "./AddVesselSheet";
 import { RoundList } from "./RoundList";
@@ -32,9 +33,10 @@ function pxPerMetre(vessels: readonly YardVessel[]): number {
   );
 }
 
+/** An open panel keeps the batch that it was opened for, so that nothing typed is lost when someone else ends it meanwhile. */
 type OpenSheet =
-  | { readonly type: "log"; readonly batchId: number; readonly focus: LogFocus }
-  | { readonly type: "close"; readonly batchId: number }
+  | { readonly type: "log"; readonly batch: BatchView; readonly vesselName: string; readonly focus: LogFocus }
+  | { readonly type: "close"; readonly batch: BatchView; readonly vesselName: string }
   | { readonly type: "add" }
   | null;
 
@@ -67,52 +69,40 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   const router = useRouter();
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const [busyKey, setBusyKey] = useState<string | null>(null);
-  const clean = useAct("cleanVessel");
-  const log = useAct("logEntry");
-  const plate = useRef<HTMLDivElement>(null);
+  const clean = useAct("cleanVessel", "toast");
+  const log = useAct("logEntry", "toast");
   const clock = yard.farm;
   const { units } = yard.farm;
   const now = new Date(yard.nowMs);
   const working = yard.vessels.filter(({ status }) => status === "running");
-  const openBatch =
-    sheet && sheet.type !== "add" ? yard.vessels.find(({ batch }) => batch?.id === sheet.batchId) : undefined;
+  const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
+  const fresh = (batch: BatchView) => holding(batch.id)?.batch ?? batch;
 
   useEffect(() => {
     const timer = setInterval(() => router.refresh(), LOOK_AGAIN_MS);
     return () => clearInterval(timer);
   }, [router]);
 
-  useEffect(() => {
-    if (clean.error) toastError(clean.error);
-  }, [clean.error]);
-  useEffect(() => {
-    if (log.error) toastError(log.error);
-  }, [log.error]);
-
   const washed = async (vesselId: number, name: string) => {
     if (await clean.run({ vesselId })) toast.success(`${name} is free.`);
   };
   const acts: VesselActs = {
     onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
-    onLog: ({ batch }) =>
-      batch &&
-      setSheet({
-        type: "log",
-        batchId: batch.id,
-        focus:
-          batch.next.act === "read-ph" || batch.next.act === "repeat-ph"
-            ? "ph"
-            : batch.next.act === "warm" || batch.next.act === "feed"
-              ? "temperature"
-              : "smell",
-      }),
-    onClose: ({ batch }) => batch && setSheet({ type: "close", batchId: batch.id }),
+    onLog: ({ batch, name }) => batch && setSheet({ type: "log", batch, vesselName: name, focus: focusFor(batch) }),
+    onClose: ({ batch, name }) => batch && setSheet({ type: "close", batch, vesselName: name }),
     onClean: (vessel) => void washed(vessel.id, vessel.name),
   };
   const touch = async (task: RoundTask) => {
     const { touch: wanted } = task;
-    if (wanted.type === "open-log") return setSheet({ type: "log", batchId: wanted.batchId, focus: wanted.focus });
-    if (wanted.type === "close") return setSheet({ type: "close", batchId: wanted.batchId });
+    if (wanted.type === "open-log" || wanted.type === "close") {
+      const vessel = holding(wanted.batchId);
+      if (!vessel?.batch) return;
+      const opened = { batch: vessel.batch, vesselName: vessel.name };
+      setSheet(
+        wanted.type === "close" ? { type: "close", ...opened } : { type: "log", focus: wanted.focus, ...opened },
+      );
+      return;
+    }
     setBusyKey(task.key);
     if (wanted.type === "clean")
       await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
@@ -164,7 +154,6 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
               {sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}
             </p>
             <div
-              ref={plate}
               role="region"
               aria-label="Vessels and their ripening ribbons"
               tabIndex={0}
@@ -224,10 +213,10 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         />
         <FitHours yard={yard} />
       </aside>
-      {openBatch?.batch && sheet?.type === "log" ? (
+      {sheet?.type === "log" ? (
         <LogSheet
-          batch={openBatch.batch}
-          vesselName={openBatch.name}
+          batch={fresh(sheet.batch)}
+          vesselName={sheet.vesselName}
           focus={sheet.focus}
           clock={clock}
           units={units}
@@ -235,8 +224,13 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           onClose={() => setSheet(null)}
         />
       ) : null}
-      {openBatch?.batch && sheet?.type === "close" ? (
-        <CloseSheet batch={openBatch.batch} vesselName={openBatch.name} units={units} onClose={() => setSheet(null)} />
+      {sheet?.type === "close" ? (
+        <CloseSheet
+          batch={fresh(sheet.batch)}
+          vesselName={sheet.vesselName}
+          units={units}
+          onClose={() => setSheet(null)}
+        />
       ) : null}
       {sheet?.type === "add" ? <AddVesselSheet onClose={() => setSheet(null)} /> : null}
     </div>

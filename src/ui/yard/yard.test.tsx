@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { RoundTask } from "@/services/round";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
+import { ActionsProvider } from "../actions";
 import { RoundList } from "./RoundList";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 import { VesselDrawing } from "./VesselDrawing";
@@ -191,5 +192,25 @@ describe("a vessel's drawing", () => {
       return height;
     };
     expect(heightOf(1000) / heightOf(125)).toBeCloseTo(2, 6);
+  });
+});
+
+describe("two people in one yard", () => {
+  it("keeps an open panel and what was typed when the batch is ended elsewhere meanwhile", () => {
+    const actions = fakeActions();
+    const ready = running("Drum", {
+      state: "ready",
+      stateWords: "Ready",
+      next: { act: "strain", words: "Strain", atMs: NOW_MS },
+    });
+    const { rerender } = renderWith(actions, <YardScreen yard={yardOf([ready])} />);
+    fireEvent.click(screen.getByRole("button", { name: "Strain: Drum" }));
+    fireEvent.change(screen.getByLabelText("Label"), { target: { value: "Bean extract" } });
+    rerender(
+      <ActionsProvider actions={actions}>
+        <YardScreen yard={yardOf([vesselOf("Drum", { status: "dirty" })])} />
+      </ActionsProvider>,
+    );
+    expect(screen.getByLabelText("Label")).toHaveValue("Bean extract");
   });
 });
