@@ -104,7 +104,6 @@ const SELECT = `
   left join actor closer on closer.id = done.actor_id`;
 const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
 const SELECT_ONE = `${SELECT} where batch.id = ?`;
-const SELECT_CLOSED = `${SELECT} where done.batch_id is not null order by done.at desc, batch.id desc limit ?`;
 const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
 const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
@@ -154,8 +153,6 @@ const toBatch = (row: BatchRow): Batch => ({
 
 export const listRunningBatches = async (db: Queryable): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
-export const listClosedBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
-  (await select<BatchRow>(db, SELECT_CLOSED, [String(limit)])).map(toBatch);
 export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
 

@@ -49,7 +49,6 @@ export interface BatchView {
   readonly ageText: string;
   readonly state: VerdictState;
   readonly stateWords: string;
-  readonly probabilityReady: number;
   readonly reasons: readonly string[];
   readonly ifWarmer: string | null;
   readonly next: { readonly act: NextAct; readonly words: string; readonly atMs: number };
@@ -64,7 +63,6 @@ export interface BatchView {
   };
   readonly liquidC: number;
   readonly words: readonly WordChoice[];
-  readonly readsPh: boolean;
   readonly floatingSolids: boolean;
 }
 
@@ -113,7 +111,6 @@ export function batchView(
     ageText: sayAge(hourOf(batch, now)),
     state: verdict.state,
     stateWords: STATE_WORDS[verdict.state],
-    probabilityReady: forecast.probabilityReady,
     reasons: verdict.reasons.map((reason) => sayReason(reason, telling)),
     ifWarmer: sayWarmer(ifWarmer, telling),
     next: {
@@ -132,7 +129,6 @@ export function batchView(
     },
     liquidC: forecast.liquidNowC,
     words: wordChoices(batch),
-    readsPh: method.schools[0]!.readiness.type === "acid",
     floatingSolids: method.basis === "plant",
   };
 }

@@ -32,7 +32,6 @@ export interface BatchPage {
   readonly close: (Omit<BatchClose, "at"> & { readonly atMs: number }) | null;
   readonly lines: readonly BatchLineView[];
   readonly log: readonly (Omit<LoggedEntry, "at"> & { readonly atMs: number })[];
-  readonly air: readonly { readonly atMs: number; readonly airC: number }[];
   readonly cost: BatchCost;
   readonly stores: readonly (Omit<Store, "shelfFrom" | "expiresAt"> & {
     readonly shelfFromMs: number;
@@ -43,12 +42,7 @@ export interface BatchPage {
     readonly plotName: string;
   })[];
   readonly cautions: readonly string[];
-  readonly residues: readonly string[];
-  readonly yieldRange: { readonly low: number; readonly likely: number; readonly high: number };
-  readonly keepsH: number;
-  readonly keptIn: string;
   readonly sureness: string;
-  readonly usedAtOnce: boolean;
 }
 
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
@@ -72,7 +66,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const assessment = assessBatch(batch, standing, air, judgedAt, "whole");
   const method = findMethod(batch.methodId);
   const plotNames = new Map(plots.map((plot) => [plot.id, plot.name]));
-  const yieldOf = (share: number) => share * batch.basisAmount;
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
@@ -84,7 +77,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     close: batch.close ? (({ at, ...close }) => ({ ...close, atMs: at.getTime() }))(batch.close) : null,
     lines: lines.map((line) => ({ ...line, name: findIngredient(line.ingredientId).name })),
     log: log.map(({ at, ...entry }) => ({ ...entry, atMs: at.getTime() })),
-    air: air.filter((_, index) => index % 2 === 0).map(({ at, airC }) => ({ atMs: at.getTime(), airC })),
     cost: costOfBatch(batch, draws, farm, now),
     stores: stores.map(({ shelfFrom, expiresAt, ...store }) => ({
       ...store,
@@ -97,15 +89,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       plotName: plotNames.get(made.plotId) ?? "",
     })),
     cautions: method.cautions.map((caution) => CAUTIONS[caution]),
-    residues: method.residues,
-    yieldRange: {
-      low: yieldOf(method.yieldPerBasis.low),
-      likely: yieldOf(method.yieldPerBasis.default),
-      high: yieldOf(method.yieldPerBasis.high),
-    },
-    keepsH: method.keeping.shelfH,
-    keptIn: `${method.keeping.container}; ${method.keeping.place}`,
     sureness: method.sureness,
-    usedAtOnce: method.keeping.from === "air-off",
   };
 }

@@ -68,7 +68,6 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     ageText: "day 8",
     state: "near",
     stateWords: "Nearly",
-    probabilityReady: 0.2,
     reasons: ["pH 4.3, falling 0.2 a day; it must reach 4.", "17 °C over the last day."],
     ifWarmer: null,
     next: { act: "read-ph", words: "Read pH", atMs: at(2) },
@@ -87,7 +86,6 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
         says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
       })),
     ),
-    readsPh: methodId === "cultured-extract",
     floatingSolids: method.basis === "plant",
     ...change,
   };

@@ -214,17 +214,11 @@ const PAGE: BatchPage = {
     { ...entry, id: 2, kind: "smell", word: "cidery", atMs: at(-2), correctsId: 1 },
     { ...entry, id: 1, kind: "smell", word: "putrid", atMs: at(-2), correctedById: 2 },
   ],
-  air: [],
   cost: { ...COST, perLMinor: null },
   stores: [],
   applications: [],
   cautions: ["It makes gas."],
-  residues: ["compost"],
-  yieldRange: { low: 140, likely: 150, high: 160 },
-  keepsH: 4320,
-  keptIn: "sealed; cool and dark",
   sureness: "The pH rule is firm.",
-  usedAtOnce: false,
 };
 
 describe("a batch's page", () => {

@@ -10,8 +10,7 @@ export type Observation = { readonly hour: number } & (
 export type PhObservation = Extract<Observation, { kind: "ph" }>;
 export type SignObservation = Extract<Observation, { kind: SignKind }>;
 
-/** Outside this a meter is broken, not a brew. */
-export const PH_SCALE = { min: 0, max: 14 } as const;
+/** Outside this a meter is broken, or stood in something else than the brew. */
 const PH_BELIEVED = { min: 2, max: 9 } as const;
 
 /** pH readings that stand for the batch: mid-depth and believable, oldest first. */

@@ -68,16 +68,6 @@ export const UNITS = {
 export type UnitName = keyof typeof UNITS;
 export const UNIT_NAMES = Object.keys(UNITS) as readonly UnitName[];
 
-/** The unit each dimension is kept in. */
-export const BASE_UNIT: Readonly<Record<Dimension, string>> = {
-  volume: "L",
-  mass: "kg",
-  area: "m2",
-  length: "m",
-  time: "s",
-  temperature: "°C",
-};
-
 /** An amount in the unit that its dimension is kept in. */
 export interface BaseAmount {
   readonly dimension: Dimension;
