@@ -47,6 +47,7 @@ test("the server out of reach: a clear word, nothing lost, and it goes through l
   await panel.getByLabel("How much (L)").fill("2,5");
   await panel.getByLabel("Note").fill("from the neighbour");
   await context.setOffline(true);
+  await expect(page.getByText(/^No connection/)).toBeVisible();
   await panel.getByRole("button", { name: "Put it on the shelf" }).click();
   await expect(panel.getByRole("alert")).toContainText("can't be reached");
   await expect(panel.getByLabel("Note")).toHaveValue("from the neighbour");

@@ -4,6 +4,7 @@ import { Toaster } from "sonner";
 import { ActionsProvider } from "@/ui/actions";
 import { Away } from "@/ui/frame/Away";
 import { Header } from "@/ui/frame/Header";
+import { OfflineBar } from "@/ui/frame/OfflineBar";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
 import * as actions from "./actions";
 import "./globals.css";
@@ -38,6 +39,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
             people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
             onPerson={choosePerson}
           />
+          <OfflineBar />
           <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
           <Toaster
             position="bottom-left"

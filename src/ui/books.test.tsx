@@ -6,6 +6,7 @@ import type { ShedView } from "@/services/readShed";
 import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
+import { OfflineBar } from "./frame/OfflineBar";
 import { SetUpScreen } from "./frame/SetUpScreen";
 import { CostMeasure } from "./ledger/CostMeasure";
 import { LedgerScreen } from "./ledger/LedgerScreen";
@@ -318,5 +319,21 @@ describe("the frame", () => {
         latitudeDeg: -37.5,
       }),
     );
+  });
+});
+
+describe("keys and connection", () => {
+  it("opens what is new in a place by its key", () => {
+    renderWith(fakeActions(), <ShedScreen view={SHED} />);
+    fireEvent.keyDown(window, { key: "n" });
+    expect(screen.getByRole("dialog", { name: "Receive a lot" })).toBeVisible();
+  });
+  it("says when the connection is lost, and when it is back says nothing", () => {
+    const online = jest.spyOn(navigator, "onLine", "get").mockReturnValue(false);
+    renderWith(fakeActions(), <OfflineBar />);
+    expect(screen.getByRole("status")).toHaveTextContent("what you type is kept");
+    online.mockReturnValue(true);
+    fireEvent(window, new Event("online"));
+    expect(screen.queryByRole("status")).toBeNull();
   });
 });

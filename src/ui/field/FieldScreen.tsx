@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { clockTime, longWeekday } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
+import { useKey } from "../frame/keys";
 import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { sayBand } from "../yard/TimePlate";
@@ -23,6 +24,8 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
   const clock = view.farm;
   const toggle = (id: number) =>
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
+  useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
+  useKey("n", () => setSheet("plot"));
   const next = view.bands[0];
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">

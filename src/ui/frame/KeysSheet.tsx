@@ -10,6 +10,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["l", "On a vessel: log"],
   ["c", "On a vessel: strain or throw out"],
   ["r", "Today’s round"],
+  ["n", "New: a vessel in the yard, a lot in the shed, a bed in the field"],
+  ["a", "In the field: all beds, or none"],
   ["w", "Work out a figure"],
   ["d", "Day or dusk"],
   ["Esc", "Close a panel"],

@@ -1,11 +1,11 @@
 "use client";
 import { Calculator } from "lucide-react";
 import { Dialog } from "radix-ui";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { DomainError } from "@/core/errors";
 import type { UnitSystem } from "@/formats/amounts";
 import { FIGURE_EXAMPLES, workOutFigure, type Figure } from "@/formats/figure/workOut";
-import { isTyping } from "./keys";
+import { useKey } from "./keys";
 
 interface Worked {
   readonly figure: Figure | null;
@@ -47,15 +47,7 @@ export const QuickFigure = ({ units }: { readonly units: UnitSystem }) => {
   const [text, setText] = useState("");
   const { figure, hint } = workOut(text, units);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.key !== "w") return;
-      event.preventDefault();
-      setOpen(true);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+  useKey("w", () => setOpen(true));
 
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>

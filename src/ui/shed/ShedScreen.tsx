@@ -7,6 +7,7 @@ import type { ShedView, ShelfItem, StoreView } from "@/services/readShed";
 import { Button, buttonLook } from "../kit/Button";
 import { LotsSheet } from "./LotsSheet";
 import { ReceiveSheet } from "./ReceiveSheet";
+import { useKey } from "../frame/keys";
 import { Bottle, LotJar } from "./shelfDrawings";
 
 const SOON_D = 14;
@@ -50,6 +51,7 @@ const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: 
 /** The shed: finished inputs, and what to make more from, what spoils first in front; lots lie in layers, the oldest at the tap. */
 export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
   const [open, setOpen] = useState<ShelfItem | "receive" | null>(null);
+  useKey("n", () => setOpen("receive"));
   const today = isoDay(new Date(view.nowMs), view.farm);
   return (
     <div className="px-4 py-5 md:px-8">

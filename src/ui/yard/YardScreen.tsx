@@ -10,6 +10,7 @@ import type { BatchView } from "@/services/batchView";
 import type { RoundTask } from "@/services/round";
 import type { YardVessel, YardView } from "@/services/readYard";
 import { useAct } from "../actions";
+import { useKey } from "../frame/keys";
 import { CloseSheet } from "../batch/CloseSheet";
 import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { Button } from "../kit/Button";
@@ -120,6 +121,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
     setBusyKey(null);
   };
   useYardKeys(yard.vessels, acts);
+  useKey("n", () => setSheet({ type: "add" }));
 
   const toUnit = (celsius: number) =>
     fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
