@@ -107,25 +107,35 @@ const quantiles = (atoms: readonly Atom[]): Quantiles => ({
   p90: quantile(atoms, 0.9),
 });
 
+/** Beyond so many sd the normal distribution is 0 or 1 to seven places; not worth working out. */
+const SETTLED_SD = 5;
+
 /**
- * Chance that a mark has passed by an hour. Each pathway's mark is smeared by what may still happen and by the grid's own width,
- * so that the curve is as smooth as the truth behind it; marks before now are where they are.
+ * Chance that a mark has passed, as a function of the hour. Each pathway's mark is smeared by what may still happen and by the
+ * grid's own width, so that the curve is as smooth as the truth behind it; marks before now are where they are.
  */
-function passedBy(
+function passing(
   paths: readonly Pathway[],
   mark: "startH" | "endH",
   nowH: number,
-  hour: number,
   smearSd: number,
-): number {
-  let sum = 0;
-  for (const path of paths) {
-    const markH = path[mark];
-    if (markH <= nowH) sum += markH <= hour ? path.weight : 0;
-    else if (hour > nowH && Number.isFinite(markH))
-      sum += path.weight * normalCdf(Math.log((hour - nowH) / (markH - nowH)) / smearSd);
-  }
-  return Math.min(1, sum);
+): (hour: number) => number {
+  const behind = paths.filter((path) => path[mark] <= nowH);
+  const ahead = paths
+    .filter((path) => path[mark] > nowH && Number.isFinite(path[mark]))
+    .map((path) => ({ weight: path.weight, logLead: Math.log(path[mark] - nowH) }));
+  return (hour) => {
+    let sum = 0;
+    for (const path of behind) if (path[mark] <= hour) sum += path.weight;
+    if (hour <= nowH) return Math.min(1, sum);
+    const logLead = Math.log(hour - nowH);
+    for (const path of ahead) {
+      const z = (logLead - path.logLead) / smearSd;
+      if (z > SETTLED_SD) sum += path.weight;
+      else if (z > -SETTLED_SD) sum += path.weight * normalCdf(z);
+    }
+    return Math.min(1, sum);
+  };
 }
 
 function meanOfLastDay(values: readonly number[], nowH: number): number {
@@ -158,9 +168,11 @@ export function forecast(input: ForecastInput): Forecast {
   const starts = atomsOf(paths, "startH", input.nowH);
   const ends = atomsOf(paths, "endH", input.nowH);
   const smearSd = Math.hypot(PROCESS_SD, rateStep(sd) / 2);
+  const startedBy = passing(paths, "startH", input.nowH, smearSd);
+  const overBy = passing(paths, "endH", input.nowH, smearSd);
   const at = (hour: number): CurvePoint => {
-    const past = passedBy(paths, "endH", input.nowH, hour, smearSd);
-    return { hour, ready: Math.max(0, passedBy(paths, "startH", input.nowH, hour, smearSd) - past), past };
+    const past = overBy(hour);
+    return { hour, ready: Math.max(0, startedBy(hour) - past), past };
   };
   const now = at(input.nowH);
   const window = {
