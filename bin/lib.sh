@@ -35,13 +35,16 @@ ensure_database() { # an outside one by DATABASE_URL, or else the private one
 start_web() {
   local pid
   pid="$(web_pid)"
-  if [ -n "$pid" ]; then
+  if [ -n "$pid" ] && cmp -s .next/ruchka-stamp "$DATA/web.stamp"; then
     echo "Ruchka is running already: http://127.0.0.1:$(cat "$DATA/web.port" 2>/dev/null || echo "$WEB_PORT")"
     return 0
   fi
+  # A server of an older build would miss its files.
+  if [ -n "$pid" ]; then stop_web; fi
   setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
   echo "$!" >"$DATA/web.pid"
   echo "$WEB_PORT" >"$DATA/web.port"
+  cp .next/ruchka-stamp "$DATA/web.stamp"
   for _ in $(seq 1 150); do
     if curl -fsS -o /dev/null --max-time 2 "http://127.0.0.1:$WEB_PORT/api/health" 2>/dev/null; then
       echo "Ruchka: http://127.0.0.1:$WEB_PORT"
