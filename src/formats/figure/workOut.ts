@@ -1,40 +1,13 @@
 import { METHODS } from "@/core/book";
-import { findIngredient } from "@/core/book/ingredients";
-import type { Method } from "@/core/book/types";
 import { DomainError } from "@/core/errors";
 import { dilute } from "@/core/quantity/dilute";
 import { mlPerLitreOfWater, parseDilution, percentOfMix, type Dilution } from "@/core/quantity/ratio";
-import {
-  fromBase,
-  toBase,
-  UNITS,
-  type BaseAmount,
-  type LocalMeasure,
-  type Quantity,
-  type UnitName,
-} from "@/core/quantity/units";
-import { scaleRecipe } from "@/core/recipe/scale";
-import { sayDilution, sayMass, sayQuantity, sayStock, sayVolume } from "../amounts";
+import { fromBase, toBase, UNITS, type LocalMeasure, type UnitName } from "@/core/quantity/units";
+import { sayDilution, sayMass, sayQuantity, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";
-import { readAmount, readUnit, type ReadAmount, type UnitSystem } from "./readAmount";
-
-export interface FigureAnswer {
-  readonly label: string;
-  readonly quantity: Quantity | null;
-  readonly text: string;
-}
-
-export interface Figure {
-  readonly answers: readonly FigureAnswer[];
-  /** How it was worked out, in one line. */
-  readonly working: string;
-  readonly assumed: readonly string[];
-}
-
-export interface FigureOptions {
-  readonly units: UnitSystem;
-  readonly measures: readonly LocalMeasure[];
-}
+import { base, unreadable, volumeOf, which, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
+import { readAmount, readUnit, type ReadAmount } from "./readAmount";
+import { methodNamed, recipeFigure } from "./recipeFigure";
 
 export const FIGURE_EXAMPLES = [
   "16 L at 1:500",
@@ -44,7 +17,6 @@ export const FIGURE_EXAMPLES = [
   "90 F",
   "5 gal in L",
 ] as const;
-const GREATEST = 1e9;
 const IN_OTHER_WORDS: Readonly<Record<string, readonly UnitName[]>> = {
   volume: ["L", "mL", "US gal", "imp gal", "US fl oz"],
   mass: ["kg", "g", "lb", "oz"],
@@ -54,19 +26,7 @@ const IN_OTHER_WORDS: Readonly<Record<string, readonly UnitName[]>> = {
   temperature: ["°C", "°F"],
 };
 
-const unreadable = (text: string, hint: string) => new DomainError("figure-unreadable", { text, hint }, "/text");
 const isGallon = (unit: string) => unit.endsWith("gal");
-const which = ({ unit }: Quantity, alternatives: number) => (alternatives > 1 ? ` (${unit})` : "");
-
-function base(quantity: Quantity, measures: readonly LocalMeasure[]): BaseAmount {
-  const amount = toBase(quantity, measures, "/text");
-  if (amount.dimension !== "temperature" && !(amount.value > 0))
-    throw unreadable(sayQuantity(quantity), "An amount must be above nothing.");
-  if (Math.abs(amount.value) > GREATEST)
-    throw unreadable(sayQuantity(quantity), "That is more than any farm has. Was a digit typed twice?");
-  return amount;
-}
-
 function needAmount(text: string, { units, measures }: FigureOptions): ReadAmount {
   const amount = readAmount(text, units, measures);
   if (!amount) throw unreadable(text, `This starts with no number. Try ${FIGURE_EXAMPLES[0]}.`);
@@ -81,11 +41,6 @@ function needAmount(text: string, { units, measures }: FigureOptions): ReadAmoun
   }
   return amount;
 }
-
-const volumeOf = (readings: readonly Quantity[], measures: readonly LocalMeasure[]) =>
-  readings
-    .map((quantity) => ({ quantity, amount: base(quantity, measures) }))
-    .filter(({ amount }) => amount.dimension === "volume");
 
 /** "16 L at 1:500": how much concentrate, once if that is the whole mix and once if it is the water. */
 function mixFigure(
@@ -183,42 +138,6 @@ function doseFigure(left: ReadAmount, right: ReadAmount, { measures }: FigureOpt
       waters.some(({ quantity }) => isGallon(quantity.unit)) && waters.length > 1
         ? ["both gallons, since the word alone does not tell"]
         : [],
-  };
-}
-
-const FILLER = /\b(drum|tote|pail|jar|vessel|tank|of|a|the|for)\b/g;
-const wordsOf = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(FILLER, " ")
-    .split(/[^a-z]+/)
-    .filter((word) => word.length > 2);
-
-/** The method whose names hold every word typed, if there is just one. */
-function methodNamed(text: string): Method | null {
-  const typed = wordsOf(text);
-  if (typed.length === 0) return null;
-  const fitting = METHODS.filter((method) => {
-    const known = wordsOf(`${method.name} ${method.shortName} ${method.id}`);
-    return typed.every((word) => known.some((name) => name.startsWith(word) || word.startsWith(name)));
-  });
-  return fitting.length === 1 ? fitting[0]! : null;
-}
-
-/** "200 L cultured extract": what goes into a vessel of that size, by the cautious school. */
-function recipeFigure(left: ReadAmount, method: Method, { units, measures }: FigureOptions): Figure {
-  const [vessel] = volumeOf(left.readings, measures);
-  if (!vessel) throw unreadable(sayQuantity(left.readings[0]!), "A recipe is scaled to a vessel: give its volume.");
-  const school = method.schools.find(({ id }) => id === method.cautiousSchool)!;
-  const recipe = scaleRecipe({ method, school, vesselL: vessel.amount.value });
-  return {
-    answers: recipe.lines.map((line) => ({
-      label: `${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", the cap on top" : ""}`,
-      quantity: { value: line.amount, unit: line.unit },
-      text: sayStock(line.amount, line.unit, units),
-    })),
-    working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(method.fillShare.default * 100)} %: ${sayVolume(recipe.occupiedL, units)} with what the solids push up`,
-    assumed: [`${method.name}, ${school.name.toLowerCase()}, the cautious school`],
   };
 }
 

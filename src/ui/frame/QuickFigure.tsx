@@ -4,7 +4,8 @@ import { Dialog } from "radix-ui";
 import { useState } from "react";
 import { DomainError } from "@/core/errors";
 import type { UnitSystem } from "@/formats/amounts";
-import { FIGURE_EXAMPLES, workOutFigure, type Figure } from "@/formats/figure/workOut";
+import type { Figure } from "@/formats/figure/parts";
+import { FIGURE_EXAMPLES, workOutFigure } from "@/formats/figure/workOut";
 import { useKey } from "./keys";
 
 interface Worked {

@@ -1,4 +1,5 @@
-import type { AcidReadiness, Method, UseRate } from "../types";
+import type { Range } from "../range";
+import type { AcidReadiness, Method, School, UseRate } from "../types";
 
 const READINESS: AcidReadiness = {
   type: "acid",
@@ -44,6 +45,37 @@ const USES: readonly UseRate[] = [
   },
 ];
 
+/** Schools differ in how much plant goes in, kg to the litre of water, and in nothing else. */
+const school = (id: string, name: string, stance: string, plantKgPerL: Range): School => ({
+  id,
+  name,
+  stance,
+  readiness: READINESS,
+  uses: USES,
+  ingredients: [
+    {
+      ingredient: "water",
+      amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
+      role: "the bath",
+    },
+    {
+      ingredient: "molasses",
+      amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
+      role: "food for the culture",
+    },
+    {
+      ingredient: "lactic-culture",
+      amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
+      role: "starts the souring",
+    },
+    {
+      ingredient: "plant",
+      amount: { type: "per-basis", perBasis: plantKgPerL, unit: "kg" },
+      role: "what is extracted",
+    },
+  ],
+});
+
 export const culturedExtract: Method = {
   id: "cultured-extract",
   name: "Cultured plant extract",
@@ -56,65 +88,17 @@ export const culturedExtract: Method = {
   fillShare: { low: 0.8, default: 0.85, high: 0.9 },
   cautiousSchool: "equal-parts",
   schools: [
-    {
-      id: "equal-parts",
-      name: "Equal parts",
-      stance: "Plant, molasses and culture one part each to a hundred of water.",
-      readiness: READINESS,
-      uses: USES,
-      ingredients: [
-        {
-          ingredient: "water",
-          amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
-          role: "the bath",
-        },
-        {
-          ingredient: "molasses",
-          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
-          role: "food for the culture",
-        },
-        {
-          ingredient: "lactic-culture",
-          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
-          role: "starts the souring",
-        },
-        // One part of chopped plant by volume; weighed at its bulk density of 0.3 kg/L.
-        {
-          ingredient: "plant",
-          amount: { type: "per-basis", perBasis: { low: 0.003, default: 0.003, high: 0.03 }, unit: "kg" },
-          role: "what is extracted",
-        },
-      ],
-    },
-    {
-      id: "more-plant",
-      name: "More plant",
-      stance: "The same with five parts of chopped plant; others go from three to ten.",
-      readiness: READINESS,
-      uses: USES,
-      ingredients: [
-        {
-          ingredient: "water",
-          amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
-          role: "the bath",
-        },
-        {
-          ingredient: "molasses",
-          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
-          role: "food for the culture",
-        },
-        {
-          ingredient: "lactic-culture",
-          amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
-          role: "starts the souring",
-        },
-        {
-          ingredient: "plant",
-          amount: { type: "per-basis", perBasis: { low: 0.009, default: 0.015, high: 0.03 }, unit: "kg" },
-          role: "what is extracted",
-        },
-      ],
-    },
+    // One part of chopped plant by volume, weighed at its bulk density of 0.3 kg/L.
+    school("equal-parts", "Equal parts", "Plant, molasses and culture one part each to a hundred of water.", {
+      low: 0.003,
+      default: 0.003,
+      high: 0.03,
+    }),
+    school("more-plant", "More plant", "The same with five parts of chopped plant; others go from three to ten.", {
+      low: 0.009,
+      default: 0.015,
+      high: 0.03,
+    }),
   ],
   steps: [
     {

@@ -1,0 +1,46 @@
+import { DomainError } from "@/core/errors";
+import { toBase, type BaseAmount, type LocalMeasure, type Quantity } from "@/core/quantity/units";
+import { sayQuantity } from "../amounts";
+import type { UnitSystem } from "./readAmount";
+
+export interface FigureAnswer {
+  readonly label: string;
+  readonly quantity: Quantity | null;
+  readonly text: string;
+}
+
+export interface Figure {
+  readonly answers: readonly FigureAnswer[];
+  /** How it was worked out, in one line. */
+  readonly working: string;
+  readonly assumed: readonly string[];
+}
+
+export interface FigureOptions {
+  readonly units: UnitSystem;
+  readonly measures: readonly LocalMeasure[];
+}
+
+/** Past this, in base units, a slip of the key is likelier than a farm. */
+const GREATEST = 1e9;
+
+/** A figure that can't be worked out, with what would help. */
+export const unreadable = (text: string, hint: string) => new DomainError("figure-unreadable", { text, hint }, "/text");
+/** Names the unit where the word alone left a choice. */
+export const which = ({ unit }: Quantity, alternatives: number) => (alternatives > 1 ? ` (${unit})` : "");
+
+/** An amount in its dimension's own unit. @throws {DomainError} `figure-unreadable` for nothing, less, or more than any farm has */
+export function base(quantity: Quantity, measures: readonly LocalMeasure[]): BaseAmount {
+  const amount = toBase(quantity, measures, "/text");
+  if (amount.dimension !== "temperature" && !(amount.value > 0))
+    throw unreadable(sayQuantity(quantity), "An amount must be above nothing.");
+  if (Math.abs(amount.value) > GREATEST)
+    throw unreadable(sayQuantity(quantity), "That is more than any farm has. Was a digit typed twice?");
+  return amount;
+}
+
+/** Those readings of an amount that are volumes. */
+export const volumeOf = (readings: readonly Quantity[], measures: readonly LocalMeasure[]) =>
+  readings
+    .map((quantity) => ({ quantity, amount: base(quantity, measures) }))
+    .filter(({ amount }) => amount.dimension === "volume");

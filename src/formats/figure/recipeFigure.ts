@@ -1,0 +1,44 @@
+import { METHODS } from "@/core/book";
+import { findIngredient } from "@/core/book/ingredients";
+import type { Method } from "@/core/book/types";
+import { scaleRecipe } from "@/core/recipe/scale";
+import { sayQuantity, sayStock, sayVolume } from "../amounts";
+import { unreadable, volumeOf, type Figure, type FigureOptions } from "./parts";
+import type { ReadAmount } from "./readAmount";
+
+/** Words that say a vessel rather than what is in it. */
+const FILLER = /\b(drum|tote|pail|jar|vessel|tank|of|a|the|for)\b/g;
+const wordsOf = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(FILLER, " ")
+    .split(/[^a-z]+/)
+    .filter((word) => word.length > 2);
+
+/** The method whose names hold every word typed, if there is just one. */
+export function methodNamed(text: string): Method | null {
+  const typed = wordsOf(text);
+  if (typed.length === 0) return null;
+  const fitting = METHODS.filter((method) => {
+    const known = wordsOf(`${method.name} ${method.shortName} ${method.id}`);
+    return typed.every((word) => known.some((name) => name.startsWith(word) || word.startsWith(name)));
+  });
+  return fitting.length === 1 ? fitting[0]! : null;
+}
+
+/** "200 L cultured extract": what goes into a vessel of that size, by the cautious school. */
+export function recipeFigure(left: ReadAmount, method: Method, { units, measures }: FigureOptions): Figure {
+  const [vessel] = volumeOf(left.readings, measures);
+  if (!vessel) throw unreadable(sayQuantity(left.readings[0]!), "A recipe is scaled to a vessel: give its volume.");
+  const school = method.schools.find(({ id }) => id === method.cautiousSchool)!;
+  const recipe = scaleRecipe({ method, school, vesselL: vessel.amount.value });
+  return {
+    answers: recipe.lines.map((line) => ({
+      label: `${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", the cap on top" : ""}`,
+      quantity: { value: line.amount, unit: line.unit },
+      text: sayStock(line.amount, line.unit, units),
+    })),
+    working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(method.fillShare.default * 100)} %: ${sayVolume(recipe.occupiedL, units)} with what the solids push up`,
+    assumed: [`${method.name}, ${school.name.toLowerCase()}, the cautious school`],
+  };
+}
