@@ -144,11 +144,12 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
           By bed
         </h2>
         <p className="text-soft">Concentrate at its batch’s price a litre, and the hands that carried it.</p>
-        <ul className="mt-3 divide-y divide-line border-y border-line">
+        <ul className="mt-3 divide-y divide-line border-y border-line empty:hidden">
           {treated.map((plot) => (
             <PlotRow key={plot.id} plot={plot} most={most} view={view} />
           ))}
         </ul>
+        {view.plots.length === 0 ? <p className="mt-2 text-soft">No bed is drawn yet.</p> : null}
         {untouched > 0 ? (
           <p className="mt-2 text-soft">{untouched === 1 ? "One bed got" : `${untouched} beds got`} nothing so far.</p>
         ) : null}

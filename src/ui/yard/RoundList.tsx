@@ -28,7 +28,7 @@ export const RoundList = ({ tasks, done, nowMs, clock, busyKey, onTouch }: Round
       Today’s round
     </h2>
     {tasks.length === 0 ? <p className="mt-2 text-soft">Nothing is due before tomorrow.</p> : null}
-    <ol className="mt-2 divide-y divide-line border-y border-line">
+    <ol className="mt-2 divide-y divide-line border-y border-line empty:hidden">
       {tasks.map((task) => (
         <li key={task.key}>
           <button

@@ -134,14 +134,16 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           <h1 className="text-2xl">
             The yard, {longWeekday(now, clock)} {clockTime(now, clock)}
           </h1>
-          <p className="text-soft">
-            {working.length} of {yard.vessels.length} vessels working ·{" "}
-            {sayVolume(
-              working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
-              units,
-            )}{" "}
-            on the go
-          </p>
+          {yard.vessels.length > 0 ? (
+            <p className="text-soft">
+              {working.length} of {yard.vessels.length} vessels working ·{" "}
+              {sayVolume(
+                working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
+                units,
+              )}{" "}
+              on the go
+            </p>
+          ) : null}
         </div>
         {yard.vessels.length === 0 ? (
           <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
