@@ -1,6 +1,6 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { FORECAST_INPUT, FORECAST_OUTPUT } from "@/contracts/commands/schemas";
-import { findMethod, findSchool } from "@/core/book";
+import { findRecipe } from "@/core/book";
 import { SIGN_WORDS } from "@/core/book/words";
 import { DomainError } from "@/core/errors";
 import type { Quantiles } from "@/core/ferment/forecast";
@@ -30,8 +30,6 @@ function toObservation(item: NonNullable<Input["observations"]>[number], started
 }
 
 function run(input: Input) {
-  const method = findMethod(input.method);
-  const school = findSchool(method, input.school);
   const startedAt = new Date(input.startedAt);
   const now = new Date(input.now);
   const nowH = hourSince(startedAt, input.now, "/now");
@@ -39,8 +37,7 @@ function run(input: Input) {
   const points = (series: Input["airTemperature"]): TemperaturePoint[] =>
     (series ?? []).map(({ at, celsius }) => ({ hour: (Date.parse(at) - startedAt.getTime()) / 3_600_000, celsius }));
   const assessment = assess({
-    method,
-    school,
+    recipe: findRecipe(input.method, input.school),
     vesselL: litresIn(input.vesselVolume),
     nowH,
     temperature: {

@@ -1,6 +1,6 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { SCALE_INPUT, SCALE_OUTPUT } from "@/contracts/commands/schemas";
-import { findMethod, findSchool } from "@/core/book";
+import { findRecipe } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { requirePositive } from "@/core/errors";
@@ -19,8 +19,7 @@ function stockAmount(id: string, amount: Quantity, measures: readonly LocalMeasu
 
 function toRequest(input: Input): ScaleRequest {
   const { measures = [] } = input;
-  const method = findMethod(input.method);
-  const basis = method.basis === "water" ? "water" : "plant";
+  const recipe = findRecipe(input.method, input.school);
   const headspaceL = inLitres(input.vessel.headspace, measures);
   const limits = (input.limits ?? []).map(({ ingredient, amount }, index) => {
     requirePositive("What is at hand", amount.value, amount.unit, `/limits/${index}/amount/value`);
@@ -31,8 +30,7 @@ function toRequest(input: Input): ScaleRequest {
   });
   const asId = (id: string, path: string): IngredientId => findIngredient(id, path).id;
   return {
-    method,
-    school: findSchool(method, input.school),
+    recipe,
     vesselL: inLitres(input.vessel.volume, measures)!,
     ...(headspaceL === undefined ? {} : { headspaceL }),
     ...(input.vessel.diameter
@@ -45,7 +43,7 @@ function toRequest(input: Input): ScaleRequest {
           ),
         }
       : {}),
-    ...(input.target ? { targetBasis: stockAmount(basis, input.target, measures, "/target") } : {}),
+    ...(input.target ? { targetBasis: stockAmount(recipe.basis, input.target, measures, "/target") } : {}),
     limits,
     include: (input.include ?? []).map((id, index) => asId(id, `/include/${index}`)),
     substitutes: (input.substitutes ?? []).map((pair, index) => ({
@@ -65,10 +63,10 @@ const sayLine = (line: ScaledLine) => {
 
 function run(input: Input) {
   const request = toRequest(input);
-  const recipe = scaleRecipe(request);
-  const { method, school } = request;
+  const scaled = scaleRecipe(request);
+  const { recipe } = request;
   return {
-    lines: recipe.lines.map((line) => ({
+    lines: scaled.lines.map((line) => ({
       ingredient: line.ingredient,
       quantity: { value: line.amount, unit: line.unit },
       text: sayLine(line),
@@ -76,17 +74,17 @@ function run(input: Input) {
       part: line.part,
       range: { low: { value: line.low, unit: line.unit }, high: { value: line.high, unit: line.unit } },
     })),
-    liquid: litres(recipe.liquidL),
-    occupied: litres(recipe.occupiedL),
-    fillLevel: recipe.fillShare,
-    headspace: litres(recipe.headspaceL),
-    limitedBy: recipe.limitedBy,
-    cautions: method.cautions.map((id) => CAUTIONS[id]),
-    steps: method.steps.map(({ text, why, waitMin }) => ({ text, why, ...(waitMin ? { waitMinutes: waitMin } : {}) })),
+    liquid: litres(scaled.liquidL),
+    occupied: litres(scaled.occupiedL),
+    fillLevel: scaled.fillShare,
+    headspace: litres(scaled.headspaceL),
+    limitedBy: scaled.limitedBy,
+    cautions: recipe.cautions.map((id) => CAUTIONS[id]),
+    steps: recipe.steps.map(({ text, why, waitMin }) => ({ text, why, ...(waitMin ? { waitMinutes: waitMin } : {}) })),
     assumed: [
-      ...(input.school ? [] : [`school "${school.id}", the cautious one`]),
-      ...(input.vessel.headspace ? [] : [`filled to ${Math.round(method.fillShare.default * 100)} % of the vessel`]),
-      ...(input.vessel.diameter || !recipe.lines.some(({ part }) => part === "cap")
+      ...(input.school ? [] : [`school "${recipe.school.id}", the cautious one`]),
+      ...(input.vessel.headspace ? [] : [`filled to ${Math.round(recipe.fillShare.default * 100)} % of the vessel`]),
+      ...(input.vessel.diameter || !scaled.lines.some(({ part }) => part === "cap")
         ? []
         : ["an upright vessel 1.4 times as high as wide, for the cap"]),
     ],

@@ -22,6 +22,8 @@ export interface DomainErrorParams {
   "unknown-use": { id: string };
   "ingredient-not-in-method": { ingredient: string; method: string };
   "no-substitute": { ingredient: string; substitute: string };
+  "amount-unstated": { ask: string };
+  "limit-below-fixed": { ingredient: string; amount: number; fixed: number; unit: string };
   "over-brim": { neededL: number; roomL: number };
   "no-room": { vesselL: number; headspaceL: number };
   "injector-too-weak": { wantedPartsWater: number; injectorPartsWater: number };
@@ -62,6 +64,9 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
   "unknown-use": ({ id }) => `There is no use "${id}" in the book.`,
   "ingredient-not-in-method": ({ ingredient, method }) => `"${ingredient}" is no part of "${method}".`,
   "no-substitute": ({ ingredient, substitute }) => `"${substitute}" can't stand in for "${ingredient}".`,
+  "amount-unstated": ({ ask }) => ask,
+  "limit-below-fixed": ({ ingredient, amount, fixed, unit }) =>
+    `${tidy(amount)} ${unit} of ${ingredient} is not even what goes in however small the batch (${tidy(fixed)} ${unit}).`,
   "over-brim": ({ neededL, roomL }) =>
     `That needs ${tidy(neededL)} L of room with what the solids push up; the vessel takes ${tidy(roomL)} L up to its fill line.`,
   "no-room": ({ vesselL, headspaceL }) => `A headspace of ${tidy(headspaceL)} L leaves no room in ${tidy(vesselL)} L.`,

@@ -1,4 +1,5 @@
 import "server-only";
+import type { RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 import type { VesselKind } from "./vessels";
 
@@ -8,7 +9,9 @@ export interface FrozenRecipe {
   readonly shortName: string;
   readonly schoolName: string;
   readonly limitedBy: string;
-  readonly steps: readonly { readonly text: string; readonly why: string }[];
+  /** Number of the farm's own version; null for the book's. */
+  readonly versionNo: number | null;
+  readonly document: RecipeDocument;
 }
 
 export interface Batch {

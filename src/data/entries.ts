@@ -1,8 +1,8 @@
 import "server-only";
-import type { PhInstrument, PhSpot } from "@/core/book/words";
+import type { PhInstrument, PhSpot, SignKind } from "@/core/book/words";
 import { insert, select, type Queryable } from "./db";
 
-export type EntryKind = "ph" | "temperature" | "smell" | "surface" | "film" | "solids" | "act" | "note" | "withdrawn";
+export type EntryKind = "ph" | "temperature" | SignKind | "act" | "note" | "withdrawn";
 
 /** One line of a batch's log. */
 export interface Entry {

@@ -1,4 +1,5 @@
 import "server-only";
+import type { RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 
 /** A finished input on the shelf, or in the can on its way. */
@@ -11,11 +12,11 @@ export interface Store {
   readonly shelfFrom: Date;
   readonly expiresAt: Date;
   readonly onHandL: number;
-  readonly methodId: string;
-  readonly schoolId: string;
+  /** As the batch was made by. */
+  readonly recipe: RecipeDocument;
 }
 
-export type NewStore = Omit<Store, "id" | "onHandL" | "methodId" | "schoolId">;
+export type NewStore = Omit<Store, "id" | "onHandL" | "recipe">;
 
 export interface StoreMovement {
   readonly storeId: number;
@@ -36,12 +37,11 @@ interface StoreRow {
   shelf_from: Date;
   expires_at: Date;
   on_hand_l: string;
-  method_id: string;
-  school_id: string;
+  recipe: RecipeDocument;
 }
 
 const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id";
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, json_extract(batch.recipe, '$.document') as recipe";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -66,8 +66,7 @@ const toStore = (row: StoreRow): Store => ({
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
-  methodId: row.method_id,
-  schoolId: row.school_id,
+  recipe: row.recipe,
 });
 
 export const listStoresOnHand = async (db: Queryable): Promise<Store[]> =>

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import type { Database } from "@/data/db";
-import { findMethod, findSchool } from "@/core/book";
+import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
 import { listPlots, listTools } from "@/data/plots";
@@ -60,10 +60,8 @@ class Teller {
       used?: Record<string, number>;
     },
   ): Promise<number> {
-    const method = findMethod(fill.methodId);
     const recipe = scaleRecipe({
-      method,
-      school: findSchool(method, fill.schoolId),
+      recipe: findRecipe(fill.methodId, fill.schoolId),
       vesselL: fill.volumeL,
       diameterM: fill.diameterM,
     });

@@ -1,4 +1,4 @@
-import type { Act } from "@/core/book/words";
+import type { Act, SignKind } from "@/core/book/words";
 import { sayTemperature, sayVolume, type UnitSystem } from "./amounts";
 
 /** Acts as a log tells them. */
@@ -14,7 +14,7 @@ export const ACT_WORDS: Record<Act, string> = {
 
 /** What an entry holds, as far as its words need it. */
 export interface EntryLike {
-  readonly kind: "ph" | "temperature" | "smell" | "surface" | "film" | "solids" | "act" | "note" | "withdrawn";
+  readonly kind: "ph" | "temperature" | SignKind | "act" | "note" | "withdrawn";
   readonly numberValue: number | null;
   readonly word: string | null;
   readonly instrument: string | null;

@@ -1,3 +1,4 @@
+import type { SignKind } from "@/core/book/words";
 import type { WarmerCase } from "@/core/judge/assess";
 import type { VerdictReason } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
@@ -55,7 +56,15 @@ function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
   return `pH ${formatNumber(reason.ph, 3)}${tool}${trend}${age}; ${goal}.`;
 }
 
-const SIGN_VERBS = { smell: "Smells", surface: "Surface:", film: "Film:", solids: "Solids:" } as const;
+const SIGN_VERBS: Record<SignKind, string> = {
+  smell: "Smells",
+  surface: "Surface:",
+  film: "Film:",
+  solids: "Solids:",
+  liquid: "Liquid:",
+  texture: "A fistful:",
+  warmth: "Feels",
+};
 
 /** One reason in plain words. */
 export function sayReason(reason: VerdictReason, telling: Telling): string {

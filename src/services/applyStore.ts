@@ -1,9 +1,10 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
+import { recipeFrom } from "@/core/recipe/document";
 import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
-import { findMethod, findSchool, findUseRate } from "@/core/book";
+import { findUseRate } from "@/core/book";
 import { findUse } from "@/core/book/uses";
 import { parseDilution } from "@/core/quantity/ratio";
 import { insertApplication, insertApplicationPlot } from "@/data/applications";
@@ -66,11 +67,11 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       await findPlots(db, request.plotIds),
       await findFarm(db),
     ];
-    const method = findMethod(store.methodId);
-    const rate = findUseRate(findSchool(method, store.schoolId), use.id);
+    const recipe = recipeFrom(store.recipe);
+    const rate = findUseRate(recipe, use.id);
     requireReason(
       findCautions({
-        method,
+        recipe,
         rate,
         use,
         partsWater: dilution.partsWater,

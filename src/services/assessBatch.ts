@@ -1,10 +1,10 @@
 import "server-only";
-import { findMethod, findSchool } from "@/core/book";
-import type { Act, SignKind } from "@/core/book/words";
+import { SIGN_KINDS, type Act, type SignKind } from "@/core/book/words";
 import type { Observation } from "@/core/ferment/observations";
 import { assess, type Assessment } from "@/core/judge/assess";
+import { recipeFrom } from "@/core/recipe/document";
 import type { Batch } from "@/data/batches";
-import type { Entry } from "@/data/entries";
+import type { Entry, EntryKind } from "@/data/entries";
 import type { HourOfWeather } from "@/sim/weatherStation";
 
 const HOUR_MS = 3_600_000;
@@ -17,6 +17,8 @@ const kept = new Map<string, Assessment>();
 export const hourOf = (batch: Pick<Batch, "startedAt">, at: Date): number =>
   (at.getTime() - batch.startedAt.getTime()) / HOUR_MS;
 
+const isSign = (kind: EntryKind): kind is SignKind => SIGN_KINDS.some((sign) => sign === kind);
+
 /** The log as the core reads it. */
 export function observationsOf(batch: Pick<Batch, "startedAt">, entries: readonly Entry[]): Observation[] {
   return entries.flatMap((entry): Observation[] => {
@@ -24,15 +26,10 @@ export function observationsOf(batch: Pick<Batch, "startedAt">, entries: readonl
     switch (entry.kind) {
       case "ph":
         return [{ hour, kind: "ph", value: entry.numberValue!, instrument: entry.instrument!, spot: entry.spot! }];
-      case "smell":
-      case "surface":
-      case "film":
-      case "solids":
-        return [{ hour, kind: entry.kind satisfies SignKind, word: entry.word! }];
       case "act":
         return [{ hour, kind: "act", act: entry.word as Act }];
       default:
-        return [];
+        return isSign(entry.kind) ? [{ hour, kind: entry.kind, word: entry.word! }] : [];
     }
   });
 }
@@ -53,7 +50,7 @@ const keyOf = (
   curve: string,
 ): string =>
   JSON.stringify([
-    [batch.methodId, batch.schoolId, batch.vesselL, batch.statedC, batch.startedAt, curve, moment],
+    [batch.id, batch.vesselL, batch.statedC, batch.startedAt, curve, moment],
     [air.length, air[0]?.at, air[0]?.airC, air.at(-1)?.airC],
     entries.map(({ kind, numberValue, word, instrument, spot, at }) => [kind, numberValue, word, instrument, spot, at]),
   ]);
@@ -73,11 +70,9 @@ export function assessBatch(
   const key = keyOf(batch, entries, air, moment, curve);
   const known = kept.get(key);
   if (known) return known;
-  const method = findMethod(batch.methodId);
   const nowH = Math.max(0, hourOf(batch, moment));
   const assessment = assess({
-    method,
-    school: findSchool(method, batch.schoolId),
+    recipe: recipeFrom(batch.recipe.document),
     vesselL: batch.vesselL,
     nowH,
     temperature: {

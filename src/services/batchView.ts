@@ -1,10 +1,14 @@
 import "server-only";
-import { findMethod } from "@/core/book";
+import type { IngredientId } from "@/core/book/ingredients";
+import type { Range, StockUnit } from "@/core/book/range";
+import type { Recipe } from "@/core/book/recipe";
+import type { Keeping, Lid } from "@/core/book/types";
 import { SIGN_KINDS, SIGN_WORDS, type SignKind } from "@/core/book/words";
 import type { Quantiles } from "@/core/ferment/forecast";
 import type { Assessment } from "@/core/judge/assess";
 import { latestAirOff } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
+import { recipeFrom } from "@/core/recipe/document";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
@@ -39,7 +43,8 @@ export interface BatchView {
   readonly name: string;
   readonly shortName: string;
   readonly schoolName: string;
-  readonly lid: "open" | "breathable" | "airlock";
+  readonly versionNo: number | null;
+  readonly lid: Lid;
   readonly aerated: boolean;
   readonly airOn: boolean;
   readonly filledL: number;
@@ -64,19 +69,32 @@ export interface BatchView {
   readonly liquidC: number;
   readonly words: readonly WordChoice[];
   readonly floatingSolids: boolean;
+  /** What comes off at the end, as expected, and how it is kept. */
+  readonly closing: {
+    readonly yieldPerBasis: Range;
+    readonly unit: StockUnit;
+    readonly makes: IngredientId | null;
+    readonly keeping: Keeping;
+    readonly residues: readonly string[];
+  };
 }
 
 const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) =>
   entries.findLast((entry) => entry.kind === kind) ?? null;
 
+/** What any liquid may show; the other kinds are asked only where they decide. */
+const ALWAYS_ASKED: readonly SignKind[] = ["smell", "surface", "film", "solids"];
+
 /** Words of a method first (they decide), then the rest of the closed list. */
-function wordChoices(batch: Batch): WordChoice[] {
-  const method = findMethod(batch.methodId);
-  const choices = SIGN_KINDS.flatMap((kind) =>
+function wordChoices(recipe: Recipe): WordChoice[] {
+  const kinds = SIGN_KINDS.filter(
+    (kind) => ALWAYS_ASKED.includes(kind) || recipe.cues.some((cue) => cue.kind === kind),
+  );
+  const choices = kinds.flatMap((kind) =>
     SIGN_WORDS[kind].map((word): WordChoice => ({
       kind,
       word,
-      says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
+      says: recipe.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
     })),
   );
   return [...choices.filter(({ says }) => says !== null), ...choices.filter(({ says }) => says === null)];
@@ -90,7 +108,7 @@ export function batchView(
   farm: Farm,
   now: Date,
 ): BatchView {
-  const method = findMethod(batch.methodId);
+  const recipe = recipeFrom(batch.recipe.document);
   const telling: Telling = { units: farm.units, clock: { timeZone: farm.timeZone }, startedAt: batch.startedAt, now };
   const ms = (hour: number | null) => (hour === null ? null : atHour(telling, hour).getTime());
   const times = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });
@@ -101,9 +119,10 @@ export function batchView(
     name: batch.recipe.methodName,
     shortName: batch.recipe.shortName,
     schoolName: batch.recipe.schoolName,
-    lid: method.lid,
-    aerated: method.aerated,
-    airOn: method.aerated && latestAirOff(observationsOf(batch, entries)) === null,
+    versionNo: batch.recipe.versionNo,
+    lid: recipe.lid,
+    aerated: recipe.aerated,
+    airOn: recipe.aerated && latestAirOff(observationsOf(batch, entries)) === null,
     filledL: batch.filledL,
     basisAmount: batch.basisAmount,
     vesselL: batch.vesselL,
@@ -128,7 +147,14 @@ export function batchView(
       solids: lastOf(entries, "solids")?.word ?? null,
     },
     liquidC: forecast.liquidNowC,
-    words: wordChoices(batch),
-    floatingSolids: method.basis === "plant",
+    words: wordChoices(recipe),
+    closing: {
+      yieldPerBasis: recipe.yieldPerBasis,
+      unit: recipe.yieldUnit,
+      makes: recipe.makes ?? null,
+      keeping: recipe.keeping,
+      residues: recipe.residues,
+    },
+    floatingSolids: recipe.basis === "plant",
   };
 }

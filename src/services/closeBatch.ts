@@ -1,7 +1,7 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
-import { findMethod } from "@/core/book";
 import type { VerdictState } from "@/core/judge/verdict";
+import { recipeFrom } from "@/core/recipe/document";
 import { insertClose, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
@@ -92,8 +92,8 @@ async function openStore(
   batch: Batch,
   at: Date,
 ): Promise<number> {
-  const { keeping, shortName } = findMethod(batch.methodId);
-  const atOnce = request.atOnce === true || keeping.from === "air-off";
+  const { keeping, shortName } = recipeFrom(batch.recipe.document);
+  const atOnce = request.atOnce === true || keeping.living;
   const storeId = await insertStore(db, {
     batchId: batch.id,
     label: request.label?.trim() || `${shortName} ${batch.id}`,

@@ -2,8 +2,10 @@ import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { findMethod, findSchool } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
-import type { Method, School } from "@/core/book/types";
-import { occupiedLitres, scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
+import { recipeOf, type Recipe } from "@/core/book/recipe";
+import { documentOf } from "@/core/recipe/document";
+import { occupiedLitres } from "@/core/recipe/room";
+import { scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { insertBatch, insertBatchLine } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -37,11 +39,19 @@ function requireFree(vessel: VesselState | null): VesselState {
   return vessel;
 }
 
-function planFill(request: FillRequest, vessel: VesselState, method: Method, school: School): ScaledRecipe {
+/** The recipe that was picked. */
+function recipeFor(request: FillRequest): Recipe {
+  const method = atField("/methodId", () => findMethod(request.methodId));
+  return recipeOf(
+    method,
+    atField("/schoolId", () => findSchool(method, request.schoolId)),
+  );
+}
+
+function planFill(request: FillRequest, vessel: VesselState, recipe: Recipe): ScaledRecipe {
   return atField("/basisAmount", () =>
     scaleRecipe({
-      method,
-      school,
+      recipe,
       vesselL: vessel.volumeL,
       diameterM: vessel.diameterM,
       ...(request.headspaceL === null || request.headspaceL === undefined ? {} : { headspaceL: request.headspaceL }),
@@ -61,10 +71,10 @@ interface UsedLine {
 }
 
 /** What really goes in, beside what the recipe asked for; people use what they have, so more or other lines are welcome. */
-function usedLines(request: FillRequest, recipe: ScaledRecipe): UsedLine[] {
+function usedLines(request: FillRequest, scaled: ScaledRecipe): UsedLine[] {
   return request.lines.map((line: FillLine, index) => {
     const item = atField(`/lines/${index}/ingredientId`, () => findIngredient(line.ingredientId));
-    const planned = recipe.lines.find((candidate) => candidate.ingredient === item.id && candidate.part === line.part);
+    const planned = scaled.lines.find((candidate) => candidate.ingredient === item.id && candidate.part === line.part);
     return {
       ingredient: item.id,
       part: line.part,
@@ -76,8 +86,8 @@ function usedLines(request: FillRequest, recipe: ScaledRecipe): UsedLine[] {
   });
 }
 
-function requireRoom(vessel: VesselState, method: Method, lines: readonly UsedLine[]): number {
-  const filledL = occupiedLitres(method, lines);
+function requireRoom(vessel: VesselState, recipe: Recipe, lines: readonly UsedLine[]): number {
+  const filledL = occupiedLitres(recipe, lines);
   if (!(filledL > 0)) throw refuseAt("bad-request", "/lines", "Nothing goes in.");
   if (filledL > vessel.volumeL) {
     throw refuseAt(
@@ -158,37 +168,37 @@ async function drawLine(
  */
 export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
   write(ctx, "fillVessel", input, async (db, request) => {
-    const method = atField("/methodId", () => findMethod(request.methodId));
-    const school = atField("/schoolId", () => findSchool(method, request.schoolId));
+    const recipe = recipeFor(request);
     const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
     if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
       throw refuseAt("time", "/startedAt", "That is more than two months ago.");
     const vessel = requireFree(await lockVessel(db, request.vesselId));
-    if (method.aerated && vessel.airW === 0)
-      throw new Refusal("unfit", `${vessel.name} has no air, and ${method.name.toLowerCase()} needs it all the way.`, {
+    if (recipe.aerated && vessel.airW === 0)
+      throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
         "/methodId": "This vessel has no air.",
       });
-    const recipe = planFill(request, vessel, method, school);
-    const lines = usedLines(request, recipe);
-    const filledL = requireRoom(vessel, method, lines);
+    const scaled = planFill(request, vessel, recipe);
+    const lines = usedLines(request, scaled);
+    const filledL = requireRoom(vessel, recipe, lines);
     const farm = await findFarm(db);
     const batchId = await insertBatch(db, {
       vesselId: vessel.id,
-      methodId: method.id,
-      schoolId: school.id,
+      methodId: recipe.id,
+      schoolId: recipe.school.id,
       recipe: {
-        methodName: method.name,
-        shortName: method.shortName,
-        schoolName: school.name,
-        limitedBy: recipe.limitedBy,
-        steps: method.steps.map(({ text, why }) => ({ text, why })),
+        methodName: recipe.name,
+        shortName: recipe.shortName,
+        schoolName: recipe.school.name,
+        limitedBy: scaled.limitedBy,
+        versionNo: null,
+        document: documentOf(recipe, { name: recipe.school.name, source: "the book", note: recipe.school.stance }),
       },
       filledL,
       basisAmount: request.basisAmount,
       startedAt,
       statedC: request.statedC ?? null,
       labourMin: request.labourMin,
-      powerW: method.aerated ? vessel.airW : 0,
+      powerW: recipe.aerated ? vessel.airW : 0,
       addedAt: ctx.now(),
       actorId: ctx.actor.id,
     });

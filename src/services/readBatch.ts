@@ -1,8 +1,8 @@
 import "server-only";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
-import { findMethod } from "@/core/book";
 import type { BatchCost } from "@/core/money/batchCost";
+import { recipeFrom } from "@/core/recipe/document";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
 import { findBatch, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
 import { listLog, type LoggedEntry } from "@/data/entries";
@@ -43,6 +43,8 @@ export interface BatchPage {
   })[];
   readonly cautions: readonly string[];
   readonly sureness: string;
+  /** The pH it waits for, where pH decides. */
+  readonly targetPh: number | null;
 }
 
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
@@ -64,7 +66,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const standing = log.filter((entry) => entry.correctedById === null && entry.kind !== "withdrawn").toReversed();
   const air = airSince(farm, batch.startedAt, judgedAt);
   const assessment = assessBatch(batch, standing, air, judgedAt, "whole");
-  const method = findMethod(batch.methodId);
+  const recipe = recipeFrom(batch.recipe.document);
   const plotNames = new Map(plots.map((plot) => [plot.id, plot.name]));
   return {
     farm: farmView(farm),
@@ -88,7 +90,8 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       atMs: at.getTime(),
       plotName: plotNames.get(made.plotId) ?? "",
     })),
-    cautions: method.cautions.map((caution) => CAUTIONS[caution]),
-    sureness: method.sureness,
+    cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
+    sureness: recipe.sureness,
+    targetPh: recipe.readiness.type === "acid" ? recipe.readiness.targetPh : null,
   };
 }

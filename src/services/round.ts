@@ -1,6 +1,6 @@
 import "server-only";
-import { findMethod } from "@/core/book";
 import type { Act } from "@/core/book/words";
+import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
@@ -60,7 +60,7 @@ function touchFor(act: string, batchId: number): RoundTouch {
 
 function tendingTasks({ vessel, order, batch, entries }: RunningBatch, now: Date): RoundTask[] {
   const nowH = hourOf(batch, now);
-  return dueTasks(findMethod(batch.methodId), observationsOf(batch, entries), nowH, nowH + AHEAD_H).map(
+  return dueTasks(recipeFrom(batch.recipe.document), observationsOf(batch, entries), nowH, nowH + AHEAD_H).map(
     ({ task, dueH, late }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       return {

@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from "node:crypto";
 import { createConnection, type Pool } from "mysql2/promise";
-import { findMethod, findSchool } from "@/core/book";
+import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { openPool, type Queryable } from "@/data/db";
 import { listActors } from "@/data/farm";
@@ -103,10 +103,9 @@ export class TestFarm {
 
   /** The request that the fill panel would send. */
   fillRequest(vesselId: number, methodId: string, basisAmount: number, extra: object = {}) {
-    const method = findMethod(methodId);
+    const book = findRecipe(methodId);
     const recipe = scaleRecipe({
-      method,
-      school: findSchool(method, undefined),
+      recipe: book,
       vesselL: 20_000,
       targetBasis: basisAmount,
     });
@@ -114,7 +113,7 @@ export class TestFarm {
       requestKey: key(),
       vesselId,
       methodId,
-      schoolId: method.cautiousSchool,
+      schoolId: book.school.id,
       basisAmount,
       lines: recipe.lines.map(({ ingredient, part, amount }) => ({
         ingredientId: ingredient,

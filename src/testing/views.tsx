@@ -1,6 +1,7 @@
 import { render, type RenderResult } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { findMethod } from "@/core/book";
+import { findRecipe } from "@/core/book";
+import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import type { BatchView } from "@/services/batchView";
 import type { FieldView, PlotView } from "@/services/readField";
@@ -51,16 +52,24 @@ export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
 const none = { p10: null, p50: null, p90: null };
 
 export function batchOf(methodId: string, change: Partial<BatchView> = {}): BatchView {
-  const method = findMethod(methodId);
+  const recipe = findRecipe(methodId);
   return {
     id: 4,
     methodId,
-    name: method.name,
-    shortName: method.shortName,
-    schoolName: method.schools[0]!.name,
-    lid: method.lid,
-    aerated: method.aerated,
-    airOn: method.aerated,
+    name: recipe.name,
+    shortName: recipe.shortName,
+    schoolName: recipe.school.name,
+    versionNo: null,
+    closing: {
+      yieldPerBasis: recipe.yieldPerBasis,
+      unit: recipe.yieldUnit,
+      makes: recipe.makes ?? null,
+      keeping: recipe.keeping,
+      residues: recipe.residues,
+    },
+    lid: recipe.lid,
+    aerated: recipe.aerated,
+    airOn: recipe.aerated,
     filledL: 170,
     basisAmount: 160,
     vesselL: 200,
@@ -83,10 +92,10 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
       SIGN_WORDS[kind].map((word) => ({
         kind,
         word,
-        says: method.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
+        says: recipe.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
       })),
     ),
-    floatingSolids: method.basis === "plant",
+    floatingSolids: recipe.basis === "plant",
     ...change,
   };
 }
@@ -122,8 +131,7 @@ export const storeOf = (change: Partial<StoreView> = {}): StoreView => ({
   atOnce: false,
   place: "lean-to",
   onHandL: 20,
-  methodId: "cultured-extract",
-  schoolId: "equal-parts",
+  recipe: bookDocument("cultured-extract", "equal-parts"),
   shelfFromMs: at(-100),
   expiresMs: at(2000),
   ...change,

@@ -1,4 +1,5 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { bookDocument } from "@/core/recipe/document";
 import type { BatchCost } from "@/core/money/batchCost";
 import type { BatchPage } from "@/services/readBatch";
 import type { LedgerView } from "@/services/readLedger";
@@ -38,7 +39,7 @@ describe("a batch's cost, drawn", () => {
 const SHED: ShedView = {
   farm: FARM,
   nowMs: NOW_MS,
-  stores: [storeOf(), storeOf({ id: 2, label: "Old tea", methodId: "aerated-tea", expiresMs: at(-17) })],
+  stores: [storeOf(), storeOf({ id: 2, label: "Old tea", recipe: bookDocument("aerated-tea"), expiresMs: at(-17) })],
   shelf: [
     {
       ingredientId: "molasses",
@@ -205,6 +206,7 @@ const PAGE: BatchPage = {
   farm: FARM,
   nowMs: NOW_MS,
   batch: batchOf("cultured-extract"),
+  targetPh: 4,
   vesselName: "Drum",
   vesselKind: "drum",
   vesselId: 1,

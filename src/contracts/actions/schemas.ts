@@ -1,4 +1,15 @@
-import { ACTS, FILMS, PH_INSTRUMENTS, PH_SPOTS, SMELLS, SOLIDS, SURFACES } from "@/core/book/words";
+import {
+  ACTS,
+  FILMS,
+  LIQUIDS,
+  PH_INSTRUMENTS,
+  PH_SPOTS,
+  SMELLS,
+  SOLIDS,
+  SURFACES,
+  TEXTURES,
+  WARMTHS,
+} from "@/core/book/words";
 import { DAY, ID, MOMENT, NAME, REQUEST_KEY, ROW_ID } from "../parts";
 
 const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
@@ -141,6 +152,9 @@ export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
       entry("surface", ["word"], { word: { enum: SURFACES } }),
       entry("film", ["word"], { word: { enum: FILMS } }),
       entry("solids", ["word"], { word: { enum: SOLIDS } }),
+      entry("liquid", ["word"], { word: { enum: LIQUIDS } }),
+      entry("texture", ["word"], { word: { enum: TEXTURES } }),
+      entry("warmth", ["word"], { word: { enum: WARMTHS } }),
       entry("act", ["act"], {
         act: { enum: ACTS },
         litres: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 },

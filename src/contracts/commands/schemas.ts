@@ -108,7 +108,7 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
       }),
       object(["at", "kind", "word"], {
         at: MOMENT,
-        kind: { enum: ["smell", "surface", "film", "solids"] },
+        kind: { enum: ["smell", "surface", "film", "solids", "liquid", "texture", "warmth"] },
         word: { type: "string", maxLength: 40 },
       }),
       object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ACTS } }),

@@ -1,4 +1,5 @@
-import type { Method, UseRate } from "../book/types";
+import type { Recipe } from "../book/recipe";
+import type { UseRate } from "../book/types";
 import type { UseId } from "../book/uses";
 
 /** What speaks against an application: `reason` wants one from the person, `never` can't be overridden. */
@@ -16,7 +17,7 @@ export type ApplyCaution =
     };
 
 export interface ApplyCase {
-  readonly method: Method;
+  readonly recipe: Recipe;
   readonly rate: UseRate | null;
   readonly use: { readonly id: UseId; readonly target: "leaves" | "soil" | "other" };
   readonly partsWater: number;
@@ -31,8 +32,8 @@ export interface ApplyCase {
 const LEAF_TO_HARVEST_D = 90;
 const DAY_MS = 86_400_000;
 
-function leafCaution({ method, use, plots, today }: ApplyCase): ApplyCaution[] {
-  if (use.target !== "leaves" || !method.cautions.includes("sugar-regrowth")) return [];
+function leafCaution({ recipe, use, plots, today }: ApplyCase): ApplyCaution[] {
+  if (use.target !== "leaves" || !recipe.cautions.includes("sugar-regrowth")) return [];
   const soon = plots
     .filter(({ leafEaten }) => leafEaten)
     .map(({ name, harvestOn }) => ({
@@ -43,10 +44,9 @@ function leafCaution({ method, use, plots, today }: ApplyCase): ApplyCaution[] {
   return soon ? [{ code: "leaf-eaten-soon", weight: "reason", ...soon }] : [];
 }
 
-function clockCautions({ method, use, hoursPastExpiry, hoursSinceShelf }: ApplyCase): ApplyCaution[] {
-  const readiness = method.schools[0]!.readiness;
-  if (readiness.type === "bloom") {
-    const { leaves, soil, hardEnd } = readiness.afterAirOffH;
+function clockCautions({ recipe, use, hoursPastExpiry, hoursSinceShelf }: ApplyCase): ApplyCaution[] {
+  if (recipe.keeping.afterH) {
+    const { leaves, soil, hardEnd } = recipe.keeping.afterH;
     // Past the hard end it is foul; compost still takes it.
     if (hoursSinceShelf > hardEnd && use.id !== "compost")
       return [{ code: "long-dead", weight: "never", hours: hoursSinceShelf, limitH: hardEnd }];
@@ -63,10 +63,10 @@ function clockCautions({ method, use, hoursPastExpiry, hoursSinceShelf }: ApplyC
 
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
 export function findCautions(application: ApplyCase): ApplyCaution[] {
-  const { rate, method, partsWater } = application;
+  const { rate, recipe, partsWater } = application;
   const strength: ApplyCaution[] =
     rate === null
-      ? [{ code: "use-unknown", weight: "reason", method: method.name }]
+      ? [{ code: "use-unknown", weight: "reason", method: recipe.name }]
       : partsWater < rate.partsWater.strongest * (1 - 1e-9)
         ? [{ code: "too-strong", weight: "reason", strongest: rate.partsWater.strongest, partsWater }]
         : [];

@@ -1,4 +1,4 @@
-import { findMethod, findSchool, findUseRate } from "../book";
+import { findRecipe, findUseRate } from "../book";
 import { findUse, type UseId } from "../book/uses";
 import { dueTasks } from "../tend/dueTasks";
 import { findCautions } from "./cautions";
@@ -40,11 +40,10 @@ describe("fit hours", () => {
 
 describe("cautions against an application", () => {
   const on = (methodId: string, use: UseId, change: object = {}) => {
-    const method = findMethod(methodId);
-    const school = findSchool(method, undefined);
+    const recipe = findRecipe(methodId);
     return findCautions({
-      method,
-      rate: findUseRate(school, use),
+      recipe,
+      rate: findUseRate(recipe, use),
       use: findUse(use),
       partsWater: 1000,
       hoursPastExpiry: -1,
@@ -77,7 +76,7 @@ describe("cautions against an application", () => {
 });
 
 describe("the tending programme", () => {
-  const extract = findMethod("cultured-extract");
+  const extract = findRecipe("cultured-extract");
   it("asks for each task once, its interval after it was last done", () => {
     expect(dueTasks(extract, [], 120, 136).map(({ task, dueH }) => [task.act, dueH])).toEqual([
       ["vented", 24],
@@ -89,7 +88,7 @@ describe("the tending programme", () => {
   });
   it("says what is late, and stops asking where the programme ends", () => {
     expect(dueTasks(extract, [], 60, 60)).toMatchObject([{ late: true }]);
-    const juice = findMethod("plant-juice");
+    const juice = findRecipe("plant-juice");
     expect(
       dueTasks(juice, [{ hour: 140, kind: "act", act: "pressed-under" }], 150, 170).map(({ task }) => task.act),
     ).not.toContain("pressed-under");

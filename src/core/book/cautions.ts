@@ -17,6 +17,32 @@ export const CAUTIONS = {
   "runoff": "Keep mix and rinsings away from wells and streams.",
   "chlorine":
     "Mains water must be free of chlorine first. Standing and bubbling do not clear chloramine: that needs ascorbic acid or carbon.",
+  "manure":
+    "Raw dung carries germs. Soil only, never on leaves that are eaten. Many organic rules ask 120 days before harvest where what is eaten touches soil, 90 where it does not. Your local code and certifier decide.",
+  "urine":
+    "Human urine: stored a month at the least, six for food eaten raw; soil only, never in the last month. Many buyers and codes bar it from produce that is sold.",
+  "herbicide":
+    "Hay, straw, grass and dung may carry weedkiller that survives the heap: sow three beans in it first and wait two weeks.",
+  "tank-gas":
+    "Carbon dioxide and hydrogen sulphide gather in drums and low sheds. Open it outdoors, stand upwind, never lean in or climb in.",
+  "caustic-ash":
+    "Ash is as caustic as drain cleaner when wet: gloves, eye cover, mask. White ash stays out of char and away from urine.",
+  "acid-hands": "Vinegar burns eyes and skin: gloves and goggles, water on hand. Acid first, shell into it slowly.",
+  "acid-gas":
+    "Ten litres of gas come off every litre of vinegar: never seal it, keep air moving in the room, leave a third of the jar for foam.",
+  "hot-pan": "A hot pan and boiling water: gloves, and nobody small underfoot.",
+  "char-dust": "Char, ash, bran and mould dust harm lungs: mask on, wet it before you handle it.",
+  "shellfish": "Shell dust can set off shellfish or egg allergies. Say so on the label.",
+  "sodium": "Salt stays in the soil. Weigh it, count it, and don't pour salted inputs on the same bed again and again.",
+  "salts": "Strong feeds scorch. Read the conductivity of the mix, and try it on a few plants first.",
+  "root-burn": "Undiluted it burns growing roots: 1:10 at the very strongest, 1:20 to be careful.",
+  "leaf-eaten-soon":
+    "Never on leaves that are eaten soon. Your local code and certifier set the interval before harvest.",
+  "nicotine":
+    "No nicotine plants: they poison people and carry virus to tomatoes and their kin. Off unless you give a reason, and never on food.",
+  "mosquitoes": "Open water breeds mosquitoes within a week: a lid, or fine net.",
+  "fish-smell": "Fish draws dogs, foxes and rats: lid, and clean up what is spilt.",
+  "kitchen-apart": "Kitchen and farm tools stay apart: what has touched a brew doesn't go back to the kitchen.",
   "salty-plants": "Brackish or salty plants: rinse them or use less. Salt stays in the soil.",
 } as const satisfies Record<string, string>;
 

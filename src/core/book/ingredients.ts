@@ -72,6 +72,15 @@ export const INGREDIENTS = {
   "bran": solid("Bran", 0.25, 0.7),
   "dry-leaves": solid("Dry leaves", 0.1, 0.8),
   "sugar-water": liquid("Sugared water", 1.02, 0.05),
+  "honey": liquid("Honey", 1.42, 0.8),
+  "bought-culture": liquid("Bought lactic culture", 1.01),
+  "potato-mash": solid("Boiled, mashed potato", 1, 0.95),
+  "oat-flour": solid("Oat flour", 0.5, 0.7),
+  "guano": solid("Guano", 0.7, 0.6),
+  "repellent-plant": solid("Bitter or hot plants", 0.2, 1),
+  "shell-raw": solid("Eggshells, as saved", 0.2, 0.4),
+  "char-lump": solid("Charcoal, as burnt", 0.2, 0.6),
+  "scraps": solid("Kitchen and crop scraps", 0.5, 0.95),
 } as const satisfies Record<string, Ingredient>;
 
 export type IngredientId = keyof typeof INGREDIENTS;

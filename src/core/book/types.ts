@@ -1,4 +1,5 @@
 import type { IngredientId } from "./ingredients";
+import type { GoalId } from "./goals";
 import type { Act, SignKind } from "./words";
 import type { Range, StockUnit } from "./range";
 import type { CautionId } from "./cautions";
@@ -6,12 +7,15 @@ import type { UseId } from "./uses";
 
 /**
  * How an ingredient's amount follows the size of the batch.
- * `per-basis`: so much to each litre of water (or kilogram of plant). `per-surface`: a layer on top, so much per area.
+ * `per-basis`: so much to each litre (or kilogram) of what the recipe is counted against. `per-surface`: a layer on top, so much
+ * per area. `fixed`: the same however large the batch. `unknown`: nobody states it, so the grower is asked and nothing is made up.
  * Only `per-basis` grows with the batch; a layer grows with the vessel's width.
  */
 export type IngredientAmount =
   | { readonly type: "per-basis"; readonly perBasis: Range; readonly unit: StockUnit }
-  | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" };
+  | { readonly type: "per-surface"; readonly thicknessM: Range; readonly unit: "kg" }
+  | { readonly type: "fixed"; readonly amount: Range; readonly unit: StockUnit }
+  | { readonly type: "unknown"; readonly unit: StockUnit; readonly ask: string };
 
 export interface MethodIngredient {
   readonly ingredient: IngredientId;
@@ -20,6 +24,14 @@ export interface MethodIngredient {
   readonly role: string;
   /** Left out unless the grower asks for it. */
   readonly optional?: boolean;
+  /** Day of the batch on which it goes in, where that is not the first; counted on the first volume. */
+  readonly onDay?: number;
+  /** Least share of the liquid that still starts the brew in good time. */
+  readonly leastShare?: number;
+  /** Room it takes in this vessel, L a unit, where it does not lie loose in liquid (packed, coated, heaped). */
+  readonly roomLPerUnit?: number;
+  /** Goes into a sack or bag, which pushes liquid up as well. */
+  readonly bagged?: boolean;
 }
 
 export interface Step {
@@ -43,13 +55,23 @@ export interface Cue {
   readonly because: string;
 }
 
-/** Cardinal temperatures of a rate, °C (Rosso et al. 1993); `referenceC` is where the rate is 1. */
-export interface RateTemperatures {
+/** Cardinal temperatures of a living rate, °C (Rosso et al. 1993); `referenceC` is where the rate is 1. */
+export interface CardinalTemperatures {
   readonly referenceC: number;
   readonly minC: number;
   readonly optimumC: number;
   readonly maxC: number;
+  /** Colder than this nothing comes of it at all, however long it stands. */
+  readonly stallsBelowC?: number;
 }
+
+/** A chemical rate: exp(−Ea/R·(1/T − 1/Tref)), Arrhenius 1889. */
+export interface ActivatedRate {
+  readonly referenceC: number;
+  readonly activationJPerMol: number;
+}
+
+export type RateTemperatures = CardinalTemperatures | ActivatedRate;
 
 /** Thermal time to each mark, and how far batches stray from it (sd of the log rate). */
 interface Pace {
@@ -63,8 +85,6 @@ export interface BloomReadiness extends Pace {
   readonly startH: number;
   readonly peakH: number;
   readonly endH: number;
-  /** Hours after the air stops that it may still go on leaves, on soil, and anywhere at all. */
-  readonly afterAirOffH: { readonly leaves: number; readonly soil: number; readonly hardEnd: number };
 }
 
 export interface AcidReadiness extends Pace {
@@ -80,6 +100,8 @@ export interface AcidReadiness extends Pace {
   readonly keepsD: number;
   /** Younger than this it is not called ready, whatever the meter says. */
   readonly minimumAgeD: number;
+  /** Thermal days from the target pH until the curd has parted, where that is waited for. */
+  readonly partsAfterD?: number;
   /** sd of the pH it settles at, and the chance, mean and sd of one that sticks higher. */
   readonly floorSd: number;
   readonly stuck: { readonly chance: number; readonly meanShift: number; readonly sd: number };
@@ -90,10 +112,30 @@ export interface DaysReadiness extends Pace {
   readonly lagD: number;
   readonly startD: number;
   readonly peakD: number;
-  readonly endD: number;
+  /** null where it keeps as it stands. */
+  readonly endD: number | null;
+  /** Younger than this it is not called ready, whatever it looks like. */
+  readonly minimumAgeD?: number;
 }
 
-export type Readiness = BloomReadiness | AcidReadiness | DaysReadiness;
+/** Made and used: nothing ripens. Hours until its steps are done, and until it is no longer fresh. */
+export interface FreshReadiness extends Pace {
+  readonly type: "fresh";
+  readonly readyH: number;
+  readonly freshH: number;
+}
+
+export type Readiness = BloomReadiness | AcidReadiness | DaysReadiness | FreshReadiness;
+
+/** A stretch of the making with its own lid and its own way of being looked after. */
+export interface Stage {
+  readonly id: string;
+  readonly name: string;
+  readonly fromD: number;
+  readonly untilD: number | null;
+  readonly lid: Lid;
+  readonly note: string;
+}
 
 export interface TendingTask {
   readonly act: Act | "look" | "read-ph";
@@ -110,19 +152,62 @@ export interface TendingTask {
 export interface UseRate {
   readonly use: UseId;
   readonly partsWater: { readonly strongest: number; readonly default: number; readonly weakest: number };
-  readonly everyD: number;
+  /** Days between applications; null where nobody states it. */
+  readonly everyD: number | null;
   readonly note: string;
 }
 
+/** What starts the shelf clock. */
+export type KeepingEvent = "air-off" | "ready" | "strained" | "closed" | "made";
+
 export interface Keeping {
-  /** The event that starts the shelf clock. */
-  readonly from: "air-off" | "strained";
+  readonly from: KeepingEvent;
+  /** It is alive and fading: used within hours, never shelved. */
+  readonly living: boolean;
   readonly shelfH: number;
+  /** Hours from that event that it may still go on leaves, on soil, and anywhere at all; null where the shelf life alone counts. */
+  readonly afterH: { readonly leaves: number; readonly soil: number; readonly hardEnd: number } | null;
   readonly container: string;
   readonly place: string;
 }
 
-export interface School {
+export type Lid = "open" | "breathable" | "airlock" | "sealed";
+
+/** The four things that tell look-alike inputs apart. */
+export interface LookAlike {
+  readonly sugar: string;
+  readonly water: string;
+  readonly air: string;
+  readonly time: string;
+}
+
+/** How an input is made, judged and kept: all that a school may do its own way. */
+export interface Process {
+  /** What the amounts are counted against. */
+  readonly basis: IngredientId;
+  readonly lid: Lid;
+  readonly aerated: boolean;
+  /** What the vessel may have held: food-safe ones never hold manure. */
+  readonly vesselUse: "food-safe" | "manure";
+  readonly vesselNote: string;
+  /** Share of the vessel to fill; the rest is headspace. */
+  readonly fillShare: Range;
+  readonly headspaceFor: string;
+  readonly steps: readonly Step[];
+  readonly stages: readonly Stage[];
+  readonly cues: readonly Cue[];
+  readonly tending: readonly TendingTask[];
+  /** Came off per litre filled, or per unit of the basis where that is weighed: L, or kg of a solid. */
+  readonly yieldPerBasis: Range;
+  readonly yieldUnit: StockUnit;
+  readonly keeping: Keeping;
+  readonly residues: readonly string[];
+  /** Where the batch likes to stand, °C. */
+  readonly comfortC: { readonly low: number; readonly high: number };
+  readonly lookAlike: LookAlike;
+}
+
+export interface School extends Partial<Process> {
   readonly id: string;
   readonly name: string;
   readonly stance: string;
@@ -131,30 +216,33 @@ export interface School {
   readonly uses: readonly UseRate[];
 }
 
-export interface Method {
+export interface Goal {
+  readonly goal: GoalId;
+  /** 3: what growers make it for; 1: it helps. */
+  readonly weight: 1 | 2 | 3;
+  readonly why: string;
+}
+
+/** Family of what goes on in the drum; brews of one family may follow each other in a vessel, others want it scrubbed. */
+export type Family = "bloom" | "acid" | "sugar" | "mineral" | "soak" | "char" | "solid" | "fresh" | "preparation";
+
+export interface Method extends Process {
   readonly id: string;
   readonly name: string;
   /** For labels and narrow places. */
   readonly shortName: string;
+  readonly family: Family;
   readonly purpose: string;
-  /** What the amounts are counted against. */
-  readonly basis: "water" | "plant";
-  readonly lid: "open" | "breathable" | "airlock";
-  readonly aerated: boolean;
-  readonly vesselNote: string;
-  /** Share of the vessel to fill; the rest is headspace. */
-  readonly fillShare: Range;
+  readonly goals: readonly Goal[];
   readonly schools: readonly School[];
   readonly cautiousSchool: string;
-  readonly steps: readonly Step[];
-  readonly cues: readonly Cue[];
-  readonly tending: readonly TendingTask[];
-  /** Liquid strained off per litre of liquid filled, or per kg of plant where the plant is the basis. */
-  readonly yieldPerBasis: Range;
-  readonly keeping: Keeping;
-  readonly residues: readonly string[];
   readonly cautions: readonly CautionId[];
-  /** Where the batch likes to stand, °C. */
-  readonly comfortC: { readonly low: number; readonly high: number };
   readonly sureness: string;
+  /** Hands' time for a drum: filling, a day of tending, closing; minutes, judged. */
+  readonly work: { readonly fillMin: number; readonly dayMin: number; readonly closeMin: number };
+  readonly risk: { readonly level: "low" | "some" | "high"; readonly why: string };
+  /** Share of the minerals in the solids that such a process draws out, and of the sugar put in that is left. Judged, wide. */
+  readonly drawsOut: { readonly minerals: Range; readonly sugarLeft: Range };
+  /** Ingredient of other recipes that this makes. */
+  readonly makes?: IngredientId;
 }

@@ -27,7 +27,20 @@ export const SURFACES = [
 export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould"] as const;
 export const SOLIDS = ["floating", "sunk", "bleached", "slimy"] as const;
 
-export const SIGN_WORDS = { smell: SMELLS, surface: SURFACES, film: FILMS, solids: SOLIDS } as const;
+export const LIQUIDS = ["clear", "cloudy", "thick", "dark", "separated"] as const;
+/** Solid starters and heaps: how a fistful feels. */
+export const TEXTURES = ["dry", "sponge", "dripping", "white threads", "crumbles"] as const;
+export const WARMTHS = ["cool", "warm"] as const;
+
+export const SIGN_WORDS = {
+  smell: SMELLS,
+  surface: SURFACES,
+  film: FILMS,
+  solids: SOLIDS,
+  liquid: LIQUIDS,
+  texture: TEXTURES,
+  warmth: WARMTHS,
+} as const;
 export type SignKind = keyof typeof SIGN_WORDS;
 export const SIGN_KINDS = Object.keys(SIGN_WORDS) as readonly SignKind[];
 

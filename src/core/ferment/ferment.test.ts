@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { findMethod, findSchool, METHODS } from "../book";
+import { forecastInput } from "@/testing/forecastInput";
+import { findRecipe, METHODS } from "../book";
 import type { AcidReadiness } from "../book/types";
 import { forecast, type ForecastInput } from "./forecast";
 import { liquidTemperature, warmingTimeH } from "./liquidTemperature";
@@ -9,24 +10,6 @@ import { countedPh, signsOf, type Observation } from "./observations";
 import { pathways } from "./posterior";
 import { thermalTime } from "./thermalTime";
 
-const inputFor = (
-  methodId: string,
-  nowH: number,
-  celsius: number,
-  observations: readonly Observation[] = [],
-  schoolId?: string,
-): ForecastInput => {
-  const method = findMethod(methodId);
-  return {
-    method,
-    school: findSchool(method, schoolId),
-    vesselL: 200,
-    nowH,
-    temperature: { liquid: [{ hour: 0, celsius }], air: [], statedC: null },
-    observations,
-    curveHours: [],
-  };
-};
 const ph = (hour: number, value: number, extra: Partial<Extract<Observation, { kind: "ph" }>> = {}): Observation => ({
   hour,
   kind: "ph",
@@ -39,14 +22,14 @@ const everySchool = METHODS.flatMap((method) => method.schools.map((school) => [
 const readable = (value: number | null) => value ?? Infinity;
 
 describe.each(everySchool)("a forecast of %s, %s", (methodId, schoolId) => {
-  const start = (celsius: number) => forecast(inputFor(methodId, 0, celsius, [], schoolId)).window.start;
+  const start = (celsius: number) => forecast(forecastInput(methodId, 0, celsius, [], schoolId)).window.start;
   it("has its early, likely and late moments in order, for every mark and temperature", () => {
     fc.assert(
       fc.property(
         fc.double({ min: 5, max: 36, noNaN: true }),
         fc.double({ min: 0, max: 400, noNaN: true }),
         (celsius, nowH) => {
-          const { window } = forecast(inputFor(methodId, nowH, celsius, [], schoolId));
+          const { window } = forecast(forecastInput(methodId, nowH, celsius, [], schoolId));
           for (const { p10, p50, p90 } of Object.values(window)) {
             expect(readable(p10)).toBeLessThanOrEqual(readable(p50));
             expect(readable(p50)).toBeLessThanOrEqual(readable(p90));
@@ -59,25 +42,38 @@ describe.each(everySchool)("a forecast of %s, %s", (methodId, schoolId) => {
     );
   });
   it("comes sooner the warmer it stands, up to its optimum", () => {
-    const hours = [12, 16, 20, 24, 28].map((celsius) => readable(start(celsius).p50));
+    const { temperatures } = findRecipe(methodId, schoolId).readiness;
+    const optimumC = "optimumC" in temperatures ? temperatures.optimumC : Infinity;
+    const rising = [12, 16, 20, 24, 28].filter((celsius) => celsius <= optimumC);
+    const hours = rising.map((celsius) => readable(start(celsius).p50));
     expect(hours.toSorted((a, b) => b - a)).toEqual(hours);
   });
   it("never comes when it stands too cold or too hot to live", () => {
-    const { maxC } = findSchool(findMethod(methodId), schoolId).readiness.temperatures;
-    expect(start(maxC + 1)).toEqual({ p10: null, p50: null, p90: null });
-    expect(forecast(inputFor(methodId, 0, maxC + 1, [], schoolId)).probabilityNever).toBeCloseTo(1, 9);
+    const { temperatures } = findRecipe(methodId, schoolId).readiness;
+    // A chemical rate has no cold or heat in which it stands still.
+    if ("activationJPerMol" in temperatures) return;
+    expect(start(temperatures.maxC + 1)).toEqual({ p10: null, p50: null, p90: null });
+    expect(forecast(forecastInput(methodId, 0, temperatures.maxC + 1, [], schoolId)).probabilityNever).toBeCloseTo(
+      1,
+      9,
+    );
   });
   it("is wider on a stated temperature than on one that was read", () => {
     const width = (temperature: ForecastInput["temperature"]) => {
-      const { p10, p90 } = forecast({ ...inputFor(methodId, 0, 22, [], schoolId), temperature }).window.start;
+      const { p10, p90 } = forecast({ ...forecastInput(methodId, 0, 22, [], schoolId), temperature }).window.start;
       return p90! - p10!;
     };
+    // Hands' work does not go by warmth.
+    if (findRecipe(methodId, schoolId).readiness.type === "fresh") return;
     expect(width({ liquid: [], air: [], statedC: 24 })).toBeGreaterThan(
       width({ liquid: [{ hour: 0, celsius: 24 }], air: [], statedC: null }),
     );
   });
   it("ends as a certainty: ready and past add up, and past wins in time or it keeps", () => {
-    const { curve } = forecast({ ...inputFor(methodId, 0, 24, [], schoolId), curveHours: [0, 12, 48, 200, 400, 600] });
+    const { curve } = forecast({
+      ...forecastInput(methodId, 0, 24, [], schoolId),
+      curveHours: [0, 12, 48, 200, 400, 600, 2400],
+    });
     expect(curve[0]).toEqual({ hour: 0, ready: 0, past: 0 });
     const last = curve[curve.length - 1]!;
     expect(last.ready + last.past).toBeGreaterThan(0.85);
@@ -88,20 +84,20 @@ describe("what was observed", () => {
   it("moves the forecast whatever the order it was logged in", () => {
     const readings = [ph(72, 5.6), ph(120, 5.1), ph(168, 4.5)];
     const p50 = (observations: readonly Observation[]) =>
-      forecast(inputFor("cultured-extract", 170, 22, observations)).window.start.p50!;
+      forecast(forecastInput("cultured-extract", 170, 22, observations)).window.start.p50!;
     expect(p50(readings.toReversed())).toBeCloseTo(p50(readings), 9);
   });
   it("counts ten readings of one hour as few", () => {
     const p50 = (count: number) =>
       forecast(
-        inputFor(
+        forecastInput(
           "cultured-extract",
           170,
           22,
           Array.from({ length: count }, (_, index) => ph(165 + index / 10, 4.3)),
         ),
       ).window.start.p50!;
-    const none = forecast(inputFor("cultured-extract", 170, 22)).window.start.p50!;
+    const none = forecast(forecastInput("cultured-extract", 170, 22)).window.start.p50!;
     expect(Math.abs(p50(10) - p50(1))).toBeLessThan(Math.abs(p50(1) - none));
   });
   it("takes no pH from film or lees, nor an impossible one", () => {
@@ -125,18 +121,17 @@ describe("what was observed", () => {
   });
   it("lets a not-yet push the window out, and a ready pull it in", () => {
     const p50 = (observations: readonly Observation[]) =>
-      forecast(inputFor("aerated-tea", 24, 24, observations)).window.start.p50!;
+      forecast(forecastInput("aerated-tea", 24, 24, observations)).window.start.p50!;
     expect(p50([{ hour: 24, kind: "smell", word: "raw sweet" }])).toBeGreaterThan(p50([]));
     expect(p50([{ hour: 20, kind: "smell", word: "earthy" }])).toBeLessThan(p50([]));
   });
   it("weighs pathways to one, and finds a batch that sticks", () => {
-    const method = findMethod("cultured-extract");
-    const { readiness } = findSchool(method, undefined);
+    const { readiness, cues } = findRecipe("cultured-extract");
     const theta = thermalTime(
       Array.from({ length: 1000 }, () => 24),
       readiness.temperatures,
     );
-    const stuck = pathways(readiness, method.cues, theta, [ph(240, 4.7), ph(360, 4.62), ph(480, 4.6)], 0.32);
+    const stuck = pathways(readiness, cues, theta, [ph(240, 4.7), ph(360, 4.62), ph(480, 4.6)], 0.32);
     expect(stuck.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 5);
     expect(
       stuck.filter(({ startH }) => !Number.isFinite(startH)).reduce((sum, { weight }) => sum + weight, 0),
@@ -145,7 +140,7 @@ describe("what was observed", () => {
 });
 
 describe("an acid ferment's curve", () => {
-  const readiness = findSchool(findMethod("cultured-extract"), undefined).readiness as AcidReadiness;
+  const readiness = findRecipe("cultured-extract").readiness as AcidReadiness;
   it("begins exactly at its start, falls without rising, ends at its floor", () => {
     expect(phAt(readiness, 0, 0)).toBeCloseTo(readiness.startPh, 12);
     const course = Array.from({ length: 60 }, (_, day) => phAt(readiness, day, 0));

@@ -1,5 +1,6 @@
 import { DomainError, requireWithin } from "../errors";
-import type { Method, School } from "../book/types";
+import type { Recipe } from "../book/recipe";
+import type { Readiness } from "../book/types";
 import {
   liquidTemperature,
   warmingTimeH,
@@ -14,8 +15,7 @@ import { rateAt } from "./rate";
 import { thermalAt, thermalTime } from "./thermalTime";
 
 export interface ForecastInput {
-  readonly method: Method;
-  readonly school: School;
+  readonly recipe: Recipe;
   readonly vesselL: number;
   /** The batch's age, hours. */
   readonly nowH: number;
@@ -55,8 +55,20 @@ export interface Forecast {
   readonly horizonH: number;
 }
 
-/** How far ahead a forecast looks, h; acid ferments may take a month in the cold. */
-const HORIZON_H = { bloom: 168, acid: 960, days: 600 } as const;
+/** How far ahead a forecast looks, h: three times what a batch takes in the warm, as far as that can matter to a season. */
+function horizonOf(readiness: Readiness): number {
+  switch (readiness.type) {
+    case "bloom":
+      return Math.max(168, 3 * readiness.endH);
+    case "acid":
+      // A month and more in the cold.
+      return 960;
+    case "days":
+      return Math.min(2400, Math.max(600, 3 * 24 * readiness.peakD));
+    case "fresh":
+      return Math.min(2400, readiness.freshH + 24);
+  }
+}
 /** Added spread of the log rate by how the temperature is known. */
 const BASIS_SD: Record<TemperatureBasis, number> = { read: 0, air: 0.08, stated: 0.16 };
 /** What happens between now and a mark is itself uncertain: sd of ln(time left). */
@@ -145,9 +157,9 @@ function meanOfLastDay(values: readonly number[], nowH: number): number {
 }
 
 function requireLiquid(input: ForecastInput, horizonH: number): LiquidTemperature {
-  const tauH = warmingTimeH(input.vesselL, input.method.aerated);
+  const tauH = warmingTimeH(input.vesselL, input.recipe.aerated);
   const liquid = liquidTemperature(input.temperature, tauH, horizonH);
-  if (!liquid) throw new DomainError("no-temperature", { method: input.method.id }, "/liquidTemperature");
+  if (!liquid) throw new DomainError("no-temperature", { method: input.recipe.id }, "/liquidTemperature");
   return liquid;
 }
 
@@ -158,12 +170,12 @@ function requireLiquid(input: ForecastInput, horizonH: number): LiquidTemperatur
 export function forecast(input: ForecastInput): Forecast {
   requireWithin("The batch's age", input.nowH, "h", 0, MAX_AGE_H, "/now");
   requireWithin("The vessel", input.vesselL, "L", 0.1, 20_000, "/vesselVolume");
-  const { readiness } = input.school;
-  const horizonH = input.nowH + HORIZON_H[readiness.type];
+  const { readiness } = input.recipe;
+  const horizonH = input.nowH + horizonOf(readiness);
   const liquid = requireLiquid(input, horizonH);
   const theta = thermalTime(liquid.hourlyC, readiness.temperatures);
   const sd = Math.hypot(readiness.logRateSd, BASIS_SD[liquid.basis]);
-  const paths = pathways(readiness, input.method.cues, theta, input.observations, sd);
+  const paths = pathways(readiness, input.recipe.cues, theta, input.observations, sd);
 
   const starts = atomsOf(paths, "startH", input.nowH);
   const ends = atomsOf(paths, "endH", input.nowH);

@@ -43,11 +43,14 @@ export function marksOf(readiness: Readiness, logRate: number, floorShift: numbe
       return {
         startTh: readiness.startD * H_PER_D * pace,
         peakTh: readiness.peakD * H_PER_D * pace,
-        endTh: readiness.endD * H_PER_D * pace,
+        endTh: readiness.endD === null ? Infinity : readiness.endD * H_PER_D * pace,
       };
+    case "fresh":
+      // Hands' work, not a living pace.
+      return { startTh: readiness.readyH, peakTh: readiness.readyH, endTh: readiness.freshH };
     case "acid": {
       const floorPh = readiness.floorPh + floorShift;
-      const startD = thermalDaysToPh(readiness, floorPh, readiness.targetPh);
+      const startD = thermalDaysToPh(readiness, floorPh, readiness.targetPh) + (readiness.partsAfterD ?? 0);
       // A batch that settles above the best pH is at its best once it is within a tenth of its own floor.
       const peakD = Math.max(startD, thermalDaysToPh(readiness, floorPh, Math.max(readiness.bestPh, floorPh + 0.1)));
       return {

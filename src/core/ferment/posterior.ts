@@ -30,7 +30,7 @@ const PH_PROCESS_SD = 0.12;
 /** sd of ln(time) with which a nose places a mark. */
 const SIGN_SD = 0.3;
 /** Readings closer than this repeat each other rather than add to each other, h. */
-const REPEAT_H = { bloom: 6, acid: 24, days: 24 } as const;
+const REPEAT_H = { bloom: 6, acid: 24, days: 24, fresh: 6 } as const;
 
 function floorWeights(readiness: Readiness): { shift: number; weight: number }[] {
   if (readiness.type !== "acid") return [{ shift: 0, weight: 1 }];

@@ -1,7 +1,7 @@
-import type { RateTemperatures } from "../book/types";
+import type { CardinalTemperatures, RateTemperatures } from "../book/types";
 
 /** Share of the greatest rate at a temperature, 0 to 1. Cardinal temperature model with inflection, Rosso et al. 1993, J. Theor. Biol. 162:447. */
-function cardinalShare(celsius: number, { minC, optimumC, maxC }: RateTemperatures): number {
+function cardinalShare(celsius: number, { minC, optimumC, maxC }: CardinalTemperatures): number {
   if (celsius <= minC || celsius >= maxC) return 0;
   const above = (celsius - maxC) * (celsius - minC) ** 2;
   const below =
@@ -10,9 +10,20 @@ function cardinalShare(celsius: number, { minC, optimumC, maxC }: RateTemperatur
   return Math.min(1, Math.max(0, above / below));
 }
 
+/** Gas constant, J/(mol·K). CODATA 2018. */
+const GAS_CONSTANT = 8.314462618;
+const KELVIN = 273.15;
+
 /**
- * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; 0 outside minC..maxC.
+ * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; a living one stands still outside
+ * minC..maxC and below the cold in which it never comes to anything.
  * @example rateAt(24, { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 }); // 1
  */
-export const rateAt = (liquidC: number, temperatures: RateTemperatures): number =>
-  cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);
+export function rateAt(liquidC: number, temperatures: RateTemperatures): number {
+  if ("activationJPerMol" in temperatures) {
+    const { activationJPerMol, referenceC } = temperatures;
+    return Math.exp((-activationJPerMol / GAS_CONSTANT) * (1 / (liquidC + KELVIN) - 1 / (referenceC + KELVIN)));
+  }
+  if (temperatures.stallsBelowC !== undefined && liquidC < temperatures.stallsBelowC) return 0;
+  return cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);
+}

@@ -1,4 +1,5 @@
-import { findMethod, findSchool } from "../book";
+import { findRecipe } from "../book";
+import { forecastInput } from "@/testing/forecastInput";
 import type { ForecastInput } from "../ferment/forecast";
 import { forecast } from "../ferment/forecast";
 import { liquidTemperature, warmingTimeH } from "../ferment/liquidTemperature";
@@ -15,18 +16,7 @@ const at = (
   celsius: number,
   observations: readonly Observation[] = [],
   schoolId?: string,
-): ForecastInput => {
-  const method = findMethod(methodId);
-  return {
-    method,
-    school: findSchool(method, schoolId),
-    vesselL: 200,
-    nowH: days * 24,
-    temperature: { liquid: [{ hour: 0, celsius }], air: [], statedC: null },
-    observations,
-    curveHours: [],
-  };
-};
+): ForecastInput => forecastInput(methodId, days * 24, celsius, observations, schoolId);
 const ph = (hour: number, value: number, spot: "mid-depth" | "film" = "mid-depth"): Observation => ({
   hour,
   kind: "ph",
@@ -106,7 +96,7 @@ describe("forecast", () => {
     expect(start(16)).toBeGreaterThan(1.5 * start(22));
   });
   it("inverts its own pH curve", () => {
-    const readiness = findSchool(findMethod("cultured-extract"), undefined).readiness;
+    const readiness = findRecipe("cultured-extract").readiness;
     if (readiness.type !== "acid") throw new Error("not an acid ferment");
     for (const shift of [-0.2, 0, 0.3])
       expect(phAt(readiness, marksOf(readiness, 0, shift).startTh / 24, shift)).toBeCloseTo(4, 9);

@@ -18,7 +18,7 @@ export interface Assessment {
 const WORTH_SAYING_H = 6;
 
 function warmerCase(input: ForecastInput, current: Forecast): WarmerCase | null {
-  const { low, high } = input.method.comfortC;
+  const { low, high } = input.recipe.comfortC;
   const atC = (low + high) / 2;
   if (current.meanLiquidC24h >= low || current.probabilityReady > 0.5 || current.probabilityPast > 0.25) return null;
   const liquid = [
@@ -41,8 +41,7 @@ function warmerCase(input: ForecastInput, current: Forecast): WarmerCase | null 
 export function assess(input: ForecastInput): Assessment {
   const current = forecast(input);
   const verdict = judge({
-    method: input.method,
-    readiness: input.school.readiness,
+    recipe: input.recipe,
     nowH: input.nowH,
     observations: input.observations,
     forecast: current,

@@ -1,4 +1,5 @@
-import type { CueMeaning, Method } from "../book/types";
+import type { Recipe } from "../book/recipe";
+import type { CueMeaning } from "../book/types";
 import type { PhInstrument, PhSpot, SignKind } from "../book/words";
 import type { TemperatureBasis } from "../ferment/liquidTemperature";
 import { signsOf, type Observation } from "../ferment/observations";
@@ -44,9 +45,9 @@ export type VerdictReason =
     };
 
 /** Failure signs ever logged: a later good sign does not lift them, only a correction of the entry does. */
-export function failures(method: Method, observations: readonly Observation[]): VerdictReason[] {
+export function failures(recipe: Recipe, observations: readonly Observation[]): VerdictReason[] {
   return signsOf(observations).flatMap((sign): VerdictReason[] => {
-    const cue = method.cues.find(
+    const cue = recipe.cues.find(
       (candidate) => candidate.says === "failed" && candidate.kind === sign.kind && candidate.word === sign.word,
     );
     return cue ? [{ code: "sign", kind: sign.kind, word: sign.word, says: "failed", because: cue.because }] : [];

@@ -1,4 +1,5 @@
-import type { AcidReadiness, BloomReadiness, CueMeaning, Method, Readiness } from "../book/types";
+import type { Recipe } from "../book/recipe";
+import type { AcidReadiness, CueMeaning, DaysReadiness, FreshReadiness } from "../book/types";
 import type { Forecast } from "../ferment/forecast";
 import { countedPh, signsOf, type Observation, type SignObservation } from "../ferment/observations";
 import { failures, latestAirOff, type VerdictReason } from "./reasons";
@@ -17,23 +18,22 @@ export interface Verdict {
 }
 
 export interface JudgeInput {
-  readonly method: Method;
-  readonly readiness: Readiness;
+  readonly recipe: Recipe;
   readonly nowH: number;
   readonly observations: readonly Observation[];
   readonly forecast: Forecast;
 }
 
 /** A nose's word holds for so long, h: a bloom moves in hours, the others in days. */
-const SIGN_HOLDS_H = { bloom: 8, acid: 120, days: 60 } as const;
+const SIGN_HOLDS_H = { bloom: 8, acid: 120, days: 60, fresh: 12 } as const;
 const PH_HOLDS_H = 168;
 /** "Nearly" is when the window may well open within this, h. */
-const NEAR_H = { bloom: 6, acid: 24, days: 24 } as const;
-const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12 } as const;
+const NEAR_H = { bloom: 6, acid: 24, days: 24, fresh: 1 } as const;
+const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12, fresh: 0 } as const;
 /** Slower than a quarter of its usual pace a brew is stuck in the cold. */
 const COLD_RATE = 0.25;
-/** A pH that still stands this high after two weeks in the warm is stuck. */
-const STUCK_PH = { above: 4.5, afterH: 14 * 24, warmerThanC: 18 } as const;
+/** A pH that still stands so far above its target after two weeks in the warm is stuck. */
+const STUCK_PH = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18 } as const;
 
 interface Evidence {
   readonly input: JudgeInput;
@@ -43,9 +43,9 @@ interface Evidence {
 }
 
 function weighSigns(input: JudgeInput): Evidence {
-  const holdsH = SIGN_HOLDS_H[input.readiness.type];
+  const holdsH = SIGN_HOLDS_H[input.recipe.readiness.type];
   const read = signsOf(input.observations).flatMap((sign) => {
-    const cue = input.method.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
+    const cue = input.recipe.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
     return cue && input.nowH - sign.hour <= holdsH ? [{ sign, says: cue.says, because: cue.because }] : [];
   });
   const latestSign = read.at(-1) ?? null;
@@ -71,24 +71,24 @@ const signReason = ({ latestSign }: Evidence): VerdictReason[] =>
       ]
     : [];
 
-function warmthReason({ forecast, method }: JudgeInput): VerdictReason {
+function warmthReason({ forecast, recipe }: JudgeInput): VerdictReason {
   return {
     code: "warmth",
     meanC: forecast.meanLiquidC24h,
     basis: forecast.temperatureBasis,
     share: forecast.share,
-    comfortLowC: method.comfortC.low,
+    comfortLowC: recipe.comfortC.low,
   };
 }
 
-function isNear({ readiness, forecast, nowH }: JudgeInput): boolean {
+function isNear({ recipe, forecast, nowH }: JudgeInput): boolean {
   const opens = forecast.window.start.p10;
-  return opens !== null && opens - nowH <= NEAR_H[readiness.type];
+  return opens !== null && opens - nowH <= NEAR_H[recipe.readiness.type];
 }
 
-function readyOrPeak({ forecast, nowH, readiness }: JudgeInput): VerdictState {
+function readyOrPeak({ forecast, nowH, recipe }: JudgeInput): VerdictState {
   const peak = forecast.window.peak.p50;
-  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[readiness.type] ? "peak" : "ready";
+  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[recipe.readiness.type] ? "peak" : "ready";
 }
 
 const soon = (input: JudgeInput, gapH: number) => {
@@ -96,14 +96,18 @@ const soon = (input: JudgeInput, gapH: number) => {
   return Math.max(input.nowH + gapH, opens === null ? input.nowH + 2 * gapH : Math.min(opens, input.nowH + 168));
 };
 
-function judgeBloom(evidence: Evidence, { afterAirOffH: limits }: BloomReadiness): Verdict {
+function judgeBloom(evidence: Evidence): Verdict {
   const { input, latestSign } = evidence;
   const { nowH, forecast } = input;
-  const airOffH = latestAirOff(input.observations);
+  const { aerated, keeping } = input.recipe;
+  const airOffH = aerated ? latestAirOff(input.observations) : null;
+  const limits = keeping.afterH;
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
   const airReason: VerdictReason[] =
-    airOffH === null ? [] : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
-  if (airOffH !== null && nowH - airOffH > limits.soil)
+    airOffH === null || limits === null
+      ? []
+      : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
+  if (airOffH !== null && limits !== null && nowH - airOffH > limits.soil)
     return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
   if (latestSign?.says === "past" || forecast.probabilityPast > 0.5) {
     return {
@@ -130,8 +134,8 @@ function judgeBloom(evidence: Evidence, { afterAirOffH: limits }: BloomReadiness
   };
 }
 
-const readyWords = ({ method }: JudgeInput): string[] =>
-  method.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
+const readyWords = ({ recipe }: JudgeInput): string[] =>
+  recipe.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
 
 function phReasons(input: JudgeInput): VerdictReason[] {
   const readings = countedPh(input.observations);
@@ -139,7 +143,8 @@ function phReasons(input: JudgeInput): VerdictReason[] {
   const aside = input.observations.findLast((item) => item.kind === "ph" && !readings.includes(item));
   const asideReason: VerdictReason[] =
     aside?.kind === "ph" ? [{ code: "ph-not-counted", ph: aside.value, spot: aside.spot }] : [];
-  if (!last || input.readiness.type !== "acid") return asideReason;
+  const { readiness } = input.recipe;
+  if (!last || readiness.type !== "acid") return asideReason;
   const before = readings.at(-2);
   const spanD = before ? (last.hour - before.hour) / 24 : 0;
   const perDay = before && spanD >= 0.5 ? (before.value - last.value) / spanD : null;
@@ -147,7 +152,7 @@ function phReasons(input: JudgeInput): VerdictReason[] {
     {
       code: "ph",
       ph: last.value,
-      target: input.readiness.targetPh,
+      target: readiness.targetPh,
       perDay,
       ageH: input.nowH - last.hour,
       instrument: last.instrument,
@@ -156,12 +161,12 @@ function phReasons(input: JudgeInput): VerdictReason[] {
   ];
 }
 
-function isPhStuck(input: JudgeInput): boolean {
+function isPhStuck(input: JudgeInput, readiness: AcidReadiness): boolean {
   const readings = countedPh(input.observations);
   const last = readings.at(-1);
   if (!last) return false;
   const warm = input.forecast.meanLiquidC24h > STUCK_PH.warmerThanC;
-  return last.value > STUCK_PH.above && last.hour >= STUCK_PH.afterH && warm;
+  return last.value > readiness.targetPh + STUCK_PH.aboveTarget && last.hour >= STUCK_PH.afterH && warm;
 }
 
 function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
@@ -169,7 +174,7 @@ function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
   const { nowH, forecast } = input;
   const last = countedPh(input.observations).at(-1);
   const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
-  if (isPhStuck(input))
+  if (isPhStuck(input, readiness))
     return {
       state: "stuck",
       reasons: [
@@ -207,7 +212,7 @@ function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
   };
 }
 
-function judgeDays(evidence: Evidence): Verdict {
+function judgeDays(evidence: Evidence, { minimumAgeD = 0 }: DaysReadiness): Verdict {
   const { input, latestSign } = evidence;
   const { nowH, forecast } = input;
   const reasons = [...signReason(evidence), warmthReason(input)];
@@ -218,6 +223,12 @@ function judgeDays(evidence: Evidence): Verdict {
       next: { act: "strain", hour: nowH },
     };
   const open = forecast.probabilityReady >= 0.5;
+  if (open && nowH < minimumAgeD * 24)
+    return {
+      state: "near",
+      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: minimumAgeD }, ...reasons],
+      next: { act: "smell", hour: minimumAgeD * 24 },
+    };
   if (open && latestSign?.says === "ready")
     return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
   if (open && latestSign?.says !== "not-yet")
@@ -229,9 +240,25 @@ function judgeDays(evidence: Evidence): Verdict {
   return { state: open || isNear(input) ? "near" : "early", reasons, next: { act: "smell", hour: soon(input, 12) } };
 }
 
+/** Made and used: done when its steps are, stale when it has stood too long. */
+function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Verdict {
+  const { input, latestSign } = evidence;
+  const { nowH } = input;
+  const reasons = signReason(evidence);
+  if (nowH >= freshH || latestSign?.says === "past")
+    return {
+      state: "past",
+      reasons: [{ code: "window-closed", hour: freshH }, ...reasons],
+      next: { act: "compost", hour: nowH },
+    };
+  if (nowH < readyH || latestSign?.says === "not-yet")
+    return { state: "near", reasons, next: { act: "look", hour: Math.max(nowH, readyH) } };
+  return { state: "ready", reasons, next: { act: "use-now", hour: nowH } };
+}
+
 /** A brew that hardly moves: its pace over the last day is under a quarter of the usual, and more of the same won't bring it in. */
 function coldVerdict(input: JudgeInput): Verdict | null {
-  const { forecast, nowH, method } = input;
+  const { forecast, nowH, recipe } = input;
   if (
     nowH < 12 ||
     forecast.meanRate24h >= COLD_RATE ||
@@ -239,7 +266,7 @@ function coldVerdict(input: JudgeInput): Verdict | null {
     forecast.probabilityPast >= 0.25
   )
     return null;
-  const tooHot = forecast.meanLiquidC24h > method.comfortC.high;
+  const tooHot = forecast.meanLiquidC24h > recipe.comfortC.high;
   return {
     state: "stuck",
     reasons: [
@@ -247,8 +274,8 @@ function coldVerdict(input: JudgeInput): Verdict | null {
         code: tooHot ? "too-hot" : "cold",
         meanC: forecast.meanLiquidC24h,
         rate: forecast.meanRate24h,
-        comfortLowC: method.comfortC.low,
-        comfortHighC: method.comfortC.high,
+        comfortLowC: recipe.comfortC.low,
+        comfortHighC: recipe.comfortC.high,
       },
       ...phReasons(input),
     ],
@@ -257,14 +284,17 @@ function coldVerdict(input: JudgeInput): Verdict | null {
 }
 
 /** Each kind of method has its own rule. */
-function byRule(evidence: Evidence, readiness: Readiness): Verdict {
+function byRule(evidence: Evidence): Verdict {
+  const { readiness } = evidence.input.recipe;
   switch (readiness.type) {
     case "bloom":
-      return judgeBloom(evidence, readiness);
+      return judgeBloom(evidence);
     case "acid":
       return judgeAcid(evidence, readiness);
     case "days":
-      return judgeDays(evidence);
+      return judgeDays(evidence, readiness);
+    case "fresh":
+      return judgeFresh(evidence, readiness);
   }
 }
 
@@ -273,11 +303,11 @@ function byRule(evidence: Evidence, readiness: Readiness): Verdict {
  * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready where signs decide.
  */
 export function judge(input: JudgeInput): Verdict {
-  const failed = failures(input.method, input.observations);
+  const failed = failures(input.recipe, input.observations);
   if (failed.length > 0) return { state: "spoiled", reasons: failed, next: { act: "compost", hour: input.nowH } };
   const cold = coldVerdict(input);
   if (cold) return cold;
   const evidence = weighSigns(input);
-  const verdict = byRule(evidence, input.readiness);
+  const verdict = byRule(evidence);
   return evidence.disagreeing ? { ...verdict, reasons: [...verdict.reasons, evidence.disagreeing] } : verdict;
 }

@@ -1,27 +1,32 @@
-import { DomainError, requirePositive, requireWithin } from "../errors";
 import { findIngredient, type IngredientId } from "../book/ingredients";
-import type { Method, MethodIngredient, School } from "../book/types";
 import type { StockUnit } from "../book/range";
+import type { Recipe } from "../book/recipe";
+import { findSubstitute } from "../book/substitutes";
+import type { MethodIngredient } from "../book/types";
+import { DomainError, requirePositive, requireWithin } from "../errors";
+import { capLPerUnit, roomLPerUnit } from "./room";
 import { layerAreaM2, vesselShape, type VesselShape } from "./vesselShape";
 
-export interface ScaleLimit {
+export interface AmountOf {
   readonly ingredient: IngredientId;
-  /** What is at hand, in the unit the shed counts the ingredient in. */
+  /** In the unit the shed counts the ingredient in. */
   readonly amount: number;
 }
 
 export interface ScaleRequest {
-  readonly method: Method;
-  readonly school: School;
+  readonly recipe: Recipe;
   readonly vesselL: number;
   readonly diameterM?: number | null;
-  /** Room to leave; the method's own share if missing. */
+  /** Room to leave; the recipe's own share if missing. */
   readonly headspaceL?: number;
-  /** Wanted basis: litres of water, or kilograms of plant where the plant is what amounts are counted against. */
+  /** Wanted amount of the recipe's basis, in its stock unit. */
   readonly targetBasis?: number;
-  readonly limits?: readonly ScaleLimit[];
+  /** What is at hand of whatever is scarce. */
+  readonly limits?: readonly AmountOf[];
   /** Optional ingredients that the grower wants in. */
   readonly include?: readonly IngredientId[];
+  /** How much of what nobody states an amount for. */
+  readonly stated?: readonly AmountOf[];
   readonly substitutes?: readonly { readonly instead: IngredientId; readonly use: IngredientId }[];
 }
 
@@ -34,208 +39,254 @@ export interface ScaledLine {
   readonly part: "mix" | "cap";
   readonly low: number;
   readonly high: number;
+  /** What it grows with: the batch, the vessel's width, or nothing. */
+  readonly follows: "batch" | "width" | "nothing";
+  /** Day of the batch on which it goes in; 0 for the start. */
+  readonly onDay: number;
+  /** The same dose whatever the vessel: mL or g to a litre of liquid (to a kilogram of the basis where there is none). */
+  readonly dosePerL: number;
+}
+
+/** How far one thing alone would let the batch go. */
+export interface Bound {
+  readonly by: "vessel" | "target" | IngredientId;
+  readonly basisAmount: number;
 }
 
 export interface ScaledRecipe {
   readonly lines: readonly ScaledLine[];
-  /** Litres of water, or kilograms of plant. */
+  /** Of what the recipe is counted against, in its stock unit. */
   readonly basisAmount: number;
   /** Liquid poured in: water and liquid ingredients, L. 0 where the plant gives the liquid. */
   readonly liquidL: number;
   /** What the fill takes up with the solids in it, L. */
   readonly occupiedL: number;
+  /** What the solids and the sack push up, L. */
+  readonly solidsL: number;
   readonly fillLineL: number;
   readonly headspaceL: number;
   /** Share of the vessel that is full. */
   readonly fillShare: number;
   readonly limitedBy: "vessel" | IngredientId;
+  /** Every limit, the tightest first. */
+  readonly bounds: readonly Bound[];
+  /** What nobody states an amount for, and was left out. */
+  readonly asks: readonly { readonly ingredient: IngredientId; readonly ask: string; readonly unit: StockUnit }[];
+  /** What went in for something else, and what that changes. */
+  readonly swaps: readonly { readonly instead: IngredientId; readonly use: IngredientId; readonly changes: string }[];
 }
 
 // Drum sizes that a grower could mean; beyond them a slip of the key is likelier.
 export const VESSEL_L = { min: 0.1, max: 20_000 } as const;
 
-/** Plant coated with sugar packs to about 0.45 kg/L under the hand; sugar runs into the gaps. */
-const PACKED_PLANT_L_PER_KG = 2.2;
-
+/** One ingredient as it enters the sum: `perBasis` grows with the batch, `constant` does not. */
 interface Portion {
   readonly source: MethodIngredient;
   readonly ingredient: IngredientId;
-  readonly perBasis: { low: number; default: number; high: number };
   readonly unit: StockUnit;
+  readonly part: "mix" | "cap";
+  readonly follows: ScaledLine["follows"];
+  readonly perBasis: number;
+  readonly constant: number;
+  /** Lowest and highest seen, as shares of the usual amount. */
+  readonly lowShare: number;
+  readonly highShare: number;
+  readonly roomLPerUnit: number;
 }
 
-function substituteFactor(from: IngredientId, to: IngredientId, path: string): number {
-  const old = findIngredient(from, path);
-  const standIn = findIngredient(to, path);
-  if (from === to) return 1;
-  if (old.sugarShare === 0 || standIn.sugarShare === 0)
-    throw new DomainError("no-substitute", { ingredient: from, substitute: to }, path);
-  const sugarPerUnit = (item: typeof old) => item.sugarShare * (item.stockUnit === "L" ? item.densityKgPerL! : 1);
-  return sugarPerUnit(old) / sugarPerUnit(standIn);
-}
+const spread = ({ low, default: usual, high }: { low: number; default: number; high: number }) =>
+  usual === 0 ? { lowShare: 1, highShare: 1 } : { lowShare: low / usual, highShare: high / usual };
 
-function portionOf(source: MethodIngredient, request: ScaleRequest): Portion | null {
-  if (source.amount.type !== "per-basis") return null;
-  const substitutes = request.substitutes ?? [];
-  const index = substitutes.findIndex(({ instead }) => instead === source.ingredient);
-  const ingredient = index < 0 ? source.ingredient : substitutes[index]!.use;
-  const factor = index < 0 ? 1 : substituteFactor(source.ingredient, ingredient, `/substitutes/${index}/use`);
-  const { low, default: usual, high } = source.amount.perBasis;
-  const unit = findIngredient(ingredient).stockUnit;
-  return { source, ingredient, unit, perBasis: { low: low * factor, default: usual * factor, high: high * factor } };
-}
-
-/** Litres that one unit of an ingredient takes up in this method's vessel. */
-function roomPerUnit(method: Method, ingredient: IngredientId): number {
-  const item = findIngredient(ingredient);
-  if (method.basis === "plant" && ingredient === "plant") return PACKED_PLANT_L_PER_KG;
-  return item.stockUnit === "L" ? 1 : item.displacementLPerKg;
-}
-
-/** The sugar cap: a layer over the vessel's width, kg. */
-function capLines(request: ScaleRequest, shape: VesselShape): ScaledLine[] {
-  return request.school.ingredients.flatMap((source): ScaledLine[] => {
-    if (source.amount.type !== "per-surface") return [];
-    const item = findIngredient(source.ingredient);
-    const kgPerM = layerAreaM2(shape) * 1000 * (item.densityKgPerL ?? 1);
-    const { low, default: usual, high } = source.amount.thicknessM;
-    return [
-      {
-        ingredient: source.ingredient,
-        amount: usual * kgPerM,
-        unit: "kg",
-        role: source.role,
+function portionOf(source: MethodIngredient, request: ScaleRequest, shape: VesselShape): Portion | null {
+  const { amount } = source;
+  const swapAt = (request.substitutes ?? []).findIndex(({ instead }) => instead === source.ingredient);
+  const swap =
+    swapAt < 0
+      ? { use: source.ingredient, factor: 1 }
+      : findSubstitute(source.ingredient, request.substitutes![swapAt]!.use, `/substitutes/${swapAt}/use`);
+  const item = findIngredient(swap.use);
+  const common = { source, ingredient: item.id, unit: item.stockUnit };
+  const loose =
+    swapAt < 0 ? roomLPerUnit(request.recipe, source.ingredient) : item.stockUnit === "L" ? 1 : item.displacementLPerKg;
+  const mixed = { ...common, part: "mix" as const, roomLPerUnit: loose };
+  switch (amount.type) {
+    case "per-basis":
+      return {
+        ...mixed,
+        ...spread(amount.perBasis),
+        follows: "batch",
+        perBasis: amount.perBasis.default * swap.factor,
+        constant: 0,
+      };
+    case "fixed":
+      return {
+        ...mixed,
+        ...spread(amount.amount),
+        follows: "nothing",
+        perBasis: 0,
+        constant: amount.amount.default * swap.factor,
+      };
+    case "per-surface": {
+      const perM = layerAreaM2(shape) * 1000 * (item.stockUnit === "kg" ? (item.densityKgPerL ?? 1) : 1);
+      return {
+        ...common,
+        ...spread(amount.thicknessM),
         part: "cap",
-        low: low * kgPerM,
-        high: high * kgPerM,
-      },
-    ];
-  });
-}
-
-function fillLine(request: ScaleRequest): number {
-  if (request.headspaceL === undefined) return request.vesselL * request.method.fillShare.default;
-  if (request.headspaceL < 0)
-    throw new DomainError("negative", { what: "Headspace", value: request.headspaceL, unit: "L" }, "/vessel/headspace");
-  if (request.headspaceL >= request.vesselL)
-    throw new DomainError("no-room", { vesselL: request.vesselL, headspaceL: request.headspaceL }, "/vessel/headspace");
-  return request.vesselL - request.headspaceL;
-}
-
-interface Bound {
-  readonly basis: number;
-  readonly by: "vessel" | IngredientId;
-}
-
-function limitBounds(request: ScaleRequest, portions: readonly Portion[], caps: readonly ScaledLine[]): Bound[] {
-  return (request.limits ?? []).map(({ ingredient, amount }, index) => {
-    const path = `/limits/${index}`;
-    requirePositive(
-      `The ${findIngredient(ingredient, `${path}/ingredient`).name.toLowerCase()} at hand`,
-      amount,
-      findIngredient(ingredient).stockUnit,
-      `${path}/amount`,
-    );
-    const perBasis = portions
-      .filter((portion) => portion.ingredient === ingredient)
-      .reduce((sum, portion) => sum + portion.perBasis.default, 0);
-    const fixed = caps.filter((line) => line.ingredient === ingredient).reduce((sum, line) => sum + line.amount, 0);
-    if (perBasis === 0)
-      throw new DomainError(
-        "ingredient-not-in-method",
-        { ingredient, method: request.method.id },
-        `${path}/ingredient`,
-      );
-    if (amount <= fixed)
-      throw new DomainError(
-        "out-of-range",
-        { what: "What is at hand, after the cap,", value: amount - fixed, unit: "kg", min: 0.001, max: 1e6 },
-        `${path}/amount`,
-      );
-    return { basis: (amount - fixed) / perBasis, by: ingredient };
-  });
-}
-
-/**
- * Scales a school's recipe to a vessel, to a wanted amount, or to the ingredient that runs out first, whichever is least.
- * Solids push the level up by their own volume, so less water goes in; a sugar cap follows the vessel's width, not the batch.
- * @throws {DomainError} `out-of-range` (the vessel), `over-brim` (a wanted amount that does not fit), `no-room`, `negative`,
- *   `not-positive`, `ingredient-not-in-method`, `no-substitute`, `unknown-ingredient`
- */
-export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
-  const { method, school, vesselL } = request;
-  requireWithin("The vessel", vesselL, "L", VESSEL_L.min, VESSEL_L.max, "/vessel/volume");
-  const shape = vesselShape(vesselL, request.diameterM);
-  const chosen = school.ingredients.filter(
-    (source) => !source.optional || request.include?.includes(source.ingredient),
-  );
-  const portions = chosen.map((source) => portionOf(source, request)).filter((portion) => portion !== null);
-  const caps = capLines(request, shape);
-
-  const fillLineL = fillLine(request);
-  const capRoomL = caps.reduce(
-    (sum, line) => sum + line.amount / (findIngredient(line.ingredient).densityKgPerL ?? 1),
-    0,
-  );
-  const roomPerBasis = portions.reduce(
-    (sum, portion) => sum + portion.perBasis.default * roomPerUnit(method, portion.ingredient),
-    0,
-  );
-  const vesselBound: Bound = { basis: (fillLineL - capRoomL) / roomPerBasis, by: "vessel" };
-  if (!(vesselBound.basis > 0))
-    throw new DomainError("no-room", { vesselL, headspaceL: vesselL - fillLineL }, "/vessel/headspace");
-
-  if (request.targetBasis !== undefined) {
-    requirePositive("The wanted amount", request.targetBasis, method.basis === "water" ? "L" : "kg", "/target/value");
-    if (request.targetBasis > vesselBound.basis * (1 + 1e-9)) {
-      throw new DomainError(
-        "over-brim",
-        { neededL: request.targetBasis * roomPerBasis + capRoomL, roomL: fillLineL },
-        "/target",
-      );
+        follows: "width",
+        perBasis: 0,
+        constant: amount.thicknessM.default * perM,
+        roomLPerUnit: capLPerUnit(item.id),
+      };
+    }
+    case "unknown": {
+      const statedAt = (request.stated ?? []).findIndex(({ ingredient }) => ingredient === source.ingredient);
+      if (statedAt < 0) return null;
+      const stated = request.stated![statedAt]!.amount;
+      requirePositive(`The ${item.name.toLowerCase()}`, stated, item.stockUnit, `/stated/${statedAt}/amount`);
+      return { ...mixed, follows: "nothing", perBasis: 0, constant: stated * swap.factor, lowShare: 1, highShare: 1 };
     }
   }
-  const bounds = [
-    { basis: request.targetBasis ?? vesselBound.basis, by: "vessel" as const },
-    ...limitBounds(request, portions, caps),
-  ];
-  const least = bounds.reduce((smallest, bound) => (bound.basis < smallest.basis ? bound : smallest));
+}
 
-  const mixLines = portions.map(({ ingredient, unit, perBasis, source }): ScaledLine => ({
-    ingredient,
-    unit,
-    role: source.role,
-    part: "mix",
-    amount: perBasis.default * least.basis,
-    low: perBasis.low * least.basis,
-    high: perBasis.high * least.basis,
-  }));
-  const occupiedL = least.basis * roomPerBasis + capRoomL;
+function fillLine({ recipe, vesselL, headspaceL }: ScaleRequest): number {
+  if (headspaceL === undefined) return vesselL * recipe.fillShare.default;
+  if (headspaceL < 0)
+    throw new DomainError("negative", { what: "Headspace", value: headspaceL, unit: "L" }, "/vessel/headspace");
+  if (headspaceL >= vesselL) throw new DomainError("no-room", { vesselL, headspaceL }, "/vessel/headspace");
+  return vesselL - headspaceL;
+}
+
+const sumOf = <T>(items: readonly T[], value: (item: T) => number) => items.reduce((sum, item) => sum + value(item), 0);
+
+function limitBounds({ recipe, limits = [] }: ScaleRequest, portions: readonly Portion[]): Bound[] {
+  return limits.map(({ ingredient, amount }, index) => {
+    const path = `/limits/${index}`;
+    const item = findIngredient(ingredient, `${path}/ingredient`);
+    requirePositive(`The ${item.name.toLowerCase()} at hand`, amount, item.stockUnit, `${path}/amount`);
+    const wanted = portions.filter((portion) => portion.ingredient === ingredient);
+    const perBasis = sumOf(wanted, (portion) => portion.perBasis);
+    const constant = sumOf(wanted, (portion) => portion.constant);
+    if (perBasis === 0)
+      throw new DomainError("ingredient-not-in-method", { ingredient, method: recipe.id }, `${path}/ingredient`);
+    if (amount <= constant)
+      throw new DomainError(
+        "limit-below-fixed",
+        { ingredient: item.name.toLowerCase(), amount, fixed: constant, unit: item.stockUnit },
+        `${path}/amount`,
+      );
+    return { basisAmount: (amount - constant) / perBasis, by: ingredient };
+  });
+}
+
+/** What the grower asked for that the recipe does not have, or has no amount for. */
+function requireKnown({ recipe, include = [], stated = [] }: ScaleRequest): void {
+  const find = (id: IngredientId) => recipe.ingredients.find(({ ingredient }) => ingredient === id);
+  include.forEach((id, index) => {
+    const source = find(id);
+    if (!source)
+      throw new DomainError("ingredient-not-in-method", { ingredient: id, method: recipe.id }, `/include/${index}`);
+    if (source.amount.type === "unknown" && !stated.some(({ ingredient }) => ingredient === id))
+      throw new DomainError("amount-unstated", { ask: source.amount.ask }, `/include/${index}`);
+  });
+  stated.forEach(({ ingredient: id }, index) => {
+    if (find(id)?.amount.type !== "unknown")
+      throw new DomainError(
+        "ingredient-not-in-method",
+        { ingredient: id, method: recipe.id },
+        `/stated/${index}/ingredient`,
+      );
+  });
+}
+
+function lineOf(portion: Portion, basisAmount: number, doseBaseL: number): ScaledLine {
+  const amount = portion.perBasis * basisAmount + portion.constant;
   return {
-    lines: [...mixLines, ...caps],
-    basisAmount: least.basis,
-    liquidL: mixLines.reduce((sum, line) => sum + (line.unit === "L" ? line.amount : 0), 0),
-    occupiedL,
-    fillLineL,
-    headspaceL: vesselL - occupiedL,
-    fillShare: occupiedL / vesselL,
-    limitedBy: least.by,
+    ingredient: portion.ingredient,
+    unit: portion.unit,
+    role: portion.source.role,
+    part: portion.part,
+    follows: portion.follows,
+    onDay: portion.source.onDay ?? 0,
+    amount,
+    low: amount * portion.lowShare,
+    high: amount * portion.highShare,
+    dosePerL: (amount * 1000) / doseBaseL,
   };
 }
 
 /**
- * Litres that amounts really put in take up, for checking a fill that was changed by hand.
- * @throws {DomainError} `unknown-ingredient`
+ * Scales a recipe to a vessel, to a wanted amount, or to the ingredient that runs out first, whichever is least.
+ * Solids push the level up by their own volume, so less liquid goes in; a layer on top follows the vessel's width, a fixed dose
+ * nothing; what is added on a later day has its room kept.
+ * @throws {DomainError} `out-of-range` (the vessel), `over-brim` (a wanted amount that does not fit), `no-room`, `negative`,
+ *   `not-positive`, `ingredient-not-in-method`, `limit-below-fixed`, `amount-unstated`, `no-substitute`, `unknown-ingredient`
  */
-export function occupiedLitres(
-  method: Method,
-  lines: readonly { ingredient: IngredientId; amount: number; part: "mix" | "cap" }[],
-): number {
-  return lines.reduce((sum, line) => {
-    const perUnit =
-      line.part === "cap"
-        ? 1 / (findIngredient(line.ingredient).densityKgPerL ?? 1)
-        : roomPerUnit(method, line.ingredient);
-    return sum + line.amount * perUnit;
-  }, 0);
+export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
+  const { recipe, vesselL } = request;
+  requireWithin("The vessel", vesselL, "L", VESSEL_L.min, VESSEL_L.max, "/vessel/volume");
+  requireKnown(request);
+  const shape = vesselShape(vesselL, request.diameterM);
+  const chosen = recipe.ingredients.filter(
+    ({ optional, ingredient }) =>
+      !optional ||
+      request.include?.includes(ingredient) ||
+      request.stated?.some((stated) => stated.ingredient === ingredient),
+  );
+  const portions = chosen.map((source) => portionOf(source, request, shape)).filter((portion) => portion !== null);
+
+  const fillLineL = fillLine(request);
+  const constantRoomL = sumOf(portions, ({ constant, roomLPerUnit: room }) => constant * room);
+  const roomPerBasis = sumOf(portions, ({ perBasis, roomLPerUnit: room }) => perBasis * room);
+  const vesselBound: Bound = { basisAmount: (fillLineL - constantRoomL) / roomPerBasis, by: "vessel" };
+  if (!(vesselBound.basisAmount > 0))
+    throw new DomainError("no-room", { vesselL, headspaceL: vesselL - fillLineL }, "/vessel/headspace");
+
+  if (request.targetBasis !== undefined) {
+    requirePositive("The wanted amount", request.targetBasis, findIngredient(recipe.basis).stockUnit, "/target/value");
+    if (request.targetBasis > vesselBound.basisAmount * (1 + 1e-9))
+      throw new DomainError(
+        "over-brim",
+        { neededL: request.targetBasis * roomPerBasis + constantRoomL, roomL: fillLineL },
+        "/target",
+      );
+  }
+  const target: Bound[] = request.targetBasis === undefined ? [] : [{ basisAmount: request.targetBasis, by: "target" }];
+  const bounds = [...limitBounds(request, portions), ...target, vesselBound].toSorted(
+    (a, b) => a.basisAmount - b.basisAmount,
+  );
+  const { basisAmount, by } = bounds[0]!;
+
+  const amountOf = ({ perBasis, constant }: Portion) => perBasis * basisAmount + constant;
+  const liquidL = sumOf(portions, (portion) => (portion.unit === "L" ? amountOf(portion) : 0));
+  const occupiedL = basisAmount * roomPerBasis + constantRoomL;
+  return {
+    lines: portions.map((portion) =>
+      lineOf(portion, basisAmount, findIngredient(recipe.basis).stockUnit === "L" ? liquidL : basisAmount),
+    ),
+    basisAmount,
+    liquidL,
+    occupiedL,
+    solidsL: sumOf(portions, (portion) => (portion.unit === "kg" ? amountOf(portion) * portion.roomLPerUnit : 0)),
+    fillLineL,
+    headspaceL: vesselL - occupiedL,
+    fillShare: occupiedL / vesselL,
+    limitedBy: by === "target" ? "vessel" : by,
+    bounds,
+    asks: recipe.ingredients.flatMap(({ ingredient, amount }) =>
+      amount.type === "unknown" && !portions.some(({ source }) => source.ingredient === ingredient)
+        ? [{ ingredient, ask: amount.ask, unit: amount.unit }]
+        : [],
+    ),
+    swaps: portions.flatMap(({ source, ingredient }) =>
+      source.ingredient === ingredient
+        ? []
+        : [
+            {
+              instead: source.ingredient,
+              use: ingredient,
+              changes: findSubstitute(source.ingredient, ingredient, "/substitutes").changes,
+            },
+          ],
+    ),
+  };
 }

@@ -1,3 +1,5 @@
+import { requireWithin } from "../errors";
+
 /** An upright round vessel, as wide and as high inside. */
 export interface VesselShape {
   readonly diameterM: number;
@@ -20,3 +22,12 @@ export function vesselShape(volumeL: number, diameterM?: number | null): VesselS
 
 /** Area of the surface, m². */
 export const layerAreaM2 = ({ diameterM }: VesselShape): number => (Math.PI / 4) * diameterM ** 2;
+
+/**
+ * Litres in an upright vessel that is filled to a depth.
+ * @throws {DomainError} `out-of-range` for a depth above its rim or below its floor
+ */
+export function litresAtDepth(shape: VesselShape, depthM: number, path = "/depth"): number {
+  requireWithin("The depth", depthM, "m", 0, Number(shape.heightM.toFixed(3)), path);
+  return layerAreaM2(shape) * depthM * 1000;
+}

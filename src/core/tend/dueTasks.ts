@@ -1,4 +1,5 @@
-import type { Method, TendingTask } from "../book/types";
+import type { Recipe } from "../book/recipe";
+import type { TendingTask } from "../book/types";
 import type { Observation } from "../ferment/observations";
 
 export interface DueTask {
@@ -20,12 +21,12 @@ const answers = (task: TendingTask, item: Observation): boolean => {
  * @param untilH look ahead to this hour of the batch
  */
 export function dueTasks(
-  method: Method,
+  recipe: Recipe,
   observations: readonly Observation[],
   nowH: number,
   untilH: number,
 ): DueTask[] {
-  return method.tending.flatMap((task) => {
+  return recipe.tending.flatMap((task) => {
     const lastH = observations
       .filter((item) => answers(task, item))
       .reduce((latest, item) => Math.max(latest, item.hour), -Infinity);

@@ -1,4 +1,4 @@
-import { METHODS } from "@/core/book";
+import { findRecipe, METHODS } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Method } from "@/core/book/types";
 import { scaleRecipe } from "@/core/recipe/scale";
@@ -30,15 +30,15 @@ export function methodNamed(text: string): Method | null {
 export function recipeFigure(left: ReadAmount, method: Method, { units, measures }: FigureOptions): Figure {
   const [vessel] = volumeOf(left.readings, measures);
   if (!vessel) throw unreadable(sayQuantity(left.readings[0]!), "A recipe is scaled to a vessel: give its volume.");
-  const school = method.schools.find(({ id }) => id === method.cautiousSchool)!;
-  const recipe = scaleRecipe({ method, school, vesselL: vessel.amount.value });
+  const recipe = findRecipe(method.id);
+  const scaled = scaleRecipe({ recipe, vesselL: vessel.amount.value });
   return {
-    answers: recipe.lines.map((line) => ({
+    answers: scaled.lines.map((line) => ({
       label: `${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", the cap on top" : ""}`,
       quantity: { value: line.amount, unit: line.unit },
       text: sayStock(line.amount, line.unit, units),
     })),
-    working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(method.fillShare.default * 100)} %: ${sayVolume(recipe.occupiedL, units)} with what the solids push up`,
-    assumed: [`${method.name}, ${school.name.toLowerCase()}, the cautious school`],
+    working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(recipe.fillShare.default * 100)} %: ${sayVolume(scaled.occupiedL, units)} with what the solids push up`,
+    assumed: [`${method.name}, ${recipe.school.name.toLowerCase()}, the cautious school`],
   };
 }

@@ -3,7 +3,6 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState, type ReactNode } from "react";
 import { toast } from "sonner";
-import { findMethod } from "@/core/book";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney, sayStock, sayVolume } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
@@ -105,7 +104,6 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
   const { batch, farm } = page;
   const clock = farm;
   const running = page.close === null;
-  const readiness = findMethod(batch.methodId).schools[0]!.readiness;
   const standing = page.log.filter(({ kind, correctedById }) => kind !== "withdrawn" && correctedById === null);
   const phs = standing
     .filter(({ kind, spot }) => kind === "ph" && spot === "mid-depth")
@@ -207,9 +205,9 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           {page.close || page.stores.length > 0 ? <Outcome page={page} /> : null}
         </div>
         <div className="grid content-start gap-8">
-          {readiness.type === "acid" && phs.length > 0 ? (
+          {page.targetPh !== null && phs.length > 0 ? (
             <Part title="pH">
-              <ReadingsChart points={phs} targetPh={readiness.targetPh} />
+              <ReadingsChart points={phs} targetPh={page.targetPh} />
             </Part>
           ) : null}
           <Part title="What went in">

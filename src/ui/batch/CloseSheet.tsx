@@ -3,7 +3,6 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
-import { findMethod } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
@@ -41,17 +40,17 @@ const FIT_STATES = new Set(["ready", "peak"]);
 export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProps) => {
   const router = useRouter();
   const close = useAct("closeBatch");
-  const method = findMethod(batch.methodId);
-  const living = method.keeping.from === "air-off";
+  const { keeping, yieldPerBasis, residues } = batch.closing;
+  const living = keeping.living;
   const failed = batch.state === "spoiled";
   const [destination, setDestination] = useState<Destination>(failed ? "discard" : living ? "at-once" : "store");
   const expect = (share: number) => share * batch.basisAmount;
   const { register, handleSubmit } = useForm<CloseForm>({
     defaultValues: {
-      yieldL: expect(method.yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
+      yieldL: expect(yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
       label: `${batch.shortName}, ${vesselName}`,
-      place: living ? "" : (method.keeping.place.split(",")[0] ?? ""),
-      residue: method.residues[0] ?? "compost",
+      place: living ? "" : (keeping.place.split(",")[0] ?? ""),
+      residue: residues[0] ?? "compost",
       residueKg: "",
       labourMin: "30",
       overrideReason: "",
@@ -114,14 +113,14 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
               label: "Into a store",
               note: living
                 ? "A living brew does not keep."
-                : `Keeps about ${sayDuration(method.keeping.shelfH)}: ${method.keeping.container}; ${method.keeping.place}.`,
+                : `Keeps about ${sayDuration(keeping.shelfH)}: ${keeping.container}; ${keeping.place}.`,
               disabled: failed || living,
             },
             {
               value: "at-once",
               label: "Used at once",
               note: living
-                ? `On leaves within an hour of the air stopping, on soil within ${method.keeping.shelfH} h.`
+                ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
                 : "Straight to the field; what is left stays as a store.",
               disabled: failed,
             },
@@ -139,7 +138,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
               unit="L"
               {...register("yieldL")}
               error={close.fields["/yieldL"]}
-              hint={`Usual here: ${sayVolume(expect(method.yieldPerBasis.low), units)} to ${sayVolume(expect(method.yieldPerBasis.high), units)}.`}
+              hint={`Usual here: ${sayVolume(expect(yieldPerBasis.low), units)} to ${sayVolume(expect(yieldPerBasis.high), units)}.`}
             />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
             {destination === "store" ? (
@@ -147,7 +146,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
             ) : null}
             <div className="grid grid-cols-2 gap-3">
               <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
-                {[...method.residues, "nothing left"].map((residue) => (
+                {[...residues, "nothing left"].map((residue) => (
                   <option key={residue}>{residue}</option>
                 ))}
               </SelectField>
@@ -170,7 +169,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
             error={close.fields["/overrideReason"]}
           />
         ) : null}
-        {method.cautions.includes("lifting") && destination !== "discard" ? (
+        {batch.filledL > 25 && destination !== "discard" ? (
           <Notice tone="caution" title="Weight">
             {CAUTIONS.lifting}
           </Notice>

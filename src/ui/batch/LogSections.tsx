@@ -2,7 +2,15 @@
 import { clsx } from "clsx";
 import { useState } from "react";
 import type { ActionRequest } from "@/contracts/actions/requests";
-import { PH_INSTRUMENTS, PH_SPOTS, SIGN_KINDS, type Act, type PhInstrument, type PhSpot } from "@/core/book/words";
+import {
+  PH_INSTRUMENTS,
+  PH_SPOTS,
+  SIGN_KINDS,
+  type Act,
+  type PhInstrument,
+  type PhSpot,
+  type SignKind,
+} from "@/core/book/words";
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import type { BatchView, WordChoice } from "@/services/batchView";
@@ -13,7 +21,15 @@ import { TextArea } from "../kit/fields";
 
 export type Entry = ActionRequest<"logEntry">["entry"];
 
-const KIND_WORDS = { smell: "Smell", surface: "Surface", film: "Film on top", solids: "Solids" } as const;
+const KIND_WORDS: Record<SignKind, string> = {
+  smell: "Smell",
+  surface: "Surface",
+  film: "Film on top",
+  solids: "Solids",
+  liquid: "Liquid",
+  texture: "A fistful",
+  warmth: "Warmth",
+};
 const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
 
 export interface SectionProps {
@@ -130,7 +146,7 @@ const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: W
 /** Words to tap: those that decide for this method first. */
 export const WordsSection = ({ words, busy, onLog }: SectionProps & { readonly words: readonly WordChoice[] }) => (
   <section aria-label="Signs" className="grid gap-4 border-b border-line pb-5">
-    {SIGN_KINDS.map((kind) => (
+    {SIGN_KINDS.filter((kind) => words.some((choice) => choice.kind === kind)).map((kind) => (
       <div key={kind}>
         <h3 className="mb-1.5 text-[1.02rem]">{KIND_WORDS[kind]}</h3>
         <div className="flex flex-wrap gap-2">

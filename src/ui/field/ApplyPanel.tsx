@@ -2,9 +2,10 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
-import { findMethod, findSchool, findUseRate } from "@/core/book";
+import { findUseRate } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
+import { recipeFrom } from "@/core/recipe/document";
 import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
@@ -42,15 +43,14 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
     view.stores.find(({ id }) => id === pickedStore) ??
     view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
     view.stores[0]!;
-  const method = findMethod(store.methodId);
-  const school = findSchool(method, store.schoolId);
+  const recipe = recipeFrom(store.recipe);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
   const useId: UseId =
-    pickedUse !== null && school.uses.some(({ use }) => use === pickedUse)
+    pickedUse !== null && recipe.uses.some(({ use }) => use === pickedUse)
       ? pickedUse
-      : (school.uses.find(({ use }) => use === "drench-growing")?.use ?? school.uses[0]!.use);
+      : (recipe.uses.find(({ use }) => use === "drench-growing")?.use ?? recipe.uses[0]!.use);
   const use = findUse(useId);
-  const rate = findUseRate(school, useId);
+  const rate = findUseRate(recipe, useId);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
   const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
   const plots = view.plots.filter(({ id }) => chosen.has(id));
@@ -71,7 +71,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL);
   const cautions: readonly ApplyCaution[] = dilution
     ? findCautions({
-        method,
+        recipe,
         rate,
         use,
         partsWater: dilution.partsWater,
@@ -141,7 +141,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         label="How"
         value={useId}
         onChange={onUse}
-        options={school.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
+        options={recipe.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
       />
       <p className="text-[0.9rem] text-soft">
         {use.how} {rate?.note}

@@ -1,4 +1,5 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { bookDocument } from "@/core/recipe/document";
 import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, storeOf } from "@/testing/views";
 import { ApplyPanel } from "./ApplyPanel";
 import { FieldPlan } from "./FieldPlan";
@@ -67,7 +68,7 @@ describe("applying", () => {
     openPanel(
       [1],
       fieldOf({
-        stores: [storeOf({ methodId: "aerated-tea", schoolId: "bacterial", shelfFromMs: at(-20), expiresMs: at(-16) })],
+        stores: [storeOf({ recipe: bookDocument("aerated-tea"), shelfFromMs: at(-20), expiresMs: at(-16) })],
       }),
     );
     expect(screen.getByText(/it is foul and goes on nothing but compost/)).toBeVisible();

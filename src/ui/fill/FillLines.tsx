@@ -1,7 +1,7 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { findIngredient } from "@/core/book/ingredients";
-import type { Method } from "@/core/book/types";
+import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
@@ -10,7 +10,7 @@ import type { ShelfItem } from "@/services/readShed";
 import type { LineDraft } from "./fillPlan";
 
 interface FillLinesProps {
-  readonly method: Method;
+  readonly recipe: Recipe;
   readonly lines: readonly LineDraft[];
   readonly shelf: readonly ShelfItem[];
   readonly units: UnitSystem;
@@ -55,7 +55,7 @@ const Line = ({
   fields,
   onType,
   onPicked,
-}: Omit<FillLinesProps, "method" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
+}: Omit<FillLinesProps, "recipe" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
   const shed = sayShed(line, shelf, units);
   const error = fields[`/lines/${index}/used`] ?? (parseNumber(line.typed) === null ? "A number, please." : undefined);
@@ -114,9 +114,9 @@ const Line = ({
 };
 
 /** The fill as a sequence: each step with its reason, and what goes in at it; amounts can be changed to what was really used. */
-export const FillLines = ({ method, lines, ...rest }: FillLinesProps) => {
+export const FillLines = ({ recipe, lines, ...rest }: FillLinesProps) => {
   const placed = new Set<string>();
-  const steps = method.steps.map((step) => {
+  const steps = recipe.steps.map((step) => {
     const own = lines.filter((line) => step.adds.includes(line.ingredient) && line.part === "mix");
     const cap = step.id === "cap" ? lines.filter((line) => line.part === "cap") : [];
     for (const line of [...own, ...cap]) placed.add(line.key);

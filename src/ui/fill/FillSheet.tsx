@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { findMethod, findSchool, METHODS } from "@/core/book";
+import { findMethod, findRecipe, METHODS } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { toBase } from "@/core/quantity/units";
@@ -37,8 +37,8 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
   const [methodId, setMethodId] = useState(usable[0]!.id);
   const method = findMethod(methodId);
   const [schoolId, setSchoolId] = useState(method.cautiousSchool);
-  const school = findSchool(
-    method,
+  const recipe = findRecipe(
+    methodId,
     method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool,
   );
   const [started, setStarted] = useState(false);
@@ -58,11 +58,10 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
     setDrafts({});
     setPicked(new Set());
   };
-  const { unit: basisUnit, word: basisWord } = basisOf(method);
+  const { unit: basisUnit, word: basisWord } = basisOf(recipe);
 
-  const { recipe, problem, lines, filledL, overBrim } = planFill({
-    method,
-    school,
+  const { scaled, problem, lines, filledL, overBrim } = planFill({
+    recipe,
     vessel,
     size,
     wanted,
@@ -74,13 +73,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
 
   const leave = () => router.push("/", { scroll: false });
   const start = async () => {
-    if (!recipe) return;
+    if (!scaled) return;
     const statedNumber = stated.trim() === "" ? null : (parseNumber(stated) as number);
     const answer = await fill.run({
       vesselId: vessel.id,
       methodId: method.id,
-      schoolId: school.id,
-      basisAmount: Number(recipe.basisAmount.toFixed(6)),
+      schoolId: recipe.school.id,
+      basisAmount: Number(scaled.basisAmount.toFixed(6)),
       include: [...include],
       lines: lines.map((line) => ({
         ingredientId: line.ingredient,
@@ -109,14 +108,14 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       foot={
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
-            {recipe
+            {scaled
               ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.`
               : problem}
           </p>
           <Button
             look="strong"
             className="max-sm:w-full"
-            disabled={fill.busy || !recipe || overBrim || taken}
+            disabled={fill.busy || !scaled || overBrim || taken}
             onClick={() => void start()}
           >
             Start the batch
@@ -141,7 +140,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           <Choices
             label="School"
             stacked
-            value={school.id}
+            value={recipe.school.id}
             onChange={(id) => {
               setSchoolId(id);
               setDrafts({});
@@ -168,7 +167,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           />
           {size === "amount" ? (
             <NumberField
-              label={`${basisWord === "water" ? "Water" : "Plant"}`}
+              label={`${basisWord.charAt(0).toUpperCase()}${basisWord.slice(1)}`}
               unit={basisUnit}
               value={wanted}
               onChange={(event) => {
@@ -185,25 +184,25 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               diameterM={vessel.diameterM}
               pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
               contents={
-                recipe
+                scaled
                   ? {
                       filledL,
                       methodId,
-                      lid: method.lid,
-                      aerated: method.aerated,
+                      lid: recipe.lid,
+                      aerated: recipe.aerated,
                       airOn: false,
                       surface: null,
                       film: null,
-                      floatingSolids: method.basis === "plant",
+                      floatingSolids: recipe.basis === "plant",
                     }
                   : null
               }
               label={`${vessel.name} filled to ${formatNumber((filledL / vessel.volumeL) * 100, 2)} %`}
             />
-            {recipe ? (
+            {scaled ? (
               <p className="text-[0.9rem] text-soft">
                 {formatNumber((filledL / vessel.volumeL) * 100, 2)} % full.
-                {recipe.limitedBy === "vessel" ? "" : ` ${findIngredient(recipe.limitedBy).name} runs out first.`}
+                {scaled.limitedBy === "vessel" ? "" : ` ${findIngredient(scaled.limitedBy).name} runs out first.`}
               </p>
             ) : null}
           </div>
@@ -227,9 +226,9 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               {null}
             </Notice>
           ) : null}
-          {recipe ? (
+          {scaled ? (
             <FillLines
-              method={method}
+              recipe={recipe}
               lines={lines}
               shelf={shelf}
               units={units}
@@ -240,10 +239,10 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               }
             />
           ) : null}
-          {school.ingredients.some(({ optional }) => optional) ? (
+          {recipe.ingredients.some(({ optional }) => optional) ? (
             <fieldset>
               <legend className="text-[0.92rem] font-semibold">May go in as well</legend>
-              {school.ingredients
+              {recipe.ingredients
                 .filter(({ optional }) => optional)
                 .map(({ ingredient, role }) => (
                   <TickField
@@ -278,13 +277,13 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
           </div>
           <section aria-label="Cautions" className="grid gap-2">
             <h3 className="text-lg">Mind</h3>
-            {method.cautions.map((caution) => (
+            {recipe.cautions.map((caution) => (
               <Notice key={caution} tone="caution">
                 {CAUTIONS[caution]}
               </Notice>
             ))}
             <p className="text-[0.88rem] text-soft">
-              Local code, your certifier and licensed trades stand above this. {method.sureness}
+              Local code, your certifier and licensed trades stand above this. {recipe.sureness}
             </p>
           </section>
         </div>

@@ -103,7 +103,7 @@ describe("the fill panel", () => {
   it("does not offer a method that needs air to a vessel without, and does to one with", () => {
     open();
     expect(screen.getByRole("radio", { name: /Aerated castings tea/ })).toBeDisabled();
-    expect(screen.getByText("Needs air; this vessel has none.")).toBeVisible();
+    expect(screen.getAllByText("Needs air; this vessel has none.").length).toBeGreaterThan(1);
   });
   it("says the brim is passed and does not start", () => {
     open();

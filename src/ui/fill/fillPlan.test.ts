@@ -1,4 +1,4 @@
-import { findMethod, findSchool } from "@/core/book";
+import { findRecipe } from "@/core/book";
 import type { ShelfItem } from "@/services/readShed";
 import { basisOf, planFill, type FillDraft } from "./fillPlan";
 
@@ -12,10 +12,8 @@ const item = (ingredientId: string, onHand: number): ShelfItem => ({
 });
 const SHELF = [item("molasses", 5), item("lactic-culture", 0.6), item("plant", 3), item("castings", 20)];
 const draft = (change: Partial<FillDraft> = {}, methodId = "cultured-extract"): FillDraft => {
-  const method = findMethod(methodId);
   return {
-    method,
-    school: findSchool(method, undefined),
+    recipe: findRecipe(methodId),
     vessel: { volumeL: 200, diameterM: null },
     size: "vessel",
     wanted: "",
@@ -41,8 +39,8 @@ describe("a fill while it is being typed", () => {
   });
   it("goes as far as the shed goes, and says what runs out", () => {
     const plan = planFill(draft({ size: "shed" }));
-    expect(plan.recipe?.limitedBy).toBe("lactic-culture");
-    expect(plan.recipe?.basisAmount).toBeCloseTo(60, 6);
+    expect(plan.scaled?.limitedBy).toBe("lactic-culture");
+    expect(plan.scaled?.basisAmount).toBeCloseTo(60, 6);
   });
   it("does not ask the shed for what is picked fresh", () => {
     const bare = draft({ size: "shed", shelf: SHELF.filter(({ ingredientId }) => ingredientId !== "plant") });
@@ -50,7 +48,7 @@ describe("a fill while it is being typed", () => {
     expect(planFill({ ...bare, picked: new Set(["plant"]) }).problem).toBeNull();
   });
   it("makes the amount that was named, in either notation, or says why it can't", () => {
-    expect(planFill(draft({ size: "amount", wanted: "90,5" })).recipe?.basisAmount).toBe(90.5);
+    expect(planFill(draft({ size: "amount", wanted: "90,5" })).scaled?.basisAmount).toBe(90.5);
     expect(planFill(draft({ size: "amount", wanted: "" })).problem).toBe("How many L of water?");
     expect(planFill(draft({ size: "amount", wanted: "190" })).problem).toMatch(
       /the vessel takes 170 L up to its fill line/,
@@ -74,7 +72,7 @@ describe("a fill while it is being typed", () => {
     expect([has([]), has(["kelp-meal"])]).toEqual([false, true]);
   });
   it("counts a juice by its plant, with the cap as a line of its own", () => {
-    expect(basisOf(findMethod("plant-juice"))).toEqual({ word: "plant", unit: "kg" });
+    expect(basisOf(findRecipe("plant-juice"))).toEqual({ word: "chopped plant", unit: "kg" });
     expect(planFill(draft({}, "plant-juice")).lines.map(({ key }) => key)).toEqual([
       "plant/mix",
       "brown-sugar/mix",

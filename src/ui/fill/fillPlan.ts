@@ -1,7 +1,9 @@
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
-import type { Method, School } from "@/core/book/types";
+import type { Recipe } from "@/core/book/recipe";
 import { DomainError } from "@/core/errors";
-import { occupiedLitres, scaleRecipe, type ScaledLine, type ScaledRecipe } from "@/core/recipe/scale";
+import { occupiedLitres } from "@/core/recipe/room";
+import { scaleRecipe, type ScaledLine, type ScaledRecipe } from "@/core/recipe/scale";
+import type { StockUnit } from "@/core/book/range";
 import { parseNumber } from "@/formats/numbers";
 import type { ShelfItem } from "@/services/readShed";
 
@@ -9,8 +11,7 @@ import type { ShelfItem } from "@/services/readShed";
 export type FillSize = "vessel" | "shed" | "amount";
 
 export interface FillDraft {
-  readonly method: Method;
-  readonly school: School;
+  readonly recipe: Recipe;
   readonly vessel: { readonly volumeL: number; readonly diameterM: number | null };
   readonly size: FillSize;
   /** The named amount, as typed. */
@@ -32,7 +33,7 @@ export interface LineDraft extends ScaledLine {
 }
 
 export interface FillPlan {
-  readonly recipe: ScaledRecipe | null;
+  readonly scaled: ScaledRecipe | null;
   readonly problem: string | null;
   readonly lines: readonly LineDraft[];
   /** What it all takes up, L; 0 while some amount can't be read. */
@@ -40,38 +41,39 @@ export interface FillPlan {
   readonly overBrim: boolean;
 }
 
-/** What a method's amounts are counted against. */
-export const basisOf = ({ basis }: Method): { readonly word: string; readonly unit: "L" | "kg" } =>
-  basis === "water" ? { word: "water", unit: "L" } : { word: "plant", unit: "kg" };
+/** What a recipe's amounts are counted against. */
+export function basisOf({ basis }: Recipe): { readonly word: string; readonly unit: StockUnit } {
+  const { name, stockUnit } = findIngredient(basis);
+  return { word: name.toLowerCase(), unit: stockUnit };
+}
 
 const lineKey = ({ ingredient, part }: ScaledLine) => `${ingredient}/${part}`;
 /** Digits to offer: a tenth of a litre of water, a millilitre of molasses. */
 const digitsFor = (amount: number) => (amount >= 20 ? 1 : amount >= 2 ? 2 : 3);
 
-function shedLimits({ school, include, picked, shelf }: FillDraft) {
-  const wanted = school.ingredients
-    .filter((item) => !item.optional || include.includes(item.ingredient))
+function shedLimits({ recipe, include, picked, shelf }: FillDraft) {
+  const wanted = recipe.ingredients
+    .filter((item) => item.amount.type === "per-basis" && (!item.optional || include.includes(item.ingredient)))
     .map(({ ingredient }) => ingredient);
   return [...new Set(wanted)]
     .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
     .map((ingredient) => ({ ingredient, amount: shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0 }));
 }
 
-function scale(draft: FillDraft): { readonly recipe: ScaledRecipe | null; readonly problem: string | null } {
-  const { method, school, vessel, size, include } = draft;
+function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readonly problem: string | null } {
+  const { recipe, vessel, size, include } = draft;
   const amount = size === "amount" ? parseNumber(draft.wanted) : null;
-  const { word, unit } = basisOf(method);
-  if (size === "amount" && amount === null) return { recipe: null, problem: `How many ${unit} of ${word}?` };
+  const { word, unit } = basisOf(recipe);
+  if (size === "amount" && amount === null) return { scaled: null, problem: `How many ${unit} of ${word}?` };
   const limits = size === "shed" ? shedLimits(draft) : [];
   const missing = limits.find(({ amount: held }) => held <= 0);
   if (missing)
-    return { recipe: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
+    return { scaled: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
   try {
     const target = amount === null ? {} : { targetBasis: amount };
     return {
-      recipe: scaleRecipe({
-        method,
-        school,
+      scaled: scaleRecipe({
+        recipe,
         vesselL: vessel.volumeL,
         diameterM: vessel.diameterM,
         include,
@@ -81,15 +83,15 @@ function scale(draft: FillDraft): { readonly recipe: ScaledRecipe | null; readon
       problem: null,
     };
   } catch (error) {
-    if (error instanceof DomainError) return { recipe: null, problem: error.message };
+    if (error instanceof DomainError) return { scaled: null, problem: error.message };
     throw error;
   }
 }
 
 /** The fill as it stands while it is being typed: the scaled recipe, each line with its real amount, and whether it all fits. */
 export function planFill(draft: FillDraft): FillPlan {
-  const { recipe, problem } = scale(draft);
-  const lines = (recipe?.lines ?? []).map((line): LineDraft => {
+  const { scaled, problem } = scale(draft);
+  const lines = (scaled?.lines ?? []).map((line): LineDraft => {
     const key = lineKey(line);
     const typed = draft.drafts[key];
     return {
@@ -101,6 +103,6 @@ export function planFill(draft: FillDraft): FillPlan {
     };
   });
   const amounts = lines.map(({ ingredient, part, typed }) => ({ ingredient, part, amount: parseNumber(typed) ?? -1 }));
-  const filledL = recipe && amounts.every(({ amount }) => amount >= 0) ? occupiedLitres(draft.method, amounts) : 0;
-  return { recipe, problem, lines, filledL, overBrim: filledL > draft.vessel.volumeL };
+  const filledL = scaled && amounts.every(({ amount }) => amount >= 0) ? occupiedLitres(draft.recipe, amounts) : 0;
+  return { scaled, problem, lines, filledL, overBrim: filledL > draft.vessel.volumeL };
 }

@@ -29,7 +29,7 @@ const StoreItem = ({ store, view }: { readonly store: StoreView; readonly view: 
       <div className="flex h-32 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
         <Bottle
           litres={store.onHandL}
-          methodId={store.methodId}
+          methodId={store.recipe.method}
           label={`${store.label}: ${sayVolume(store.onHandL, view.farm.units)}`}
         />
       </div>

@@ -1,11 +1,12 @@
 import type { VesselKind } from "@/services/types";
+import type { Lid } from "@/core/book/types";
 import { vesselShape } from "@/core/recipe/vesselShape";
 
 /** What is in a vessel, as far as it shows. */
 export interface Contents {
   readonly filledL: number;
   readonly methodId: string;
-  readonly lid: "open" | "breathable" | "airlock";
+  readonly lid: Lid;
   readonly aerated: boolean;
   readonly airOn: boolean;
   readonly surface: string | null;
@@ -28,6 +29,20 @@ const LIQUID: Record<string, string> = {
   "aerated-tea": "#5d3b22",
   "cultured-extract": "#77762f",
   "plant-juice": "#55511c",
+  "feeding-tea": "#6b4322",
+  "leachate-bloom": "#7a5524",
+  "leaf-mould-brew": "#8b7a4a",
+  "lactic-serum": "#cfc79a",
+  "legume-leaf-ferment": "#5c6b2c",
+  "milk-spray": "#e9e5d6",
+  "shell-calcium": "#c9bd97",
+  "leaf-soak": "#4a4a22",
+  "dung-flour-ferment": "#5a4a2a",
+  "drum-manure-tea": "#43331d",
+  "charged-char": "#2c2a28",
+  "char-green-liquid": "#2f3320",
+  "bran-starter": "#a98a52",
+  "rice-wash": "#ddd8c4",
 };
 const SKIN: Record<VesselKind, string> = {
   drum: "var(--blue)",

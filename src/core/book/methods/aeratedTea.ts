@@ -1,5 +1,6 @@
-import type { BloomReadiness, Method, MethodIngredient, School, UseRate } from "../types";
-import type { Range } from "../range";
+import { basis, from, perBasis, unstated } from "../amounts";
+import { stage } from "../lines";
+import type { BloomReadiness, Method, School, UseRate } from "../types";
 
 // Hours are read at 24 °C and come from growers: 24–36 h, with chitin 48–72 h; the fungal brew is slower.
 const bloom = (
@@ -12,7 +13,6 @@ const bloom = (
   temperatures: { referenceC: 24, minC: -3, optimumC, maxC },
   logRateSd,
   ...hours,
-  afterAirOffH: { leaves: 1, soil: 4, hardEnd: 12 },
 });
 
 const USES: readonly UseRate[] = [
@@ -43,24 +43,12 @@ const USES: readonly UseRate[] = [
   },
 ];
 
-const perL = (
-  perBasis: Range,
-  ingredient: MethodIngredient["ingredient"],
-  unit: "kg" | "L",
-  role: string,
-  optional = false,
-): MethodIngredient => ({
-  ingredient,
-  amount: { type: "per-basis", perBasis, unit },
-  role,
-  optional,
-});
-
-const WATER = perL({ low: 1, default: 1, high: 1 }, "water", "L", "the bath");
-const CASTINGS = perL({ low: 0.012, default: 0.04, high: 0.06 }, "castings", "kg", "the living part");
-const KELP = perL({ low: 0.0015, default: 0.002, high: 0.0025 }, "kelp-meal", "kg", "slow food, trace elements", true);
-const ROCK = perL({ low: 0.001, default: 0.00125, high: 0.0015 }, "rock-dust", "kg", "minerals to hold on to", true);
-const MOLASSES = perL({ low: 0.00025, default: 0.0015, high: 0.005 }, "molasses", "L", "quick food for bacteria");
+const WATER = basis("water", "the bath");
+const CASTINGS = perBasis("castings", from(0.012, 0.04, 0.06), "the living part");
+const KELP = perBasis("kelp-meal", from(0.0015, 0.002, 0.0025), "slow food, trace elements", { optional: true });
+const ROCK = perBasis("rock-dust", from(0.001, 0.00125, 0.0015), "minerals to hold on to", { optional: true });
+const FISH = perBasis("fish-hydrolysate", from(0.001, 0.0015, 0.003), "protein, slow food", { optional: true });
+const MOLASSES = perBasis("molasses", from(0.00025, 0.0015, 0.005), "quick food for bacteria");
 
 const SCHOOLS: readonly School[] = [
   {
@@ -69,7 +57,7 @@ const SCHOOLS: readonly School[] = [
     stance: "A little sugar; suits annuals. Half a per cent of molasses is the ceiling.",
     readiness: bloom({ startH: 24, peakH: 29, endH: 42 }, 35, 43, 0.195),
     uses: USES,
-    ingredients: [WATER, MOLASSES, ROCK, KELP, CASTINGS],
+    ingredients: [WATER, MOLASSES, ROCK, KELP, FISH, CASTINGS],
   },
   {
     id: "fungal",
@@ -77,7 +65,13 @@ const SCHOOLS: readonly School[] = [
     stance: "No sugar, kelp instead; said to suit shrubs, trees and perennials. The evidence is thin.",
     readiness: bloom({ startH: 36, peakH: 45, endH: 66 }, 31, 39, 0.275),
     uses: USES,
-    ingredients: [WATER, { ...KELP, optional: false }, ROCK, CASTINGS],
+    ingredients: [
+      WATER,
+      { ...KELP, optional: false },
+      ROCK,
+      unstated("oat-flour", "How much oat flour? Growers name it and give no weight.", "food for fungi"),
+      CASTINGS,
+    ],
   },
   {
     id: "chitin",
@@ -88,7 +82,7 @@ const SCHOOLS: readonly School[] = [
     ingredients: [
       WATER,
       MOLASSES,
-      perL({ low: 0.0008, default: 0.001, high: 0.0012 }, "shell-meal", "kg", "food for chitin eaters"),
+      perBasis("shell-meal", from(0.0008, 0.001, 0.0012), "food for chitin eaters"),
       KELP,
       CASTINGS,
     ],
@@ -100,11 +94,21 @@ export const aeratedTea: Method = {
   name: "Aerated castings tea",
   shortName: "Castings tea",
   purpose: "Puts living soil on leaves and round roots. Some growers find top-dressed castings do as well.",
+  family: "bloom",
+  goals: [
+    { goal: "wake-soil", weight: 3, why: "Living soil, many times over, in a day." },
+    { goal: "leaf-growth", weight: 2, why: "Weekly in growth, on soil and leaf." },
+    { goal: "settle-seedlings", weight: 2, why: "Weak, at the root when they go out." },
+    { goal: "perennials", weight: 2, why: "The fungal school suits what stays standing; the evidence is thin." },
+    { goal: "before-planting", weight: 1, why: "Neat on a bare bed." },
+  ],
   basis: "water",
   lid: "open",
   aerated: true,
+  vesselUse: "food-safe",
   vesselNote: "Open, with air stones weighted at the very bottom. Shade and warmth.",
   fillShare: { low: 0.75, default: 0.82, high: 0.88 },
+  headspaceFor: "foam, and the stir of the air",
   cautiousSchool: "bacterial",
   schools: SCHOOLS,
   steps: [
@@ -124,7 +128,7 @@ export const aeratedTea: Method = {
       id: "food",
       text: "Stir in sugar and powders ahead of the castings.",
       why: "Put in late they settle on the stones.",
-      adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal"],
+      adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal", "fish-hydrolysate", "oat-flour"],
       waitMin: 15,
     },
     {
@@ -140,6 +144,7 @@ export const aeratedTea: Method = {
       adds: [],
     },
   ],
+  stages: [stage("brewing", "Brewing", [0, null], "open", "Air on all the way, until it is used.")],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "sugar is left" },
     { kind: "smell", word: "earthy", says: "ready", because: "the food is eaten and the brew is sound" },
@@ -161,8 +166,11 @@ export const aeratedTea: Method = {
     },
   ],
   yieldPerBasis: { low: 0.92, default: 0.96, high: 0.99 },
+  yieldUnit: "L",
   keeping: {
     from: "air-off",
+    living: true,
+    afterH: { leaves: 1, soil: 4, hardEnd: 12 },
     shelfH: 4,
     container: "open; the can or knapsack it goes out in",
     place: "nowhere: it is used at once",
@@ -179,5 +187,14 @@ export const aeratedTea: Method = {
     "not-for-people",
   ],
   comfortC: { low: 21, high: 27 },
+  work: { fillMin: 45, dayMin: 15, closeMin: 40 },
+  risk: { level: "some", why: "An hour without air undoes it, and the window lasts hours." },
+  drawsOut: { minerals: { low: 0.05, default: 0.15, high: 0.3 }, sugarLeft: { low: 0, default: 0.05, high: 0.3 } },
+  lookAlike: {
+    sugar: "a splash or none, eaten up",
+    water: "all of it",
+    air: "pump on all the way",
+    time: "1 to 3 days, by smell",
+  },
   sureness: "The hours are well agreed at 24 °C. Foam proves little here: the air makes it too. Smell decides.",
 };

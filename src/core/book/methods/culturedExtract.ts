@@ -1,3 +1,5 @@
+import { basis, perBasis } from "../amounts";
+import { stage } from "../lines";
 import type { Range } from "../range";
 import type { AcidReadiness, Method, School, UseRate } from "../types";
 
@@ -53,26 +55,10 @@ const school = (id: string, name: string, stance: string, plantKgPerL: Range): S
   readiness: READINESS,
   uses: USES,
   ingredients: [
-    {
-      ingredient: "water",
-      amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "L" },
-      role: "the bath",
-    },
-    {
-      ingredient: "molasses",
-      amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.01 }, unit: "L" },
-      role: "food for the culture",
-    },
-    {
-      ingredient: "lactic-culture",
-      amount: { type: "per-basis", perBasis: { low: 0.01, default: 0.01, high: 0.02 }, unit: "L" },
-      role: "starts the souring",
-    },
-    {
-      ingredient: "plant",
-      amount: { type: "per-basis", perBasis: plantKgPerL, unit: "kg" },
-      role: "what is extracted",
-    },
+    basis("water", "the bath"),
+    perBasis("molasses", 0.01, "food for the culture"),
+    perBasis("lactic-culture", { low: 0.01, default: 0.01, high: 0.02 }, "starts the souring", { leastShare: 0.005 }),
+    perBasis("plant", plantKgPerL, "what is extracted", { bagged: true }),
   ],
 });
 
@@ -81,11 +67,21 @@ export const culturedExtract: Method = {
   name: "Cultured plant extract",
   shortName: "Plant extract",
   purpose: "Leaf growth from greens and legumes; flowering and fruit from flowers and fruit; rooting from roots.",
+  family: "acid",
+  goals: [
+    { goal: "leaf-growth", weight: 3, why: "Greens and legumes give up nitrogen and growth stuff in soft acid." },
+    { goal: "flowering", weight: 2, why: "Made from flowers it is what growers give around the turn." },
+    { goal: "fruiting", weight: 3, why: "Made from fruit or roots it carries potassium." },
+    { goal: "settle-seedlings", weight: 1, why: "Very weak, after the first true leaf." },
+    { goal: "compost", weight: 1, why: "Keeps a heap sour and working." },
+  ],
   basis: "water",
   lid: "airlock",
   aerated: false,
+  vesselUse: "food-safe",
   vesselNote: "Food-safe, closed with an airlock, or opened to vent every day or two. Shade and warmth.",
   fillShare: { low: 0.8, default: 0.85, high: 0.9 },
+  headspaceFor: "gas, and the film that rises with it",
   cautiousSchool: "equal-parts",
   schools: [
     // One part of chopped plant by volume, weighed at its bulk density of 0.3 kg/L.
@@ -132,6 +128,16 @@ export const culturedExtract: Method = {
       adds: [],
     },
   ],
+  stages: [
+    stage("souring", "Souring", [0, 7], "airlock", "It works: gas through the lock, sweetness going."),
+    stage(
+      "finishing",
+      "Finishing",
+      [7, null],
+      "airlock",
+      "Quiet; the pH creeps down. Lift the bag before long storage.",
+    ),
+  ],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "the molasses is not eaten yet" },
     { kind: "smell", word: "fresh green", says: "not-yet", because: "it has hardly begun" },
@@ -158,8 +164,11 @@ export const culturedExtract: Method = {
     },
   ],
   yieldPerBasis: { low: 0.9, default: 0.95, high: 1 },
+  yieldUnit: "L",
   keeping: {
     from: "strained",
+    living: false,
+    afterH: null,
     shelfH: 24 * 180,
     container: "sealed once it is quiet, dark",
     place: "cool and dark, out of children's reach",
@@ -167,5 +176,14 @@ export const culturedExtract: Method = {
   residues: ["compost", "top dressing"],
   cautions: ["gas-pressure", "poisonous-plants", "salty-plants", "lifting", "chlorine", "mould", "not-for-people"],
   comfortC: { low: 20, high: 28 },
+  work: { fillMin: 45, dayMin: 2, closeMin: 30 },
+  risk: { level: "low", why: "The meter tells plainly when it is safe." },
+  drawsOut: { minerals: { low: 0.2, default: 0.4, high: 0.7 }, sugarLeft: { low: 0, default: 0.1, high: 0.3 } },
+  lookAlike: {
+    sugar: "a little molasses, eaten up",
+    water: "a hundred parts",
+    air: "none: sealed with an airlock",
+    time: "1 to 3 weeks, by pH",
+  },
   sureness: "The pH rule is firm. The days are an average over many farms, and vary by half either way.",
 };

@@ -1,4 +1,6 @@
 import type { DaysReadiness, Method, School, UseRate } from "../types";
+import { basis, fixedDose, perBasis } from "../amounts";
+import { stage } from "../lines";
 import type { Range } from "../range";
 
 const READINESS: DaysReadiness = {
@@ -46,21 +48,18 @@ const school = (id: string, name: string, stance: string, sugarPerPlant: Range):
   readiness: READINESS,
   uses: USES,
   ingredients: [
-    {
-      ingredient: "plant",
-      amount: { type: "per-basis", perBasis: { low: 1, default: 1, high: 1 }, unit: "kg" },
-      role: "gives the juice",
-    },
-    {
-      ingredient: "brown-sugar",
-      amount: { type: "per-basis", perBasis: sugarPerPlant, unit: "kg" },
-      role: "draws the juice",
-    },
+    // Plant coated with sugar packs to about 0.45 kg/L under the hand; the sugar runs into the gaps.
+    basis("plant", "gives the juice", { roomLPerUnit: 2.2 }),
+    perBasis("brown-sugar", sugarPerPlant, "draws the juice"),
     {
       ingredient: "brown-sugar",
       amount: { type: "per-surface", thicknessM: { low: 0.003, default: 0.005, high: 0.006 }, unit: "kg" },
       role: "the cap that keeps air out",
     },
+    fixedDose("vinegar", { low: 0.01, default: 0.02, high: 0.03 }, "wipes the rim, against ants", {
+      optional: true,
+      roomLPerUnit: 0,
+    }),
   ],
 });
 
@@ -69,11 +68,20 @@ export const plantJuice: Method = {
   name: "Sugar-drawn plant juice",
   shortName: "Plant juice",
   purpose: "The sap of fast-growing tips, for growth; of flowers and fruit, for fruiting.",
+  family: "sugar",
+  goals: [
+    { goal: "leaf-growth", weight: 3, why: "The sap of fast tips, drawn at dawn." },
+    { goal: "flowering", weight: 2, why: "Made from flowers and buds." },
+    { goal: "fruiting", weight: 2, why: "Made from ripe fruit." },
+    { goal: "settle-seedlings", weight: 2, why: "Never stronger than 1:1000." },
+  ],
   basis: "plant",
   lid: "breathable",
   aerated: false,
+  vesselUse: "food-safe",
   vesselNote: "Jar or crock filled two thirds, cloth or paper over it. Shade.",
   fillShare: { low: 0.6, default: 0.667, high: 0.75 },
+  headspaceFor: "gas that lifts the plant",
   cautiousSchool: "equal-weight",
   schools: [
     school("equal-weight", "Equal weight", "As much sugar as plant: draws more and keeps better.", {
@@ -111,8 +119,12 @@ export const plantJuice: Method = {
       id: "cover",
       text: "Wipe the rim with vinegar, tie cloth or paper over it, label it.",
       why: "Ants come for the sugar; the gas must get out.",
-      adds: [],
+      adds: ["vinegar"],
     },
+  ],
+  stages: [
+    stage("drawing", "Drawing", [0, 2], "breathable", "The sugar wets through and the level sinks."),
+    stage("working", "Working", [2, null], "breathable", "Small bubbles; the plant lifts off the juice."),
   ],
   cues: [
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "the sugar has not drawn yet" },
@@ -143,8 +155,11 @@ export const plantJuice: Method = {
     },
   ],
   yieldPerBasis: { low: 0.5, default: 0.7, high: 0.9 },
+  yieldUnit: "L",
   keeping: {
     from: "strained",
+    living: false,
+    afterH: null,
     shelfH: 24 * 180,
     container: "breathable cover, a little sugar on top",
     place: "cool and dark, out of children's reach",
@@ -152,5 +167,14 @@ export const plantJuice: Method = {
   residues: ["compost", "a second, weaker steep in water"],
   cautions: ["poisonous-plants", "breathable-lid", "mould", "not-for-people"],
   comfortC: { low: 18, high: 25 },
+  work: { fillMin: 60, dayMin: 3, closeMin: 25 },
+  risk: { level: "some", why: "What stands out of the sugar moulds; ants find it." },
+  drawsOut: { minerals: { low: 0.3, default: 0.5, high: 0.8 }, sugarLeft: { low: 0.6, default: 0.8, high: 0.95 } },
+  lookAlike: {
+    sugar: "as much as plant, dry; most of it stays",
+    water: "none: the plant's own sap",
+    air: "breathable cover, sugar cap",
+    time: "5 to 7 days, by floating and smell",
+  },
   sureness: "Days are well agreed between 20 and 25 °C. How strong to use it is not: schools lie fifty times apart.",
 };

@@ -1,0 +1,48 @@
+import type { IngredientId } from "./ingredients";
+import type { Cue, CueMeaning, Stage, Step, TendingTask, UseRate } from "./types";
+import type { SignKind } from "./words";
+import type { UseId } from "./uses";
+
+/** A use with its parts of water to one of concentrate, strongest first. */
+export const rate = (
+  use: UseId,
+  [strongest, usual, weakest]: readonly [number, number, number],
+  everyD: number | null,
+  note: string,
+): UseRate => ({ use, partsWater: { strongest, default: usual, weakest }, everyD, note });
+
+/** Words of one kind that say the same of a batch. */
+export const cues = (kind: SignKind, words: readonly string[], says: CueMeaning, because: string): Cue[] =>
+  words.map((word) => ({ kind, word, says, because }));
+
+/** Coloured mould and rot, which fail every brew that crops shall get. */
+export const rotten: readonly Cue[] = [
+  ...cues("smell", ["putrid"], "failed", "it has rotted"),
+  ...cues("film", ["coloured mould"], "failed", "coloured mould can be poisonous"),
+];
+
+export const step = (
+  id: string,
+  text: string,
+  why: string,
+  adds: readonly IngredientId[] = [],
+  extra: Pick<Step, "waitMin"> = {},
+): Step => ({ id, text, why, adds, ...extra });
+
+export const task = (
+  act: TendingTask["act"],
+  text: string,
+  everyH: number,
+  [fromH, untilH]: readonly [number, number?],
+  ifMissed: string,
+): TendingTask => ({ act, text, everyH, fromH, ...(untilH === undefined ? {} : { untilH }), ifMissed });
+
+export const stage = (
+  id: string,
+  name: string,
+  [fromD, untilD]: readonly [number, number | null],
+  lid: Stage["lid"],
+  note: string,
+): Stage => ({ id, name, fromD, untilD, lid, note });
+
+export const D = 24;

@@ -1,0 +1,20 @@
+import type { Method, Process, School } from "./types";
+
+/**
+ * One school's input as it is made: the method's way with all that the school does differently, in one flat thing.
+ * The rest of the core works on recipes; methods and schools are how the book arranges them.
+ */
+export interface Recipe
+  extends
+    Process,
+    Omit<Method, keyof Process | "schools" | "cautiousSchool">,
+    Pick<School, "ingredients" | "readiness" | "uses"> {
+  readonly school: { readonly id: string; readonly name: string; readonly stance: string };
+}
+
+/** The recipe of a school: what it does its own way goes before the method's. */
+export function recipeOf(method: Method, school: School): Recipe {
+  const { schools, cautiousSchool, ...common } = method;
+  const { id, name, stance, ...own } = school;
+  return { ...common, ...own, school: { id, name, stance } };
+}

@@ -1,0 +1,79 @@
+import { DomainError } from "../errors";
+import { findIngredient, type IngredientId } from "./ingredients";
+
+/** What may go in for something else: how much of it to one of the other (in their stock units), and what it changes. */
+export interface Substitute {
+  readonly use: IngredientId;
+  readonly factor: number;
+  readonly changes: string;
+}
+
+/** These stand in for each other by the sugar they hold. */
+const SUGAR_NOTES: Partial<Record<IngredientId, string>> = {
+  "molasses": "Brings potassium, calcium and iron, and colours everything.",
+  "brown-sugar": "A little molasses in it: some minerals, milder than molasses.",
+  "white-sugar": "Sugar alone: feeds, brings no minerals.",
+  "raw-sugar": "Close to brown sugar; damp, so weigh it.",
+  "honey": "Slows bacteria while it is strong; costs most.",
+};
+const SUGARS = Object.keys(SUGAR_NOTES) as IngredientId[];
+
+const BY_HAND: readonly (readonly [instead: IngredientId, use: IngredientId, factor: number, changes: string])[] = [
+  [
+    "lactic-culture",
+    "bought-culture",
+    1,
+    "A bought culture is one strain or a few; a live serum brings the place's own.",
+  ],
+  ["bought-culture", "lactic-culture", 1, "A live serum varies: smell it, it must be sour and clean."],
+  ["lactic-culture", "whey", 2, "Fresh sour whey, half as strong: give the batch two days more."],
+  ["local-starter", "lactic-culture", 1, "Sours as fast; without the place's yeasts."],
+  ["lactic-culture", "local-starter", 1, "Yeasts come along: more gas, a little more smell."],
+  ["milk", "whey", 1, "No fat and less protein: less film on leaves, less left over as curd."],
+  ["whey", "milk", 1, "Fat clogs fine sprayers: strain it well."],
+  ["potato", "potato-mash", 1, "Boil and mash is done already; count the water in it."],
+  ["castings", "compost", 1, "Ripe, fine, cool compost only: fewer life forms, more salt."],
+  ["compost", "castings", 1, "Finer and milder."],
+  ["dung-aged", "manure-aged", 1, "The same germs and intervals; bedding takes up more room."],
+  ["manure-aged", "dung-aged", 1, "The same germs and intervals; denser, so stir longer."],
+  ["kelp-meal", "seaweed-extract", 0.4, "Dissolved already: acts at once, leaves nothing for fungi to hold on to."],
+  ["coconut-water", "sugar-water", 0.6, "The sugar alone; coconut's potassium is lacking."],
+  ["plant", "greens", 1, "The same plants by another name: any you can name and would dare to eat."],
+  ["greens", "plant", 1, "The same plants by another name: any you can name and would dare to eat."],
+  ["greens", "legume-leaf", 1, "More nitrogen, more smell: less of it does."],
+  ["legume-leaf", "greens", 1, "Less nitrogen, unless they are nettle or comfrey."],
+  ["eggshell", "shell-meal", 1, "Sea shell dissolves slower; crush it fine."],
+];
+
+function sugarPerUnit(id: IngredientId): number {
+  const { sugarShare, stockUnit, densityKgPerL } = findIngredient(id);
+  return sugarShare * (stockUnit === "L" ? densityKgPerL! : 1);
+}
+
+/** All that may stand in for an ingredient, the closest first; none where nothing does. */
+export function substitutesFor(instead: IngredientId): readonly Substitute[] {
+  const bySugar = SUGARS.includes(instead)
+    ? SUGARS.filter((use) => use !== instead).map((use) => ({
+        use,
+        factor: sugarPerUnit(instead) / sugarPerUnit(use),
+        changes: SUGAR_NOTES[use]!,
+      }))
+    : [];
+  return [
+    ...bySugar,
+    ...BY_HAND.filter(([from]) => from === instead).map(([, use, factor, changes]) => ({ use, factor, changes })),
+  ];
+}
+
+/**
+ * How one ingredient stands in for another.
+ * @throws {DomainError} `no-substitute`, `unknown-ingredient`
+ */
+export function findSubstitute(instead: IngredientId, use: IngredientId, path: string): Substitute {
+  findIngredient(instead, path);
+  findIngredient(use, path);
+  if (instead === use) return { use, factor: 1, changes: "" };
+  const found = substitutesFor(instead).find((candidate) => candidate.use === use);
+  if (!found) throw new DomainError("no-substitute", { ingredient: instead, substitute: use }, path);
+  return found;
+}
