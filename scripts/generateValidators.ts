@@ -6,6 +6,7 @@ import { mkdirSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import Ajv from "ajv";
 import standaloneCode from "ajv/dist/standalone/index";
 import addFormats from "ajv-formats";
+import { RECIPE_DOCUMENT } from "../src/contracts/recipe/schema";
 import { ACTION_SCHEMAS } from "../src/contracts/actions/schemas";
 import { TASKS } from "../src/commands/index";
 
@@ -36,6 +37,7 @@ function compile(file: string, schemas: Readonly<Record<string, object>>): void 
 mkdirSync(FOLDER, { recursive: true });
 for (const file of readdirSync(FOLDER)) rmSync(`${FOLDER}/${file}`);
 compile("actions", ACTION_SCHEMAS);
+compile("recipe", { recipe: RECIPE_DOCUMENT });
 compile("tasks", Object.fromEntries(TASKS.map(({ name, input }) => [name, input])));
 
 mkdirSync("docs/schemas", { recursive: true });
@@ -51,4 +53,8 @@ for (const task of TASKS) {
     `${JSON.stringify({ ...DIALECT, title: `bin/core ${task.name}, output`, ...task.output }, null, 2)}\n`,
   );
 }
-console.log(`${Object.keys(ACTION_SCHEMAS).length + TASKS.length} validators, ${TASKS.length * 2} schemas`);
+writeFileSync(
+  "docs/schemas/recipe.json",
+  `${JSON.stringify({ ...DIALECT, title: "A recipe", ...RECIPE_DOCUMENT }, null, 2)}\n`,
+);
+console.log(`${Object.keys(ACTION_SCHEMAS).length + TASKS.length + 1} validators, ${TASKS.length * 2 + 1} schemas`);

@@ -6,7 +6,7 @@
 export const LAYERS = {
   core: { layers: [], packages: [] },
   formats: { layers: ["core"], packages: [] },
-  contracts: { layers: ["core"], packages: ["ajv", "ajv-formats", "json-schema-to-ts"] },
+  contracts: { layers: ["core"], packages: ["ajv", "ajv-formats", "json-schema-to-ts", "jsonc-parser"] },
   sim: { layers: ["core"], packages: ["suncalc"] },
   commands: { layers: ["core", "formats", "contracts"], packages: ["json-schema-to-ts", "node"] },
   data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },

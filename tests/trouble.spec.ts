@@ -16,7 +16,7 @@ test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await page.getByLabel("A figure to work out").fill("16 L at 1:500");
   await expect(page.getByText("32 mL, 16.03 L in all")).toBeVisible();
   await page.keyboard.press("Escape");
-  await page.keyboard.press("3");
+  await page.keyboard.press("4");
   await expect(page.getByRole("heading", { name: "The field" })).toBeVisible();
   await page.keyboard.press("d");
   await expect(page.locator("html")).toHaveAttribute("data-theme", "dusk");

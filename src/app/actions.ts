@@ -5,10 +5,14 @@ import type { ActionResult } from "@/contracts/actions/requests";
 import * as add from "@/services/addThings";
 import * as apply from "@/services/applyStore";
 import * as close from "@/services/closeBatch";
+import * as feed from "@/services/feedBatch";
 import * as fill from "@/services/fillVessel";
 import * as log from "@/services/logEntry";
+import * as measures from "@/services/measures";
+import * as recipes from "@/services/recipes";
 import { pool } from "@/services/runtime";
 import * as farm from "@/services/setUpFarm";
+import * as waters from "@/services/waters";
 import { runAction, toActionError } from "./runAction";
 import { PERSON_COOKIE } from "./session";
 
@@ -37,3 +41,13 @@ export const logEntry = async (input: unknown) => runAction((ctx) => log.logEntr
 export const closeBatch = async (input: unknown) => runAction((ctx) => close.closeBatch(ctx, input));
 export const cleanVessel = async (input: unknown) => runAction((ctx) => close.cleanVessel(ctx, input));
 export const applyStore = async (input: unknown) => runAction((ctx) => apply.applyStore(ctx, input));
+export const saveRecipe = async (input: unknown) => runAction((ctx) => recipes.saveRecipe(ctx, input));
+export const chooseRecipe = async (input: unknown) => runAction((ctx) => recipes.chooseRecipe(ctx, input));
+export const addWaterSource = async (input: unknown) => runAction((ctx) => waters.addWaterSource(ctx, input));
+export const readWater = async (input: unknown) => runAction((ctx) => waters.readWater(ctx, input));
+export const startWater = async (input: unknown) => runAction((ctx) => waters.startWater(ctx, input));
+export const addToBatch = async (input: unknown) => runAction((ctx) => feed.addToBatch(ctx, input));
+export const takeFromBatch = async (input: unknown) => runAction((ctx) => feed.takeFromBatch(ctx, input));
+export const moveToShed = async (input: unknown) => runAction((ctx) => feed.moveToShed(ctx, input));
+export const addLabResult = async (input: unknown) => runAction((ctx) => measures.addLabResult(ctx, input));
+export const weighMeasure = async (input: unknown) => runAction((ctx) => measures.weighMeasure(ctx, input));

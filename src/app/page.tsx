@@ -1,22 +1,38 @@
-import { readShelf } from "@/services/readShed";
+import { readMaking } from "@/services/readMaking";
 import { readYard } from "@/services/readYard";
 import { FillSheet } from "@/ui/fill/FillSheet";
+import { recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { YardScreen } from "@/ui/yard/YardScreen";
 import { openPage } from "./openPage";
 
-export default async function YardPage({ searchParams }: { readonly searchParams: Promise<{ fill?: string }> }) {
-  const { fill } = await searchParams;
+interface YardQuery {
+  readonly fill?: string;
+  readonly method?: string;
+  readonly school?: string;
+  readonly version?: string;
+}
+
+export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
+  const query = await searchParams;
   const page = await openPage(async ({ ctx, farm }) => {
-    const [yard, shelf] = await Promise.all([readYard(ctx, farm), fill === undefined ? null : readShelf(ctx)]);
-    return { yard, shelf };
+    const [yard, making] = await Promise.all([readYard(ctx, farm), query.fill === undefined ? null : readMaking(ctx)]);
+    return { yard, making };
   });
   if (page.type !== "open") return null;
-  const { yard, shelf } = page.value;
-  const vessel = yard.vessels.find(({ id }) => String(id) === fill);
+  const { yard, making } = page.value;
+  const vessel = yard.vessels.find(({ id }) => String(id) === query.fill);
   return (
     <>
       <YardScreen yard={yard} />
-      {vessel && shelf ? <FillSheet key={vessel.id} vessel={vessel} shelf={shelf} farm={yard.farm} /> : null}
+      {vessel && making ? (
+        <FillSheet
+          key={vessel.id}
+          vessel={vessel}
+          making={making}
+          farm={yard.farm}
+          startWith={recipeKeyFrom(query, making.versions)}
+        />
+      ) : null}
     </>
   );
 }

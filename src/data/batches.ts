@@ -37,6 +37,8 @@ export interface BatchClose {
   readonly kind: "strained" | "discarded";
   readonly at: Date;
   readonly yieldL: number;
+  /** What is weighed rather than measured: castings, mash, shell. */
+  readonly yieldKg: number | null;
   readonly residue: string;
   readonly residueKg: number | null;
   readonly labourMin: number;
@@ -87,6 +89,7 @@ interface BatchRow {
   closed_as: "strained" | "discarded" | null;
   closed_at: Date;
   yield_l: string;
+  yield_kg: string | null;
   residue: string;
   residue_kg: string | null;
   close_labour_min: string;
@@ -98,7 +101,7 @@ interface BatchRow {
 const SELECT = `
   select batch.id, batch.vessel_id, vessel.name as vessel_name, vessel.kind as vessel_kind, vessel.volume_l as vessel_l, batch.method_id, batch.school_id,
          batch.recipe, batch.filled_l, batch.basis_amount, batch.started_at, batch.stated_c, batch.labour_min, batch.power_w, actor.name as actor_name,
-         done.kind as closed_as, done.at as closed_at, done.yield_l, done.residue, done.residue_kg, done.labour_min as close_labour_min,
+         done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.labour_min as close_labour_min,
          done.verdict, done.override_reason, closer.name as closed_by
   from batch
   join vessel on vessel.id = batch.vessel_id
@@ -117,8 +120,8 @@ const INSERT_LINE =
 const SELECT_LINES =
   "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
 const INSERT_CLOSE = `
-  insert into batch_close (batch_id, kind, at, yield_l, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into batch_close (batch_id, kind, at, yield_l, yield_kg, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 function toClose(row: BatchRow): BatchClose | null {
   if (row.closed_as === null) return null;
@@ -126,6 +129,7 @@ function toClose(row: BatchRow): BatchClose | null {
     kind: row.closed_as,
     at: row.closed_at,
     yieldL: Number(row.yield_l),
+    yieldKg: row.yield_kg === null ? null : Number(row.yield_kg),
     residue: row.residue,
     residueKg: row.residue_kg === null ? null : Number(row.residue_kg),
     labourMin: Number(row.close_labour_min),
@@ -221,6 +225,7 @@ export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>
     close.kind,
     close.at,
     close.yieldL,
+    close.yieldKg,
     close.residue,
     close.residueKg,
     close.labourMin,

@@ -16,7 +16,12 @@ export interface Lot {
   readonly onHand: number;
 }
 
-export type NewLot = Omit<Lot, "id" | "onHand"> & { readonly addedAt: Date; readonly actorId: number };
+export type NewLot = Omit<Lot, "id" | "onHand"> & {
+  /** The batch that made it, where one did. */
+  readonly fromBatchId: number | null;
+  readonly addedAt: Date;
+  readonly actorId: number;
+};
 
 export interface StockMovement {
   readonly lotId: number;
@@ -49,8 +54,8 @@ const SELECT_LOTS = `
          coalesce((select sum(change_by) from stock_movement where lot_id = lot.id), 0) as on_hand
   from lot where lot.ingredient_id = ? order by lot.received_on, lot.id for update`;
 const INSERT_LOT = `
-  insert into lot (ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into lot (ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, from_batch_id, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 const INSERT_MOVEMENT =
   "insert into stock_movement (lot_id, change_by, kind, batch_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
 
@@ -87,6 +92,7 @@ export const insertLot = (db: Queryable, lot: NewLot): Promise<number> =>
     lot.costMinor,
     lot.expiresOn,
     lot.note,
+    lot.fromBatchId,
     lot.actorId,
     lot.addedAt,
   ]);
@@ -144,3 +150,18 @@ export const listDrawsOfBatch = async (db: Queryable, batchId: number): Promise<
   (await select<DrawRow>(db, SELECT_DRAWS_OF_BATCH, [batchId])).map(toDraw);
 export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> =>
   (await select<DrawRow>(db, SELECT_ALL_DRAWS)).map(toDraw);
+
+/** The batches that made these lots, each once; none for what was bought or picked. */
+export async function findLotSources(
+  db: Queryable,
+  lotIds: readonly number[],
+): Promise<{ batchId: number; name: string }[]> {
+  if (lotIds.length === 0) return [];
+  const rows = await select<{ id: number; name: string }>(
+    db,
+    `select distinct batch.id, json_value(batch.recipe, '$.shortName') as name
+     from lot join batch on batch.id = lot.from_batch_id where lot.id in (${lotIds.map(() => "?").join(", ")})`,
+    [...lotIds],
+  );
+  return rows.map(({ id, name }) => ({ batchId: id, name }));
+}

@@ -21,7 +21,7 @@ export type NewStore = Omit<Store, "id" | "onHandL" | "recipe">;
 export interface StoreMovement {
   readonly storeId: number;
   readonly changeByL: number;
-  readonly kind: "strained" | "applied" | "wasted" | "corrected";
+  readonly kind: "strained" | "applied" | "wasted" | "corrected" | "moved";
   readonly applicationId: number | null;
   readonly at: Date;
   readonly actorId: number;

@@ -12,7 +12,8 @@ import type { Context } from "@/services/context";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { setUpFarm } from "@/services/setUpFarm";
-import { BEDS, FARM, LOTS, TOOLS, VESSELS } from "./story";
+import { addWaterSource, readWater, startWater } from "@/services/waters";
+import { BEDS, FARM, LOTS, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
 const DAY_H = 24;
@@ -25,6 +26,9 @@ function keyOf(act: string): string {
 
 /** Tells the story through the services, each act at its own time and by its own person. */
 class Teller {
+  /** The butt that every brew of the story is filled from. */
+  rainId = 0;
+
   constructor(
     private readonly pool: Database,
     private readonly people: readonly Actor[],
@@ -65,11 +69,13 @@ class Teller {
       vesselL: fill.volumeL,
       diameterM: fill.diameterM,
     });
-    const lines = recipe.lines.map(({ ingredient, part, amount }) => ({
-      ingredientId: ingredient,
-      part,
-      used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100,
-    }));
+    const lines = recipe.lines
+      .filter(({ onDay }) => onDay === 0)
+      .map(({ ingredient, part, amount }) => ({
+        ingredientId: ingredient,
+        part,
+        used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100,
+      }));
     const { batchId } = await fillVessel(this.context(hoursAgo, fill.person), {
       requestKey: keyOf(act),
       vesselId: fill.vesselId,
@@ -80,6 +86,7 @@ class Teller {
       startedAt: this.moment(hoursAgo),
       statedC: fill.statedC,
       labourMin: fill.labourMin,
+      water: { sourceId: this.rainId },
     });
     return batchId;
   }
@@ -94,8 +101,36 @@ class Teller {
   }
 }
 
+async function seedWaters(tell: Teller): Promise<void> {
+  const early = tell.context(260 * DAY_H);
+  for (const water of WATERS) {
+    const requestKey = keyOf(`water ${water.name}`);
+    const { sourceId } = await addWaterSource(early, { requestKey, name: water.name, kind: water.kind });
+    if (water.kind === "rain") tell.rainId = sourceId;
+    if (!("freeMgPerL" in water)) continue;
+    await readWater(tell.context(6 * DAY_H, 1), {
+      requestKey: keyOf(`strip ${water.name}`),
+      sourceId,
+      freeMgPerL: water.freeMgPerL,
+      totalMgPerL: water.totalMgPerL,
+      at: tell.moment(6 * DAY_H),
+    });
+    await startWater(tell.context(19), {
+      requestKey: keyOf(`aside ${water.name}`),
+      sourceId,
+      purpose: "dilution",
+      volumeL: 120,
+      treatment: "stand",
+      celsius: 17,
+      place: "tank by the pump shed",
+      at: tell.moment(19),
+    });
+  }
+}
+
 async function seedPlaces(tell: Teller): Promise<void> {
   const early = tell.context(260 * DAY_H);
+  await seedWaters(tell);
   for (const vessel of VESSELS) await addVessel(early, { requestKey: keyOf(`vessel ${vessel.name}`), ...vessel });
   for (const tool of TOOLS) await addTool(early, { requestKey: keyOf(`tool ${tool.name}`), ...tool });
   for (const [index, bed] of BEDS.entries()) {
@@ -173,6 +208,7 @@ async function seedFinished(
     ratio: "1:250",
     mixRateL: 2,
     mixRatePer: "m2",
+    water: { sourceId: tell.rainId },
     toolId: toolId("Can"),
     plotIds: ["Bed 3", "Bed 4", "Bed 5", "Bed 6", "Bed 7"].map(plotId),
     at: tell.moment(9 * DAY_H),
@@ -236,6 +272,7 @@ async function seedFinished(
     ratio: "1:1",
     mixRateL: 2,
     mixRatePer: "m2",
+    water: { sourceId: tell.rainId },
     toolId: toolId("Can"),
     plotIds: ["Bed 1"].map(plotId),
     at: tell.moment(20.5),

@@ -59,6 +59,13 @@ export const LOTS = [
   ["plant", 14, "foraged", 24, 0, null],
 ] as const;
 
+/** The farm's waters; the tap's strip shows a little chloramine. */
+export const WATERS = [
+  { name: "Butt by the lean-to", kind: "rain" },
+  { name: "Old well", kind: "well" },
+  { name: "Yard tap", kind: "mains", freeMgPerL: 0.5, totalMgPerL: 0.55 },
+] as const;
+
 type Stage = "bare" | "seedling" | "growing" | "flowering" | "fruiting" | "perennial";
 interface BedPlan {
   readonly name: string;

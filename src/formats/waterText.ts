@@ -1,4 +1,4 @@
-import type { WaterReason } from "@/core/water/chlorine";
+import type { WaterReason, WaterSource } from "@/core/water/chlorine";
 import { formatNumber } from "./numbers";
 import { sayDuration } from "./times";
 
@@ -24,4 +24,17 @@ export function sayWaterReason(reason: WaterReason): string {
     case "river-on-leaves":
       return "River water may carry germs: not on leaves that are eaten raw.";
   }
+}
+
+/** What is known of a source's chlorine, in a few words. */
+export function sayStrip(water: {
+  readonly kind: WaterSource;
+  readonly freeMgPerL: number | null;
+  readonly totalMgPerL: number | null;
+}): string {
+  if (water.kind !== "mains" && water.kind !== "unknown") return "free of chlorine";
+  if (water.totalMgPerL === null && water.freeMgPerL === null) return "no strip read yet";
+  const total = water.totalMgPerL === null ? "" : `${formatNumber(water.totalMgPerL, 2)} mg/L total`;
+  const free = water.freeMgPerL === null ? "" : `${formatNumber(water.freeMgPerL, 2)} mg/L free`;
+  return [total, free].filter((part) => part !== "").join(", ");
 }

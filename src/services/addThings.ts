@@ -1,12 +1,12 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
-import { insertLot, insertStockMovement } from "@/data/stock";
 import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
 import { insertVessel } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
+import { bookIn } from "./shedBook";
 import { withFreeName, write } from "./write";
 
 /** A vessel for the yard. @throws {Refusal} */
@@ -89,26 +89,20 @@ export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: numbe
     const expiresOn = request.expiresOn ?? null;
     if (expiresOn !== null && expiresOn < request.receivedOn)
       throw refuseAt("time", "/expiresOn", "It can't expire before it came in.");
-    const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
-    const lotId = await insertLot(db, {
-      ingredientId: item.id,
-      unit: item.stockUnit,
-      origin: request.origin,
-      receivedOn: request.receivedOn,
-      received: request.amount,
-      costMinor: Math.round(request.cost * 100),
-      expiresOn,
-      note: request.note ?? "",
-      ...by,
-    });
-    await insertStockMovement(db, {
-      lotId,
-      changeBy: request.amount,
-      kind: "received",
-      batchId: null,
-      at: ctx.now(),
-      actorId: ctx.actor.id,
-      note: "",
-    });
+    const lotId = await bookIn(
+      db,
+      ctx,
+      {
+        ingredientId: item.id,
+        origin: request.origin,
+        receivedOn: request.receivedOn,
+        received: request.amount,
+        costMinor: Math.round(request.cost * 100),
+        expiresOn,
+        note: request.note ?? "",
+        fromBatchId: null,
+      },
+      ctx.now(),
+    );
     return { lotId };
   });

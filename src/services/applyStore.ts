@@ -17,6 +17,7 @@ import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
+import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
 
 type ApplyRequest = ActionRequest<"applyStore">;
@@ -127,5 +128,10 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       actorId: ctx.actor.id,
       note: "",
     });
+    const waterL = plan.totals.mixL - plan.totals.concentrateL;
+    if (waterL > 0.05) {
+      if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water thins it?");
+      await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at });
+    }
     return { applicationId };
   });

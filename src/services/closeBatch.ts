@@ -1,5 +1,6 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
+import type { Recipe } from "@/core/book/recipe";
 import type { VerdictState } from "@/core/judge/verdict";
 import { recipeFrom } from "@/core/recipe/document";
 import { insertClose, lockBatch, type Batch } from "@/data/batches";
@@ -9,10 +10,13 @@ import { findFarm } from "@/data/farm";
 import { insertStore, insertStoreMovement } from "@/data/stores";
 import { insertCleaning, lockVessel } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
+import { isoDay } from "@/formats/times";
 import { STATE_WORDS } from "@/formats/verdictText";
 import { assessBatch } from "./assessBatch";
 import type { Context } from "./context";
+import { lotCostMinor } from "./feedBatch";
 import { Refusal, refuseAt } from "./refusal";
+import { bookIn } from "./shedBook";
 import { airSince } from "./weather";
 import { momentOf, write } from "./write";
 
@@ -26,9 +30,17 @@ async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Verdic
   return assessBatch(batch, await listStanding(db, batch.id), air, at).verdict.state;
 }
 
-function requireYield(request: ActionRequest<"closeBatch">, batch: Batch): void {
+function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe): void {
+  const kg = request.yieldKg ?? null;
   if (request.kind === "discarded") {
-    if (request.yieldL !== 0) throw refuseAt("bad-request", "/yieldL", "What is thrown out yields nothing.");
+    if (request.yieldL !== 0 || kg !== null)
+      throw refuseAt("bad-request", "/yieldL", "What is thrown out yields nothing.");
+    return;
+  }
+  if (recipe.yieldUnit === "kg") {
+    if (kg === null) throw refuseAt("bad-request", "/yieldKg", "How many kilograms came off?");
+    if (kg > batch.basisAmount * recipe.yieldPerBasis.high * YIELD_OVER_FILL)
+      throw refuseAt("over-brim", "/yieldKg", "That is more than such a batch can give.");
     return;
   }
   if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
@@ -65,7 +77,8 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
     if (batch.close)
       throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
     const at = momentOf(ctx, request.at, batch.startedAt);
-    requireYield(request, batch);
+    const recipe = recipeFrom(batch.recipe.document);
+    requireYield(request, batch, recipe);
     const verdict = await verdictNow(db, batch, at);
     requireFit(request, verdict);
     await insertClose(db, {
@@ -73,6 +86,7 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
       kind: request.kind,
       at,
       yieldL: request.yieldL,
+      yieldKg: request.yieldKg ?? null,
       residue: request.residue.trim(),
       residueKg: request.residueKg ?? null,
       labourMin: request.labourMin,
@@ -82,17 +96,52 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { storeId: request.kind === "strained" ? await openStore(db, ctx, request, batch, at) : null };
+    if (request.kind === "discarded") return { storeId: null };
+    if (request.intoShed === true || recipe.yieldUnit === "kg") {
+      await stockIt(db, ctx, batch.id, recipe, request, at);
+      return { storeId: null };
+    }
+    return { storeId: await openStore(db, ctx, request, batch, recipe, at) };
   });
+
+/** What was made serves other recipes: a home-made lot, at what the batch cost, that knows the batch it came from. */
+async function stockIt(
+  db: Queryable,
+  ctx: Context,
+  batchId: number,
+  recipe: Recipe,
+  request: ActionRequest<"closeBatch">,
+  at: Date,
+): Promise<void> {
+  if (!recipe.makes) throw refuseAt("unfit", "/intoShed", `${recipe.name} is no ingredient of any recipe in the book.`);
+  const farm = await findFarm(db);
+  if (!farm) throw new Refusal("not-found", "Set up the farm first.");
+  const batch = (await lockBatch(db, batchId))!;
+  await bookIn(
+    db,
+    ctx,
+    {
+      ingredientId: recipe.makes,
+      origin: "home-made",
+      receivedOn: isoDay(at, farm),
+      received: recipe.yieldUnit === "kg" ? request.yieldKg! : request.yieldL,
+      costMinor: await lotCostMinor(db, batch, farm, 1, at),
+      expiresOn: isoDay(new Date(at.getTime() + recipe.keeping.shelfH * HOUR_MS), farm),
+      note: request.label?.trim() || `${recipe.shortName} ${batch.id}`,
+      fromBatchId: batch.id,
+    },
+    at,
+  );
+}
 
 async function openStore(
   db: Queryable,
   ctx: Context,
   request: ActionRequest<"closeBatch">,
   batch: Batch,
+  { keeping, shortName }: Recipe,
   at: Date,
 ): Promise<number> {
-  const { keeping, shortName } = recipeFrom(batch.recipe.document);
   const atOnce = request.atOnce === true || keeping.living;
   const storeId = await insertStore(db, {
     batchId: batch.id,

@@ -1,21 +1,21 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
-import { findMethod, findSchool } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
-import { recipeOf, type Recipe } from "@/core/book/recipe";
-import { documentOf } from "@/core/recipe/document";
+import type { Recipe } from "@/core/book/recipe";
 import { occupiedLitres } from "@/core/recipe/room";
-import { scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
-import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
+import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
+import { toMilli } from "@/core/stock/drawOldest";
 import { insertBatch, insertBatchLine } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
-import { insertLot, insertStockMovement, lockLots } from "@/data/stock";
 import { lockVessel, type VesselState } from "@/data/vessels";
-import { sayStock, sayVolume } from "@/formats/amounts";
+import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import type { Context } from "./context";
+import { pickRecipe } from "./recipes";
 import { atField, Refusal, refuseAt } from "./refusal";
+import { bookIn, drawOut } from "./shedBook";
+import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
 
 type FillRequest = ActionRequest<"fillVessel">;
@@ -39,15 +39,6 @@ function requireFree(vessel: VesselState | null): VesselState {
   return vessel;
 }
 
-/** The recipe that was picked. */
-function recipeFor(request: FillRequest): Recipe {
-  const method = atField("/methodId", () => findMethod(request.methodId));
-  return recipeOf(
-    method,
-    atField("/schoolId", () => findSchool(method, request.schoolId)),
-  );
-}
-
 function planFill(request: FillRequest, vessel: VesselState, recipe: Recipe): ScaledRecipe {
   return atField("/basisAmount", () =>
     scaleRecipe({
@@ -57,6 +48,8 @@ function planFill(request: FillRequest, vessel: VesselState, recipe: Recipe): Sc
       ...(request.headspaceL === null || request.headspaceL === undefined ? {} : { headspaceL: request.headspaceL }),
       targetBasis: request.basisAmount,
       include: (request.include ?? []) as IngredientId[],
+      stated: (request.stated ?? []) as ScaleRequest["stated"] & object,
+      substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
     }),
   );
 }
@@ -109,57 +102,49 @@ async function drawLine(
   startedAt: Date,
   today: string,
 ): Promise<void> {
-  const amountMilli = toMilli(line.amount);
-  if (line.ingredient === "water" || amountMilli === 0) return;
-  const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
-  if (line.pickedNow) {
-    const lotId = await insertLot(db, {
+  if (line.ingredient === "water" || toMilli(line.amount) === 0) return;
+  const draw = {
+    ingredient: line.ingredient,
+    amount: line.amount,
+    batchId,
+    at: startedAt,
+    path: `/lines/${index}/used`,
+  };
+  if (!line.pickedNow) {
+    await drawOut(db, ctx, draw);
+    return;
+  }
+  // What was picked for this batch goes into this batch, before older lots on the shelf.
+  const lotId = await bookIn(
+    db,
+    ctx,
+    {
       ingredientId: line.ingredient,
-      unit: line.unit,
       origin: "foraged",
       receivedOn: today,
       received: line.amount,
       costMinor: 0,
       expiresOn: null,
       note: "picked for this batch",
-      ...by,
-    });
-    await insertStockMovement(db, {
-      lotId,
-      changeBy: line.amount,
-      kind: "received",
-      batchId: null,
-      at: startedAt,
-      actorId: ctx.actor.id,
-      note: "",
-    });
-  }
-  const lots = await lockLots(db, line.ingredient);
-  // What was picked for this batch goes into this batch, before older lots on the shelf.
-  const shelf = line.pickedNow ? lots.slice(-1) : lots;
-  const { draws, shortMilli } = drawOldestFirst(
-    shelf.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
-    amountMilli,
+      fromBatchId: null,
+    },
+    startedAt,
   );
-  if (shortMilli > 0) {
-    const held = sayStock((amountMilli - shortMilli) / 1000, line.unit, "metric", 4);
-    throw refuseAt(
-      "short-of-stock",
-      `/lines/${index}/used`,
-      `The shed holds ${held} of ${findIngredient(line.ingredient).name.toLowerCase()}.`,
-    );
-  }
-  for (const draw of draws) {
-    await insertStockMovement(db, {
-      lotId: draw.lotId,
-      changeBy: -draw.amountMilli / 1000,
-      kind: "used",
-      batchId,
-      at: startedAt,
-      actorId: ctx.actor.id,
-      note: "",
-    });
-  }
+  await drawOut(db, ctx, { ...draw, onlyLotId: lotId });
+}
+
+/** The water of a fill is booked with it, so that no batch starts in water that nobody looked at. */
+async function requireWater(
+  db: Queryable,
+  request: FillRequest,
+  batchId: number,
+  lines: readonly UsedLine[],
+  at: Date,
+): Promise<void> {
+  const volumeL = lines.find(({ ingredient }) => ingredient === "water")?.amount ?? 0;
+  if (volumeL <= 0) return;
+  if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
+  await bookWater(db, request.water, { batchId, applicationId: null, volumeL, at });
 }
 
 /**
@@ -168,7 +153,7 @@ async function drawLine(
  */
 export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
   write(ctx, "fillVessel", input, async (db, request) => {
-    const recipe = recipeFor(request);
+    const { recipe, document, versionNo } = await pickRecipe(db, request);
     const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
     if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
       throw refuseAt("time", "/startedAt", "That is more than two months ago.");
@@ -190,8 +175,8 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
         shortName: recipe.shortName,
         schoolName: recipe.school.name,
         limitedBy: scaled.limitedBy,
-        versionNo: null,
-        document: documentOf(recipe, { name: recipe.school.name, source: "the book", note: recipe.school.stance }),
+        versionNo,
+        document,
       },
       filledL,
       basisAmount: request.basisAmount,
@@ -220,5 +205,6 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
         isoDay(startedAt, { timeZone: farm?.timeZone ?? "UTC" }),
       );
     }
+    await requireWater(db, request, batchId, lines, startedAt);
     return { batchId };
   });

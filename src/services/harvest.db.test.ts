@@ -1,5 +1,5 @@
 import { findFarm } from "@/data/farm";
-import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
+import { hoursAgo, key, NOW, refusalOf, TestFarm, RAIN_ID } from "@/testing/scratch";
 import { addTool } from "./addThings";
 import { applyStore } from "./applyStore";
 import { cleanVessel, closeBatch } from "./closeBatch";
@@ -40,6 +40,7 @@ describe("straining, storing, applying", () => {
     toolId,
     plotIds,
     labourMin: 10,
+    water: { sourceId: RAIN_ID },
     ...change,
   });
   const vesselStatus = async () => (await readYard(farm.context(), await farmRow())).vessels[0]!.status;

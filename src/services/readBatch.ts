@@ -1,14 +1,24 @@
 import "server-only";
-import { CAUTIONS } from "@/core/book/cautions";
-import { findIngredient } from "@/core/book/ingredients";
+import { findUseRate } from "@/core/book";
+import { CAUTIONS, type CautionId } from "@/core/book/cautions";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
+import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
 import { recipeFrom } from "@/core/recipe/document";
+import { laterLines, type LaterLine } from "@/core/recipe/later";
+import { ancestorsOf } from "@/core/stock/lineage";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
 import { findBatch, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listLabResults, type LabResult } from "@/data/labResults";
+import { listFeedings } from "@/data/lineage";
+import { findWaterOfBatch } from "@/data/water";
 import { listLog, type LoggedEntry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listPlots } from "@/data/plots";
-import { listDrawsOfBatch } from "@/data/stock";
+import { listDrawsOfBatch, type LotDraw } from "@/data/stock";
 import { listStoresOfBatch, type Store } from "@/data/stores";
 import { assessBatch } from "./assessBatch";
 import { batchView, type BatchView } from "./batchView";
@@ -45,6 +55,57 @@ export interface BatchPage {
   readonly sureness: string;
   /** The pH it waits for, where pH decides. */
   readonly targetPh: number | null;
+  readonly water: { readonly sourceName: string; readonly overrideReason: string | null } | null;
+  /** What the recipe has for a later day, and whether it went in. */
+  readonly later: readonly (LaterLine & { readonly done: boolean })[];
+  /** Batches that went into this one, and those that it went into. */
+  readonly madeFrom: readonly Kin[];
+  readonly wentInto: readonly Kin[];
+  /** Cautions that come with what it was made from. */
+  readonly inherited: readonly string[];
+  readonly content: BatchContent;
+  readonly use: { readonly name: string; readonly partsWater: number; readonly mixLPerM2: number | null };
+  readonly lab: readonly Omit<LabResult, "addedAt">[];
+}
+
+interface Kin {
+  readonly batchId: number;
+  readonly name: string;
+}
+
+/** Hazards that follow from batch to batch: what was in the first is in the last. */
+const FOLLOWS: readonly CautionId[] = ["manure", "urine", "herbicide", "sodium", "shellfish", "nicotine"];
+
+/** The use that stands for all, for showing what a mix holds. */
+function usualUse(recipe: Recipe): BatchPage["use"] {
+  const rate = findUseRate(recipe, "drench-growing") ?? recipe.uses[0];
+  if (!rate) return { name: "as it is", partsWater: 0, mixLPerM2: null };
+  const { name, mixLPerM2 } = findUse(rate.use);
+  return { name, partsWater: rate.partsWater.default, mixLPerM2: mixLPerM2?.default ?? null };
+}
+
+/** What went in at the start and since, by ingredient. */
+const amountsIn = (lines: readonly BatchLine[], draws: readonly LotDraw[]): UsedAmount[] => {
+  const drawn = new Set(draws.map(({ ingredientId }) => ingredientId));
+  return [
+    ...lines.filter(({ ingredientId }) => !drawn.has(ingredientId)),
+    ...draws.map(({ ingredientId, amount }) => ({ ingredientId, used: amount })),
+  ].map(({ ingredientId, used }) => ({ ingredient: ingredientId as IngredientId, amount: used }));
+};
+
+async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFrom" | "wentInto" | "inherited">> {
+  const feedings = await listFeedings(db);
+  const forebears = await Promise.all(ancestorsOf(id, feedings).map((forebear) => findBatch(db, forebear)));
+  const cautions = forebears.flatMap((batch) => (batch ? recipeFrom(batch.recipe.document).cautions : []));
+  return {
+    madeFrom: feedings
+      .filter(({ into }) => into === id)
+      .map(({ from, fromName }) => ({ batchId: from, name: fromName })),
+    wentInto: feedings
+      .filter(({ from }) => from === id)
+      .map(({ into, intoName }) => ({ batchId: into, name: intoName })),
+    inherited: FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
+  };
 }
 
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
@@ -52,13 +113,16 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const db = ctx.pool;
   const batch = await findBatch(db, id);
   if (!batch) return null;
-  const [log, lines, draws, stores, applications, plots] = await Promise.all([
+  const [log, lines, draws, stores, applications, plots, water, lab, kin] = await Promise.all([
     listLog(db, id),
     listBatchLines(db, id),
     listDrawsOfBatch(db, id),
     listStoresOfBatch(db, id),
     listApplicationsOfBatch(db, id),
     listPlots(db),
+    findWaterOfBatch(db, id),
+    listLabResults(db, id),
+    kinOf(db, id),
   ]);
   const now = ctx.now();
   // A closed batch is judged as it stood when it was closed.
@@ -67,6 +131,10 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const air = airSince(farm, batch.startedAt, judgedAt);
   const assessment = assessBatch(batch, standing, air, judgedAt, "whole");
   const recipe = recipeFrom(batch.recipe.document);
+  const drawnOf = (id: string) =>
+    draws.filter((draw) => draw.ingredientId === id).reduce((sum, { amount }) => sum + amount, 0);
+  const startedWith = (id: string) =>
+    lines.filter((line) => line.ingredientId === id).reduce((sum, { used }) => sum + used, 0);
   const plotNames = new Map(plots.map((plot) => [plot.id, plot.name]));
   return {
     farm: farmView(farm),
@@ -92,6 +160,20 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     })),
     cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
     sureness: recipe.sureness,
+    water,
+    ...kin,
+    later: laterLines(recipe, batch.basisAmount).map((line) => ({
+      ...line,
+      done: drawnOf(line.ingredient) >= startedWith(line.ingredient) + 0.5 * line.amount,
+    })),
+    content: batchContent(
+      recipe,
+      amountsIn(lines, draws),
+      batch.close && batch.close.yieldL > 0 ? batch.close.yieldL : batch.basisAmount * recipe.yieldPerBasis.default,
+      Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
+    ),
+    use: usualUse(recipe),
+    lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),
     targetPh: recipe.readiness.type === "acid" ? recipe.readiness.targetPh : null,
   };
 }

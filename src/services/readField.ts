@@ -6,6 +6,7 @@ import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listStoresOnHand } from "@/data/stores";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
+import { readWaters, type WatersView } from "./readWaters";
 import { storeView, type StoreView } from "./readShed";
 import { airSince, fitBands } from "./weather";
 
@@ -21,6 +22,7 @@ export interface FieldView {
   readonly tools: readonly Tool[];
   /** Fit hours of the next day and a half. */
   readonly bands: readonly FitBand[];
+  readonly waters: WatersView;
 }
 
 const BANDS_AHEAD_H = 36;
@@ -29,11 +31,12 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [plots, latest, stores, tools] = await Promise.all([
+  const [plots, latest, stores, tools, waters] = await Promise.all([
     listPlots(db),
     listLatestByPlot(db),
     listStoresOnHand(db),
     listTools(db),
+    readWaters(ctx),
   ]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));
   const lastOf = (id: number): PlotView["last"] => {
@@ -48,6 +51,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     plots: plots.map((plot) => ({ ...plot, last: lastOf(plot.id) })),
     stores: stores.map(storeView),
     tools,
+    waters,
     bands: fitBands(farm, airSince(farm, now, now), now, BANDS_AHEAD_H),
   };
 }

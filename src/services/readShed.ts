@@ -5,6 +5,7 @@ import { listLotsOnHand, type Lot } from "@/data/stock";
 import { listStoresOnHand, type Store } from "@/data/stores";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
+import { readWaters, type WatersView } from "./readWaters";
 
 export interface ShelfItem {
   readonly ingredientId: string;
@@ -27,6 +28,7 @@ export interface ShedView {
   readonly nowMs: number;
   readonly shelf: readonly ShelfItem[];
   readonly stores: readonly StoreView[];
+  readonly waters: WatersView;
 }
 
 export const storeView = ({ shelfFrom, expiresAt, ...store }: Store): StoreView => ({
@@ -57,12 +59,12 @@ export function shelfOf(lots: readonly Lot[]): ShelfItem[] {
 /** The shed as it stands: what spoils first stands first. */
 export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
   const db = ctx.pool;
-  const [lots, stores] = await Promise.all([listLotsOnHand(db), listStoresOnHand(db)]);
+  const [lots, stores, waters] = await Promise.all([listLotsOnHand(db), listStoresOnHand(db), readWaters(ctx)]);
   const LATER = "9999";
   const shelf = shelfOf(lots).toSorted(
     (a, b) => (a.expiresOn ?? LATER).localeCompare(b.expiresOn ?? LATER) || a.name.localeCompare(b.name),
   );
-  return { farm: farmView(farm), nowMs: ctx.now().getTime(), shelf, stores: stores.map(storeView) };
+  return { farm: farmView(farm), nowMs: ctx.now().getTime(), shelf, stores: stores.map(storeView), waters };
 }
 
 /** What a fill needs of the shed: every ingredient on hand with its lots. */

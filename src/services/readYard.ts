@@ -8,6 +8,7 @@ import { assessBatch } from "./assessBatch";
 import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
+import { readWaters } from "./readWaters";
 import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
 import { airFrom, airSince, fitBands } from "./weather";
 
@@ -62,10 +63,11 @@ const oldestStart = (batches: readonly Batch[], now: Date): Date =>
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [states, batches, entries] = await Promise.all([
+  const [states, batches, entries, waters] = await Promise.all([
     listVesselStates(db),
     listRunningBatches(db),
     listStandingOfRunning(db),
+    readWaters(ctx),
   ]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
@@ -93,7 +95,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     air: air
       .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
       .map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
-    round: roundTasks(running, dirty, now),
+    round: roundTasks(running, dirty, waters.starts, now),
     done: doneToday(running, farm, now),
   };
 }

@@ -16,6 +16,8 @@ export type RefusalCode =
   | "unfit"
   | "name-taken"
   | "entry-corrected"
+  | "version-moved"
+  | "ring"
   | "domain";
 
 /** A write that was refused, with the words for the person and the field they belong to. Nothing was stored. */

@@ -7,16 +7,19 @@ import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
 import { sayEntry } from "@/formats/entryText";
+import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import { hourOf, observationsOf } from "./assessBatch";
 import type { BatchView } from "./batchView";
+import type { WaterStartView } from "./readWaters";
 
 /** What one touch on a task does: log the act, open the log sheet, strain, or mark the vessel as washed. */
 export type RoundTouch =
   | { readonly type: "log-act"; readonly batchId: number; readonly act: Act }
   | { readonly type: "open-log"; readonly batchId: number; readonly focus: "ph" | "smell" | "temperature" }
   | { readonly type: "close"; readonly batchId: number }
-  | { readonly type: "clean"; readonly vesselId: number };
+  | { readonly type: "clean"; readonly vesselId: number }
+  | { readonly type: "go"; readonly href: string };
 
 export interface RoundTask {
   readonly key: string;
@@ -54,6 +57,8 @@ const urgencyOf = (dueMs: number, now: Date, late: boolean): RoundTask["urgency"
 
 function touchFor(act: string, batchId: number): RoundTouch {
   if (act === "read-ph") return { type: "open-log", batchId, focus: "ph" };
+  // What is fed comes out of the shed, so it is said how much.
+  if (act === "fed") return { type: "go", href: `/batches/${batchId}?open=add` };
   if (act === "look") return { type: "open-log", batchId, focus: "smell" };
   return { type: "log-act", batchId, act: act as Act };
 }
@@ -142,12 +147,28 @@ const washTask = (vessel: VesselState, order: number, now: Date): RoundTask => (
   vesselOrder: order,
 });
 
+/** Water that was set aside is news when it is ready, and until it is used. */
+function waterTask(start: WaterStartView, order: number, now: Date): RoundTask | null {
+  if (start.readyMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
+  const ready = start.readyMs <= now.getTime();
+  return {
+    key: `water-${start.id}`,
+    dueMs: start.readyMs,
+    title: `${start.sourceName}: water for ${start.purpose === "brew" ? "brewing" : "thinning"} ${ready ? "is ready" : "will be ready"}`,
+    why: `${sayVolume(start.leftL, "metric")}${start.place ? `, ${start.place}` : ""}`,
+    urgency: ready ? "now" : "later",
+    touch: { type: "go", href: "/shed#water" },
+    vesselOrder: order,
+  };
+}
+
 const RANK = { late: 0, now: 1, later: 2 } as const;
 
 /** Today's round: late first, then what is due now in walking order along the vessels, then by the clock. */
 export function roundTasks(
   running: readonly RunningBatch[],
   dirty: readonly { vessel: VesselState; order: number }[],
+  waters: readonly WaterStartView[],
   now: Date,
 ): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
@@ -160,6 +181,7 @@ export function roundTasks(
     offer(verdictTask(item, now));
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
+  for (const start of waters) offer(waterTask(start, dirty.length + running.length, now));
   return [...byKey.values()].toSorted(
     (a, b) =>
       RANK[a.urgency] - RANK[b.urgency] ||

@@ -39,3 +39,12 @@ export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date,
     to.getTime(),
   );
 }
+
+/** Mean air of each day from a moment on: the forecast while it reaches, then what the climate makes likely, °C. */
+export function meanAirByDay(farm: Farm, from: Date, days: number): number[] {
+  const hours = weather(climateOf(farm), from, new Date(from.getTime() + days * 24 * HOUR_MS), from);
+  return Array.from({ length: days }, (_, day) => {
+    const slice = hours.slice(day * 24, day * 24 + 24);
+    return slice.reduce((sum, { airC }) => sum + airC, 0) / slice.length;
+  });
+}

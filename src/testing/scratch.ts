@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from "node:crypto";
 import { createConnection, type Pool } from "mysql2/promise";
 import { findRecipe } from "@/core/book";
+import { PICKED_FRESH } from "@/core/book/ingredients";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { openPool, type Queryable } from "@/data/db";
 import { listActors } from "@/data/farm";
@@ -11,6 +12,7 @@ import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { Refusal } from "@/services/refusal";
 import { setUpFarm } from "@/services/setUpFarm";
+import { addWaterSource } from "@/services/waters";
 
 /** A day on which every test stands. */
 export const NOW = new Date("2031-03-20T10:00:00Z");
@@ -50,6 +52,9 @@ export async function scratchDatabase(options: { migrated: boolean } = { migrate
   };
 }
 
+/** The rain butt that every test farm has. */
+export const RAIN_ID = 1;
+
 export const key = (): string => randomUUID();
 
 /** A small farm on a scratch database, and words for what its people do. */
@@ -76,10 +81,12 @@ export class TestFarm {
       climateSwingC: 0,
     });
     const actors = await listActors(scratch.db);
-    return new TestFarm(
+    const farm = new TestFarm(
       scratch,
       actors.map(({ id }) => id),
     );
+    await addWaterSource(farm.context(hoursAgo(5000)), { requestKey: key(), name: "Butt", kind: "rain" });
+    return farm;
   }
 
   context(at: Date = NOW, person = 0): Context {
@@ -115,14 +122,17 @@ export class TestFarm {
       methodId,
       schoolId: book.school.id,
       basisAmount,
-      lines: recipe.lines.map(({ ingredient, part, amount }) => ({
-        ingredientId: ingredient,
-        part,
-        used: Number(amount.toFixed(3)),
-        pickedNow: ingredient === "plant",
-      })),
+      lines: recipe.lines
+        .filter(({ onDay }) => onDay === 0)
+        .map(({ ingredient, part, amount }) => ({
+          ingredientId: ingredient,
+          part,
+          used: Number(amount.toFixed(3)),
+          pickedNow: PICKED_FRESH.some((id) => id === ingredient),
+        })),
       statedC: 22,
       labourMin: 30,
+      water: { sourceId: RAIN_ID },
       ...extra,
     };
   }

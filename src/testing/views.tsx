@@ -4,6 +4,8 @@ import { findRecipe } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import type { BatchView } from "@/services/batchView";
+import type { MakingView } from "@/services/readMaking";
+import type { WatersView } from "@/services/readWaters";
 import type { FieldView, PlotView } from "@/services/readField";
 import type { StoreView } from "@/services/readShed";
 import type { YardVessel, YardView } from "@/services/readYard";
@@ -154,6 +156,24 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
   ...change,
 });
 
+/** Rain, which needs nothing, and a tap with chloramine in it. */
+export const WATERS: WatersView = {
+  nowMs: NOW_MS,
+  waters: [
+    { id: 1, name: "Butt", kind: "rain", freeMgPerL: null, totalMgPerL: null, readMs: null },
+    { id: 2, name: "Tap", kind: "mains", freeMgPerL: 0.3, totalMgPerL: 0.9, readMs: NOW_MS - 86_400_000 },
+  ],
+  starts: [],
+};
+
+export const makingOf = (change: Partial<MakingView> = {}): MakingView => ({
+  shelf: [],
+  versions: [],
+  choices: [],
+  waters: WATERS,
+  ...change,
+});
+
 export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   farm: FARM,
   nowMs: NOW_MS,
@@ -164,5 +184,6 @@ export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
     { id: 2, name: "Injector", kind: "injector", volumeL: 40, stepMl: null, partsWater: 100 },
   ],
   bands: [],
+  waters: WATERS,
   ...change,
 });

@@ -19,6 +19,16 @@ export interface FarmActions {
   readonly closeBatch: Act<{ storeId: number | null }>;
   readonly cleanVessel: Act<{ vesselId: number }>;
   readonly applyStore: Act<{ applicationId: number }>;
+  readonly saveRecipe: Act<{ versionNo: number; unconfirmed: number }>;
+  readonly chooseRecipe: Act<{ methodId: string }>;
+  readonly addWaterSource: Act<{ sourceId: number }>;
+  readonly readWater: Act<{ readingId: number }>;
+  readonly startWater: Act<{ startId: number }>;
+  readonly addToBatch: Act<{ entryId: number }>;
+  readonly takeFromBatch: Act<{ lotId: number }>;
+  readonly moveToShed: Act<{ lotId: number }>;
+  readonly addLabResult: Act<{ resultId: number }>;
+  readonly weighMeasure: Act<{ weighingId: number }>;
 }
 
 const ActionsContext = createContext<FarmActions | null>(null);

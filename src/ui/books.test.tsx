@@ -1,10 +1,12 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { findRecipe } from "@/core/book";
+import { batchContent } from "@/core/recipe/composition";
 import { bookDocument } from "@/core/recipe/document";
 import type { BatchCost } from "@/core/money/batchCost";
 import type { BatchPage } from "@/services/readBatch";
 import type { LedgerView } from "@/services/readLedger";
 import type { ShedView } from "@/services/readShed";
-import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
+import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf, WATERS } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
 import { OfflineBar } from "./frame/OfflineBar";
@@ -39,6 +41,7 @@ describe("a batch's cost, drawn", () => {
 const SHED: ShedView = {
   farm: FARM,
   nowMs: NOW_MS,
+  waters: WATERS,
   stores: [storeOf(), storeOf({ id: 2, label: "Old tea", recipe: bookDocument("aerated-tea"), expiresMs: at(-17) })],
   shelf: [
     {
@@ -131,6 +134,7 @@ const LEDGER: LedgerView = {
       startedMs: at(-900),
       outcome: "strained",
       yieldL: 150,
+
       cost: COST,
     },
     {
@@ -207,6 +211,14 @@ const PAGE: BatchPage = {
   nowMs: NOW_MS,
   batch: batchOf("cultured-extract"),
   targetPh: 4,
+  water: { sourceName: "Butt", overrideReason: null },
+  later: [],
+  madeFrom: [],
+  wentInto: [],
+  inherited: [],
+  content: batchContent(findRecipe("cultured-extract"), [{ ingredient: "molasses", amount: 1.6 }], 150),
+  use: { name: "Drench, growing plants", partsWater: 250, mixLPerM2: 2 },
+  lab: [],
   vesselName: "Drum",
   vesselKind: "drum",
   vesselId: 1,
@@ -248,6 +260,7 @@ describe("a batch's page", () => {
       kind: "strained",
       atMs: at(-5),
       yieldL: 150,
+      yieldKg: null,
       residue: "compost",
       residueKg: 1.5,
       labourMin: 20,
@@ -280,14 +293,14 @@ describe("the frame", () => {
   it("marks the place one is in, and goes to another by its key", () => {
     header();
     expect(screen.getAllByRole("link", { name: "Shed" })[0]).toHaveAttribute("aria-current", "page");
-    fireEvent.keyDown(window, { key: "3" });
+    fireEvent.keyDown(window, { key: "4" });
     expect(push).toHaveBeenCalledWith("/field");
   });
   it("leaves keys alone that are typed into a field", () => {
     header();
     const field = document.createElement("input");
     document.body.append(field);
-    fireEvent.keyDown(field, { key: "3", bubbles: true });
+    fireEvent.keyDown(field, { key: "4", bubbles: true });
     expect(push).not.toHaveBeenCalled();
     field.remove();
   });

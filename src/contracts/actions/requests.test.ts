@@ -1,3 +1,4 @@
+import { bookDocument } from "@/core/recipe/document";
 import { checkRequest } from "./requests";
 import { ACTION_SCHEMAS, type ActionName } from "./schemas";
 
@@ -53,7 +54,18 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
     toolId: 1,
     plotIds: [1, 2],
     labourMin: 20,
+    water: { sourceId: 1 },
   },
+  saveRecipe: { requestKey: KEY, document: bookDocument("cultured-extract"), basedOn: 0 },
+  chooseRecipe: { requestKey: KEY, methodId: "plant-juice", schoolId: "half-weight", versionNo: null },
+  addWaterSource: { requestKey: KEY, name: "Butt", kind: "rain" },
+  readWater: { requestKey: KEY, sourceId: 1, freeMgPerL: 0.5, totalMgPerL: 0.6 },
+  startWater: { requestKey: KEY, sourceId: 1, purpose: "brew", volumeL: 160, treatment: "stand", celsius: 16 },
+  addToBatch: { requestKey: KEY, batchId: 1, ingredientId: "brown-sugar", amount: 0.4 },
+  takeFromBatch: { requestKey: KEY, batchId: 1, litres: 2 },
+  moveToShed: { requestKey: KEY, storeId: 1, litres: 2 },
+  addLabResult: { requestKey: KEY, batchId: 1, nutrient: "k2o", gPerL: 0.8 },
+  weighMeasure: { requestKey: KEY, measure: "handful", ingredientId: "leaf-mould", amount: 0.09 },
 };
 const ACTIONS = Object.keys(ACTION_SCHEMAS) as ActionName[];
 

@@ -12,6 +12,16 @@ import type {
   CLOSE_BATCH,
   CLEAN_VESSEL,
   APPLY_STORE,
+  SAVE_RECIPE,
+  CHOOSE_RECIPE,
+  ADD_WATER_SOURCE,
+  READ_WATER,
+  START_WATER,
+  ADD_TO_BATCH,
+  TAKE_FROM_BATCH,
+  MOVE_TO_SHED,
+  ADD_LAB_RESULT,
+  WEIGH_MEASURE,
   ActionName,
 } from "./schemas";
 
@@ -27,6 +37,16 @@ export interface ActionRequests {
   readonly closeBatch: FromSchema<typeof CLOSE_BATCH>;
   readonly cleanVessel: FromSchema<typeof CLEAN_VESSEL>;
   readonly applyStore: FromSchema<typeof APPLY_STORE>;
+  readonly saveRecipe: FromSchema<typeof SAVE_RECIPE>;
+  readonly chooseRecipe: FromSchema<typeof CHOOSE_RECIPE>;
+  readonly addWaterSource: FromSchema<typeof ADD_WATER_SOURCE>;
+  readonly readWater: FromSchema<typeof READ_WATER>;
+  readonly startWater: FromSchema<typeof START_WATER>;
+  readonly addToBatch: FromSchema<typeof ADD_TO_BATCH>;
+  readonly takeFromBatch: FromSchema<typeof TAKE_FROM_BATCH>;
+  readonly moveToShed: FromSchema<typeof MOVE_TO_SHED>;
+  readonly addLabResult: FromSchema<typeof ADD_LAB_RESULT>;
+  readonly weighMeasure: FromSchema<typeof WEIGH_MEASURE>;
 }
 export type ActionRequest<N extends ActionName> = ActionRequests[N];
 

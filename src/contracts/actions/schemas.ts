@@ -10,6 +10,9 @@ import {
   TEXTURES,
   WARMTHS,
 } from "@/core/book/words";
+import { NUTRIENT_IDS } from "@/core/book/composition";
+import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
+import { RECIPE_DOCUMENT } from "../recipe/schema";
 import { DAY, ID, MOMENT, NAME, REQUEST_KEY, ROW_ID } from "../parts";
 
 const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
@@ -96,6 +99,94 @@ export const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
   partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
 });
 
+const VERSION_NO = { anyOf: [{ type: "integer", minimum: 1 }, { type: "null" }] } as const;
+const LITRES = { type: "number", exclusiveMinimum: 0, maximum: 20000 } as const;
+const CHLORINE = { anyOf: [{ type: "number", minimum: 0, maximum: 20 }, { type: "null" }] } as const;
+const WATER_ASKED = object(["sourceId"], {
+  sourceId: ROW_ID,
+  startId: { anyOf: [ROW_ID, { type: "null" }] },
+  overrideReason: REASON,
+});
+
+export const SAVE_RECIPE = object(["requestKey", "document", "basedOn"], {
+  requestKey: REQUEST_KEY,
+  document: RECIPE_DOCUMENT,
+  /** The newest version that was known when typing began; 0 for none. */
+  basedOn: { type: "integer", minimum: 0 },
+  /** Figures far from what growers use are meant. */
+  confirmed: { type: "boolean" },
+});
+
+export const CHOOSE_RECIPE = object(["requestKey", "methodId", "schoolId"], {
+  requestKey: REQUEST_KEY,
+  methodId: ID,
+  schoolId: ID,
+  versionNo: VERSION_NO,
+});
+
+export const ADD_WATER_SOURCE = object(["requestKey", "name", "kind"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 60 },
+  kind: { enum: WATER_SOURCES },
+});
+
+export const READ_WATER = object(["requestKey", "sourceId"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  freeMgPerL: CHLORINE,
+  totalMgPerL: CHLORINE,
+  at: MOMENT,
+});
+
+export const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "treatment", "celsius"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  purpose: { enum: ["brew", "dilution"] },
+  volumeL: LITRES,
+  treatment: { enum: WATER_TREATMENTS },
+  celsius: { type: "number", minimum: 0, maximum: 60 },
+  covered: { type: "boolean" },
+  place: { type: "string", maxLength: 80 },
+  at: MOMENT,
+});
+
+export const ADD_TO_BATCH = object(["requestKey", "batchId", "ingredientId", "amount"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  ingredientId: ID,
+  amount: POSITIVE_AMOUNT,
+  at: MOMENT,
+});
+
+export const TAKE_FROM_BATCH = object(["requestKey", "batchId", "litres"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  litres: LITRES,
+  at: MOMENT,
+});
+
+export const MOVE_TO_SHED = object(["requestKey", "storeId", "litres"], {
+  requestKey: REQUEST_KEY,
+  storeId: ROW_ID,
+  litres: LITRES,
+  at: MOMENT,
+});
+
+export const ADD_LAB_RESULT = object(["requestKey", "batchId", "nutrient", "gPerL"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  nutrient: { enum: NUTRIENT_IDS },
+  gPerL: { type: "number", minimum: 0, maximum: 1500 },
+  note: NOTE,
+});
+
+export const WEIGH_MEASURE = object(["requestKey", "measure", "ingredientId", "amount"], {
+  requestKey: REQUEST_KEY,
+  measure: { ...NAME, maxLength: 40 },
+  ingredientId: ID,
+  amount: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+});
+
 export const FILL_VESSEL = object(
   ["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"],
   {
@@ -103,10 +194,20 @@ export const FILL_VESSEL = object(
     vesselId: ROW_ID,
     methodId: ID,
     schoolId: ID,
+    /** The farm's own version; null or missing for the book's recipe. */
+    versionNo: VERSION_NO,
     /** Litres of water, or kilograms of plant, that the planned amounts follow. */
     basisAmount: POSITIVE_AMOUNT,
     headspaceL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
     include: { type: "array", maxItems: 20, items: ID },
+    /** How much of what the recipe has no amount for. */
+    stated: {
+      type: "array",
+      maxItems: 20,
+      items: object(["ingredient", "amount"], { ingredient: ID, amount: POSITIVE_AMOUNT }),
+    },
+    substitutes: { type: "array", maxItems: 20, items: object(["instead", "use"], { instead: ID, use: ID }) },
+    water: { anyOf: [WATER_ASKED, { type: "null" }] },
     /** What really goes in, in the recipe's order. */
     lines: {
       type: "array",
@@ -171,6 +272,10 @@ export const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "r
   kind: { enum: ["strained", "discarded"] },
   at: MOMENT,
   yieldL: AMOUNT,
+  /** Where what was made is weighed. */
+  yieldKg: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 },
+  /** It serves other recipes: into the shed, as a lot. */
+  intoShed: { type: "boolean" },
   residue: { type: "string", minLength: 1, maxLength: 80 },
   residueKg: { type: ["number", "null"], minimum: 0, maximum: 20000 },
   labourMin: MINUTES,
@@ -201,6 +306,8 @@ export const APPLY_STORE = object(
     at: MOMENT,
     labourMin: MINUTES,
     overrideReason: REASON,
+    /** What it was thinned with; null where it goes on undiluted. */
+    water: { anyOf: [WATER_ASKED, { type: "null" }] },
   },
 );
 
@@ -216,5 +323,15 @@ export const ACTION_SCHEMAS = {
   closeBatch: CLOSE_BATCH,
   cleanVessel: CLEAN_VESSEL,
   applyStore: APPLY_STORE,
+  saveRecipe: SAVE_RECIPE,
+  chooseRecipe: CHOOSE_RECIPE,
+  addWaterSource: ADD_WATER_SOURCE,
+  readWater: READ_WATER,
+  startWater: START_WATER,
+  addToBatch: ADD_TO_BATCH,
+  takeFromBatch: TAKE_FROM_BATCH,
+  moveToShed: MOVE_TO_SHED,
+  addLabResult: ADD_LAB_RESULT,
+  weighMeasure: WEIGH_MEASURE,
 } as const;
 export type ActionName = keyof typeof ACTION_SCHEMAS;

@@ -83,6 +83,17 @@ export const INGREDIENTS = {
   "scraps": solid("Kitchen and crop scraps", 0.5, 0.95),
 } as const satisfies Record<string, Ingredient>;
 
+/** Picked, drawn or shovelled for the batch itself; a shed need not hold it. */
+export const PICKED_FRESH = [
+  "plant",
+  "greens",
+  "legume-leaf",
+  "scraps",
+  "dung-fresh",
+  "urine",
+  "repellent-plant",
+] as const satisfies readonly (keyof typeof INGREDIENTS)[];
+
 export type IngredientId = keyof typeof INGREDIENTS;
 export const INGREDIENT_IDS = Object.keys(INGREDIENTS) as readonly IngredientId[];
 

@@ -32,6 +32,8 @@ export interface ScaleRequest {
 
 export interface ScaledLine {
   readonly ingredient: IngredientId;
+  /** The recipe's own ingredient, whose place a substitute takes. */
+  readonly slot: IngredientId;
   readonly amount: number;
   readonly unit: StockUnit;
   readonly role: string;
@@ -202,6 +204,7 @@ function lineOf(portion: Portion, basisAmount: number, doseBaseL: number): Scale
   const amount = portion.perBasis * basisAmount + portion.constant;
   return {
     ingredient: portion.ingredient,
+    slot: portion.source.ingredient,
     unit: portion.unit,
     role: portion.source.role,
     part: portion.part,

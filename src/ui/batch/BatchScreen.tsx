@@ -1,104 +1,42 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
-import { findUse } from "@/core/book/uses";
-import { sayDilution, sayMoney, sayStock, sayVolume } from "@/formats/amounts";
+import { sayMoney, sayVolume } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
 import { sayWindow } from "@/formats/windowText";
-import { clockTime, dayMonth, fullDate, sayMoment } from "@/formats/times";
+import { clockTime, fullDate } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { useAct } from "../actions";
-import { Button, buttonLook } from "../kit/Button";
+import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { CostMeasure } from "../ledger/CostMeasure";
 import { contentsOf } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
+import { AddSheet } from "./AddSheet";
+import { InIt, Origins } from "./BatchContent";
 import { BatchRibbon } from "./BatchRibbon";
 import { CloseSheet } from "./CloseSheet";
+import { Lines, Outcome, Part } from "./BatchParts";
 import { LogList } from "./LogList";
 import { focusFor, LogSheet, type Correcting } from "./LogSheet";
 import { ReadingsChart } from "./ReadingsChart";
+import { TakeSheet } from "./TakeSheet";
 
-const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
-  <section aria-label={title}>
-    <h2 className="mb-2 text-xl">{title}</h2>
-    {children}
-  </section>
-);
-
-const Lines = ({ page }: { readonly page: BatchPage }) => (
-  <ul className="divide-y divide-line border-y border-line">
-    {page.lines.map((line) => {
-      const differs = Math.abs(line.used - line.planned) > 0.02 * Math.max(line.planned, 0.001);
-      return (
-        <li key={`${line.ingredientId}-${line.part}`} className="flex items-baseline justify-between gap-3 py-1.5">
-          <span>
-            {line.name}
-            {line.part === "cap" ? ", the cap" : ""}
-          </span>
-          <span className="reading whitespace-nowrap">
-            {sayStock(line.used, line.unit, page.farm.units)}
-            {differs ? (
-              <span className="text-soft"> (recipe {sayStock(line.planned, line.unit, page.farm.units)})</span>
-            ) : null}
-          </span>
-        </li>
-      );
-    })}
-  </ul>
-);
-
-const Outcome = ({ page }: { readonly page: BatchPage }) => {
-  const clock = page.farm;
-  const now = new Date(page.nowMs);
-  return (
-    <Part title="What came of it">
-      <ul className="divide-y divide-line border-y border-line">
-        {page.close ? (
-          <li className="py-1.5">
-            {page.close.kind === "strained"
-              ? `${sayVolume(page.close.yieldL, page.farm.units)} strained`
-              : "Thrown out"}{" "}
-            {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
-            {page.close.residue}
-            {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.
-            {page.close.overrideReason
-              ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
-              : ""}
-          </li>
-        ) : null}
-        {page.stores.map((store) => (
-          <li key={store.id} className="flex items-center justify-between gap-3 py-1.5">
-            <span>
-              {store.label}: {sayVolume(store.onHandL, page.farm.units)} left{store.place ? `, ${store.place}` : ""};{" "}
-              {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"}{" "}
-              {fullDate(new Date(store.expiresMs), clock)}
-            </span>
-            {store.onHandL > 0 ? (
-              <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
-                Apply
-              </Link>
-            ) : null}
-          </li>
-        ))}
-        {page.applications.map((made) => (
-          <li key={`${made.applicationId}-${made.plotId}`} className="py-1.5">
-            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)},{" "}
-            {findUse(made.useId).name.toLowerCase()}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
-          </li>
-        ))}
-      </ul>
-    </Part>
-  );
-};
+type OpenSheet = "log" | "close" | "add" | { readonly take: "batch" | number; readonly heldL: number } | null;
 
 /** One batch: the vessel large, its ribbon and past on one axis, the log, what went in, what it cost, what came of it. */
-export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
+export const BatchScreen = ({
+  page,
+  startWith = null,
+}: {
+  readonly page: BatchPage;
+  readonly startWith?: OpenSheet;
+}) => {
   const router = useRouter();
-  const [sheet, setSheet] = useState<"log" | "close" | null>(null);
+  const [sheet, setSheet] = useState<OpenSheet>(startWith);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
   const withdraw = useAct("logEntry", "toast");
   const { batch, farm } = page;
@@ -167,6 +105,12 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
                   : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
               </Button>
               <Button onClick={() => setSheet("close")}>Strain or throw out</Button>
+              <Button onClick={() => setSheet("add")}>Add to it</Button>
+              {batch.closing.makes ? (
+                <Button onClick={() => setSheet({ take: "batch", heldL: batch.filledL })}>
+                  Take some for the shed
+                </Button>
+              ) : null}
             </div>
           ) : null}
         </div>
@@ -202,7 +146,9 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
               />
             )}
           </Part>
-          {page.close || page.stores.length > 0 ? <Outcome page={page} /> : null}
+          {page.close || page.stores.length > 0 ? (
+            <Outcome page={page} onTake={(take, heldL) => setSheet({ take, heldL })} />
+          ) : null}
         </div>
         <div className="grid content-start gap-8">
           {page.targetPh !== null && phs.length > 0 ? (
@@ -212,7 +158,15 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           ) : null}
           <Part title="What went in">
             <Lines page={page} />
+            <div className="mt-2">
+              <Origins page={page} />
+            </div>
           </Part>
+          {batch.closing.unit === "L" ? (
+            <Part title="What is in it">
+              <InIt page={page} />
+            </Part>
+          ) : null}
           <Part title="What it cost">
             <p className="mb-3">
               <span className="reading text-2xl font-semibold">{sayMoney(page.cost.totalMinor, farm.currency)}</span>
@@ -226,6 +180,11 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
           </Part>
           <Part title="Mind">
             <div className="grid gap-2">
+              {page.inherited.map((caution) => (
+                <Notice key={`from ${caution}`} tone="caution" title="From what it was made with">
+                  {caution}
+                </Notice>
+              ))}
               {page.cautions.map((caution) => (
                 <Notice key={caution} tone="caution">
                   {caution}
@@ -251,6 +210,25 @@ export const BatchScreen = ({ page }: { readonly page: BatchPage }) => {
             setSheet(null);
             setCorrecting(null);
           }}
+        />
+      ) : null}
+      {sheet === "add" ? (
+        <AddSheet
+          batchId={batch.id}
+          vesselName={page.vesselName}
+          units={farm.units}
+          suggested={page.later.filter(({ done }) => !done)}
+          onClose={() => setSheet(null)}
+        />
+      ) : null}
+      {sheet !== null && typeof sheet === "object" && batch.closing.makes ? (
+        <TakeSheet
+          from={sheet.take === "batch" ? { batchId: batch.id } : { storeId: sheet.take }}
+          name={batch.shortName}
+          makes={batch.closing.makes}
+          heldL={sheet.heldL}
+          units={farm.units}
+          onClose={() => setSheet(null)}
         />
       ) : null}
       {sheet === "close" ? (

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
-import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { findIngredient } from "@/core/book/ingredients";
+import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
@@ -32,7 +33,7 @@ interface CloseForm {
   overrideReason: string;
 }
 
-type Destination = "store" | "at-once" | "discard";
+type Destination = "store" | "at-once" | "shed" | "discard";
 
 const FIT_STATES = new Set(["ready", "peak"]);
 
@@ -42,8 +43,12 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   const close = useAct("closeBatch");
   const { keeping, yieldPerBasis, residues } = batch.closing;
   const living = keeping.living;
+  const { makes, unit } = batch.closing;
+  const weighed = unit === "kg";
   const failed = batch.state === "spoiled";
-  const [destination, setDestination] = useState<Destination>(failed ? "discard" : living ? "at-once" : "store");
+  const [destination, setDestination] = useState<Destination>(
+    failed ? "discard" : weighed ? "shed" : living ? "at-once" : "store",
+  );
   const expect = (share: number) => share * batch.basisAmount;
   const { register, handleSubmit } = useForm<CloseForm>({
     defaultValues: {
@@ -63,7 +68,9 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     const answer = await close.run({
       batchId: batch.id,
       kind: discarding ? "discarded" : "strained",
-      yieldL: discarding ? 0 : (parseNumber(form.yieldL) as number),
+      yieldL: discarding || weighed ? 0 : (parseNumber(form.yieldL) as number),
+      yieldKg: discarding || !weighed ? null : (parseNumber(form.yieldL) as number),
+      intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
       residueKg: form.residueKg.trim() === "" ? null : (parseNumber(form.residueKg) as number),
       labourMin: parseNumber(form.labourMin) as number,
@@ -74,7 +81,9 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     });
     if (!answer) return;
     toast.success(
-      discarding ? `${vesselName} is empty. Wash it next.` : `${form.yieldL} L strained. Wash ${vesselName} next.`,
+      discarding
+        ? `${vesselName} is empty. Wash it next.`
+        : `${form.yieldL} ${unit} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
     );
     onClose();
     if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
@@ -92,7 +101,9 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
             ? "Throw it out"
             : destination === "at-once"
               ? "Strain, and on to the field"
-              : "Strain into store"}
+              : destination === "shed"
+                ? "Into the shed"
+                : "Strain into store"}
         </Button>
       }
     >
@@ -108,13 +119,23 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
           value={destination}
           onChange={setDestination}
           options={[
+            ...(makes
+              ? [
+                  {
+                    value: "shed" as const,
+                    label: "Into the shed, for other recipes",
+                    note: `A lot of ${findIngredient(makes).name.toLowerCase()} at what it cost, that knows this batch.`,
+                    disabled: failed,
+                  },
+                ]
+              : []),
             {
               value: "store",
               label: "Into a store",
               note: living
                 ? "A living brew does not keep."
                 : `Keeps about ${sayDuration(keeping.shelfH)}: ${keeping.container}; ${keeping.place}.`,
-              disabled: failed || living,
+              disabled: failed || living || weighed,
             },
             {
               value: "at-once",
@@ -122,7 +143,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
               note: living
                 ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
                 : "Straight to the field; what is left stays as a store.",
-              disabled: failed,
+              disabled: failed || weighed,
             },
             { value: "discard", label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
           ]}
@@ -134,11 +155,11 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
         ) : (
           <>
             <NumberField
-              label="Strained off"
-              unit="L"
+              label={weighed ? "Came off" : "Strained off"}
+              unit={unit}
               {...register("yieldL")}
-              error={close.fields["/yieldL"]}
-              hint={`Usual here: ${sayVolume(expect(yieldPerBasis.low), units)} to ${sayVolume(expect(yieldPerBasis.high), units)}.`}
+              error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
+              hint={`Usual here: ${sayStock(expect(yieldPerBasis.low), unit, units)} to ${sayStock(expect(yieldPerBasis.high), unit, units)}.`}
             />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
             {destination === "store" ? (

@@ -16,6 +16,7 @@ import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
+import { askedWater, NO_WATER, WaterPicker, type WaterDraft } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { LoadDrawing } from "./LoadDrawing";
@@ -67,6 +68,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
     view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => kind === suited) ?? view.tools[0]!;
   const [labourMin, setLabourMin] = useState("30");
   const [reason, setReason] = useState("");
+  const [water, setWater] = useState<WaterDraft>(NO_WATER);
 
   const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL);
   const cautions: readonly ApplyCaution[] = dilution
@@ -81,6 +83,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         today: isoDay(new Date(view.nowMs), view.farm),
       })
     : [];
+  const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
   const barred = cautions.some(({ weight }) => weight === "never");
   const fieldError = (path: string) => apply.fields[path] ?? (problem?.path === path ? problem.message : undefined);
 
@@ -95,6 +98,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       plotIds: plots.map(({ id }) => id),
       labourMin: parseNumber(labourMin) as number,
       overrideReason: reason,
+      water: waterL > 0.05 ? askedWater(water) : null,
     });
     if (!answer) return;
     toast.success(
@@ -221,6 +225,17 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           </>
         ) : null}
       </section>
+      {waterL > 0.05 ? (
+        <WaterPicker
+          label="Water to thin it"
+          view={view.waters}
+          neededL={waterL}
+          value={water}
+          units={units}
+          fields={apply.fields}
+          onChange={setWater}
+        />
+      ) : null}
       {cautions.map((caution) => (
         <Notice key={caution.code} tone={caution.weight === "never" ? "error" : "caution"} title={sayCaution(caution)}>
           {null}

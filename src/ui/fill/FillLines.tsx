@@ -1,6 +1,6 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
-import { findIngredient } from "@/core/book/ingredients";
+import { findIngredient, PICKED_FRESH } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
@@ -21,7 +21,7 @@ interface FillLinesProps {
 
 /** Which lots would give it, oldest first, or what is short. */
 function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem): { text: string; short: boolean } {
-  if (line.ingredient === "water") return { text: "free of chlorine", short: false };
+  if (line.ingredient === "water") return { text: "from the tap or butt picked below", short: false };
   if (line.pickedNow) return { text: "picked now, straight in", short: false };
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };
@@ -45,7 +45,7 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   };
 }
 
-const isFresh = (ingredient: string) => ingredient === "plant";
+const isFresh = (ingredient: string) => PICKED_FRESH.some((id) => id === ingredient);
 
 const Line = ({
   line,
@@ -117,7 +117,7 @@ const Line = ({
 export const FillLines = ({ recipe, lines, ...rest }: FillLinesProps) => {
   const placed = new Set<string>();
   const steps = recipe.steps.map((step) => {
-    const own = lines.filter((line) => step.adds.includes(line.ingredient) && line.part === "mix");
+    const own = lines.filter((line) => step.adds.includes(line.slot) && line.part === "mix" && !placed.has(line.key));
     const cap = step.id === "cap" ? lines.filter((line) => line.part === "cap") : [];
     for (const line of [...own, ...cap]) placed.add(line.key);
     return { step, own: [...own, ...cap] };

@@ -2,102 +2,88 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { findMethod, findRecipe, METHODS } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient } from "@/core/book/ingredients";
+import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { toBase } from "@/core/quantity/units";
 import { sayStock, sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
-import type { ShelfItem } from "@/services/readShed";
 import type { FarmView } from "@/services/farmView";
+import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
-import { Choices } from "../kit/Choices";
-import { NumberField, TickField } from "../kit/fields";
+import { NumberField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
-import { VesselDrawing } from "../yard/VesselDrawing";
+import { askedWater, waterProblem, WaterPicker } from "../water/WaterPicker";
+import { FillChoice } from "./FillChoice";
+import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
-import { basisOf, planFill, type FillSize } from "./fillPlan";
+import { ShellChemistry } from "./ShellChemistry";
+import type { RecipeKey } from "./recipeKey";
+import { useFill } from "./useFill";
 
 interface FillSheetProps {
   /** Taken while the panel was open, it stays open, so that nothing typed is lost. */
   readonly vessel: Vessel & { readonly status: "running" | "dirty" | "free" };
-  readonly shelf: readonly ShelfItem[];
+  readonly making: MakingView;
   readonly farm: FarmView;
+  /** The recipe that was picked in the book, if it was opened from there. */
+  readonly startWith: RecipeKey | null;
 }
 
-/** Fill a vessel: method and school, amounts scaled to it and checked against the shed, in the order of mixing, with the cautions. */
-export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
+/** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
+export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) => {
   const router = useRouter();
-  const fill = useAct("fillVessel");
+  const act = useAct("fillVessel");
+  const fill = useFill(vessel, making, startWith);
   const { units } = farm;
-  const usable = METHODS.filter((method) => !method.aerated || vessel.airW > 0);
-  const [methodId, setMethodId] = useState(usable[0]!.id);
-  const method = findMethod(methodId);
-  const [schoolId, setSchoolId] = useState(method.cautiousSchool);
-  const recipe = findRecipe(
-    methodId,
-    method.schools.some(({ id }) => id === schoolId) ? schoolId : method.cautiousSchool,
-  );
-  const [started, setStarted] = useState(false);
-  const [size, setSize] = useState<FillSize>("vessel");
-  const [wanted, setWanted] = useState("");
-  const [include, setInclude] = useState<readonly IngredientId[]>([]);
-  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
-  const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
   const degree = units === "us" ? "°F" : "°C";
+  const [started, setStarted] = useState(false);
   const [stated, setStated] = useState(units === "us" ? "68" : "20");
   const [labourMin, setLabourMin] = useState("45");
-
-  const pickMethod = (id: string) => {
-    setMethodId(id);
-    setSchoolId(findMethod(id).cautiousSchool);
-    setInclude([]);
-    setDrafts({});
-    setPicked(new Set());
-  };
-  const { unit: basisUnit, word: basisWord } = basisOf(recipe);
-
-  const { scaled, problem, lines, filledL, overBrim } = planFill({
-    recipe,
-    vessel,
-    size,
-    wanted,
-    include,
-    picked,
-    drafts,
-    shelf,
-  });
+  const { state, recipe, set } = fill;
+  const { scaled, problem, lines, later, filledL, overBrim } = fill.plan;
+  const waterL = lines.reduce(
+    (sum, line) => sum + (line.ingredient === "water" ? (parseNumber(line.typed) ?? 0) : 0),
+    0,
+  );
+  const noAir = recipe.aerated && vessel.airW === 0;
 
   const leave = () => router.push("/", { scroll: false });
   const start = async () => {
     if (!scaled) return;
     const statedNumber = stated.trim() === "" ? null : (parseNumber(stated) as number);
-    const answer = await fill.run({
+    const answer = await act.run({
       vesselId: vessel.id,
-      methodId: method.id,
-      schoolId: recipe.school.id,
+      ...state.key,
       basisAmount: Number(scaled.basisAmount.toFixed(6)),
-      include: [...include],
+      include: [...state.include],
+      stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
+        typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
+      ),
+      substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
       lines: lines.map((line) => ({
         ingredientId: line.ingredient,
         part: line.part,
         used: parseNumber(line.typed) as number,
         pickedNow: line.pickedNow,
       })),
+      water: askedWater(state.water),
       statedC: statedNumber === null ? null : Number(toBase({ value: statedNumber, unit: degree }).value.toFixed(1)),
       labourMin: parseNumber(labourMin) as number,
     });
     if (!answer) return;
     setStarted(true);
-    toast.success(`${vessel.name}: ${method.shortName.toLowerCase()} is started.`);
+    toast.success(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
     leave();
   };
 
   if (started) return null;
   const taken = vessel.status !== "free";
+  const needsReason = waterL > 0 && waterProblem(making.waters, state.water, waterL) !== null;
+  const sackKg = wetSackKg({ recipe }, scaled?.lines ?? []);
   return (
     <Sheet
       wide
@@ -109,13 +95,15 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
             {scaled
-              ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace`}.`
+              ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
               : problem}
           </p>
           <Button
             look="strong"
             className="max-sm:w-full"
-            disabled={fill.busy || !scaled || overBrim || taken}
+            disabled={
+              act.busy || !scaled || overBrim || taken || noAir || (needsReason && state.water.reason.trim() === "")
+            }
             onClick={() => void start()}
           >
             Start the batch
@@ -124,89 +112,7 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
       }
     >
       <div className="grid gap-5 md:grid-cols-[300px_1fr]">
-        <div className="grid content-start gap-5">
-          <Choices
-            label="Method"
-            stacked
-            value={methodId}
-            onChange={pickMethod}
-            options={METHODS.map((option) => ({
-              value: option.id,
-              label: option.name,
-              note: option.aerated && vessel.airW === 0 ? "Needs air; this vessel has none." : option.purpose,
-              disabled: option.aerated && vessel.airW === 0,
-            }))}
-          />
-          <Choices
-            label="School"
-            stacked
-            value={recipe.school.id}
-            onChange={(id) => {
-              setSchoolId(id);
-              setDrafts({});
-            }}
-            options={method.schools.map((option) => ({
-              value: option.id,
-              label: `${option.name}${option.id === method.cautiousSchool ? " (the cautious one)" : ""}`,
-              note: option.stance,
-            }))}
-          />
-          <Choices
-            label="How much"
-            stacked
-            value={size}
-            onChange={(next) => {
-              setSize(next);
-              setDrafts({});
-            }}
-            options={[
-              { value: "vessel", label: "Fill it, with headspace" },
-              { value: "shed", label: "As far as the shed goes" },
-              { value: "amount", label: `So much ${basisWord}` },
-            ]}
-          />
-          {size === "amount" ? (
-            <NumberField
-              label={`${basisWord.charAt(0).toUpperCase()}${basisWord.slice(1)}`}
-              unit={basisUnit}
-              value={wanted}
-              onChange={(event) => {
-                setWanted(event.target.value);
-                setDrafts({});
-              }}
-              error={wanted !== "" ? (problem ?? fill.fields["/basisAmount"]) : undefined}
-            />
-          ) : null}
-          <div className="flex items-end gap-4">
-            <VesselDrawing
-              kind={vessel.kind}
-              volumeL={vessel.volumeL}
-              diameterM={vessel.diameterM}
-              pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
-              contents={
-                scaled
-                  ? {
-                      filledL,
-                      methodId,
-                      lid: recipe.lid,
-                      aerated: recipe.aerated,
-                      airOn: false,
-                      surface: null,
-                      film: null,
-                      floatingSolids: recipe.basis === "plant",
-                    }
-                  : null
-              }
-              label={`${vessel.name} filled to ${formatNumber((filledL / vessel.volumeL) * 100, 2)} %`}
-            />
-            {scaled ? (
-              <p className="text-[0.9rem] text-soft">
-                {formatNumber((filledL / vessel.volumeL) * 100, 2)} % full.
-                {scaled.limitedBy === "vessel" ? "" : ` ${findIngredient(scaled.limitedBy).name} runs out first.`}
-              </p>
-            ) : null}
-          </div>
-        </div>
+        <FillChoice vessel={vessel} making={making} fill={fill} units={units} fields={act.fields} />
         <div className="grid content-start gap-5">
           {taken ? (
             <Notice
@@ -216,12 +122,17 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               What you typed stays here; another vessel of the yard may take it.
             </Notice>
           ) : null}
-          {fill.error ? (
-            <Notice tone="error" title={fill.error.message}>
-              {fill.fields["/vesselId"] ? fill.fields["/vesselId"] : null}
+          {noAir ? (
+            <Notice tone="error" title={`${vessel.name} has no air`}>
+              {`${recipe.name} needs it all the way: pick another vessel.`}
             </Notice>
           ) : null}
-          {problem && size !== "amount" ? (
+          {act.error ? (
+            <Notice tone="error" title={act.error.message}>
+              {act.fields["/vesselId"] ?? act.fields["/versionNo"] ?? null}
+            </Notice>
+          ) : null}
+          {problem && state.size !== "amount" && state.size !== "depth" ? (
             <Notice tone="error" title={problem}>
               {null}
             </Notice>
@@ -230,34 +141,48 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
             <FillLines
               recipe={recipe}
               lines={lines}
-              shelf={shelf}
+              shelf={making.shelf}
               units={units}
-              fields={fill.fields}
-              onType={(key, typed) => setDrafts({ ...drafts, [key]: typed })}
+              fields={act.fields}
+              onType={(key, typed) => set({ drafts: { ...state.drafts, [key]: typed } })}
               onPicked={(ingredient, on) =>
-                setPicked(new Set(on ? [...picked, ingredient] : [...picked].filter((id) => id !== ingredient)))
+                set({
+                  picked: new Set(
+                    on ? [...state.picked, ingredient] : [...state.picked].filter((id) => id !== ingredient),
+                  ),
+                })
               }
             />
           ) : null}
-          {recipe.ingredients.some(({ optional }) => optional) ? (
-            <fieldset>
-              <legend className="text-[0.92rem] font-semibold">May go in as well</legend>
-              {recipe.ingredients
-                .filter(({ optional }) => optional)
-                .map(({ ingredient, role }) => (
-                  <TickField
-                    key={ingredient}
-                    label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0, findIngredient(ingredient).stockUnit, units)}`}
-                    checked={include.includes(ingredient)}
-                    onChange={(event) =>
-                      setInclude(
-                        event.target.checked ? [...include, ingredient] : include.filter((id) => id !== ingredient),
-                      )
-                    }
-                  />
+          {later.length > 0 ? (
+            <section aria-label="Later">
+              <h3 className="text-lg">Later</h3>
+              <ul className="divide-y divide-line border-y border-line">
+                {later.map((line) => (
+                  <li key={line.ingredient} className="flex justify-between gap-3 py-2">
+                    <span>
+                      <span className="font-semibold">{findIngredient(line.ingredient).name}</span> on day {line.onDay},{" "}
+                      {line.role}
+                    </span>
+                    <span className="reading text-xl font-semibold">{sayStock(line.amount, line.unit, units)}</span>
+                  </li>
                 ))}
-            </fieldset>
+              </ul>
+            </section>
           ) : null}
+          {recipe.family === "mineral" ? <ShellChemistry lines={lines} units={units} /> : null}
+          {waterL > 0 ? (
+            <WaterPicker
+              label="Water for the brew"
+              view={making.waters}
+              neededL={waterL}
+              value={state.water}
+              units={units}
+              fields={act.fields}
+              onChange={(water) => set({ water })}
+            />
+          ) : null}
+          <FillExtras fill={fill} shelf={making.shelf} units={units} />
           <div className="grid grid-cols-2 gap-3">
             <NumberField
               label="Liquid stands at"
@@ -265,18 +190,23 @@ export const FillSheet = ({ vessel, shelf, farm }: FillSheetProps) => {
               hint="Used until you read it."
               value={stated}
               onChange={(event) => setStated(event.target.value)}
-              error={fill.fields["/statedC"]}
+              error={act.fields["/statedC"]}
             />
             <NumberField
               label="Hands’ time"
               unit="min"
               value={labourMin}
               onChange={(event) => setLabourMin(event.target.value)}
-              error={fill.fields["/labourMin"]}
+              error={act.fields["/labourMin"]}
             />
           </div>
           <section aria-label="Cautions" className="grid gap-2">
             <h3 className="text-lg">Mind</h3>
+            {sackKg > 25 ? (
+              <Notice tone="caution">
+                {`The sack comes out at about ${formatNumber(sackKg, 2)} kg wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
+              </Notice>
+            ) : null}
             {recipe.cautions.map((caution) => (
               <Notice key={caution} tone="caution">
                 {CAUTIONS[caution]}

@@ -2,13 +2,14 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { DomainError } from "@/core/errors";
 import { occupiedLitres } from "@/core/recipe/room";
-import { scaleRecipe, type ScaledLine, type ScaledRecipe } from "@/core/recipe/scale";
+import { scaleRecipe, type AmountOf, type ScaledLine, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import type { StockUnit } from "@/core/book/range";
+import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
 import { parseNumber } from "@/formats/numbers";
 import type { ShelfItem } from "@/services/readShed";
 
 /** What decides how much is made: the vessel, the shed, or an amount that the grower names. */
-export type FillSize = "vessel" | "shed" | "amount";
+export type FillSize = "vessel" | "shed" | "amount" | "depth";
 
 export interface FillDraft {
   readonly recipe: Recipe;
@@ -16,7 +17,12 @@ export interface FillDraft {
   readonly size: FillSize;
   /** The named amount, as typed. */
   readonly wanted: string;
+  /** How deep the liquid stands in the vessel already, cm, as typed. */
+  readonly depth: string;
   readonly include: readonly IngredientId[];
+  /** Amounts that the recipe leaves to the grower. */
+  readonly stated: readonly AmountOf[];
+  readonly substitutes: NonNullable<ScaleRequest["substitutes"]>;
   /** Ingredients picked fresh for this batch, so that the shed need not hold them. */
   readonly picked: ReadonlySet<string>;
   /** Amounts changed by hand, as typed, by line. */
@@ -35,7 +41,10 @@ export interface LineDraft extends ScaledLine {
 export interface FillPlan {
   readonly scaled: ScaledRecipe | null;
   readonly problem: string | null;
+  /** What goes in now. */
   readonly lines: readonly LineDraft[];
+  /** What goes in on a later day; its room is kept. */
+  readonly later: readonly ScaledLine[];
   /** What it all takes up, L; 0 while some amount can't be read. */
   readonly filledL: number;
   readonly overBrim: boolean;
@@ -51,34 +60,52 @@ const lineKey = ({ ingredient, part }: ScaledLine) => `${ingredient}/${part}`;
 /** Digits to offer: a tenth of a litre of water, a millilitre of molasses. */
 const digitsFor = (amount: number) => (amount >= 20 ? 1 : amount >= 2 ? 2 : 3);
 
-function shedLimits({ recipe, include, picked, shelf }: FillDraft) {
+function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) {
   const wanted = recipe.ingredients
     .filter((item) => item.amount.type === "per-basis" && (!item.optional || include.includes(item.ingredient)))
-    .map(({ ingredient }) => ingredient);
+    .map(({ ingredient }) => substitutes.find(({ instead }) => instead === ingredient)?.use ?? ingredient);
   return [...new Set(wanted)]
     .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
     .map((ingredient) => ({ ingredient, amount: shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0 }));
 }
 
-function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readonly problem: string | null } {
-  const { recipe, vessel, size, include } = draft;
-  const amount = size === "amount" ? parseNumber(draft.wanted) : null;
+/** What was named, in the recipe's basis; or why it can't be read. */
+function namedAmount({ recipe, vessel, size, wanted, depth }: FillDraft): {
+  amount: number | null;
+  problem: string | null;
+} {
   const { word, unit } = basisOf(recipe);
-  if (size === "amount" && amount === null) return { scaled: null, problem: `How many ${unit} of ${word}?` };
-  const limits = size === "shed" ? shedLimits(draft) : [];
-  const missing = limits.find(({ amount: held }) => held <= 0);
-  if (missing)
-    return { scaled: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
+  if (size === "amount") {
+    const amount = parseNumber(wanted);
+    return { amount, problem: amount === null ? `How many ${unit} of ${word}?` : null };
+  }
+  if (size === "depth") {
+    const cm = parseNumber(depth);
+    if (cm === null) return { amount: null, problem: "How deep does it stand, in cm?" };
+    return { amount: litresAtDepth(vesselShape(vessel.volumeL, vessel.diameterM), cm / 100), problem: null };
+  }
+  return { amount: null, problem: null };
+}
+
+function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readonly problem: string | null } {
+  const { recipe, vessel, size, include, stated, substitutes } = draft;
   try {
-    const target = amount === null ? {} : { targetBasis: amount };
+    const { amount, problem } = namedAmount(draft);
+    if (problem) return { scaled: null, problem };
+    const limits = size === "shed" ? shedLimits(draft) : [];
+    const missing = limits.find(({ amount: held }) => held <= 0);
+    if (missing)
+      return { scaled: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
     return {
       scaled: scaleRecipe({
         recipe,
         vesselL: vessel.volumeL,
         diameterM: vessel.diameterM,
         include,
+        stated,
+        substitutes,
         limits,
-        ...target,
+        ...(amount === null ? {} : { targetBasis: amount }),
       }),
       problem: null,
     };
@@ -91,18 +118,23 @@ function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readon
 /** The fill as it stands while it is being typed: the scaled recipe, each line with its real amount, and whether it all fits. */
 export function planFill(draft: FillDraft): FillPlan {
   const { scaled, problem } = scale(draft);
-  const lines = (scaled?.lines ?? []).map((line): LineDraft => {
-    const key = lineKey(line);
-    const typed = draft.drafts[key];
-    return {
-      ...line,
-      key,
-      typed: typed ?? line.amount.toFixed(digitsFor(line.amount)),
-      changed: typed !== undefined,
-      pickedNow: draft.picked.has(line.ingredient),
-    };
-  });
+  const all = scaled?.lines ?? [];
+  const later = all.filter(({ onDay }) => onDay > 0);
+  const lines = all
+    .filter(({ onDay }) => onDay === 0)
+    .map((line): LineDraft => {
+      const key = lineKey(line);
+      const typed = draft.drafts[key];
+      return {
+        ...line,
+        key,
+        typed: typed ?? line.amount.toFixed(digitsFor(line.amount)),
+        changed: typed !== undefined,
+        pickedNow: draft.picked.has(line.ingredient),
+      };
+    });
   const amounts = lines.map(({ ingredient, part, typed }) => ({ ingredient, part, amount: parseNumber(typed) ?? -1 }));
-  const filledL = scaled && amounts.every(({ amount }) => amount >= 0) ? occupiedLitres(draft.recipe, amounts) : 0;
-  return { scaled, problem, lines, filledL, overBrim: filledL > draft.vessel.volumeL };
+  const readable = scaled !== null && amounts.every(({ amount }) => amount >= 0);
+  const filledL = readable ? occupiedLitres(draft.recipe, [...amounts, ...later]) : 0;
+  return { scaled, problem, lines, later, filledL, overBrim: filledL > draft.vessel.volumeL };
 }

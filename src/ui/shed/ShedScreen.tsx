@@ -8,6 +8,7 @@ import { Button, buttonLook } from "../kit/Button";
 import { LotsSheet } from "./LotsSheet";
 import { ReceiveSheet } from "./ReceiveSheet";
 import { useKey } from "../frame/keys";
+import { WaterPanel } from "../water/WaterPanel";
 import { Bottle, LotJar } from "./shelfDrawings";
 
 const SOON_D = 14;
@@ -115,6 +116,7 @@ export const ShedScreen = ({ view }: { readonly view: ShedView }) => {
           })}
         </ul>
       </section>
+      <WaterPanel view={view.waters} farm={view.farm} />
       {open === "receive" ? <ReceiveSheet farm={view.farm} today={today} onClose={() => setOpen(null)} /> : null}
       {open !== null && open !== "receive" ? (
         <LotsSheet item={open} farm={view.farm} onClose={() => setOpen(null)} />

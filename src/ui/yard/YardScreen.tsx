@@ -95,6 +95,10 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   };
   const touch = async (task: RoundTask) => {
     const { touch: wanted } = task;
+    if (wanted.type === "go") {
+      router.push(wanted.href);
+      return;
+    }
     if (wanted.type === "open-log" || wanted.type === "close") {
       const vessel = holding(wanted.batchId);
       if (!vessel?.batch) return;

@@ -1,0 +1,191 @@
+import { METHODS } from "../book";
+import { findIngredient, PICKED_FRESH, type IngredientId } from "../book/ingredients";
+import { PLANT_SLOTS, type Plant } from "../book/plants";
+import type { StockUnit } from "../book/range";
+import { recipeOf, type Recipe } from "../book/recipe";
+import { substitutesFor } from "../book/substitutes";
+import { roomLPerUnit } from "../recipe/room";
+
+/** Something that is there and wants using: a plant by name, or an ingredient of the shed. */
+export interface HandItem {
+  readonly text: string;
+  readonly plant: Plant | null;
+  readonly ingredient: IngredientId | null;
+  /** kg, or L for a liquid; null where nobody knows yet. */
+  readonly amount: number | null;
+  /** Bruised, overripe, gone soft: fine for some inputs, not for all. */
+  readonly spoiled: boolean;
+}
+
+export interface Need {
+  readonly ingredient: IngredientId;
+  readonly unit: StockUnit;
+  /** For all of what is at hand; null while its amount is not known. */
+  readonly amount: number | null;
+  readonly held: number;
+  readonly enough: boolean;
+  /** In the shed, and may stand in. */
+  readonly standIn: IngredientId | null;
+}
+
+export interface Possibility {
+  readonly recipe: Recipe;
+  /** The ingredient it goes in as. */
+  readonly slot: IngredientId;
+  readonly why: string;
+  /** Of the recipe's basis, if all of it goes in. */
+  readonly basisAmount: number | null;
+  /** Vessel that takes it all, filled as usual, L. */
+  readonly vesselL: number | null;
+  readonly yieldAmount: number | null;
+  readonly needs: readonly Need[];
+  readonly lacking: number;
+}
+
+export interface Excluded {
+  readonly methodName: string;
+  readonly because: string;
+}
+
+export interface HandAnswer {
+  readonly item: HandItem;
+  readonly refused: string | null;
+  readonly cautions: readonly string[];
+  readonly possibilities: readonly Possibility[];
+  readonly excluded: readonly Excluded[];
+}
+
+/** Only fast-growing, healthy tips give juice; bruised fruit is for extracts and soaks. */
+const WANTS_FRESH: readonly string[] = ["plant-juice"];
+
+const perBasisOf = (recipe: Recipe, slot: IngredientId): number =>
+  recipe.ingredients
+    .filter(({ ingredient, optional }) => ingredient === slot && !optional)
+    .reduce((sum, { amount }) => sum + (amount.type === "per-basis" ? amount.perBasis.default : 0), 0);
+
+function needsOf(
+  recipe: Recipe,
+  slot: IngredientId,
+  basisAmount: number | null,
+  shed: ReadonlyMap<string, number>,
+): Need[] {
+  const wanted = [
+    ...new Set(recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient)),
+  ];
+  return wanted
+    .filter((ingredient) => ingredient !== slot && ingredient !== "water")
+    .map((ingredient) => {
+      const perBasis = perBasisOf(recipe, ingredient);
+      const held = shed.get(ingredient) ?? 0;
+      const amount = basisAmount === null || perBasis === 0 ? null : perBasis * basisAmount;
+      const enough = amount === null ? held > 0 : held >= amount * 0.999;
+      const standIn = enough
+        ? null
+        : (substitutesFor(ingredient).find(
+            ({ use, factor }) => (shed.get(use) ?? 0) >= (amount ?? 0) * factor && shed.has(use),
+          )?.use ?? null);
+      return { ingredient, unit: findIngredient(ingredient).stockUnit, amount, held, enough, standIn };
+    });
+}
+
+function possibility(
+  recipe: Recipe,
+  slot: IngredientId,
+  item: HandItem,
+  shed: ReadonlyMap<string, number>,
+): Possibility {
+  const perBasis = perBasisOf(recipe, slot);
+  const basisAmount = item.amount === null ? null : item.amount / perBasis;
+  const roomL = recipe.ingredients
+    .filter(({ optional, amount }) => !optional && amount.type === "per-basis")
+    .reduce(
+      (sum, { ingredient, amount }) =>
+        sum + (amount.type === "per-basis" ? amount.perBasis.default : 0) * roomLPerUnit(recipe, ingredient),
+      0,
+    );
+  const needs = needsOf(recipe, slot, basisAmount, shed);
+  return {
+    recipe,
+    slot,
+    why: recipe.purpose,
+    basisAmount,
+    vesselL: basisAmount === null ? null : (basisAmount * roomL) / recipe.fillShare.default,
+    yieldAmount: basisAmount === null ? null : basisAmount * recipe.yieldPerBasis.default,
+    needs,
+    lacking: needs.filter(({ enough, standIn }) => !enough && standIn === null).length,
+  };
+}
+
+/** What can be made of one thing at hand, what it still wants, and what it must not go into. */
+export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number>): HandAnswer {
+  const { plant } = item;
+  if (plant?.refused) return { item, refused: plant.refused, cautions: [], possibilities: [], excluded: [] };
+  const slots: readonly IngredientId[] = plant
+    ? PLANT_SLOTS[plant.kind].slots
+    : item.ingredient
+      ? [item.ingredient]
+      : [];
+  const possibilities: Possibility[] = [];
+  const excluded: Excluded[] = [];
+  for (const method of METHODS) {
+    const recipe = recipeOf(
+      method,
+      method.schools.find(({ id }) => id === method.cautiousSchool)!,
+    );
+    const slot = slots.find((candidate) => perBasisOf(recipe, candidate) > 0);
+    if (slot === undefined) continue;
+    if (item.spoiled && WANTS_FRESH.includes(method.id))
+      excluded.push({ methodName: method.name, because: "It wants fresh, healthy tips." });
+    else possibilities.push(possibility(recipe, slot, item, shed));
+  }
+  const cautions = [
+    ...(plant?.caution ? [plant.caution] : []),
+    ...(item.spoiled ? ["Bruised or overripe is fine; anything mouldy goes on the compost."] : []),
+  ];
+  return {
+    item,
+    refused: null,
+    cautions,
+    possibilities: possibilities.toSorted((a, b) => a.lacking - b.lacking),
+    excluded,
+  };
+}
+
+export type StockFit = "now" | "lacks-one" | "lacks-more";
+
+export interface StockAnswer {
+  readonly recipe: Recipe;
+  readonly fit: StockFit;
+  readonly lacking: readonly { readonly ingredient: IngredientId; readonly standIn: IngredientId | null }[];
+  /** Picked or drawn fresh, so no shed holds it. */
+  readonly fresh: readonly IngredientId[];
+}
+
+/** What the shed would let be made today, at whatever size: everything there, or one thing short and what would close the gap. */
+export function makeableFrom(shed: ReadonlyMap<string, number>): StockAnswer[] {
+  const order: Record<StockFit, number> = { "now": 0, "lacks-one": 1, "lacks-more": 2 };
+  return METHODS.map((method): StockAnswer => {
+    const recipe = recipeOf(
+      method,
+      method.schools.find(({ id }) => id === method.cautiousSchool)!,
+    );
+    const wanted = [
+      ...new Set(recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient)),
+    ];
+    const fresh = wanted.filter((ingredient) => PICKED_FRESH.some((id) => id === ingredient));
+    const lacking = wanted
+      .filter(
+        (ingredient) => ingredient !== "water" && !fresh.includes(ingredient) && !((shed.get(ingredient) ?? 0) > 0),
+      )
+      .map((ingredient) => ({
+        ingredient,
+        standIn: substitutesFor(ingredient).find(({ use }) => (shed.get(use) ?? 0) > 0)?.use ?? null,
+      }));
+    return {
+      recipe,
+      fit: lacking.length === 0 ? "now" : lacking.length === 1 ? "lacks-one" : "lacks-more",
+      lacking,
+      fresh,
+    };
+  }).toSorted((a, b) => order[a.fit] - order[b.fit]);
+}

@@ -1,0 +1,35 @@
+import type { Recipe } from "../book/recipe";
+import { forecast } from "../ferment/forecast";
+
+/** Hours from the start until a batch is likely ready, and until its best hour; null for not within any useful time. */
+export interface LeadTime {
+  readonly earliestH: number | null;
+  readonly likelyH: number | null;
+  readonly latestH: number | null;
+  readonly bestH: number | null;
+  readonly overH: number | null;
+}
+
+/** A drum of ordinary size stands for any: what it holds hardly changes how long it takes at a temperature. */
+const USUAL_VESSEL_L = 200;
+
+/** How long a recipe takes in liquid that stands at a temperature, by the same forecast that batches get. */
+export function leadTime(recipe: Recipe, liquidC: number): LeadTime {
+  const { window } = forecast({
+    recipe,
+    vesselL: USUAL_VESSEL_L,
+    nowH: 0,
+    temperature: { liquid: [], air: [], statedC: liquidC },
+    observations: [],
+    curveHours: [],
+  });
+  const { minimumAgeD = 0 } = "minimumAgeD" in recipe.readiness ? recipe.readiness : {};
+  const atLeast = (hour: number | null) => (hour === null ? null : Math.max(hour, minimumAgeD * 24));
+  return {
+    earliestH: atLeast(window.start.p10),
+    likelyH: atLeast(window.start.p50),
+    latestH: atLeast(window.start.p90),
+    bestH: atLeast(window.peak.p50),
+    overH: window.end.p50,
+  };
+}

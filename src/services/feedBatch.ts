@@ -1,0 +1,159 @@
+import "server-only";
+import { findIngredient } from "@/core/book/ingredients";
+import { recipeFrom } from "@/core/recipe/document";
+import { closesRing } from "@/core/stock/lineage";
+import { lockBatch, type Batch } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { insertEntry } from "@/data/entries";
+import { findFarm, type Farm } from "@/data/farm";
+import { listFeedings } from "@/data/lineage";
+import { findLotSources, listDrawsOfBatch } from "@/data/stock";
+import { insertStoreMovement, lockStore } from "@/data/stores";
+import { sayStock, sayVolume } from "@/formats/amounts";
+import { isoDay } from "@/formats/times";
+import type { Context } from "./context";
+import { costOfBatch } from "./costs";
+import { atField, Refusal, refuseAt } from "./refusal";
+import { bookIn, drawOut } from "./shedBook";
+import { momentOf, write } from "./write";
+
+async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
+  const batch = await lockBatch(db, batchId);
+  if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
+  if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already.`);
+  return batch;
+}
+
+/** Refuses to make a batch from itself, by however many steps. */
+async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {
+  const feedings = await listFeedings(db);
+  for (const { batchId: from, name } of await findLotSources(db, lotIds)) {
+    // The draw itself is in the feedings by now; the ring is sought in those before it.
+    const before = feedings.filter((feeding) => !(feeding.from === from && feeding.into === batchId));
+    if (closesRing({ from, into: batchId }, before))
+      throw refuseAt(
+        "ring",
+        "/ingredientId",
+        `${name} (batch ${from}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
+      );
+  }
+}
+
+/**
+ * Puts something into a running batch: what its recipe has for a later day, a feed, a top-up. It is drawn from the shed and logged.
+ * @throws {Refusal} for a batch that has ended, too little in the shed, or a batch that would be made from itself
+ */
+export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: number }> =>
+  write(ctx, "addToBatch", input, async (db, request) => {
+    const batch = await requireRunning(db, request.batchId);
+    const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
+    const at = momentOf(ctx, request.at, batch.startedAt);
+    const isWater = item.id === "water";
+    if (!isWater) {
+      const lots = await drawOut(db, ctx, {
+        ingredient: item.id,
+        amount: request.amount,
+        batchId: batch.id,
+        at,
+        path: "/amount",
+      });
+      await requireNoRing(db, batch.id, lots);
+    }
+    return {
+      entryId: await insertEntry(db, {
+        batchId: batch.id,
+        kind: "act",
+        word: isWater ? "topped-up" : "fed",
+        numberValue: isWater ? request.amount : null,
+        instrument: null,
+        spot: null,
+        note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, "metric")} ${item.name.toLowerCase()}`,
+        at,
+        correctsId: null,
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
+/** What a litre or kilogram of a batch has cost, for a lot that is made of it. */
+export async function lotCostMinor(db: Queryable, batch: Batch, farm: Farm, share: number, now: Date): Promise<number> {
+  const { totalMinor } = costOfBatch(batch, await listDrawsOfBatch(db, batch.id), farm, now);
+  return Math.round(totalMinor * Math.min(1, share));
+}
+
+async function takeIn(
+  db: Queryable,
+  ctx: Context,
+  batch: Batch,
+  litres: number,
+  ofL: number,
+  at: Date,
+): Promise<number> {
+  const recipe = recipeFrom(batch.recipe.document);
+  if (!recipe.makes) throw refuseAt("unfit", "/litres", `${recipe.name} is no ingredient of any recipe in the book.`);
+  const farm = await findFarm(db);
+  if (!farm) throw new Refusal("not-found", "Set up the farm first.");
+  const clock = { timeZone: farm.timeZone };
+  return bookIn(
+    db,
+    ctx,
+    {
+      ingredientId: recipe.makes,
+      origin: "home-made",
+      receivedOn: isoDay(at, clock),
+      received: litres,
+      costMinor: await lotCostMinor(db, batch, farm, litres / ofL, ctx.now()),
+      expiresOn: isoDay(new Date(at.getTime() + recipe.keeping.shelfH * 3_600_000), clock),
+      note: `${batch.recipe.shortName} ${batch.id}`,
+      fromBatchId: batch.id,
+    },
+    at,
+  );
+}
+
+/** Draws some of a running batch off into the shed, to start another with. @throws {Refusal} */
+export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "takeFromBatch", input, async (db, request) => {
+    const batch = await requireRunning(db, request.batchId);
+    const at = momentOf(ctx, request.at, batch.startedAt);
+    if (request.litres > batch.filledL)
+      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(batch.filledL, "metric")} stand in it.`);
+    const lotId = await takeIn(db, ctx, batch, request.litres, batch.filledL, at);
+    await insertEntry(db, {
+      batchId: batch.id,
+      kind: "note",
+      word: null,
+      numberValue: null,
+      instrument: null,
+      spot: null,
+      note: `${sayVolume(request.litres, "metric")} drawn off into the shed`,
+      at,
+      correctsId: null,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { lotId };
+  });
+
+/** Moves part of a store to the shed, to serve as an ingredient. @throws {Refusal} */
+export const moveToShed = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "moveToShed", input, async (db, request) => {
+    const store = await lockStore(db, request.storeId);
+    if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+    const at = momentOf(ctx, request.at, store.shelfFrom);
+    if (request.litres > store.onHandL + 5e-4)
+      throw refuseAt("short-of-store", "/litres", `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
+    const batch = await lockBatch(db, store.batchId);
+    const lotId = await takeIn(db, ctx, batch!, request.litres, batch!.close?.yieldL || batch!.filledL, at);
+    await insertStoreMovement(db, {
+      storeId: store.id,
+      changeByL: -request.litres,
+      kind: "moved",
+      applicationId: null,
+      at,
+      actorId: ctx.actor.id,
+      note: "",
+    });
+    return { lotId };
+  });

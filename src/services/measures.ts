@@ -1,0 +1,39 @@
+import "server-only";
+import { findIngredient } from "@/core/book/ingredients";
+import { insertLabResult } from "@/data/labResults";
+import { findBatch } from "@/data/batches";
+import { insertWeighing } from "@/data/measures";
+import type { Context } from "./context";
+import { atField, refuseAt } from "./refusal";
+import { write } from "./write";
+
+/** One weighing of the farm's own measure; several make its spread. @throws {Refusal} */
+export const weighMeasure = (ctx: Context, input: unknown): Promise<{ weighingId: number }> =>
+  write(ctx, "weighMeasure", input, async (db, request) => {
+    const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
+    return {
+      weighingId: await insertWeighing(db, {
+        measure: request.measure.trim().toLowerCase(),
+        ingredientId: item.id,
+        amount: request.amount,
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
+/** A laboratory's figure for a batch, in place of what is worked out. @throws {Refusal} */
+export const addLabResult = (ctx: Context, input: unknown): Promise<{ resultId: number }> =>
+  write(ctx, "addLabResult", input, async (db, request) => {
+    if (!(await findBatch(db, request.batchId))) throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    return {
+      resultId: await insertLabResult(db, {
+        batchId: request.batchId,
+        nutrient: request.nutrient,
+        gPerL: request.gPerL,
+        note: request.note?.trim() ?? "",
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });

@@ -1,0 +1,40 @@
+import "server-only";
+import type { RecipeDocument } from "@/core/recipe/document";
+import type { RecipeFlag } from "@/core/recipe/review";
+import { listRecipeChoices, listRecipeVersions, type RecipeChoice } from "@/data/recipes";
+import type { Context } from "./context";
+import { readShelf, type ShelfItem } from "./readShed";
+import { readWaters, type WatersView } from "./readWaters";
+
+export interface VersionView {
+  readonly methodId: string;
+  readonly schoolId: string;
+  readonly versionNo: number;
+  readonly document: RecipeDocument;
+  readonly unconfirmed: readonly RecipeFlag[];
+  readonly actorName: string;
+  readonly addedMs: number;
+}
+
+/** What making anything needs: the shed, the farm's own recipes and choices, its waters. */
+export interface MakingView {
+  readonly shelf: readonly ShelfItem[];
+  readonly versions: readonly VersionView[];
+  readonly choices: readonly RecipeChoice[];
+  readonly waters: WatersView;
+}
+
+export async function readMaking(ctx: Context): Promise<MakingView> {
+  const [shelf, versions, choices, waters] = await Promise.all([
+    readShelf(ctx),
+    listRecipeVersions(ctx.pool),
+    listRecipeChoices(ctx.pool),
+    readWaters(ctx),
+  ]);
+  return {
+    shelf,
+    versions: versions.map(({ addedAt, ...version }) => ({ ...version, addedMs: addedAt.getTime() })),
+    choices,
+    waters,
+  };
+}

@@ -1,0 +1,85 @@
+import "server-only";
+import { findMethod, findSchool } from "@/core/book";
+import { recipeOf, type Recipe } from "@/core/book/recipe";
+import { documentOf, recipeFrom, type RecipeDocument } from "@/core/recipe/document";
+import { reviewRecipe } from "@/core/recipe/review";
+import type { Queryable } from "@/data/db";
+import { findRecipeVersion, insertRecipeChoice, insertRecipeVersion, lockLastVersionNo } from "@/data/recipes";
+import type { Context } from "./context";
+import { atField, Refusal, refuseAt } from "./refusal";
+import { write } from "./write";
+
+export interface PickedRecipe {
+  readonly recipe: Recipe;
+  readonly document: RecipeDocument;
+  readonly versionNo: number | null;
+}
+
+/** The recipe that a request names: the book's, or the farm's own version of it. @throws {Refusal} */
+export async function pickRecipe(
+  db: Queryable,
+  picked: { readonly methodId: string; readonly schoolId: string; readonly versionNo?: number | null },
+): Promise<PickedRecipe> {
+  const method = atField("/methodId", () => findMethod(picked.methodId));
+  const school = atField("/schoolId", () => findSchool(method, picked.schoolId));
+  if (picked.versionNo === undefined || picked.versionNo === null) {
+    const recipe = recipeOf(method, school);
+    const about = { name: school.name, source: "the book", note: school.stance };
+    return { recipe, document: documentOf(recipe, about), versionNo: null };
+  }
+  const version = await findRecipeVersion(db, method.id, school.id, picked.versionNo);
+  if (!version) throw refuseAt("not-found", "/versionNo", "There is no such version of this recipe.");
+  if (version.unconfirmed.length > 0)
+    throw refuseAt("unfit", "/versionNo", `Not confirmed yet: ${version.unconfirmed[0]!.text}`);
+  return { recipe: recipeFrom(version.document), document: version.document, versionNo: version.versionNo };
+}
+
+/**
+ * Keeps a new version of the farm's own recipe. Figures far from what growers use are held as unconfirmed until someone says
+ * that they are meant; what can't stand is refused.
+ * @throws {Refusal} at the fields of the document; `version-moved` where someone else has kept one meanwhile
+ */
+export const saveRecipe = (ctx: Context, input: unknown): Promise<{ versionNo: number; unconfirmed: number }> =>
+  write(ctx, "saveRecipe", input, async (db, request) => {
+    const document = request.document as RecipeDocument;
+    const flags = atField("/document/school", () => reviewRecipe(document));
+    const refused = flags.filter(({ weight }) => weight === "refused");
+    if (refused.length > 0)
+      throw new Refusal(
+        "bad-request",
+        refused[0]!.text,
+        Object.fromEntries(refused.map(({ path, text }) => [`/document${path}`, text])),
+      );
+    const last = await lockLastVersionNo(db, document.method, document.school);
+    if (last !== request.basedOn)
+      throw new Refusal(
+        "version-moved",
+        `Someone kept version ${last} meanwhile. What you typed is kept here; look at theirs, then keep yours as the next.`,
+        { "/basedOn": "There is a newer version." },
+      );
+    const held = request.confirmed === true ? [] : flags;
+    await insertRecipeVersion(db, {
+      methodId: document.method,
+      schoolId: document.school,
+      versionNo: last + 1,
+      document,
+      unconfirmed: held,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { versionNo: last + 1, unconfirmed: held.length };
+  });
+
+/** Says which school, or own version, the farm makes a method by. @throws {Refusal} */
+export const chooseRecipe = (ctx: Context, input: unknown): Promise<{ methodId: string }> =>
+  write(ctx, "chooseRecipe", input, async (db, request) => {
+    const { recipe, versionNo } = await pickRecipe(db, request);
+    await insertRecipeChoice(db, {
+      methodId: recipe.id,
+      schoolId: recipe.school.id,
+      versionNo,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { methodId: recipe.id };
+  });

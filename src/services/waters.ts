@@ -1,0 +1,159 @@
+import "server-only";
+import { treatWater, type WaterAnswer } from "@/core/water/chlorine";
+import type { Queryable } from "@/data/db";
+import {
+  findWater,
+  insertWaterReading,
+  insertWaterSource,
+  insertWaterStart,
+  insertWaterUse,
+  lockWaterStart,
+  type FarmWater,
+  type WaterUse,
+} from "@/data/water";
+import { sayVolume } from "@/formats/amounts";
+import { sayWaterReason } from "@/formats/waterText";
+import { sayDuration } from "@/formats/times";
+import type { Context } from "./context";
+import { atField, refuseAt } from "./refusal";
+import { momentOf, withFreeName, write } from "./write";
+
+const HOUR_MS = 3_600_000;
+
+/** A source of water. @throws {Refusal} */
+export const addWaterSource = (ctx: Context, input: unknown): Promise<{ sourceId: number }> =>
+  write(ctx, "addWaterSource", input, async (db, request) => {
+    const name = request.name.trim();
+    const entered = { actorId: ctx.actor.id, addedAt: ctx.now() };
+    return {
+      sourceId: await withFreeName(name, () => insertWaterSource(db, { name, kind: request.kind, ...entered })),
+    };
+  });
+
+async function requireWater(db: Queryable, id: number, path: string): Promise<FarmWater> {
+  const water = await findWater(db, id);
+  if (!water) throw refuseAt("not-found", path, "The farm has no such water.");
+  return water;
+}
+
+/** What a strip says of a source. @throws {Refusal} */
+export const readWater = (ctx: Context, input: unknown): Promise<{ readingId: number }> =>
+  write(ctx, "readWater", input, async (db, request) => {
+    const water = await requireWater(db, request.sourceId, "/sourceId");
+    const [freeMgPerL, totalMgPerL] = [request.freeMgPerL ?? null, request.totalMgPerL ?? null];
+    if (freeMgPerL === null && totalMgPerL === null)
+      throw refuseAt("bad-request", "/totalMgPerL", "Read at least one of the two fields of the strip.");
+    // The core checks that free chlorine is not above the total.
+    atField("/freeMgPerL", () =>
+      treatWater({
+        source: water.kind,
+        freeMgPerL,
+        totalMgPerL,
+        volumeL: 1,
+        treatment: "none",
+        temperatureC: 20,
+      }),
+    );
+    return {
+      readingId: await insertWaterReading(db, {
+        sourceId: water.id,
+        freeMgPerL,
+        totalMgPerL,
+        at: momentOf(ctx, request.at),
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
+const answerFor = (
+  water: FarmWater,
+  request: {
+    volumeL: number;
+    treatment: "none" | "stand" | "bubble" | "ascorbic" | "carbon";
+    celsius: number;
+    covered?: boolean;
+  },
+): WaterAnswer =>
+  treatWater({
+    source: water.kind,
+    freeMgPerL: water.freeMgPerL,
+    totalMgPerL: water.totalMgPerL,
+    volumeL: request.volumeL,
+    treatment: request.treatment,
+    temperatureC: request.celsius,
+    covered: request.covered ?? false,
+  });
+
+/** Sets water to stand, to bubble, or doses it: its clock starts. @throws {Refusal} for a treatment that does not clear it */
+export const startWater = (ctx: Context, input: unknown): Promise<{ startId: number }> =>
+  write(ctx, "startWater", input, async (db, request) => {
+    const water = await requireWater(db, request.sourceId, "/sourceId");
+    const answer = atField("/volumeL", () => answerFor(water, request));
+    if (!answer.safe) throw refuseAt("unfit", "/treatment", answer.reasons.map(sayWaterReason).join(" "));
+    const startedAt = momentOf(ctx, request.at);
+    return {
+      startId: await insertWaterStart(db, {
+        sourceId: water.id,
+        purpose: request.purpose,
+        volumeL: request.volumeL,
+        treatment: request.treatment,
+        celsius: request.celsius,
+        covered: request.covered ?? false,
+        place: request.place?.trim() ?? "",
+        ascorbicG: answer.ascorbicG,
+        startedAt,
+        readyAt: new Date(startedAt.getTime() + (answer.hours ?? 0) * HOUR_MS),
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
+interface WaterAsked {
+  readonly sourceId: number;
+  readonly startId?: number | null;
+  readonly overrideReason?: string;
+}
+
+/**
+ * Books the water of a batch or an application, and sees that it is fit for living things: by its source, by its strip, or
+ * because it stood long enough.
+ * @throws {Refusal} at `/water…` where it is not and no reason is given, or where the prepared water does not suffice
+ */
+export async function bookWater(
+  db: Queryable,
+  asked: WaterAsked,
+  use: Omit<WaterUse, "sourceId" | "startId" | "overrideReason">,
+): Promise<void> {
+  const water = await requireWater(db, asked.sourceId, "/water/sourceId");
+  const reason = asked.overrideReason?.trim() || null;
+  const startId = asked.startId ?? null;
+  if (startId === null) {
+    const answer = answerFor(water, { volumeL: Math.max(1, use.volumeL), treatment: "none", celsius: 20 });
+    if (!answer.safe && reason === null)
+      throw refuseAt(
+        "reason-needed",
+        "/water/overrideReason",
+        `${water.name}: ${answer.reasons.map(sayWaterReason).join(" ")} Set it to stand first, or say why you go on all the same.`,
+      );
+  } else {
+    const start = await lockWaterStart(db, startId);
+    if (!start || start.sourceId !== water.id)
+      throw refuseAt("not-found", "/water/startId", "There is no such prepared water.");
+    const leftH = (start.readyAt.getTime() - use.at.getTime()) / HOUR_MS;
+    if (leftH > 0 && reason === null)
+      throw refuseAt(
+        "reason-needed",
+        "/water/overrideReason",
+        `This water wants ${sayDuration(leftH)} more. Wait, or say why you go on all the same.`,
+      );
+    if (use.volumeL > start.leftL + 5e-4)
+      throw refuseAt(
+        "short-of-stock",
+        "/water/startId",
+        `Only ${sayVolume(start.leftL, "metric")} of this water is left; ${sayVolume(use.volumeL, "metric")} goes in.`,
+      );
+  }
+  await insertWaterUse(db, { ...use, sourceId: water.id, startId, overrideReason: reason });
+}

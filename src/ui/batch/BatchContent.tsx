@@ -1,0 +1,82 @@
+"use client";
+import Link from "next/link";
+import { useState, type ReactNode } from "react";
+import { NUTRIENTS } from "@/core/book/composition";
+import { findIngredient } from "@/core/book/ingredients";
+import { sayStock } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import type { BatchPage } from "@/services/readBatch";
+import { ContentTable } from "../content/ContentTable";
+import { LabSheet } from "../content/LabSheet";
+import { Button } from "../kit/Button";
+
+/** What is in a batch, worked out or measured. */
+export const InIt = ({ page }: { readonly page: BatchPage }) => {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <ContentTable
+        content={page.content}
+        partsWater={page.use.partsWater}
+        useName={page.use.name}
+        mixLPerM2={page.use.mixLPerM2}
+      />
+      {page.lab.map((result, index) => (
+        <p key={index} className="text-[0.9rem] text-soft">
+          {NUTRIENTS[result.nutrient]} {formatNumber(result.gPerL, 4)} g/L measured
+          {result.note ? `, ${result.note}` : ""}; put down by {result.actorName}.
+        </p>
+      ))}
+      <Button look="quiet" onClick={() => setOpen(true)}>
+        Put down a laboratory’s figure
+      </Button>
+      {open ? <LabSheet batchId={page.batch.id} onClose={() => setOpen(false)} /> : null}
+    </>
+  );
+};
+
+const BatchLinks = ({ kin }: { readonly kin: BatchPage["madeFrom"] }): ReactNode =>
+  kin.map(({ batchId, name }, index) => (
+    <span key={batchId}>
+      {index > 0 ? ", " : ""}
+      <Link href={`/batches/${batchId}`} className="underline decoration-line decoration-2 underline-offset-4">
+        {name}, batch {batchId}
+      </Link>
+    </span>
+  ));
+
+/** The recipe it was made by, its water, its kin, and what is still to go in. */
+export const Origins = ({ page }: { readonly page: BatchPage }) => {
+  const { batch, water } = page;
+  const ahead = page.later.filter(({ done }) => !done);
+  return (
+    <ul className="grid gap-1">
+      <li>
+        Made by {batch.versionNo === null ? "the book’s recipe" : `our version ${batch.versionNo}`},{" "}
+        {batch.schoolName.toLowerCase()}; it stays with it.
+      </li>
+      {water ? (
+        <li>
+          Water: {water.sourceName}
+          {water.overrideReason ? `, against the strip: ${water.overrideReason}` : ""}.
+        </li>
+      ) : null}
+      {page.madeFrom.length > 0 ? (
+        <li>
+          Made with <BatchLinks kin={page.madeFrom} />.
+        </li>
+      ) : null}
+      {page.wentInto.length > 0 ? (
+        <li>
+          Went into <BatchLinks kin={page.wentInto} />.
+        </li>
+      ) : null}
+      {ahead.map((line) => (
+        <li key={line.ingredient} className="font-semibold">
+          Still to go in: {sayStock(line.amount, line.unit, page.farm.units)} of{" "}
+          {findIngredient(line.ingredient).name.toLowerCase()} on day {line.onDay}, {line.role}.
+        </li>
+      ))}
+    </ul>
+  );
+};

@@ -1,0 +1,96 @@
+"use client";
+import Link from "next/link";
+import type { ReactNode } from "react";
+import { findUse } from "@/core/book/uses";
+import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
+import { dayMonth, fullDate, sayMoment } from "@/formats/times";
+import type { BatchPage } from "@/services/readBatch";
+import { Button, buttonLook } from "../kit/Button";
+
+export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
+  <section aria-label={title}>
+    <h2 className="mb-2 text-xl">{title}</h2>
+    {children}
+  </section>
+);
+
+/** What went in at the start, beside what the recipe asked for. */
+export const Lines = ({ page }: { readonly page: BatchPage }) => (
+  <ul className="divide-y divide-line border-y border-line">
+    {page.lines.map((line) => {
+      const differs = Math.abs(line.used - line.planned) > 0.02 * Math.max(line.planned, 0.001);
+      return (
+        <li key={`${line.ingredientId}-${line.part}`} className="flex items-baseline justify-between gap-3 py-1.5">
+          <span>
+            {line.name}
+            {line.part === "cap" ? ", the cap" : ""}
+          </span>
+          <span className="reading whitespace-nowrap">
+            {sayStock(line.used, line.unit, page.farm.units)}
+            {differs ? (
+              <span className="text-soft"> (recipe {sayStock(line.planned, line.unit, page.farm.units)})</span>
+            ) : null}
+          </span>
+        </li>
+      );
+    })}
+  </ul>
+);
+
+/** The end of a batch, and what became of what it gave. */
+export const Outcome = ({
+  page,
+  onTake,
+}: {
+  readonly page: BatchPage;
+  readonly onTake: (storeId: number, heldL: number) => void;
+}) => {
+  const clock = page.farm;
+  const now = new Date(page.nowMs);
+  return (
+    <Part title="What came of it">
+      <ul className="divide-y divide-line border-y border-line">
+        {page.close ? (
+          <li className="py-1.5">
+            {page.close.kind === "strained"
+              ? page.close.yieldKg === null
+                ? `${sayVolume(page.close.yieldL, page.farm.units)} strained`
+                : `${sayStock(page.close.yieldKg, "kg", page.farm.units)} made`
+              : "Thrown out"}{" "}
+            {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
+            {page.close.residue}
+            {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.
+            {page.close.overrideReason
+              ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
+              : ""}
+          </li>
+        ) : null}
+        {page.stores.map((store) => (
+          <li key={store.id} className="flex items-center justify-between gap-3 py-1.5">
+            <span>
+              {store.label}: {sayVolume(store.onHandL, page.farm.units)} left{store.place ? `, ${store.place}` : ""};{" "}
+              {store.expiresMs < page.nowMs ? "its time was over" : "keeps until"}{" "}
+              {fullDate(new Date(store.expiresMs), clock)}
+            </span>
+            {store.onHandL > 0 ? (
+              <span className="flex shrink-0 gap-2">
+                <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
+                  Apply
+                </Link>
+                {page.batch.closing.makes ? (
+                  <Button onClick={() => onTake(store.id, store.onHandL)}>To the shed</Button>
+                ) : null}
+              </span>
+            ) : null}
+          </li>
+        ))}
+        {page.applications.map((made) => (
+          <li key={`${made.applicationId}-${made.plotId}`} className="py-1.5">
+            {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)},{" "}
+            {findUse(made.useId).name.toLowerCase()}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+};

@@ -1,0 +1,49 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
+import { useAct } from "../actions";
+import { NumberField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+
+interface TakeSheetProps {
+  /** A running batch, or what was strained of one. */
+  readonly from: { readonly batchId: number } | { readonly storeId: number };
+  readonly name: string;
+  readonly makes: IngredientId;
+  readonly heldL: number;
+  readonly units: UnitSystem;
+  readonly onClose: () => void;
+}
+
+/** Part of what was made goes to the shed, to serve other batches; its lot knows where it came from. */
+export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeSheetProps) => {
+  const take = useAct("takeFromBatch");
+  const move = useAct("moveToShed");
+  const act = "batchId" in from ? take : move;
+  const { register, handleSubmit } = useForm({ defaultValues: { litres: "" } });
+  const submit = handleSubmit(async ({ litres: typed }) => {
+    const litres = parseNumber(typed) as number;
+    const answer = "batchId" in from ? await take.run({ ...from, litres }) : await move.run({ ...from, litres });
+    if (!answer) return;
+    toast.success(`${INGREDIENTS[makes].name} is in the shed.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title="Into the shed"
+      act="It is in the shed"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <p>
+        {name} serves other recipes as {INGREDIENTS[makes].name.toLowerCase()}. {sayVolume(heldL, units)} are there.
+      </p>
+      <NumberField label="Taken" unit="L" {...register("litres")} error={act.fields["/litres"]} />
+    </FormSheet>
+  );
+};

@@ -1,0 +1,87 @@
+import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
+import { findIngredient } from "@/core/book/ingredients";
+import { mixContent, soilLoad, type BatchContent } from "@/core/recipe/composition";
+import type { Range } from "@/core/book/range";
+import { sayDilution } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+
+/** Two digits are more than such a figure knows. */
+const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
+const span = ({ low, high }: Range) => (Math.abs(high - low) < 1e-9 ? "" : `${say(low)} to ${say(high)}`);
+
+interface ContentTableProps {
+  readonly content: BatchContent;
+  /** What it goes on at, for the mix beside it; left out where it goes on as it is. */
+  readonly partsWater: number;
+  readonly useName: string;
+  readonly mixLPerM2: number | null;
+}
+
+const Row = ({
+  nutrient,
+  content,
+  mix,
+}: {
+  nutrient: Nutrient;
+  content: BatchContent;
+  mix: Record<Nutrient, Range>;
+}) => (
+  <tr className="border-b border-line/70">
+    <th scope="row" className="py-1 text-left font-semibold">
+      {NUTRIENTS[nutrient]}
+      {content.measured.includes(nutrient) ? <span className="font-normal text-soft"> measured</span> : null}
+    </th>
+    <td className="reading py-1 pl-3 text-right font-semibold">{say(content.gPerL[nutrient].default)}</td>
+    <td className="reading py-1 pl-3 text-right text-soft">{span(content.gPerL[nutrient])}</td>
+    <td className="reading py-1 pl-3 text-right">{say(mix[nutrient].default * 1000)}</td>
+  </tr>
+);
+
+/** What is in a litre, as a span; what of it is in the mix; and what of it stays in the ground. */
+export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: ContentTableProps) => {
+  const mix = mixContent(content, partsWater);
+  const load = mixLPerM2 === null ? null : soilLoad(content, partsWater, mixLPerM2);
+  return (
+    <div>
+      <table className="w-full">
+        <caption className="sr-only">What is in it</caption>
+        <thead>
+          <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
+            <th scope="col" className="text-left font-normal">
+              &nbsp;
+            </th>
+            <th scope="col" className="pl-3 text-right font-normal">
+              g/L, usual
+            </th>
+            <th scope="col" className="pl-3 text-right font-normal">
+              span
+            </th>
+            <th scope="col" className="pl-3 text-right font-normal">
+              mg/L of the mix
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {NUTRIENT_IDS.map((nutrient) => (
+            <Row key={nutrient} nutrient={nutrient} content={content} mix={mix.gPerL} />
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[0.88rem] text-soft">
+        The mix is {sayDilution(partsWater)}, {useName.toLowerCase()}. Worked out from ordinary analyses and how much
+        such a process draws out; a laboratory’s figure beats it.
+        {content.unknown.length > 0
+          ? ` No figures for ${content.unknown.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}: left out.`
+          : ""}
+      </p>
+      {load ? (
+        <p className="mt-1">
+          One round at {formatNumber(mixLPerM2!, 2)} L/m² leaves{" "}
+          <span className="reading font-semibold">{say(load.saltGPerM2.default)} g</span> of salt,{" "}
+          <span className="reading font-semibold">{say(load.sugarGPerM2.default)} g</span> of sugar and{" "}
+          <span className="reading font-semibold">{say(load.acidGPerM2.default)} g</span> of acid on a square metre.
+        </p>
+      ) : null}
+    </div>
+  );
+};

@@ -1,0 +1,51 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
+import { parseNumber } from "@/formats/numbers";
+import { useAct } from "../actions";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+
+interface LabForm {
+  nutrient: Nutrient;
+  gPerL: string;
+  note: string;
+}
+
+/** A laboratory's figure for a batch, in place of what is worked out. */
+export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; readonly onClose: () => void }) => {
+  const act = useAct("addLabResult");
+  const { register, handleSubmit } = useForm<LabForm>({ defaultValues: { nutrient: "n", gPerL: "", note: "" } });
+  const submit = handleSubmit(async ({ nutrient, gPerL, note }) => {
+    if (!(await act.run({ batchId, nutrient, gPerL: parseNumber(gPerL) as number, note }))) return;
+    toast.success(`${NUTRIENTS[nutrient]} is down as measured.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title="A laboratory’s figure"
+      act="Keep it"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <SelectField label="What" {...register("nutrient")}>
+        {NUTRIENT_IDS.map((id) => (
+          <option key={id} value={id}>
+            {NUTRIENTS[id]}
+          </option>
+        ))}
+      </SelectField>
+      <NumberField
+        label="Found"
+        unit="g/L"
+        hint="1000 mg/L is 1 g/L."
+        {...register("gPerL")}
+        error={act.fields["/gPerL"]}
+      />
+      <TextField label="By whom, by which method" {...register("note")} error={act.fields["/note"]} />
+    </FormSheet>
+  );
+};

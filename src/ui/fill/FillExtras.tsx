@@ -1,0 +1,102 @@
+"use client";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { substitutesFor } from "@/core/book/substitutes";
+import { sayStock, type UnitSystem } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
+import type { ShelfItem } from "@/services/readShed";
+import { NumberField, SelectField, TickField } from "../kit/fields";
+import type { Fill } from "./useFill";
+
+interface FillExtrasProps {
+  readonly fill: Fill;
+  readonly shelf: readonly ShelfItem[];
+  readonly units: UnitSystem;
+}
+
+/** What may go in as well, and what nobody states an amount for: that is asked, never made up. */
+export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
+  const { state, recipe, set } = fill;
+  const held = (id: IngredientId) => shelf.find((item) => item.ingredientId === id)?.onHand ?? 0;
+  const optional = recipe.ingredients.filter((line) => line.optional && line.amount.type !== "unknown");
+  const unknown = recipe.ingredients.filter((line) => line.amount.type === "unknown");
+  const swappable = recipe.ingredients.filter(
+    ({ ingredient, optional: may }, index, all) =>
+      !may &&
+      ingredient !== recipe.basis &&
+      all.findIndex((line) => line.ingredient === ingredient) === index &&
+      substitutesFor(ingredient).length > 0,
+  );
+  const toggle = (id: IngredientId, on: boolean) =>
+    set({ include: on ? [...state.include, id] : state.include.filter((other) => other !== id) });
+  const swap = (instead: IngredientId, use: string) => {
+    const others = Object.fromEntries(Object.entries(state.swaps).filter(([from]) => from !== instead));
+    set({ swaps: use === "" ? others : { ...others, [instead]: use as IngredientId } });
+  };
+  return (
+    <>
+      {optional.length > 0 ? (
+        <fieldset>
+          <legend className="text-[0.92rem] font-semibold">May go in as well</legend>
+          {optional.map(({ ingredient, role }) => (
+            <TickField
+              key={ingredient}
+              label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(held(ingredient), findIngredient(ingredient).stockUnit, units)}`}
+              checked={state.include.includes(ingredient)}
+              onChange={(event) => toggle(ingredient, event.target.checked)}
+            />
+          ))}
+        </fieldset>
+      ) : null}
+      {unknown.length > 0 ? (
+        <fieldset className="grid gap-3">
+          <legend className="text-[0.92rem] font-semibold">Nobody states how much</legend>
+          {unknown.map(({ ingredient, amount, role }) => {
+            const { name, stockUnit } = findIngredient(ingredient);
+            const typed = state.stated[ingredient] ?? "";
+            return (
+              <NumberField
+                key={ingredient}
+                label={`${name}, ${role}`}
+                unit={stockUnit}
+                placeholder="left out"
+                value={typed}
+                hint={amount.type === "unknown" ? amount.ask : undefined}
+                error={typed !== "" && !((parseNumber(typed) ?? 0) > 0) ? "A number above 0, or nothing." : undefined}
+                onChange={(event) => set({ stated: { ...state.stated, [ingredient]: event.target.value } })}
+              />
+            );
+          })}
+        </fieldset>
+      ) : null}
+      {swappable.length > 0 ? (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            Something is missing: what may stand in
+          </summary>
+          <div className="grid gap-3 pt-1 sm:grid-cols-2">
+            {swappable.map(({ ingredient }) => {
+              const options = substitutesFor(ingredient);
+              const used = options.find(({ use }) => use === state.swaps[ingredient]);
+              return (
+                <SelectField
+                  key={ingredient}
+                  label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
+                  value={state.swaps[ingredient] ?? ""}
+                  hint={used?.changes}
+                  onChange={(event) => swap(ingredient, event.target.value)}
+                >
+                  <option value="">nothing, as the recipe has it</option>
+                  {options.map(({ use }) => (
+                    <option key={use} value={use}>
+                      {findIngredient(use).name} (shed: {sayStock(held(use), findIngredient(use).stockUnit, units)})
+                    </option>
+                  ))}
+                </SelectField>
+              );
+            })}
+          </div>
+        </details>
+      ) : null}
+    </>
+  );
+};

@@ -1,0 +1,73 @@
+"use client";
+import { useState } from "react";
+import { DomainError } from "@/core/errors";
+import { shellCalcium, type ShellCalcium } from "@/core/recipe/shellCalcium";
+import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import { NumberField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import type { LineDraft } from "./fillPlan";
+
+function workOut(
+  vinegarL: number,
+  shellKg: number,
+  percent: number | null,
+): { answer: ShellCalcium | null; problem: string | null } {
+  if (percent === null) return { answer: null, problem: "How strong is it, in per cent?" };
+  try {
+    return { answer: shellCalcium({ vinegarL, shellKg, aceticPercent: percent }), problem: null };
+  } catch (error) {
+    if (error instanceof DomainError) return { answer: null, problem: error.message };
+    throw error;
+  }
+}
+
+interface ShellChemistryProps {
+  readonly lines: readonly Pick<LineDraft, "ingredient" | "typed">[];
+  readonly units: UnitSystem;
+}
+
+/** What this vinegar does to this shell: which runs out, what is left, how strong it gets, how much gas comes off. */
+export const ShellChemistry = ({ lines, units }: ShellChemistryProps) => {
+  const [percent, setPercent] = useState("5");
+  const amountOf = (id: string) => parseNumber(lines.find(({ ingredient }) => ingredient === id)?.typed ?? "") ?? 0;
+  const { answer, problem } = workOut(
+    amountOf("vinegar"),
+    amountOf("eggshell") || amountOf("shell-meal"),
+    parseNumber(percent),
+  );
+  return (
+    <section aria-label="Shell and acid" className="grid gap-2 border-y border-line py-3">
+      <h3 className="text-lg">Shell and acid</h3>
+      <NumberField
+        label="The vinegar’s strength"
+        unit="% acetic acid"
+        hint="It stands on the bottle; 4 to 6 in kitchens."
+        value={percent}
+        onChange={(event) => setPercent(event.target.value)}
+        error={problem ?? undefined}
+      />
+      {answer ? (
+        <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+          <dt>{answer.limiting === "acid" ? "The acid runs out first" : "The shell runs out first"}</dt>
+          <dd className="reading text-right font-semibold">
+            {formatNumber(answer.calciumGPerL, 3)} g of calcium a litre
+          </dd>
+          <dt>Shell that dissolves</dt>
+          <dd className="reading text-right">{sayStock(answer.dissolvedKg, "kg", units)}</dd>
+          <dt>Shell left over: dry it, it serves again</dt>
+          <dd className="reading text-right">{sayStock(answer.shellLeftKg, "kg", units)}</dd>
+          <dt>Vinegar that all of the shell would want</dt>
+          <dd className="reading text-right">{sayVolume(answer.vinegarNeededForAllL, units)}</dd>
+          <dt>Gas that comes off</dt>
+          <dd className="reading text-right">{sayVolume(answer.carbonDioxideL, units)}</dd>
+        </dl>
+      ) : null}
+      {answer ? (
+        <Notice tone="caution" title="Never sealed">
+          That gas would burst any bottle. Cloth over it, and air moving through the room.
+        </Notice>
+      ) : null}
+    </section>
+  );
+};

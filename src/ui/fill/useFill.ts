@@ -1,0 +1,73 @@
+"use client";
+import { useState } from "react";
+import { METHODS } from "@/core/book";
+import type { IngredientId } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { parseNumber } from "@/formats/numbers";
+import type { MakingView } from "@/services/readMaking";
+import type { Vessel } from "@/services/types";
+import { NO_WATER, type WaterDraft } from "../water/WaterPicker";
+import { chosenKey, recipeOfKey, type RecipeKey } from "./recipeKey";
+import { planFill, type FillPlan, type FillSize } from "./fillPlan";
+
+interface FillState {
+  readonly key: RecipeKey;
+  readonly size: FillSize;
+  readonly wanted: string;
+  readonly depth: string;
+  readonly include: readonly IngredientId[];
+  readonly stated: Readonly<Record<string, string>>;
+  readonly swaps: Readonly<Record<string, IngredientId>>;
+  readonly picked: ReadonlySet<string>;
+  readonly drafts: Readonly<Record<string, string>>;
+  readonly water: WaterDraft;
+}
+
+export interface Fill {
+  readonly state: FillState;
+  readonly recipe: Recipe;
+  readonly plan: FillPlan;
+  /** Changes part of the draft; amounts typed by hand go where the recipe or the size moves under them. */
+  readonly set: (change: Partial<FillState>) => void;
+}
+
+const firstOf = (vessel: Vessel) => METHODS.find(({ aerated }) => !aerated || vessel.airW > 0)!.id;
+
+/** The fill of a vessel while it is put together. */
+export function useFill(vessel: Vessel, making: MakingView, startWith: RecipeKey | null): Fill {
+  const [state, setState] = useState<FillState>(() => ({
+    key: startWith ?? chosenKey(firstOf(vessel), making.choices),
+    size: "vessel",
+    wanted: "",
+    depth: "",
+    include: [],
+    stated: {},
+    swaps: {},
+    picked: new Set(),
+    drafts: {},
+    water: NO_WATER,
+  }));
+  const recipe = recipeOfKey(state.key, making.versions);
+  const plan = planFill({
+    recipe,
+    vessel,
+    size: state.size,
+    wanted: state.wanted,
+    depth: state.depth,
+    include: state.include,
+    stated: Object.entries(state.stated).flatMap(([ingredient, typed]) => {
+      const amount = parseNumber(typed);
+      return amount === null ? [] : [{ ingredient: ingredient as IngredientId, amount }];
+    }),
+    substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead: instead as IngredientId, use })),
+    picked: state.picked,
+    drafts: state.drafts,
+    shelf: making.shelf,
+  });
+  const set = (change: Partial<FillState>) => {
+    const moves = ["key", "size", "wanted", "depth", "swaps"].some((name) => name in change);
+    const fresh: Partial<FillState> = "key" in change ? { include: [], stated: {}, swaps: {}, picked: new Set() } : {};
+    setState((current) => ({ ...current, ...fresh, ...(moves ? { drafts: {} } : {}), ...change }));
+  };
+  return { state, recipe, plan, set };
+}

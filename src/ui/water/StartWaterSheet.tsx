@@ -1,0 +1,137 @@
+"use client";
+import { useForm, useWatch } from "react-hook-form";
+import { toast } from "sonner";
+import { DomainError } from "@/core/errors";
+import { fromBase, toBase } from "@/core/quantity/units";
+import { treatWater, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
+import type { UnitSystem } from "@/formats/amounts";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import { sayDuration } from "@/formats/times";
+import { sayWaterReason } from "@/formats/waterText";
+import type { WaterView } from "@/services/readWaters";
+import { useAct } from "../actions";
+import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { Notice } from "../kit/Notice";
+
+interface StartForm {
+  purpose: "brew" | "dilution";
+  volumeL: string;
+  treatment: WaterTreatment;
+  degrees: string;
+  covered: boolean;
+  place: string;
+}
+
+const USUAL_C = 16;
+
+function answerOf(water: WaterView, form: StartForm, celsius: number | null): WaterAnswer | string {
+  const volumeL = parseNumber(form.volumeL);
+  if (volumeL === null || celsius === null) return "How much, and how warm?";
+  try {
+    return treatWater({
+      source: water.kind,
+      freeMgPerL: water.freeMgPerL,
+      totalMgPerL: water.totalMgPerL,
+      volumeL,
+      treatment: form.treatment,
+      temperatureC: celsius,
+      covered: form.covered,
+    });
+  } catch (error) {
+    if (error instanceof DomainError) return error.message;
+    throw error;
+  }
+}
+
+/** Water is set aside: how long it must stand or bubble, or what to stir in; its clock starts now. */
+export const StartWaterSheet = ({
+  water,
+  units,
+  onClose,
+}: {
+  readonly water: WaterView;
+  readonly units: UnitSystem;
+  readonly onClose: () => void;
+}) => {
+  const act = useAct("startWater");
+  const degree = units === "us" ? "°F" : "°C";
+  const chlorinated = water.kind === "mains" || water.kind === "unknown";
+  const { register, handleSubmit, control } = useForm<StartForm>({
+    defaultValues: {
+      purpose: "brew",
+      volumeL: "160",
+      treatment: chlorinated ? "stand" : "none",
+      degrees: String(Math.round(fromBase({ dimension: "temperature", value: USUAL_C }, degree).value)),
+      covered: false,
+      place: "",
+    },
+  });
+  const form = useWatch({ control }) as StartForm;
+  const typedDegrees = parseNumber(form.degrees);
+  const celsius = typedDegrees === null ? null : Number(toBase({ value: typedDegrees, unit: degree }).value.toFixed(1));
+  const answer = answerOf(water, form, celsius);
+  const submit = handleSubmit(async ({ purpose, volumeL, treatment, covered, place }) => {
+    const done = await act.run({
+      sourceId: water.id,
+      purpose,
+      volumeL: parseNumber(volumeL) as number,
+      treatment,
+      celsius: celsius as number,
+      covered,
+      place,
+    });
+    if (!done) return;
+    toast.success(`${water.name} is set aside; its clock runs.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title={`Set ${water.name} aside`}
+      act="Its clock starts now"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <SelectField label="For" {...register("purpose")}>
+        <option value="brew">brewing</option>
+        <option value="dilution">thinning on the day</option>
+      </SelectField>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="How much" unit="L" {...register("volumeL")} error={act.fields["/volumeL"]} />
+        <NumberField label="Water stands at" unit={degree} {...register("degrees")} error={act.fields["/celsius"]} />
+      </div>
+      <SelectField label="How" {...register("treatment")} error={act.fields["/treatment"]}>
+        <option value="none">as it is</option>
+        <option value="stand">stands open</option>
+        <option value="bubble">bubbles</option>
+        <option value="ascorbic">ascorbic acid stirred in</option>
+        <option value="carbon">through activated carbon</option>
+      </SelectField>
+      <TickField label="With a lid on: slower" {...register("covered")} />
+      <TextField label="Where it stands" {...register("place")} error={act.fields["/place"]} />
+      <div aria-live="polite">
+        {typeof answer === "string" ? (
+          <Notice tone="error">{answer}</Notice>
+        ) : (
+          <Notice
+            tone={answer.safe ? "plain" : "caution"}
+            title={
+              !answer.safe
+                ? "That does not clear it"
+                : answer.ascorbicG !== null
+                  ? `Stir in ${formatNumber(answer.ascorbicG, 3)} g of ascorbic acid; ready in a quarter of an hour`
+                  : (answer.hours ?? 0) > 0
+                    ? `Ready in ${sayDuration(answer.hours!)}`
+                    : "Ready at once"
+            }
+          >
+            {answer.reasons.map(sayWaterReason).join(" ")}
+          </Notice>
+        )}
+      </div>
+      <Notice tone="caution">Open water breeds mosquitoes within a week: a lid, or fine net.</Notice>
+    </FormSheet>
+  );
+};

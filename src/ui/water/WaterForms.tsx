@@ -1,0 +1,84 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import type { WaterSource } from "@/core/water/chlorine";
+import { parseNumber } from "@/formats/numbers";
+import type { WaterView } from "@/services/readWaters";
+import { useAct } from "../actions";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { Notice } from "../kit/Notice";
+
+const KIND_WORDS: Record<WaterSource, string> = {
+  "rain": "Rain",
+  "well": "Well",
+  "spring": "Spring",
+  "river": "River or stream",
+  "reverse-osmosis": "Reverse osmosis",
+  "mains": "Mains",
+  "unknown": "Nobody knows",
+};
+
+/** A source of water, once. */
+export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const act = useAct("addWaterSource");
+  const { register, handleSubmit } = useForm<{ name: string; kind: WaterSource }>({
+    defaultValues: { name: "", kind: "rain" },
+  });
+  const submit = handleSubmit(async ({ name, kind }) => {
+    if (!(await act.run({ name, kind }))) return;
+    toast.success(`${name} is one of the farm’s waters.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title="A source of water"
+      act="Add it"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <TextField label="Name" placeholder="Butt by the lean-to" {...register("name")} error={act.fields["/name"]} />
+      <SelectField label="It comes from" {...register("kind")} error={act.fields["/kind"]}>
+        {Object.entries(KIND_WORDS).map(([kind, words]) => (
+          <option key={kind} value={kind}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
+      <Notice tone="plain">Mains and unknown water want a strip before they go into anything that lives.</Notice>
+    </FormSheet>
+  );
+};
+
+/** What a strip says of a source. */
+export const StripSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
+  const act = useAct("readWater");
+  const { register, handleSubmit } = useForm({ defaultValues: { free: "", total: "" } });
+  const read = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
+  const submit = handleSubmit(async ({ free, total }) => {
+    if (!(await act.run({ sourceId: water.id, freeMgPerL: read(free), totalMgPerL: read(total) }))) return;
+    toast.success(`${water.name}: the strip is kept.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title={`Strip of ${water.name}`}
+      act="Keep the reading"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <NumberField label="Free chlorine" unit="mg/L" {...register("free")} error={act.fields["/freeMgPerL"]} />
+      <NumberField
+        label="Total chlorine"
+        unit="mg/L"
+        hint="Total above free is chloramine: standing does not clear it."
+        {...register("total")}
+        error={act.fields["/totalMgPerL"]}
+      />
+    </FormSheet>
+  );
+};

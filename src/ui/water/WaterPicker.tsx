@@ -1,0 +1,123 @@
+"use client";
+import Link from "next/link";
+import type { FieldErrors } from "@/contracts/fieldErrors";
+import { treatWater } from "@/core/water/chlorine";
+import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { sayDuration } from "@/formats/times";
+import { sayStrip, sayWaterReason } from "@/formats/waterText";
+import type { WatersView } from "@/services/readWaters";
+import { SelectField, TextArea } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+
+/** Which water, as picked: a source as it runs, or water that was set to stand. */
+export interface WaterDraft {
+  readonly sourceId: number | null;
+  readonly startId: number | null;
+  readonly reason: string;
+}
+
+export const NO_WATER: WaterDraft = { sourceId: null, startId: null, reason: "" };
+
+/** As the server takes it; null while none is picked. */
+export const askedWater = ({ sourceId, startId, reason }: WaterDraft) =>
+  sourceId === null ? null : { sourceId, startId, overrideReason: reason };
+
+interface WaterPickerProps {
+  readonly label: string;
+  readonly view: WatersView;
+  readonly neededL: number;
+  readonly value: WaterDraft;
+  readonly units: UnitSystem;
+  readonly fields: FieldErrors;
+  readonly onChange: (value: WaterDraft) => void;
+}
+
+/** What speaks against the picked water; null where nothing does. */
+export function waterProblem(view: WatersView, { sourceId, startId }: WaterDraft, neededL: number): string | null {
+  const water = view.waters.find(({ id }) => id === sourceId);
+  if (!water) return null;
+  const start = view.starts.find(({ id }) => id === startId);
+  if (start) {
+    const leftH = (start.readyMs - view.nowMs) / 3_600_000;
+    if (leftH > 0) return `It wants ${sayDuration(leftH)} more.`;
+    return null;
+  }
+  const answer = treatWater({
+    source: water.kind,
+    freeMgPerL: water.freeMgPerL,
+    totalMgPerL: water.totalMgPerL,
+    volumeL: Math.max(1, neededL),
+    treatment: "none",
+    temperatureC: 20,
+  });
+  return answer.safe ? null : answer.reasons.map(sayWaterReason).join(" ");
+}
+
+/** The water can't be forgotten: it is picked with the batch or the mix, and judged by its source, its strip or its clock. */
+export const WaterPicker = ({ label, view, neededL, value, units, fields, onChange }: WaterPickerProps) => {
+  const problem = waterProblem(view, value, neededL);
+  const key =
+    value.startId !== null ? `start-${value.startId}` : value.sourceId !== null ? `source-${value.sourceId}` : "";
+  const pick = (picked: string) => {
+    const [kind, id] = picked.split("-");
+    const start = kind === "start" ? view.starts.find((item) => item.id === Number(id)) : undefined;
+    onChange({
+      ...value,
+      sourceId: start ? start.sourceId : id === undefined ? null : Number(id),
+      startId: start?.id ?? null,
+    });
+  };
+  return (
+    <section aria-label={label} className="grid gap-2">
+      <SelectField
+        label={`${label}, ${sayVolume(neededL, units)}`}
+        value={key}
+        onChange={(event) => pick(event.target.value)}
+        error={fields["/water/sourceId"] ?? fields["/water/startId"] ?? fields["/water"]}
+      >
+        <option value="">Which water?</option>
+        {view.waters.map((water) => (
+          <option key={water.id} value={`source-${water.id}`}>
+            {water.name}: {sayStrip(water)}
+          </option>
+        ))}
+        {view.starts.map((start) => (
+          <option key={start.id} value={`start-${start.id}`}>
+            {sayVolume(start.leftL, units)} {start.sourceName} set aside{start.place ? `, ${start.place}` : ""}
+            {start.readyMs > view.nowMs
+              ? `, ready in ${sayDuration((start.readyMs - view.nowMs) / 3_600_000)}`
+              : ", ready"}
+          </option>
+        ))}
+      </SelectField>
+      {view.waters.length === 0 ? (
+        <p className="text-[0.9rem] text-soft">
+          Say where the farm’s water comes from in the{" "}
+          <Link href="/shed#water" className="underline">
+            shed
+          </Link>
+          , once.
+        </p>
+      ) : null}
+      {problem ? (
+        <>
+          <Notice tone="caution" title="Not fit for living things yet">
+            {problem}{" "}
+            <Link href="/shed#water" className="underline">
+              Set water to stand
+            </Link>
+            , or say why it goes in all the same.
+          </Notice>
+          <TextArea
+            label="Why this water all the same?"
+            value={value.reason}
+            onChange={(event) => onChange({ ...value, reason: event.target.value })}
+            error={fields["/water/overrideReason"]}
+          />
+        </>
+      ) : fields["/water/overrideReason"] ? (
+        <Notice tone="error">{fields["/water/overrideReason"]}</Notice>
+      ) : null}
+    </section>
+  );
+};
