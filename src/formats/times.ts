@@ -40,6 +40,12 @@ export function hourOfDay(at: Date, clock: FarmClock): number {
   return (Number(hour) % 24) + Number(minute) / 60;
 }
 
+/** Noon of one of the farm's calendar days; an invalid date where the text is no day. */
+export function noonOf(day: string, clock: FarmClock): Date {
+  const guess = new Date(`${day}T12:00:00Z`);
+  return Number.isNaN(guess.getTime()) ? guess : new Date(guess.getTime() + (12 - hourOfDay(guess, clock)) * 3_600_000);
+}
+
 const DAY_MS = 86_400_000;
 
 /** A moment near now as a person would say it: "today 18:00", "Fri 06:00", "12 Mar". */

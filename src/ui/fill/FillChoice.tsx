@@ -1,5 +1,6 @@
 "use client";
 import { findMethod, METHODS } from "@/core/book";
+import { chosenKey } from "@/core/recipe/pick";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -9,7 +10,6 @@ import { Choices } from "../kit/Choices";
 import { NumberField, SelectField } from "../kit/fields";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { basisOf, type FillSize } from "./fillPlan";
-import { chosenKey } from "./recipeKey";
 import type { Fill } from "./useFill";
 
 interface FillChoiceProps {

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
+import type { RecipeKey } from "@/core/recipe/pick";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { toBase } from "@/core/quantity/units";
 import { sayStock, sayVolume } from "@/formats/amounts";
@@ -21,7 +22,6 @@ import { FillChoice } from "./FillChoice";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
 import { ShellChemistry } from "./ShellChemistry";
-import type { RecipeKey } from "./recipeKey";
 import { useFill } from "./useFill";
 
 interface FillSheetProps {

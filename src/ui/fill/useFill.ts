@@ -3,11 +3,11 @@ import { useState } from "react";
 import { METHODS } from "@/core/book";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
+import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import { parseNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { NO_WATER, type WaterDraft } from "../water/WaterPicker";
-import { chosenKey, recipeOfKey, type RecipeKey } from "./recipeKey";
 import { planFill, type FillPlan, type FillSize } from "./fillPlan";
 
 interface FillState {

@@ -1,0 +1,29 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { METHODS } from "@/core/book";
+import { INGREDIENT_IDS } from "@/core/book/ingredients";
+import { readBook } from "@/services/readBook";
+import { MethodScreen } from "@/ui/book/MethodScreen";
+import { openPage } from "../../openPage";
+
+interface MethodRouteProps {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ scale?: string; limit?: string; amount?: string }>;
+}
+
+export async function generateMetadata({ params }: MethodRouteProps): Promise<Metadata> {
+  const { id } = await params;
+  return { title: METHODS.find((method) => method.id === id)?.name ?? "Method" };
+}
+
+export default async function MethodRoute({ params, searchParams }: MethodRouteProps) {
+  const [{ id }, { scale, limit, amount }] = await Promise.all([params, searchParams]);
+  if (!METHODS.some((method) => method.id === id)) notFound();
+  const page = await openPage(({ ctx, farm }) => readBook(ctx, farm, null));
+  if (page.type !== "open") return null;
+  const ingredient = INGREDIENT_IDS.find((known) => known === limit);
+  const start = ingredient && Number(amount) > 0 ? { ingredient, amount: Number(amount) } : null;
+  return (
+    <MethodScreen key={id} view={page.value} methodId={id} scaleFrom={scale === undefined ? null : { limit: start }} />
+  );
+}

@@ -1,0 +1,218 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { findIngredient } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import type { CueMeaning, Step } from "@/core/book/types";
+import { findUse } from "@/core/book/uses";
+import type { RecipeKey } from "@/core/recipe/pick";
+import { reviewRecipe } from "@/core/recipe/review";
+import type { BookView } from "@/services/readBook";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { EditAmounts } from "./EditAmounts";
+import { documentFrom, draftOf, isReadable, read, type EditDraft } from "./editDraft";
+
+interface EditSheetProps {
+  readonly view: BookView;
+  readonly recipeKey: RecipeKey;
+  readonly recipe: Recipe;
+  readonly onClose: () => void;
+}
+
+const MEANING_WORDS: Record<CueMeaning, string> = {
+  "not-yet": "not yet",
+  "ready": "ready",
+  "past": "past",
+  "failed": "failed",
+};
+
+/** The farm's own version of a recipe: its amounts, its steps, its signs; kept as the next version, the earlier ones stay. */
+export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) => {
+  const act = useAct("saveRecipe");
+  const [draft, setDraft] = useState(() => draftOf(recipe));
+  const [confirmed, setConfirmed] = useState(false);
+  const set = (change: Partial<EditDraft>) => setDraft({ ...draft, ...change });
+  const document = documentFrom(recipe, draft);
+  const flags = isReadable(document) ? reviewRecipe(document) : [];
+  const refused = flags.filter(({ weight }) => weight === "refused");
+  const held = flags.filter(({ weight }) => weight === "unconfirmed");
+  const basedOn = Math.max(
+    0,
+    ...view.versions
+      .filter(({ methodId, schoolId }) => methodId === recipeKey.methodId && schoolId === recipe.school.id)
+      .map(({ versionNo }) => versionNo),
+  );
+  const field = (path: string) => act.fields[`/document${path}`];
+  const keep = async () => {
+    const answer = await act.run({ document: document as never, basedOn, confirmed });
+    if (!answer) return;
+    toast.success(
+      `Our version ${answer.versionNo} is kept${answer.unconfirmed > 0 ? "; its figures wait to be confirmed" : ""}.`,
+    );
+    onClose();
+  };
+  const setStep = (index: number, change: Partial<Step>) =>
+    set({ steps: draft.steps.map((step, at) => (at === index ? { ...step, ...change } : step)) });
+  return (
+    <Sheet
+      wide
+      open
+      onClose={onClose}
+      title="Our own version"
+      lead={`From ${recipe.school.name.toLowerCase()}; it becomes version ${basedOn + 1}. Batches that run stay with theirs.`}
+      foot={
+        <Button look="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
+          Keep version {basedOn + 1}
+        </Button>
+      }
+    >
+      <div className="grid gap-6">
+        {act.error ? (
+          <Notice tone="error" title={act.error.message}>
+            {Object.keys(act.fields).length > 0 && !act.error.message.includes("fields")
+              ? Object.values(act.fields)[0]
+              : null}
+          </Notice>
+        ) : null}
+        {flags.map(({ weight, path, text }) => (
+          <Notice
+            key={path + text}
+            tone={weight === "refused" ? "error" : "caution"}
+            title={weight === "refused" ? "This can’t stand" : "A slip, or meant?"}
+          >
+            {text}
+          </Notice>
+        ))}
+        {held.length > 0 ? (
+          <TickField
+            label="These figures are meant"
+            checked={confirmed}
+            onChange={(event) => setConfirmed(event.target.checked)}
+          />
+        ) : null}
+        <div className="grid gap-3 sm:grid-cols-2">
+          <TextField
+            label="Name"
+            value={draft.name}
+            onChange={(event) => set({ name: event.target.value })}
+            error={field("/name")}
+          />
+          <TextField
+            label="Where it comes from"
+            placeholder="our trials last spring"
+            value={draft.source}
+            onChange={(event) => set({ source: event.target.value })}
+            error={field("/source")}
+          />
+          <NumberField
+            label="Filled to"
+            unit="%"
+            value={draft.fillPercent}
+            onChange={(event) => set({ fillPercent: event.target.value })}
+            error={field("/fillShare/default") ?? field("/fillShare")}
+          />
+          <TextField
+            label="What is changed, and why"
+            value={draft.note}
+            onChange={(event) => set({ note: event.target.value })}
+            error={field("/note")}
+          />
+        </div>
+        <EditAmounts
+          recipe={recipe}
+          amounts={draft.amounts}
+          fieldError={field}
+          onChange={(amounts) => set({ amounts })}
+        />
+        <section aria-label="Steps" className="grid gap-3">
+          <h3 className="text-lg">Steps</h3>
+          {draft.steps.map((step, index) => (
+            <div key={step.id} className="grid gap-2 border-t border-line pt-2 sm:grid-cols-[1fr_7rem_auto]">
+              <TextArea
+                label={`Step ${index + 1}${step.adds.length > 0 ? `: ${step.adds.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}` : ""}`}
+                value={step.text}
+                onChange={(event) => setStep(index, { text: event.target.value })}
+                error={field(`/steps/${index}/text`)}
+              />
+              <NumberField
+                label="Then wait"
+                unit="min"
+                value={step.waitMin === undefined ? "" : String(step.waitMin)}
+                onChange={(event) => {
+                  const { waitMin: _before, ...rest } = step;
+                  const typed = event.target.value.trim();
+                  set({
+                    steps: draft.steps.map((other, at) =>
+                      at === index ? (typed === "" ? rest : { ...rest, waitMin: read(typed) }) : other,
+                    ),
+                  });
+                }}
+                error={field(`/steps/${index}/waitMin`)}
+              />
+              {step.adds.length === 0 ? (
+                <Button look="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
+                  Strike out
+                </Button>
+              ) : null}
+            </div>
+          ))}
+          <Button
+            onClick={() =>
+              set({ steps: [...draft.steps, { id: `own-${draft.steps.length + 1}`, text: "", why: "", adds: [] }] })
+            }
+          >
+            Add a step
+          </Button>
+        </section>
+        <section aria-label="Signs" className="grid gap-2">
+          <h3 className="text-lg">Signs</h3>
+          <div className="grid gap-2 sm:grid-cols-3">
+            {draft.cues.map((cue, index) => (
+              <SelectField
+                key={cue.kind + cue.word}
+                label={`${cue.word} (${cue.kind})`}
+                value={cue.says}
+                disabled={recipe.cues[index]?.says === "failed"}
+                onChange={(event) =>
+                  set({
+                    cues: draft.cues.map((other, at) =>
+                      at === index ? { ...other, says: event.target.value as CueMeaning } : other,
+                    ),
+                  })
+                }
+              >
+                {Object.entries(MEANING_WORDS).map(([says, words]) => (
+                  <option key={says} value={says}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
+            ))}
+          </div>
+        </section>
+        {recipe.uses.length > 0 ? (
+          <section aria-label="Strength" className="grid gap-2">
+            <h3 className="text-lg">Parts of water to one of it</h3>
+            <div className="grid gap-2 sm:grid-cols-3">
+              {recipe.uses.map(({ use }, index) => (
+                <NumberField
+                  key={use}
+                  label={findUse(use).name}
+                  value={draft.dilutions[index]}
+                  onChange={(event) =>
+                    set({ dilutions: draft.dilutions.map((other, at) => (at === index ? event.target.value : other)) })
+                  }
+                  error={field(`/uses/${index}/partsWater/default`)}
+                />
+              ))}
+            </div>
+          </section>
+        ) : null}
+      </div>
+    </Sheet>
+  );
+};

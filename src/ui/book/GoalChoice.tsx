@@ -1,0 +1,61 @@
+"use client";
+import { useState } from "react";
+import { GOAL_IDS, GOALS, type GoalId } from "@/core/book/goals";
+import { handsMin, methodsFor } from "@/core/choose/byGoal";
+import { findUse } from "@/core/book/uses";
+import { sayDilution, sayMoney } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import type { BookView } from "@/services/readBook";
+import { farmRecipe } from "@/core/recipe/pick";
+import { Choices } from "../kit/Choices";
+import { drumCost } from "./drumCost";
+import { MethodPlate } from "./MethodPlate";
+
+/** What the crop or the soil needs, and what growers make for it, the fittest first. */
+export const GoalChoice = ({ view }: { readonly view: BookView }) => {
+  const [goal, setGoal] = useState<GoalId>("leaf-growth");
+  const fits = methodsFor(goal);
+  return (
+    <>
+      <Choices
+        label="What is wanted"
+        value={goal}
+        onChange={setGoal}
+        options={GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))}
+      />
+      <ol className="mt-2" aria-label={GOALS[goal]}>
+        {fits.map(({ method, weight, why }) => {
+          const recipe = farmRecipe(view, method.id);
+          const lead = view.lead[method.id];
+          const days = Math.ceil((lead?.likelyH ?? 0) / 24);
+          const cost = drumCost(recipe, view, days);
+          const use = recipe.uses[0];
+          return (
+            <MethodPlate
+              key={method.id}
+              recipe={recipe}
+              lead={lead}
+              because={`${weight === 3 ? "Made for it. " : weight === 2 ? "Serves well. " : "Helps. "}${why}`}
+            >
+              <p className="text-[0.9rem]">
+                About {formatNumber(handsMin(recipe, days) / 60, 2)} h of hands for a drum of 200 L
+                {cost.totalMinor > 0 ? `, ${sayMoney(cost.totalMinor, view.farm.currency)} with them` : ""}
+                {cost.unpriced.length > 0 ? ` (no price yet for ${cost.unpriced.join(", ")})` : ""}.{" "}
+                {use
+                  ? `At the strongest ${sayDilution(use.partsWater.strongest)}, usually ${sayDilution(use.partsWater.default)}: ${findUse(use.use).name.toLowerCase()}. `
+                  : ""}
+                {recipe.risk.why}
+              </p>
+            </MethodPlate>
+          );
+        })}
+      </ol>
+      {goal === "wake-soil" || goal === "compost" ? (
+        <p className="mt-3 text-soft">
+          Ripe compost spread 1 cm thick, or a cover crop, may do as much where the ground is large or far: liquid is
+          heavy to carry.
+        </p>
+      ) : null}
+    </>
+  );
+};

@@ -1,0 +1,192 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { findIngredient } from "@/core/book/ingredients";
+import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from "@/core/choose/atHand";
+import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { readAtHand, type HandLine } from "@/formats/atHand";
+import { parseNumber } from "@/formats/numbers";
+import type { BookView } from "@/services/readBook";
+import { NumberField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { shedMap } from "./shedMap";
+
+const EXAMPLE = "30 kg of nettles and a crate of spoiled plums";
+
+const Needs = ({ possibility, units }: { readonly possibility: Possibility; readonly units: UnitSystem }) => (
+  <span className="block text-[0.9rem] text-soft">
+    {possibility.needs.length === 0
+      ? "Nothing else goes in."
+      : possibility.needs.map(({ ingredient, unit, amount, enough, standIn }, index) => (
+          <span key={ingredient}>
+            {index > 0 ? "; " : "With "}
+            {amount === null ? "" : `${sayStock(amount, unit, units)} of `}
+            {findIngredient(ingredient).name.toLowerCase()}
+            {enough ? " (there)" : standIn ? ` (${findIngredient(standIn).name.toLowerCase()} may stand in)` : ""}
+            {!enough && !standIn ? <span className="font-semibold text-rust"> ■ lacking</span> : null}
+          </span>
+        ))}
+  </span>
+);
+
+const Answer = ({ answer, units }: { readonly answer: HandAnswer; readonly units: UnitSystem }) => (
+  <ul className="divide-y divide-line border-y border-line">
+    {answer.possibilities.map((possibility) => (
+      <li key={possibility.recipe.id} className="py-2">
+        <Link
+          href={`/book/${possibility.recipe.id}?scale&${possibility.basisAmount === null ? "" : `limit=${possibility.slot}&amount=${answer.item.amount}`}`}
+          className="font-semibold underline decoration-line decoration-2 underline-offset-4"
+        >
+          {possibility.recipe.name}
+        </Link>
+        {possibility.vesselL === null ? (
+          ""
+        ) : (
+          <span className="reading">
+            {" "}
+            {sayStock(possibility.yieldAmount!, possibility.recipe.yieldUnit, units)}, wants{" "}
+            {sayVolume(possibility.vesselL, units)} of vessel
+          </span>
+        )}
+        <span className="block">{possibility.why}</span>
+        <Needs possibility={possibility} units={units} />
+      </li>
+    ))}
+    {answer.excluded.map(({ methodName, because }) => (
+      <li key={methodName} className="py-2 text-soft">
+        <span aria-hidden>✕ </span>Not {methodName.toLowerCase()}: {because.charAt(0).toLowerCase()}
+        {because.slice(1)}
+      </li>
+    ))}
+  </ul>
+);
+
+const Line = ({
+  line,
+  weighed,
+  view,
+  onWeigh,
+}: {
+  readonly line: HandLine;
+  readonly weighed: string;
+  readonly view: BookView;
+  readonly onWeigh: (typed: string) => void;
+}) => {
+  const known = line.plant !== null || line.ingredient !== null;
+  const typed = parseNumber(weighed);
+  const amount = line.amount ?? (typed !== null && typed > 0 && typed < 1e6 ? typed : null);
+  const unit = line.ingredient ? findIngredient(line.ingredient).stockUnit : "kg";
+  const answer = known && !line.mouldy ? possibilitiesOf({ ...line, amount }, shedMap(view)) : null;
+  return (
+    <section aria-label={line.text} className="mt-4">
+      <h3 className="text-lg">
+        {line.text}
+        {line.amount === null && amount !== null ? `, ${sayStock(amount, unit, view.farm.units)}` : ""}
+      </h3>
+      {!known ? (
+        <Notice tone="error" title="The book doesn’t know it">
+          Only what you can name and would dare to eat goes into a drum. If it goes by another name, type that.
+        </Notice>
+      ) : null}
+      {line.mouldy ? (
+        <Notice tone="error" title="Not into anything for crops">
+          Mould can be poisonous: hot-compost it, away from water.
+        </Notice>
+      ) : null}
+      {answer?.refused ? (
+        <Notice tone="error" title="Never">
+          {answer.refused}
+        </Notice>
+      ) : null}
+      {answer && !answer.refused ? (
+        <>
+          {line.amount === null ? (
+            <div className="my-2 max-w-56">
+              <NumberField
+                label="What does it weigh?"
+                unit={unit}
+                value={weighed}
+                onChange={(event) => onWeigh(event.target.value)}
+                error={weighed !== "" && amount === null ? "A number above 0." : undefined}
+              />
+            </div>
+          ) : null}
+          {answer.cautions.map((caution) => (
+            <Notice key={caution} tone="caution">
+              {caution}
+            </Notice>
+          ))}
+          {answer.possibilities.length === 0 ? (
+            <p className="text-soft">Nothing in the book starts from it; compost takes it.</p>
+          ) : (
+            <Answer answer={answer} units={view.farm.units} />
+          )}
+        </>
+      ) : null}
+    </section>
+  );
+};
+
+const FIT_WORDS = { "now": "can be made today", "lacks-one": "lacks one thing", "lacks-more": "lacks more" } as const;
+
+/** What the shed would let be made now, or but for one thing. */
+const FromShed = ({ view }: { readonly view: BookView }) => (
+  <section aria-label="From the shed" className="mt-6">
+    <h3 className="text-lg">From the shed as it is</h3>
+    <ul className="divide-y divide-line border-y border-line">
+      {makeableFrom(shedMap(view))
+        .filter(({ fit }) => fit !== "lacks-more")
+        .map(({ recipe, fit, lacking, fresh }) => (
+          <li key={recipe.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+            <Link
+              href={`/book/${recipe.id}?scale`}
+              className="underline decoration-line decoration-2 underline-offset-4"
+            >
+              {recipe.name}
+            </Link>
+            <span className="text-[0.9rem] text-soft">
+              {FIT_WORDS[fit]}
+              {lacking.map(({ ingredient, standIn }) => (
+                <span key={ingredient}>
+                  : {findIngredient(ingredient).name.toLowerCase()}
+                  {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} may stand in` : ""}
+                </span>
+              ))}
+              {fresh.length > 0
+                ? `, with ${fresh.map((id) => findIngredient(id).name.toLowerCase()).join(" and ")} from outside`
+                : ""}
+            </span>
+          </li>
+        ))}
+    </ul>
+  </section>
+);
+
+/** What is there and wants using: what can be made of it, what else that takes, and what it must not go into. */
+export const HandChoice = ({ view }: { readonly view: BookView }) => {
+  const [text, setText] = useState("");
+  const [weighed, setWeighed] = useState<Readonly<Record<string, string>>>({});
+  const lines = readAtHand(text, view.farm.units);
+  return (
+    <>
+      <TextField
+        label="What is at hand"
+        placeholder={EXAMPLE}
+        hint="As you would say it, with “and” or commas between."
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        maxLength={300}
+      />
+      {lines.map((line, index) => (
+        <Line
+          key={`${index} ${line.text}`}
+          line={line}
+          weighed={weighed[line.text] ?? ""}
+          view={view}
+          onWeigh={(typed) => setWeighed({ ...weighed, [line.text]: typed })}
+        />
+      ))}
+      <FromShed view={view} />
+    </>
+  );
+};

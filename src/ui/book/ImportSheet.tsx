@@ -1,0 +1,104 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { toast } from "sonner";
+import { readRecipe } from "@/contracts/recipe/readRecipe";
+import { findMethod } from "@/core/book";
+import type { BookView } from "@/services/readBook";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { TextArea, TickField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+/** A recipe from a file: refused with the line that is wrong, held where a figure is far from what growers use. */
+export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
+  const router = useRouter();
+  const act = useAct("saveRecipe");
+  const [text, setText] = useState("");
+  const [confirmed, setConfirmed] = useState(false);
+  const read = text.trim() === "" ? null : readRecipe(text);
+  const take = async () => {
+    if (!read?.ok) return;
+    const { method, school } = read.document;
+    const basedOn = Math.max(
+      0,
+      ...view.versions
+        .filter((own) => own.methodId === method && own.schoolId === school)
+        .map(({ versionNo }) => versionNo),
+    );
+    const answer = await act.run({ document: read.document as never, basedOn, confirmed });
+    if (!answer) return;
+    toast.success(`${read.document.name} is our version ${answer.versionNo}.`);
+    router.push(`/book/${method}`);
+  };
+  return (
+    <Sheet
+      wide
+      open
+      onClose={onClose}
+      title="Read a recipe in"
+      lead="A recipe file as Ruchka writes them: JSON, described in docs/schemas/recipe.json."
+      foot={
+        <Button look="strong" wide disabled={act.busy || !read?.ok} onClick={() => void take()}>
+          Keep it as our own version
+        </Button>
+      }
+    >
+      <div className="grid gap-4">
+        <label className="grid gap-1">
+          <span className="text-[0.92rem] font-semibold">A file</span>
+          <input
+            type="file"
+            accept=".json,application/json"
+            className="min-h-11"
+            onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+          />
+        </label>
+        <TextArea
+          label="Or its text"
+          rows={12}
+          spellCheck={false}
+          className="reading"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        {act.error ? <Notice tone="error">{act.error.message}</Notice> : null}
+        {read && !read.ok ? (
+          <section aria-label="What is wrong" className="grid gap-2">
+            {read.complaints.slice(0, 12).map(({ line, path, text: said }, index) => (
+              <Notice key={index} tone="error" title={`Line ${line}`}>
+                {said}
+                <span className="block text-[0.85rem] text-soft">
+                  {text.split("\n")[line - 1]?.trim().slice(0, 90)}
+                </span>
+                <span className="sr-only">{path}</span>
+              </Notice>
+            ))}
+          </section>
+        ) : null}
+        {read?.ok ? (
+          <section aria-label="What was read" className="grid gap-2">
+            <p>
+              <span className="font-semibold">{read.document.name}</span>, of{" "}
+              {findMethod(read.document.method).name.toLowerCase()}; {read.document.ingredients.length} ingredients,{" "}
+              {read.document.steps.length} steps. Source: {read.document.source || "not said"}.
+            </p>
+            {read.unconfirmed.map(({ path, text: said }) => (
+              <Notice key={path + said} tone="caution" title="Held until someone says it is meant">
+                {said}
+              </Notice>
+            ))}
+            {read.unconfirmed.length > 0 ? (
+              <TickField
+                label="These figures are meant"
+                checked={confirmed}
+                onChange={(event) => setConfirmed(event.target.checked)}
+              />
+            ) : null}
+          </section>
+        ) : null}
+      </div>
+    </Sheet>
+  );
+};

@@ -1,0 +1,179 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { toast } from "sonner";
+import { findMethod } from "@/core/book";
+import { CAUTIONS } from "@/core/book/cautions";
+import { chosenKey, farmRecipe, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
+import { sayTemperature } from "@/formats/amounts";
+import { sayLead } from "@/formats/leadText";
+import type { BookView } from "@/services/readBook";
+import { useAct } from "../actions";
+import { queryOf } from "../fill/recipeKey";
+import { Button, buttonLook } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { Notice } from "../kit/Notice";
+import { useKey } from "../frame/keys";
+import { EditSheet } from "./EditSheet";
+import { Cues, Keeping, Part, Stages, Steps, Tending, Uses } from "./MethodParts";
+import { RecipeDrawing } from "./MethodPlate";
+import { ScaleSheet, type ScaleStart } from "./ScaleSheet";
+import { Differences, SchoolsTable, type SchoolColumn } from "./SchoolsTable";
+import { Versions } from "./Versions";
+
+interface MethodScreenProps {
+  readonly view: BookView;
+  readonly methodId: string;
+  /** Opened from the chooser with something to scale by. */
+  readonly scaleFrom: ScaleStart | null;
+}
+
+const sameKey = (a: RecipeKey, b: RecipeKey) => a.schoolId === b.schoolId && a.versionNo === b.versionNo;
+
+/** Every way of making it that the farm may pick: the book's schools, each with the farm's newest version beside it. */
+function keysOf(view: BookView, methodId: string): RecipeKey[] {
+  return findMethod(methodId).schools.flatMap(({ id: schoolId }) => {
+    const own = view.versions.findLast((version) => version.methodId === methodId && version.schoolId === schoolId);
+    return [
+      { methodId, schoolId, versionNo: null },
+      ...(own ? [{ methodId, schoolId, versionNo: own.versionNo }] : []),
+    ];
+  });
+}
+
+/** One method of the field book. */
+export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) => {
+  const method = findMethod(methodId);
+  const ours = chosenKey(methodId, view.choices);
+  const [shown, setShown] = useState<RecipeKey>(ours);
+  const [open, setOpen] = useState<"scale" | "edit" | null>(scaleFrom ? "scale" : null);
+  const choose = useAct("chooseRecipe", "toast");
+  const recipe = recipeOfKey(shown, view.versions);
+  const keys = keysOf(view, methodId);
+  const columns = keys.map((key): SchoolColumn => {
+    const column = recipeOfKey(key, view.versions);
+    return {
+      key: `${key.schoolId} ${key.versionNo ?? ""}`,
+      title: key.versionNo === null ? column.school.name : `${column.school.name}, our version ${key.versionNo}`,
+      recipe: column,
+      cautious: key.versionNo === null && key.schoolId === method.cautiousSchool,
+      ours: sameKey(key, ours),
+    };
+  });
+  const held = view.versions.find(
+    (version) =>
+      version.methodId === methodId && version.schoolId === shown.schoolId && version.versionNo === shown.versionNo,
+  );
+  useKey("s", () => setOpen("scale"));
+  const pick = async () => {
+    if (await choose.run({ ...shown })) toast.success(`From now on we make it by ${recipe.school.name.toLowerCase()}.`);
+  };
+  return (
+    <div className="mx-auto max-w-[1240px] px-4 py-5 md:px-8">
+      <Link
+        href="/book"
+        className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
+      >
+        All methods
+      </Link>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-[150px_1fr]">
+        <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">
+          <RecipeDrawing recipe={recipe} pxPerM={230} />
+        </div>
+        <div>
+          <h1 className="text-3xl">{method.name}</h1>
+          <p className="text-lg">{method.purpose}</p>
+          <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-[0.95rem] sm:grid-cols-[auto_1fr_auto_1fr]">
+            {Object.entries(recipe.lookAlike).map(([what, says]) => (
+              <div key={what} className="contents">
+                <dt className="font-semibold capitalize">{what}</dt>
+                <dd>{says}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="reading mt-2">
+            Started now: {view.lead[methodId] ? sayLead(view.lead[methodId]) : ""} · likes{" "}
+            {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
+            {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives {recipe.yieldPerBasis.default}{" "}
+            {recipe.yieldUnit} to one of what it is counted by
+          </p>
+          <div className="mt-3 flex flex-wrap gap-3">
+            <Button look="strong" onClick={() => setOpen("scale")}>
+              Scale it
+            </Button>
+            <Button onClick={() => setOpen("edit")}>Make our own version</Button>
+            <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonLook("plain")}>
+              Recipe as a file
+            </a>
+          </div>
+        </div>
+      </div>
+      <div className="mt-6 flex flex-wrap items-end justify-between gap-3 border-t-2 border-ink pt-3">
+        <Choices
+          label="Read it by"
+          value={`${shown.schoolId}/${shown.versionNo ?? ""}`}
+          onChange={(value) => setShown(keys.find((key) => `${key.schoolId}/${key.versionNo ?? ""}` === value) ?? ours)}
+          options={columns.map(({ title, cautious, ours: mine }, index) => ({
+            value: `${keys[index]!.schoolId}/${keys[index]!.versionNo ?? ""}`,
+            label: `${title}${cautious ? " ◆" : ""}${mine ? " ● ours" : ""}`,
+          }))}
+        />
+        {sameKey(shown, ours) ? (
+          <p className="text-soft">The farm makes it this way.</p>
+        ) : (
+          <Button disabled={choose.busy || (held?.unconfirmed.length ?? 0) > 0} onClick={() => void pick()}>
+            Make it this way from now on
+          </Button>
+        )}
+      </div>
+      {held && held.unconfirmed.length > 0 ? (
+        <div className="mt-3 grid gap-2">
+          {held.unconfirmed.map(({ path, text }) => (
+            <Notice key={path + text} tone="caution" title="Not confirmed, so not brewed by yet">
+              {text}
+            </Notice>
+          ))}
+        </div>
+      ) : null}
+      <div className="mt-5 grid gap-x-12 gap-y-8 md:grid-cols-[1.25fr_1fr]">
+        <div className="grid content-start gap-8">
+          <Steps recipe={recipe} units={view.farm.units} />
+          <Stages recipe={recipe} />
+          <Tending recipe={recipe} />
+        </div>
+        <div className="grid content-start gap-8">
+          <Cues recipe={recipe} />
+          <Uses recipe={recipe} />
+          <Keeping recipe={recipe} />
+        </div>
+      </div>
+      <div className="mt-10 grid gap-10">
+        <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
+          <SchoolsTable columns={columns} />
+        </Part>
+        <Part title="Where growers differ">
+          <Differences methodId={methodId} />
+        </Part>
+        <Versions view={view} methodId={methodId} />
+        <Part title="Mind">
+          <div className="grid gap-2 lg:grid-cols-2">
+            {recipe.cautions.map((caution) => (
+              <Notice key={caution} tone="caution">
+                {CAUTIONS[caution]}
+              </Notice>
+            ))}
+          </div>
+          <p className="mt-2 text-[0.92rem] text-soft">
+            Local code, your certifier and licensed trades stand above this. How sure anyone is: {recipe.sureness}
+          </p>
+        </Part>
+      </div>
+      {open === "scale" ? (
+        <ScaleSheet view={view} recipeKey={shown} recipe={recipe} start={scaleFrom} onClose={() => setOpen(null)} />
+      ) : null}
+      {open === "edit" ? (
+        <EditSheet view={view} recipeKey={shown} recipe={farmRecipe(view, methodId)} onClose={() => setOpen(null)} />
+      ) : null}
+    </div>
+  );
+};

@@ -1,0 +1,272 @@
+"use client";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { substitutesFor } from "@/core/book/substitutes";
+import { findUse } from "@/core/book/uses";
+import { batchContent } from "@/core/recipe/composition";
+import { airNeed, heaterNeed } from "@/core/recipe/conditions";
+import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
+import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
+import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import type { BookView } from "@/services/readBook";
+import { ContentTable } from "../content/ContentTable";
+import { ShellChemistry } from "../fill/ShellChemistry";
+import { NumberField, SelectField, TickField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { plannedCost } from "./drumCost";
+import type { ScaleDraft } from "./scaleDraft";
+
+type Draft = Pick<ScaleDraft, "include" | "stated" | "swaps">;
+
+interface ScaleResultProps {
+  readonly view: BookView;
+  readonly recipe: Recipe;
+  readonly scaled: ScaledRecipe;
+  readonly split: Split | null;
+  readonly draft: Draft;
+  readonly onChange: (change: Partial<Draft>) => void;
+  readonly problemAt: (field: string) => string | undefined;
+}
+
+const FOLLOWS_WORDS = { batch: "", width: "by the vessel’s width", nothing: "whatever the size" } as const;
+
+const LineRow = ({ line, view }: { readonly line: ScaledLine; readonly view: BookView }) => {
+  const { name, densityKgPerL } = findIngredient(line.ingredient);
+  const portions =
+    line.ingredient === "water" ? null : liftablePortions(line.amount, line.unit === "L" ? densityKgPerL : null);
+  return (
+    <tr className="border-b border-line align-top">
+      <th scope="row" className="py-1.5 pr-3 text-left">
+        <span className="font-semibold">{name}</span>
+        {line.part === "cap" ? ", the cap on top" : ""}
+        <span className="block text-[0.86rem] font-normal leading-tight text-soft">
+          {line.role}
+          {line.onDay > 0 ? `; on day ${line.onDay}` : ""}
+          {FOLLOWS_WORDS[line.follows] ? `; ${FOLLOWS_WORDS[line.follows]}` : ""}
+          {portions && portions.count > 1
+            ? `; carry it in ${portions.count} lots of ${sayStock(portions.amountEach, line.unit, view.farm.units)}`
+            : ""}
+        </span>
+      </th>
+      <td className="reading py-1.5 pr-3 text-right text-lg font-semibold">
+        {sayStock(line.amount, line.unit, view.farm.units)}
+      </td>
+      <td className="reading py-1.5 pr-3 text-right text-soft">
+        {line.high > line.low * 1.001
+          ? `${sayStock(line.low, line.unit, view.farm.units)} to ${sayStock(line.high, line.unit, view.farm.units)}`
+          : ""}
+      </td>
+      <td className="reading py-1.5 text-right">
+        {formatNumber(line.dosePerL, 3)} {line.unit === "L" ? "mL" : "g"}
+      </td>
+    </tr>
+  );
+};
+
+/** What it would cost, what it wants of heat and air, and what does not scale. */
+const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "recipe" | "scaled">) => {
+  const days = Math.ceil((view.lead[recipe.id]?.likelyH ?? 0) / 24);
+  const cost = plannedCost(recipe, scaled, view, days);
+  const vesselL = scaled.occupiedL / scaled.fillShare;
+  const airC = view.airC;
+  const heater = airC < recipe.comfortC.low ? heaterNeed(vesselL, airC, recipe.comfortC.low) : null;
+  const air = recipe.aerated ? airNeed(scaled.occupiedL) : null;
+  const sackKg = wetSackKg({ recipe }, scaled.lines);
+  const { units, currency } = view.farm;
+  return (
+    <ul className="grid gap-1 text-[0.95rem]">
+      <li>
+        Gives about {sayStock(scaled.basisAmount * recipe.yieldPerBasis.default, recipe.yieldUnit, units)}
+        {cost.totalMinor > 0
+          ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayMoney(cost.perUnitMinor, currency)} a ${recipe.yieldUnit}`}`
+          : ""}
+        {cost.unpriced.length > 0 ? `; no price for ${cost.unpriced.join(", ")}` : ""}.
+      </li>
+      {heater ? (
+        <li>
+          Air of {sayTemperature(airC, units)} is cold for it: a heater of {formatNumber(heater.holdW, 2)} W holds{" "}
+          {sayTemperature(recipe.comfortC.low, units)} in a bare vessel, {formatNumber(heater.warmW, 2)} W gets it there
+          in twelve hours. One for a pail won’t warm a drum.
+        </li>
+      ) : null}
+      {air ? (
+        <li>
+          Air: {formatNumber(air.usualLPerMin, 2)} L a minute, {formatNumber(air.leastLPerMin, 2)} at the very least.
+        </li>
+      ) : null}
+      {sackKg > LIFTABLE_KG ? (
+        <li>
+          The sack comes out at about {formatNumber(sackKg, 2)} kg wet: two people or a pulley, or{" "}
+          {liftablePortions(sackKg, null).count} sacks.
+        </li>
+      ) : null}
+      {scaled.occupiedL > LIFTABLE_KG ? <li>Full, it is not moved: fill it where it shall stand.</li> : null}
+      <li className="text-soft">Days, warming and pressure don’t scale with the vessel; a larger one warms later.</li>
+    </ul>
+  );
+};
+
+const Bounds = ({ scaled, recipe }: Pick<ScaleResultProps, "scaled" | "recipe">) => {
+  if (scaled.bounds.length < 2) return null;
+  const { stockUnit, name } = findIngredient(recipe.basis);
+  return (
+    <p aria-label="What limits it">
+      {scaled.bounds.map(({ by, basisAmount }, index) => (
+        <span key={by} className={index === 0 ? "font-semibold" : "text-soft"}>
+          {index > 0 ? "; " : ""}
+          {by === "vessel"
+            ? "the vessel"
+            : by === "target"
+              ? "what is wanted"
+              : findIngredient(by).name.toLowerCase()}{" "}
+          goes to {formatNumber(basisAmount, 3)} {stockUnit} of {name.toLowerCase()}
+          {index === 0 ? " and governs" : ""}
+        </span>
+      ))}
+      .
+    </p>
+  );
+};
+
+/** A scaled recipe: each line with its span and its dose, what governs, and what follows from the size. */
+export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, problemAt }: ScaleResultProps) => {
+  const { units } = view.farm;
+  const optional = recipe.ingredients.filter(({ optional: may, amount }) => may && amount.type !== "unknown");
+  const unknown = recipe.ingredients.filter(({ amount }) => amount.type === "unknown");
+  const swappable = [...new Set(recipe.ingredients.map(({ ingredient }) => ingredient))].filter(
+    (id) => id !== recipe.basis && substitutesFor(id).length > 0,
+  );
+  const rate = recipe.uses.find(({ use }) => use === "drench-growing") ?? recipe.uses[0];
+  const swap = (instead: IngredientId, use: string) => {
+    const others = Object.fromEntries(Object.entries(draft.swaps).filter(([from]) => from !== instead));
+    onChange({ swaps: use === "" ? others : { ...others, [instead]: use as IngredientId } });
+  };
+  return (
+    <>
+      <Bounds scaled={scaled} recipe={recipe} />
+      {split ? (
+        <section aria-label="Over several vessels">
+          <ul className="divide-y divide-line border-y border-line">
+            {split.parts.map(({ id, scaled: part }) => (
+              <li key={id} className="py-1.5">
+                <span className="font-semibold">{view.vessels.find((vessel) => String(vessel.id) === id)?.name}</span>{" "}
+                <span className="reading">
+                  {part.lines
+                    .map(
+                      (line) =>
+                        `${sayStock(line.amount, line.unit, units)} ${findIngredient(line.ingredient).name.toLowerCase()}`,
+                    )
+                    .join(", ")}
+                  ; {formatNumber(part.fillShare * 100, 2)} % full
+                </span>
+              </li>
+            ))}
+          </ul>
+          {split.left > 0.01 ? (
+            <Notice tone="error">
+              {`${formatNumber(split.left, 3)} ${findIngredient(recipe.basis).stockUnit} find no vessel: tick another.`}
+            </Notice>
+          ) : null}
+        </section>
+      ) : (
+        <table aria-label="What goes in" className="w-full">
+          <thead>
+            <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
+              <th className="text-left font-normal">Goes in</th>
+              <th className="pr-3 text-right font-normal">usual</th>
+              <th className="pr-3 text-right font-normal">is seen</th>
+              <th className="text-right font-normal">
+                {findIngredient(recipe.basis).stockUnit === "L" ? "to the litre" : "to the kilogram"}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {scaled.lines.map((line) => (
+              <LineRow key={`${line.ingredient}/${line.part}`} line={line} view={view} />
+            ))}
+          </tbody>
+        </table>
+      )}
+      {scaled.swaps.map(({ instead, use, changes }) => (
+        <Notice
+          key={instead}
+          tone="plain"
+          title={`${findIngredient(use).name} in place of ${findIngredient(instead).name.toLowerCase()}`}
+        >
+          {changes}
+        </Notice>
+      ))}
+      <Conditions view={view} recipe={recipe} scaled={scaled} />
+      {recipe.family === "mineral" ? (
+        <ShellChemistry
+          units={units}
+          lines={scaled.lines.map(({ ingredient, amount }) => ({ ingredient, typed: String(amount) }))}
+        />
+      ) : null}
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold">Change what goes in</summary>
+        <div className="grid gap-3 sm:grid-cols-2">
+          {optional.map(({ ingredient, role }) => (
+            <TickField
+              key={ingredient}
+              label={`${findIngredient(ingredient).name}: ${role}`}
+              checked={draft.include.includes(ingredient)}
+              onChange={(event) =>
+                onChange({
+                  include: event.target.checked
+                    ? [...draft.include, ingredient]
+                    : draft.include.filter((id) => id !== ingredient),
+                })
+              }
+            />
+          ))}
+          {unknown.map(({ ingredient, amount }) => (
+            <NumberField
+              key={ingredient}
+              label={`${findIngredient(ingredient).name}: nobody states how much`}
+              unit={findIngredient(ingredient).stockUnit}
+              placeholder="left out"
+              hint={amount.type === "unknown" ? amount.ask : undefined}
+              value={draft.stated[ingredient] ?? ""}
+              onChange={(event) => onChange({ stated: { ...draft.stated, [ingredient]: event.target.value } })}
+              error={problemAt(`stated/${ingredient}`)}
+            />
+          ))}
+          {swappable.map((ingredient) => (
+            <SelectField
+              key={ingredient}
+              label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
+              value={draft.swaps[ingredient] ?? ""}
+              onChange={(event) => swap(ingredient, event.target.value)}
+            >
+              <option value="">nothing</option>
+              {substitutesFor(ingredient).map(({ use }) => (
+                <option key={use} value={use}>
+                  {findIngredient(use).name}
+                </option>
+              ))}
+            </SelectField>
+          ))}
+        </div>
+      </details>
+      {recipe.yieldUnit === "L" && rate ? (
+        <section aria-label="What is in it">
+          <h3 className="text-lg">What is in it</h3>
+          <ContentTable
+            content={batchContent(recipe, scaled.lines, scaled.basisAmount * recipe.yieldPerBasis.default)}
+            partsWater={rate.partsWater.default}
+            useName={findUse(rate.use).name}
+            mixLPerM2={findUse(rate.use).mixLPerM2?.default ?? null}
+          />
+        </section>
+      ) : null}
+      {scaled.liquidL > 0 ? (
+        <p className="text-[0.9rem] text-soft">
+          {sayVolume(scaled.liquidL, units)} of liquid, {sayVolume(scaled.solidsL, units)} pushed up by solids:{" "}
+          {sayVolume(scaled.occupiedL, units)} in all.
+        </p>
+      ) : null}
+    </>
+  );
+};

@@ -1,0 +1,270 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { findUse, type UseId } from "@/core/book/uses";
+import type { RecipeKey } from "@/core/recipe/pick";
+import { sayVolume } from "@/formats/amounts";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import type { BookView } from "@/services/readBook";
+import { queryOf } from "../fill/recipeKey";
+import { buttonLook } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, SelectField, TickField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { VesselDrawing } from "../yard/VesselDrawing";
+import { ScaleResult } from "./ScaleResult";
+import { workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
+
+/** What the chooser knows already: so much of one ingredient is at hand. */
+export interface ScaleStart {
+  readonly limit: { readonly ingredient: IngredientId; readonly amount: number } | null;
+}
+
+interface ScaleSheetProps {
+  readonly view: BookView;
+  readonly recipeKey: RecipeKey;
+  readonly recipe: Recipe;
+  readonly start: ScaleStart | null;
+  readonly onClose: () => void;
+}
+
+const USUAL_L = "200";
+
+/** A recipe scaled by a vessel, an amount, a level, the land, or whatever runs out; the vessel's level moves as it is typed. */
+export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleSheetProps) => {
+  const fits = view.vessels.filter(({ airW }) => !recipe.aerated || airW > 0);
+  const [vesselId, setVesselId] = useState<number | null>(fits.find(({ status }) => status === "free")?.id ?? null);
+  const vessel = view.vessels.find(({ id }) => id === vesselId);
+  const [draft, setDraft] = useState<Omit<ScaleDraft, "recipe" | "diameterM" | "vesselL" | "splitVessels">>({
+    by: "vessel",
+    wanted: "",
+    depthCm: "",
+    landM2: "",
+    useId: recipe.uses[0]?.use ?? null,
+    limits: start?.limit ? { [start.limit.ingredient]: String(Number(start.limit.amount.toPrecision(5))) } : {},
+    stated: {},
+    include: [],
+    swaps: {},
+  });
+  const [typedL, setTypedL] = useState(USUAL_L);
+  const [splitIds, setSplitIds] = useState<readonly number[]>(
+    fits.filter(({ status }) => status === "free").map(({ id }) => id),
+  );
+  const set = (change: Partial<typeof draft>) => setDraft({ ...draft, ...change });
+  const vesselL = vessel ? String(vessel.volumeL) : typedL;
+  const result = workScale({
+    ...draft,
+    recipe,
+    vesselL,
+    diameterM: vessel?.diameterM ?? null,
+    splitVessels: fits
+      .filter(({ id }) => splitIds.includes(id))
+      .map(({ id, volumeL, diameterM }) => ({ id: String(id), vesselL: volumeL, diameterM })),
+  });
+  const { scaled, problem } = result;
+  const at = (field: string) => (problem?.field === field ? problem.text : undefined);
+  const basis = findIngredient(recipe.basis);
+  const drawnL = parseNumber(vesselL) ?? 0;
+  const limited = recipe.ingredients.filter(
+    ({ amount, optional }, index, all) =>
+      amount.type === "per-basis" &&
+      (!optional || draft.include.includes(all[index]!.ingredient)) &&
+      all.findIndex((line) => line.ingredient === all[index]!.ingredient) === index &&
+      all[index]!.ingredient !== "water",
+  );
+  const { units } = view.farm;
+  return (
+    <Sheet
+      wide
+      open
+      onClose={onClose}
+      title={`Scale: ${recipe.shortName.toLowerCase()}`}
+      lead={`${recipe.school.name}. ${recipe.school.stance}`}
+      foot={
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <p className={problem ? "font-semibold text-rust" : "text-soft"} aria-live="polite">
+            {problem
+              ? problem.text
+              : scaled
+                ? `Fills to ${sayVolume(scaled.occupiedL, units)}; ${sayVolume(scaled.headspaceL, units)} of headspace.`
+                : ""}
+          </p>
+          {vessel && draft.by !== "split" ? (
+            vessel.status === "free" ? (
+              <Link href={`/?fill=${vessel.id}&${queryOf(recipeKey)}`} className={buttonLook("strong")}>
+                Fill {vessel.name}
+              </Link>
+            ) : (
+              <span className="text-soft">{vessel.name} is not free just now.</span>
+            )
+          ) : null}
+        </div>
+      }
+    >
+      <div className="grid gap-5 md:grid-cols-[290px_1fr]">
+        <div className="grid content-start gap-4">
+          <Choices<ScaleBy>
+            label="By what"
+            stacked
+            value={draft.by}
+            onChange={(by) => set({ by })}
+            options={[
+              { value: "vessel", label: "A vessel, to its line" },
+              { value: "amount", label: `So much ${basis.name.toLowerCase()}` },
+              ...(basis.stockUnit === "L" ? [{ value: "depth" as const, label: "What stands in it, by depth" }] : []),
+              ...(recipe.uses.length > 0 ? [{ value: "land" as const, label: "The land it is for" }] : []),
+              { value: "split", label: "Over several vessels" },
+            ]}
+          />
+          {draft.by === "split" ? (
+            <fieldset>
+              <legend className="text-[0.92rem] font-semibold">In these</legend>
+              {fits.map(({ id, name, volumeL, status }) => (
+                <TickField
+                  key={id}
+                  label={`${name}, ${sayVolume(volumeL, units)}${status === "free" ? "" : ", not free now"}`}
+                  checked={splitIds.includes(id)}
+                  onChange={(event) =>
+                    setSplitIds(event.target.checked ? [...splitIds, id] : splitIds.filter((other) => other !== id))
+                  }
+                />
+              ))}
+              {at("split") ? <p className="font-semibold text-rust">{at("split")}</p> : null}
+            </fieldset>
+          ) : (
+            <SelectField
+              label="Vessel"
+              value={vesselId ?? ""}
+              onChange={(event) => setVesselId(event.target.value === "" ? null : Number(event.target.value))}
+            >
+              {fits.map(({ id, name, volumeL, status }) => (
+                <option key={id} value={id}>
+                  {name}, {sayVolume(volumeL, units)}
+                  {status === "free" ? "" : " (not free now)"}
+                </option>
+              ))}
+              <option value="">another one</option>
+            </SelectField>
+          )}
+          {vessel === undefined && draft.by !== "split" ? (
+            <NumberField
+              label="It holds"
+              unit="L"
+              value={typedL}
+              onChange={(event) => setTypedL(event.target.value)}
+              error={at("vessel")}
+            />
+          ) : null}
+          {draft.by === "amount" || draft.by === "split" ? (
+            <NumberField
+              label={basis.name}
+              unit={basis.stockUnit}
+              value={draft.wanted}
+              onChange={(event) => set({ wanted: event.target.value })}
+              error={draft.wanted === "" ? undefined : at("wanted")}
+            />
+          ) : null}
+          {draft.by === "depth" ? (
+            <NumberField
+              label="Depth"
+              unit="cm"
+              hint="A stick to the floor, before solids go in."
+              value={draft.depthCm}
+              onChange={(event) => set({ depthCm: event.target.value })}
+              error={draft.depthCm === "" ? undefined : at("depth")}
+            />
+          ) : null}
+          {draft.by === "land" ? (
+            <>
+              <NumberField
+                label="Land"
+                unit="m²"
+                value={draft.landM2}
+                hint={result.landNote ?? undefined}
+                onChange={(event) => set({ landM2: event.target.value })}
+                error={draft.landM2 === "" ? undefined : at("land")}
+              />
+              <SelectField
+                label="Used as"
+                value={draft.useId ?? ""}
+                onChange={(event) => set({ useId: event.target.value as UseId })}
+              >
+                {recipe.uses
+                  .filter(({ use }) => findUse(use).mixLPerM2 !== null)
+                  .map(({ use }) => (
+                    <option key={use} value={use}>
+                      {findUse(use).name}
+                    </option>
+                  ))}
+              </SelectField>
+            </>
+          ) : null}
+          <div className="flex items-end gap-4">
+            <VesselDrawing
+              kind={vessel?.kind ?? "drum"}
+              volumeL={Math.max(0.1, drawnL)}
+              diameterM={vessel?.diameterM ?? null}
+              pxPerM={170 / Math.max(0.35, Math.cbrt(Math.max(0.1, drawnL) / 100))}
+              contents={
+                scaled
+                  ? {
+                      filledL: scaled.occupiedL,
+                      methodId: recipe.id,
+                      lid: recipe.lid,
+                      aerated: recipe.aerated,
+                      airOn: recipe.aerated,
+                      surface: null,
+                      film: null,
+                      floatingSolids: recipe.basis === "plant",
+                    }
+                  : null
+              }
+              label={scaled ? `filled to ${formatNumber(scaled.fillShare * 100, 2)} %` : "empty"}
+            />
+            {scaled ? (
+              <p className="text-[0.9rem] text-soft">
+                {formatNumber(scaled.fillShare * 100, 2)} % full
+                {scaled.solidsL > 0.5 ? `; solids push ${sayVolume(scaled.solidsL, units)} up` : ""}.
+              </p>
+            ) : null}
+          </div>
+          <fieldset className="grid gap-2">
+            <legend className="mb-1 text-[0.92rem] font-semibold">At hand, where it is scarce</legend>
+            {limited.map(({ ingredient }) => {
+              const { name, stockUnit } = findIngredient(ingredient);
+              const held = view.shelf.find((item) => item.ingredientId === ingredient)?.onHand;
+              return (
+                <NumberField
+                  key={ingredient}
+                  label={name}
+                  unit={stockUnit}
+                  placeholder={held === undefined ? "no limit" : `no limit; shed ${formatNumber(held, 3)}`}
+                  value={draft.limits[ingredient] ?? ""}
+                  onChange={(event) => set({ limits: { ...draft.limits, [ingredient]: event.target.value } })}
+                  error={at(`limits/${ingredient}`)}
+                />
+              );
+            })}
+          </fieldset>
+        </div>
+        <div className="grid content-start gap-5">
+          {problem && ["", "split"].includes(problem.field) ? <Notice tone="error">{problem.text}</Notice> : null}
+          {scaled ? (
+            <ScaleResult
+              view={view}
+              recipe={recipe}
+              scaled={scaled}
+              split={result.split}
+              draft={draft}
+              onChange={set}
+              problemAt={at}
+            />
+          ) : null}
+        </div>
+      </div>
+    </Sheet>
+  );
+};

@@ -1,0 +1,98 @@
+import type { Recipe } from "@/core/book/recipe";
+import type { Cue, MethodIngredient, Step } from "@/core/book/types";
+import { documentOf, type RecipeDocument } from "@/core/recipe/document";
+import { parseNumber } from "@/formats/numbers";
+
+export interface AmountDraft {
+  readonly low: string;
+  readonly usual: string;
+  readonly high: string;
+}
+
+/** A recipe while it is changed, as typed. */
+export interface EditDraft {
+  readonly name: string;
+  readonly source: string;
+  readonly note: string;
+  readonly fillPercent: string;
+  readonly amounts: readonly (AmountDraft | null)[];
+  readonly steps: readonly Step[];
+  readonly cues: readonly Cue[];
+  readonly dilutions: readonly string[];
+}
+
+const rangeOf = ({ amount }: MethodIngredient) =>
+  amount.type === "per-basis"
+    ? amount.perBasis
+    : amount.type === "fixed"
+      ? amount.amount
+      : amount.type === "per-surface"
+        ? amount.thicknessM
+        : null;
+const said = (value: number) => String(Number(value.toPrecision(6)));
+
+export const draftOf = (recipe: Recipe): EditDraft => ({
+  name: recipe.school.name,
+  source: "",
+  note: "",
+  fillPercent: said(recipe.fillShare.default * 100),
+  amounts: recipe.ingredients.map((line) => {
+    const range = rangeOf(line);
+    return range ? { low: said(range.low), usual: said(range.default), high: said(range.high) } : null;
+  }),
+  steps: recipe.steps,
+  cues: recipe.cues,
+  dilutions: recipe.uses.map(({ partsWater }) => said(partsWater.default)),
+});
+
+/** NaN stands for what can't be read; the schema then says so at its field. */
+export const read = (text: string): number => parseNumber(text) ?? NaN;
+
+function withRange(line: MethodIngredient, draft: AmountDraft | null): MethodIngredient {
+  if (!draft) return line;
+  const range = { low: read(draft.low), default: read(draft.usual), high: read(draft.high) };
+  const { amount } = line;
+  switch (amount.type) {
+    case "per-basis":
+      return { ...line, amount: { ...amount, perBasis: range } };
+    case "fixed":
+      return { ...line, amount: { ...amount, amount: range } };
+    case "per-surface":
+      return { ...line, amount: { ...amount, thicknessM: range } };
+    case "unknown":
+      return line;
+  }
+}
+
+/** The document as it is typed. */
+export function documentFrom(recipe: Recipe, draft: EditDraft): RecipeDocument {
+  const fill = read(draft.fillPercent) / 100;
+  return {
+    ...documentOf(recipe, { name: draft.name.trim(), source: draft.source.trim(), note: draft.note.trim() }),
+    fillShare: {
+      low: Math.min(recipe.fillShare.low, fill),
+      default: fill,
+      high: Math.max(recipe.fillShare.high, fill),
+    },
+    ingredients: recipe.ingredients.map((line, index) => withRange(line, draft.amounts[index] ?? null)),
+    steps: draft.steps,
+    cues: draft.cues,
+    uses: recipe.uses.map((rate, index) => {
+      const usual = read(draft.dilutions[index]!);
+      return {
+        ...rate,
+        partsWater: {
+          strongest: Math.min(rate.partsWater.strongest, usual),
+          default: usual,
+          weakest: Math.max(rate.partsWater.weakest, usual),
+        },
+      };
+    }),
+  };
+}
+
+/** Whether every figure of it can be read. */
+export const isReadable = (document: RecipeDocument): boolean =>
+  [...document.ingredients.flatMap((line) => Object.values(rangeOf(line) ?? {})), document.fillShare.default].every(
+    Number.isFinite,
+  );

@@ -1,0 +1,5 @@
+import type { BookView } from "@/services/readBook";
+
+/** What the shed holds, by ingredient. */
+export const shedMap = (view: Pick<BookView, "shelf">): ReadonlyMap<string, number> =>
+  new Map(view.shelf.map(({ ingredientId, onHand }) => [ingredientId, onHand]));
