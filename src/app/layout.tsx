@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { Toaster } from "sonner";
 import { ActionsProvider } from "@/ui/actions";
 import { Away } from "@/ui/frame/Away";
+import { readMeasures } from "@/services/measures";
 import { Header } from "@/ui/frame/Header";
 import { OfflineBar } from "@/ui/frame/OfflineBar";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
@@ -23,7 +24,7 @@ const LIGHT = `try{var l=localStorage.getItem("ruchka-light");document.documentE
 const { choosePerson, ...farmActions } = actions;
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
-  const page = await openPage(async (frame) => frame);
+  const page = await openPage(async (frame) => ({ ...frame, measures: await readMeasures(frame.ctx) }));
   const frame = page.type === "open" ? page.value : null;
   return (
     <html lang="en" suppressHydrationWarning>
@@ -35,6 +36,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
           <Header
             farmName={frame?.farm.name ?? null}
             units={frame?.farm.units ?? "metric"}
+            measures={frame?.measures ?? []}
             person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
             people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
             onPerson={choosePerson}

@@ -45,6 +45,10 @@ function toRequest(input: Input): ScaleRequest {
       : {}),
     ...(input.target ? { targetBasis: stockAmount(recipe.basis, input.target, measures, "/target") } : {}),
     limits,
+    stated: (input.stated ?? []).map(({ ingredient, amount }, index) => ({
+      ingredient: asId(ingredient, `/stated/${index}/ingredient`),
+      amount: stockAmount(ingredient, amount, measures, `/stated/${index}/amount`),
+    })),
     include: (input.include ?? []).map((id, index) => asId(id, `/include/${index}`)),
     substitutes: (input.substitutes ?? []).map((pair, index) => ({
       instead: asId(pair.instead, `/substitutes/${index}/instead`),
@@ -72,6 +76,9 @@ function run(input: Input) {
       text: sayLine(line),
       role: line.role,
       part: line.part,
+      follows: line.follows,
+      onDay: line.onDay,
+      dosePerL: line.dosePerL,
       range: { low: { value: line.low, unit: line.unit }, high: { value: line.high, unit: line.unit } },
     })),
     liquid: litres(scaled.liquidL),
@@ -79,6 +86,12 @@ function run(input: Input) {
     fillLevel: scaled.fillShare,
     headspace: litres(scaled.headspaceL),
     limitedBy: scaled.limitedBy,
+    bounds: scaled.bounds.map(({ by, basisAmount }) => ({
+      by,
+      basis: { value: basisAmount, unit: findIngredient(recipe.basis).stockUnit },
+    })),
+    asks: scaled.asks.map(({ ingredient, ask }) => ({ ingredient, ask })),
+    swaps: scaled.swaps,
     cautions: recipe.cautions.map((id) => CAUTIONS[id]),
     steps: recipe.steps.map(({ text, why, waitMin }) => ({ text, why, ...(waitMin ? { waitMinutes: waitMin } : {}) })),
     assumed: [

@@ -2,10 +2,13 @@ import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { insertLabResult } from "@/data/labResults";
 import { findBatch } from "@/data/batches";
-import { insertWeighing } from "@/data/measures";
+import { insertWeighing, listMeasures, type FarmMeasure } from "@/data/measures";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
 import { write } from "./write";
+
+/** What the farm's own measures came to. */
+export const readMeasures = (ctx: Context): Promise<FarmMeasure[]> => listMeasures(ctx.pool);
 
 /** One weighing of the farm's own measure; several make its spread. @throws {Refusal} */
 export const weighMeasure = (ctx: Context, input: unknown): Promise<{ weighingId: number }> =>

@@ -285,6 +285,7 @@ describe("the frame", () => {
       <Header
         farmName={farmName}
         units="metric"
+        measures={[]}
         person={{ id: 1, name: "Ana" }}
         people={[{ id: 1, name: "Ana" }]}
         onPerson={async () => undefined}

@@ -12,9 +12,17 @@ export interface Recipe
   readonly school: { readonly id: string; readonly name: string; readonly stance: string };
 }
 
-/** The recipe of a school: what it does its own way goes before the method's. */
+/**
+ * The recipe of a school: what it does its own way goes before the method's, and the method's steps put in only what the school
+ * has in its list.
+ */
 export function recipeOf(method: Method, school: School): Recipe {
   const { schools, cautiousSchool, ...common } = method;
   const { id, name, stance, ...own } = school;
-  return { ...common, ...own, school: { id, name, stance } };
+  const has = new Set(school.ingredients.map(({ ingredient }) => ingredient));
+  const steps = (own.steps ?? common.steps).map((step) => ({
+    ...step,
+    adds: step.adds.filter((ingredient) => has.has(ingredient)),
+  }));
+  return { ...common, ...own, steps, school: { id, name, stance } };
 }

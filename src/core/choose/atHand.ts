@@ -33,9 +33,9 @@ export interface Possibility {
   /** The ingredient it goes in as. */
   readonly slot: IngredientId;
   readonly why: string;
-  /** Of the recipe's basis, if all of it goes in. */
-  readonly basisAmount: number | null;
-  /** Vessel that takes it all, filled as usual, L. */
+  /** Of what is at hand, as much as the farm's largest vessel takes; null while its amount is not known. */
+  readonly usedAmount: number | null;
+  /** Vessel that takes so much, filled as usual, L. */
   readonly vesselL: number | null;
   readonly yieldAmount: number | null;
   readonly needs: readonly Need[];
@@ -88,27 +88,29 @@ function needsOf(
     });
 }
 
+/** What a recipe makes of it: of all of it, or of as much as the largest vessel takes. */
 function possibility(
   recipe: Recipe,
   slot: IngredientId,
   item: HandItem,
   shed: ReadonlyMap<string, number>,
+  largestL: number,
 ): Possibility {
   const perBasis = perBasisOf(recipe, slot);
-  const basisAmount = item.amount === null ? null : item.amount / perBasis;
   const roomL = recipe.ingredients
-    .filter(({ optional, amount }) => !optional && amount.type === "per-basis")
-    .reduce(
-      (sum, { ingredient, amount }) =>
-        sum + (amount.type === "per-basis" ? amount.perBasis.default : 0) * roomLPerUnit(recipe, ingredient),
-      0,
-    );
+    .filter(({ optional }) => !optional)
+    .reduce((sum, { ingredient, amount }) => {
+      const each = amount.type === "per-basis" ? amount.perBasis.default : 0;
+      return sum + each * roomLPerUnit(recipe, ingredient);
+    }, 0);
+  const most = (largestL * recipe.fillShare.default) / roomL;
+  const basisAmount = item.amount === null ? null : Math.min(item.amount / perBasis, most);
   const needs = needsOf(recipe, slot, basisAmount, shed);
   return {
     recipe,
     slot,
     why: recipe.purpose,
-    basisAmount,
+    usedAmount: basisAmount === null ? null : basisAmount * perBasis,
     vesselL: basisAmount === null ? null : (basisAmount * roomL) / recipe.fillShare.default,
     yieldAmount: basisAmount === null ? null : basisAmount * recipe.yieldPerBasis.default,
     needs,
@@ -116,8 +118,11 @@ function possibility(
   };
 }
 
-/** What can be made of one thing at hand, what it still wants, and what it must not go into. */
-export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number>): HandAnswer {
+/**
+ * What can be made of one thing at hand, what it still wants, and what it must not go into.
+ * @param largestL the farm's largest vessel, L
+ */
+export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number>, largestL: number): HandAnswer {
   const { plant } = item;
   if (plant?.refused) return { item, refused: plant.refused, cautions: [], possibilities: [], excluded: [] };
   const slots: readonly IngredientId[] = plant
@@ -136,7 +141,7 @@ export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number
     if (slot === undefined) continue;
     if (item.spoiled && WANTS_FRESH.includes(method.id))
       excluded.push({ methodName: method.name, because: "It wants fresh, healthy tips." });
-    else possibilities.push(possibility(recipe, slot, item, shed));
+    else possibilities.push(possibility(recipe, slot, item, shed, largestL));
   }
   const cautions = [
     ...(plant?.caution ? [plant.caution] : []),

@@ -16,9 +16,21 @@ export interface Figure {
   readonly assumed: readonly string[];
 }
 
+/** What the farm's own measure of an ingredient came to when it was weighed, in the ingredient's stock unit. */
+export interface OwnMeasure {
+  readonly measure: string;
+  readonly ingredientId: string;
+  readonly mean: number;
+  readonly least: number;
+  readonly most: number;
+  readonly weighings: number;
+}
+
 export interface FigureOptions {
   readonly units: UnitSystem;
   readonly measures: readonly LocalMeasure[];
+  /** The farm's own weighings of handfuls, scoops and caps. */
+  readonly own?: readonly OwnMeasure[];
 }
 
 /** Past this, in base units, a slip of the key is likelier than a farm. */

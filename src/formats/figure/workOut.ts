@@ -5,6 +5,7 @@ import { mlPerLitreOfWater, parseDilution, percentOfMix, type Dilution } from "@
 import { fromBase, toBase, UNITS, type LocalMeasure, type UnitName } from "@/core/quantity/units";
 import { sayDilution, sayMass, sayQuantity, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";
+import { measureFigure } from "./looseMeasures";
 import { base, unreadable, volumeOf, which, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
 import { readAmount, readUnit, type ReadAmount } from "./readAmount";
 import { methodNamed, recipeFigure } from "./recipeFigure";
@@ -16,6 +17,8 @@ export const FIGURE_EXAMPLES = [
   "0.4 ha at 120 L/ha",
   "90 F",
   "5 gal in L",
+  "7 pails",
+  "2 handfuls of leaf mould",
 ] as const;
 const IN_OTHER_WORDS: Readonly<Record<string, readonly UnitName[]>> = {
   volume: ["L", "mL", "US gal", "imp gal", "US fl oz"],
@@ -216,7 +219,10 @@ function tryDilution(text: string, measures: readonly LocalMeasure[]): Dilution 
  * @throws {DomainError} `figure-unreadable` with a hint, and the refusals of what it asks for
  */
 export function workOutFigure(text: string, options: FigureOptions): Figure {
-  const tidy = text.replace(/\s+/g, " ").trim();
+  const tidy = text
+    .replace(/\s+/g, " ")
+    .trim()
+    .replace(/^an? (?=[a-z])/i, "1 ");
   if (tidy === "") throw unreadable("", `Type a figure, such as ${FIGURE_EXAMPLES.slice(0, 3).join(", or ")}.`);
   const alone = tryDilution(tidy, options.measures);
   if (alone) return ratioFigure(alone, tidy);
@@ -225,6 +231,8 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
   const inside = /^(.+?)\s+(?:in|into|to|as)\s+(.+)$/i.exec(tidy);
   if (inside) return insideFigure(needAmount(inside[1]!, options), inside[2]!, options);
   const amount = readAmount(tidy, options.units, options.measures);
+  const loose = amount && amount.readings.length === 0 && amount.rest !== "" ? measureFigure(amount, options) : null;
+  if (loose) return loose;
   if (amount && amount.rest !== "" && amount.readings.length > 0) {
     const method = methodNamed(amount.rest);
     if (method) return recipeFigure(amount, method, options);

@@ -16,6 +16,12 @@ const UNIT_WORDS = {
   "unknown": "",
 } as const;
 const RANGE_FIELD = { "per-basis": "perBasis", "fixed": "amount", "per-surface": "thicknessM", "unknown": "" } as const;
+/** A figure without a span moves as one. */
+const moved = (draft: AmountDraft, key: keyof AmountDraft, typed: string): AmountDraft =>
+  key === "usual" && draft.low === draft.usual && draft.high === draft.usual
+    ? { low: typed, usual: typed, high: typed }
+    : { ...draft, [key]: typed };
+
 const SPAN = [
   ["low", "lowest", "low"],
   ["usual", "usual", "default"],
@@ -61,7 +67,7 @@ export const EditAmounts = ({ recipe, amounts, fieldError, onChange }: EditAmoun
                       value={draft[key]}
                       onChange={(event) =>
                         onChange(
-                          amounts.map((other, at) => (at === index ? { ...draft, [key]: event.target.value } : other)),
+                          amounts.map((other, at) => (at === index ? moved(draft, key, event.target.value) : other)),
                         )
                       }
                       className="reading block min-h-11 w-24 rounded-[5px] border-[1.5px] border-line bg-chalk px-2 text-right text-lg text-ink focus:border-ink"

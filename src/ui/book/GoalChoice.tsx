@@ -8,6 +8,7 @@ import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { farmRecipe } from "@/core/recipe/pick";
 import { Choices } from "../kit/Choices";
+import { SelectField } from "../kit/fields";
 import { drumCost } from "./drumCost";
 import { MethodPlate } from "./MethodPlate";
 
@@ -17,12 +18,23 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
   const fits = methodsFor(goal);
   return (
     <>
-      <Choices
-        label="What is wanted"
-        value={goal}
-        onChange={setGoal}
-        options={GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))}
-      />
+      <div className="max-sm:hidden">
+        <Choices
+          label="What is wanted"
+          value={goal}
+          onChange={setGoal}
+          options={GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))}
+        />
+      </div>
+      <div className="sm:hidden">
+        <SelectField label="What is wanted" value={goal} onChange={(event) => setGoal(event.target.value as GoalId)}>
+          {GOAL_IDS.map((id) => (
+            <option key={id} value={id}>
+              {GOALS[id]}
+            </option>
+          ))}
+        </SelectField>
+      </div>
       <ol className="mt-2" aria-label={GOALS[goal]}>
         {fits.map(({ method, weight, why }) => {
           const recipe = farmRecipe(view, method.id);

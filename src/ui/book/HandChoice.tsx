@@ -5,11 +5,15 @@ import { findIngredient } from "@/core/book/ingredients";
 import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from "@/core/choose/atHand";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
-import { parseNumber } from "@/formats/numbers";
+import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { NumberField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { shedMap } from "./shedMap";
+
+/** The largest vessel of the yard, or an ordinary drum where there is none yet. */
+const largestL = (view: BookView) =>
+  Math.max(...view.vessels.map(({ volumeL }) => volumeL), view.vessels.length === 0 ? 200 : 0);
 
 const EXAMPLE = "30 kg of nettles and a crate of spoiled plums";
 
@@ -34,7 +38,7 @@ const Answer = ({ answer, units }: { readonly answer: HandAnswer; readonly units
     {answer.possibilities.map((possibility) => (
       <li key={possibility.recipe.id} className="py-2">
         <Link
-          href={`/book/${possibility.recipe.id}?scale&${possibility.basisAmount === null ? "" : `limit=${possibility.slot}&amount=${answer.item.amount}`}`}
+          href={`/book/${possibility.recipe.id}?scale&${possibility.usedAmount === null ? "" : `limit=${possibility.slot}&amount=${possibility.usedAmount}`}`}
           className="font-semibold underline decoration-line decoration-2 underline-offset-4"
         >
           {possibility.recipe.name}
@@ -44,8 +48,11 @@ const Answer = ({ answer, units }: { readonly answer: HandAnswer; readonly units
         ) : (
           <span className="reading">
             {" "}
-            {sayStock(possibility.yieldAmount!, possibility.recipe.yieldUnit, units)}, wants{" "}
-            {sayVolume(possibility.vesselL, units)} of vessel
+            {sayStock(possibility.yieldAmount!, possibility.recipe.yieldUnit, units, 2)}, in{" "}
+            {sayVolume(possibility.vesselL, units, 2)} of vessel
+            {possibility.usedAmount! < answer.item.amount! * 0.99
+              ? `; ${formatNumber(possibility.usedAmount!, 2)} of the ${formatNumber(answer.item.amount!, 2)} fill the largest`
+              : ""}
           </span>
         )}
         <span className="block">{possibility.why}</span>
@@ -76,7 +83,7 @@ const Line = ({
   const typed = parseNumber(weighed);
   const amount = line.amount ?? (typed !== null && typed > 0 && typed < 1e6 ? typed : null);
   const unit = line.ingredient ? findIngredient(line.ingredient).stockUnit : "kg";
-  const answer = known && !line.mouldy ? possibilitiesOf({ ...line, amount }, shedMap(view)) : null;
+  const answer = known && !line.mouldy ? possibilitiesOf({ ...line, amount }, shedMap(view), largestL(view)) : null;
   return (
     <section aria-label={line.text} className="mt-4">
       <h3 className="text-lg">

@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { toast } from "sonner";
 import { findMethod } from "@/core/book";
+import { findIngredient } from "@/core/book/ingredients";
 import { CAUTIONS } from "@/core/book/cautions";
 import { chosenKey, farmRecipe, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
@@ -49,6 +50,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
   const [open, setOpen] = useState<"scale" | "edit" | null>(scaleFrom ? "scale" : null);
   const choose = useAct("chooseRecipe", "toast");
   const recipe = recipeOfKey(shown, view.versions);
+  const basis = findIngredient(recipe.basis);
   const keys = keysOf(view, methodId);
   const columns = keys.map((key): SchoolColumn => {
     const column = recipeOfKey(key, view.versions);
@@ -95,7 +97,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
             Started now: {view.lead[methodId] ? sayLead(view.lead[methodId]) : ""} · likes{" "}
             {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
             {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives {recipe.yieldPerBasis.default}{" "}
-            {recipe.yieldUnit} to one of what it is counted by
+            {recipe.yieldUnit} to the {basis.stockUnit === "L" ? "litre" : "kilogram"} of {basis.name.toLowerCase()}
           </p>
           <div className="mt-3 flex flex-wrap gap-3">
             <Button look="strong" onClick={() => setOpen("scale")}>
@@ -115,7 +117,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
           onChange={(value) => setShown(keys.find((key) => `${key.schoolId}/${key.versionNo ?? ""}` === value) ?? ours)}
           options={columns.map(({ title, cautious, ours: mine }, index) => ({
             value: `${keys[index]!.schoolId}/${keys[index]!.versionNo ?? ""}`,
-            label: `${title}${cautious ? " ◆" : ""}${mine ? " ● ours" : ""}`,
+            label: `${title}${cautious ? " (the cautious one)" : ""}${mine ? ", ours" : ""}`,
           }))}
         />
         {sameKey(shown, ours) ? (

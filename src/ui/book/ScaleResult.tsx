@@ -31,7 +31,15 @@ interface ScaleResultProps {
 
 const FOLLOWS_WORDS = { batch: "", width: "by the vessel’s width", nothing: "whatever the size" } as const;
 
-const LineRow = ({ line, view }: { readonly line: ScaledLine; readonly view: BookView }) => {
+const LineRow = ({
+  line,
+  basisId,
+  view,
+}: {
+  readonly line: ScaledLine;
+  readonly basisId: IngredientId;
+  readonly view: BookView;
+}) => {
   const { name, densityKgPerL } = findIngredient(line.ingredient);
   const portions =
     line.ingredient === "water" ? null : liftablePortions(line.amount, line.unit === "L" ? densityKgPerL : null);
@@ -58,7 +66,7 @@ const LineRow = ({ line, view }: { readonly line: ScaledLine; readonly view: Boo
           : ""}
       </td>
       <td className="reading py-1.5 text-right">
-        {formatNumber(line.dosePerL, 3)} {line.unit === "L" ? "mL" : "g"}
+        {line.ingredient === basisId ? "" : `${formatNumber(line.dosePerL, 3)} ${line.unit === "L" ? "mL" : "g"}`}
       </td>
     </tr>
   );
@@ -183,7 +191,7 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
           </thead>
           <tbody>
             {scaled.lines.map((line) => (
-              <LineRow key={`${line.ingredient}/${line.part}`} line={line} view={view} />
+              <LineRow key={`${line.ingredient}/${line.part}`} line={line} basisId={recipe.basis} view={view} />
             ))}
           </tbody>
         </table>

@@ -142,7 +142,7 @@ const Rows = ({
               {cell}
             </td>
           ))}
-          <td className="reading py-1.5 text-right text-[0.95rem]">
+          <td className="reading whitespace-nowrap py-1.5 text-right text-[0.95rem]">
             {differs ? (apart === null ? "≠ differs" : `× ${formatNumber(apart, 2)} apart`) : ""}
           </td>
         </tr>
@@ -175,7 +175,7 @@ export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolCol
               </span>
             </th>
           ))}
-          <th className="pb-1 text-right text-[0.86rem] font-normal text-soft">differ by</th>
+          <th className="whitespace-nowrap pb-1 text-right text-[0.86rem] font-normal text-soft">differ by</th>
         </tr>
       </thead>
       <Rows title="What goes in, to the litre of liquid" rows={doseRows(columns)} columns={columns} />

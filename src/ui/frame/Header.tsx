@@ -6,6 +6,7 @@ import { usePathname, useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";
 import type { UnitSystem } from "@/formats/amounts";
+import type { OwnMeasure } from "@/formats/figure/parts";
 import { KeysSheet } from "./KeysSheet";
 import { QuickFigure } from "./QuickFigure";
 import { isTyping } from "./keys";
@@ -14,6 +15,7 @@ import { isHere, PLACES } from "./places";
 interface HeaderProps {
   readonly farmName: string | null;
   readonly units: UnitSystem;
+  readonly measures: readonly OwnMeasure[];
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly onPerson: (id: number) => Promise<void>;
@@ -64,7 +66,7 @@ const PersonMenu = ({
 };
 
 /** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
-export const Header = ({ farmName, units, person, people, onPerson }: HeaderProps) => {
+export const Header = ({ farmName, units, measures, person, people, onPerson }: HeaderProps) => {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
@@ -107,7 +109,7 @@ export const Header = ({ farmName, units, person, people, onPerson }: HeaderProp
           ) : null}
           <div className="ml-auto flex items-center gap-1">
             {farmName ? <span className="mr-3 hidden text-[0.95rem] lg:inline">{farmName}</span> : null}
-            <QuickFigure units={units} />
+            <QuickFigure units={units} own={measures} />
             <button
               type="button"
               className={`${ICON_BUTTON} max-md:hidden`}
@@ -127,7 +129,7 @@ export const Header = ({ farmName, units, person, people, onPerson }: HeaderProp
       {farmName ? (
         <nav
           aria-label="Places, at the foot"
-          className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-4 bg-board text-board-ink md:hidden"
+          className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 bg-board text-board-ink md:hidden"
         >
           {PLACES.map(({ href, label, icon: Icon }) => (
             <Link

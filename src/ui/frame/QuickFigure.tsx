@@ -4,7 +4,7 @@ import { Dialog } from "radix-ui";
 import { useState } from "react";
 import { DomainError } from "@/core/errors";
 import type { UnitSystem } from "@/formats/amounts";
-import type { Figure } from "@/formats/figure/parts";
+import type { Figure, OwnMeasure } from "@/formats/figure/parts";
 import { FIGURE_EXAMPLES, workOutFigure } from "@/formats/figure/workOut";
 import { useKey } from "./keys";
 
@@ -13,10 +13,10 @@ interface Worked {
   readonly hint: string | null;
 }
 
-function workOut(text: string, units: UnitSystem): Worked {
+function workOut(text: string, units: UnitSystem, own: readonly OwnMeasure[]): Worked {
   if (text.trim() === "") return { figure: null, hint: null };
   try {
-    return { figure: workOutFigure(text, { units, measures: [] }), hint: null };
+    return { figure: workOutFigure(text, { units, measures: [], own }), hint: null };
   } catch (error) {
     if (error instanceof DomainError) return { figure: null, hint: error.message };
     throw error;
@@ -43,10 +43,16 @@ const Answers = ({ figure }: { readonly figure: Figure }) => (
 );
 
 /** A line for a figure, opened from anywhere by its key: what is typed is worked out as it is typed, with the working shown. */
-export const QuickFigure = ({ units }: { readonly units: UnitSystem }) => {
+export const QuickFigure = ({
+  units,
+  own = [],
+}: {
+  readonly units: UnitSystem;
+  readonly own?: readonly OwnMeasure[];
+}) => {
   const [open, setOpen] = useState(false);
   const [text, setText] = useState("");
-  const { figure, hint } = workOut(text, units);
+  const { figure, hint } = workOut(text, units, own);
 
   useKey("w", () => setOpen(true));
 

@@ -1,0 +1,102 @@
+import fc from "fast-check";
+import { findRecipe } from "../book";
+import { airNeed, heaterNeed } from "./conditions";
+import { laterLines } from "./later";
+import { scaleRecipe } from "./scale";
+import { liftablePortions, splitOver, wetSackKg } from "./split";
+import { litresAtDepth, vesselShape } from "./vesselShape";
+
+const TEA = findRecipe("aerated-tea");
+const VESSELS = [
+  { id: "drum", vesselL: 200, diameterM: 0.57 },
+  { id: "tote", vesselL: 1000, diameterM: null },
+  { id: "pail", vesselL: 20, diameterM: null },
+];
+
+describe("a batch over several vessels", () => {
+  it("makes what was wanted, or says what is left, and no vessel passes its line", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 3000, noNaN: true }), (wanted) => {
+        const { parts, left } = splitOver({ recipe: TEA }, VESSELS, wanted);
+        const made = parts.reduce((sum, { scaled }) => sum + scaled.basisAmount, 0);
+        expect(made + left).toBeCloseTo(wanted, 6);
+        for (const { scaled } of parts) expect(scaled.occupiedL).toBeLessThanOrEqual(scaled.fillLineL * (1 + 1e-9));
+      }),
+    );
+  });
+  it("fills the largest first and leaves no needless dribble", () => {
+    expect(splitOver({ recipe: TEA }, VESSELS, 900).parts.map(({ id }) => id)).toEqual(["tote", "drum"]);
+    expect(splitOver({ recipe: TEA }, VESSELS, 100).parts.map(({ id }) => id)).toEqual(["tote"]);
+  });
+  it("wants a vessel and an amount", () => {
+    expect(() => splitOver({ recipe: TEA }, [], 100)).toThrow("The number of vessels");
+    expect(() => splitOver({ recipe: TEA }, VESSELS, 0)).toThrow("The wanted amount must be above 0");
+  });
+});
+
+describe("lifting", () => {
+  it.each([
+    [25, 1, 1],
+    [25.1, 1, 2],
+    [60, 1, 3],
+    [20, 1.4, 2],
+    [0.2, null, 1],
+  ])("%d at %s kg/L is %d portions", (amount, density, count) => {
+    const portions = liftablePortions(amount, density);
+    expect(portions.count).toBe(count);
+    expect(portions.count * portions.amountEach).toBeCloseTo(amount, 9);
+  });
+  it("weighs the sack wet, and nothing where there is none", () => {
+    const recipe = findRecipe("drum-manure-tea");
+    const { lines } = scaleRecipe({ recipe, vesselL: 200 });
+    const bagged = lines.filter(({ ingredient }) => ["greens", "dung-fresh", "ash", "char"].includes(ingredient));
+    expect(wetSackKg({ recipe }, lines)).toBeGreaterThan(bagged.reduce((sum, { amount }) => sum + amount, 0));
+    expect(wetSackKg({ recipe: findRecipe("shell-calcium") }, lines)).toBe(0);
+  });
+});
+
+describe("a sack in a drum", () => {
+  it("would pass the brim with the liquid that a sackless drum takes, so less goes in", () => {
+    const recipe = findRecipe("drum-manure-tea");
+    const { liquidL, solidsL, occupiedL, fillLineL } = scaleRecipe({ recipe, vesselL: 200 });
+    expect(solidsL).toBeGreaterThan(20);
+    expect(liquidL + solidsL).toBeCloseTo(occupiedL, 6);
+    expect(occupiedL).toBeCloseTo(fillLineL, 6);
+    expect(180 + solidsL).toBeGreaterThan(200);
+  });
+});
+
+describe("heat and air", () => {
+  it("hold a drum ten degrees up with some hundred watts, and warm it with more", () => {
+    const { holdW, warmW } = heaterNeed(200, 12, 22);
+    expect(holdW).toBeGreaterThan(80);
+    expect(holdW).toBeLessThan(200);
+    // 200 kg · 4186 J/(kg·K) · 10 K over 12 h is 194 W on top.
+    expect(warmW - holdW).toBeCloseTo(193.8, 1);
+  });
+  it("want no heater where it is warm enough, and more the larger the vessel", () => {
+    expect(heaterNeed(200, 25, 22)).toEqual({ holdW: 0, warmW: 0 });
+    expect(heaterNeed(1000, 12, 22).holdW).toBeGreaterThan(heaterNeed(40, 12, 22).holdW * 5);
+    expect(() => heaterNeed(200, -60, 22)).toThrow("The air must lie between");
+  });
+  it("grow the air with the brew", () => {
+    expect(airNeed(200).usualLPerMin).toBeCloseTo(2 * airNeed(100).usualLPerMin, 12);
+    expect(() => airNeed(0)).toThrow("The brew must be above 0 L");
+  });
+});
+
+describe("depth and days", () => {
+  it("reads litres from a depth, to the rim and no further", () => {
+    const shape = vesselShape(200, 0.57);
+    expect(litresAtDepth(shape, shape.heightM / 2)).toBeCloseTo(100, 6);
+    expect(litresAtDepth(shape, 0)).toBe(0);
+    expect(() => litresAtDepth(shape, 2)).toThrow("The depth must lie between");
+    expect(() => litresAtDepth(shape, -0.1)).toThrow("The depth must lie between");
+  });
+  it("keeps for later what the recipe adds later, by the first volume", () => {
+    expect(laterLines(findRecipe("lactic-serum", "salted-rice"), 10)).toMatchObject([
+      { ingredient: "brown-sugar", onDay: 2, amount: 0.275, unit: "kg" },
+    ]);
+    expect(laterLines(TEA, 100)).toEqual([]);
+  });
+});

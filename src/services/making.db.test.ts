@@ -1,0 +1,340 @@
+import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
+import { findFarm } from "@/data/farm";
+import { listLotsOnHand } from "@/data/stock";
+import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
+import { closeBatch } from "./closeBatch";
+import { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
+import { fillVessel } from "./fillVessel";
+import { addLabResult, readMeasures, weighMeasure } from "./measures";
+import { readBatch } from "./readBatch";
+import { readBook } from "./readBook";
+import { readMaking } from "./readMaking";
+import { readYard } from "./readYard";
+import { chooseRecipe, saveRecipe } from "./recipes";
+import { addWaterSource, readWater, startWater } from "./waters";
+
+let farm: TestFarm;
+beforeEach(async () => {
+  farm = await TestFarm.make();
+});
+afterEach(() => farm.scratch.drop());
+
+const EXTRACT = bookDocument("cultured-extract");
+/** The extract with other molasses. */
+const sweeter = (usual: number, name = "Sweeter"): RecipeDocument => ({
+  ...EXTRACT,
+  name,
+  ingredients: EXTRACT.ingredients.map((line) =>
+    line.ingredient === "molasses" && line.amount.type === "per-basis"
+      ? { ...line, amount: { ...line.amount, perBasis: { low: 0.01, default: usual, high: usual } } }
+      : line,
+  ),
+});
+const save = (document: unknown, basedOn: number, extra: object = {}) =>
+  saveRecipe(farm.context(), { requestKey: key(), document, basedOn, ...extra });
+const pageOf = async (batchId: number, at = NOW) =>
+  (await readBatch(farm.context(at), (await findFarm(farm.scratch.db))!, batchId))!;
+
+describe("the farm's own recipes", () => {
+  it("keep every version, and a batch stays with the one it was made by", async () => {
+    expect(await save(sweeter(0.015), 0)).toEqual({ versionNo: 1, unconfirmed: 0 });
+    const drum = await farm.vessel("Drum");
+    await farm.lot("molasses", 10, 20);
+    await farm.lot("lactic-culture", 10, 10);
+    const batchId = await farm.fill(drum, "cultured-extract", 50, NOW, { versionNo: 1 });
+    await save(sweeter(0.02, "Sweeter still"), 1);
+    const { versions } = await readMaking(farm.context());
+    expect(versions.map(({ versionNo, document }) => [versionNo, document.name])).toEqual([
+      [1, "Sweeter"],
+      [2, "Sweeter still"],
+    ]);
+    const page = await pageOf(batchId);
+    expect(page.batch).toMatchObject({ versionNo: 1, schoolName: "Sweeter" });
+    // The plan beside what was used is the version's: 15 mL to the litre.
+    expect(page.lines.find(({ ingredientId }) => ingredientId === "molasses")!.planned).toBeCloseTo(0.75, 6);
+  });
+  it("hold figures that nobody has confirmed, and are not brewed by until someone does", async () => {
+    expect(await save(sweeter(0.5), 0)).toEqual({ versionNo: 1, unconfirmed: 1 });
+    const drum = await farm.vessel("Drum");
+    const refusal = await refusalOf(
+      fillVessel(farm.context(), farm.fillRequest(drum, "cultured-extract", 50, { versionNo: 1 })),
+    );
+    expect(refusal).toMatchObject({
+      code: "unfit",
+      fields: { "/versionNo": expect.stringContaining("Not confirmed yet") as string },
+    });
+    expect(await save(sweeter(0.5), 1, { confirmed: true })).toEqual({ versionNo: 2, unconfirmed: 0 });
+  });
+  it("refuse what can't stand at its field, and one typed over another", async () => {
+    expect(await refusalOf(save({ ...EXTRACT, lid: "sealed" }, 0))).toMatchObject({
+      fields: { "/document/lid": expect.stringContaining("bursts") as string },
+    });
+    expect(
+      (await refusalOf(save({ ...EXTRACT, fillShare: { low: 0.8, default: -1, high: 0.9 } }, 0))).fields,
+    ).toHaveProperty("/document/fillShare/default");
+    await save(sweeter(0.015), 0);
+    expect(await refusalOf(save(sweeter(0.016), 0))).toMatchObject({ code: "version-moved" });
+  });
+  it("let one of two people keep a version at once", async () => {
+    const answers = await Promise.allSettled([save(sweeter(0.015), 0), save(sweeter(0.016), 0)]);
+    expect(answers.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
+    expect((await readMaking(farm.context())).versions).toHaveLength(1);
+  });
+  it("are what the farm goes by once it has picked them", async () => {
+    await save(sweeter(0.015), 0);
+    const choose = (choice: object) =>
+      chooseRecipe(farm.context(), { requestKey: key(), methodId: "cultured-extract", ...choice });
+    await choose({ schoolId: "more-plant", versionNo: null });
+    await choose({ schoolId: "equal-parts", versionNo: 1 });
+    expect((await readMaking(farm.context())).choices).toEqual([
+      { methodId: "cultured-extract", schoolId: "equal-parts", versionNo: 1 },
+    ]);
+    expect(await refusalOf(choose({ schoolId: "equal-parts", versionNo: 9 }))).toMatchObject({
+      fields: { "/versionNo": "There is no such version of this recipe." },
+    });
+    expect((await refusalOf(choose({ schoolId: "thirds" }))).fields).toHaveProperty("/schoolId");
+  });
+});
+
+describe("water", () => {
+  const mains = async (freeMgPerL: number | null, totalMgPerL: number | null) => {
+    const { sourceId } = await addWaterSource(farm.context(), {
+      requestKey: key(),
+      name: `Tap ${key().slice(0, 8)}`,
+      kind: "mains",
+    });
+    if (freeMgPerL !== null || totalMgPerL !== null)
+      await readWater(farm.context(), { requestKey: key(), sourceId, freeMgPerL, totalMgPerL });
+    return sourceId;
+  };
+  const fillWith = async (water: unknown, at = NOW) => {
+    const drum = await farm.vessel(`Drum ${key().slice(0, 8)}`);
+    await farm.lot("molasses", 5, 10);
+    await farm.lot("lactic-culture", 5, 10);
+    return fillVessel(
+      farm.context(at),
+      farm.fillRequest(drum, "cultured-extract", 50, { water, startedAt: at.toISOString() }),
+    );
+  };
+  const aside = async (sourceId: number, change: object = {}, at = NOW) =>
+    (
+      await startWater(farm.context(at), {
+        requestKey: key(),
+        sourceId,
+        purpose: "brew",
+        volumeL: 60,
+        treatment: "stand",
+        celsius: 20,
+        ...change,
+      })
+    ).startId;
+
+  it("can't be forgotten", async () => {
+    expect((await refusalOf(fillWith(null))).fields).toEqual({ "/water/sourceId": "Which water goes in?" });
+    expect((await refusalOf(fillWith({ sourceId: 999 }))).fields).toHaveProperty("/water/sourceId");
+  });
+  it("that nobody read a strip of, or with chlorine in it, wants a reason", async () => {
+    for (const sourceId of [await mains(null, null), await mains(0.5, 0.5)]) {
+      expect(await refusalOf(fillWith({ sourceId }))).toMatchObject({ code: "reason-needed" });
+      await fillWith({ sourceId, overrideReason: "the butt is dry" });
+    }
+  });
+  it("goes in once it has stood its time, as much as there is of it", async () => {
+    const sourceId = await mains(0.5, 0.5);
+    const startId = await aside(sourceId);
+    const { waters } = await readMaking(farm.context());
+    const hours = (waters.starts[0]!.readyMs - NOW.getTime()) / 3_600_000;
+    // Two and a third half-lives from 0.5 to 0.1 mg/L.
+    expect(hours).toBeGreaterThan(14);
+    expect(hours).toBeLessThan(30);
+    expect(await refusalOf(fillWith({ sourceId, startId }))).toMatchObject({ code: "reason-needed" });
+    const later = new Date(NOW.getTime() + 31 * 3_600_000);
+    await fillWith({ sourceId, startId }, later);
+    expect((await readMaking(farm.context(later))).waters.starts[0]!.leftL).toBeCloseTo(10, 6);
+    expect(await refusalOf(fillWith({ sourceId, startId }, later))).toMatchObject({ code: "short-of-stock" });
+  });
+  it("with chloramine is not set to stand, but dosed", async () => {
+    const sourceId = await mains(0.1, 1);
+    expect((await refusalOf(aside(sourceId))).fields["/treatment"]).toContain("chloramine");
+    await aside(sourceId, { treatment: "ascorbic" });
+    // 1 mg/L in 60 L, 2.5 to 1 and a fifth on top.
+    expect((await readMaking(farm.context())).waters.starts[0]!.ascorbicG).toBeCloseTo(0.18, 6);
+  });
+  it("refuses a strip that makes no sense, at its field", async () => {
+    const sourceId = await mains(null, null);
+    const strip = (values: object) => readWater(farm.context(), { requestKey: key(), sourceId, ...values });
+    expect((await refusalOf(strip({ freeMgPerL: 3, totalMgPerL: 1 }))).fields).toHaveProperty("/freeMgPerL");
+    expect((await refusalOf(strip({}))).fields).toHaveProperty("/totalMgPerL");
+    expect((await refusalOf(strip({ totalMgPerL: -1 }))).fields).toHaveProperty("/totalMgPerL");
+    expect(
+      await refusalOf(addWaterSource(farm.context(), { requestKey: key(), name: "Butt", kind: "well" })),
+    ).toMatchObject({
+      code: "name-taken",
+    });
+  });
+  it("that is ready, or will be today, stands in the round", async () => {
+    await aside(RAIN_ID, { treatment: "none", place: "lean-to" });
+    const { round } = await readYard(farm.context(), (await findFarm(farm.scratch.db))!);
+    expect(round.map(({ title }) => title)).toContain("Butt: water for brewing is ready");
+  });
+});
+
+describe("batches that feed batches", () => {
+  const onHand = async (id: string) =>
+    (await listLotsOnHand(farm.scratch.db))
+      .filter(({ ingredientId }) => ingredientId === id)
+      .reduce((sum, lot) => sum + lot.onHand, 0);
+  const serum = async (name: string, at = hoursAgo(240)) => {
+    const crock = await farm.vessel(name, 20);
+    await farm.lot("rice-wash", 20, 0);
+    await farm.lot("sea-salt", 2, 1);
+    return farm.fill(crock, "lactic-serum", 10, at);
+  };
+  const add = (batchId: number, ingredientId: string, amount: number) =>
+    addToBatch(farm.context(), { requestKey: key(), batchId, ingredientId, amount });
+
+  it("take on a later day what the recipe has for it, from the shed", async () => {
+    const batchId = await serum("Crock");
+    expect((await pageOf(batchId)).later).toMatchObject([{ ingredient: "brown-sugar", onDay: 2, done: false }]);
+    expect((await refusalOf(add(batchId, "brown-sugar", 0.275))).fields).toHaveProperty("/amount");
+    await farm.lot("brown-sugar", 3, 6);
+    await add(batchId, "brown-sugar", 0.275);
+    expect(await onHand("brown-sugar")).toBeCloseTo(2.725, 9);
+    const page = await pageOf(batchId);
+    expect(page.later).toMatchObject([{ done: true }]);
+    expect(page.log[0]).toMatchObject({ word: "fed", note: "275 g brown sugar" });
+  });
+  it("draw on each other, and their cautions and lineage follow", async () => {
+    const serumId = await serum("Crock");
+    await takeFromBatch(farm.context(), { requestKey: key(), batchId: serumId, litres: 2 });
+    expect(await onHand("lactic-culture")).toBe(2);
+    await farm.lot("molasses", 5, 10);
+    const extractId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 50);
+    const page = await pageOf(extractId);
+    expect(page.madeFrom).toEqual(
+      [{ batchId: serumId, name: "Serum" }].map((kin) => ({ ...kin, name: page.madeFrom[0]!.name })),
+    );
+    expect(page.inherited.join(" ")).toMatch(/Salt stays in the soil/);
+    expect((await pageOf(serumId)).wentInto.map(({ batchId }) => batchId)).toEqual([extractId]);
+  });
+  it("never feed each other in a ring", async () => {
+    const one = await serum("One");
+    const two = await serum("Two");
+    await takeFromBatch(farm.context(), { requestKey: key(), batchId: one, litres: 2 });
+    await add(two, "lactic-culture", 2);
+    await takeFromBatch(farm.context(), { requestKey: key(), batchId: two, litres: 1 });
+    const refusal = await refusalOf(add(one, "lactic-culture", 1));
+    expect(refusal).toMatchObject({
+      code: "ring",
+      fields: { "/ingredientId": expect.stringContaining("in a ring") as string },
+    });
+    // Nothing of the refused draw was written.
+    expect(await onHand("lactic-culture")).toBe(1);
+  });
+  it("refuse more than stands in them, and what no recipe uses", async () => {
+    const batchId = await serum("Crock");
+    const take = (litres: number, id = batchId) =>
+      takeFromBatch(farm.context(), { requestKey: key(), batchId: id, litres });
+    expect((await refusalOf(take(500))).fields).toHaveProperty("/litres");
+    const extract = await farm.readyExtract(await farm.vessel("Drum"));
+    expect((await refusalOf(take(1, extract))).message).toMatch(/no ingredient of any recipe/);
+  });
+  it("become a lot that knows its batch and its price, in kilograms where they are weighed", async () => {
+    await farm.lot("potato", 4, 8);
+    const batchId = await farm.fill(await farm.vessel("Pot", 20), "boiled-potato", 4, hoursAgo(2));
+    const close = (change: object) =>
+      closeBatch(farm.context(), {
+        requestKey: key(),
+        batchId,
+        kind: "strained",
+        yieldL: 0,
+        residue: "peel to the worms",
+        labourMin: 0,
+        overrideReason: "soft by the fork",
+        ...change,
+      });
+    expect((await refusalOf(close({}))).fields).toHaveProperty("/yieldKg");
+    expect((await refusalOf(close({ yieldKg: 90 }))).fields).toHaveProperty("/yieldKg");
+    await close({ yieldKg: 4 });
+    const [mash] = (await listLotsOnHand(farm.scratch.db)).filter(({ ingredientId }) => ingredientId === "potato-mash");
+    // 8 crowns of potatoes and half an hour of hands at 12 an hour.
+    expect(mash).toMatchObject({ onHand: 4, origin: "home-made", costMinor: 1400 });
+  });
+  it("give part of a store to the shed", async () => {
+    const batchId = await serum("Crock");
+    await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 3.7, instrument: "meter", spot: "mid-depth" });
+    const { storeId } = await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId,
+      kind: "strained",
+      yieldL: 9,
+      residue: "compost",
+      labourMin: 5,
+      overrideReason: "wanted now",
+    });
+    await moveToShed(farm.context(), { requestKey: key(), storeId, litres: 4 });
+    expect(await onHand("lactic-culture")).toBe(4);
+    const page = await pageOf(batchId);
+    expect(page.stores[0]!.onHandL).toBeCloseTo(5, 9);
+    expect((await refusalOf(moveToShed(farm.context(), { requestKey: key(), storeId, litres: 6 }))).code).toBe(
+      "short-of-store",
+    );
+  });
+});
+
+describe("what is measured", () => {
+  it("at a laboratory stands in place of what is worked out, the latest of each", async () => {
+    const batchId = await farm.readyExtract(await farm.vessel("Drum"));
+    const before = (await pageOf(batchId)).content;
+    expect(before.gPerL.k2o.default).toBeGreaterThan(0);
+    const lab = (gPerL: number) =>
+      addLabResult(farm.context(), { requestKey: key(), batchId, nutrient: "k2o", gPerL, note: "wet lab" });
+    await lab(0.9);
+    await lab(0.8);
+    const { content, lab: results } = await pageOf(batchId);
+    expect(content.gPerL.k2o).toEqual({ low: 0.8, default: 0.8, high: 0.8 });
+    expect(results).toHaveLength(2);
+    expect((await refusalOf(lab(-1))).fields).toHaveProperty("/gPerL");
+    expect(
+      (await refusalOf(addLabResult(farm.context(), { requestKey: key(), batchId: 999, nutrient: "n", gPerL: 1 })))
+        .code,
+    ).toBe("not-found");
+  });
+  it("with the farm's own hands gets a mean and a spread", async () => {
+    for (const amount of [0.08, 0.1, 0.09])
+      await weighMeasure(farm.context(), { requestKey: key(), measure: "Handful", ingredientId: "leaf-mould", amount });
+    expect(await readMeasures(farm.context())).toEqual([
+      { measure: "handful", ingredientId: "leaf-mould", mean: 0.09, least: 0.08, most: 0.1, weighings: 3 },
+    ]);
+    expect(
+      (
+        await refusalOf(
+          weighMeasure(farm.context(), { requestKey: key(), measure: "cap", ingredientId: "molasses", amount: 0 }),
+        )
+      ).fields,
+    ).toHaveProperty("/amount");
+  });
+});
+
+describe("choosing for a day", () => {
+  const wanted = async (day: string) =>
+    (await readBook(farm.context(), (await findFarm(farm.scratch.db))!, day)).wanted!;
+  it("says when to start each, what fits in front", async () => {
+    const { problem, starts } = await wanted("2031-04-25");
+    expect(problem).toBeNull();
+    const fits = starts.map(({ answer }) => answer.fits);
+    expect(fits).toEqual(fits.toSorted((a, b) => Number(b) - Number(a)));
+    expect(starts.find(({ methodId }) => methodId === "cultured-extract")!.answer.fits).toBe(true);
+    expect(
+      (await wanted("2031-03-22")).starts.find(({ methodId }) => methodId === "cultured-extract")!.answer,
+    ).toMatchObject({
+      fits: false,
+      because: "too-late",
+    });
+  });
+  it.each([
+    ["2031-03-01", "That day has been."],
+    ["2041-03-01", "That is too far ahead: within five months, please."],
+    ["Tuesday", "That is no day."],
+  ])("refuses %s", async (day, problem) => expect(await wanted(day)).toEqual({ day, problem, starts: [] }));
+});
