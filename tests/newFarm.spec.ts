@@ -22,6 +22,10 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await expect(page.getByText("The shelves are empty")).toBeVisible();
   await page.goto("/field");
   await expect(page.getByText("No bed is drawn yet")).toBeVisible();
+  await page.goto("/book");
+  await expect(page.getByRole("link", { name: "Cultured plant extract" })).toBeVisible();
+  await page.goto("/book/cultured-extract?scale");
+  await expect(page.getByRole("dialog").getByRole("table", { name: "What goes in" })).toContainText("Molasses");
   await page.goto("/ledger");
   await expect(page.getByText("No batch yet")).toBeVisible();
   await page.goto("/");

@@ -32,6 +32,11 @@ test("two people at once: the second is told, and what was typed stays", async (
       .getByRole("dialog")
       .getByRole("radio", { name: /More plant/ })
       .click();
+  for (const page of [one, two])
+    await page
+      .getByRole("dialog")
+      .getByLabel(/^Water for the brew/)
+      .selectOption({ label: "Butt by the lean-to: free of chlorine" });
   await two.getByRole("dialog").getByLabel("Hands’ time (min)").fill("12");
   await one.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
   await expect(one.getByRole("dialog")).toHaveCount(0);
@@ -82,7 +87,7 @@ test("sends nothing outside and needs no eval", async ({ page }) => {
   });
   const complaints: string[] = [];
   page.on("console", (message) => message.type() === "error" && complaints.push(message.text()));
-  for (const path of ["/", "/?fill=3", "/shed", "/field", "/ledger", "/batches/4"])
+  for (const path of ["/", "/?fill=3", "/shed", "/book", "/book/aerated-tea?scale", "/field", "/ledger", "/batches/4"])
     await page.goto(path, { waitUntil: "networkidle" });
   expect(outside).toEqual([]);
   expect(complaints).toEqual([]);

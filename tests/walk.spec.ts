@@ -4,7 +4,7 @@ import { expect, test, type Page } from "@playwright/test";
 /** Words for what a person does; the walk itself reads like one. */
 class Person {
   constructor(readonly page: Page) {}
-  async goTo(place: "Yard" | "Shed" | "Field" | "Ledger") {
+  async goTo(place: "Yard" | "Shed" | "Methods" | "Field" | "Ledger") {
     await this.page
       .getByRole("navigation")
       .getByRole("link", { name: place, exact: true })
@@ -37,7 +37,8 @@ test("1 · sees the yard: vessels, ribbons, verdicts, fit hours, the round", asy
   const person = new Person(page);
   await page.goto("/");
   await expect(page.getByRole("heading", { name: /^The yard, / })).toBeVisible();
-  await expect(page.getByRole("article")).toHaveCount(8);
+  // Eight of the story, and the trial pail of the walk through the methods before.
+  await expect(page.getByRole("article")).toHaveCount(9);
   await expect(person.vessel("Air drum")).toContainText("Castings tea");
   await expect(person.vessel("Air drum").getByRole("img", { name: /Air drum: (Open until|Opens) about/ })).toHaveCount(
     1,
@@ -54,7 +55,8 @@ test("2 · fills a vessel: scaled, checked against the shed, amounts changed to 
   await person.vessel("Pail one").getByRole("button", { name: "Fill Pail one" }).click();
   const panel = person.panel();
   await expect(panel.getByRole("heading", { name: "Fill Pail one" })).toBeVisible();
-  await expect(panel.getByRole("radio", { name: /Aerated castings tea/ })).toBeDisabled();
+  await expect(panel.getByRole("option", { name: /Aerated castings tea/ })).toBeDisabled();
+  await panel.getByRole("radio", { name: /^Equal parts/ }).click();
   await expect(panel.getByLabel("Water, L")).toHaveValue("16.62");
   await panel.getByRole("radio", { name: /So much water/ }).click();
   await panel.getByLabel("Water (L)", { exact: true }).fill("25");
@@ -65,6 +67,7 @@ test("2 · fills a vessel: scaled, checked against the shed, amounts changed to 
   await expect(panel.getByText(/over the brim/)).toBeVisible();
   await panel.getByLabel("Molasses, L").fill("0,2");
   await panel.getByLabel("Chopped plant, kg").fill("1.5");
+  await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
   await seesNoBarrier(page);
   await panel.getByRole("button", { name: "Start the batch" }).click();
   await expect(panel).toHaveCount(0);
@@ -79,6 +82,7 @@ test("2 · is told at the line when the shed holds too little, and nothing typed
   const panel = person.panel();
   await expect(panel.getByText(/shed holds .* short/)).toBeVisible();
   await panel.getByLabel("Hands’ time (min)").fill("77");
+  await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Old well: free of chlorine" });
   await panel.getByRole("button", { name: "Start the batch" }).click();
   await expect(panel.getByRole("alert").filter({ hasText: "The shed holds" }).first()).toBeVisible();
   await expect(panel.getByLabel("Hands’ time (min)")).toHaveValue("77");
@@ -196,6 +200,9 @@ test("6 · applies it: loads in whole tools, what is short, and store and beds k
   await page.getByLabel("How strong").fill("1:50");
   await expect(page.getByText(/stronger than this injector can give/)).toBeVisible();
   await page.getByRole("radio", { name: "Drench, growing plants" }).click();
+  await page.getByRole("button", { name: "It is on the beds" }).click();
+  await expect(page.getByText("Which water thins it?").first()).toBeVisible();
+  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
   await seesNoBarrier(page);
   await page.getByRole("button", { name: "It is on the beds" }).click();
   await person.hears("2 beds: bean extract is down in the books.");

@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import type { Database } from "@/data/db";
 import { findRecipe } from "@/core/book";
+import { bookDocument } from "@/core/recipe/document";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
 import { listPlots, listTools } from "@/data/plots";
@@ -9,8 +10,10 @@ import { addPlot, addTool, addVessel, receiveLot } from "@/services/addThings";
 import { applyStore } from "@/services/applyStore";
 import { cleanVessel, closeBatch } from "@/services/closeBatch";
 import type { Context } from "@/services/context";
+import { addToBatch } from "@/services/feedBatch";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
+import { saveRecipe } from "@/services/recipes";
 import { setUpFarm } from "@/services/setUpFarm";
 import { addWaterSource, readWater, startWater } from "@/services/waters";
 import { BEDS, FARM, LOTS, TOOLS, VESSELS, WATERS } from "./story";
@@ -157,6 +160,65 @@ async function seedPlaces(tell: Teller): Promise<void> {
 }
 
 type VesselByName = (name: string) => { id: number; volumeL: number; diameterM: number | null };
+
+/** The serum that all the extracts are started with: made here, from the first rinse of rice, and put in the shed. */
+async function seedSerum(tell: Teller, vessel: VesselByName): Promise<void> {
+  const crock = vessel("Crock");
+  const serum = await tell.fill("fill serum", 62 * DAY_H, {
+    ...crock,
+    vesselId: crock.id,
+    methodId: "lactic-serum",
+    schoolId: "salted-rice",
+    statedC: 21,
+    labourMin: 25,
+    person: 2,
+  });
+  await addToBatch(tell.context(60 * DAY_H, 2), {
+    requestKey: keyOf("serum sugar"),
+    batchId: serum,
+    ingredientId: "brown-sugar",
+    amount: 0.26,
+    at: tell.moment(60 * DAY_H),
+  });
+  await tell.log("serum t", serum, 59 * DAY_H, { kind: "temperature", celsius: 22 }, 2);
+  await tell.log("serum ph", serum, 51 * DAY_H, { kind: "ph", value: 3.7, instrument: "meter", spot: "mid-depth" }, 2);
+  await tell.log("serum smell", serum, 51 * DAY_H, { kind: "smell", word: "yogurt-sour" }, 2);
+  await closeBatch(tell.context(50.5 * DAY_H, 2), {
+    requestKey: keyOf("close serum"),
+    batchId: serum,
+    kind: "strained",
+    at: tell.moment(50.5 * DAY_H),
+    yieldL: 9,
+    intoShed: true,
+    label: "Serum of the first rinse",
+    residue: "compost",
+    labourMin: 15,
+    overrideReason: "clean, sour, and wanted for the drum",
+  });
+  await cleanVessel(tell.context(50.4 * DAY_H, 2), { requestKey: keyOf("clean crock"), vesselId: crock.id });
+}
+
+/** The farm's own juice: a thicker cap, after a jar that went off. */
+async function seedOwnRecipe(tell: Teller): Promise<void> {
+  const book = bookDocument("plant-juice", "equal-weight");
+  const thicker = {
+    ...book,
+    name: "Thick cap",
+    source: "our own jars",
+    note: "The jar of last spring went fuzzy under a thin cap.",
+    ingredients: book.ingredients.map((line) =>
+      line.amount.type === "per-surface"
+        ? { ...line, amount: { ...line.amount, thicknessM: { low: 0.005, default: 0.008, high: 0.01 } } }
+        : line,
+    ),
+  };
+  await saveRecipe(tell.context(30 * DAY_H, 1), {
+    requestKey: keyOf("own juice"),
+    document: thicker,
+    basedOn: 0,
+    confirmed: true,
+  });
+}
 
 async function seedFinished(
   tell: Teller,
@@ -379,6 +441,8 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const plots = new Map((await listPlots(db)).map(({ name, id }) => [name, id]));
   const tools = new Map((await listTools(db)).map(({ name, id }) => [name, id]));
   const vessel: VesselByName = (name) => vessels.get(name)!;
+  await seedSerum(tell, vessel);
+  await seedOwnRecipe(tell);
   await seedFinished(
     tell,
     vessel,

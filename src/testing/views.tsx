@@ -1,5 +1,6 @@
 import { render, type RenderResult } from "@testing-library/react";
 import type { ReactNode } from "react";
+import { ACTION_SCHEMAS } from "@/contracts/actions/schemas";
 import { findRecipe } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
@@ -21,23 +22,15 @@ type Calls = { readonly [N in keyof FarmActions]: jest.Mock };
 
 /** Actions that answer at once and remember what they were asked. */
 export function fakeActions(answers: Partial<Record<keyof FarmActions, unknown>> = {}): Calls {
-  const names: readonly (keyof FarmActions)[] = [
-    "setUpFarm",
-    "addVessel",
-    "addPlot",
-    "addTool",
-    "receiveLot",
-    "fillVessel",
-    "logEntry",
-    "closeBatch",
-    "cleanVessel",
-    "applyStore",
-  ];
+  const names = Object.keys(ACTION_SCHEMAS) as (keyof FarmActions)[];
   const made = names.map((name) => [
     name,
     jest.fn(
       async () =>
-        answers[name] ?? { ok: true, value: { entryId: 7, batchId: 7, storeId: 7, vesselId: 7, applicationId: 7 } },
+        answers[name] ?? {
+          ok: true,
+          value: { entryId: 7, batchId: 7, storeId: 7, vesselId: 7, applicationId: 7, versionNo: 2, unconfirmed: 0 },
+        },
     ),
   ]);
   return Object.fromEntries(made) as Calls;

@@ -75,10 +75,10 @@ function basisForLand({ recipe, landM2, useId }: ScaleDraft): { basis: number; n
 }
 
 const FIELD_OF: readonly [start: string, field: string][] = [
+  ["/vessels", "split"],
   ["/vessel", "vessel"],
   ["/target", "wanted"],
   ["/depth", "depth"],
-  ["/vessels", "split"],
 ];
 
 function fieldOf(path: string, request: Pick<ScaleRequest, "limits" | "stated">): string {

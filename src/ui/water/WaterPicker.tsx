@@ -68,7 +68,7 @@ export const WaterPicker = ({ label, view, neededL, value, units, fields, onChan
     });
   };
   return (
-    <section aria-label={label} className="grid gap-2">
+    <section aria-label="Which water" className="grid gap-2">
       <SelectField
         label={`${label}, ${sayVolume(neededL, units)}`}
         value={key}
