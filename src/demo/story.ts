@@ -39,7 +39,7 @@ export const LOTS = [
   ["molasses", 20, "bought", 20, 58, 720],
   ["castings", 14, "home-made", 60, 4, null],
   ["castings", 45, "bought", 12, 63, null],
-  ["rice-wash", 9.5, "home-made", 63, 0, 4],
+  ["rice-wash", 11, "home-made", 63, 0, 4],
   ["brown-sugar", 8, "bought", 70, 15.2, null],
   ["brown-sugar", 15, "bought", 8, 30, null],
   ["kelp-meal", 3, "bought", 80, 21, 500],
