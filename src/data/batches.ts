@@ -111,6 +111,9 @@ const SELECT = `
 const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
 const SELECT_ONE = `${SELECT} where batch.id = ?`;
 const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
+const SELECT_METHODS_MADE =
+  "select distinct batch.method_id from batch join batch_close done on done.batch_id = batch.id where done.kind = 'strained'";
+const SELECT_METHODS_OF_VESSEL = "select distinct method_id from batch where vessel_id = ?";
 const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
   insert into batch (vessel_id, method_id, school_id, recipe, filled_l, basis_amount, started_at, stated_c, labour_min, power_w, added_at, actor_id)
@@ -162,6 +165,14 @@ export const listRunningBatches = async (db: Queryable): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
 export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
+
+/** Methods that came off well here at least once. */
+export const listMethodsMade = async (db: Queryable): Promise<string[]> =>
+  (await select<{ method_id: string }>(db, SELECT_METHODS_MADE)).map(({ method_id }) => method_id);
+
+/** Methods that a vessel has ever held. */
+export const listMethodsOfVessel = async (db: Queryable, vesselId: number): Promise<string[]> =>
+  (await select<{ method_id: string }>(db, SELECT_METHODS_OF_VESSEL, [vesselId])).map(({ method_id }) => method_id);
 
 export async function findBatch(db: Queryable, id: number): Promise<Batch | null> {
   const [row] = await select<BatchRow>(db, SELECT_ONE, [id]);

@@ -1,11 +1,12 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { METHODS } from "@/core/book";
 import type { Recipe } from "@/core/book/recipe";
 import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { toMilli } from "@/core/stock/drawOldest";
-import { insertBatch, insertBatchLine } from "@/data/batches";
+import { insertBatch, insertBatchLine, listMethodsOfVessel } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { lockVessel, type VesselState } from "@/data/vessels";
@@ -147,6 +148,19 @@ async function requireWater(
   await bookWater(db, request.water, { batchId, applicationId: null, volumeL, at });
 }
 
+/** A vessel that once held dung is kept for it: no scrubbing makes it fit for what goes on leaves. */
+async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Recipe): Promise<void> {
+  if (recipe.vesselUse === "manure") return;
+  const held = await listMethodsOfVessel(db, vessel.id);
+  const dung = METHODS.find(({ id, vesselUse }) => vesselUse === "manure" && held.includes(id));
+  if (dung)
+    throw refuseAt(
+      "unfit",
+      "/methodId",
+      `${vessel.name} has held ${dung.name.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
+    );
+}
+
 /**
  * Starts a batch: the vessel is taken, the recipe frozen, the shed drawn on by what was really used.
  * @throws {Refusal} for a vessel that is taken or dirty, a fill over the brim, more than the shed holds, a start in the future
@@ -162,6 +176,7 @@ export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: num
       throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
         "/methodId": "This vessel has no air.",
       });
+    await requireKeptApart(db, vessel, recipe);
     const scaled = planFill(request, vessel, recipe);
     const lines = usedLines(request, scaled);
     const filledL = requireRoom(vessel, recipe, lines);

@@ -2,7 +2,7 @@ import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { findFarm } from "@/data/farm";
 import { listLotsOnHand } from "@/data/stock";
 import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
-import { closeBatch } from "./closeBatch";
+import { cleanVessel, closeBatch } from "./closeBatch";
 import { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
 import { fillVessel } from "./fillVessel";
 import { addLabResult, readMeasures, weighMeasure } from "./measures";
@@ -176,6 +176,26 @@ describe("water", () => {
     await aside(RAIN_ID, { treatment: "none", place: "lean-to" });
     const { round } = await readYard(farm.context(), (await findFarm(farm.scratch.db))!);
     expect(round.map(({ title }) => title)).toContain("Butt: water for brewing is ready");
+  });
+});
+
+describe("vessels for dung", () => {
+  it("hold nothing else from then on", async () => {
+    const drum = await farm.vessel("Dung drum", 200);
+    for (const id of ["dung-aged", "pulse-flour", "raw-sugar"]) await farm.lot(id, 40, 10);
+    const batchId = await farm.fill(drum, "dung-flour-ferment", 50, hoursAgo(300));
+    await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId,
+      kind: "discarded",
+      yieldL: 0,
+      residue: "compost",
+      labourMin: 5,
+    });
+    await cleanVessel(farm.context(), { requestKey: key(), vesselId: drum });
+    const again = await refusalOf(fillVessel(farm.context(), farm.fillRequest(drum, "cultured-extract", 50)));
+    expect(again.fields["/methodId"]).toContain("kept for dung");
+    await farm.fill(drum, "dung-flour-ferment", 50);
   });
 });
 

@@ -1,6 +1,7 @@
 import "server-only";
 import type { RecipeDocument } from "@/core/recipe/document";
 import type { RecipeFlag } from "@/core/recipe/review";
+import { listMethodsMade } from "@/data/batches";
 import { listRecipeChoices, listRecipeVersions, type RecipeChoice } from "@/data/recipes";
 import type { Context } from "./context";
 import { readShelf, type ShelfItem } from "./readShed";
@@ -22,19 +23,23 @@ export interface MakingView {
   readonly versions: readonly VersionView[];
   readonly choices: readonly RecipeChoice[];
   readonly waters: WatersView;
+  /** Methods that came off well here at least once; the rest are first tried small. */
+  readonly made: readonly string[];
 }
 
 export async function readMaking(ctx: Context): Promise<MakingView> {
-  const [shelf, versions, choices, waters] = await Promise.all([
+  const [shelf, versions, choices, waters, made] = await Promise.all([
     readShelf(ctx),
     listRecipeVersions(ctx.pool),
     listRecipeChoices(ctx.pool),
     readWaters(ctx),
+    listMethodsMade(ctx.pool),
   ]);
   return {
     shelf,
     versions: versions.map(({ addedAt, ...version }) => ({ ...version, addedMs: addedAt.getTime() })),
     choices,
     waters,
+    made,
   };
 }

@@ -103,7 +103,7 @@ describe("the demo farm", () => {
       expect(new Set(yard.vessels.map(({ batch }) => batch?.state).filter(Boolean)).size).toBeGreaterThanOrEqual(3);
       expect(await seedDemo(scratch.pool, new Date(now.getTime() + 3_600_000))).toBe(false);
       const ledger = await readLedger(ctx, farm);
-      expect(ledger.batches).toHaveLength(7);
+      expect(ledger.batches).toHaveLength(8);
       expect(ledger.batches.filter(({ outcome }) => outcome === "strained")).toHaveLength(3);
       expect(ledger.plots).toHaveLength(20);
       await scratch.drop();

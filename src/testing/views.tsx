@@ -164,6 +164,7 @@ export const makingOf = (change: Partial<MakingView> = {}): MakingView => ({
   versions: [],
   choices: [],
   waters: WATERS,
+  made: [],
   ...change,
 });
 

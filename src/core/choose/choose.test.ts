@@ -3,7 +3,7 @@ import { findRecipe } from "../book";
 import { GOAL_IDS } from "../book/goals";
 import { findPlant } from "../book/plants";
 import { makeableFrom, possibilitiesOf, type HandItem } from "./atHand";
-import { handsMin, methodsFor } from "./byGoal";
+import { handsMin, methodsFor, rateFor } from "./byGoal";
 import { leadTime } from "./leadTime";
 import { startFor } from "./startFor";
 
@@ -38,6 +38,15 @@ describe("by what is needed", () => {
         .filter(({ weight }) => weight === 3)
         .map(({ method }) => method.id),
     ).toContain("leaf-mould-brew");
+  });
+  it("tells the strength for the stage: seedlings by their own, weaker than grown plants", () => {
+    const juice = findRecipe("plant-juice");
+    expect(rateFor("settle-seedlings", juice)!.use).toBe("seedling");
+    expect(rateFor("leaf-growth", juice)!.use).toBe("drench-growing");
+    expect(rateFor("settle-seedlings", juice)!.partsWater.strongest).toBeGreaterThanOrEqual(
+      rateFor("leaf-growth", juice)!.partsWater.strongest,
+    );
+    expect(rateFor("ingredient", { uses: [] })).toBeNull();
   });
   it("counts hands over all the days", () => {
     const { work } = findRecipe("cultured-extract");

@@ -1,7 +1,7 @@
 import { findRecipe, METHODS } from "../book";
 import { diffRecipes } from "./diff";
 import { bookDocument, recipeFrom, type RecipeDocument } from "./document";
-import { chosenKey, farmRecipe, recipeOfKey } from "./pick";
+import { chosenKey, farmRecipe, recipeOfKey, versionsOffered } from "./pick";
 import { reviewRecipe } from "./review";
 import { scaleRecipe } from "./scale";
 
@@ -137,5 +137,17 @@ describe("the recipe that a farm goes by", () => {
     expect(molasses(farmRecipe({ choices, versions: [own] }, "cultured-extract"))).toBeCloseTo(2, 9);
     expect(molasses(farmRecipe({ choices: [], versions: [own] }, "cultured-extract"))).toBeCloseTo(1, 9);
     expect(molasses(recipeOfKey({ ...own, versionNo: 7 }, [own]))).toBeCloseTo(1, 9);
+  });
+  it("offers the newest version, and the one it goes by", () => {
+    const versions = [1, 2, 3].map((versionNo) => ({ ...own, versionNo }));
+    const offered = (versionNo: number | null) =>
+      versionsOffered(
+        { choices: [{ methodId: "cultured-extract", schoolId: "equal-parts", versionNo }], versions },
+        "cultured-extract",
+        "equal-parts",
+      ).map((version) => version.versionNo);
+    expect(offered(null)).toEqual([3]);
+    expect(offered(1)).toEqual([1, 3]);
+    expect(offered(3)).toEqual([3]);
   });
 });

@@ -33,6 +33,20 @@ export const chosenKey = (methodId: string, choices: readonly RecipeKey[]): Reci
     versionNo: null,
   };
 
+/** The versions of a school worth offering: the newest, and the one that the farm goes by. */
+export function versionsOffered<V extends OwnVersion>(
+  { choices, versions }: { readonly choices: readonly RecipeKey[]; readonly versions: readonly V[] },
+  methodId: string,
+  schoolId: string,
+): V[] {
+  const own = versions.filter((version) => version.methodId === methodId && version.schoolId === schoolId);
+  const chosen = chosenKey(methodId, choices);
+  return own.filter(
+    (version, index) =>
+      index === own.length - 1 || (chosen.schoolId === schoolId && chosen.versionNo === version.versionNo),
+  );
+}
+
 /** The recipe that a farm makes a method by. */
 export const farmRecipe = (
   { choices, versions }: { readonly choices: readonly RecipeKey[]; readonly versions: readonly OwnVersion[] },

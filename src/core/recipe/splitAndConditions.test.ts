@@ -3,6 +3,7 @@ import { findRecipe } from "../book";
 import { airNeed, heaterNeed } from "./conditions";
 import { laterLines } from "./later";
 import { scaleRecipe } from "./scale";
+import { thinStarters } from "./starter";
 import { liftablePortions, splitOver, wetSackKg } from "./split";
 import { litresAtDepth, vesselShape } from "./vesselShape";
 
@@ -83,6 +84,27 @@ describe("heat and air", () => {
     expect(airNeed(200).usualLPerMin).toBeCloseTo(2 * airNeed(100).usualLPerMin, 12);
     expect(() => airNeed(0)).toThrow("The brew must be above 0 L");
   });
+});
+
+describe("a starter", () => {
+  const extract = findRecipe("cultured-extract");
+  const withCulture = (amount: number) =>
+    thinStarters(extract, [
+      { ingredient: "water", slot: "water", amount: 100 },
+      { ingredient: "lactic-culture", slot: "lactic-culture", amount },
+    ]);
+  it("too thin to start is named, with the least that does", () => {
+    expect(withCulture(0.2)).toMatchObject([{ ingredient: "lactic-culture", leastShare: 0.005 }]);
+    expect(withCulture(1)).toEqual([]);
+    expect(withCulture(0)).toEqual([]);
+  });
+  it("counts what stands in for it", () =>
+    expect(
+      thinStarters(extract, [
+        { ingredient: "water", slot: "water", amount: 100 },
+        { ingredient: "whey", slot: "lactic-culture", amount: 0.1 },
+      ]),
+    ).toHaveLength(1));
 });
 
 describe("depth and days", () => {

@@ -50,6 +50,12 @@ describe("a figure as a person types it", () => {
     expect(figure.assumed[0]).toContain("bacterial-leaning");
     expect(figure.answers.map(({ label }) => label)).toEqual(["water", "molasses", "worm castings"]);
   });
+  it("tells look-alikes apart rather than guess", () => {
+    const hint = hintOf("20 L plant");
+    expect(hint).toContain("cultured plant extract");
+    expect(hint).toContain("sugar-drawn plant juice");
+    expect(hint).toContain("they are not the same");
+  });
   it("knows the farm's own measures before the book's", () => {
     const pails = { units: "metric", measures: [{ name: "pail", quantity: { value: 11.5, unit: "L" } }] } as const;
     expect(answersOf("7 pails", pails)[0]).toBe("7 pail is: 80.5 L");

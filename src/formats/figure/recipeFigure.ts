@@ -15,15 +15,14 @@ const wordsOf = (text: string) =>
     .split(/[^a-z]+/)
     .filter((word) => word.length > 2);
 
-/** The method whose names hold every word typed, if there is just one. */
-export function methodNamed(text: string): Method | null {
+/** The methods whose names hold every word typed: one, none, or several that are easily taken for each other. */
+export function methodsNamed(text: string): Method[] {
   const typed = wordsOf(text);
-  if (typed.length === 0) return null;
-  const fitting = METHODS.filter((method) => {
+  if (typed.length === 0) return [];
+  return METHODS.filter((method) => {
     const known = wordsOf(`${method.name} ${method.shortName} ${method.id}`);
     return typed.every((word) => known.some((name) => name.startsWith(word) || word.startsWith(name)));
   });
-  return fitting.length === 1 ? fitting[0]! : null;
 }
 
 /** "200 L cultured extract": what goes into a vessel of that size, by the cautious school. */

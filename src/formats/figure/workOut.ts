@@ -8,7 +8,7 @@ import { formatNumber } from "../numbers";
 import { measureFigure } from "./looseMeasures";
 import { base, unreadable, volumeOf, which, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
 import { readAmount, readUnit, type ReadAmount } from "./readAmount";
-import { methodNamed, recipeFigure } from "./recipeFigure";
+import { methodsNamed, recipeFigure } from "./recipeFigure";
 
 export const FIGURE_EXAMPLES = [
   "16 L at 1:500",
@@ -234,8 +234,13 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
   const loose = amount && amount.readings.length === 0 && amount.rest !== "" ? measureFigure(amount, options) : null;
   if (loose) return loose;
   if (amount && amount.rest !== "" && amount.readings.length > 0) {
-    const method = methodNamed(amount.rest);
-    if (method) return recipeFigure(amount, method, options);
+    const named = methodsNamed(amount.rest);
+    if (named.length === 1) return recipeFigure(amount, named[0]!, options);
+    if (named.length > 1)
+      throw unreadable(
+        tidy,
+        `“${amount.rest}” may be ${named.map(({ name, lookAlike }) => `${name.toLowerCase()} (${lookAlike.sugar}; ${lookAlike.time})`).join(", or ")}. Say which: they are not the same.`,
+      );
     throw unreadable(
       tidy,
       `"${amount.rest}" is no method in the book. It has ${METHODS.map(({ name }) => name.toLowerCase()).join(", ")}.`,

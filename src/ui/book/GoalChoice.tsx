@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { GOAL_IDS, GOALS, type GoalId } from "@/core/book/goals";
-import { handsMin, methodsFor } from "@/core/choose/byGoal";
+import { handsMin, methodsFor, rateFor } from "@/core/choose/byGoal";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -41,7 +41,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
           const lead = view.lead[method.id];
           const days = Math.ceil((lead?.likelyH ?? 0) / 24);
           const cost = drumCost(recipe, view, days);
-          const use = recipe.uses[0];
+          const use = rateFor(goal, recipe);
           return (
             <MethodPlate
               key={method.id}
@@ -54,7 +54,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
                 {cost.totalMinor > 0 ? `, ${sayMoney(cost.totalMinor, view.farm.currency)} with them` : ""}
                 {cost.unpriced.length > 0 ? ` (no price yet for ${cost.unpriced.join(", ")})` : ""}.{" "}
                 {use
-                  ? `At the strongest ${sayDilution(use.partsWater.strongest)}, usually ${sayDilution(use.partsWater.default)}: ${findUse(use.use).name.toLowerCase()}. `
+                  ? `${findUse(use.use).name}: ${sayDilution(use.partsWater.default)}, never stronger than ${sayDilution(use.partsWater.strongest)}. `
                   : ""}
                 {recipe.risk.why}
               </p>

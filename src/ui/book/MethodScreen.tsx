@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { findMethod } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
 import { CAUTIONS } from "@/core/book/cautions";
-import { chosenKey, farmRecipe, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
+import { chosenKey, farmRecipe, recipeOfKey, versionsOffered, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
 import type { BookView } from "@/services/readBook";
@@ -34,10 +34,10 @@ const sameKey = (a: RecipeKey, b: RecipeKey) => a.schoolId === b.schoolId && a.v
 /** Every way of making it that the farm may pick: the book's schools, each with the farm's newest version beside it. */
 function keysOf(view: BookView, methodId: string): RecipeKey[] {
   return findMethod(methodId).schools.flatMap(({ id: schoolId }) => {
-    const own = view.versions.findLast((version) => version.methodId === methodId && version.schoolId === schoolId);
+    const own = versionsOffered(view, methodId, schoolId);
     return [
       { methodId, schoolId, versionNo: null },
-      ...(own ? [{ methodId, schoolId, versionNo: own.versionNo }] : []),
+      ...own.map(({ versionNo }) => ({ methodId, schoolId, versionNo })),
     ];
   });
 }
@@ -104,6 +104,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
               Scale it
             </Button>
             <Button onClick={() => setOpen("edit")}>Make our own version</Button>
+            <Button onClick={() => window.print()}>Print the card</Button>
             <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonLook("plain")}>
               Recipe as a file
             </a>

@@ -115,6 +115,24 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
   );
 };
 
+/** A thin top dressing, kg to the square metre: a few millimetres. Judged. */
+const TOP_DRESSING_KG_PER_M2 = 2;
+
+/** Tea beside the same castings spread as they are: growers differ on which does more. */
+const OrSpreadIt = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "recipe" | "scaled">) => {
+  const solid = scaled.lines.find(({ ingredient }) => ingredient === "castings" || ingredient === "compost");
+  const rate = recipe.uses.find(({ use }) => use === "drench-growing");
+  const mixLPerM2 = rate ? findUse(rate.use).mixLPerM2?.default : undefined;
+  if (recipe.family !== "bloom" || !solid || !rate || mixLPerM2 === undefined) return null;
+  const teaM2 = (scaled.basisAmount * recipe.yieldPerBasis.default * (1 + rate.partsWater.default)) / mixLPerM2;
+  const price = view.priceMinor[solid.ingredient];
+  return (
+    <Notice tone="plain" title="Or spread it">
+      {`As tea it waters ${formatNumber(teaM2, 2)} m². The same ${sayStock(solid.amount, "kg", view.farm.units)} spread thinly, ${TOP_DRESSING_KG_PER_M2} kg to the square metre, dress ${formatNumber(solid.amount / TOP_DRESSING_KG_PER_M2, 2)} m²${price === undefined ? "" : ` for ${sayMoney(solid.amount * price, view.farm.currency)}`} with no brewing; some growers find that it does as well.`}
+    </Notice>
+  );
+};
+
 const Bounds = ({ scaled, recipe }: Pick<ScaleResultProps, "scaled" | "recipe">) => {
   if (scaled.bounds.length < 2) return null;
   const { stockUnit, name } = findIngredient(recipe.basis);
@@ -206,6 +224,7 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
         </Notice>
       ))}
       <Conditions view={view} recipe={recipe} scaled={scaled} />
+      <OrSpreadIt view={view} recipe={recipe} scaled={scaled} />
       {recipe.family === "mineral" ? (
         <ShellChemistry
           units={units}

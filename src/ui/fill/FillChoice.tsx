@@ -1,6 +1,6 @@
 "use client";
 import { findMethod, METHODS } from "@/core/book";
-import { chosenKey } from "@/core/recipe/pick";
+import { chosenKey, versionsOffered } from "@/core/recipe/pick";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -22,7 +22,7 @@ interface FillChoiceProps {
 
 const schoolKey = (schoolId: string, versionNo: number | null) => `${schoolId}/${versionNo ?? ""}`;
 
-function schoolOptions(methodId: string, versions: MakingView["versions"]) {
+function schoolOptions(methodId: string, making: MakingView) {
   const method = findMethod(methodId);
   return method.schools.flatMap((school) => [
     {
@@ -30,16 +30,12 @@ function schoolOptions(methodId: string, versions: MakingView["versions"]) {
       label: `${school.name}${school.id === method.cautiousSchool ? " (the cautious one)" : ""}`,
       note: school.stance,
     },
-    ...versions
-      .filter((version) => version.methodId === methodId && version.schoolId === school.id)
-      .toReversed()
-      .slice(0, 1)
-      .map(({ versionNo, document, unconfirmed }) => ({
-        value: schoolKey(school.id, versionNo),
-        label: `${document.name}, our version ${versionNo}`,
-        note: unconfirmed.length > 0 ? `Not confirmed: ${unconfirmed[0]!.text}` : document.note,
-        disabled: unconfirmed.length > 0,
-      })),
+    ...versionsOffered(making, methodId, school.id).map(({ versionNo, document, unconfirmed }) => ({
+      value: schoolKey(school.id, versionNo),
+      label: `${document.name}, our version ${versionNo}`,
+      note: unconfirmed.length > 0 ? `Not confirmed: ${unconfirmed[0]!.text}` : document.note,
+      disabled: unconfirmed.length > 0,
+    })),
   ]);
 }
 
@@ -76,7 +72,7 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
           const [schoolId, versionNo] = value.split("/");
           set({ key: { ...state.key, schoolId: schoolId!, versionNo: versionNo ? Number(versionNo) : null } });
         }}
-        options={schoolOptions(state.key.methodId, making.versions)}
+        options={schoolOptions(state.key.methodId, making)}
       />
       <Choices<FillSize>
         label="How much"

@@ -5,9 +5,11 @@ import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
+import { heaterNeed } from "@/core/recipe/conditions";
+import { thinStarters } from "@/core/recipe/starter";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { toBase } from "@/core/quantity/units";
-import { sayStock, sayVolume } from "@/formats/amounts";
+import { sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { MakingView } from "@/services/readMaking";
@@ -23,6 +25,9 @@ import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
 import { ShellChemistry } from "./ShellChemistry";
 import { useFill } from "./useFill";
+
+/** What a first try is made in, L. */
+const TRIAL_L = 30;
 
 interface FillSheetProps {
   /** Taken while the panel was open, it stays open, so that nothing typed is lost. */
@@ -50,6 +55,17 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
     0,
   );
   const noAir = recipe.aerated && vessel.airW === 0;
+
+  const thin = thinStarters(
+    recipe,
+    lines.map(({ ingredient, slot, typed }) => ({ ingredient, slot, amount: parseNumber(typed) ?? 0 })),
+  );
+  const statedC = parseNumber(stated);
+  const liquidC = statedC === null ? null : toBase({ value: statedC, unit: degree }).value;
+  // A degree or two is no matter.
+  const coldBy = liquidC === null || scaled === null ? 0 : recipe.comfortC.low - 2 - liquidC;
+  const heater =
+    coldBy > 0 && liquidC! > -5 && filledL > 0 ? heaterNeed(vessel.volumeL, liquidC!, recipe.comfortC.low) : null;
 
   const leave = () => router.push("/", { scroll: false });
   const start = async () => {
@@ -127,6 +143,21 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               {`${recipe.name} needs it all the way: pick another vessel.`}
             </Notice>
           ) : null}
+          {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
+            <Notice tone="plain" title="The first one here">
+              {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${TRIAL_L} L or less, and step up once one came off well.`}
+            </Notice>
+          )}
+          {heater ? (
+            <Notice tone="caution" title="Cold for it">
+              {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm.`}
+            </Notice>
+          ) : null}
+          {thin.map(({ ingredient, share, leastShare }) => (
+            <Notice key={ingredient} tone="caution" title="Too thin a start">
+              {`${findIngredient(ingredient).name} is ${formatNumber(share * 100, 2)} % of the liquid; under ${formatNumber(leastShare * 100, 2)} % it takes far longer, or never starts.`}
+            </Notice>
+          ))}
           {act.error ? (
             <Notice tone="error" title={act.error.message}>
               {act.fields["/vesselId"] ?? act.fields["/versionNo"] ?? null}

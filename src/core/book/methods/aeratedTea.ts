@@ -120,7 +120,7 @@ export const aeratedTea: Method = {
     },
     {
       id: "air",
-      text: "Stones to the floor, pump above the water line, air on: brisk, not violent.",
+      text: "Soak dry stones an hour and tie their weights short; stones to the floor, pump above the water line, air on: brisk, not violent.",
       why: "Without air the wrong things bloom.",
       adds: [],
     },
