@@ -57,7 +57,7 @@ const LineRow = ({
             : ""}
         </span>
       </th>
-      <td className="reading py-1.5 pr-3 text-right text-lg font-semibold">
+      <td className="reading whitespace-nowrap py-1.5 pr-3 text-right text-lg font-semibold">
         {sayStock(line.amount, line.unit, view.farm.units)}
       </td>
       <td className="reading py-1.5 pr-3 text-right text-soft">
@@ -65,7 +65,7 @@ const LineRow = ({
           ? `${sayStock(line.low, line.unit, view.farm.units)} to ${sayStock(line.high, line.unit, view.farm.units)}`
           : ""}
       </td>
-      <td className="reading py-1.5 text-right">
+      <td className="reading whitespace-nowrap py-1.5 text-right">
         {line.ingredient === basisId ? "" : `${formatNumber(line.dosePerL, 3)} ${line.unit === "L" ? "mL" : "g"}`}
       </td>
     </tr>
@@ -87,7 +87,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
       <li>
         Gives about {sayStock(scaled.basisAmount * recipe.yieldPerBasis.default, recipe.yieldUnit, units)}
         {cost.totalMinor > 0
-          ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayMoney(cost.perUnitMinor, currency)} a ${recipe.yieldUnit}`}`
+          ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayMoney(cost.perUnitMinor, currency)} a ${recipe.yieldUnit === "L" ? "litre" : "kilogram"}`}`
           : ""}
         {cost.unpriced.length > 0 ? `; no price for ${cost.unpriced.join(", ")}` : ""}.
       </li>

@@ -23,6 +23,7 @@ interface TableRow {
   readonly cells: readonly string[];
   /** How many times the boldest is the mildest, where that can be counted. */
   readonly apart: number | null;
+  readonly differs: boolean;
 }
 
 /** Doses are compared at one vessel's size, so that what doesn't scale stands fairly beside what does. */
@@ -64,15 +65,24 @@ function doseRows(columns: readonly SchoolColumn[]): TableRow[] {
         const per = findIngredient(recipe.basis).stockUnit === "kg" ? "to the kg" : "/L";
         return `${formatNumber(dose, 3)} ${stockUnit === "L" ? "mL" : "g"}${per === "/L" ? per : ` ${per}`}${line?.optional ? ", may" : ""}${line?.onDay ? `, day ${line.onDay}` : ""}`;
       });
-      return { head: name, cells, apart: apartOf(doses) };
+      const apart = apartOf(doses);
+      // A tenth of a gram by the fill is no difference; whether it goes in, must go in, or when, is.
+      const ways = columns.map(({ recipe }) => {
+        const line = recipe.ingredients.find(({ ingredient }) => ingredient === id);
+        return JSON.stringify([line?.amount.type, line?.optional ?? false, line?.onDay ?? 0]);
+      });
+      return { head: name, cells, apart, differs: apart !== null || new Set(ways).size > 1 };
     });
 }
+
+/** Rows whose cells tell all: they differ where their words do. */
+const plain = (row: Omit<TableRow, "differs">): TableRow => ({ ...row, differs: new Set(row.cells).size > 1 });
 
 function useRows(columns: readonly SchoolColumn[]): TableRow[] {
   return USE_IDS.filter((id) => columns.some(({ recipe }) => recipe.uses.some(({ use }) => use === id))).map(
     (id): TableRow => {
       const rates = columns.map(({ recipe }) => recipe.uses.find(({ use }) => use === id) ?? null);
-      return {
+      return plain({
         head: findUse(id).name,
         cells: rates.map((rate) =>
           rate
@@ -80,7 +90,7 @@ function useRows(columns: readonly SchoolColumn[]): TableRow[] {
             : "–",
         ),
         apart: apartOf(rates.map((rate) => (rate ? rate.partsWater.default + 1 : null))),
-      };
+      });
     },
   );
 }
@@ -88,7 +98,7 @@ function useRows(columns: readonly SchoolColumn[]): TableRow[] {
 function makingRows(columns: readonly SchoolColumn[]): TableRow[] {
   const recipes = columns.map(({ recipe }) => recipe);
   const leads = recipes.map((recipe) => leadTime(recipe, COMPARED_C));
-  return [
+  const rows: Omit<TableRow, "differs">[] = [
     {
       head: `Ready at ${COMPARED_C} °C`,
       cells: leads.map(sayLead),
@@ -106,6 +116,7 @@ function makingRows(columns: readonly SchoolColumn[]): TableRow[] {
       apart: apartOf(recipes.map(({ keeping }) => keeping.shelfH)),
     },
   ];
+  return rows.map(plain);
 }
 
 const Rows = ({
@@ -123,8 +134,7 @@ const Rows = ({
         {title}
       </th>
     </tr>
-    {rows.map(({ head, cells, apart }) => {
-      const differs = new Set(cells).size > 1;
+    {rows.map(({ head, cells, apart, differs }) => {
       return (
         <tr key={head} className="border-t border-line align-top">
           <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
@@ -178,7 +188,11 @@ export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolCol
           <th className="whitespace-nowrap pb-1 text-right text-[0.86rem] font-normal text-soft">differ by</th>
         </tr>
       </thead>
-      <Rows title="What goes in, to the litre of liquid" rows={doseRows(columns)} columns={columns} />
+      <Rows
+        title={`What goes in, to the ${findIngredient(columns[0]!.recipe.basis).stockUnit === "L" ? "litre of liquid" : "kilogram"}`}
+        rows={doseRows(columns)}
+        columns={columns}
+      />
       <Rows title="How it goes on" rows={useRows(columns)} columns={columns} />
       <Rows title="Making and keeping" rows={makingRows(columns)} columns={columns} />
     </table>

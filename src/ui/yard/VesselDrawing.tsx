@@ -138,7 +138,7 @@ const Liquid = ({
   const top = y + h * (1 - level);
   return (
     <g clipPath={`url(#${id})`}>
-      <rect x={x} y={top} width={w} height={h} fill={LIQUID[contents.methodId] ?? "#5a5a40"} />
+      <rect className="level" x={x} y={top} width={w} height={h} fill={LIQUID[contents.methodId] ?? "#5a5a40"} />
       {contents.methodId === "cultured-extract" ? (
         <rect
           x={x + w * 0.32}
