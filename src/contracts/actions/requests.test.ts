@@ -142,11 +142,52 @@ const REFUSED: readonly (readonly [ActionName, object, string, string])[] = [
   ["applyStore", { mixRateL: 0 }, "/mixRateL", "More than 0."],
   ["applyStore", { ratio: "" }, "/ratio", "This is empty or not of the right form."],
   ["applyStore", { mixRatePer: "acre" }, "/mixRatePer", "One of m2, plant."],
+  ["fillVessel", { versionNo: 0 }, "/versionNo", "At least 1."],
+  ["fillVessel", { stated: [{ ingredient: "guano", amount: 0 }] }, "/stated/0/amount", "More than 0."],
+  ["fillVessel", { stated: [{ ingredient: "guano", amount: "a bit" }] }, "/stated/0/amount", "This must be a number."],
+  ["fillVessel", { substitutes: [{ instead: "molasses" }] }, "/substitutes/0/use", "This is needed."],
+  ["closeBatch", { yieldKg: 0 }, "/yieldKg", "More than 0."],
+  ["saveRecipe", { basedOn: -1 }, "/basedOn", "At least 0."],
+  ["chooseRecipe", { methodId: "" }, "/methodId", "This is empty or not of the right form."],
+  ["addWaterSource", { kind: "puddle" }, "/kind", "One of rain, well, spring, river, reverse-osmosis, mains, unknown."],
+  ["addWaterSource", { name: "" }, "/name", "This is empty or not of the right form."],
+  ["readWater", { freeMgPerL: -0.1 }, "/freeMgPerL", "At least 0."],
+  ["readWater", { totalMgPerL: 400 }, "/totalMgPerL", "At most 20."],
+  ["startWater", { volumeL: 0 }, "/volumeL", "More than 0."],
+  ["startWater", { volumeL: 1e9 }, "/volumeL", "At most 20000."],
+  ["startWater", { celsius: 99 }, "/celsius", "At most 60."],
+  ["startWater", { treatment: "prayer" }, "/treatment", "One of none, stand, bubble, ascorbic, carbon."],
+  ["startWater", { purpose: "drinking" }, "/purpose", "One of brew, dilution."],
+  ["addToBatch", { amount: -2 }, "/amount", "More than 0."],
+  ["addToBatch", { amount: "a cup" }, "/amount", "This must be a number."],
+  ["takeFromBatch", { litres: 0 }, "/litres", "More than 0."],
+  ["moveToShed", { litres: 1e6 }, "/litres", "At most 20000."],
+  ["addLabResult", { nutrient: "iron" }, "/nutrient", "One of n, p2o5, k2o, ca, mg, na, sugar."],
+  ["addLabResult", { gPerL: -1 }, "/gPerL", "At least 0."],
+  ["weighMeasure", { amount: 0 }, "/amount", "More than 0."],
+  ["weighMeasure", { measure: " " }, "/measure", "This is empty or not of the right form."],
 ];
 
 describe("what does not fit is named at its field", () => {
   it.each(REFUSED)("%s with %j", (name, change, field, words) => {
     expect(checkRequest(name, { ...FITTING[name], ...change })).toEqual({ [field]: words });
+  });
+  it.each([
+    ["a figure below nothing", { perBasis: { low: 0.01, default: -1, high: 0.01 } }, "/perBasis/default"],
+    ["a figure in words", { perBasis: { low: 0.01, default: "lots", high: 0.01 } }, "/perBasis/default"],
+    ["an absurd figure", { perBasis: { low: 0.01, default: 1e9, high: 1e9 } }, "/perBasis/default"],
+    ["a span without its usual", { perBasis: { low: 0.01, high: 0.01 } }, "/perBasis/default"],
+    ["another kind of unit", { unit: "bag" }, "/unit"],
+  ])("names %s in a recipe that is kept", (_what, change, field) => {
+    const document = bookDocument("cultured-extract");
+    const [water, molasses, ...rest] = document.ingredients;
+    const changed = {
+      ...document,
+      ingredients: [water, { ...molasses, amount: { ...molasses!.amount, ...change } }, ...rest],
+    };
+    expect(checkRequest("saveRecipe", { ...FITTING.saveRecipe, document: changed })).toHaveProperty([
+      `/document/ingredients/1/amount${field}`,
+    ]);
   });
   it("names every field at fault at once, so that a form is corrected in one go", () => {
     expect(
