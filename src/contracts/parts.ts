@@ -26,3 +26,15 @@ export const ROW_ID = { type: "integer", minimum: 1, maximum: 9007199254740991 }
 export const REQUEST_KEY = { type: "string", pattern: "^[0-9a-f-]{36}$" } as const;
 export const ASSUMED = { type: "array", items: { type: "string" } } as const;
 export const NAME = { type: "string", minLength: 1, maxLength: 60, pattern: "\\S" } as const;
+
+/** An object of just these properties. */
+export const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
+  required: R,
+  properties: P,
+) => ({ type: "object", additionalProperties: false, required, properties }) as const;
+
+export const AMOUNT = { type: "number", minimum: 0, maximum: 100000 } as const;
+export const POSITIVE_AMOUNT = { type: "number", exclusiveMinimum: 0, maximum: 100000 } as const;
+export const MINUTES = { type: "number", minimum: 0, maximum: 6000 } as const;
+export const REASON = { type: "string", maxLength: 300 } as const;
+export const NOTE = { type: "string", maxLength: 200 } as const;

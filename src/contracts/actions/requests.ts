@@ -2,16 +2,6 @@ import type { FromSchema } from "json-schema-to-ts";
 import { fieldErrors, type FieldErrors } from "../fieldErrors";
 import validators from "../generated/actions.cjs";
 import type {
-  SET_UP_FARM,
-  ADD_VESSEL,
-  RECEIVE_LOT,
-  ADD_PLOT,
-  ADD_TOOL,
-  FILL_VESSEL,
-  LOG_ENTRY,
-  CLOSE_BATCH,
-  CLEAN_VESSEL,
-  APPLY_STORE,
   SAVE_RECIPE,
   CHOOSE_RECIPE,
   ADD_WATER_SOURCE,
@@ -22,6 +12,18 @@ import type {
   MOVE_TO_SHED,
   ADD_LAB_RESULT,
   WEIGH_MEASURE,
+} from "./making";
+import type {
+  SET_UP_FARM,
+  ADD_VESSEL,
+  RECEIVE_LOT,
+  ADD_PLOT,
+  ADD_TOOL,
+  FILL_VESSEL,
+  LOG_ENTRY,
+  CLOSE_BATCH,
+  CLEAN_VESSEL,
+  APPLY_STORE,
   ActionName,
 } from "./schemas";
 

@@ -1,11 +1,7 @@
 import { ACTS } from "@/core/book/words";
 import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
-import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
+import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO, object } from "../parts";
 
-const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
-  required: R,
-  properties: P,
-) => ({ type: "object", additionalProperties: false, required, properties }) as const;
 const nullable = <const S extends Record<string, unknown>>(schema: S) =>
   ({ anyOf: [schema, { type: "null" }] }) as const;
 const list = <const S extends Record<string, unknown>>(items: S, maxItems = 5000) =>

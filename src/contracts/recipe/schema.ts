@@ -1,12 +1,7 @@
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
 import { USE_IDS } from "@/core/book/uses";
 import { ACTS, SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
-import { ID } from "../parts";
-
-const object = <const P extends Record<string, unknown>, const R extends readonly string[]>(
-  required: R,
-  properties: P,
-) => ({ type: "object", additionalProperties: false, required, properties }) as const;
+import { ID, object } from "../parts";
 
 /** A span: lowest, usual, highest. */
 const range = (maximum: number) =>

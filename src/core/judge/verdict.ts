@@ -1,7 +1,15 @@
-import type { Recipe } from "../book/recipe";
-import type { AcidReadiness, CueMeaning, DaysReadiness, FreshReadiness } from "../book/types";
-import type { Forecast } from "../ferment/forecast";
-import { countedPh, signsOf, type Observation, type SignObservation } from "../ferment/observations";
+import type { AcidReadiness, DaysReadiness, FreshReadiness } from "../book/types";
+import { countedPh } from "../ferment/observations";
+import {
+  isNear,
+  readyWords,
+  signReason,
+  soon,
+  warmthReason,
+  weighSigns,
+  type Evidence,
+  type JudgeInput,
+} from "./evidence";
 import { failures, latestAirOff, type VerdictReason } from "./reasons";
 
 /** Too early, nearly, ready, best now, past, stuck, failed. */
@@ -17,84 +25,17 @@ export interface Verdict {
   readonly next: { readonly act: NextAct; readonly hour: number };
 }
 
-export interface JudgeInput {
-  readonly recipe: Recipe;
-  readonly nowH: number;
-  readonly observations: readonly Observation[];
-  readonly forecast: Forecast;
-}
-
-/** A nose's word holds for so long, h: a bloom moves in hours, the others in days. */
-const SIGN_HOLDS_H = { bloom: 8, acid: 120, days: 60, fresh: 12 } as const;
 const PH_HOLDS_H = 168;
-/** "Nearly" is when the window may well open within this, h. */
-const NEAR_H = { bloom: 6, acid: 24, days: 24, fresh: 1 } as const;
 const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12, fresh: 0 } as const;
 /** Slower than a quarter of its usual pace a brew is stuck in the cold. */
 const COLD_RATE = 0.25;
 /** A pH that still stands so far above its target after two weeks in the warm is stuck. */
 const STUCK_PH = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18 } as const;
 
-interface Evidence {
-  readonly input: JudgeInput;
-  /** The newest word of each meaning that still holds. */
-  readonly latestSign: { readonly sign: SignObservation; readonly says: CueMeaning; readonly because: string } | null;
-  readonly disagreeing: VerdictReason | null;
-}
-
-function weighSigns(input: JudgeInput): Evidence {
-  const holdsH = SIGN_HOLDS_H[input.recipe.readiness.type];
-  const read = signsOf(input.observations).flatMap((sign) => {
-    const cue = input.recipe.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
-    return cue && input.nowH - sign.hour <= holdsH ? [{ sign, says: cue.says, because: cue.because }] : [];
-  });
-  const latestSign = read.at(-1) ?? null;
-  const against =
-    latestSign &&
-    read.find((item) => item.says !== latestSign.says && latestSign.sign.hour - item.sign.hour < holdsH / 4);
-  const disagreeing: VerdictReason | null = against
-    ? { code: "signs-disagree", one: against.sign.word, other: latestSign.sign.word }
-    : null;
-  return { input, latestSign, disagreeing };
-}
-
-const signReason = ({ latestSign }: Evidence): VerdictReason[] =>
-  latestSign
-    ? [
-        {
-          code: "sign",
-          kind: latestSign.sign.kind,
-          word: latestSign.sign.word,
-          says: latestSign.says,
-          because: latestSign.because,
-        },
-      ]
-    : [];
-
-function warmthReason({ forecast, recipe }: JudgeInput): VerdictReason {
-  return {
-    code: "warmth",
-    meanC: forecast.meanLiquidC24h,
-    basis: forecast.temperatureBasis,
-    share: forecast.share,
-    comfortLowC: recipe.comfortC.low,
-  };
-}
-
-function isNear({ recipe, forecast, nowH }: JudgeInput): boolean {
-  const opens = forecast.window.start.p10;
-  return opens !== null && opens - nowH <= NEAR_H[recipe.readiness.type];
-}
-
 function readyOrPeak({ forecast, nowH, recipe }: JudgeInput): VerdictState {
   const peak = forecast.window.peak.p50;
   return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[recipe.readiness.type] ? "peak" : "ready";
 }
-
-const soon = (input: JudgeInput, gapH: number) => {
-  const opens = input.forecast.window.start.p10;
-  return Math.max(input.nowH + gapH, opens === null ? input.nowH + 2 * gapH : Math.min(opens, input.nowH + 168));
-};
 
 function judgeBloom(evidence: Evidence): Verdict {
   const { input, latestSign } = evidence;
@@ -133,9 +74,6 @@ function judgeBloom(evidence: Evidence): Verdict {
     next: { act: "smell", hour: soon(input, 3) },
   };
 }
-
-const readyWords = ({ recipe }: JudgeInput): string[] =>
-  recipe.cues.filter(({ says }) => says === "ready").map(({ word }) => word);
 
 function phReasons(input: JudgeInput): VerdictReason[] {
   const readings = countedPh(input.observations);

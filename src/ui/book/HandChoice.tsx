@@ -5,10 +5,12 @@ import { findIngredient } from "@/core/book/ingredients";
 import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from "@/core/choose/atHand";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
+import { sayLead } from "@/formats/leadText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { NumberField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { RISK_WORDS } from "./MethodPlate";
 import { shedMap } from "./shedMap";
 
 /** The largest vessel of the yard, or an ordinary drum where there is none yet. */
@@ -33,7 +35,15 @@ const Needs = ({ possibility, units }: { readonly possibility: Possibility; read
   </span>
 );
 
-const Answer = ({ answer, units }: { readonly answer: HandAnswer; readonly units: UnitSystem }) => (
+const Answer = ({
+  answer,
+  lead,
+  units,
+}: {
+  readonly answer: HandAnswer;
+  readonly lead: BookView["lead"];
+  readonly units: UnitSystem;
+}) => (
   <ul className="divide-y divide-line border-y border-line">
     {answer.possibilities.map((possibility) => (
       <li key={possibility.recipe.id} className="py-2">
@@ -56,6 +66,10 @@ const Answer = ({ answer, units }: { readonly answer: HandAnswer; readonly units
           </span>
         )}
         <span className="block">{possibility.why}</span>
+        <span className="reading block text-[0.95rem]">
+          {lead[possibility.recipe.id] ? `${sayLead(lead[possibility.recipe.id]!)} · ` : ""}
+          {RISK_WORDS[possibility.recipe.risk.level]}: {possibility.recipe.risk.why}
+        </span>
         <Needs possibility={possibility} units={units} />
       </li>
     ))}
@@ -126,7 +140,7 @@ const Line = ({
           {answer.possibilities.length === 0 ? (
             <p className="text-soft">Nothing in the book starts from it; compost takes it.</p>
           ) : (
-            <Answer answer={answer} units={view.farm.units} />
+            <Answer answer={answer} lead={view.lead} units={view.farm.units} />
           )}
         </>
       ) : null}

@@ -1,12 +1,11 @@
 import Link from "next/link";
 import { clsx } from "clsx";
-import { findMethod } from "@/core/book";
 import type { Recipe } from "@/core/book/recipe";
 import { sayLead } from "@/formats/leadText";
 import type { LeadTime } from "@/core/choose/leadTime";
 import { VesselDrawing } from "../yard/VesselDrawing";
 
-const RISK_WORDS = { low: "little risk", some: "some risk", high: "risky" } as const;
+export const RISK_WORDS = { low: "little risk", some: "some risk", high: "risky" } as const;
 
 /** A vessel as the method wants it: its fill, its lid, its air. */
 export const RecipeDrawing = ({ recipe, pxPerM = 74 }: { readonly recipe: Recipe; readonly pxPerM?: number }) => (
@@ -69,5 +68,3 @@ export const MethodPlate = ({ recipe, lead, because, children }: MethodPlateProp
     </div>
   </li>
 );
-
-export const methodName = (id: string): string => findMethod(id).name;
