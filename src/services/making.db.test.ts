@@ -2,6 +2,7 @@ import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { findFarm } from "@/data/farm";
 import { listLotsOnHand } from "@/data/stock";
 import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
+import { applyStore } from "./applyStore";
 import { cleanVessel, closeBatch } from "./closeBatch";
 import { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
 import { fillVessel } from "./fillVessel";
@@ -176,6 +177,106 @@ describe("water", () => {
     await aside(RAIN_ID, { treatment: "none", place: "lean-to" });
     const { round } = await readYard(farm.context(), (await findFarm(farm.scratch.db))!);
     expect(round.map(({ title }) => title)).toContain("Butt: water for brewing is ready");
+  });
+});
+
+describe("a fill by other means", () => {
+  const linesOf = async (batchId: number) =>
+    Object.fromEntries(
+      (await pageOf(batchId)).lines.map(({ ingredientId, planned, used }) => [ingredientId, [planned, used]]),
+    );
+  it("keeps what nobody states beside what went in, and plans a stand-in by its strength", async () => {
+    const drum = await farm.vessel("Air drum", 200, 60);
+    for (const [id, amount] of [
+      ["castings", 20],
+      ["molasses", 5],
+      ["fish-hydrolysate", 5],
+      ["seaweed-extract", 5],
+      ["guano", 2],
+      ["kelp-meal", 5],
+    ] as const)
+      await farm.lot(id, amount, 5);
+    const request = farm.fillRequest(drum, "feeding-tea", 100);
+    const { batchId } = await fillVessel(farm.context(), {
+      ...request,
+      stated: [{ ingredient: "guano", amount: 0.4 }],
+      lines: [...request.lines, { ingredientId: "guano", part: "mix", used: 0.4 }],
+    });
+    expect((await linesOf(batchId)).guano).toEqual([0.4, 0.4]);
+    await farm.lot("whey", 9, 1);
+    const extract = farm.fillRequest(await farm.vessel("Drum"), "cultured-extract", 50);
+    const { batchId: other } = await fillVessel(farm.context(), {
+      ...extract,
+      substitutes: [{ instead: "lactic-culture", use: "whey" }],
+      lines: extract.lines.map((line) =>
+        line.ingredientId === "lactic-culture" ? { ...line, ingredientId: "whey", used: 1 } : line,
+      ),
+    });
+    expect((await linesOf(other)).whey).toEqual([1, 1]);
+  });
+  it.each([
+    ["an amount for what has one", { stated: [{ ingredient: "molasses", amount: 1 }] }, "is no part of"],
+    ["a stand-in that is none", { substitutes: [{ instead: "molasses", use: "ash" }] }, "can't stand in"],
+    ["an ingredient left unstated", { include: ["guano"] }, "is no part of"],
+  ])("refuses %s, in words", async (_what, change, words) => {
+    await farm.lot("molasses", 5, 5);
+    await farm.lot("lactic-culture", 5, 5);
+    const drum = await farm.vessel("Drum");
+    const { message } = await refusalOf(
+      fillVessel(farm.context(), { ...farm.fillRequest(drum, "cultured-extract", 50), ...change }),
+    );
+    expect(message).toContain(words);
+    expect((await listLotsOnHand(farm.scratch.db)).reduce((sum, lot) => sum + lot.onHand, 0)).toBe(10);
+  });
+});
+
+describe("water for thinning", () => {
+  const spread = async (change: object) => {
+    const batchId = await farm.readyExtract(await farm.vessel(`Drum ${key().slice(0, 8)}`));
+    const { storeId } = await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId,
+      kind: "strained",
+      yieldL: 70,
+      residue: "compost",
+      labourMin: 5,
+    });
+    const [plot, tool] = [await farm.plot(`Bed ${key().slice(0, 8)}`), await farm.can(`Can ${key().slice(0, 8)}`)];
+    return applyStore(farm.context(), {
+      requestKey: key(),
+      storeId,
+      useId: "drench-growing",
+      ratio: "1:250",
+      mixRateL: 2,
+      mixRatePer: "m2",
+      toolId: tool,
+      plotIds: [plot],
+      labourMin: 5,
+      ...change,
+    });
+  };
+  it("can't be forgotten either, and is judged like the brew's", async () => {
+    expect((await refusalOf(spread({}))).fields).toEqual({ "/water/sourceId": "Which water thins it?" });
+    const { sourceId } = await addWaterSource(farm.context(), { requestKey: key(), name: "Tap", kind: "mains" });
+    expect(await refusalOf(spread({ water: { sourceId } }))).toMatchObject({ code: "reason-needed" });
+    await spread({ water: { sourceId, overrideReason: "rain is out" } });
+    await spread({ water: { sourceId: RAIN_ID } });
+  });
+  it("comes out of what was set aside", async () => {
+    const { startId } = await startWater(farm.context(), {
+      requestKey: key(),
+      sourceId: RAIN_ID,
+      purpose: "dilution",
+      volumeL: 30,
+      treatment: "none",
+      celsius: 18,
+    });
+    await spread({ water: { sourceId: RAIN_ID, startId } });
+    // Ten square metres at 2 L, all but 80 mL of it water.
+    expect((await readMaking(farm.context())).waters.starts[0]!.leftL).toBeCloseTo(10.08, 2);
+    expect(await refusalOf(spread({ water: { sourceId: RAIN_ID, startId } }))).toMatchObject({
+      code: "short-of-stock",
+    });
   });
 });
 
