@@ -6,7 +6,9 @@ test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.keyboard.press("v");
+  await expect(page.getByRole("article", { name: "Blue drum" })).toBeFocused();
   await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("article", { name: "Air drum" })).toBeFocused();
   await page.keyboard.press("l");
