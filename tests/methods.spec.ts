@@ -36,6 +36,24 @@ test("chooses from what is at hand: what can be made, what it lacks, what must n
   await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
 });
 
+test("fits the width of the screen: only tables scroll sideways", async ({ page }) => {
+  for (const path of [
+    "/book",
+    "/book?by=goal",
+    "/book?by=hand",
+    "/book/lactic-serum",
+    "/book/plant-juice",
+    "/book/aerated-tea?scale",
+    "/shed",
+    "/batches/5",
+    "/?fill=5",
+  ]) {
+    await page.goto(path);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect([path, over]).toEqual([path, 0]);
+  }
+});
+
 test("chooses by what is needed, and for a day", async ({ page }) => {
   await page.goto("/book?by=goal");
   const phone = (page.viewportSize()?.width ?? 1280) < 640;

@@ -166,6 +166,13 @@ export const listRunningBatches = async (db: Queryable): Promise<Batch[]> =>
 export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
 
+/** Several batches at once, in no order; those that are not there are left out. */
+export async function listBatchesById(db: Queryable, ids: readonly number[]): Promise<Batch[]> {
+  if (ids.length === 0) return [];
+  const rows = await select<BatchRow>(db, `${SELECT} where batch.id in (${ids.map(() => "?").join(", ")})`, [...ids]);
+  return rows.map(toBatch);
+}
+
 /** Methods that came off well here at least once. */
 export const listMethodsMade = async (db: Queryable): Promise<string[]> =>
   (await select<{ method_id: string }>(db, SELECT_METHODS_MADE)).map(({ method_id }) => method_id);

@@ -10,7 +10,7 @@ import { recipeFrom } from "@/core/recipe/document";
 import { laterLines, type LaterLine } from "@/core/recipe/later";
 import { ancestorsOf } from "@/core/stock/lineage";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
-import { findBatch, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
+import { findBatch, listBatchesById, listBatchLines, type BatchClose, type BatchLine } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listLabResults, type LabResult } from "@/data/labResults";
 import { listFeedings } from "@/data/lineage";
@@ -95,8 +95,8 @@ const amountsIn = (lines: readonly BatchLine[], draws: readonly LotDraw[]): Used
 
 async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFrom" | "wentInto" | "inherited">> {
   const feedings = await listFeedings(db);
-  const forebears = await Promise.all(ancestorsOf(id, feedings).map((forebear) => findBatch(db, forebear)));
-  const cautions = forebears.flatMap((batch) => (batch ? recipeFrom(batch.recipe.document).cautions : []));
+  const forebears = await listBatchesById(db, ancestorsOf(id, feedings));
+  const cautions = forebears.flatMap((batch) => recipeFrom(batch.recipe.document).cautions);
   return {
     madeFrom: feedings
       .filter(({ into }) => into === id)

@@ -6,7 +6,7 @@ import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
 import { sayLead } from "@/formats/leadText";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { parseNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { NumberField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -61,7 +61,7 @@ const Answer = ({
             {sayStock(possibility.yieldAmount!, possibility.recipe.yieldUnit, units, 2)}, in{" "}
             {sayVolume(possibility.vesselL, units, 2)} of vessel
             {possibility.usedAmount! < answer.item.amount! * 0.99
-              ? `; ${formatNumber(possibility.usedAmount!, 2)} of the ${formatNumber(answer.item.amount!, 2)} fill the largest`
+              ? `; ${sayStock(possibility.usedAmount!, findIngredient(possibility.slot).stockUnit, units, 2)} of it fill the largest`
               : ""}
           </span>
         )}

@@ -4,6 +4,7 @@ import type { Recipe } from "@/core/book/recipe";
 import { sayLead } from "@/formats/leadText";
 import type { LeadTime } from "@/core/choose/leadTime";
 import { VesselDrawing } from "../yard/VesselDrawing";
+import { recipeContents } from "../yard/recipeContents";
 
 export const RISK_WORDS = { low: "little risk", some: "some risk", high: "risky" } as const;
 
@@ -14,16 +15,7 @@ export const RecipeDrawing = ({ recipe, pxPerM = 74 }: { readonly recipe: Recipe
     volumeL={100}
     diameterM={null}
     pxPerM={pxPerM}
-    contents={{
-      filledL: 100 * recipe.fillShare.default,
-      methodId: recipe.id,
-      lid: recipe.lid,
-      aerated: recipe.aerated,
-      airOn: recipe.aerated,
-      surface: null,
-      film: null,
-      floatingSolids: recipe.basis === "plant",
-    }}
+    contents={recipeContents(recipe, 100 * recipe.fillShare.default)}
     label={`${recipe.name}: ${recipe.lid} vessel${recipe.aerated ? " with air" : ""}`}
   />
 );

@@ -138,7 +138,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
           ))}
         </div>
       ) : null}
-      <div className="mt-5 grid gap-x-12 gap-y-8 md:grid-cols-[1.25fr_1fr]">
+      <div className="mt-5 grid grid-cols-1 gap-x-12 gap-y-8 md:grid-cols-[1.25fr_1fr]">
         <div className="grid content-start gap-8">
           <Steps recipe={recipe} units={view.farm.units} />
           <Stages recipe={recipe} />
@@ -150,7 +150,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
           <Keeping recipe={recipe} />
         </div>
       </div>
-      <div className="mt-10 grid gap-10">
+      <div className="mt-10 grid grid-cols-1 gap-10">
         <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
           <SchoolsTable columns={columns} />
         </Part>

@@ -15,6 +15,7 @@ import { NumberField, SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { VesselDrawing } from "../yard/VesselDrawing";
+import { recipeContents } from "../yard/recipeContents";
 import { ScaleResult } from "./ScaleResult";
 import { workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
 
@@ -208,20 +209,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
               volumeL={Math.max(0.1, drawnL)}
               diameterM={vessel?.diameterM ?? null}
               pxPerM={170 / Math.max(0.35, Math.cbrt(Math.max(0.1, drawnL) / 100))}
-              contents={
-                scaled
-                  ? {
-                      filledL: scaled.occupiedL,
-                      methodId: recipe.id,
-                      lid: recipe.lid,
-                      aerated: recipe.aerated,
-                      airOn: recipe.aerated,
-                      surface: null,
-                      film: null,
-                      floatingSolids: recipe.basis === "plant",
-                    }
-                  : null
-              }
+              contents={scaled ? recipeContents(recipe, scaled.occupiedL) : null}
               label={scaled ? `filled to ${formatNumber(scaled.fillShare * 100, 2)} %` : "empty"}
             />
             {scaled ? (

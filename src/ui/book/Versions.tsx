@@ -69,26 +69,30 @@ export const Versions = ({ view, methodId }: { readonly view: BookView; readonly
       {changes.length === 0 ? (
         <p className="mt-3 text-soft">They are the same.</p>
       ) : (
-        <table aria-label="What differs" className="mt-3 w-full max-w-[900px]">
-          <thead>
-            <tr className="border-b-2 border-ink text-left text-[0.86rem] text-soft">
-              <th className="font-normal">What</th>
-              <th className="font-normal">Before</th>
-              <th className="font-normal">After</th>
-            </tr>
-          </thead>
-          <tbody>
-            {changes.map(({ where, what, before: was, after }, index) => (
-              <tr key={index} className="border-b border-line align-top">
-                <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-                  {what} <span className="font-normal text-soft">{where === "other" ? "" : where}</span>
-                </th>
-                <td className="py-1.5 pr-3">{was ?? <span className="text-soft">not there</span>}</td>
-                <td className="py-1.5 font-semibold">{after ?? <span className="font-normal text-soft">gone</span>}</td>
+        <div role="region" aria-label="The difference" tabIndex={0} className="overflow-x-auto">
+          <table aria-label="What differs" className="mt-3 w-full max-w-[900px] min-w-[480px]">
+            <thead>
+              <tr className="border-b-2 border-ink text-left text-[0.86rem] text-soft">
+                <th className="font-normal">What</th>
+                <th className="font-normal">Before</th>
+                <th className="font-normal">After</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {changes.map(({ where, what, before: was, after }, index) => (
+                <tr key={index} className="border-b border-line align-top">
+                  <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+                    {what} <span className="font-normal text-soft">{where === "other" ? "" : where}</span>
+                  </th>
+                  <td className="py-1.5 pr-3">{was ?? <span className="text-soft">not there</span>}</td>
+                  <td className="py-1.5 font-semibold">
+                    {after ?? <span className="font-normal text-soft">gone</span>}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </Part>
   );

@@ -9,6 +9,7 @@ import type { Vessel } from "@/services/types";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField } from "../kit/fields";
 import { VesselDrawing } from "../yard/VesselDrawing";
+import { recipeContents } from "../yard/recipeContents";
 import { basisOf, type FillSize } from "./fillPlan";
 import type { Fill } from "./useFill";
 
@@ -111,20 +112,7 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
           volumeL={vessel.volumeL}
           diameterM={vessel.diameterM}
           pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
-          contents={
-            plan.scaled
-              ? {
-                  filledL: plan.filledL,
-                  methodId: recipe.id,
-                  lid: recipe.lid,
-                  aerated: recipe.aerated,
-                  airOn: false,
-                  surface: null,
-                  film: null,
-                  floatingSolids: recipe.basis === "plant",
-                }
-              : null
-          }
+          contents={plan.scaled ? recipeContents(recipe, plan.filledL, false) : null}
           label={`${vessel.name} filled to ${share} %`}
         />
         {plan.scaled ? (

@@ -177,7 +177,7 @@ export const culturedExtract: Method = {
   cautions: ["gas-pressure", "poisonous-plants", "salty-plants", "lifting", "chlorine", "mould", "not-for-people"],
   comfortC: { low: 20, high: 28 },
   work: { fillMin: 45, dayMin: 2, closeMin: 30 },
-  risk: { level: "low", why: "The meter tells plainly when it is safe." },
+  risk: { level: "low", why: "The meter tells plainly when it is sour enough." },
   drawsOut: { minerals: { low: 0.2, default: 0.4, high: 0.7 }, sugarLeft: { low: 0, default: 0.1, high: 0.3 } },
   lookAlike: {
     sugar: "a little molasses, eaten up",
