@@ -7,12 +7,14 @@ import { listStandingOfRunning } from "../src/data/entries";
 import { findFarm, type Farm } from "../src/data/farm";
 import { migrate } from "../src/data/migrate";
 import { listPlots, listTools } from "../src/data/plots";
+import { listRecipeVersions } from "../src/data/recipes";
 import { listAllDraws, listLotsOnHand } from "../src/data/stock";
 import { listStoresOnHand } from "../src/data/stores";
 import { listVesselStates } from "../src/data/vessels";
 import { seedDemo } from "../src/demo/seed";
 import type { Context } from "../src/services/context";
 import { readBatch } from "../src/services/readBatch";
+import { readBook } from "../src/services/readBook";
 import { readField } from "../src/services/readField";
 import { readLedger } from "../src/services/readLedger";
 import { readShed } from "../src/services/readShed";
@@ -43,7 +45,12 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
       () => readYard(ctx, farm),
       () => Promise.all([listVesselStates(db), listRunningBatches(db), listStandingOfRunning(db)]),
     ],
-    ["batch", () => readBatch(ctx, farm, 4), () => pool.query("select * from batch_entry where batch_id = 4")],
+    ["batch", () => readBatch(ctx, farm, 5), () => pool.query("select * from batch_entry where batch_id = 5")],
+    [
+      "book, for a day",
+      () => readBook(ctx, farm, "2031-02-10"),
+      () => Promise.all([listVesselStates(db), listLotsOnHand(db), listRecipeVersions(db)]),
+    ],
     ["shed", () => readShed(ctx, farm), () => Promise.all([listLotsOnHand(db), listStoresOnHand(db)])],
     [
       "field",

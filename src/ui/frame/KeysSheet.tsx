@@ -12,6 +12,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["r", "Today’s round"],
   ["n", "New: a vessel in the yard, a lot in the shed, a bed in the field"],
   ["a", "In the field: all beds, or none"],
+  ["s", "On a method: scale it"],
+  ["i", "In the methods: read a recipe in"],
   ["w", "Work out a figure"],
   ["d", "Day or dusk"],
   ["Esc", "Close a panel"],
