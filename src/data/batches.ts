@@ -1,5 +1,5 @@
 import "server-only";
-import type { RecipeDocument } from "@/core/recipe/document";
+import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 import type { VesselKind } from "./vessels";
 
@@ -78,7 +78,8 @@ interface BatchRow {
   vessel_l: string;
   method_id: string;
   school_id: string;
-  recipe: FrozenRecipe;
+  /** Batches from before recipes were kept whole went by the book. */
+  recipe: Omit<FrozenRecipe, "versionNo" | "document"> & Partial<Pick<FrozenRecipe, "versionNo" | "document">>;
   filled_l: string;
   basis_amount: string;
   started_at: Date;
@@ -150,7 +151,11 @@ const toBatch = (row: BatchRow): Batch => ({
   vesselL: Number(row.vessel_l),
   methodId: row.method_id,
   schoolId: row.school_id,
-  recipe: row.recipe,
+  recipe: {
+    ...row.recipe,
+    versionNo: row.recipe.versionNo ?? null,
+    document: row.recipe.document ?? bookDocument(row.method_id, row.school_id),
+  },
   filledL: Number(row.filled_l),
   basisAmount: Number(row.basis_amount),
   startedAt: row.started_at,

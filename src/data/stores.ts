@@ -1,5 +1,5 @@
 import "server-only";
-import type { RecipeDocument } from "@/core/recipe/document";
+import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 
 /** A finished input on the shelf, or in the can on its way. */
@@ -37,11 +37,14 @@ interface StoreRow {
   shelf_from: Date;
   expires_at: Date;
   on_hand_l: string;
-  recipe: RecipeDocument;
+  /** null for batches from before recipes were kept whole: they went by the book. */
+  recipe: RecipeDocument | null;
+  method_id: string;
+  school_id: string;
 }
 
 const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, json_extract(batch.recipe, '$.document') as recipe";
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -66,7 +69,7 @@ const toStore = (row: StoreRow): Store => ({
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
-  recipe: row.recipe,
+  recipe: row.recipe ?? bookDocument(row.method_id, row.school_id),
 });
 
 export const listStoresOnHand = async (db: Queryable): Promise<Store[]> =>

@@ -403,6 +403,25 @@ describe("batches that feed batches", () => {
   });
 });
 
+describe("a farm from before recipes were kept whole", () => {
+  it("reads its batches and stores by the book", async () => {
+    const batchId = await farm.readyExtract(await farm.vessel("Drum"));
+    await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId,
+      kind: "strained",
+      yieldL: 70,
+      residue: "compost",
+      labourMin: 5,
+    });
+    await farm.scratch.pool.query("update batch set recipe = json_remove(recipe, '$.document', '$.versionNo')");
+    const page = await pageOf(batchId);
+    expect(page.batch).toMatchObject({ versionNo: null, lid: "airlock" });
+    expect(page.stores[0]!.recipe).toEqual(EXTRACT);
+    expect((await readYard(farm.context(), (await findFarm(farm.scratch.db))!)).vessels).toHaveLength(1);
+  });
+});
+
 describe("what is measured", () => {
   it("at a laboratory stands in place of what is worked out, the latest of each", async () => {
     const batchId = await farm.readyExtract(await farm.vessel("Drum"));
