@@ -5,6 +5,7 @@ import { bookDocument } from "@/core/recipe/document";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
 import { listPlots, listTools } from "@/data/plots";
+import { findResult } from "@/data/requests";
 import { listVesselStates } from "@/data/vessels";
 import { addPlot, addTool, addVessel, receiveLot } from "@/services/addThings";
 import { applyStore } from "@/services/applyStore";
@@ -19,6 +20,8 @@ import { addWaterSource, readWater, startWater } from "@/services/waters";
 import { BEDS, FARM, LOTS, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
+/** The act that ends the story. */
+const LAST_ACT = "j2 press";
 const DAY_H = 24;
 
 /** The same key for the same act of the story, so that a second run writes nothing twice and one cut short goes on. */
@@ -133,7 +136,6 @@ async function seedWaters(tell: Teller): Promise<void> {
 
 async function seedPlaces(tell: Teller): Promise<void> {
   const early = tell.context(260 * DAY_H);
-  await seedWaters(tell);
   for (const vessel of VESSELS) await addVessel(early, { requestKey: keyOf(`vessel ${vessel.name}`), ...vessel });
   for (const tool of TOOLS) await addTool(early, { requestKey: keyOf(`tool ${tool.name}`), ...tool });
   for (const [index, bed] of BEDS.entries()) {
@@ -423,7 +425,7 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     person: 2,
   });
   await tell.log("j2 smell", juice, 26, { kind: "smell", word: "raw sweet" }, 2);
-  await tell.log("j2 press", juice, 26, { kind: "act", act: "pressed-under" }, 2);
+  await tell.log(LAST_ACT, juice, 26, { kind: "act", act: "pressed-under" }, 2);
 }
 
 /**
@@ -436,6 +438,9 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   if (isNew) await setUpFarm(pool, { requestKey: keyOf("farm"), ...FARM, people: [...FARM.people] });
   const people = await listActors(db);
   const tell = new Teller(pool, people, now);
+  await seedWaters(tell);
+  // A farm whose story an earlier build told to its end goes on from there: new chapters don't fit into its past.
+  if (await findResult(db, keyOf(LAST_ACT))) return false;
   await seedPlaces(tell);
   const vessels = new Map((await listVesselStates(db)).map((vessel) => [vessel.name, vessel]));
   const plots = new Map((await listPlots(db)).map(({ name, id }) => [name, id]));
