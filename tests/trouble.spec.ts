@@ -7,8 +7,11 @@ test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toHaveCount(0);
-  await page.keyboard.press("v");
-  await expect(page.getByRole("article", { name: "Blue drum" })).toBeFocused();
+  // A closing panel gives the focus back a moment after it is gone; no thumb is as quick as this one.
+  await expect(async () => {
+    await page.keyboard.press("v");
+    await expect(page.getByRole("article", { name: "Blue drum" })).toBeFocused({ timeout: 500 });
+  }).toPass();
   await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("article", { name: "Air drum" })).toBeFocused();
   await page.keyboard.press("l");
