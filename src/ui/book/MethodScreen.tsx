@@ -74,7 +74,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
     <div className="mx-auto max-w-[1240px] px-4 py-5 md:px-8">
       <Link
         href="/book"
-        className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
+        className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4 print:hidden"
       >
         All methods
       </Link>
@@ -99,7 +99,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
             {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives {recipe.yieldPerBasis.default}{" "}
             {recipe.yieldUnit} to the {basis.stockUnit === "L" ? "litre" : "kilogram"} of {basis.name.toLowerCase()}
           </p>
-          <div className="mt-3 flex flex-wrap gap-3">
+          <div className="mt-3 flex flex-wrap gap-3 print:hidden">
             <Button look="strong" onClick={() => setOpen("scale")}>
               Scale it
             </Button>
@@ -111,7 +111,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
           </div>
         </div>
       </div>
-      <div className="mt-6 flex flex-wrap items-end justify-between gap-3 border-t-2 border-ink pt-3">
+      <div className="mt-6 flex flex-wrap items-end justify-between gap-3 border-t-2 border-ink pt-3 print:hidden">
         <Choices
           label="Read it by"
           value={`${shown.schoolId}/${shown.versionNo ?? ""}`}
