@@ -3,9 +3,11 @@ import { findRecipe } from "../book";
 import { airNeed, heaterNeed } from "./conditions";
 import { laterLines } from "./later";
 import { scaleRecipe } from "./scale";
+import { withoutTools } from "../book/withoutTools";
 import { thinStarters } from "./starter";
 import { liftablePortions, splitOver, wetSackKg } from "./split";
 import { litresAtDepth, vesselShape } from "./vesselShape";
+import { waterInAll } from "./waterInAll";
 
 const TEA = findRecipe("aerated-tea");
 const VESSELS = [
@@ -105,6 +107,44 @@ describe("a starter", () => {
         { ingredient: "whey", slot: "lactic-culture", amount: 0.1 },
       ]),
     ).toHaveLength(1));
+});
+
+describe("water from first to last", () => {
+  it("is the brew's, the thinning of all it gives, and the rinsing", () => {
+    const recipe = findRecipe("cultured-extract");
+    const scaled = scaleRecipe({ recipe, vesselL: 200, targetBasis: 100 });
+    const rate = recipe.uses.find(({ use }) => use === "drench-growing")!;
+    const { brewL, thinL, rinseL, totalL } = waterInAll(recipe, scaled, rate);
+    expect(brewL).toBeCloseTo(100, 9);
+    // 95 L of it at 1:250.
+    expect(thinL).toBeCloseTo(95 * 250, 6);
+    expect(rinseL).toBeGreaterThanOrEqual(5);
+    expect(totalL).toBeCloseTo(brewL + thinL + rinseL, 9);
+  });
+  it("has nothing to thin where it goes on as it is, or nowhere", () => {
+    const mash = findRecipe("boiled-potato");
+    expect(waterInAll(mash, scaleRecipe({ recipe: mash, vesselL: 20 }), null)).toMatchObject({
+      brewL: 0,
+      thinL: 0,
+      rinseL: 5,
+    });
+  });
+});
+
+describe("hands without the tool", () => {
+  it("find another way, with what it costs, and none for air", () => {
+    const tools = (id: string) => withoutTools(findRecipe(id)).map(({ tool }) => tool);
+    expect(tools("cultured-extract")).toEqual(expect.arrayContaining(["A pH meter", "An airlock", "A mesh bag"]));
+    expect(tools("leaf-mould-brew")).toContain("A blender");
+    expect(tools("drum-manure-tea")).toContain("A hoist");
+    expect(withoutTools(findRecipe("aerated-tea")).find(({ tool }) => tool === "An air pump")!.instead).toMatch(
+      /^nothing does/,
+    );
+    for (const { instead, costs } of withoutTools(findRecipe("shell-calcium"))) {
+      expect(instead.length).toBeGreaterThan(5);
+      expect(costs.length).toBeGreaterThan(3);
+    }
+  });
 });
 
 describe("depth and days", () => {

@@ -3,6 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { CueMeaning, MethodIngredient } from "@/core/book/types";
 import { findUse } from "@/core/book/uses";
+import { withoutTools } from "@/core/book/withoutTools";
 import { makerOf } from "@/core/book";
 import { sayDilution, sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -195,6 +196,19 @@ export const Uses = ({ recipe }: { readonly recipe: Recipe }) =>
       <p className="mt-1 text-[0.88rem] text-soft">1:20 is one part of it to twenty parts of water.</p>
     </Part>
   );
+
+/** How it is made where a tool is missing. */
+export const WithoutTools = ({ recipe }: { readonly recipe: Recipe }) => (
+  <Part title="Without the tool">
+    <ul className="divide-y divide-line border-y border-line text-[0.95rem]">
+      {withoutTools(recipe).map(({ tool, instead, costs }) => (
+        <li key={tool} className="py-1.5">
+          <span className="font-semibold">{tool}</span>: {instead}. <span className="text-soft">It costs {costs}.</span>
+        </li>
+      ))}
+    </ul>
+  </Part>
+);
 
 const KEEPING_WORDS = {
   "air-off": "the air stops",

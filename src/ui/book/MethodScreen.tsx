@@ -16,7 +16,7 @@ import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
 import { EditSheet } from "./EditSheet";
-import { Cues, Keeping, Part, Stages, Steps, Tending, Uses } from "./MethodParts";
+import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutTools } from "./MethodParts";
 import { RecipeDrawing } from "./MethodPlate";
 import { ScaleSheet, type ScaleStart } from "./ScaleSheet";
 import { Differences, SchoolsTable, type SchoolColumn } from "./SchoolsTable";
@@ -143,6 +143,7 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
           <Steps recipe={recipe} units={view.farm.units} />
           <Stages recipe={recipe} />
           <Tending recipe={recipe} />
+          <WithoutTools recipe={recipe} />
         </div>
         <div className="grid content-start gap-8">
           <Cues recipe={recipe} />

@@ -17,6 +17,7 @@ import { Sheet } from "../kit/Sheet";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
 import { ScaleResult } from "./ScaleResult";
+import { WaterNeed } from "./WaterNeed";
 import { workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
 
 /** What the chooser knows already: so much of one ingredient is at hand. */
@@ -251,6 +252,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
               problemAt={at}
             />
           ) : null}
+          {scaled && !result.split ? <WaterNeed view={view} recipe={recipe} scaled={scaled} /> : null}
         </div>
       </div>
     </Sheet>

@@ -238,6 +238,14 @@ describe("the scale panel", () => {
     expect(screen.getByText("White sugar in place of molasses")).toBeVisible();
     expect(table()).toHaveTextContent("White sugar");
   });
+  it("says all the water it asks for, beside what is set aside", () => {
+    scale("cultured-extract");
+    fireEvent.click(screen.getByRole("radio", { name: "So much water" }));
+    type("Water (L)", "10");
+    expect(screen.getByLabelText("Water in all")).toHaveTextContent(
+      /Water in all: 2.390 L, 10 L to brew, 2.375 L to thin it all at 1:250 \(drench, growing plants\), 5 L to rinse\. Set aside now: none\./,
+    );
+  });
   it("works out the land", () => {
     scale("cultured-extract");
     fireEvent.click(screen.getByRole("radio", { name: "The land it is for" }));

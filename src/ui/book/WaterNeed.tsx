@@ -1,0 +1,32 @@
+import { findUse } from "@/core/book/uses";
+import type { Recipe } from "@/core/book/recipe";
+import type { ScaledRecipe } from "@/core/recipe/scale";
+import { waterInAll } from "@/core/recipe/waterInAll";
+import { sayDilution, sayVolume } from "@/formats/amounts";
+import type { BookView } from "@/services/readBook";
+
+/** All the water that a batch asks for, from the brew to the last rinsing, beside what is set aside. */
+export const WaterNeed = ({
+  view,
+  recipe,
+  scaled,
+}: {
+  readonly view: Pick<BookView, "waters" | "farm">;
+  readonly recipe: Recipe;
+  readonly scaled: ScaledRecipe;
+}) => {
+  const { units } = view.farm;
+  const rate = recipe.uses.find(({ use }) => use === "drench-growing") ?? recipe.uses[0] ?? null;
+  const { brewL, thinL, rinseL, totalL } = waterInAll(recipe, scaled, rate);
+  const asideL = view.waters.starts.reduce((sum, { leftL }) => sum + leftL, 0);
+  return (
+    <p aria-label="Water in all" className="text-[0.95rem]">
+      Water in all: <span className="reading font-semibold">{sayVolume(totalL, units)}</span>
+      {brewL > 0 ? `, ${sayVolume(brewL, units)} to brew` : ""}
+      {rate && thinL > 0
+        ? `, ${sayVolume(thinL, units)} to thin it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
+        : ""}
+      , {sayVolume(rinseL, units)} to rinse. Set aside now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.
+    </p>
+  );
+};
