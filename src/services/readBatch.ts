@@ -1,5 +1,5 @@
 import "server-only";
-import { findUseRate } from "@/core/book";
+import { usualRate } from "@/core/book";
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
@@ -78,7 +78,7 @@ const FOLLOWS: readonly CautionId[] = ["manure", "urine", "herbicide", "sodium",
 
 /** The use that stands for all, for showing what a mix holds. */
 function usualUse(recipe: Recipe): BatchPage["use"] {
-  const rate = findUseRate(recipe, "drench-growing") ?? recipe.uses[0];
+  const rate = usualRate(recipe);
   if (!rate) return { name: "as it is", partsWater: 0, mixLPerM2: null };
   const { name, mixLPerM2 } = findUse(rate.use);
   return { name, partsWater: rate.partsWater.default, mixLPerM2: mixLPerM2?.default ?? null };

@@ -83,6 +83,10 @@ export function findSchool(method: Method, id: string | undefined, path = "/scho
 export const findUseRate = (school: Pick<School, "uses">, use: string): UseRate | null =>
   school.uses.find((rate) => rate.use === use) ?? null;
 
+/** The use that stands for all where one must: on growing plants, else however it goes on at all; null for what goes nowhere. */
+export const usualRate = (school: Pick<School, "uses">): UseRate | null =>
+  findUseRate(school, "drench-growing") ?? school.uses[0] ?? null;
+
 /**
  * The recipe of a method and school as the book has it; the cautious school's if none is named.
  * @throws {DomainError} `unknown-method`, `unknown-school`

@@ -1,4 +1,4 @@
-import { METHODS } from "../book";
+import { METHODS, usualRate } from "../book";
 import type { GoalId } from "../book/goals";
 import type { Method, School, UseRate } from "../book/types";
 import type { UseId } from "../book/uses";
@@ -27,10 +27,7 @@ const USE_OF_GOAL: Readonly<Partial<Record<GoalId, UseId>>> = {
 
 /** How strong an input may go on for a goal: by the goal's own use, else on growing plants, else however it goes on at all. */
 export const rateFor = (goal: GoalId, recipe: Pick<School, "uses">): UseRate | null =>
-  recipe.uses.find(({ use }) => use === USE_OF_GOAL[goal]) ??
-  recipe.uses.find(({ use }) => use === "drench-growing") ??
-  recipe.uses[0] ??
-  null;
+  recipe.uses.find(({ use }) => use === USE_OF_GOAL[goal]) ?? usualRate(recipe);
 
 /** Hands' time that a drum of it takes, all days counted, minutes. */
 export const handsMin = ({ work }: Pick<Method, "work">, days: number): number =>

@@ -5,6 +5,7 @@ import { laterLines } from "./later";
 import { scaleRecipe } from "./scale";
 import { withoutTools } from "../book/withoutTools";
 import { thinStarters } from "./starter";
+import { spreadInstead } from "./spreadInstead";
 import { liftablePortions, splitOver, wetSackKg } from "./split";
 import { litresAtDepth, vesselShape } from "./vesselShape";
 import { waterInAll } from "./waterInAll";
@@ -128,6 +129,17 @@ describe("water from first to last", () => {
       thinL: 0,
       rinseL: 5,
     });
+  });
+});
+
+describe("spread instead of brewed", () => {
+  it("waters more land as tea, and says nothing where there is nothing to spread", () => {
+    const spread = spreadInstead(TEA, scaleRecipe({ recipe: TEA, vesselL: 200, targetBasis: 100 }))!;
+    // 96 L at 1:1 and 2 L/m² water 96 m²; 4 kg at 2 kg/m² dress two.
+    expect(spread.teaM2).toBeCloseTo(96, 6);
+    expect(spread.dressedM2).toBeCloseTo(2, 6);
+    const juice = findRecipe("plant-juice");
+    expect(spreadInstead(juice, scaleRecipe({ recipe: juice, vesselL: 20 }))).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
 "use client";
+import { usualRate } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { substitutesFor } from "@/core/book/substitutes";
@@ -6,6 +7,7 @@ import { findUse } from "@/core/book/uses";
 import { batchContent } from "@/core/recipe/composition";
 import { airNeed, heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
+import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
 import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -115,20 +117,14 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
   );
 };
 
-/** A thin top dressing, kg to the square metre: a few millimetres. Judged. */
-const TOP_DRESSING_KG_PER_M2 = 2;
-
 /** Tea beside the same castings spread as they are: growers differ on which does more. */
 const OrSpreadIt = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "recipe" | "scaled">) => {
-  const solid = scaled.lines.find(({ ingredient }) => ingredient === "castings" || ingredient === "compost");
-  const rate = recipe.uses.find(({ use }) => use === "drench-growing");
-  const mixLPerM2 = rate ? findUse(rate.use).mixLPerM2?.default : undefined;
-  if (recipe.family !== "bloom" || !solid || !rate || mixLPerM2 === undefined) return null;
-  const teaM2 = (scaled.basisAmount * recipe.yieldPerBasis.default * (1 + rate.partsWater.default)) / mixLPerM2;
-  const price = view.priceMinor[solid.ingredient];
+  const spread = spreadInstead(recipe, scaled);
+  if (!spread) return null;
+  const price = view.priceMinor[spread.ingredient];
   return (
     <Notice tone="plain" title="Or spread it">
-      {`As tea it waters ${formatNumber(teaM2, 2)} m². The same ${sayStock(solid.amount, "kg", view.farm.units)} spread thinly, ${TOP_DRESSING_KG_PER_M2} kg to the square metre, dress ${formatNumber(solid.amount / TOP_DRESSING_KG_PER_M2, 2)} m²${price === undefined ? "" : ` for ${sayMoney(solid.amount * price, view.farm.currency)}`} with no brewing; some growers find that it does as well.`}
+      {`As tea it waters ${formatNumber(spread.teaM2, 2)} m². The same ${sayStock(spread.amountKg, "kg", view.farm.units)} spread thinly, ${TOP_DRESSING_KG_PER_M2} kg to the square metre, dress ${formatNumber(spread.dressedM2, 2)} m²${price === undefined ? "" : ` for ${sayMoney(spread.amountKg * price, view.farm.currency)}`} with no brewing; some growers find that it does as well.`}
     </Notice>
   );
 };
@@ -163,7 +159,7 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
   const swappable = [...new Set(recipe.ingredients.map(({ ingredient }) => ingredient))].filter(
     (id) => id !== recipe.basis && substitutesFor(id).length > 0,
   );
-  const rate = recipe.uses.find(({ use }) => use === "drench-growing") ?? recipe.uses[0];
+  const rate = usualRate(recipe);
   const swap = (instead: IngredientId, use: string) => {
     const others = Object.fromEntries(Object.entries(draft.swaps).filter(([from]) => from !== instead));
     onChange({ swaps: use === "" ? others : { ...others, [instead]: use as IngredientId } });

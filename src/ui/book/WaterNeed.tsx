@@ -1,3 +1,4 @@
+import { usualRate } from "@/core/book";
 import { findUse } from "@/core/book/uses";
 import type { Recipe } from "@/core/book/recipe";
 import type { ScaledRecipe } from "@/core/recipe/scale";
@@ -16,7 +17,7 @@ export const WaterNeed = ({
   readonly scaled: ScaledRecipe;
 }) => {
   const { units } = view.farm;
-  const rate = recipe.uses.find(({ use }) => use === "drench-growing") ?? recipe.uses[0] ?? null;
+  const rate = usualRate(recipe);
   const { brewL, thinL, rinseL, totalL } = waterInAll(recipe, scaled, rate);
   const asideL = view.waters.starts.reduce((sum, { leftL }) => sum + leftL, 0);
   return (

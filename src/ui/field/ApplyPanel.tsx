@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
-import { findUseRate } from "@/core/book";
+import { findUseRate, usualRate } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
 import { recipeFrom } from "@/core/recipe/document";
@@ -47,9 +47,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const recipe = recipeFrom(store.recipe);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
   const useId: UseId =
-    pickedUse !== null && recipe.uses.some(({ use }) => use === pickedUse)
-      ? pickedUse
-      : (recipe.uses.find(({ use }) => use === "drench-growing")?.use ?? recipe.uses[0]!.use);
+    pickedUse !== null && recipe.uses.some(({ use }) => use === pickedUse) ? pickedUse : usualRate(recipe)!.use;
   const use = findUse(useId);
   const rate = findUseRate(recipe, useId);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
