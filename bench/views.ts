@@ -17,7 +17,7 @@ import { readBatch } from "../src/services/readBatch";
 import { readBook } from "../src/services/readBook";
 import { readField } from "../src/services/readField";
 import { readLedger } from "../src/services/readLedger";
-import { readShed } from "../src/services/readShed";
+import { readShed } from "../src/services/shed/readShed";
 import { readYard } from "../src/services/readYard";
 import { now } from "../src/services/runtime";
 import { multiply } from "./multiply";

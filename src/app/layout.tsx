@@ -5,6 +5,7 @@ import { ActionsProvider } from "@/ui/actions";
 import { Away } from "@/ui/frame/Away";
 import { readMeasures } from "@/services/measures";
 import { Header } from "@/ui/frame/Header";
+import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { OfflineBar } from "@/ui/frame/OfflineBar";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
 import * as actions from "./actions";
@@ -33,24 +34,26 @@ export default async function RootLayout({ children }: { readonly children: Reac
       </head>
       <body className="min-h-dvh max-md:pb-20">
         <ActionsProvider actions={farmActions}>
-          <Header
-            farmName={frame?.farm.name ?? null}
-            units={frame?.farm.units ?? "metric"}
-            measures={frame?.measures ?? []}
-            person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
-            people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
-            onPerson={choosePerson}
-          />
-          <OfflineBar />
-          <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
-          <Toaster
-            position="bottom-left"
-            offset={{ bottom: 76 }}
-            toastOptions={{
-              className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base",
-              duration: 7000,
-            }}
-          />
+          <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
+            <Header
+              farmName={frame?.farm.name ?? null}
+              units={frame?.farm.units ?? "metric"}
+              measures={frame?.measures ?? []}
+              person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
+              people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
+              onPerson={choosePerson}
+            />
+            <OfflineBar />
+            <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
+            <Toaster
+              position="bottom-left"
+              offset={{ bottom: 76 }}
+              toastOptions={{
+                className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base",
+                duration: 7000,
+              }}
+            />
+          </MeasuresProvider>
         </ActionsProvider>
       </body>
     </html>

@@ -10,16 +10,21 @@ interface YardQuery {
   readonly method?: string;
   readonly school?: string;
   readonly version?: string;
+  readonly plan?: string;
 }
 
 export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
   const query = await searchParams;
   const page = await openPage(async ({ ctx, farm }) => {
-    const [yard, making] = await Promise.all([readYard(ctx, farm), query.fill === undefined ? null : readMaking(ctx)]);
+    const [yard, making] = await Promise.all([
+      readYard(ctx, farm),
+      query.fill === undefined ? null : readMaking(ctx, farm.timeZone),
+    ]);
     return { yard, making };
   });
   if (page.type !== "open") return null;
   const { yard, making } = page.value;
+  const plan = making?.plans.find(({ id }) => String(id) === query.plan) ?? null;
   const vessel = yard.vessels.find(({ id }) => String(id) === query.fill);
   return (
     <>
@@ -30,7 +35,8 @@ export default async function YardPage({ searchParams }: { readonly searchParams
           vessel={vessel}
           making={making}
           farm={yard.farm}
-          startWith={recipeKeyFrom(query, making.versions)}
+          startWith={plan ?? recipeKeyFrom(query, making.versions)}
+          plan={plan}
         />
       ) : null}
     </>

@@ -1,11 +1,14 @@
 import "server-only";
-import { insert, select, type Queryable } from "./db";
+import type { Provenance } from "@/core/safety/provenance";
+import { insert, select, type Queryable, type SqlValue } from "./db";
 
 export type LotOrigin = "bought" | "foraged" | "home-made" | "given";
 
 export interface Lot {
   readonly id: number;
   readonly ingredientId: string;
+  /** The farm's own ingredient that it is; null for one of the book's. */
+  readonly ownId: number | null;
   readonly unit: "kg" | "L";
   readonly origin: LotOrigin;
   readonly receivedOn: string;
@@ -13,21 +16,26 @@ export interface Lot {
   readonly costMinor: number;
   readonly expiresOn: string | null;
   readonly note: string;
+  readonly place: string;
+  readonly provenance: Provenance;
+  readonly fromBatchId: number | null;
   readonly onHand: number;
 }
 
 export type NewLot = Omit<Lot, "id" | "onHand"> & {
-  /** The batch that made it, where one did. */
-  readonly fromBatchId: number | null;
   readonly addedAt: Date;
   readonly actorId: number;
 };
 
+export type MovementKind = "received" | "used" | "wasted" | "corrected" | "counted";
+
 export interface StockMovement {
   readonly lotId: number;
   readonly changeBy: number;
-  readonly kind: "received" | "used" | "wasted" | "corrected";
+  readonly kind: MovementKind;
   readonly batchId: number | null;
+  /** The line that this one puts right. */
+  readonly correctsId?: number | null;
   readonly at: Date;
   readonly actorId: number;
   readonly note: string;
@@ -36,6 +44,7 @@ export interface StockMovement {
 interface LotRow {
   id: number;
   ingredient_id: string;
+  own_ingredient_id: number | null;
   unit: "kg" | "L";
   origin: LotOrigin;
   received_on: string;
@@ -43,25 +52,35 @@ interface LotRow {
   cost_minor: string;
   expires_on: string | null;
   note: string;
+  place: string;
+  provenance: Provenance | string | null;
+  from_batch_id: number | null;
   on_hand: string;
 }
 
-const COLUMNS = "id, ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, on_hand";
+const COLUMNS =
+  "id, ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, on_hand";
 const SELECT_ON_HAND = `select ${COLUMNS} from lot_on_hand where on_hand > 0 order by ingredient_id, received_on, id`;
-const LOCK_LOTS = "select id from lot where ingredient_id = ? order by received_on, id for update";
-const SELECT_LOTS = `
-  select lot.id, lot.ingredient_id, lot.unit, lot.origin, lot.received_on, lot.received, lot.cost_minor, lot.expires_on, lot.note,
-         coalesce((select sum(change_by) from stock_movement where lot_id = lot.id), 0) as on_hand
-  from lot where lot.ingredient_id = ? order by lot.received_on, lot.id for update`;
+const SELECT_OF_INGREDIENT = `select ${COLUMNS} from lot_on_hand where ingredient_id = ? and on_hand > 0 order by received_on, id`;
+const SELECT_LOT = `select ${COLUMNS} from lot_on_hand where id = ?`;
+// The balances are the lock: lots that are empty are left alone.
+const LOCK_BALANCES =
+  "select lot_id from lot_balance where ingredient_id = ? and on_hand > 0 order by lot_id for update";
+const LOCK_BALANCE = "select lot_id from lot_balance where lot_id = ? for update";
 const INSERT_LOT = `
-  insert into lot (ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, from_batch_id, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into lot (ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 const INSERT_MOVEMENT =
-  "insert into stock_movement (lot_id, change_by, kind, batch_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
+  "insert into stock_movement (lot_id, change_by, kind, batch_id, corrects_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?, ?)";
+
+/** JSON arrives parsed from a table and as text through a view. */
+const parsed = (value: Provenance | string | null): Provenance =>
+  value === null ? {} : typeof value === "string" ? (JSON.parse(value) as Provenance) : value;
 
 const toLot = (row: LotRow): Lot => ({
   id: row.id,
   ingredientId: row.ingredient_id,
+  ownId: row.own_ingredient_id,
   unit: row.unit,
   origin: row.origin,
   receivedOn: row.received_on,
@@ -69,6 +88,9 @@ const toLot = (row: LotRow): Lot => ({
   costMinor: Number(row.cost_minor),
   expiresOn: row.expires_on,
   note: row.note,
+  place: row.place,
+  provenance: parsed(row.provenance),
+  fromBatchId: row.from_batch_id,
   onHand: Number(row.on_hand),
 });
 
@@ -76,26 +98,42 @@ const toLot = (row: LotRow): Lot => ({
 export const listLotsOnHand = async (db: Queryable): Promise<Lot[]> =>
   (await select<LotRow>(db, SELECT_ON_HAND)).map(toLot);
 
-/** Locks an ingredient's lots and tells what is on hand of each now, oldest first. */
+/** Lots of one ingredient with something left, oldest first. */
+export const listLotsOf = async (db: Queryable, ingredientId: string): Promise<Lot[]> =>
+  (await select<LotRow>(db, SELECT_OF_INGREDIENT, [ingredientId])).map(toLot);
+
+/** Locks an ingredient's lots and tells what is on hand of each now, oldest first; empty ones are left out. */
 export async function lockLots(db: Queryable, ingredientId: string): Promise<Lot[]> {
-  await select(db, LOCK_LOTS, [ingredientId]);
-  return (await select<LotRow>(db, SELECT_LOTS, [ingredientId])).map(toLot);
+  await select(db, LOCK_BALANCES, [ingredientId]);
+  return listLotsOf(db, ingredientId);
 }
 
-export const insertLot = (db: Queryable, lot: NewLot): Promise<number> =>
-  insert(db, INSERT_LOT, [
-    lot.ingredientId,
-    lot.unit,
-    lot.origin,
-    lot.receivedOn,
-    lot.received,
-    lot.costMinor,
-    lot.expiresOn,
-    lot.note,
-    lot.fromBatchId,
-    lot.actorId,
-    lot.addedAt,
-  ]);
+/** Locks one lot, also an empty one, and tells how it stands. */
+export async function lockLot(db: Queryable, lotId: number): Promise<Lot | null> {
+  await select(db, LOCK_BALANCE, [lotId]);
+  const [row] = await select<LotRow>(db, SELECT_LOT, [lotId]);
+  return row ? toLot(row) : null;
+}
+
+/** The values of a lot, in the order of its columns. */
+export const lotValues = (lot: NewLot): SqlValue[] => [
+  lot.ingredientId,
+  lot.ownId,
+  lot.unit,
+  lot.origin,
+  lot.receivedOn,
+  lot.received,
+  lot.costMinor,
+  lot.expiresOn,
+  lot.note,
+  lot.place,
+  Object.keys(lot.provenance).length === 0 ? null : JSON.stringify(lot.provenance),
+  lot.fromBatchId,
+  lot.actorId,
+  lot.addedAt,
+];
+
+export const insertLot = (db: Queryable, lot: NewLot): Promise<number> => insert(db, INSERT_LOT, lotValues(lot));
 
 export const insertStockMovement = (db: Queryable, move: StockMovement): Promise<number> =>
   insert(db, INSERT_MOVEMENT, [
@@ -103,6 +141,7 @@ export const insertStockMovement = (db: Queryable, move: StockMovement): Promise
     move.changeBy.toFixed(3),
     move.kind,
     move.batchId,
+    move.correctsId ?? null,
     move.at,
     move.actorId,
     move.note,
@@ -131,8 +170,8 @@ interface DrawRow {
 
 const DRAWS = `
   select movement.batch_id, movement.lot_id, lot.ingredient_id, lot.unit, lot.received_on, -sum(movement.change_by) as amount,
-         lot.cost_minor / lot.received as unit_cost_minor
-  from stock_movement movement join lot on lot.id = movement.lot_id`;
+         coalesce(lot.cost_minor / nullif(balance.came_in, 0), 0) as unit_cost_minor
+  from stock_movement movement join lot on lot.id = movement.lot_id join lot_balance balance on balance.lot_id = lot.id`;
 const SELECT_DRAWS_OF_BATCH = `${DRAWS} where movement.batch_id = ? group by movement.batch_id, lot.id order by min(movement.id)`;
 const SELECT_ALL_DRAWS = `${DRAWS} where movement.batch_id is not null group by movement.batch_id, lot.id order by movement.batch_id, min(movement.id)`;
 
@@ -165,3 +204,7 @@ export async function findLotSources(
   );
   return rows.map(({ id, name }) => ({ batchId: id, name }));
 }
+
+/** Every lot there ever was, empty ones too; for files and for finding what is there already. */
+export const listAllLots = async (db: Queryable): Promise<Lot[]> =>
+  (await select<LotRow>(db, `select ${COLUMNS} from lot_on_hand order by id`)).map(toLot);

@@ -2,6 +2,9 @@ import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 
+export const STORE_CONTAINERS = ["breathable", "sealed", "vented"] as const;
+export type StoreContainer = (typeof STORE_CONTAINERS)[number];
+
 /** A finished input on the shelf, or in the can on its way. */
 export interface Store {
   readonly id: number;
@@ -9,6 +12,11 @@ export interface Store {
   readonly label: string;
   readonly atOnce: boolean;
   readonly place: string;
+  /** What it stands in, which decides whether gas can leave. */
+  readonly container: StoreContainer;
+  /** The store it was poured from, and which part of the batch it is; null where the batch was not split. */
+  readonly parentId: number | null;
+  readonly partNo: number | null;
   readonly shelfFrom: Date;
   readonly expiresAt: Date;
   readonly onHandL: number;
@@ -21,7 +29,8 @@ export type NewStore = Omit<Store, "id" | "onHandL" | "recipe">;
 export interface StoreMovement {
   readonly storeId: number;
   readonly changeByL: number;
-  readonly kind: "strained" | "applied" | "wasted" | "corrected" | "moved";
+  readonly kind:
+    "strained" | "applied" | "wasted" | "corrected" | "moved" | "composted" | "bare-ground" | "poured" | "counted";
   readonly applicationId: number | null;
   readonly at: Date;
   readonly actorId: number;
@@ -34,6 +43,9 @@ interface StoreRow {
   label: string;
   at_once: number;
   place: string;
+  container: StoreContainer;
+  parent_id: number | null;
+  part_no: number | null;
   shelf_from: Date;
   expires_at: Date;
   on_hand_l: string;
@@ -44,7 +56,7 @@ interface StoreRow {
 }
 
 const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.shelf_from, store.expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, store.expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -56,7 +68,7 @@ const SELECT_OF_BATCH = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id where store.batch_id = ? order by store.id`;
 const INSERT_STORE =
-  "insert into store (batch_id, label, at_once, place, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?)";
+  "insert into store (batch_id, parent_id, part_no, label, at_once, place, container, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 const INSERT_MOVEMENT =
   "insert into store_movement (store_id, change_by_l, kind, application_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?)";
 
@@ -66,6 +78,9 @@ const toStore = (row: StoreRow): Store => ({
   label: row.label,
   atOnce: row.at_once === 1,
   place: row.place,
+  container: row.container,
+  parentId: row.parent_id,
+  partNo: row.part_no,
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
@@ -87,9 +102,12 @@ export async function lockStore(db: Queryable, id: number): Promise<Store | null
 export const insertStore = (db: Queryable, store: NewStore): Promise<number> =>
   insert(db, INSERT_STORE, [
     store.batchId,
+    store.parentId,
+    store.partNo,
     store.label,
     store.atOnce ? 1 : 0,
     store.place,
+    store.container,
     store.shelfFrom,
     store.expiresAt,
   ]);
@@ -104,3 +122,11 @@ export const insertStoreMovement = (db: Queryable, move: StoreMovement): Promise
     move.actorId,
     move.note,
   ]);
+
+/** How many parts a batch has been poured into so far. */
+export async function countParts(db: Queryable, batchId: number): Promise<number> {
+  const [row] = await select<{ n: number }>(db, "select coalesce(max(part_no), 1) as n from store where batch_id = ?", [
+    batchId,
+  ]);
+  return Number(row?.n ?? 1);
+}

@@ -1,12 +1,8 @@
 import "server-only";
-import { findIngredient } from "@/core/book/ingredients";
 import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
 import { insertVessel } from "@/data/vessels";
-import { isoDay } from "@/formats/times";
-import { findFarm } from "@/data/farm";
 import type { Context } from "./context";
-import { atField, refuseAt } from "./refusal";
-import { bookIn } from "./shedBook";
+import { refuseAt } from "./refusal";
 import { withFreeName, write } from "./write";
 
 /** A vessel for the yard. @throws {Refusal} */
@@ -76,33 +72,4 @@ export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number 
     return {
       plotId: await withFreeName(name, () => insertPlot(db, { ...plot, actorId: ctx.actor.id, addedAt: ctx.now() })),
     };
-  });
-
-/** A lot comes into the shed, with what the whole of it cost. @throws {Refusal} */
-export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "receiveLot", input, async (db, request) => {
-    const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
-    const farm = await findFarm(db);
-    const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
-    if (request.receivedOn > today)
-      throw refuseAt("time", "/receivedOn", "A lot can't come in on a day that has not been.");
-    const expiresOn = request.expiresOn ?? null;
-    if (expiresOn !== null && expiresOn < request.receivedOn)
-      throw refuseAt("time", "/expiresOn", "It can't expire before it came in.");
-    const lotId = await bookIn(
-      db,
-      ctx,
-      {
-        ingredientId: item.id,
-        origin: request.origin,
-        receivedOn: request.receivedOn,
-        received: request.amount,
-        costMinor: Math.round(request.cost * 100),
-        expiresOn,
-        note: request.note ?? "",
-        fromBatchId: null,
-      },
-      ctx.now(),
-    );
-    return { lotId };
   });

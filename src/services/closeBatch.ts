@@ -7,7 +7,7 @@ import { insertClose, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
 import { findFarm } from "@/data/farm";
-import { insertStore, insertStoreMovement } from "@/data/stores";
+import { insertStore, insertStoreMovement, type StoreContainer } from "@/data/stores";
 import { insertCleaning, lockVessel } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
@@ -16,7 +16,7 @@ import { assessBatch } from "./assessBatch";
 import type { Context } from "./context";
 import { lotCostMinor } from "./feedBatch";
 import { Refusal, refuseAt } from "./refusal";
-import { bookIn } from "./shedBook";
+import { bookIn } from "./shed/shedBook";
 import { airSince } from "./weather";
 import { momentOf, write } from "./write";
 
@@ -134,17 +134,23 @@ async function stockIt(
   );
 }
 
+/** What makes gas in the drum makes some in the jar: it is let out, or breathes. */
+const usualContainer = (lid: Recipe["lid"]): StoreContainer => (lid === "airlock" ? "vented" : "breathable");
+
 async function openStore(
   db: Queryable,
   ctx: Context,
   request: ActionRequest<"closeBatch">,
   batch: Batch,
-  { keeping, shortName }: Recipe,
+  { keeping, shortName, lid }: Recipe,
   at: Date,
 ): Promise<number> {
   const atOnce = request.atOnce === true || keeping.living;
   const storeId = await insertStore(db, {
     batchId: batch.id,
+    parentId: null,
+    partNo: null,
+    container: request.container ?? usualContainer(lid),
     label: request.label?.trim() || `${shortName} ${batch.id}`,
     atOnce,
     place: request.place?.trim() ?? "",

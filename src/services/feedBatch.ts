@@ -14,7 +14,7 @@ import { isoDay } from "@/formats/times";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { atField, Refusal, refuseAt } from "./refusal";
-import { bookIn, drawOut } from "./shedBook";
+import { bookIn, drawOut } from "./shed/shedBook";
 import { momentOf, write } from "./write";
 
 async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
@@ -25,7 +25,7 @@ async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
 }
 
 /** Refuses to make a batch from itself, by however many steps. */
-async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {
+export async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {
   const feedings = await listFeedings(db);
   for (const { batchId: from, name } of await findLotSources(db, lotIds)) {
     // The draw itself is in the feedings by now; the ring is sought in those before it.
@@ -49,13 +49,16 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const at = momentOf(ctx, request.at, batch.startedAt);
     const isWater = item.id === "water";
+    const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
     if (!isWater) {
       const lots = await drawOut(db, ctx, {
         ingredient: item.id,
         amount: request.amount,
         batchId: batch.id,
         at,
+        timeZone,
         path: "/amount",
+        overrideReason: request.overrideReason,
       });
       await requireNoRing(db, batch.id, lots);
     }

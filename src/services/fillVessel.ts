@@ -12,14 +12,16 @@ import { findFarm } from "@/data/farm";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
+import { listOpenMixings } from "@/data/mixings";
+import { endPlan } from "./shed/plans";
 import type { Context } from "./context";
 import { pickRecipe } from "./recipes";
 import { atField, Refusal, refuseAt } from "./refusal";
-import { bookIn, drawOut } from "./shedBook";
+import { bookIn, drawOut } from "./shed/shedBook";
 import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
 
-type FillRequest = ActionRequest<"fillVessel">;
+type FillRequest = Omit<ActionRequest<"fillVessel">, "requestKey">;
 type FillLine = FillRequest["lines"][number];
 
 /** A fill may have been made some days before it is written down, not longer. */
@@ -101,7 +103,8 @@ async function drawLine(
   line: UsedLine,
   index: number,
   startedAt: Date,
-  today: string,
+  clock: { readonly timeZone: string },
+  overrideReason: string | null,
 ): Promise<void> {
   if (line.ingredient === "water" || toMilli(line.amount) === 0) return;
   const draw = {
@@ -109,7 +112,9 @@ async function drawLine(
     amount: line.amount,
     batchId,
     at: startedAt,
+    timeZone: clock.timeZone,
     path: `/lines/${index}/used`,
+    overrideReason,
   };
   if (!line.pickedNow) {
     await drawOut(db, ctx, draw);
@@ -122,7 +127,7 @@ async function drawLine(
     {
       ingredientId: line.ingredient,
       origin: "foraged",
-      receivedOn: today,
+      receivedOn: isoDay(startedAt, clock),
       received: line.amount,
       costMinor: 0,
       expiresOn: null,
@@ -161,65 +166,89 @@ async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Reci
     );
 }
 
+/** A vessel that is free, has air where the recipe needs it, and held no dung where it may not. @throws {Refusal} */
+export async function requireVesselFor(
+  db: Queryable,
+  vesselId: number,
+  recipe: Recipe,
+  mixingId: number | null = null,
+): Promise<VesselState> {
+  const vessel = requireFree(await lockVessel(db, vesselId));
+  const mixing = (await listOpenMixings(db)).find((open) => open.vesselId === vesselId && open.id !== mixingId);
+  if (mixing)
+    throw new Refusal(
+      "vessel-busy",
+      `${vessel.name} is being filled by ${mixing.actorName} step by step. Finish or give up that one first.`,
+      {
+        "/vesselId": "Being filled.",
+      },
+    );
+  if (recipe.aerated && vessel.airW === 0)
+    throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
+      "/methodId": "This vessel has no air.",
+    });
+  await requireKeptApart(db, vessel, recipe);
+  return vessel;
+}
+
+/** The batch itself, within a transaction: the vessel taken, the recipe frozen, the shed drawn on, the plan ended. @throws {Refusal} */
+export async function fillWith(
+  db: Queryable,
+  ctx: Context,
+  request: FillRequest,
+  { mixingId }: { readonly mixingId: number | null },
+): Promise<{ batchId: number }> {
+  const { recipe, document, versionNo } = await pickRecipe(db, request);
+  const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
+  if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
+    throw refuseAt("time", "/startedAt", "That is more than two months ago.");
+  const vessel = await requireVesselFor(db, request.vesselId, recipe, mixingId);
+  const scaled = planFill(request, vessel, recipe);
+  const lines = usedLines(request, scaled);
+  const filledL = requireRoom(vessel, recipe, lines);
+  const farm = await findFarm(db);
+  const batchId = await insertBatch(db, {
+    vesselId: vessel.id,
+    methodId: recipe.id,
+    schoolId: recipe.school.id,
+    recipe: {
+      methodName: recipe.name,
+      shortName: recipe.shortName,
+      schoolName: recipe.school.name,
+      limitedBy: scaled.limitedBy,
+      versionNo,
+      document,
+    },
+    filledL,
+    basisAmount: request.basisAmount,
+    startedAt,
+    statedC: request.statedC ?? null,
+    labourMin: request.labourMin,
+    powerW: recipe.aerated ? vessel.airW : 0,
+    addedAt: ctx.now(),
+    actorId: ctx.actor.id,
+  });
+  for (const [index, line] of lines.entries()) {
+    await insertBatchLine(db, batchId, index + 1, {
+      ingredientId: line.ingredient,
+      part: line.part,
+      unit: line.unit,
+      planned: line.planned,
+      used: line.amount,
+    });
+    const clock = { timeZone: farm?.timeZone ?? "UTC" };
+    await drawLine(db, ctx, batchId, line, index, startedAt, clock, request.overrideReason ?? null);
+  }
+  await requireWater(db, request, batchId, lines, startedAt);
+  if (request.planId) await endPlan(db, ctx, request.planId, batchId);
+  return { batchId };
+}
+
 /**
  * Starts a batch: the vessel is taken, the recipe frozen, the shed drawn on by what was really used.
  * @throws {Refusal} for a vessel that is taken or dirty, a fill over the brim, more than the shed holds, a start in the future
  */
 export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
-  write(ctx, "fillVessel", input, async (db, request) => {
-    const { recipe, document, versionNo } = await pickRecipe(db, request);
-    const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
-    if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
-      throw refuseAt("time", "/startedAt", "That is more than two months ago.");
-    const vessel = requireFree(await lockVessel(db, request.vesselId));
-    if (recipe.aerated && vessel.airW === 0)
-      throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
-        "/methodId": "This vessel has no air.",
-      });
-    await requireKeptApart(db, vessel, recipe);
-    const scaled = planFill(request, vessel, recipe);
-    const lines = usedLines(request, scaled);
-    const filledL = requireRoom(vessel, recipe, lines);
-    const farm = await findFarm(db);
-    const batchId = await insertBatch(db, {
-      vesselId: vessel.id,
-      methodId: recipe.id,
-      schoolId: recipe.school.id,
-      recipe: {
-        methodName: recipe.name,
-        shortName: recipe.shortName,
-        schoolName: recipe.school.name,
-        limitedBy: scaled.limitedBy,
-        versionNo,
-        document,
-      },
-      filledL,
-      basisAmount: request.basisAmount,
-      startedAt,
-      statedC: request.statedC ?? null,
-      labourMin: request.labourMin,
-      powerW: recipe.aerated ? vessel.airW : 0,
-      addedAt: ctx.now(),
-      actorId: ctx.actor.id,
-    });
-    for (const [index, line] of lines.entries()) {
-      await insertBatchLine(db, batchId, index + 1, {
-        ingredientId: line.ingredient,
-        part: line.part,
-        unit: line.unit,
-        planned: line.planned,
-        used: line.amount,
-      });
-      await drawLine(
-        db,
-        ctx,
-        batchId,
-        line,
-        index,
-        startedAt,
-        isoDay(startedAt, { timeZone: farm?.timeZone ?? "UTC" }),
-      );
-    }
-    await requireWater(db, request, batchId, lines, startedAt);
-    return { batchId };
-  });
+  write(ctx, "fillVessel", input, (db, { requestKey: _key, ...request }) =>
+    fillWith(db, ctx, request, { mixingId: null }),
+  );

@@ -2,7 +2,7 @@ import { listBatchLines, listRunningBatches } from "@/data/batches";
 import { listDrawsOfBatch, listLotsOnHand } from "@/data/stock";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { fillVessel } from "./fillVessel";
-import { receiveLot } from "./addThings";
+import { receiveLot } from "./shed/receiveLot";
 
 describe("filling a vessel", () => {
   let farm: TestFarm;

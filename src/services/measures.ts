@@ -1,4 +1,6 @@
 import "server-only";
+import { UNITS } from "@/core/quantity/units";
+import { readUnit } from "@/formats/figure/readAmount";
 import { findIngredient } from "@/core/book/ingredients";
 import { insertLabResult } from "@/data/labResults";
 import { findBatch } from "@/data/batches";
@@ -14,9 +16,16 @@ export const readMeasures = (ctx: Context): Promise<FarmMeasure[]> => listMeasur
 export const weighMeasure = (ctx: Context, input: unknown): Promise<{ weighingId: number }> =>
   write(ctx, "weighMeasure", input, async (db, request) => {
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
+    const measure = request.measure.trim().toLowerCase();
+    if (Object.hasOwn(UNITS, measure) || readUnit(measure, "metric", []).length > 0)
+      throw refuseAt(
+        "name-taken",
+        "/measure",
+        `"${measure}" is a unit already. Call ours something else: big ${measure}, tin ${measure}.`,
+      );
     return {
       weighingId: await insertWeighing(db, {
-        measure: request.measure.trim().toLowerCase(),
+        measure,
         ingredientId: item.id,
         amount: request.amount,
         actorId: ctx.actor.id,

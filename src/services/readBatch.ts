@@ -25,6 +25,7 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "./farmView";
+import { hazardsOfBatches } from "./shed/batchHazards";
 import { airSince } from "./weather";
 
 export interface BatchLineView extends BatchLine {
@@ -97,6 +98,7 @@ async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFr
   const feedings = await listFeedings(db);
   const forebears = await listBatchesById(db, ancestorsOf(id, feedings));
   const cautions = forebears.flatMap((batch) => recipeFrom(batch.recipe.document).cautions);
+  const lots = await hazardsOfBatches(db, [id, ...forebears.map((batch) => batch.id)]);
   return {
     madeFrom: feedings
       .filter(({ into }) => into === id)
@@ -104,7 +106,12 @@ async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFr
     wentInto: feedings
       .filter(({ from }) => from === id)
       .map(({ into, intoName }) => ({ batchId: into, name: intoName })),
-    inherited: FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
+    inherited: [
+      ...FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
+      ...lots.map(
+        ({ because, caution }) => `${because.charAt(0).toUpperCase()}${because.slice(1)}. ${CAUTIONS[caution]}`,
+      ),
+    ],
   };
 }
 

@@ -79,7 +79,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
   const now = ctx.now();
   const dailyMeanC = meanAirByDay(farm, now, DAYS_AHEAD);
   const [making, states, measures] = await Promise.all([
-    readMaking(ctx),
+    readMaking(ctx, farm.timeZone),
     listVesselStates(ctx.pool),
     listMeasures(ctx.pool),
   ]);
@@ -98,10 +98,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
       status: statusOf(state),
     })),
     priceMinor: Object.fromEntries(
-      making.shelf.map(({ ingredientId, lots }) => {
-        const received = lots.reduce((sum, lot) => sum + lot.received, 0);
-        return [ingredientId, lots.reduce((sum, lot) => sum + lot.costMinor, 0) / received];
-      }),
+      making.shelf.map(({ ingredientId, unitCostMinor }) => [ingredientId, unitCostMinor]),
     ),
     labourMinorPerH: farm.labourMinorPerH,
     airC: meanOf(dailyMeanC.slice(0, LEAD_DAYS)),

@@ -7,7 +7,7 @@ import { listStoresOnHand } from "@/data/stores";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters, type WatersView } from "./readWaters";
-import { storeView, type StoreView } from "./readShed";
+import { storeView, type StoreView } from "./shed/readShed";
 import { airSince, fitBands } from "./weather";
 
 export interface PlotView extends Plot {

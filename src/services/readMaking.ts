@@ -3,8 +3,11 @@ import type { RecipeDocument } from "@/core/recipe/document";
 import type { RecipeFlag } from "@/core/recipe/review";
 import { listMethodsMade } from "@/data/batches";
 import { listRecipeChoices, listRecipeVersions, type RecipeChoice } from "@/data/recipes";
+import { listOpenPlans, type Plan } from "@/data/plans";
+import { isoDay } from "@/formats/times";
 import type { Context } from "./context";
-import { readShelf, type ShelfItem } from "./readShed";
+import { readEquipment, type EquipmentView } from "./equipment/equipment";
+import { readShelf, type ShelfItem } from "./shed/readShed";
 import { readWaters, type WatersView } from "./readWaters";
 
 export interface VersionView {
@@ -25,15 +28,20 @@ export interface MakingView {
   readonly waters: WatersView;
   /** Methods that came off well here at least once; the rest are first tried small. */
   readonly made: readonly string[];
+  readonly equipment: readonly EquipmentView[];
+  readonly plans: readonly Plan[];
+  readonly today: string;
 }
 
-export async function readMaking(ctx: Context): Promise<MakingView> {
-  const [shelf, versions, choices, waters, made] = await Promise.all([
-    readShelf(ctx),
+export async function readMaking(ctx: Context, timeZone = "UTC"): Promise<MakingView> {
+  const [shelf, versions, choices, waters, made, equipment, plans] = await Promise.all([
+    readShelf(ctx, timeZone),
     listRecipeVersions(ctx.pool),
     listRecipeChoices(ctx.pool),
     readWaters(ctx),
     listMethodsMade(ctx.pool),
+    readEquipment(ctx.pool, { timeZone }),
+    listOpenPlans(ctx.pool),
   ]);
   return {
     shelf,
@@ -41,5 +49,8 @@ export async function readMaking(ctx: Context): Promise<MakingView> {
     choices,
     waters,
     made,
+    equipment,
+    plans,
+    today: isoDay(ctx.now(), { timeZone }),
   };
 }

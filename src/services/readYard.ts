@@ -10,6 +10,7 @@ import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters } from "./readWaters";
 import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
+import { readOpenMixings, shedTasks, type OpenMixing } from "./shed/shedRound";
 import { airFrom, airSince, fitBands } from "./weather";
 
 const HOUR_MS = 3_600_000;
@@ -19,6 +20,8 @@ export type VesselStatus = "running" | "dirty" | "free";
 export interface YardVessel extends Vessel {
   readonly status: VesselStatus;
   readonly batch: BatchView | null;
+  /** A fill that is being done in it, step by step. */
+  readonly mixing: OpenMixing | null;
 }
 
 export interface AirPoint {
@@ -63,12 +66,14 @@ const oldestStart = (batches: readonly Batch[], now: Date): Date =>
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [states, batches, entries, waters] = await Promise.all([
+  const [states, batches, entries, waters, mixings] = await Promise.all([
     listVesselStates(db),
     listRunningBatches(db),
     listStandingOfRunning(db),
     readWaters(ctx),
+    readOpenMixings(ctx),
   ]);
+  const shed = await shedTasks(ctx, farm, mixings);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
   // One series of air for the whole yard; each batch reads it from its own start.
@@ -90,12 +95,13 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
       ...plainVessel(state),
       status: statusOf(state),
       batch: views.get(state.id) ?? null,
+      mixing: mixings.find(({ vesselId }) => vesselId === state.id) ?? null,
     })),
     bands: fitBands(farm, air, now),
     air: air
       .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
       .map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
-    round: roundTasks(running, dirty, waters.starts, now),
+    round: roundTasks(running, dirty, waters.starts, now, shed),
     done: doneToday(running, farm, now),
   };
 }

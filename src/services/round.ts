@@ -170,6 +170,8 @@ export function roundTasks(
   dirty: readonly { vessel: VesselState; order: number }[],
   waters: readonly WaterStartView[],
   now: Date,
+  /** What the shed has to say. */
+  shed: readonly RoundTask[] = [],
 ): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
   const offer = (task: RoundTask | null) => {
@@ -181,6 +183,7 @@ export function roundTasks(
     offer(verdictTask(item, now));
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
+  shed.forEach(offer);
   for (const start of waters) offer(waterTask(start, dirty.length + running.length, now));
   return [...byKey.values()].toSorted(
     (a, b) =>

@@ -9,7 +9,7 @@ import { fillVessel } from "./fillVessel";
 import { readBatch } from "./readBatch";
 import { readField } from "./readField";
 import { readLedger } from "./readLedger";
-import { readShed } from "./readShed";
+import { readShed } from "./shed/readShed";
 import { readYard } from "./readYard";
 
 describe("what the screens read", () => {
@@ -70,10 +70,10 @@ describe("what the screens read", () => {
     await farm.lot("molasses", 5, 9);
     await farm.lot("kelp-meal", 1, 9);
     await farm.scratch.pool.query("update lot set expires_on = '2031-04-01' where ingredient_id = 'kelp-meal'");
-    const { shelf } = await readShed(farm.context(), await row());
-    expect(shelf.map(({ name, onHand, expiresOn }) => [name, onHand, expiresOn])).toEqual([
+    const { items } = await readShed(farm.context(), await row());
+    expect(items.map(({ name, onHand, expiresOn }) => [name, onHand, expiresOn])).toEqual([
       ["Kelp meal", 1, "2031-04-01"],
-      ["Molasses", 5, null],
+      ["Molasses", 5, "2033-10-31"],
     ]);
     const [kelp] = await listLotsOnHand(farm.scratch.db);
     await inTransaction(farm.scratch.pool, (db) =>
@@ -87,7 +87,7 @@ describe("what the screens read", () => {
         note: "mouse",
       }),
     );
-    expect((await readShed(farm.context(), await row())).shelf.map(({ name }) => name)).toEqual(["Molasses"]);
+    expect((await readShed(farm.context(), await row())).items.map(({ name }) => name)).toEqual(["Molasses"]);
   });
 
   it("sets beds down beside each other, and begins a new bank where one is full", async () => {

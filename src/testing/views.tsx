@@ -2,13 +2,14 @@ import { render, type RenderResult } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { ACTION_SCHEMAS } from "@/contracts/actions/schemas";
 import { findRecipe } from "@/core/book";
+import { findIngredient } from "@/core/book/ingredients";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import type { BatchView } from "@/services/batchView";
 import type { MakingView } from "@/services/readMaking";
 import type { WatersView } from "@/services/readWaters";
 import type { FieldView, PlotView } from "@/services/readField";
-import type { StoreView } from "@/services/readShed";
+import type { ShelfItem, StoreView } from "@/services/shed/readShed";
 import type { YardVessel, YardView } from "@/services/readYard";
 import { ActionsProvider, type FarmActions } from "@/ui/actions";
 
@@ -105,6 +106,7 @@ export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVe
   airW: 0,
   status: "free",
   batch: null,
+  mixing: null,
   ...change,
 });
 
@@ -127,10 +129,28 @@ export const storeOf = (change: Partial<StoreView> = {}): StoreView => ({
   place: "lean-to",
   onHandL: 20,
   recipe: bookDocument("cultured-extract", "equal-parts"),
+  container: "breathable",
+  parentId: null,
+  partNo: null,
   shelfFromMs: at(-100),
   expiresMs: at(2000),
   ...change,
 });
+
+/** An ingredient on the shelf, in one lot unless lots are given. */
+export const shelfItem = (ingredientId: string, onHand: number, change: Partial<ShelfItem> = {}): ShelfItem => {
+  const { name, stockUnit } = findIngredient(ingredientId);
+  return {
+    ingredientId,
+    name,
+    unit: stockUnit,
+    onHand,
+    lots: [{ id: 1, receivedOn: "2031-01-01", onHand, hold: null }],
+    expiresOn: null,
+    unitCostMinor: 0,
+    ...change,
+  };
+};
 
 export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => ({
   id,
@@ -165,6 +185,9 @@ export const makingOf = (change: Partial<MakingView> = {}): MakingView => ({
   choices: [],
   waters: WATERS,
   made: [],
+  equipment: [],
+  plans: [],
+  today: "2031-03-20",
   ...change,
 });
 

@@ -13,7 +13,6 @@ export interface FarmActions {
   readonly addVessel: Act<{ vesselId: number }>;
   readonly addPlot: Act<{ plotId: number }>;
   readonly addTool: Act<{ toolId: number }>;
-  readonly receiveLot: Act<{ lotId: number }>;
   readonly fillVessel: Act<{ batchId: number }>;
   readonly logEntry: Act<{ entryId: number }>;
   readonly closeBatch: Act<{ storeId: number | null }>;
@@ -29,6 +28,29 @@ export interface FarmActions {
   readonly moveToShed: Act<{ lotId: number }>;
   readonly addLabResult: Act<{ resultId: number }>;
   readonly weighMeasure: Act<{ weighingId: number }>;
+  readonly receiveLot: Act<{ lotId: number }>;
+  readonly wasteLot: Act<{ lotId: number }>;
+  readonly correctMovement: Act<{ lotId: number }>;
+  readonly countStock: Act<{ changed: number }>;
+  readonly noteLot: Act<{ lotId: number }>;
+  readonly addOwnIngredient: Act<{ ownId: number }>;
+  readonly setSupply: Act<{ supplyId: number }>;
+  readonly planBatch: Act<{ planId: number }>;
+  readonly dropPlan: Act<{ planId: number }>;
+  readonly emptyStore: Act<{ storeId: number }>;
+  readonly countStore: Act<{ storeId: number }>;
+  readonly pourStore: Act<{ storeIds: number[] }>;
+  readonly addEquipment: Act<{ equipmentId: number }>;
+  readonly noteEquipment: Act<{ equipmentId: number }>;
+  readonly recordPick: Act<{ lotId: number }>;
+  readonly addForagePlace: Act<{ placeId: number }>;
+  readonly visitForage: Act<{ visitId: number }>;
+  readonly addWormBin: Act<{ binId: number }>;
+  readonly noteWormBin: Act<{ lotId: number | null }>;
+  readonly startMixing: Act<{ mixingId: number }>;
+  readonly tickMixing: Act<{ mixingId: number }>;
+  readonly finishMixing: Act<{ batchId: number }>;
+  readonly dropMixing: Act<{ mixingId: number }>;
 }
 
 const ActionsContext = createContext<FarmActions | null>(null);
@@ -52,9 +74,11 @@ const OUT_OF_REACH: ActionError = {
   message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment.",
 };
 
-type Answer<N extends ActionName> = Awaited<ReturnType<FarmActions[N]>> extends ActionResult<infer T> ? T : never;
+/** Writes that a screen asks for by an action; files go by their own address, which tells how far it is. */
+type UiAction = ActionName & keyof FarmActions;
+type Answer<N extends UiAction> = Awaited<ReturnType<FarmActions[N]>> extends ActionResult<infer T> ? T : never;
 
-export interface Acting<N extends ActionName> {
+export interface Acting<N extends UiAction> {
   readonly busy: boolean;
   readonly error: ActionError | null;
   readonly fields: FieldErrors;
@@ -70,7 +94,7 @@ const newKey = (): string => crypto.randomUUID();
  * a double tap or a lost answer does not write twice. The key is renewed once it went through, or once the request changed.
  * @param failure where a refusal is said: by the form itself, or in passing where there is no form
  */
-export function useAct<N extends ActionName>(name: N, failure: "in-place" | "toast" = "in-place"): Acting<N> {
+export function useAct<N extends UiAction>(name: N, failure: "in-place" | "toast" = "in-place"): Acting<N> {
   const actions = useFarmActions();
   const [busy, startTransition] = useTransition();
   const [error, setError] = useState<ActionError | null>(null);

@@ -1,19 +1,16 @@
-import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { findRecipe } from "@/core/book";
 import { batchContent } from "@/core/recipe/composition";
-import { bookDocument } from "@/core/recipe/document";
 import type { BatchCost } from "@/core/money/batchCost";
 import type { BatchPage } from "@/services/readBatch";
 import type { LedgerView } from "@/services/readLedger";
-import type { ShedView } from "@/services/readShed";
-import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf, WATERS } from "@/testing/views";
+import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, storeOf } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
 import { OfflineBar } from "./frame/OfflineBar";
 import { SetUpScreen } from "./frame/SetUpScreen";
 import { CostMeasure } from "./ledger/CostMeasure";
 import { LedgerScreen } from "./ledger/LedgerScreen";
-import { ShedScreen } from "./shed/ShedScreen";
 
 const push = jest.fn();
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }), usePathname: () => "/shed" }));
@@ -35,90 +32,6 @@ describe("a batch's cost, drawn", () => {
     expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Cost: Labour 10.00 crowns, Molasses 5.00 crowns");
     const heights = [...container.querySelectorAll("svg rect")].map((layer) => Number(layer.getAttribute("height")));
     expect(heights[0]! / heights[1]!).toBeCloseTo(2, 6);
-  });
-});
-
-const SHED: ShedView = {
-  farm: FARM,
-  nowMs: NOW_MS,
-  waters: WATERS,
-  stores: [storeOf(), storeOf({ id: 2, label: "Old tea", recipe: bookDocument("aerated-tea"), expiresMs: at(-17) })],
-  shelf: [
-    {
-      ingredientId: "molasses",
-      name: "Molasses",
-      unit: "L",
-      onHand: 7,
-      expiresOn: "2031-03-25",
-      lots: [
-        {
-          id: 1,
-          ingredientId: "molasses",
-          unit: "L",
-          origin: "bought",
-          receivedOn: "2031-01-01",
-          received: 6,
-          costMinor: 1800,
-          expiresOn: "2031-03-25",
-          note: "",
-          onHand: 2,
-        },
-        {
-          id: 2,
-          ingredientId: "molasses",
-          unit: "L",
-          origin: "given",
-          receivedOn: "2031-02-01",
-          received: 5,
-          costMinor: 0,
-          expiresOn: null,
-          note: "from Ana",
-          onHand: 5,
-        },
-      ],
-    },
-  ],
-};
-
-describe("the shed", () => {
-  it("says what each store holds and how long it keeps, and what has gone over", () => {
-    renderWith(fakeActions(), <ShedScreen view={SHED} />);
-    expect(screen.getByText(/keeps 3 months more/)).toBeVisible();
-    expect(screen.getByText(/over by 17 h/)).toBeVisible();
-    expect(screen.getAllByRole("link", { name: "Apply" }).map((link) => link.getAttribute("href"))).toEqual([
-      "/field?store=1",
-      "/field?store=2",
-    ]);
-  });
-  it("warns of what spoils soon, and lists its lots, oldest first, each at its own price", () => {
-    renderWith(fakeActions(), <ShedScreen view={SHED} />);
-    expect(screen.getByText(/5 days left/)).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Molasses: 7 L in 2 lots" }));
-    const lots = within(screen.getByRole("dialog", { name: "Molasses" })).getAllByRole("listitem");
-    expect(lots[0]).toHaveTextContent("bought, 1 Jan 2031");
-    expect(lots[0]).toHaveTextContent("3.00 crowns per L");
-    expect(lots[1]).toHaveTextContent("from Ana");
-  });
-  it("receives a lot, in the unit of what it is, and marks what is wrong", async () => {
-    const actions = fakeActions({ receiveLot: refused("No.", { "/expiresOn": "It can't expire before it came in." }) });
-    renderWith(actions, <ShedScreen view={SHED} />);
-    fireEvent.click(screen.getByRole("button", { name: "Receive a lot" }));
-    fireEvent.change(screen.getByLabelText("What"), { target: { value: "castings" } });
-    fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: "12,5" } });
-    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
-    expect(await screen.findByText("It can't expire before it came in.")).toBeVisible();
-    expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
-      ingredientId: "castings",
-      amount: 12.5,
-      receivedOn: "2031-03-20",
-      expiresOn: null,
-    });
-    expect(screen.getByLabelText("How much (kg)")).toHaveValue("12,5");
-  });
-  it("says what comes next where it is empty", () => {
-    renderWith(fakeActions(), <ShedScreen view={{ ...SHED, stores: [], shelf: [] }} />);
-    expect(screen.getByText(/Nothing stands in store/)).toBeVisible();
-    expect(screen.getByText(/The shelves are empty/)).toBeVisible();
   });
 });
 
@@ -339,11 +252,6 @@ describe("the frame", () => {
 });
 
 describe("keys and connection", () => {
-  it("opens what is new in a place by its key", () => {
-    renderWith(fakeActions(), <ShedScreen view={SHED} />);
-    fireEvent.keyDown(window, { key: "n" });
-    expect(screen.getByRole("dialog", { name: "Receive a lot" })).toBeVisible();
-  });
   it("says when the connection is lost, and when it is back says nothing", () => {
     const online = jest.spyOn(navigator, "onLine", "get").mockReturnValue(false);
     renderWith(fakeActions(), <OfflineBar />);

@@ -1,11 +1,16 @@
 import type { Metadata } from "next";
-import { readShed } from "@/services/readShed";
+import { readItem } from "@/services/shed/readItem";
+import { readShed } from "@/services/shed/readShed";
 import { ShedScreen } from "@/ui/shed/ShedScreen";
 import { openPage } from "../openPage";
 
 export const metadata: Metadata = { title: "Shed" };
 
-export default async function ShedPage() {
-  const page = await openPage(({ ctx, farm }) => readShed(ctx, farm));
-  return page.type === "open" ? <ShedScreen view={page.value} /> : null;
+export default async function ShedPage({ searchParams }: { readonly searchParams: Promise<{ item?: string }> }) {
+  const { item: itemId } = await searchParams;
+  const page = await openPage(async ({ ctx, farm }) => {
+    const view = await readShed(ctx, farm);
+    return { view, item: itemId === undefined ? null : await readItem(ctx, itemId, view.today) };
+  });
+  return page.type === "open" ? <ShedScreen view={page.value.view} item={page.value.item} /> : null;
 }

@@ -60,6 +60,8 @@ export const ADD_TO_BATCH = object(["requestKey", "batchId", "ingredientId", "am
   ingredientId: ID,
   amount: POSITIVE_AMOUNT,
   at: MOMENT,
+  /** Why a lot that is held goes in all the same. */
+  overrideReason: { type: ["string", "null"], maxLength: 300 },
 });
 
 export const TAKE_FROM_BATCH = object(["requestKey", "batchId", "litres"], {

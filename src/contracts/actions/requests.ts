@@ -13,13 +13,14 @@ import type {
   ADD_LAB_RESULT,
   WEIGH_MEASURE,
 } from "./making";
+import type { MIXING_SCHEMAS } from "./filling";
+import type { GATHER_SCHEMAS } from "./gather";
+import type { SHED_SCHEMAS } from "./shed";
 import type {
   SET_UP_FARM,
   ADD_VESSEL,
-  RECEIVE_LOT,
   ADD_PLOT,
   ADD_TOOL,
-  FILL_VESSEL,
   LOG_ENTRY,
   CLOSE_BATCH,
   CLEAN_VESSEL,
@@ -27,14 +28,16 @@ import type {
   ActionName,
 } from "./schemas";
 
+type S = typeof SHED_SCHEMAS;
+type G = typeof GATHER_SCHEMAS;
+type M = typeof MIXING_SCHEMAS;
+
 /** The type of each request, from its schema; named one by one, since the compiler gives up on the mapped type. */
 export interface ActionRequests {
   readonly setUpFarm: FromSchema<typeof SET_UP_FARM>;
   readonly addVessel: FromSchema<typeof ADD_VESSEL>;
-  readonly receiveLot: FromSchema<typeof RECEIVE_LOT>;
   readonly addPlot: FromSchema<typeof ADD_PLOT>;
   readonly addTool: FromSchema<typeof ADD_TOOL>;
-  readonly fillVessel: FromSchema<typeof FILL_VESSEL>;
   readonly logEntry: FromSchema<typeof LOG_ENTRY>;
   readonly closeBatch: FromSchema<typeof CLOSE_BATCH>;
   readonly cleanVessel: FromSchema<typeof CLEAN_VESSEL>;
@@ -49,6 +52,31 @@ export interface ActionRequests {
   readonly moveToShed: FromSchema<typeof MOVE_TO_SHED>;
   readonly addLabResult: FromSchema<typeof ADD_LAB_RESULT>;
   readonly weighMeasure: FromSchema<typeof WEIGH_MEASURE>;
+  readonly importFile: FromSchema<S["importFile"]>;
+  readonly receiveLot: FromSchema<S["receiveLot"]>;
+  readonly wasteLot: FromSchema<S["wasteLot"]>;
+  readonly correctMovement: FromSchema<S["correctMovement"]>;
+  readonly countStock: FromSchema<S["countStock"]>;
+  readonly noteLot: FromSchema<S["noteLot"]>;
+  readonly addOwnIngredient: FromSchema<S["addOwnIngredient"]>;
+  readonly setSupply: FromSchema<S["setSupply"]>;
+  readonly planBatch: FromSchema<S["planBatch"]>;
+  readonly dropPlan: FromSchema<S["dropPlan"]>;
+  readonly emptyStore: FromSchema<S["emptyStore"]>;
+  readonly countStore: FromSchema<S["countStore"]>;
+  readonly pourStore: FromSchema<S["pourStore"]>;
+  readonly addEquipment: FromSchema<S["addEquipment"]>;
+  readonly noteEquipment: FromSchema<S["noteEquipment"]>;
+  readonly recordPick: FromSchema<G["recordPick"]>;
+  readonly addForagePlace: FromSchema<G["addForagePlace"]>;
+  readonly visitForage: FromSchema<G["visitForage"]>;
+  readonly addWormBin: FromSchema<G["addWormBin"]>;
+  readonly noteWormBin: FromSchema<G["noteWormBin"]>;
+  readonly fillVessel: FromSchema<M["fillVessel"]>;
+  readonly startMixing: FromSchema<M["startMixing"]>;
+  readonly tickMixing: FromSchema<M["tickMixing"]>;
+  readonly finishMixing: FromSchema<M["finishMixing"]>;
+  readonly dropMixing: FromSchema<M["dropMixing"]>;
 }
 export type ActionRequest<N extends ActionName> = ActionRequests[N];
 

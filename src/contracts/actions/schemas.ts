@@ -10,20 +10,10 @@ import {
   TEXTURES,
   WARMTHS,
 } from "@/core/book/words";
-import {
-  AMOUNT,
-  DAY,
-  ID,
-  MINUTES,
-  MOMENT,
-  NAME,
-  NOTE,
-  object,
-  POSITIVE_AMOUNT,
-  REASON,
-  REQUEST_KEY,
-  ROW_ID,
-} from "../parts";
+import { AMOUNT, DAY, ID, MINUTES, MOMENT, NAME, NOTE, object, REASON, REQUEST_KEY, ROW_ID } from "../parts";
+import { MIXING_SCHEMAS } from "./filling";
+import { GATHER_SCHEMAS } from "./gather";
+import { SHED_SCHEMAS } from "./shed";
 import {
   ADD_LAB_RESULT,
   ADD_TO_BATCH,
@@ -34,7 +24,6 @@ import {
   SAVE_RECIPE,
   START_WATER,
   TAKE_FROM_BATCH,
-  VERSION_NO,
   WATER_ASKED,
   WEIGH_MEASURE,
 } from "./making";
@@ -80,17 +69,6 @@ export const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
   airW: { type: "number", minimum: 0, maximum: 10000 },
 });
 
-export const RECEIVE_LOT = object(["requestKey", "ingredientId", "amount", "origin", "receivedOn", "cost"], {
-  requestKey: REQUEST_KEY,
-  ingredientId: ID,
-  amount: POSITIVE_AMOUNT,
-  origin: { enum: ["bought", "foraged", "home-made", "given"] },
-  receivedOn: DAY,
-  cost: { type: "number", minimum: 0, maximum: 1000000 },
-  expiresOn: { anyOf: [DAY, { type: "null" }] },
-  note: NOTE,
-});
-
 export const ADD_PLOT = object(["requestKey", "name", "stage", "widthM", "lengthM"], {
   requestKey: REQUEST_KEY,
   name: { ...NAME, maxLength: 40 },
@@ -111,46 +89,6 @@ export const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
   stepMl: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 1000 },
   partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
 });
-
-export const FILL_VESSEL = object(
-  ["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"],
-  {
-    requestKey: REQUEST_KEY,
-    vesselId: ROW_ID,
-    methodId: ID,
-    schoolId: ID,
-    /** The farm's own version; null or missing for the book's recipe. */
-    versionNo: VERSION_NO,
-    /** Litres of water, or kilograms of plant, that the planned amounts follow. */
-    basisAmount: POSITIVE_AMOUNT,
-    headspaceL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
-    include: { type: "array", maxItems: 20, items: ID },
-    /** How much of what the recipe has no amount for. */
-    stated: {
-      type: "array",
-      maxItems: 20,
-      items: object(["ingredient", "amount"], { ingredient: ID, amount: POSITIVE_AMOUNT }),
-    },
-    substitutes: { type: "array", maxItems: 20, items: object(["instead", "use"], { instead: ID, use: ID }) },
-    water: { anyOf: [WATER_ASKED, { type: "null" }] },
-    /** What really goes in, in the recipe's order. */
-    lines: {
-      type: "array",
-      minItems: 1,
-      maxItems: 40,
-      items: object(["ingredientId", "part", "used"], {
-        ingredientId: ID,
-        part: { enum: ["mix", "cap"] },
-        used: AMOUNT,
-        pickedNow: { type: "boolean" },
-      }),
-    },
-    startedAt: MOMENT,
-    statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
-    labourMin: MINUTES,
-    note: NOTE,
-  },
-);
 
 const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(
   kind: K,
@@ -207,6 +145,7 @@ export const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "r
   atOnce: { type: "boolean" },
   label: { type: "string", maxLength: 60 },
   place: { type: "string", maxLength: 80 },
+  container: { enum: ["breathable", "sealed", "vented"] },
   overrideReason: REASON,
   note: NOTE,
 });
@@ -240,10 +179,11 @@ export const APPLY_STORE = object(
 export const ACTION_SCHEMAS = {
   setUpFarm: SET_UP_FARM,
   addVessel: ADD_VESSEL,
-  receiveLot: RECEIVE_LOT,
+  ...SHED_SCHEMAS,
+  ...GATHER_SCHEMAS,
+  ...MIXING_SCHEMAS,
   addPlot: ADD_PLOT,
   addTool: ADD_TOOL,
-  fillVessel: FILL_VESSEL,
   logEntry: LOG_ENTRY,
   closeBatch: CLOSE_BATCH,
   cleanVessel: CLEAN_VESSEL,

@@ -157,8 +157,12 @@ describe("ingredients and uses", () => {
   it.each(INGREDIENT_IDS)("%s has a name, a believable density and no more sugar than itself", (id) => {
     const item = findIngredient(id);
     expect(item.name.length).toBeGreaterThan(2);
-    expect(item.densityKgPerL!).toBeGreaterThanOrEqual(0.1);
-    expect(item.densityKgPerL!).toBeLessThanOrEqual(1.5);
+    // Only what is not known at all has no density.
+    if (item.densityKgPerL === null) expect(id).toBe("other-solid");
+    else {
+      expect(item.densityKgPerL).toBeGreaterThanOrEqual(0.05);
+      expect(item.densityKgPerL).toBeLessThanOrEqual(1.5);
+    }
     expect(item.sugarShare).toBeGreaterThanOrEqual(0);
     expect(item.sugarShare).toBeLessThanOrEqual(1);
   });

@@ -245,6 +245,70 @@ export const COMPOSITION: Readonly<Partial<Record<IngredientId, Composition>>> =
     mg: from(0.4, 0.55, 0.8),
     sugar: from(3, 6, 9),
   },
+  "jaggery": { k2o: from(0.5, 1, 1.5), ca: from(0.05, 0.1, 0.2), mg: from(0.05, 0.1, 0.15), sugar: from(80, 85, 92) },
+  "palm-sugar": {
+    k2o: from(0.5, 1, 1.4),
+    ca: from(0.01, 0.03, 0.1),
+    mg: from(0.02, 0.05, 0.1),
+    sugar: from(80, 85, 92),
+  },
+  "fruit-juice": { k2o: from(0.1, 0.15, 0.25), sugar: from(9, 11, 15) },
+  "yogurt": {
+    n: from(0.5, 0.6, 0.8),
+    p2o5: from(0.2, 0.25, 0.3),
+    k2o: from(0.17, 0.19, 0.25),
+    ca: from(0.11, 0.13, 0.16),
+    sugar: from(3.5, 4.5, 5.5),
+  },
+  "buttermilk": {
+    n: from(0.48, 0.52, 0.58),
+    p2o5: from(0.19, 0.21, 0.25),
+    k2o: from(0.16, 0.18, 0.2),
+    ca: from(0.1, 0.12, 0.13),
+    sugar: from(4, 4.5, 5),
+  },
+  "bread-yeast": { n: from(5, 6.5, 8), p2o5: from(2, 3, 4), k2o: from(1.5, 2.2, 3) },
+  "wheat-flour": {
+    n: from(1.5, 1.9, 2.4),
+    p2o5: from(0.25, 0.5, 0.8),
+    k2o: from(0.15, 0.3, 0.5),
+    sugar: from(1, 2, 3),
+  },
+  "alfalfa-meal": {
+    n: from(2.2, 2.7, 3.2),
+    p2o5: from(0.4, 0.6, 0.8),
+    k2o: from(2, 2.6, 3.2),
+    ca: from(1.1, 1.4, 1.8),
+    mg: from(0.2, 0.3, 0.4),
+    sugar: from(2, 4, 7),
+  },
+  "seed-meal": {
+    n: from(4, 5.5, 7),
+    p2o5: from(1, 2, 3),
+    k2o: from(1, 1.5, 2.2),
+    ca: from(0.2, 0.5, 0.8),
+    mg: from(0.3, 0.5, 0.6),
+  },
+  "seaweed-fresh": {
+    n: from(0.1, 0.3, 0.6),
+    p2o5: from(0.03, 0.08, 0.2),
+    k2o: from(0.5, 1, 2.2),
+    ca: from(0.1, 0.25, 0.5),
+    mg: from(0.08, 0.15, 0.25),
+    na: from(0.3, 0.6, 1),
+  },
+  "fish-scraps": { n: from(1.8, 2.6, 3.2), p2o5: from(0.8, 1.8, 3), k2o: from(0.2, 0.35, 0.5), ca: from(0.5, 1.5, 3) },
+  "fruit-waste": {
+    n: from(0.05, 0.12, 0.25),
+    p2o5: from(0.02, 0.05, 0.08),
+    k2o: from(0.1, 0.25, 0.45),
+    sugar: from(5, 10, 15),
+  },
+  "bone-raw": { n: from(2, 3.5, 4.5), p2o5: from(15, 20, 25), ca: from(18, 22, 26), mg: from(0.3, 0.5, 0.7) },
+  "sea-shell": { ca: from(35, 38, 39.5), mg: from(0.05, 0.2, 0.6), na: from(0.2, 0.5, 0.9) },
+  "rock-phosphate": { p2o5: from(3, 18, 30), ca: from(15, 25, 33) },
+  "gypsum": { ca: from(18, 21, 23) },
+  "straw": { n: from(0.4, 0.6, 1), p2o5: from(0.1, 0.2, 0.3), k2o: from(0.8, 1.4, 2), ca: from(0.2, 0.35, 0.5) },
   "dry-leaves": {
     n: from(0.5, 0.8, 1.2),
     p2o5: from(0.1, 0.2, 0.4),
@@ -255,7 +319,14 @@ export const COMPOSITION: Readonly<Partial<Record<IngredientId, Composition>>> =
 };
 
 /** Dissolves whole: nothing of it stays behind in the sieve. */
-const DISSOLVES: readonly IngredientId[] = ["brown-sugar", "white-sugar", "raw-sugar", "sea-salt"];
+const DISSOLVES: readonly IngredientId[] = [
+  "brown-sugar",
+  "white-sugar",
+  "raw-sugar",
+  "jaggery",
+  "palm-sugar",
+  "sea-salt",
+];
 export const dissolvesWhole = (ingredient: IngredientId): boolean => DISSOLVES.includes(ingredient);
 
 /** Ingredients that nobody has figures for; they are left out of the sums and named. */

@@ -14,6 +14,8 @@ const SUGAR_NOTES: Partial<Record<IngredientId, string>> = {
   "brown-sugar": "A little molasses in it: some minerals, milder than molasses.",
   "white-sugar": "Sugar alone: feeds, brings no minerals.",
   "raw-sugar": "Close to brown sugar; damp, so weigh it.",
+  "jaggery": "Sugar with its minerals left in; grate it, it dissolves slowly.",
+  "palm-sugar": "As jaggery, a little milder.",
   "honey": "Slows bacteria while it is strong; costs most.",
 };
 const SUGARS = Object.keys(SUGAR_NOTES) as IngredientId[];
@@ -42,6 +44,19 @@ const BY_HAND: readonly (readonly [instead: IngredientId, use: IngredientId, fac
   ["greens", "plant", 1, "The same plants by another name: any you can name and would dare to eat."],
   ["greens", "legume-leaf", 1, "More nitrogen, more smell: less of it does."],
   ["legume-leaf", "greens", 1, "Less nitrogen, unless they are nettle or comfrey."],
+  ["molasses", "fruit-juice", 7.5, "A tenth sugar: bulky, and its acid comes along. Take so much less water."],
+  ["lactic-culture", "yogurt", 2, "Dairy strains, half as strong: give the batch two days more."],
+  ["milk", "buttermilk", 1, "Soured already: quicker, and less left for the culture to eat."],
+  ["kelp-meal", "seaweed-fresh", 5, "Mostly water and salt: rinse it twice, and count the salt."],
+  ["kelp-meal", "alfalfa-meal", 1, "More nitrogen, none of the sea's minerals."],
+  ["pulse-flour", "wheat-flour", 1.5, "Half the protein: slower and milder."],
+  ["pulse-flour", "seed-meal", 0.7, "Stronger and oilier: a film may stand on it."],
+  ["oat-flour", "wheat-flour", 1, "Stickier: stir it in dry, a little at a time."],
+  ["leaf-mould", "garden-soil", 0.5, "The bed's own life instead of the wood's: from under plants that thrive."],
+  ["dry-leaves", "straw", 1, "Longer to soak; make sure no weedkiller is on it."],
+  ["fish-hydrolysate", "fish-scraps", 3, "Raw: it smells, draws animals and must be broken down first."],
+  ["shell-raw", "sea-shell", 1, "Denser and slower; rinse the salt off."],
+  ["guano", "seed-meal", 3, "Milder and slower, nitrogen rather than phosphorus."],
   ["eggshell", "shell-meal", 1, "Sea shell dissolves slower; crush it fine."],
 ];
 

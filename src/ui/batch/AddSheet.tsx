@@ -3,14 +3,16 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
 import { useAct } from "../actions";
-import { NumberField, SelectField } from "../kit/fields";
+import { measurableOf } from "../fill/fillPlan";
+import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface AddForm {
   ingredientId: IngredientId;
   amount: string;
+  overrideReason: string;
 }
 
 interface AddSheetProps {
@@ -25,16 +27,26 @@ interface AddSheetProps {
 /** Something more goes into a running batch: drawn from the shed, oldest lot first. */
 export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: AddSheetProps) => {
   const act = useAct("addToBatch");
+  const { read } = useReadAmount();
   const first = suggested[0];
   const { register, handleSubmit, control } = useForm<AddForm>({
     defaultValues: {
       ingredientId: first?.ingredient ?? "water",
       amount: first ? String(Number(first.amount.toFixed(3))) : "",
+      overrideReason: "",
     },
   });
-  const item = findIngredient(useWatch({ control, name: "ingredientId" }));
-  const submit = handleSubmit(async ({ ingredientId, amount }) => {
-    if (!(await act.run({ batchId, ingredientId, amount: parseNumber(amount) as number }))) return;
+  const [ingredientId, typed, reason] = useWatch({ control, name: ["ingredientId", "amount", "overrideReason"] });
+  const item = findIngredient(ingredientId);
+  const of = measurableOf(ingredientId);
+  const submit = handleSubmit(async ({ amount, overrideReason }) => {
+    const answer = await act.run({
+      batchId,
+      ingredientId,
+      amount: read(amount, of) as number,
+      overrideReason: overrideReason.trim() === "" ? null : overrideReason.trim(),
+    });
+    if (!answer) return;
     toast.success(`${item.name} went into ${vesselName}.`);
     onClose();
   });
@@ -60,7 +72,14 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
           </option>
         ))}
       </SelectField>
-      <NumberField label="How much" unit={item.stockUnit} {...register("amount")} error={act.fields["/amount"]} />
+      <AmountField label="How much" of={of} typed={typed} {...register("amount")} error={act.fields["/amount"]} />
+      {act.fields["/overrideReason"] || reason !== "" ? (
+        <TextArea
+          label="Why it goes in all the same"
+          {...register("overrideReason")}
+          error={reason.trim() === "" ? act.fields["/overrideReason"] : undefined}
+        />
+      ) : null}
     </FormSheet>
   );
 };

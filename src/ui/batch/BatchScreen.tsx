@@ -58,12 +58,20 @@ export const BatchScreen = ({
 
   return (
     <div className="mx-auto max-w-[1240px] px-4 py-5">
-      <Link
-        href="/"
-        className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
-      >
-        Back to the yard
-      </Link>
+      <div className="flex flex-wrap justify-between gap-x-6">
+        <Link
+          href="/"
+          className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
+        >
+          Back to the yard
+        </Link>
+        <Link
+          href={`/paper/labels?batch=${batch.id}`}
+          className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
+        >
+          Labels for it
+        </Link>
+      </div>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[220px_1fr]">
         <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">
           <VesselDrawing

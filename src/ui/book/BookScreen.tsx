@@ -12,7 +12,7 @@ import { GoalChoice } from "./GoalChoice";
 import { HandChoice } from "./HandChoice";
 import { ImportSheet } from "./ImportSheet";
 import { MethodPlate } from "./MethodPlate";
-import { WeighSheet } from "./WeighSheet";
+import { WeighSheet } from "../measures/WeighSheet";
 
 type By = "all" | "goal" | "hand" | "day";
 
@@ -74,7 +74,7 @@ export const BookScreen = ({ view, startBy }: { readonly view: BookView; readonl
         {by === "day" ? <DayChoice view={view} /> : null}
       </div>
       {open === "import" ? <ImportSheet view={view} onClose={() => setOpen(null)} /> : null}
-      {open === "weigh" ? <WeighSheet view={view} onClose={() => setOpen(null)} /> : null}
+      {open === "weigh" ? <WeighSheet measures={view.measures} onClose={() => setOpen(null)} /> : null}
     </div>
   );
 };

@@ -224,7 +224,7 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
       {recipe.family === "mineral" ? (
         <ShellChemistry
           units={units}
-          lines={scaled.lines.map(({ ingredient, amount }) => ({ ingredient, typed: String(amount) }))}
+          lines={scaled.lines.map(({ ingredient, amount }) => ({ ingredient, used: amount }))}
         />
       ) : null}
       <details>

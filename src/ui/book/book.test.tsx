@@ -51,7 +51,17 @@ describe("the field book", () => {
     expect(screen.getAllByText(/Sugar: .* Water: .* Air: .* Time:/).length).toBe(METHODS.length);
   });
   it("says what can be made of the shed as it is", () => {
-    const shelf = [{ ingredientId: "milk", name: "Milk", unit: "L" as const, onHand: 3, lots: [], expiresOn: null }];
+    const shelf = [
+      {
+        ingredientId: "milk",
+        name: "Milk",
+        unit: "L" as const,
+        onHand: 3,
+        lots: [],
+        expiresOn: null,
+        unitCostMinor: 0,
+      },
+    ];
     renderWith(fakeActions(), <BookScreen view={viewOf({ shelf })} startBy="hand" />);
     const fromShed = screen.getByRole("region", { name: "From the shed" });
     expect(within(fromShed).getByRole("link", { name: "Dilute milk or whey" }).closest("li")).toHaveTextContent(

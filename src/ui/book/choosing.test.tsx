@@ -21,6 +21,7 @@ const held = (ingredientId: string, onHand: number) => ({
   onHand,
   lots: [],
   expiresOn: null,
+  unitCostMinor: 0,
 });
 const viewOf = (change: Partial<BookView> = {}): BookView => ({
   ...makingOf(),

@@ -3,7 +3,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
-import type { ShelfItem } from "@/services/readShed";
+import type { ShelfItem } from "@/services/shed/readShed";
 import { NumberField, SelectField, TickField } from "../kit/fields";
 import type { Fill } from "./useFill";
 

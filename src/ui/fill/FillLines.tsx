@@ -4,10 +4,10 @@ import { findIngredient, PICKED_FRESH } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
-import type { ShelfItem } from "@/services/readShed";
-import type { LineDraft } from "./fillPlan";
+import type { ShelfItem } from "@/services/shed/readShed";
+import { useReadAmount } from "../measures/AmountField";
+import { measurableOf, type LineDraft } from "./fillPlan";
 
 interface FillLinesProps {
   readonly recipe: Recipe;
@@ -25,14 +25,17 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   if (line.pickedNow) return { text: "picked now, straight in", short: false };
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };
-  const wantedMilli = toMilli(parseNumber(line.typed) ?? 0);
+  const wantedMilli = toMilli(line.used ?? 0);
+  const held = item.lots.find(({ hold }) => hold !== null)?.hold;
   const plan = drawOldestFirst(
-    item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
+    item.lots
+      .filter(({ hold }) => hold === null)
+      .map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
     wantedMilli,
   );
   if (plan.shortMilli > 0)
     return {
-      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short`,
+      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short${held ? `; held back: ${held}` : ""}`,
       short: true,
     };
   const from = plan.draws.map(
@@ -57,8 +60,9 @@ const Line = ({
   onPicked,
 }: Omit<FillLinesProps, "recipe" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
+  const { inOurs } = useReadAmount();
   const shed = sayShed(line, shelf, units);
-  const error = fields[`/lines/${index}/used`] ?? (parseNumber(line.typed) === null ? "A number, please." : undefined);
+  const error = fields[`/lines/${index}/used`] ?? line.unreadable ?? undefined;
   return (
     <li className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 py-2">
       <div className="min-w-0">
@@ -97,8 +101,12 @@ const Line = ({
           />
           <span className="reading w-6 text-left">{line.unit}</span>
         </div>
-        {units === "us" && parseNumber(line.typed) !== null ? (
-          <p className="text-[0.82rem] text-soft">= {sayStock(parseNumber(line.typed)!, line.unit, units)}</p>
+        {line.how ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
+        {line.how === null && units === "us" && line.used !== null ? (
+          <p className="text-[0.82rem] text-soft">= {sayStock(line.used, line.unit, units)}</p>
+        ) : null}
+        {line.how === null && line.used !== null && inOurs(line.used, measurableOf(line.ingredient)) ? (
+          <p className="text-[0.82rem] text-soft">about {inOurs(line.used, measurableOf(line.ingredient))}</p>
         ) : null}
         {line.changed ? (
           <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p>

@@ -2,32 +2,27 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
-import { heaterNeed } from "@/core/recipe/conditions";
-import { thinStarters } from "@/core/recipe/starter";
-import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { toBase } from "@/core/quantity/units";
-import { sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { sayStock, sayVolume } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { MakingView } from "@/services/readMaking";
-import type { Vessel } from "@/services/types";
+import type { Plan, Vessel } from "@/services/types";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
-import { NumberField } from "../kit/fields";
+import { NumberField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { askedWater, waterProblem, WaterPicker } from "../water/WaterPicker";
 import { FillChoice } from "./FillChoice";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
+import { FillCautions, FillNotices } from "./FillNotices";
+import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
 import { useFill } from "./useFill";
-
-/** What a first try is made in, L. */
-const TRIAL_L = 30;
 
 interface FillSheetProps {
   /** Taken while the panel was open, it stays open, so that nothing typed is lost. */
@@ -36,70 +31,87 @@ interface FillSheetProps {
   readonly farm: FarmView;
   /** The recipe that was picked in the book, if it was opened from there. */
   readonly startWith: RecipeKey | null;
+  /** The plan that this is the doing of. */
+  readonly plan?: Plan | null;
 }
 
+const celsiusOf = (typed: string, unit: string): number =>
+  Number(toBase({ value: parseNumber(typed) as number, unit }).value.toFixed(1));
+
 /** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
-export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) => {
+export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: FillSheetProps) => {
   const router = useRouter();
   const act = useAct("fillVessel");
-  const fill = useFill(vessel, making, startWith);
+  const mixing = useAct("startMixing");
+  const fill = useFill(vessel, making, startWith, plan);
   const { units } = farm;
-  const degree = units === "us" ? "°F" : "°C";
   const [started, setStarted] = useState(false);
   const [stated, setStated] = useState(units === "us" ? "68" : "20");
   const [labourMin, setLabourMin] = useState("45");
+  const [reason, setReason] = useState("");
+  const [planning, setPlanning] = useState(false);
   const { state, recipe, set } = fill;
   const { scaled, problem, lines, later, filledL, overBrim } = fill.plan;
-  const waterL = lines.reduce(
-    (sum, line) => sum + (line.ingredient === "water" ? (parseNumber(line.typed) ?? 0) : 0),
-    0,
-  );
+  const waterL = lines.reduce((sum, { ingredient, used }) => sum + (ingredient === "water" ? (used ?? 0) : 0), 0);
   const noAir = recipe.aerated && vessel.airW === 0;
 
-  const thin = thinStarters(
-    recipe,
-    lines.map(({ ingredient, slot, typed }) => ({ ingredient, slot, amount: parseNumber(typed) ?? 0 })),
-  );
-  const statedC = parseNumber(stated);
-  const liquidC = statedC === null ? null : toBase({ value: statedC, unit: degree }).value;
-  // A degree or two is no matter.
-  const coldBy = liquidC === null || scaled === null ? 0 : recipe.comfortC.low - 2 - liquidC;
-  const heater =
-    coldBy > 0 && liquidC! > -5 && filledL > 0 ? heaterNeed(vessel.volumeL, liquidC!, recipe.comfortC.low) : null;
-
   const leave = () => router.push("/", { scroll: false });
+  const degree = units === "us" ? "°F" : "°C";
+  const asked = () => ({
+    vesselId: vessel.id,
+    ...state.key,
+    basisAmount: Number(scaled!.basisAmount.toFixed(6)),
+    include: [...state.include],
+    stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
+      typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
+    ),
+    substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
+    water: askedWater(state.water),
+    planId: plan?.id ?? null,
+    statedC: stated.trim() === "" ? null : celsiusOf(stated, degree),
+    overrideReason: reason.trim() === "" ? null : reason.trim(),
+  });
+  const wait = () => {
+    setStarted(true);
+    leave();
+  };
   const start = async () => {
-    if (!scaled) return;
-    const statedNumber = stated.trim() === "" ? null : (parseNumber(stated) as number);
     const answer = await act.run({
-      vesselId: vessel.id,
-      ...state.key,
-      basisAmount: Number(scaled.basisAmount.toFixed(6)),
-      include: [...state.include],
-      stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
-        typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
-      ),
-      substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
-      lines: lines.map((line) => ({
-        ingredientId: line.ingredient,
-        part: line.part,
-        used: parseNumber(line.typed) as number,
-        pickedNow: line.pickedNow,
+      ...asked(),
+      lines: lines.map(({ ingredient, part, used, pickedNow }) => ({
+        ingredientId: ingredient,
+        part,
+        used: used as number,
+        pickedNow,
       })),
-      water: askedWater(state.water),
-      statedC: statedNumber === null ? null : Number(toBase({ value: statedNumber, unit: degree }).value.toFixed(1)),
       labourMin: parseNumber(labourMin) as number,
     });
     if (!answer) return;
-    setStarted(true);
     toast.success(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
-    leave();
+    wait();
+  };
+  const stepByStep = async () => {
+    const answer = await mixing.run({
+      ...asked(),
+      lines: lines.map(({ ingredient, part, used, pickedNow }) => ({
+        ingredientId: ingredient,
+        part,
+        amount: used as number,
+        pickedNow,
+      })),
+    });
+    if (!answer) return;
+    setStarted(true);
+    router.push(`/mix/${answer.mixingId}`);
   };
 
   if (started) return null;
   const taken = vessel.status !== "free";
   const needsReason = waterL > 0 && waterProblem(making.waters, state.water, waterL) !== null;
-  const sackKg = wetSackKg({ recipe }, scaled?.lines ?? []);
+  const blocked =
+    !scaled || overBrim || taken || noAir || filledL <= 0 || (needsReason && state.water.reason.trim() === "");
+  const error = act.error ?? mixing.error;
+  const fields = { ...mixing.fields, ...act.fields };
   return (
     <Sheet
       wide
@@ -114,21 +126,22 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
               : problem}
           </p>
-          <Button
-            look="strong"
-            className="max-sm:w-full"
-            disabled={
-              act.busy || !scaled || overBrim || taken || noAir || (needsReason && state.water.reason.trim() === "")
-            }
-            onClick={() => void start()}
-          >
-            Start the batch
-          </Button>
+          <div className="flex flex-wrap gap-2 max-sm:w-full max-sm:flex-col">
+            <Button disabled={!scaled} onClick={() => setPlanning(true)}>
+              Plan it for a day
+            </Button>
+            <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
+              Mix it step by step
+            </Button>
+            <Button look="strong" disabled={blocked || act.busy} onClick={() => void start()}>
+              Start the batch
+            </Button>
+          </div>
         </div>
       }
     >
       <div className="grid gap-5 md:grid-cols-[300px_1fr]">
-        <FillChoice vessel={vessel} making={making} fill={fill} units={units} fields={act.fields} />
+        <FillChoice vessel={vessel} making={making} fill={fill} units={units} fields={fields} />
         <div className="grid content-start gap-5">
           {taken ? (
             <Notice
@@ -143,25 +156,26 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               {`${recipe.name} needs it all the way: pick another vessel.`}
             </Notice>
           ) : null}
-          {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
-            <Notice tone="plain" title="The first one here">
-              {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${TRIAL_L} L or less, and step up once one came off well.`}
-            </Notice>
-          )}
-          {heater ? (
-            <Notice tone="caution" title="Cold for it">
-              {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm.`}
+          <FillNotices
+            recipe={recipe}
+            making={making}
+            vessel={vessel}
+            lines={lines}
+            filledL={filledL}
+            stated={stated}
+          />
+          {error ? (
+            <Notice tone="error" title={error.message}>
+              {fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}
             </Notice>
           ) : null}
-          {thin.map(({ ingredient, share, leastShare }) => (
-            <Notice key={ingredient} tone="caution" title="Too thin a start">
-              {`${findIngredient(ingredient).name} is ${formatNumber(share * 100, 2)} % of the liquid; under ${formatNumber(leastShare * 100, 2)} % it takes far longer, or never starts.`}
-            </Notice>
-          ))}
-          {act.error ? (
-            <Notice tone="error" title={act.error.message}>
-              {act.fields["/vesselId"] ?? act.fields["/versionNo"] ?? null}
-            </Notice>
+          {fields["/overrideReason"] || reason !== "" ? (
+            <TextArea
+              label="Why it goes in all the same"
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+              error={reason.trim() === "" ? fields["/overrideReason"] : undefined}
+            />
           ) : null}
           {problem && state.size !== "amount" && state.size !== "depth" ? (
             <Notice tone="error" title={problem}>
@@ -174,7 +188,7 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               lines={lines}
               shelf={making.shelf}
               units={units}
-              fields={act.fields}
+              fields={fields}
               onType={(key, typed) => set({ drafts: { ...state.drafts, [key]: typed } })}
               onPicked={(ingredient, on) =>
                 set({
@@ -209,7 +223,7 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               neededL={waterL}
               value={state.water}
               units={units}
-              fields={act.fields}
+              fields={fields}
               onChange={(water) => set({ water })}
             />
           ) : null}
@@ -221,34 +235,28 @@ export const FillSheet = ({ vessel, making, farm, startWith }: FillSheetProps) =
               hint="Used until you read it."
               value={stated}
               onChange={(event) => setStated(event.target.value)}
-              error={act.fields["/statedC"]}
+              error={fields["/statedC"]}
             />
             <NumberField
               label="Hands’ time"
               unit="min"
               value={labourMin}
               onChange={(event) => setLabourMin(event.target.value)}
-              error={act.fields["/labourMin"]}
+              error={fields["/labourMin"]}
             />
           </div>
-          <section aria-label="Cautions" className="grid gap-2">
-            <h3 className="text-lg">Mind</h3>
-            {sackKg > 25 ? (
-              <Notice tone="caution">
-                {`The sack comes out at about ${formatNumber(sackKg, 2)} kg wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
-              </Notice>
-            ) : null}
-            {recipe.cautions.map((caution) => (
-              <Notice key={caution} tone="caution">
-                {CAUTIONS[caution]}
-              </Notice>
-            ))}
-            <p className="text-[0.88rem] text-soft">
-              Local code, your certifier and licensed trades stand above this. {recipe.sureness}
-            </p>
-          </section>
+          <FillCautions recipe={recipe} lines={scaled?.lines ?? []} />
         </div>
       </div>
+      {planning && scaled ? (
+        <PlanSheet
+          ask={asked()}
+          name={`${recipe.shortName} in ${vessel.name}`}
+          today={making.today}
+          onClose={() => setPlanning(false)}
+          onDone={wait}
+        />
+      ) : null}
     </Sheet>
   );
 };

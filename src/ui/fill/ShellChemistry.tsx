@@ -23,14 +23,14 @@ function workOut(
 }
 
 interface ShellChemistryProps {
-  readonly lines: readonly Pick<LineDraft, "ingredient" | "typed">[];
+  readonly lines: readonly Pick<LineDraft, "ingredient" | "used">[];
   readonly units: UnitSystem;
 }
 
 /** What this vinegar does to this shell: which runs out, what is left, how strong it gets, how much gas comes off. */
 export const ShellChemistry = ({ lines, units }: ShellChemistryProps) => {
   const [percent, setPercent] = useState("5");
-  const amountOf = (id: string) => parseNumber(lines.find(({ ingredient }) => ingredient === id)?.typed ?? "") ?? 0;
+  const amountOf = (id: string) => lines.find(({ ingredient }) => ingredient === id)?.used ?? 0;
   const { answer, problem } = workOut(
     amountOf("vinegar"),
     amountOf("eggshell") || amountOf("shell-meal"),

@@ -1,5 +1,6 @@
 import { findRecipe } from "@/core/book";
-import type { ShelfItem } from "@/services/readShed";
+import { readMeasured } from "@/formats/measured";
+import type { ShelfItem } from "@/services/shed/readShed";
 import { basisOf, planFill, type FillDraft } from "./fillPlan";
 
 const item = (ingredientId: string, onHand: number): ShelfItem => ({
@@ -9,6 +10,7 @@ const item = (ingredientId: string, onHand: number): ShelfItem => ({
   onHand,
   lots: [],
   expiresOn: null,
+  unitCostMinor: 0,
 });
 const SHELF = [item("molasses", 5), item("lactic-culture", 0.6), item("plant", 3), item("castings", 20)];
 const draft = (change: Partial<FillDraft> = {}, methodId = "cultured-extract"): FillDraft => {
@@ -23,6 +25,7 @@ const draft = (change: Partial<FillDraft> = {}, methodId = "cultured-extract"): 
     include: [],
     picked: new Set(),
     drafts: {},
+    read: (typed, of) => readMeasured(typed, of, [], "metric"),
     shelf: SHELF,
     ...change,
   };

@@ -5,8 +5,15 @@ import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type AmountOf, type ScaledLine, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import type { StockUnit } from "@/core/book/range";
 import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
+import type { Measurable, Measured } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
-import type { ShelfItem } from "@/services/readShed";
+import type { ShelfItem } from "@/services/shed/readShed";
+
+/** An ingredient as amounts of it are read. */
+export function measurableOf(ingredient: IngredientId): Measurable {
+  const { stockUnit, densityKgPerL } = findIngredient(ingredient);
+  return { itemId: ingredient, unit: stockUnit, densityKgPerL };
+}
 
 /** What decides how much is made: the vessel, the shed, or an amount that the grower names. */
 export type FillSize = "vessel" | "shed" | "amount" | "depth";
@@ -28,12 +35,19 @@ export interface FillDraft {
   /** Amounts changed by hand, as typed, by line. */
   readonly drafts: Readonly<Record<string, string>>;
   readonly shelf: readonly ShelfItem[];
+  /** How amounts are read: in numbers, units, and the farm's own measures. */
+  readonly read: (typed: string, of: Measurable) => Measured;
 }
 
 /** A line of the recipe with what will really go in, as typed. */
 export interface LineDraft extends ScaledLine {
   readonly key: string;
   readonly typed: string;
+  /** What was typed, in the stock unit; null while it can't be read. */
+  readonly used: number | null;
+  /** How it was read where that is not plain, or why it can't be. */
+  readonly how: string | null;
+  readonly unreadable: string | null;
   readonly changed: boolean;
   readonly pickedNow: boolean;
 }
@@ -124,16 +138,21 @@ export function planFill(draft: FillDraft): FillPlan {
     .filter(({ onDay }) => onDay === 0)
     .map((line): LineDraft => {
       const key = lineKey(line);
-      const typed = draft.drafts[key];
+      const changed = draft.drafts[key];
+      const typed = changed ?? line.amount.toFixed(digitsFor(line.amount));
+      const measured = draft.read(typed, measurableOf(line.ingredient));
       return {
         ...line,
         key,
-        typed: typed ?? line.amount.toFixed(digitsFor(line.amount)),
-        changed: typed !== undefined,
+        typed,
+        used: measured.type === "read" ? Number(measured.amount.toFixed(3)) : null,
+        how: measured.type === "read" ? measured.how : null,
+        unreadable: measured.type === "read" ? null : measured.why,
+        changed: changed !== undefined,
         pickedNow: draft.picked.has(line.ingredient),
       };
     });
-  const amounts = lines.map(({ ingredient, part, typed }) => ({ ingredient, part, amount: parseNumber(typed) ?? -1 }));
+  const amounts = lines.map(({ ingredient, part, used }) => ({ ingredient, part, amount: used ?? -1 }));
   const readable = scaled !== null && amounts.every(({ amount }) => amount >= 0);
   const filledL = readable ? occupiedLitres(draft.recipe, [...amounts, ...later]) : 0;
   return { scaled, problem, lines, later, filledL, overBrim: filledL > draft.vessel.volumeL };

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import type { RecipeKey } from "@/core/recipe/pick";
 import type { MakingView } from "@/services/readMaking";
-import { FARM, fakeActions, makingOf, NOW_MS, renderWith } from "@/testing/views";
+import { FARM, fakeActions, makingOf, NOW_MS, renderWith, shelfItem } from "@/testing/views";
 import { FillSheet } from "./FillSheet";
 import { queryOf, recipeKeyFrom } from "./recipeKey";
 
@@ -18,27 +18,7 @@ const VESSEL = {
   airW: 20,
   status: "free",
 } as const;
-const held = (ingredientId: string, onHand: number) => ({
-  ingredientId,
-  name: ingredientId,
-  unit: "kg" as const,
-  onHand,
-  lots: [
-    {
-      id: 1,
-      ingredientId,
-      unit: "kg" as const,
-      origin: "bought" as const,
-      receivedOn: "2031-01-01",
-      received: onHand,
-      costMinor: 0,
-      expiresOn: null,
-      note: "",
-      onHand,
-    },
-  ],
-  expiresOn: null,
-});
+const held = shelfItem;
 
 function open(methodId: string, schoolId: string, change: Partial<MakingView> = {}, versionNo: number | null = null) {
   const actions = fakeActions();

@@ -6,7 +6,9 @@ import type { Recipe } from "@/core/book/recipe";
 import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import { parseNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
-import type { Vessel } from "@/services/types";
+import type { Plan, Vessel } from "@/services/types";
+import { readMeasured } from "@/formats/measured";
+import { useMeasures } from "../measures/measuresContext";
 import { NO_WATER, type WaterDraft } from "../water/WaterPicker";
 import { planFill, type FillPlan, type FillSize } from "./fillPlan";
 
@@ -34,11 +36,17 @@ export interface Fill {
 const firstOf = (vessel: Vessel) => METHODS.find(({ aerated }) => !aerated || vessel.airW > 0)!.id;
 
 /** The fill of a vessel while it is put together. */
-export function useFill(vessel: Vessel, making: MakingView, startWith: RecipeKey | null): Fill {
+export function useFill(
+  vessel: Vessel,
+  making: MakingView,
+  startWith: RecipeKey | null,
+  plan: Pick<Plan, "basisAmount"> | null = null,
+): Fill {
+  const { own, units } = useMeasures();
   const [state, setState] = useState<FillState>(() => ({
     key: startWith ?? chosenKey(firstOf(vessel), making.choices),
-    size: "vessel",
-    wanted: "",
+    size: plan ? "amount" : "vessel",
+    wanted: plan ? String(plan.basisAmount) : "",
     depth: "",
     include: [],
     stated: {},
@@ -48,7 +56,7 @@ export function useFill(vessel: Vessel, making: MakingView, startWith: RecipeKey
     water: NO_WATER,
   }));
   const recipe = recipeOfKey(state.key, making.versions);
-  const plan = planFill({
+  const planned = planFill({
     recipe,
     vessel,
     size: state.size,
@@ -63,11 +71,12 @@ export function useFill(vessel: Vessel, making: MakingView, startWith: RecipeKey
     picked: state.picked,
     drafts: state.drafts,
     shelf: making.shelf,
+    read: (typed, of) => readMeasured(typed, of, own, units),
   });
   const set = (change: Partial<FillState>) => {
     const moves = ["key", "size", "wanted", "depth", "swaps"].some((name) => name in change);
     const fresh: Partial<FillState> = "key" in change ? { include: [], stated: {}, swaps: {}, picked: new Set() } : {};
     setState((current) => ({ ...current, ...fresh, ...(moves ? { drafts: {} } : {}), ...change }));
   };
-  return { state, recipe, plan, set };
+  return { state, recipe, plan: planned, set };
 }

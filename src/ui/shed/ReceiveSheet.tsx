@@ -1,64 +1,86 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { CAUTIONS } from "@/core/book/cautions";
+import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
+import type { OwnIngredient } from "@/services/types";
 import { useAct } from "../actions";
-import { NumberField, SelectField, TextField } from "../kit/fields";
+import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { Notice } from "../kit/Notice";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { itemOptions } from "./ingredientOptions";
+import { kindsOfOrigin, provenanceOf, ProvenanceFields } from "./ProvenanceFields";
+import type { ReceiveForm } from "./receiveForm";
 
-interface ReceiveForm {
-  ingredientId: IngredientId;
-  amount: string;
-  origin: "bought" | "foraged" | "home-made" | "given";
-  receivedOn: string;
-  cost: string;
-  expiresOn: string;
-  note: string;
-}
+const ORIGIN_OF = { bought: "bought", foraged: "foraged", saved: "home-made", made: "home-made" } as const;
 
-const BY_NAME = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) =>
-  INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name),
-);
-
-/** A lot comes in: how much, when, from where, for how much. */
+/** A lot comes in: how much in whatever measure, when, from where, for how much; and what of its origin matters later. */
 export const ReceiveSheet = ({
   farm,
   today,
+  own,
+  startWith,
   onClose,
 }: {
   readonly farm: FarmView;
   readonly today: string;
+  readonly own: readonly OwnIngredient[];
+  readonly startWith: string | null;
   readonly onClose: () => void;
 }) => {
   const receive = useAct("receiveLot");
-  const { register, handleSubmit, control } = useForm<ReceiveForm>({
+  const { read } = useReadAmount();
+  const options = itemOptions(own);
+  const { register, handleSubmit, control, setValue } = useForm<ReceiveForm>({
     defaultValues: {
-      ingredientId: "molasses",
+      itemId: startWith ?? "molasses",
       amount: "",
       origin: "bought",
       receivedOn: today,
       cost: "0",
       expiresOn: "",
+      opened: false,
+      place: "",
       note: "",
+      animal: "cow",
+      age: "aged",
+      donor: "person",
+      collectedFrom: today,
+      collectedUntil: today,
+      medicine: false,
+      charSource: "plain wood",
+      herbicideSuspected: false,
+      storedHot: false,
+      riceKg: "",
+      rinseL: "",
     },
   });
-  const item = findIngredient(useWatch({ control, name: "ingredientId" }));
+  const [itemId, amount, origin] = useWatch({ control, name: ["itemId", "amount", "origin"] });
+  const item = options.find((option) => option.itemId === itemId) ?? options[0]!;
+  const facts = INGREDIENT_FACTS[item.ingredientId];
+  const ownCaution = own.find(({ id }) => id === item.ownId)?.caution;
   const submit = handleSubmit(async (form) => {
     const answer = await receive.run({
-      ingredientId: form.ingredientId,
-      amount: parseNumber(form.amount) as number,
+      ingredientId: item.ingredientId,
+      ownId: item.ownId,
+      amount: read(form.amount, item) as number,
       origin: form.origin,
       receivedOn: form.receivedOn,
       cost: parseNumber(form.cost) as number,
       expiresOn: form.expiresOn === "" ? null : form.expiresOn,
+      openedOn: form.opened ? form.receivedOn : null,
+      place: form.place,
       note: form.note,
+      provenance: provenanceOf(form, item.ingredientId),
     });
     if (!answer) return;
     toast.success(`${item.name} is on the shelf.`);
     onClose();
   });
+  const { fields } = receive;
   return (
     <FormSheet
       title="Receive a lot"
@@ -68,30 +90,51 @@ export const ReceiveSheet = ({
       onSubmit={submit}
       onClose={onClose}
     >
-      <SelectField label="What" {...register("ingredientId")} error={receive.fields["/ingredientId"]}>
-        {BY_NAME.map((id) => (
-          <option key={id} value={id}>
-            {INGREDIENTS[id].name}
+      <SelectField
+        label="What"
+        {...register("itemId", {
+          onChange: (event: { target: { value: string } }) => {
+            const next = options.find((option) => option.itemId === event.target.value);
+            if (next) setValue("origin", ORIGIN_OF[INGREDIENT_FACTS[next.ingredientId].source]);
+          },
+        })}
+        error={fields["/ingredientId"]}
+      >
+        {options.map((option) => (
+          <option key={option.itemId} value={option.itemId}>
+            {option.name}
           </option>
         ))}
       </SelectField>
-      <NumberField label="How much" unit={item.stockUnit} {...register("amount")} error={receive.fields["/amount"]} />
-      <SelectField label="From" {...register("origin")} error={receive.fields["/origin"]}>
+      <AmountField label="How much" of={item} typed={amount} {...register("amount")} error={fields["/amount"]} />
+      <SelectField label="From" {...register("origin")} error={fields["/origin"]}>
         <option value="bought">bought</option>
         <option value="foraged">foraged</option>
         <option value="home-made">home-made</option>
         <option value="given">given</option>
       </SelectField>
-      <NumberField
-        label={`Cost of all of it (${farm.currency})`}
-        {...register("cost")}
-        error={receive.fields["/cost"]}
-      />
+      {origin === "bought" || origin === "given" ? (
+        <NumberField label={`Cost of all of it (${farm.currency})`} {...register("cost")} error={fields["/cost"]} />
+      ) : null}
       <div className="grid grid-cols-2 gap-3">
-        <TextField label="Came in on" type="date" {...register("receivedOn")} error={receive.fields["/receivedOn"]} />
-        <TextField label="Keeps to" type="date" {...register("expiresOn")} error={receive.fields["/expiresOn"]} />
+        <TextField label="Came in on" type="date" {...register("receivedOn")} error={fields["/receivedOn"]} />
+        <TextField
+          label="Keeps to"
+          type="date"
+          {...register("expiresOn")}
+          error={fields["/expiresOn"]}
+          hint={facts.keepsD === null ? "Empty: it keeps." : `Empty: ${facts.keepsD} days.`}
+        />
       </div>
-      <TextField label="Note" {...register("note")} error={receive.fields["/note"]} />
+      <TickField label="It is open already" {...register("opened")} />
+      <ProvenanceFields kinds={kindsOfOrigin(item.ingredientId)} register={register} fields={fields} />
+      <TextField label="Stands where" {...register("place")} error={fields["/place"]} hint={facts.keeping} />
+      <TextField label="Note" {...register("note")} error={fields["/note"]} />
+      {[...facts.cautions.map((caution) => CAUTIONS[caution]), ...(ownCaution ? [ownCaution] : [])].map((text) => (
+        <Notice key={text} tone="caution">
+          {text}
+        </Notice>
+      ))}
     </FormSheet>
   );
 };

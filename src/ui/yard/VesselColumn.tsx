@@ -6,7 +6,7 @@ import { sayWindow } from "@/formats/windowText";
 import type { BatchView } from "@/services/batchView";
 import type { YardVessel } from "@/services/readYard";
 import type { UnitSystem } from "@/formats/amounts";
-import { Button } from "../kit/Button";
+import { Button, buttonLook } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { Ribbon } from "./Ribbon";
 import { PLATE_H } from "./timeScale";
@@ -110,12 +110,26 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
   <>
     <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
     <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
-    <p className="mt-2 font-bold">{vessel.status === "dirty" ? "To be washed" : "Free"}</p>
+    <p className="mt-2 font-bold">
+      {vessel.mixing ? "Being filled" : vessel.status === "dirty" ? "To be washed" : "Free"}
+    </p>
     <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft">
-      {vessel.status === "dirty" ? "Wash it, and its bag and stones, before the next fill." : vessel.site}
+      {vessel.mixing
+        ? `${vessel.mixing.name}, by ${vessel.mixing.by}`
+        : vessel.status === "dirty"
+          ? "Wash it, and its bag and stones, before the next fill."
+          : vessel.site}
     </p>
     <div className="mt-2 grid w-full gap-1.5 px-1.5">
-      {vessel.status === "dirty" ? (
+      {vessel.mixing ? (
+        <Link
+          href={`/mix/${vessel.mixing.id}`}
+          className={buttonLook("strong", true)}
+          aria-label={`Go on mixing: ${vessel.name}`}
+        >
+          Go on
+        </Link>
+      ) : vessel.status === "dirty" ? (
         <Button wide onClick={() => acts.onClean(vessel)} aria-label={`Washed: ${vessel.name}`}>
           Washed
         </Button>

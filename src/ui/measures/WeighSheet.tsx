@@ -4,7 +4,8 @@ import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
-import type { BookView } from "@/services/readBook";
+import type { FarmMeasure } from "@/services/types";
+import { useMeasures } from "./measuresContext";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -16,10 +17,20 @@ interface WeighForm {
 }
 
 /** A handful is a handful until the farm has weighed its own; three weighings make its spread. */
-export const WeighSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
+export const WeighSheet = ({
+  measures,
+  of = "leaf-mould",
+  onClose,
+}: {
+  readonly measures: readonly FarmMeasure[];
+  /** What is weighed first. */
+  readonly of?: IngredientId;
+  readonly onClose: () => void;
+}) => {
+  const { units } = useMeasures();
   const act = useAct("weighMeasure");
   const { register, handleSubmit, control, setValue } = useForm<WeighForm>({
-    defaultValues: { measure: "handful", ingredientId: "leaf-mould", amount: "" },
+    defaultValues: { measure: "handful", ingredientId: of, amount: "" },
   });
   const item = findIngredient(useWatch({ control, name: "ingredientId" }));
   const submit = handleSubmit(async ({ measure, ingredientId, amount }) => {
@@ -52,13 +63,13 @@ export const WeighSheet = ({ view, onClose }: { readonly view: BookView; readonl
       <NumberField
         label="It came to"
         unit={item.stockUnit}
-        hint="0.09 kg is 90 g. Tare the bowl first."
+        hint="0.09 kg is 90 g. Tare the bowl first. Filled with water, a can or scoop does for anything whose density is known."
         {...register("amount")}
         error={act.fields["/amount"]}
       />
-      {view.measures.length > 0 ? (
+      {measures.length > 0 ? (
         <ul className="divide-y divide-line border-y border-line">
-          {view.measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {
+          {measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {
             const { name, stockUnit } = findIngredient(ingredientId);
             return (
               <li key={`${measure} ${ingredientId}`} className="flex justify-between gap-3 py-1.5">
@@ -66,9 +77,9 @@ export const WeighSheet = ({ view, onClose }: { readonly view: BookView; readonl
                   {measure} of {name.toLowerCase()}
                 </span>
                 <span className="reading">
-                  {sayStock(mean, stockUnit, view.farm.units, 2)}
+                  {sayStock(mean, stockUnit, units, 2)}
                   {weighings > 1
-                    ? `, ${sayStock(least, stockUnit, view.farm.units, 2)} to ${sayStock(most, stockUnit, view.farm.units, 2)} in ${weighings}`
+                    ? `, ${sayStock(least, stockUnit, units, 2)} to ${sayStock(most, stockUnit, units, 2)} in ${weighings}`
                     : ", weighed once"}
                 </span>
               </li>

@@ -1,0 +1,55 @@
+import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
+import { decodeText, parseCsv } from "@/services/files/decode";
+import { exportFile } from "@/services/files/exportFile";
+import { importFile, lookAtFile } from "@/services/files/importFile";
+import { toActionError } from "../../../runAction";
+import { isSameOrigin } from "../../../sameOrigin";
+import { openFrame } from "../../../session";
+
+/** What a file may weigh. */
+const MOST_BYTES = 8_000_000;
+
+const kindOf = (query: URLSearchParams): FileKind | null =>
+  FILE_KINDS.find((kind) => kind === query.get("kind")) ?? null;
+
+export async function GET(request: Request): Promise<Response> {
+  const frame = await openFrame();
+  const kind = kindOf(new URL(request.url).searchParams);
+  if (!frame || !kind) return new Response("There is no such file.", { status: 404 });
+  const name = `${frame.farm.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-${kind}.csv`;
+  return new Response(await exportFile(frame.ctx, frame.farm, kind), {
+    headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${name}"` },
+  });
+}
+
+/** Takes a file's bytes; answers line by line, so that long work shows how far it is: progress lines, then one with what came of it. */
+export async function POST(request: Request): Promise<Response> {
+  if (!isSameOrigin(request)) return new Response("This comes from elsewhere.", { status: 403 });
+  const frame = await openFrame();
+  const query = new URL(request.url).searchParams;
+  const kind = kindOf(query);
+  if (!frame || !kind) return new Response("There is no such table.", { status: 404 });
+  const bytes = new Uint8Array(await request.arrayBuffer());
+  if (bytes.length > MOST_BYTES) return new Response("A file of more than 8 MB is not read. Part it.", { status: 413 });
+  const { text, encoding } = decodeText(bytes);
+  const encoder = new TextEncoder();
+  const stream = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const say = (line: object) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      try {
+        if (query.get("write") === "1") {
+          const input = { requestKey: query.get("key") ?? "", kind, text };
+          const value = await importFile(frame.ctx, input, (done, total) => say({ type: "progress", done, total }));
+          say({ type: "written", value });
+        } else say({ type: "look", value: await lookAtFile(frame.ctx, kind, parseCsv(text, encoding)) });
+      } catch (error) {
+        const failed = toActionError(error);
+        say({ type: "failed", error: failed.ok ? null : failed.error });
+      }
+      controller.close();
+    },
+  });
+  return new Response(stream, {
+    headers: { "content-type": "application/x-ndjson; charset=utf-8", "cache-control": "no-store" },
+  });
+}

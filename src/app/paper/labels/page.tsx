@@ -1,0 +1,34 @@
+import type { Metadata } from "next";
+import { headers } from "next/headers";
+import { notFound } from "next/navigation";
+import { paperNamed } from "@/core/paper/papers";
+import { readLabels } from "@/services/papers/readLabels";
+import { LabelsPaper } from "@/ui/paper/LabelsPaper";
+import { openPage } from "../../openPage";
+
+export const metadata: Metadata = { title: "Labels" };
+
+interface LabelsQuery {
+  readonly batch?: string;
+  readonly paper?: string;
+  readonly copies?: string;
+  readonly hand?: string;
+}
+
+/** The address that a phone in the yard opens: the one that this page itself was asked for by. */
+async function originOf(): Promise<string> {
+  const asked = await headers();
+  return `${asked.get("x-forwarded-proto") ?? "http"}://${asked.get("host") ?? "127.0.0.1"}`;
+}
+
+export default async function LabelsPage({ searchParams }: { readonly searchParams: Promise<LabelsQuery> }) {
+  const { batch = "", paper, copies = "1", hand } = await searchParams;
+  const origin = await originOf();
+  const page = await openPage(({ ctx, farm }) =>
+    /^\d{1,15}$/.test(batch) ? readLabels(ctx, farm, Number(batch), origin) : Promise.resolve(null),
+  );
+  if (page.type !== "open") return null;
+  if (!page.value) notFound();
+  const count = /^\d{1,2}$/.test(copies) ? Math.min(50, Math.max(1, Number(copies))) : 1;
+  return <LabelsPaper view={page.value} paper={paperNamed(paper)} copies={count} hand={hand === "1"} />;
+}

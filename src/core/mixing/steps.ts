@@ -1,0 +1,274 @@
+import { findIngredient, type IngredientId } from "../book/ingredients";
+import type { Recipe } from "../book/recipe";
+import type { StockUnit } from "../book/range";
+import type { Lid } from "../book/types";
+import { LIFTABLE_KG } from "../recipe/split";
+import { isLive } from "./live";
+
+/** What is put in at a step: a line of the fill. */
+export interface MixAmount {
+  readonly ingredient: IngredientId;
+  readonly part: "mix" | "cap";
+  readonly unit: StockUnit;
+  readonly planned: number;
+  readonly live: boolean;
+}
+
+/** One answer that may be given at a check. What does not fit holds the mixing until it does. */
+export interface MixAnswer {
+  readonly word: string;
+  readonly fits: boolean;
+  readonly then: string;
+}
+
+/** One thing to do, as large as the screen: wet hands read one at a time. */
+export interface MixStep {
+  readonly key: string;
+  readonly title: string;
+  readonly text: string;
+  readonly why: string;
+  readonly amount: MixAmount | null;
+  /** Ticked one by one before the step is done; electricity and lids are never waved through. */
+  readonly checks: readonly string[];
+  readonly answers: readonly MixAnswer[];
+  /** A clock runs so long after the step is done, min, with what it counts. */
+  readonly wait: { readonly minutes: number; readonly what: string } | null;
+  /** Done over and over, this many minutes apart, until the last answer fits. */
+  readonly everyMin: number | null;
+}
+
+export interface MixLine {
+  readonly ingredient: IngredientId;
+  /** The recipe's own ingredient whose place it takes. */
+  readonly slot: IngredientId;
+  readonly part: "mix" | "cap";
+  readonly unit: StockUnit;
+  readonly amount: number;
+  readonly role: string;
+}
+
+const step = (key: string, title: string, text: string, why: string, rest: Partial<MixStep> = {}): MixStep => ({
+  key,
+  title,
+  text,
+  why,
+  amount: null,
+  checks: [],
+  answers: [],
+  wait: null,
+  everyMin: null,
+  ...rest,
+});
+const fits = (word: string, then: string): MixAnswer => ({ word, fits: true, then });
+const holds = (word: string, then: string): MixAnswer => ({ word, fits: false, then });
+
+const WAIT_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/boil|simmer/i, "boiling"],
+  [/soak/i, "soaking"],
+  [/bubbl|air/i, "bubbling"],
+  [/stir|mix|sugar|food/i, "mixing"],
+];
+const waitWord = (text: string) => WAIT_WORDS.find(([words]) => words.test(text))?.[1] ?? "standing";
+
+function siteStep(recipe: Recipe, litres: number): MixStep {
+  const heavy = litres > LIFTABLE_KG;
+  return step(
+    "site",
+    "Where it stands",
+    heavy ? "Full, it is not moved again." : "Pick the place before it is full.",
+    "A litre weighs a kilogram, and a brew in the wrong place is late, foul or spilt.",
+    {
+      checks: [
+        "Level, and the ground bears it",
+        recipe.comfortC.low >= 18 ? "Warm, out of the full sun" : "Shade, no full sun",
+        "Rain can't run in",
+        recipe.aerated ? "Its noise reaches no neighbour at night" : "Its smell reaches no door or window",
+        "Cans can get to it",
+        "Children, dogs and hens can't",
+      ],
+    },
+  );
+}
+
+const POWER = step(
+  "power",
+  "Before the power",
+  "Nothing is plugged in until all of this is so.",
+  "Current and water kill.",
+  {
+    checks: [
+      "Pump stands above the water, or has a check valve",
+      "Plug and socket are under cover from rain",
+      "Residual-current device is on and was tried",
+      "A drip loop hangs in each cable",
+    ],
+  },
+);
+const BUBBLES = step(
+  "bubbles",
+  "How does it bubble?",
+  "Look from the side, all over the surface.",
+  "A dead corner goes foul while the rest is well.",
+  {
+    answers: [
+      holds("none", "Look for a kinked hose, a stone that floats, a pump that is off."),
+      fits("mild", "Enough for a thin brew. Open the pump if castings lie loose."),
+      fits("brisk all over", "As it should be."),
+      holds("violent", "Turn it down: it beats threads apart and throws foam over the brim."),
+    ],
+  },
+);
+const LUMPS = step(
+  "lumps",
+  "Are the lumps gone?",
+  "Stir to the floor and lift the paddle.",
+  "A lump feeds a foul spot for days.",
+  {
+    answers: [
+      holds("lumps left", "Press them against the wall, stir on, look again."),
+      fits("even all through", "Go on."),
+    ],
+  },
+);
+const BAG = step(
+  "bag",
+  "The bag",
+  "It must not float up, nor lie on the floor.",
+  "What stands out of the liquid moulds.",
+  {
+    checks: ["Weighted with a clean stone, no metal", "Wholly under", "Tied so that it can be lifted out"],
+  },
+);
+const MOISTURE = step(
+  "squeeze",
+  "Squeeze a handful",
+  "Hard, and look at your fist.",
+  "Too wet has no air; too dry does not ripen.",
+  {
+    answers: [
+      holds("water runs out", "Too wet: more bran or leaves, mix, squeeze again."),
+      fits("a drop or two, and it holds", "Right: about half water."),
+      holds("it falls apart", "Too dry: a little of the sugared water, mix, squeeze again."),
+    ],
+  },
+);
+const COAT = step(
+  "coat",
+  "Every surface coated",
+  "Turn it over by hand until no green is dry.",
+  "Bare leaf moulds; sugar keeps it.",
+  {
+    checks: ["No dry leaf to be seen", "Jar no more than two thirds full", "Fill mark drawn on the glass"],
+  },
+);
+const SINKS = step(
+  "sinks",
+  "Does it sink?",
+  "Stir through, then look what floats.",
+  "Pores full of air take nothing up.",
+  {
+    everyMin: 30,
+    answers: [
+      holds("most of it floats", "Stir, and again in half an hour."),
+      holds("some floats", "Stir, and again in half an hour."),
+      fits("it sinks", "It is full."),
+    ],
+  },
+);
+
+const LIDS: Readonly<Record<Lid, string>> = {
+  open: "open",
+  breathable: "cloth or paper, tied",
+  airlock: "airlock, or a lid left loose",
+  sealed: "tight lid",
+};
+function lidStep(recipe: Recipe): MixStep {
+  const gas = recipe.lid !== "sealed";
+  const others = (["open", "breathable", "airlock", "sealed"] as const).filter((lid) => lid !== recipe.lid);
+  return step(
+    "lid",
+    "The cover",
+    `This one wants: ${LIDS[recipe.lid]}.`,
+    gas ? "It makes gas, and gas finds a way out." : "Air would spoil it.",
+    {
+      checks: ["Uniform to the floor, nothing floating that should be under", `${recipe.headspaceFor}: room is left`],
+      answers: [
+        fits(LIDS[recipe.lid], "As it should be."),
+        ...others.map((lid) =>
+          lid === "sealed"
+            ? holds(LIDS[lid], "Never on what makes gas: it bursts.")
+            : lid === "airlock" && gas
+              ? fits(LIDS[lid], "It does as well, as long as gas can leave.")
+              : lid === "breathable" && recipe.lid === "airlock"
+                ? fits(LIDS[lid], "It does, with a little more smell.")
+                : holds(LIDS[lid], lid === "open" ? "Flies, rain and mosquitoes get in." : "Not for this one."),
+        ),
+      ],
+    },
+  );
+}
+
+/**
+ * The fill as one thing after another: the recipe's own steps with each amount a step of its own, and the checks that a good hand makes
+ * without thinking: the place, the power, the bubbles, lumps, bag, moisture, sugar, cover, label.
+ * @param lines what goes in now; lines of a later day are left out by the caller
+ */
+export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: number): MixStep[] {
+  const left = [...lines];
+  const steps: MixStep[] = [siteStep(recipe, litres)];
+  const add = (line: MixLine, text: string, why: string, wait: MixStep["wait"]) =>
+    steps.push(
+      step(`add-${line.part}-${line.ingredient}`, findIngredient(line.ingredient).name, text, why, {
+        amount: {
+          ingredient: line.ingredient,
+          part: line.part,
+          unit: line.unit,
+          planned: line.amount,
+          live: isLive(line.ingredient),
+        },
+        wait,
+      }),
+    );
+  for (const own of recipe.steps) {
+    if (own.id === "note") continue;
+    // The cap of sugar goes on at its own step, not with the sugar that coats.
+    const here =
+      own.id === "cap"
+        ? left.filter(({ part }) => part === "cap")
+        : own.adds.flatMap((id) => left.filter(({ slot, part }) => slot === id && part === "mix"));
+    for (const line of here) left.splice(left.indexOf(line), 1);
+    const wait = own.waitMin ? { minutes: own.waitMin, what: waitWord(own.text) } : null;
+    if (own.id === "air") steps.push(POWER);
+    // A step whose ingredients are all left out, or due on another day, is not done now.
+    if (own.adds.length > 0 && here.length === 0) continue;
+    if (here.length === 0) steps.push(step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, { wait }));
+    for (const [index, line] of here.entries()) add(line, own.text, own.why, index === here.length - 1 ? wait : null);
+    if (own.id === "air") steps.push(BUBBLES);
+  }
+  for (const line of left) add(line, line.role, "It is part of this batch.", null);
+  if (recipe.aerated && !steps.includes(POWER)) steps.push(POWER, BUBBLES);
+  const has = (test: (line: MixLine) => boolean) => lines.some(test);
+  if (
+    has(({ ingredient }) =>
+      ["molasses", "brown-sugar", "raw-sugar", "pulse-flour", "oat-flour"].includes(ingredient),
+    ) &&
+    has(({ unit }) => unit === "L")
+  )
+    steps.push(LUMPS);
+  if (recipe.ingredients.some(({ bagged, ingredient }) => bagged && has(({ slot }) => slot === ingredient)))
+    steps.push(BAG);
+  if (recipe.family === "solid") steps.push(MOISTURE);
+  if (recipe.family === "sugar") steps.push(COAT);
+  if (recipe.family === "char") steps.push(SINKS);
+  return [
+    ...steps,
+    lidStep(recipe),
+    step(
+      "label",
+      "Label it",
+      "Name, number, day, and not to drink, on the vessel itself.",
+      "A lid is swapped; a drum is not.",
+      { checks: ["Label is on the vessel"] },
+    ),
+  ];
+}

@@ -1,0 +1,65 @@
+import { usualRate } from "../book";
+import type { CautionId } from "../book/cautions";
+import { findIngredient } from "../book/ingredients";
+import type { Recipe } from "../book/recipe";
+import { findUse } from "../book/uses";
+
+/** What stands on a drum or jar, as facts; the words and dates are put on it where it is shown. */
+export interface LabelFacts {
+  readonly name: string;
+  /** "12", or "12/3" for a part of a split batch. */
+  readonly number: string;
+  readonly madeMs: number;
+  /** While it works: expected from and to, by the forecast. Once strained: null. */
+  readonly expected: { readonly fromMs: number | null; readonly toMs: number | null } | null;
+  /** Once strained: to be used by. */
+  readonly useByMs: number | null;
+  readonly contents: readonly string[];
+  readonly maker: string;
+  readonly dilution: { readonly partsWater: number; readonly use: string } | null;
+  readonly cautions: readonly CautionId[];
+}
+
+/** What of a recipe's cautions belongs on the vessel itself: what hurts whoever opens, lifts, drinks or pours it. */
+const ON_THE_VESSEL: readonly CautionId[] = [
+  "gas-pressure",
+  "tank-gas",
+  "breathable-lid",
+  "manure",
+  "urine",
+  "acid-hands",
+  "acid-gas",
+  "caustic-ash",
+  "herbicide",
+  "leaf-eaten-soon",
+  "root-burn",
+  "shellfish",
+  "nicotine",
+];
+/** More than this is not read on a drum. */
+const MOST_CAUTIONS = 3;
+
+export const cautionsOnVessel = (cautions: readonly CautionId[]): readonly CautionId[] =>
+  ON_THE_VESSEL.filter((caution) => cautions.includes(caution)).slice(0, MOST_CAUTIONS);
+
+/** What went in, the most of it first, water and all. */
+export const contentsOf = (
+  lines: readonly { readonly ingredientId: string; readonly used: number }[],
+): readonly string[] => [
+  ...new Set(
+    lines
+      .filter(({ used }) => used > 0)
+      .toSorted((a, b) => b.used - a.used)
+      .map(({ ingredientId }) => findIngredient(ingredientId).name),
+  ),
+];
+
+/** How it goes on, as a label has room to say. */
+export function labelDilution(recipe: Pick<Recipe, "uses">): LabelFacts["dilution"] {
+  const rate = usualRate(recipe);
+  return rate ? { partsWater: rate.partsWater.default, use: findUse(rate.use).name } : null;
+}
+
+/** A batch's number with its part. @example labelNumber(12, 3); // "12/3" */
+export const labelNumber = (batchId: number, partNo: number | null): string =>
+  partNo === null ? String(batchId) : `${batchId}/${partNo}`;

@@ -1,0 +1,2 @@
+-- Makes room for the guard that keeps the balance.
+drop trigger stock_movement_guard;

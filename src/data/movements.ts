@@ -1,0 +1,89 @@
+import "server-only";
+import { select, type Queryable } from "./db";
+import type { MovementKind } from "./stock";
+
+/** One line of the shed's ledger, with who wrote it. */
+export interface LedgerLine {
+  readonly id: number;
+  readonly lotId: number;
+  readonly changeBy: number;
+  readonly kind: MovementKind;
+  readonly batchId: number | null;
+  readonly correctsId: number | null;
+  readonly at: Date;
+  readonly note: string;
+  readonly actorName: string;
+}
+
+interface LineRow {
+  id: number;
+  lot_id: number;
+  change_by: string;
+  kind: MovementKind;
+  batch_id: number | null;
+  corrects_id: number | null;
+  at: Date;
+  note: string;
+  actor_name: string;
+}
+
+const LINES = `
+  select movement.id, movement.lot_id, movement.change_by, movement.kind, movement.batch_id, movement.corrects_id, movement.at, movement.note,
+         actor.name as actor_name
+  from stock_movement movement join actor on actor.id = movement.actor_id`;
+/** The newest lines of lots that still hold something, or did lately. */
+const OF_INGREDIENT = `
+  ${LINES} join lot on lot.id = movement.lot_id where lot.ingredient_id = ? order by movement.id desc limit 200`;
+const ONE = `${LINES} where movement.id = ?`;
+
+const toLine = (row: LineRow): LedgerLine => ({
+  id: row.id,
+  lotId: row.lot_id,
+  changeBy: Number(row.change_by),
+  kind: row.kind,
+  batchId: row.batch_id,
+  correctsId: row.corrects_id,
+  at: row.at,
+  note: row.note,
+  actorName: row.actor_name,
+});
+
+export const listLedgerOf = async (db: Queryable, ingredientId: string): Promise<LedgerLine[]> =>
+  (await select<LineRow>(db, OF_INGREDIENT, [ingredientId])).map(toLine);
+
+export async function findLedgerLine(db: Queryable, id: number): Promise<LedgerLine | null> {
+  const [row] = await select<LineRow>(db, ONE, [id]);
+  return row ? toLine(row) : null;
+}
+
+/** What went in and out of each ingredient since a moment, by day and kind: enough for rates, whatever the ledger's length. */
+export interface DayFlow {
+  readonly ingredientId: string;
+  readonly ownId: number | null;
+  readonly day: string;
+  readonly kind: MovementKind;
+  readonly changeBy: number;
+}
+
+const DAY_FLOWS = `
+  select lot.ingredient_id, lot.own_ingredient_id, date(movement.at) as day, movement.kind, sum(movement.change_by) as change_by
+  from stock_movement movement join lot on lot.id = movement.lot_id
+  where movement.at >= ? and movement.kind in ('used', 'received')
+  group by lot.ingredient_id, lot.own_ingredient_id, date(movement.at), movement.kind`;
+
+export const listDayFlows = async (db: Queryable, since: Date): Promise<DayFlow[]> =>
+  (
+    await select<{
+      ingredient_id: string;
+      own_ingredient_id: number | null;
+      day: string;
+      kind: MovementKind;
+      change_by: string;
+    }>(db, DAY_FLOWS, [since])
+  ).map((row) => ({
+    ingredientId: row.ingredient_id,
+    ownId: row.own_ingredient_id,
+    day: row.day,
+    kind: row.kind,
+    changeBy: Number(row.change_by),
+  }));

@@ -1,0 +1,130 @@
+import { fromBase, toBase, type Quantity } from "@/core/quantity/units";
+import { sayStock, type UnitSystem } from "./amounts";
+import { formatNumber } from "./numbers";
+import { readAmount } from "./figure/readAmount";
+import type { OwnMeasure } from "./figure/parts";
+
+/** What an amount is of: the unit it is counted in, and what turns litres of it into kilograms. */
+export interface Measurable {
+  /** Id in the book, or own-N. */
+  readonly itemId: string;
+  readonly unit: "kg" | "L";
+  readonly densityKgPerL: number | null;
+}
+
+export type Measured =
+  | {
+      readonly type: "read";
+      /** In the stock unit. */
+      readonly amount: number;
+      /** How it was read, where that was not plain; between what and what, for a measure with a spread. */
+      readonly how: string | null;
+    }
+  | { readonly type: "unreadable"; readonly why: string };
+
+const namesOf = (measure: string) => [measure, `${measure}s`, `${measure}es`, `${measure}fuls`];
+const unreadable = (why: string): Measured => ({ type: "unreadable", why });
+
+/** Weighings of a measure with this in it, or with water, whose litres do for anything of a known density. */
+function weighedFor(measures: readonly OwnMeasure[], word: string, of: Measurable): OwnMeasure | null {
+  const named = measures.filter(({ measure }) => namesOf(measure.toLowerCase()).includes(word.trim().toLowerCase()));
+  const own = named.find(({ ingredientId }) => ingredientId === of.itemId);
+  if (own) return own;
+  const water = named.find(({ ingredientId }) => ingredientId === "water");
+  if (!water) return null;
+  const factor = of.unit === "L" ? 1 : of.densityKgPerL;
+  return factor === null
+    ? null
+    : { ...water, mean: water.mean * factor, least: water.least * factor, most: water.most * factor };
+}
+
+function toStock({ value, unit }: Quantity, of: Measurable): number | null {
+  const base = toBase({ value, unit });
+  const wanted = of.unit === "kg" ? "mass" : "volume";
+  if (base.dimension === wanted) return fromBase(base, of.unit).value;
+  if (of.densityKgPerL === null) return null;
+  if (base.dimension === "volume" && wanted === "mass") return base.value * of.densityKgPerL;
+  return base.dimension === "mass" && wanted === "volume" ? base.value / of.densityKgPerL : null;
+}
+
+/** Readings in the item's own dimension come first: an ounce of a powder is a weight, of a liquid a volume. */
+function ownDimensionFirst(readings: readonly Quantity[], of: Measurable): readonly Quantity[] {
+  const own = readings.filter(
+    ({ unit }) => toBase({ value: 1, unit }).dimension === (of.unit === "kg" ? "mass" : "volume"),
+  );
+  return own.length > 0 ? own : readings;
+}
+
+/**
+ * Reads an amount as it is typed with wet hands: "2,5", "12 oz", "1 1/2 gal", "3 scoops". A bare number is in the stock unit. The farm's own
+ * measures go before any unit of that name. A gallon that may be either is not guessed at by a metric farm.
+ */
+export function readMeasured(
+  text: string,
+  of: Measurable,
+  measures: readonly OwnMeasure[],
+  system: UnitSystem,
+): Measured {
+  const typed = readAmount(text, system, []);
+  if (text.trim() === "") return unreadable("How much?");
+  if (!typed) return unreadable("A number, please; with a unit or one of our measures after it if you like.");
+  const word = text.trim().replace(/^[\d.,\s/½¼¾]+/, "");
+  const own = word === "" ? null : weighedFor(measures, word, of);
+  if (own) {
+    const amount = typed.value * own.mean;
+    const say = (each: number) => sayStock(typed.value * each, of.unit, system, 3);
+    return {
+      type: "read",
+      amount,
+      how:
+        own.weighings > 1 && own.most > own.least
+          ? `${say(own.mean)}, between ${say(own.least)} and ${say(own.most)}`
+          : say(own.mean),
+    };
+  }
+  if (word === "") return { type: "read", amount: typed.value, how: null };
+  if (typed.readings.length === 0 || typed.rest !== "") {
+    const known = [...new Set(measures.map(({ measure }) => measure))];
+    const hint = known.includes(word.toLowerCase().replace(/s$/, ""))
+      ? `Our ${word.toLowerCase().replace(/s$/, "")} was not weighed with this yet.`
+      : `"${word}" is no unit${known.length > 0 ? `, nor one of our measures (${known.join(", ")})` : ""}.`;
+    return unreadable(`${hint} Type ${of.unit}, or weigh one.`);
+  }
+  const readings = ownDimensionFirst(typed.readings, of);
+  if (system === "metric" && readings.length > 1 && readings.every(({ unit }) => unit.endsWith("gal")))
+    return unreadable(
+      `Which gallon? US gal makes ${sayStock(toStock(readings[0]!, of) ?? 0, of.unit, system)}, imp gal ${sayStock(toStock(readings[1]!, of) ?? 0, of.unit, system)}.`,
+    );
+  const chosen = readings[0]!;
+  const amount = toStock(chosen, of);
+  if (amount === null)
+    return unreadable(`Nobody has said what a litre of it weighs: type ${of.unit}, or weigh a measure of it.`);
+  return {
+    type: "read",
+    amount,
+    how: chosen.unit === of.unit ? null : `${sayStock(amount, of.unit, system)} (${chosen.unit})`,
+  };
+}
+
+/** Halves are as fine as anybody fills a scoop. */
+const STEP = 0.5;
+const MOST_OF_ONE = 40;
+
+/**
+ * An amount in the largest of the farm's measures that holds it in halves, with its spread: "3½ scoops". Null where none fits.
+ * @example sayMeasured(1.75, of, measures); // "3½ scoops"
+ */
+export function sayMeasured(amount: number, of: Measurable, measures: readonly OwnMeasure[]): string | null {
+  const named = [...new Set(measures.map(({ measure }) => measure))].flatMap((measure) => {
+    const weighed = weighedFor(measures, measure, of);
+    return weighed ? [weighed] : [];
+  });
+  const fits = named
+    .filter(({ mean }) => amount / mean >= 1 && amount / mean <= MOST_OF_ONE)
+    .toSorted((a, b) => b.mean - a.mean)[0];
+  if (!fits) return null;
+  const count = Math.round(amount / fits.mean / STEP) * STEP;
+  const whole = Math.floor(count);
+  const text = count % 1 === 0 ? formatNumber(count) : `${whole === 0 ? "" : formatNumber(whole)}½`;
+  return `${text} ${fits.measure}${count === 1 ? "" : "s"}`;
+}

@@ -1,0 +1,95 @@
+import "server-only";
+import { METHODS } from "@/core/book";
+import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
+import { findBatch } from "@/data/batches";
+import {
+  insertEquipment,
+  insertEquipmentEvent,
+  listEquipment,
+  lockEquipment,
+  type Equipment,
+  type EquipmentState,
+} from "@/data/equipment";
+import type { Queryable } from "@/data/db";
+import { isoDay, type FarmClock } from "@/formats/times";
+import type { Context } from "../context";
+import { refuseAt } from "../refusal";
+import { momentOf, withFreeName, write } from "../write";
+
+/** A tool for the shed. @throws {Refusal} */
+export const addEquipment = (ctx: Context, input: unknown): Promise<{ equipmentId: number }> =>
+  write(ctx, "addEquipment", input, async (db, request) => {
+    const name = request.name.trim();
+    return {
+      equipmentId: await withFreeName(name, () =>
+        insertEquipment(db, {
+          kind: request.kind,
+          name,
+          count: request.count ?? 1,
+          size: SIZE_UNIT[request.kind] === null ? null : (request.size ?? null),
+          outlets: request.kind === "pump" ? (request.outlets ?? null) : null,
+          note: request.note ?? "",
+          actorId: ctx.actor.id,
+          addedAt: ctx.now(),
+        }),
+      ),
+    };
+  });
+
+/** A tool was washed, calibrated, broken, mended, or put to a batch. @throws {Refusal} */
+export const noteEquipment = (ctx: Context, input: unknown): Promise<{ equipmentId: number }> =>
+  write(ctx, "noteEquipment", input, async (db, request) => {
+    if (!(await lockEquipment(db, request.equipmentId)))
+      throw refuseAt("not-found", "/equipmentId", "There is no such tool.");
+    const batchId = request.batchId ?? null;
+    if ((request.kind === "used") !== (batchId !== null))
+      throw refuseAt("bad-request", "/batchId", "A tool is used in a batch, and only used there.");
+    if (batchId !== null && !(await findBatch(db, batchId)))
+      throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    await insertEquipmentEvent(db, {
+      equipmentId: request.equipmentId,
+      kind: request.kind,
+      batchId,
+      note: request.note ?? "",
+      at: momentOf(ctx, request.at),
+      actorId: ctx.actor.id,
+    });
+    return { equipmentId: request.equipmentId };
+  });
+
+export type EquipmentView = Equipment &
+  Omit<OwnedEquipment, "kind" | "name" | "count" | "size" | "outlets"> & {
+    readonly washedBetween: boolean;
+    /** Calibration is due; null where the kind has none. */
+    readonly calibrationDueOn: string | null;
+  };
+
+/** A tool as it stands, from the latest that happened to it. */
+export function equipmentView({ events, ...tool }: EquipmentState, clock: FarmClock): EquipmentView {
+  const last = (kind: string) => events.findLast((event) => event.kind === kind) ?? null;
+  const used = last("used");
+  const washed = last("washed");
+  const broken = last("broken");
+  const mended = last("mended");
+  const calibrated = last("calibrated");
+  const dirty = used !== null && (washed === null || washed.at < used.at);
+  const days = CALIBRATED_D[tool.kind];
+  const calibratedOn = calibrated ? isoDay(calibrated.at, clock) : null;
+  return {
+    ...tool,
+    broken: broken !== null && (mended === null || mended.at < broken.at),
+    dirtyFrom: dirty ? (METHODS.find(({ id }) => id === used.methodId)?.family ?? null) : null,
+    calibratedOn,
+    busy: used !== null && used.batchRunning,
+    washedBetween: WASHED_BETWEEN.includes(tool.kind),
+    calibrationDueOn:
+      days === undefined
+        ? null
+        : calibratedOn === null
+          ? "0000-00-00"
+          : new Date(Date.parse(calibratedOn) + days * 86_400_000).toISOString().slice(0, 10),
+  };
+}
+
+export const readEquipment = async (db: Queryable, clock: FarmClock): Promise<EquipmentView[]> =>
+  (await listEquipment(db)).map((tool) => equipmentView(tool, clock));

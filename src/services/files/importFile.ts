@@ -1,0 +1,131 @@
+import "server-only";
+import type { Queryable } from "@/data/db";
+import { findFarm } from "@/data/farm";
+import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
+import { isoDay } from "@/formats/times";
+import type { Context } from "../context";
+import { Refusal } from "../refusal";
+import { write } from "../write";
+import { parseCsv, type ParsedFile } from "./decode";
+import { ingredientRows } from "./ingredientRows";
+import { lotRows, type LotRows } from "./lotRows";
+import type { FileLook, RowOutcome } from "./rows";
+import { stockRows } from "./stockRows";
+
+/** Rows that a file may have. */
+export const MOST_ROWS = 20_000;
+/** Rows that are all right and shown of a file; what is wrong is shown whole, up to as many again. */
+const SHOWN = 200;
+
+const DELIMITERS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars" };
+const NO_COUNTS = { new: 0, changed: 0, same: 0, wrong: 0 } as const;
+
+function notesOf(file: ParsedFile, unknown: readonly string[]): string[] {
+  return [
+    `Parted by ${DELIMITERS[file.delimiter] ?? "something else"}, ${file.encoding === "windows-1252" ? "in the Western code page" : `in ${file.encoding.toUpperCase()}`}.`,
+    ...(unknown.length > 0 ? [`Left alone: ${unknown.map((head) => `"${head}"`).join(", ")}.`] : []),
+  ];
+}
+
+const refusedWhole = (kind: FileKind, refused: string): FileLook => ({
+  kind,
+  rows: 0,
+  counts: NO_COUNTS,
+  shown: [],
+  refused,
+  notes: [],
+});
+
+/** What is wrong with a file before any row is looked at; null where it can be read. */
+function fileFault(kind: FileKind, file: ParsedFile): string | null {
+  const [heads, ...rows] = file.rows;
+  if (!heads) return "The file is empty.";
+  const quote = file.problems[0];
+  if (quote) return `A quotation mark is not closed near line ${quote.line}: nothing behind it can be told apart.`;
+  const read = readHeads(kind, heads);
+  if (read.type === "wrong")
+    return `No column ${read.missing.map((name) => `"${name}"`).join(", ")}. Found: ${read.found.map((name) => `"${name}"`).join(", ") || "nothing"}. Wanted: ${FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `${name} (may be missing)`)).join(", ")}.`;
+  if (rows.length === 0) return "There are heads and no rows.";
+  return rows.length > MOST_ROWS ? `${rows.length} rows are more than the ${MOST_ROWS} of one file. Part it.` : null;
+}
+
+async function rowsOf(
+  db: Queryable,
+  kind: FileKind,
+  file: ParsedFile,
+  today: string,
+  lock: boolean,
+): Promise<LotRows & { readonly unknown: readonly string[] }> {
+  const [heads = [], ...rows] = file.rows;
+  const read = readHeads(kind, heads);
+  const { at, unknown } = read.type === "read" ? read : { at: {}, unknown: [] };
+  const cells = rows.map((row) => cellsOf(row, at));
+  const found =
+    kind === "lots"
+      ? await lotRows(db, cells, today)
+      : kind === "stock"
+        ? await stockRows(db, cells, lock)
+        : await ingredientRows(db, cells);
+  return { ...found, unknown };
+}
+
+function lookOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: readonly string[]): FileLook {
+  const count = (what: RowOutcome["what"]) => outcomes.filter((row) => row.what === what).length;
+  const wrong = outcomes.filter(({ what }) => what === "wrong").slice(0, SHOWN);
+  const rest = outcomes.filter(({ what }) => what !== "wrong").slice(0, SHOWN);
+  return {
+    kind,
+    rows: outcomes.length,
+    counts: { new: count("new"), changed: count("changed"), same: count("same"), wrong: count("wrong") },
+    shown: [...wrong, ...rest].toSorted((a, b) => a.line - b.line),
+    refused: null,
+    notes,
+  };
+}
+
+const todayOf = async (db: Queryable, ctx: Context) =>
+  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+
+/** The dry run: row by row what would change and what is wrong. Nothing is written. */
+export async function lookAtFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FileLook> {
+  const fault = fileFault(kind, file);
+  if (fault) return refusedWhole(kind, fault);
+  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await todayOf(ctx.pool, ctx), false);
+  return lookOf(kind, outcomes, notesOf(file, unknown));
+}
+
+export interface FileWritten {
+  readonly written: number;
+  readonly same: number;
+}
+
+/**
+ * Writes a file: all of its rows or none, looked at again within the transaction.
+ * @throws {Refusal} where a single row is wrong by now
+ */
+export const importFile = (
+  ctx: Context,
+  input: { readonly requestKey: string; readonly kind: string; readonly text: string },
+  onProgress: (done: number, total: number) => void,
+): Promise<FileWritten> =>
+  write(ctx, "importFile", input, async (db, request) => {
+    const file = parseCsv(request.text);
+    const fault = fileFault(request.kind, file);
+    if (fault) throw new Refusal("bad-request", fault, { "/text": fault });
+    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await todayOf(db, ctx), true);
+    const { counts, shown } = lookOf(request.kind, outcomes, []);
+    if (counts.wrong > 0) {
+      const first = shown.find(({ what }) => what === "wrong")!;
+      throw new Refusal(
+        "bad-request",
+        `${counts.wrong} of ${outcomes.length} rows are wrong, the first in line ${first.line}: nothing was written.`,
+        {
+          "/text": Object.values(first.faults).join(" "),
+        },
+      );
+    }
+    const total = counts.new + counts.changed;
+    onProgress(0, total);
+    await put(db, ctx, (done) => onProgress(done, total));
+    return { written: total, same: counts.same };
+  });

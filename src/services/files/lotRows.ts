@@ -1,0 +1,167 @@
+import "server-only";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { usualExpiry } from "@/core/book/ingredientFacts";
+import { insertLots } from "@/data/bulk";
+import type { Queryable } from "@/data/db";
+import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
+import { listAllLots, type Lot, type LotOrigin } from "@/data/stock";
+import { sayStock } from "@/formats/amounts";
+import { ingredientOfName, isFault, readAmountCell, readDay, readNumberCell, sameName } from "@/formats/csv/tables";
+import type { Context } from "../context";
+import { lotFault } from "../shed/receiveLot";
+import { wrongRow, type RowOutcome } from "./rows";
+
+const ORIGINS: readonly LotOrigin[] = ["bought", "foraged", "home-made", "given"];
+const MOST = 100_000;
+
+interface LotDraft {
+  readonly ingredientId: IngredientId;
+  readonly own: OwnIngredient | null;
+  readonly amount: number;
+  readonly origin: LotOrigin;
+  readonly receivedOn: string;
+  readonly costMinor: number;
+  readonly expiresOn: string | null;
+  readonly place: string;
+  readonly note: string;
+}
+
+const keyOf = (
+  lot: Pick<LotDraft, "ingredientId" | "receivedOn" | "amount" | "costMinor" | "origin" | "note"> & {
+    ownId: number | null;
+  },
+) =>
+  [
+    lot.ingredientId,
+    lot.ownId ?? "",
+    lot.receivedOn,
+    lot.amount.toFixed(3),
+    lot.costMinor.toFixed(0),
+    lot.origin,
+    lot.note,
+  ].join("|");
+const keyOfLot = (lot: Lot) => keyOf({ ...lot, ingredientId: lot.ingredientId as IngredientId, amount: lot.received });
+
+/** Reads one row as a lot, or all that is wrong with it. */
+function readLot(
+  cells: Readonly<Record<string, string>>,
+  own: readonly OwnIngredient[],
+  today: string,
+): LotDraft | Record<string, string> {
+  const faults: Record<string, string> = {};
+  const name = cells.ingredient ?? "";
+  const ours = own.find((one) => sameName(one.name, name)) ?? null;
+  const ingredientId = ours ? (ours.countsAs as IngredientId) : ingredientOfName(name);
+  if (ingredientId === null || ingredientId === "water")
+    faults.ingredient = name === "" ? "Which ingredient?" : `Neither the book nor the farm knows "${name}".`;
+  const book = ingredientId ? findIngredient(ingredientId) : null;
+  const of = book && {
+    itemId: book.id,
+    unit: book.stockUnit,
+    densityKgPerL: ours?.densityKgPerL ?? book.densityKgPerL,
+  };
+  const amount = of ? readAmountCell(cells.amount ?? "", cells.unit ?? "", of) : null;
+  if (amount && isFault(amount)) faults[amount.fault === "Which unit?" ? "unit" : "amount"] = amount.fault;
+  if (amount && !isFault(amount) && !(amount.value > 0)) faults.amount = "More than 0.";
+  if (amount && !isFault(amount) && amount.value > MOST) faults.amount = `At most ${MOST}.`;
+  const received = readDay(cells.received_on ?? "");
+  if (isFault(received)) faults.received_on = received.fault;
+  const expires = cells.expires_on ? readDay(cells.expires_on) : null;
+  if (expires && isFault(expires)) faults.expires_on = expires.fault;
+  const cost = cells.cost ? readNumberCell(cells.cost) : { value: 0 };
+  if (isFault(cost)) faults.cost = cost.fault;
+  const origin = (cells.origin || "bought").toLowerCase() as LotOrigin;
+  if (!ORIGINS.includes(origin)) faults.origin = `One of ${ORIGINS.join(", ")}.`;
+  if ((cells.place ?? "").length > 80) faults.place = "At most 80 characters.";
+  if ((cells.note ?? "").length > 200) faults.note = "At most 200 characters.";
+  if (Object.keys(faults).length > 0 || !book || !amount || isFault(amount) || isFault(received) || isFault(cost))
+    return faults;
+  const expiresOn = expires && !isFault(expires) ? expires.value : null;
+  const wrong = lotFault(
+    { amount: amount.value, origin, receivedOn: received.value, cost: cost.value, expiresOn },
+    today,
+  );
+  if (wrong) return { [wrong.path === "/receivedOn" ? "received_on" : "expires_on"]: wrong.message };
+  return {
+    ingredientId: book.id,
+    own: ours,
+    amount: amount.value,
+    origin,
+    receivedOn: received.value,
+    costMinor: Math.round(cost.value * 100),
+    expiresOn,
+    place: cells.place ?? "",
+    note: cells.note ?? "",
+  };
+}
+
+export interface LotRows {
+  readonly outcomes: readonly RowOutcome[];
+  readonly write: (db: Queryable, ctx: Context, onProgress: (done: number) => void) => Promise<void>;
+}
+
+const sayLot = ({ own, ingredientId, amount, receivedOn }: LotDraft) => {
+  const { name, stockUnit } = findIngredient(ingredientId);
+  return `${sayStock(amount, stockUnit, "metric", 5)} of ${(own?.name ?? name).toLowerCase()}, ${receivedOn}`;
+};
+
+/** What a file of lots would bring: those that are there already are left alone, two alike in one file are wrong. */
+export async function lotRows(
+  db: Queryable,
+  cellRows: readonly Readonly<Record<string, string>>[],
+  today: string,
+): Promise<LotRows> {
+  const [own, known] = await Promise.all([listOwnIngredients(db), listAllLots(db)]);
+  const byId = new Map(known.map((lot) => [lot.id, lot]));
+  const byKey = new Map(known.map((lot) => [keyOfLot(lot), lot.id]));
+  const seen = new Map<string, number>();
+  const drafts: LotDraft[] = [];
+  const outcomes = cellRows.map((cells, index): RowOutcome => {
+    const line = index + 2;
+    const draft = readLot(cells, own, today);
+    if (!("ingredientId" in draft && typeof draft.amount === "number"))
+      return wrongRow(line, draft as Record<string, string>);
+    const lot = draft as LotDraft;
+    const key = keyOf({ ...lot, ownId: lot.own?.id ?? null });
+    if (cells.lot) {
+      const there = byId.get(Number(cells.lot));
+      if (!there) return wrongRow(line, { lot: `There is no lot ${cells.lot}. Leave it empty for a new one.` });
+      return keyOfLot(there) === key
+        ? { line, what: "same", text: `lot ${there.id}, as it stands`, faults: {} }
+        : wrongRow(line, {
+            lot: `Lot ${there.id} says otherwise. Lots are not rewritten: count it, or correct its line in the shed.`,
+          });
+    }
+    const twin = seen.get(key);
+    if (twin !== undefined) return wrongRow(line, { ingredient: `The same lot as in line ${twin}.` });
+    seen.set(key, line);
+    const there = byKey.get(key);
+    if (there !== undefined) return { line, what: "same", text: `lot ${there} is this one`, faults: {} };
+    drafts.push(lot);
+    return { line, what: "new", text: sayLot(lot), faults: {} };
+  });
+  return {
+    outcomes,
+    write: (write, ctx, onProgress) =>
+      insertLots(
+        write,
+        drafts.map((lot) => ({
+          ingredientId: lot.ingredientId,
+          ownId: lot.own?.id ?? null,
+          unit: findIngredient(lot.ingredientId).stockUnit,
+          origin: lot.origin,
+          receivedOn: lot.receivedOn,
+          received: lot.amount,
+          costMinor: lot.costMinor,
+          expiresOn: lot.expiresOn ?? usualExpiry(lot.ingredientId, lot.receivedOn, null),
+          note: lot.note,
+          place: lot.place,
+          provenance: {},
+          fromBatchId: null,
+          actorId: ctx.actor.id,
+          addedAt: ctx.now(),
+        })),
+        onProgress,
+      ),
+  };
+}

@@ -1,0 +1,68 @@
+import "server-only";
+import { findIngredient } from "@/core/book/ingredients";
+import { toMilli } from "@/core/stock/drawOldest";
+import { insertMovements } from "@/data/bulk";
+import { select, type Queryable } from "@/data/db";
+import { listAllLots } from "@/data/stock";
+import { sayStock } from "@/formats/amounts";
+import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
+import type { LotRows } from "./lotRows";
+import { wrongRow, type RowOutcome } from "./rows";
+
+/** What a file of stock would set right: each row is a count of a lot. Locks every balance that it names, in order. */
+export async function stockRows(
+  db: Queryable,
+  cellRows: readonly Readonly<Record<string, string>>[],
+  lock: boolean,
+): Promise<LotRows> {
+  if (lock) await select(db, "select lot_id from lot_balance order by lot_id for update");
+  const byId = new Map((await listAllLots(db)).map((lot) => [lot.id, lot]));
+  const seen = new Map<number, number>();
+  const changes: { readonly lotId: number; readonly changeMilli: number }[] = [];
+  const outcomes = cellRows.map((cells, index): RowOutcome => {
+    const line = index + 2;
+    const lot = /^\d+$/.test(cells.lot ?? "") ? byId.get(Number(cells.lot)) : undefined;
+    if (!lot) return wrongRow(line, { lot: cells.lot ? `There is no lot ${cells.lot}.` : "Which lot?" });
+    const twin = seen.get(lot.id);
+    if (twin !== undefined) return wrongRow(line, { lot: `Counted in line ${twin} already.` });
+    seen.set(lot.id, line);
+    const book = findIngredient(lot.ingredientId);
+    const named = cells.ingredient ? ingredientOfName(cells.ingredient) : null;
+    if (named !== null && named !== lot.ingredientId && lot.ownId === null)
+      return wrongRow(line, { ingredient: `Lot ${lot.id} is ${book.name.toLowerCase()}.` });
+    const counted = readAmountCell(cells.on_hand ?? "", cells.unit ?? "", {
+      itemId: book.id,
+      unit: book.stockUnit,
+      densityKgPerL: book.densityKgPerL,
+    });
+    if (isFault(counted))
+      return wrongRow(line, { [counted.fault === "Which unit?" ? "unit" : "on_hand"]: counted.fault });
+    const changeMilli = toMilli(counted.value) - toMilli(lot.onHand);
+    const say = (amount: number) => sayStock(amount, lot.unit, "metric", 5);
+    if (changeMilli === 0) return { line, what: "same", text: `lot ${lot.id} holds ${say(lot.onHand)}`, faults: {} };
+    changes.push({ lotId: lot.id, changeMilli });
+    return {
+      line,
+      what: "changed",
+      text: `lot ${lot.id}, ${book.name.toLowerCase()}: ${say(lot.onHand)} becomes ${say(counted.value)}`,
+      faults: {},
+    };
+  });
+  return {
+    outcomes,
+    write: (write, ctx, onProgress) =>
+      insertMovements(
+        write,
+        changes.map(({ lotId, changeMilli }) => ({
+          lotId,
+          changeBy: changeMilli / 1000,
+          kind: "counted",
+          batchId: null,
+          at: ctx.now(),
+          actorId: ctx.actor.id,
+          note: "from a file",
+        })),
+        onProgress,
+      ),
+  };
+}

@@ -1,0 +1,188 @@
+import "server-only";
+import { BALL_TEST, type BallWord } from "@/core/gather/wormBin";
+import { restsUntil } from "@/core/gather/resting";
+import { checkPlant } from "@/core/safety/checkPlant";
+import type { IngredientId } from "@/core/book/ingredients";
+import type { Queryable } from "@/data/db";
+import { findFarm } from "@/data/farm";
+import { insertForagePlace, insertForageVisit, lockForagePlace } from "@/data/forage";
+import { insertWormBin, insertWormBinEntry, lockWormBin } from "@/data/wormBins";
+import { isoDay, sayDay } from "@/formats/times";
+import type { Context } from "../context";
+import { Refusal, refuseAt } from "../refusal";
+import { bookLot } from "../shed/receiveLot";
+import { momentOf, withFreeName, write } from "../write";
+
+const reasonOf = (text: string | null | undefined): string => text?.trim() ?? "";
+const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
+  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+
+/**
+ * A picking goes into the shed as a lot that knows what, which part, where, when and by whom. A poisonous plant is refused for good;
+ * an unknown or cautioned one wants a reason, which is kept with the lot.
+ * @throws {Refusal}
+ */
+export const recordPick = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "recordPick", input, async (db, request) => {
+    const check = checkPlant(request.species, request.place, request.crops ?? []);
+    if (check.type === "refused")
+      throw refuseAt(
+        "unfit",
+        "/species",
+        `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
+      );
+    const reason = reasonOf(request.overrideReason);
+    if (check.type !== "good" && reason === "")
+      throw new Refusal("reason-needed", check.why, {
+        "/species": check.why,
+        "/overrideReason": "Say why it may go in; it is kept with the lot.",
+      });
+    const lotId = await bookLot(db, ctx, {
+      ingredientId: request.ingredientId,
+      amount: request.amount,
+      origin: "foraged",
+      receivedOn: request.pickedOn,
+      cost: 0,
+      place: "",
+      note: request.note ?? `${request.part} of ${request.species.trim()}`,
+      provenance: {
+        plant: { species: request.species.trim(), part: request.part, place: request.place.trim() },
+        herbicideSuspected: request.herbicideSuspected ?? false,
+        overrideReason: reason === "" ? null : reason,
+      },
+    });
+    return { lotId };
+  });
+
+/** A place that the farm gathers from. @throws {Refusal} */
+export const addForagePlace = (ctx: Context, input: unknown): Promise<{ placeId: number }> =>
+  write(ctx, "addForagePlace", input, async (db, request) => {
+    const name = request.name.trim();
+    return {
+      placeId: await withFreeName(name, () =>
+        insertForagePlace(db, {
+          name,
+          kind: request.kind,
+          ground: request.ground?.trim() ?? "",
+          permission: request.permission?.trim() ?? "",
+          restD: request.restD,
+          actorId: ctx.actor.id,
+          addedAt: ctx.now(),
+        }),
+      ),
+    };
+  });
+
+const TAKEN_AS: Readonly<Record<string, IngredientId>> = {
+  "leaf-mould": "leaf-mould",
+  "plants": "plant",
+  "seaweed": "seaweed-fresh",
+};
+
+/** A visit to a place: looked at, or taken from. Taking during its rest wants a reason. @throws {Refusal} */
+export const visitForage = (ctx: Context, input: unknown): Promise<{ visitId: number }> =>
+  write(ctx, "visitForage", input, async (db, request) => {
+    const place = await lockForagePlace(db, request.placeId);
+    if (!place) throw refuseAt("not-found", "/placeId", "There is no such place.");
+    if (request.onDay > (await todayOf(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
+    const takenKg = request.takenKg ?? null;
+    const reason = reasonOf(request.overrideReason);
+    if (takenKg !== null && place.kind === "plants")
+      throw refuseAt("unfit", "/takenKg", "Write plants down as a picking, so that each is named and checked.");
+    const rests = takenKg === null ? null : restsUntil(place, request.onDay);
+    if (rests !== null && reason === "")
+      throw new Refusal(
+        "reason-needed",
+        `${place.name} rests until ${sayDay(rests)}. Say why it is taken from all the same.`,
+        {
+          "/overrideReason": "It is still resting.",
+        },
+      );
+    const lotId =
+      takenKg === null
+        ? null
+        : await bookLot(db, ctx, {
+            ingredientId: TAKEN_AS[place.kind]!,
+            amount: takenKg,
+            origin: "foraged",
+            receivedOn: request.onDay,
+            cost: 0,
+            note: `from ${place.name}`,
+            provenance: {
+              plant: {
+                species: place.kind === "seaweed" ? "seaweed" : "leaf mould",
+                part: "litter",
+                place: place.name,
+              },
+              overrideReason: reason === "" ? null : reason,
+            },
+          });
+    return {
+      visitId: await insertForageVisit(db, {
+        placeId: request.placeId,
+        lotId,
+        vigour: request.vigour,
+        note: [request.note ?? "", rests === null ? "" : `taken while resting: ${reason}`]
+          .filter(Boolean)
+          .join("; ")
+          .slice(0, 200),
+        onDay: request.onDay,
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
+/** A worm bin with the worms it begins with. @throws {Refusal} */
+export const addWormBin = (ctx: Context, input: unknown): Promise<{ binId: number }> =>
+  write(ctx, "addWormBin", input, async (db, request) => {
+    const name = request.name.trim();
+    return {
+      binId: await withFreeName(name, () =>
+        insertWormBin(db, { name, wormsKg: request.wormsKg, actorId: ctx.actor.id, addedAt: ctx.now() }),
+      ),
+    };
+  });
+
+/** A bin was fed, weighed, or its castings taken; castings go into the shed once a ball of them held. @throws {Refusal} */
+export const noteWormBin = (ctx: Context, input: unknown): Promise<{ lotId: number | null }> =>
+  write(ctx, "noteWormBin", input, async (db, request) => {
+    const bin = await lockWormBin(db, request.binId);
+    if (!bin) throw refuseAt("not-found", "/binId", "There is no such bin.");
+    if (request.kind !== "note" && !(request.kg > 0)) throw refuseAt("bad-request", "/kg", "How many kilograms?");
+    const at = momentOf(ctx, request.at);
+    let lotId: number | null = null;
+    let what = request.what?.trim() ?? "";
+    if (request.kind === "harvested") {
+      const ball = (request.ball ?? null) as BallWord | null;
+      if (ball === null) throw refuseAt("bad-request", "/ball", "Press a handful to a ball: how does it hold?");
+      const reason = reasonOf(request.overrideReason);
+      if (ball === "sticky, rancid") throw refuseAt("unfit", "/ball", BALL_TEST[ball].say);
+      if (!BALL_TEST[ball].fit && reason === "")
+        throw new Refusal("reason-needed", BALL_TEST[ball].say, {
+          "/overrideReason": "Say why they are taken in all the same.",
+        });
+      if (request.plasticPicked !== true)
+        throw refuseAt("reason-needed", "/plasticPicked", "Pick out plastic, labels and glass first; then tick this.");
+      what = ball;
+      lotId = await bookLot(db, ctx, {
+        ingredientId: "castings",
+        amount: request.kg,
+        origin: "home-made",
+        receivedOn: isoDay(at, { timeZone: (await findFarm(db))?.timeZone ?? "UTC" }),
+        cost: 0,
+        note: `${bin.name}: ${ball}`,
+        provenance: { overrideReason: reason === "" ? null : reason },
+      });
+    }
+    await insertWormBinEntry(db, {
+      binId: request.binId,
+      kind: request.kind,
+      kg: request.kg,
+      what,
+      lotId,
+      at,
+      actorId: ctx.actor.id,
+    });
+    return { lotId };
+  });

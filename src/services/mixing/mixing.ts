@@ -1,0 +1,157 @@
+import "server-only";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { findIngredient } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { mixProgress } from "@/core/mixing/progress";
+import { mixingSteps, type MixStep } from "@/core/mixing/steps";
+import { occupiedLitres } from "@/core/recipe/room";
+import type { Queryable } from "@/data/db";
+import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixing, type Mixing } from "@/data/mixings";
+import type { Context } from "../context";
+import { fillWith, requireVesselFor } from "../fillVessel";
+import { pickRecipe } from "../recipes";
+import { atField, Refusal, refuseAt } from "../refusal";
+import { momentOf, write } from "../write";
+import type { MixingFill } from "./mixingFill";
+
+/** The steps of a fill, from what it was meant to be. */
+export function stepsOf(recipe: Recipe, fill: Pick<MixingFill, "lines" | "substitutes">): MixStep[] {
+  const lines = fill.lines.map((line, index) => {
+    const item = atField(`/lines/${index}/ingredientId`, () => findIngredient(line.ingredientId));
+    const instead = (fill.substitutes ?? []).find(({ use }) => use === item.id)?.instead;
+    const slot = (instead ?? item.id) as typeof item.id;
+    const role = recipe.ingredients.find(({ ingredient }) => ingredient === slot)?.role ?? "";
+    return { ingredient: item.id, slot, part: line.part, unit: item.stockUnit, amount: line.amount, role };
+  });
+  return mixingSteps(recipe, lines, occupiedLitres(recipe, lines));
+}
+
+/** Begins a fill that is done step by step; the vessel is taken from now on. @throws {Refusal} */
+export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
+  write(ctx, "startMixing", input, async (db, { requestKey: _key, ...request }) => {
+    const { recipe } = await pickRecipe(db, request);
+    await requireVesselFor(db, request.vesselId, recipe);
+    stepsOf(recipe, request);
+    const fill: MixingFill = { ...request, name: recipe.shortName };
+    return {
+      mixingId: await insertMixing(db, {
+        vesselId: request.vesselId,
+        planId: request.planId ?? null,
+        fill,
+        startedAt: ctx.now(),
+        actorId: ctx.actor.id,
+      }),
+    };
+  });
+
+async function requireOpen(db: Queryable, id: number): Promise<Mixing<MixingFill>> {
+  const mixing = await lockMixing<MixingFill>(db, id);
+  if (!mixing) throw refuseAt("not-found", "/mixingId", "There is no such mixing.");
+  if (mixing.end)
+    throw new Refusal(
+      "batch-closed",
+      mixing.end.batchId === null
+        ? "This mixing was given up meanwhile."
+        : "This mixing was finished meanwhile; the batch runs.",
+    );
+  return mixing;
+}
+
+/** What a tick must say for its step to count as done. @throws {Refusal} */
+function requireDone(step: MixStep, request: ActionRequest<"tickMixing">): void {
+  if (step.amount && (request.amount === null || request.amount === undefined))
+    throw refuseAt("bad-request", "/amount", "How much went in?");
+  const left = step.checks.find((check) => !(request.checks ?? []).includes(check));
+  if (left) throw refuseAt("bad-request", "/checks", `Not yet: ${left.toLowerCase()}.`);
+  if (step.answers.length === 0) return;
+  const answer = step.answers.find(({ word }) => word === request.answer);
+  if (!answer) throw refuseAt("bad-request", "/answer", "Which is it?");
+  if (!answer.fits && request.kind === "done") throw refuseAt("unfit", "/answer", answer.then);
+}
+
+/**
+ * Ticks a step, one round of it, or takes a tick back; each with its moment and person, so that any device goes on where this one stopped.
+ * @throws {Refusal} for a check that is not ticked, an answer that does not fit, a tick from before the last one
+ */
+export const tickMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
+  write(ctx, "tickMixing", input, async (db, request) => {
+    const mixing = await requireOpen(db, request.mixingId);
+    const { recipe } = await pickRecipe(db, mixing.fill);
+    const steps = stepsOf(recipe, mixing.fill);
+    const step = steps.find(({ key }) => key === request.stepKey);
+    if (!step) throw refuseAt("not-found", "/stepKey", "There is no such step.");
+    const at = momentOf(ctx, request.at, mixing.startedAt);
+    const entries = await listMixEntries(db, mixing.id);
+    const state = mixProgress(steps, entries, at.getTime()).steps.find(({ step: { key } }) => key === step.key)!;
+    if (request.kind === "undone" && !state.done) throw refuseAt("unfit", "/stepKey", "It was not ticked.");
+    // Two people at one drum: the second tick of a step is the first one again.
+    if (request.kind === "done" && state.done) return { mixingId: mixing.id };
+    if (request.kind !== "undone") requireDone(step, request);
+    await insertMixEntry(db, {
+      mixingId: mixing.id,
+      stepKey: step.key,
+      kind: request.kind,
+      amount: step.amount && request.kind === "done" ? request.amount! : null,
+      answer: request.answer ?? null,
+      at,
+      actorId: ctx.actor.id,
+    });
+    return { mixingId: mixing.id };
+  });
+
+/** What really went in, from the ticks; lines that were never ticked did not go in. */
+function linesMixed(mixing: Mixing<MixingFill>, steps: ReturnType<typeof mixProgress>["steps"]) {
+  return mixing.fill.lines.flatMap((line) => {
+    const done = steps.find(({ step }) => step.key === `add-${line.part}-${line.ingredientId}`)?.done;
+    return done && (done.amount ?? 0) > 0
+      ? [{ ingredientId: line.ingredientId, part: line.part, used: done.amount!, pickedNow: line.pickedNow ?? false }]
+      : [];
+  });
+}
+
+/**
+ * Makes the batch of what was mixed: drawn from the shed as it really went in, its clock started when the last living thing went in.
+ * @throws {Refusal} while a step is open, and as any fill
+ */
+export const finishMixing = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
+  write(ctx, "finishMixing", input, async (db, request) => {
+    const mixing = await requireOpen(db, request.mixingId);
+    const { recipe } = await pickRecipe(db, mixing.fill);
+    const { steps, next, timeNoughtMs } = mixProgress(
+      stepsOf(recipe, mixing.fill),
+      await listMixEntries(db, mixing.id),
+      ctx.now().getTime(),
+    );
+    if (next) throw refuseAt("unfit", "/mixingId", `Still to do: ${next.step.title.toLowerCase()}.`);
+    if (timeNoughtMs === null) throw refuseAt("bad-request", "/mixingId", "Nothing has gone in.");
+    const { name: _name, lines: _lines, ...chosen } = mixing.fill;
+    const { batchId } = await fillWith(
+      db,
+      ctx,
+      {
+        ...chosen,
+        lines: linesMixed(mixing, steps),
+        startedAt: new Date(timeNoughtMs).toISOString(),
+        statedC: request.statedC ?? mixing.fill.statedC ?? null,
+        labourMin: request.labourMin,
+        overrideReason: request.overrideReason ?? mixing.fill.overrideReason ?? null,
+      },
+      { mixingId: mixing.id },
+    );
+    await insertMixingEnd(db, { mixingId: mixing.id, batchId, note: "", at: ctx.now(), actorId: ctx.actor.id });
+    return { batchId };
+  });
+
+/** Gives a mixing up; the vessel is free again. Nothing was drawn. @throws {Refusal} */
+export const dropMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
+  write(ctx, "dropMixing", input, async (db, request) => {
+    const mixing = await requireOpen(db, request.mixingId);
+    await insertMixingEnd(db, {
+      mixingId: mixing.id,
+      batchId: null,
+      note: request.note ?? "",
+      at: ctx.now(),
+      actorId: ctx.actor.id,
+    });
+    return { mixingId: mixing.id };
+  });

@@ -1,0 +1,105 @@
+import "server-only";
+import { mixProgress, type MixEntry, type MixProgress } from "@/core/mixing/progress";
+import { CAUTIONS } from "@/core/book/cautions";
+import type { IngredientId } from "@/core/book/ingredients";
+import type { Family } from "@/core/book/types";
+import { equipmentGaps, type EquipmentGap } from "@/core/equipment/needs";
+import { occupiedLitres } from "@/core/recipe/room";
+import type { Farm } from "@/data/farm";
+import { listMeasures, type FarmMeasure } from "@/data/measures";
+import { findMixing, listMixEntries } from "@/data/mixings";
+import { listOpenPlans } from "@/data/plans";
+import { listVesselStates } from "@/data/vessels";
+import { isoDay } from "@/formats/times";
+import type { Context } from "../context";
+import { readEquipment } from "../equipment/equipment";
+import { farmView, type FarmView } from "../farmView";
+import { pickRecipe } from "../recipes";
+import { meanAirByDay } from "../weather";
+import { stepsOf } from "./mixing";
+import type { MixingFill } from "./mixingFill";
+
+export interface MixingView {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly id: number;
+  readonly vesselName: string;
+  readonly recipeName: string;
+  readonly family: Family;
+  readonly startedMs: number;
+  readonly startedBy: string;
+  readonly progress: MixProgress;
+  readonly measures: readonly FarmMeasure[];
+  readonly gaps: readonly EquipmentGap[];
+  readonly cautions: readonly string[];
+  readonly statedC: number | null;
+  readonly end: { readonly batchId: number | null } | null;
+}
+
+type Fill = Pick<MixingFill, "methodId" | "schoolId" | "versionNo" | "lines" | "substitutes" | "statedC">;
+
+async function viewOf(
+  ctx: Context,
+  farm: Farm,
+  fill: Fill,
+  vesselId: number | null,
+  entries: readonly MixEntry[],
+): Promise<Omit<MixingView, "id" | "startedMs" | "startedBy" | "end">> {
+  const db = ctx.pool;
+  const [{ recipe }, measures, tools, vessels] = await Promise.all([
+    pickRecipe(db, fill),
+    listMeasures(db),
+    readEquipment(db, farm),
+    listVesselStates(db),
+  ]);
+  const vessel = vessels.find((one) => one.id === vesselId);
+  const litres = occupiedLitres(
+    recipe,
+    fill.lines.map(({ ingredientId, part, amount }) => ({ ingredient: ingredientId as IngredientId, part, amount })),
+  );
+  const now = ctx.now();
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    vesselName: vessel?.name ?? "a vessel",
+    recipeName: recipe.name,
+    family: recipe.family,
+    progress: mixProgress(stepsOf(recipe, fill), entries, now.getTime()),
+    measures,
+    gaps: equipmentGaps(recipe, litres, tools, isoDay(now, farm), {
+      airC: meanAirByDay(farm, now, 1)[0] ?? null,
+      hasOwnAir: (vessel?.airW ?? 0) > 0,
+    }),
+    cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
+    statedC: fill.statedC ?? null,
+  };
+}
+
+/** A mixing as it stands, the same on every device; null where there is none. */
+export async function readMixing(ctx: Context, farm: Farm, id: number): Promise<MixingView | null> {
+  const mixing = await findMixing<MixingFill>(ctx.pool, id);
+  if (!mixing) return null;
+  return {
+    ...(await viewOf(ctx, farm, mixing.fill, mixing.vesselId, await listMixEntries(ctx.pool, id))),
+    id,
+    startedMs: mixing.startedAt.getTime(),
+    startedBy: mixing.actorName,
+    end: mixing.end ? { batchId: mixing.end.batchId } : null,
+  };
+}
+
+/** The sheet of a fill that is only planned: nothing is ticked; null where there is no such plan. */
+export async function readPlannedMixing(ctx: Context, farm: Farm, planId: number): Promise<MixingView | null> {
+  const plan = (await listOpenPlans(ctx.pool)).find(({ id }) => id === planId);
+  if (!plan) return null;
+  const lines = plan.lines
+    .filter(({ onDay }) => onDay === 0)
+    .map(({ ingredientId, amount }) => ({ ingredientId, part: "mix" as const, amount }));
+  return {
+    ...(await viewOf(ctx, farm, { ...plan, lines }, plan.vesselId, [])),
+    id: 0,
+    startedMs: ctx.now().getTime(),
+    startedBy: "",
+    end: null,
+  };
+}

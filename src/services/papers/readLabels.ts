@@ -1,0 +1,91 @@
+import "server-only";
+import QRCode from "qrcode";
+import { cautionsOnVessel, contentsOf, labelDilution, labelNumber, type LabelFacts } from "@/core/paper/label";
+import { recipeFrom } from "@/core/recipe/document";
+import { findBatch, listBatchLines } from "@/data/batches";
+import { listStanding } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import { listFeedings } from "@/data/lineage";
+import { ancestorsOf } from "@/core/stock/lineage";
+import { listStoresOfBatch } from "@/data/stores";
+import { assessBatch } from "../assessBatch";
+import type { Context } from "../context";
+import { farmView, type FarmView } from "../farmView";
+import { hazardsOfBatches } from "../shed/batchHazards";
+import { airSince } from "../weather";
+
+const HOUR_MS = 3_600_000;
+
+export interface LabelsView {
+  readonly farm: FarmView;
+  readonly batchId: number;
+  /** One a store or part; the running batch's own while nothing is strained. */
+  readonly labels: readonly (LabelFacts & { readonly litres: number; readonly place: string })[];
+  /** The squares of the code that opens the batch, row by row; dark is true. */
+  readonly code: { readonly size: number; readonly dark: readonly boolean[] };
+  /** What the code says. */
+  readonly address: string;
+}
+
+/** A code with a quarter of its squares to spare, since drums get wet and scratched. */
+function codeOf(address: string): LabelsView["code"] {
+  const { modules } = QRCode.create(address, { errorCorrectionLevel: "Q" });
+  return { size: modules.size, dark: Array.from(modules.data, (bit) => bit === 1) };
+}
+
+/** The labels of a batch; null where there is none. */
+export async function readLabels(
+  ctx: Context,
+  farm: Farm,
+  batchId: number,
+  origin: string,
+): Promise<LabelsView | null> {
+  const db = ctx.pool;
+  const batch = await findBatch(db, batchId);
+  if (!batch) return null;
+  const feedings = await listFeedings(db);
+  const [lines, stores, entries, hazards] = await Promise.all([
+    listBatchLines(db, batchId),
+    listStoresOfBatch(db, batchId),
+    listStanding(db, batchId),
+    hazardsOfBatches(db, [batchId, ...ancestorsOf(batchId, feedings)]),
+  ]);
+  const recipe = recipeFrom(batch.recipe.document);
+  const common = {
+    madeMs: batch.startedAt.getTime(),
+    contents: contentsOf(lines),
+    maker: batch.actorName,
+    dilution: labelDilution(recipe),
+    cautions: cautionsOnVessel([...recipe.cautions, ...hazards.map(({ caution }) => caution)]),
+  };
+  const now = ctx.now();
+  const window = batch.close
+    ? null
+    : assessBatch(batch, entries, airSince(farm, batch.startedAt, now), now).forecast.window;
+  const moment = (hour: number | null) => (hour === null ? null : batch.startedAt.getTime() + hour * HOUR_MS);
+  const standing = stores.filter(({ onHandL }) => onHandL > 0);
+  const labels =
+    batch.close && standing.length > 0
+      ? standing.map((store) => ({
+          ...common,
+          name: store.label,
+          number: labelNumber(batchId, store.partNo),
+          expected: null,
+          useByMs: store.expiresAt.getTime(),
+          litres: store.onHandL,
+          place: store.place,
+        }))
+      : [
+          {
+            ...common,
+            name: recipe.shortName,
+            number: labelNumber(batchId, null),
+            expected: window ? { fromMs: moment(window.start.p10), toMs: moment(window.start.p90) } : null,
+            useByMs: null,
+            litres: batch.filledL,
+            place: batch.vesselName,
+          },
+        ];
+  const address = `${origin}/batches/${batchId}`;
+  return { farm: farmView(farm), batchId, labels, code: codeOf(address), address };
+}

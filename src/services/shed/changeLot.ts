@@ -1,0 +1,143 @@
+import "server-only";
+import { toMilli } from "@/core/stock/drawOldest";
+import type { Queryable } from "@/data/db";
+import { findFarm } from "@/data/farm";
+import { insertLotEvent } from "@/data/lotEvents";
+import { findLedgerLine } from "@/data/movements";
+import { insertStockMovement, lockLot, type Lot } from "@/data/stock";
+import { sayStock } from "@/formats/amounts";
+import { isoDay } from "@/formats/times";
+import { errnoOf, SQL_ERROR } from "@/data/db";
+import type { Context } from "../context";
+import { Refusal, refuseAt } from "../refusal";
+import { momentOf, write } from "../write";
+
+async function requireLot(db: Queryable, lotId: number, path = "/lotId"): Promise<Lot> {
+  const lot = await lockLot(db, lotId);
+  if (!lot) throw refuseAt("not-found", path, "There is no such lot.");
+  return lot;
+}
+
+const today = async (db: Queryable, ctx: Context): Promise<string> =>
+  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+
+/** Some of a lot is thrown out, spilt or gone off. @throws {Refusal} for more than there is */
+export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "wasteLot", input, async (db, request) => {
+    const lot = await requireLot(db, request.lotId);
+    if (toMilli(request.amount) > toMilli(lot.onHand))
+      throw refuseAt(
+        "short-of-stock",
+        "/amount",
+        `Only ${sayStock(lot.onHand, lot.unit, "metric", 4)} are left of this lot.`,
+      );
+    await insertStockMovement(db, {
+      lotId: lot.id,
+      changeBy: -request.amount,
+      kind: "wasted",
+      batchId: null,
+      at: momentOf(ctx, request.at),
+      actorId: ctx.actor.id,
+      note: request.reason.trim(),
+    });
+    return { lotId: lot.id };
+  });
+
+/**
+ * Puts a line of the ledger right by a later one: what it should have said, and why. Each line is corrected once; a correction can be corrected again.
+ * @throws {Refusal} for a line that was corrected already, or one that would leave less than nothing
+ */
+export const correctMovement = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "correctMovement", input, async (db, request) => {
+    const line = await findLedgerLine(db, request.movementId);
+    if (!line) throw refuseAt("not-found", "/movementId", "There is no such line.");
+    if (line.kind === "corrected" || line.kind === "counted")
+      throw refuseAt("unfit", "/movementId", "Count the lot instead: this line is itself a putting right.");
+    const lot = await requireLot(db, line.lotId, "/movementId");
+    const should = Math.sign(line.changeBy) * request.amount;
+    const changeMilli = toMilli(should) - toMilli(line.changeBy);
+    if (changeMilli === 0) throw refuseAt("bad-request", "/amount", "That is what it says already.");
+    if (toMilli(lot.onHand) + changeMilli < 0)
+      throw refuseAt(
+        "short-of-stock",
+        "/amount",
+        `Then ${sayStock(-(lot.onHand + changeMilli / 1000), lot.unit, "metric", 4)} more would have gone out of this lot than came in.`,
+      );
+    try {
+      await insertStockMovement(db, {
+        lotId: lot.id,
+        changeBy: changeMilli / 1000,
+        kind: "corrected",
+        batchId: line.batchId,
+        correctsId: line.id,
+        at: ctx.now(),
+        actorId: ctx.actor.id,
+        note: request.reason.trim(),
+      });
+    } catch (error) {
+      if (errnoOf(error) === SQL_ERROR.duplicate)
+        throw new Refusal(
+          "entry-corrected",
+          "This line was corrected already, by somebody else meanwhile. Look again.",
+        );
+      throw error;
+    }
+    return { lotId: lot.id };
+  });
+
+/**
+ * A stocktake: what was found of each lot. Each difference is a line of its own; what moved between the count and its arrival is respected,
+ * since the phone says what it expected.
+ * @throws {Refusal} where a count would leave less than nothing
+ */
+export const countStock = (ctx: Context, input: unknown): Promise<{ changed: number }> =>
+  write(ctx, "countStock", input, async (db, request) => {
+    let changed = 0;
+    const lines = request.lines.map((line, index) => ({ ...line, index })).toSorted((a, b) => a.lotId - b.lotId);
+    for (const { lotId, counted, expected, index } of lines) {
+      const lot = await requireLot(db, lotId, `/lines/${index}/lotId`);
+      const differenceMilli = toMilli(counted) - toMilli(expected ?? lot.onHand);
+      if (differenceMilli === 0) continue;
+      if (toMilli(lot.onHand) + differenceMilli < 0)
+        throw refuseAt(
+          "short-of-stock",
+          `/lines/${index}/counted`,
+          `${sayStock(lot.onHand, lot.unit, "metric", 4)} are left by now: count it again.`,
+        );
+      await insertStockMovement(db, {
+        lotId,
+        changeBy: differenceMilli / 1000,
+        kind: "counted",
+        batchId: null,
+        at: ctx.now(),
+        actorId: ctx.actor.id,
+        note: request.note ?? "",
+      });
+      changed += 1;
+    }
+    return { changed };
+  });
+
+/** Something happened to a lot: opened, moved, bean test sown or read, another expiry, stood hot. @throws {Refusal} */
+export const noteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "noteLot", input, async (db, request) => {
+    const lot = await requireLot(db, request.lotId);
+    const word = request.word?.trim() ?? "";
+    if (request.onDay > (await today(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
+    if (request.onDay < lot.receivedOn) throw refuseAt("time", "/onDay", "It had not come in on that day.");
+    if (request.kind === "expiry" && !/^\d{4}-\d{2}-\d{2}$/.test(word))
+      throw refuseAt("bad-request", "/word", "A date such as 2031-03-02.");
+    if (request.kind === "expiry" && word < lot.receivedOn)
+      throw refuseAt("time", "/word", "It can't expire before it came in.");
+    if (["place", "vigour", "note"].includes(request.kind) && word === "")
+      throw refuseAt("bad-request", "/word", "This is needed.");
+    await insertLotEvent(db, {
+      lotId: lot.id,
+      kind: request.kind,
+      word,
+      onDay: request.onDay,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { lotId: lot.id };
+  });

@@ -1,0 +1,94 @@
+import "server-only";
+import { recipeFrom } from "@/core/recipe/document";
+import type { Queryable } from "@/data/db";
+import { countParts, insertStore, insertStoreMovement, lockStore, type Store, type StoreMovement } from "@/data/stores";
+import { sayVolume } from "@/formats/amounts";
+import type { Context } from "../context";
+import { Refusal, refuseAt } from "../refusal";
+import { momentOf, write } from "../write";
+
+/** The ledger's grain, L. */
+const GRAIN_L = 5e-4;
+
+async function requireStore(db: Queryable, id: number): Promise<Store> {
+  const store = await lockStore(db, id);
+  if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+  return store;
+}
+
+const move = (
+  db: Queryable,
+  ctx: Context,
+  storeId: number,
+  changeByL: number,
+  kind: StoreMovement["kind"],
+  at: Date,
+  note: string,
+): Promise<number> =>
+  insertStoreMovement(db, { storeId, changeByL, kind, applicationId: null, at, actorId: ctx.actor.id, note });
+
+const requireLitres = (store: Store, litres: number, path: string): void => {
+  if (litres > store.onHandL + GRAIN_L)
+    throw refuseAt("short-of-store", path, `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
+};
+
+/** What is past its peak goes to the heap, onto bare ground or out, with the reason; it stays in the books. @throws {Refusal} */
+export const emptyStore = (ctx: Context, input: unknown): Promise<{ storeId: number }> =>
+  write(ctx, "emptyStore", input, async (db, request) => {
+    const store = await requireStore(db, request.storeId);
+    const at = momentOf(ctx, request.at, store.shelfFrom);
+    requireLitres(store, request.litres, "/litres");
+    await move(db, ctx, store.id, -Math.min(request.litres, store.onHandL), request.to, at, request.reason.trim());
+    return { storeId: store.id };
+  });
+
+/** A store was measured: the difference is a line of its own. @throws {Refusal} */
+export const countStore = (ctx: Context, input: unknown): Promise<{ storeId: number }> =>
+  write(ctx, "countStore", input, async (db, request) => {
+    const store = await requireStore(db, request.storeId);
+    const difference = Math.round((request.litres - store.onHandL) * 1000) / 1000;
+    if (difference !== 0) await move(db, ctx, store.id, difference, "counted", ctx.now(), request.reason ?? "");
+    return { storeId: store.id };
+  });
+
+/**
+ * Pours a store over into others: each part gets a number of its own under the batch, its container, and a shelf life that runs on from where
+ * it stood; opening does not make it younger.
+ * @throws {Refusal} for more than there is, and for a tight lid on what makes gas
+ */
+export const pourStore = (ctx: Context, input: unknown): Promise<{ storeIds: number[] }> =>
+  write(ctx, "pourStore", input, async (db, request) => {
+    const store = await requireStore(db, request.storeId);
+    const at = momentOf(ctx, request.at, store.shelfFrom);
+    const total = request.parts.reduce((sum, { litres }) => sum + litres, 0);
+    requireLitres(store, total, "/parts/0/litres");
+    const recipe = recipeFrom(store.recipe);
+    const sealed = request.parts.findIndex(({ container }) => container === "sealed");
+    if (sealed >= 0 && makesGas(recipe.lid, recipe.keeping.living))
+      throw new Refusal("unfit", `${recipe.name} makes gas: a tight lid bursts. Breathable or vented.`, {
+        [`/parts/${sealed}/container`]: "It makes gas: breathable or vented.",
+      });
+    const first = (await countParts(db, store.batchId)) + 1;
+    const storeIds: number[] = [];
+    for (const [index, part] of request.parts.entries()) {
+      const litres = Math.min(part.litres, store.onHandL);
+      const id = await insertStore(db, {
+        batchId: store.batchId,
+        parentId: store.id,
+        partNo: first + index,
+        label: part.label.trim(),
+        atOnce: store.atOnce,
+        place: part.place?.trim() || store.place,
+        container: part.container,
+        shelfFrom: store.shelfFrom,
+        expiresAt: store.expiresAt,
+      });
+      await move(db, ctx, store.id, -litres, "poured", at, `into ${part.label.trim()}`);
+      await move(db, ctx, id, litres, "poured", at, `from ${store.label}`);
+      storeIds.push(id);
+    }
+    return { storeIds };
+  });
+
+/** Living brews and ferments under an airlock or cloth make gas in the jar as in the drum. */
+export const makesGas = (lid: string, living: boolean): boolean => living || lid === "airlock" || lid === "breathable";

@@ -1,0 +1,106 @@
+import "server-only";
+import type { IngredientId } from "@/core/book/ingredients";
+import { recipeFrom } from "@/core/recipe/document";
+import { laterLines } from "@/core/recipe/later";
+import type { Demand } from "@/core/stock/shopping";
+import { listRunningBatches, type Batch } from "@/data/batches";
+import { select, type Queryable } from "@/data/db";
+import { listOpenMixings } from "@/data/mixings";
+import { listOpenPlans, type Plan } from "@/data/plans";
+import { isoDay, type FarmClock } from "@/formats/times";
+import type { MixingFill } from "../mixing/mixingFill";
+
+const DAY_MS = 86_400_000;
+const addDays = (day: string, days: number) => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
+
+/** What was drawn for running batches after their start, by batch and ingredient. */
+const DRAWN_SINCE = `
+  select movement.batch_id, lot.ingredient_id, -sum(movement.change_by) as amount, coalesce(max(line.used), 0) as at_start
+  from stock_movement movement join lot on lot.id = movement.lot_id
+  left join batch_close on batch_close.batch_id = movement.batch_id
+  left join batch_line line on line.batch_id = movement.batch_id and line.ingredient_id = lot.ingredient_id
+  where movement.batch_id is not null and batch_close.batch_id is null
+  group by movement.batch_id, lot.ingredient_id`;
+
+interface DrawnSince {
+  readonly batchId: number;
+  readonly ingredientId: string;
+  readonly since: number;
+}
+
+async function listDrawnSince(db: Queryable): Promise<DrawnSince[]> {
+  const rows = await select<{ batch_id: number; ingredient_id: string; amount: string; at_start: string }>(
+    db,
+    DRAWN_SINCE,
+  );
+  return rows.map((row) => ({
+    batchId: row.batch_id,
+    ingredientId: row.ingredient_id,
+    since: Number(row.amount) - Number(row.at_start),
+  }));
+}
+
+function demandsOfPlan(plan: Plan): Demand[] {
+  return plan.lines.map(({ ingredientId, amount, onDay }) => ({
+    ingredient: ingredientId as IngredientId,
+    amount,
+    onDay: addDays(plan.forDay, onDay),
+    forWhat: plan.name,
+  }));
+}
+
+/** What a running batch still gets on a later day: half of it or more missing counts as not done. */
+function demandsOfBatch(batch: Batch, drawn: readonly DrawnSince[], clock: FarmClock): Demand[] {
+  return laterLines(recipeFrom(batch.recipe.document), batch.basisAmount).flatMap((line) => {
+    const since =
+      drawn.find(({ batchId, ingredientId }) => batchId === batch.id && ingredientId === line.ingredient)?.since ?? 0;
+    return since >= line.amount / 2
+      ? []
+      : [
+          {
+            ingredient: line.ingredient,
+            amount: line.amount - since,
+            onDay: addDays(isoDay(batch.startedAt, clock), line.onDay),
+            forWhat: `${batch.recipe.shortName} in ${batch.vesselName}`,
+          },
+        ];
+  });
+}
+
+/**
+ * All that planned and running batches, and fills being mixed, will still take from the shed. What was due and not given is wanted today.
+ * Water and what is picked fresh for a batch are no stock.
+ */
+export async function readDemands(
+  db: Queryable,
+  today: string,
+  clock: FarmClock,
+): Promise<{ demands: Demand[]; plans: Plan[] }> {
+  const [plans, running, drawn, mixings] = await Promise.all([
+    listOpenPlans(db),
+    listRunningBatches(db),
+    listDrawnSince(db),
+    listOpenMixings<MixingFill>(db),
+  ]);
+  const beingMixed = new Set(mixings.map(({ planId }) => planId));
+  const demands = [
+    ...plans.filter(({ id }) => !beingMixed.has(id)).flatMap(demandsOfPlan),
+    ...running.flatMap((batch) => demandsOfBatch(batch, drawn, clock)),
+    ...mixings.flatMap(({ fill }) =>
+      fill.lines
+        .filter(({ pickedNow }) => !pickedNow)
+        .map(({ ingredientId, amount }) => ({
+          ingredient: ingredientId as IngredientId,
+          amount,
+          onDay: today,
+          forWhat: `${fill.name}, being mixed`,
+        })),
+    ),
+  ];
+  return {
+    demands: demands
+      .filter(({ ingredient }) => ingredient !== "water")
+      .map((demand) => (demand.onDay < today ? { ...demand, onDay: today } : demand)),
+    plans,
+  };
+}

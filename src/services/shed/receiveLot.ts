@@ -1,0 +1,101 @@
+import "server-only";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { usualExpiry } from "@/core/book/ingredientFacts";
+import { findIngredient } from "@/core/book/ingredients";
+import { keepsOut, lotHazards, type Provenance } from "@/core/safety/provenance";
+import type { Queryable } from "@/data/db";
+import { findFarm } from "@/data/farm";
+import { insertLotEvent } from "@/data/lotEvents";
+import { listOwnIngredients } from "@/data/ownIngredients";
+import { isoDay } from "@/formats/times";
+import type { Context } from "../context";
+import { atField, Refusal, refuseAt } from "../refusal";
+import { write } from "../write";
+import { bookIn } from "./shedBook";
+
+type LotRequest = Omit<ActionRequest<"receiveLot">, "requestKey">;
+
+export interface LotFault {
+  readonly path: string;
+  readonly code: "time" | "unfit" | "reason-needed" | "bad-request";
+  readonly message: string;
+}
+
+const fault = (path: string, code: LotFault["code"], message: string): LotFault => ({ path, code, message });
+
+/** What is wrong with a lot as it is told, besides its form; the form and a file's rows are judged alike. Null where nothing is. */
+export function lotFault(lot: Omit<LotRequest, "ingredientId">, today: string): LotFault | null {
+  if (lot.receivedOn > today) return fault("/receivedOn", "time", "A lot can't come in on a day that has not been.");
+  if (lot.expiresOn && lot.expiresOn < lot.receivedOn)
+    return fault("/expiresOn", "time", "It can't expire before it came in.");
+  if (lot.openedOn && lot.openedOn < lot.receivedOn)
+    return fault("/openedOn", "time", "It can't have been opened before it came in.");
+  if (lot.openedOn && lot.openedOn > today) return fault("/openedOn", "time", "That day has not been.");
+  const provenance = (lot.provenance ?? {}) as Provenance;
+  const { urine } = provenance;
+  if (urine && urine.collectedUntil < urine.collectedFrom)
+    return fault("/provenance/urine/collectedUntil", "time", "Collecting can't end before it began.");
+  if (urine && urine.collectedUntil > today)
+    return fault("/provenance/urine/collectedUntil", "time", "That day has not been.");
+  const barred = keepsOut(
+    lotHazards(provenance, { sownOn: null, result: null }).filter(({ blocks }) => blocks),
+    today,
+  );
+  return barred ? fault("/provenance", "unfit", `It is not taken in: ${barred.because}.`) : null;
+}
+
+export async function bookLot(db: Queryable, ctx: Context, request: LotRequest): Promise<number> {
+  const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
+  if (item.id === "water") throw refuseAt("unfit", "/ingredientId", "Water is booked as a source, not as a lot.");
+  const farm = await findFarm(db);
+  const clock = { timeZone: farm?.timeZone ?? "UTC" };
+  const wrong = lotFault(request, isoDay(ctx.now(), clock));
+  if (wrong) throw new Refusal(wrong.code, wrong.message, { [wrong.path]: wrong.message });
+  const own = request.ownId ? (await listOwnIngredients(db)).find(({ id }) => id === request.ownId) : undefined;
+  if (request.ownId && own?.countsAs !== item.id)
+    throw refuseAt(
+      "unfit",
+      "/ingredientId",
+      own ? `${own.name} counts as another ingredient.` : "There is no such ingredient of our own.",
+    );
+  const lotId = await bookIn(
+    db,
+    ctx,
+    {
+      ingredientId: item.id,
+      ownId: request.ownId ?? null,
+      origin: request.origin,
+      receivedOn: request.receivedOn,
+      received: request.amount,
+      costMinor: Math.round(request.cost * 100),
+      // What has no day written on it keeps as such things do; the shed warns, and nobody is bound by it.
+      expiresOn: request.expiresOn ?? expiryOf(item.id, own?.keepsD ?? null, request.receivedOn),
+      note: request.note ?? "",
+      place: request.place?.trim() ?? "",
+      provenance: (request.provenance ?? {}) as Provenance,
+      fromBatchId: null,
+    },
+    ctx.now(),
+  );
+  if (request.openedOn)
+    await insertLotEvent(db, {
+      lotId,
+      kind: "opened",
+      word: "",
+      onDay: request.openedOn,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+  return lotId;
+}
+
+function expiryOf(id: Parameters<typeof usualExpiry>[0], ownKeepsD: number | null, receivedOn: string): string | null {
+  if (ownKeepsD === null) return usualExpiry(id, receivedOn, null);
+  return new Date(Date.parse(receivedOn) + ownKeepsD * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** A lot comes into the shed, with what the whole of it cost and where it came from. @throws {Refusal} */
+export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
+  write(ctx, "receiveLot", input, async (db, { requestKey: _key, ...request }) => ({
+    lotId: await bookLot(db, ctx, request),
+  }));

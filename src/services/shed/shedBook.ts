@@ -1,0 +1,95 @@
+import "server-only";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
+import type { Queryable } from "@/data/db";
+import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
+import { sayStock } from "@/formats/amounts";
+import { isoDay } from "@/formats/times";
+import type { Context } from "../context";
+import { Refusal, refuseAt } from "../refusal";
+import { stateLotsOf } from "./lotStates";
+
+type Optional = "ownId" | "place" | "provenance";
+type LotIn = Omit<NewLot, "unit" | "actorId" | "addedAt" | "ingredientId" | Optional> &
+  Partial<Pick<NewLot, Optional>> & { readonly ingredientId: IngredientId };
+
+/** A lot comes into the shed, with the movement that puts it there. */
+export async function bookIn(db: Queryable, ctx: Context, lot: LotIn, at: Date): Promise<number> {
+  const lotId = await insertLot(db, {
+    ownId: null,
+    place: "",
+    provenance: {},
+    ...lot,
+    unit: findIngredient(lot.ingredientId).stockUnit,
+    actorId: ctx.actor.id,
+    addedAt: ctx.now(),
+  });
+  await insertStockMovement(db, {
+    lotId,
+    changeBy: lot.received,
+    kind: "received",
+    batchId: null,
+    at,
+    actorId: ctx.actor.id,
+    note: "",
+  });
+  return lotId;
+}
+
+export interface DrawRequest {
+  readonly ingredient: IngredientId;
+  readonly amount: number;
+  readonly batchId: number;
+  readonly at: Date;
+  readonly timeZone: string;
+  readonly path: string;
+  readonly onlyLotId?: number;
+  /** Why a lot that is held goes in all the same; kept with the draw. */
+  readonly overrideReason?: string | null | undefined;
+}
+
+const asShelf = (lots: readonly Lot[]) =>
+  lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) }));
+
+/**
+ * Draws an ingredient for a batch, oldest lot first, or from one lot alone. Lots that are held (dung with crippled beans, urine before its time,
+ * a culture past its day) are passed over; a soft hold is lifted by a reason.
+ * @returns the lots that gave, in order
+ * @throws {Refusal} `short-of-stock` at the path; `reason-needed` where only held lots could give it
+ */
+export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): Promise<number[]> {
+  const locked = await lockLots(db, draw.ingredient);
+  const lots = draw.onlyLotId === undefined ? locked : locked.filter(({ id }) => id === draw.onlyLotId);
+  const states = await stateLotsOf(db, draw.ingredient, lots, isoDay(draw.at, draw));
+  const reason = draw.overrideReason?.trim() ?? "";
+  const open = states.filter(({ hold }) => hold === null || (!hold.hard && reason !== ""));
+  const wantedMilli = toMilli(draw.amount);
+  const { draws, shortMilli } = drawOldestFirst(asShelf(open), wantedMilli);
+  if (shortMilli > 0) {
+    const { name, stockUnit } = findIngredient(draw.ingredient);
+    const held = sayStock((wantedMilli - shortMilli) / 1000, stockUnit, "metric", 4);
+    const soft = states.find(({ hold }) => hold !== null && !hold.hard && reason === "");
+    const hard = states.find(({ hold }) => hold?.hard);
+    const holds = soft ?? hard;
+    const words = `The shed holds ${held} of ${name.toLowerCase()}${holds ? ` that may go in; a lot is held back: ${holds.hold!.because}` : ""}.`;
+    if (soft && drawOldestFirst(asShelf(states.filter(({ hold }) => !hold?.hard)), wantedMilli).shortMilli === 0)
+      throw new Refusal("reason-needed", `${words} Say why it goes in all the same, and it is kept.`, {
+        [draw.path]: words,
+        "/overrideReason": "Say why it goes in all the same.",
+      });
+    throw refuseAt("short-of-stock", draw.path, words);
+  }
+  for (const { lotId, amountMilli } of draws) {
+    const hold = states.find(({ id }) => id === lotId)?.hold;
+    await insertStockMovement(db, {
+      lotId,
+      changeBy: -amountMilli / 1000,
+      kind: "used",
+      batchId: draw.batchId,
+      at: draw.at,
+      actorId: ctx.actor.id,
+      note: hold ? `against a hold (${hold.because}): ${reason}`.slice(0, 200) : "",
+    });
+  }
+  return draws.map(({ lotId }) => lotId);
+}

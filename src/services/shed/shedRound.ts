@@ -1,0 +1,120 @@
+import "server-only";
+import { BEAN_TEST_D } from "@/core/safety/provenance";
+import { findIngredient } from "@/core/book/ingredients";
+import { listLotEvents } from "@/data/lotEvents";
+import { listOpenMixings } from "@/data/mixings";
+import { listOpenPlans } from "@/data/plans";
+import { listLotsOnHand } from "@/data/stock";
+import { listStoresOnHand } from "@/data/stores";
+import { sayVolume } from "@/formats/amounts";
+import { isoDay, type FarmClock } from "@/formats/times";
+import type { Context } from "../context";
+import type { MixingFill } from "../mixing/mixingFill";
+import type { RoundTask } from "../round";
+import { stateLots } from "./lotStates";
+import { WARN_H } from "./takers";
+
+const HOUR_MS = 3_600_000;
+const SHED_ORDER = 1000;
+
+export interface OpenMixing {
+  readonly id: number;
+  readonly vesselId: number;
+  readonly name: string;
+  readonly by: string;
+}
+
+export const readOpenMixings = async (ctx: Context): Promise<OpenMixing[]> =>
+  (await listOpenMixings<MixingFill>(ctx.pool)).map(({ id, vesselId, fill, actorName }) => ({
+    id,
+    vesselId,
+    name: fill.name,
+    by: actorName,
+  }));
+
+/** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
+export async function shedTasks(ctx: Context, clock: FarmClock, mixings: readonly OpenMixing[]): Promise<RoundTask[]> {
+  const db = ctx.pool;
+  const now = ctx.now().getTime();
+  const today = isoDay(ctx.now(), clock);
+  const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
+  const task = (key: string, title: string, why: string, href: string, change: Partial<RoundTask> = {}): RoundTask => ({
+    key,
+    title,
+    why,
+    dueMs: now,
+    urgency: "now",
+    touch: { type: "go", href },
+    vesselOrder: SHED_ORDER,
+    ...change,
+  });
+  return [
+    ...mixings.map(({ id, name, by }) =>
+      task(`mix-${id}`, `Go on mixing ${name.toLowerCase()}`, `begun by ${by}`, `/mix/${id}`, { vesselOrder: -1 }),
+    ),
+    ...plans
+      .filter(
+        ({ id, forDay, vesselId }) =>
+          forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId) && id > 0,
+      )
+      .map(({ id, name, forDay, vesselId }) =>
+        task(
+          `plan-${id}`,
+          `Fill: ${name}`,
+          forDay < today ? "It was planned for an earlier day" : "Planned for today",
+          vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
+        ),
+      ),
+    ...sown.map(({ lotId, name, itemId }) =>
+      task(
+        `beans-${lotId}`,
+        `Read the bean test of ${name.toLowerCase()}`,
+        "Two weeks are over",
+        `/shed?item=${itemId}`,
+      ),
+    ),
+    ...stores
+      .filter(
+        ({ expiresAt, atOnce }) => !atOnce && expiresAt.getTime() - now < WARN_H * HOUR_MS && expiresAt.getTime() > now,
+      )
+      .map((store) =>
+        task(
+          `store-${store.id}`,
+          `${store.label}: use it before it is over`,
+          sayVolume(store.onHandL, "metric"),
+          `/field?store=${store.id}`,
+          {
+            dueMs: store.expiresAt.getTime(),
+            urgency: "later",
+          },
+        ),
+      ),
+    ...stores
+      .filter(({ expiresAt }) => expiresAt.getTime() <= now)
+      .map((store) =>
+        task(
+          `over-${store.id}`,
+          `${store.label}: over, to the heap or bare ground`,
+          sayVolume(store.onHandL, "metric"),
+          "/shed",
+        ),
+      ),
+  ];
+}
+
+/** Lots whose beans were sown two weeks ago and not looked at since. */
+async function unreadBeans(ctx: Context, today: string): Promise<{ lotId: number; name: string; itemId: string }[]> {
+  const events = await listLotEvents(ctx.pool);
+  if (!events.some(({ kind }) => kind === "beans-sown")) return [];
+  const lots = await stateLots(ctx.pool, await listLotsOnHand(ctx.pool), today);
+  const due = (sownOn: string) => new Date(Date.parse(sownOn) + BEAN_TEST_D * 86_400_000).toISOString().slice(0, 10);
+  return lots
+    .filter(
+      ({ state }) => state.beans.sownOn !== null && state.beans.result === null && due(state.beans.sownOn) <= today,
+    )
+    .map(({ id, ingredientId, ownId }) => ({
+      lotId: id,
+      name: findIngredient(ingredientId).name,
+      itemId: ownId === null ? ingredientId : `own-${ownId}`,
+    }));
+}

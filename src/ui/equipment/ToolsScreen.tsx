@@ -1,0 +1,291 @@
+"use client";
+import Link from "next/link";
+import { useState, type FormEvent } from "react";
+import { toast } from "sonner";
+import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core/equipment/needs";
+import { sayVolume } from "@/formats/amounts";
+import { formatNumber, parseNumber, plural } from "@/formats/numbers";
+import { sayDay } from "@/formats/times";
+import type { EquipmentView } from "@/services/equipment/equipment";
+import type { ToolsView } from "@/services/equipment/readTools";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { ShedNav } from "../shed/ShedNav";
+import { ToolOutline } from "./ToolOutline";
+
+const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const act = useAct("addEquipment");
+  const [kind, setKind] = useState<EquipmentKind>("pump");
+  const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
+  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
+  const orNull = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    const answer = await act.run({
+      kind,
+      name: form.name,
+      count: parseNumber(form.count) as number,
+      size: orNull(form.size),
+      outlets: kind === "pump" ? orNull(form.outlets) : null,
+      note: form.note,
+    });
+    if (!answer) return;
+    toast.success(`${form.name} hangs on the wall.`);
+    onClose();
+  };
+  const { fields } = act;
+  const unit = SIZE_UNIT[kind];
+  return (
+    <FormSheet title="A tool" act="Hang it up" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
+      <SelectField label="What" value={kind} onChange={(event) => setKind(event.target.value as EquipmentKind)}>
+        {EQUIPMENT_KINDS.map((one) => (
+          <option key={one} value={one}>
+            {kindWord(one)}
+          </option>
+        ))}
+      </SelectField>
+      <TextField
+        label="What we call it"
+        value={form.name}
+        onChange={(event) => set({ name: event.target.value })}
+        error={fields["/name"]}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="How many"
+          value={form.count}
+          onChange={(event) => set({ count: event.target.value })}
+          error={fields["/count"]}
+        />
+        {unit ? (
+          <NumberField
+            label="Size"
+            unit={unit}
+            value={form.size}
+            onChange={(event) => set({ size: event.target.value })}
+            error={fields["/size"]}
+          />
+        ) : null}
+        {kind === "pump" ? (
+          <NumberField
+            label="Outlets"
+            value={form.outlets}
+            onChange={(event) => set({ outlets: event.target.value })}
+            error={fields["/outlets"]}
+          />
+        ) : null}
+      </div>
+      <TextField
+        label="Note"
+        value={form.note}
+        onChange={(event) => set({ note: event.target.value })}
+        error={fields["/note"]}
+      />
+    </FormSheet>
+  );
+};
+
+const UseSheet = ({
+  tool,
+  view,
+  onClose,
+}: {
+  readonly tool: EquipmentView;
+  readonly view: ToolsView;
+  readonly onClose: () => void;
+}) => {
+  const act = useAct("noteEquipment");
+  const [batchId, setBatchId] = useState(view.running[0]?.id ?? 0);
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (!(await act.run({ equipmentId: tool.id, kind: "used", batchId }))) return;
+    onClose();
+  };
+  return (
+    <FormSheet
+      title={`${tool.name} is in`}
+      act="It hangs in there"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <SelectField
+        label="Which batch"
+        value={batchId}
+        onChange={(event) => setBatchId(Number(event.target.value))}
+        error={act.fields["/batchId"]}
+      >
+        {view.running.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+    </FormSheet>
+  );
+};
+
+function sayState(tool: EquipmentView, today: string): readonly { readonly text: string; readonly warn: boolean }[] {
+  return [
+    ...(tool.broken ? [{ text: "■ broken", warn: true }] : []),
+    ...(tool.busy ? [{ text: "in a running batch", warn: false }] : []),
+    ...(tool.dirtyFrom && !tool.busy && tool.washedBetween
+      ? [{ text: "▲ wash it before another family of brew", warn: true }]
+      : []),
+    ...(tool.calibrationDueOn !== null && tool.calibrationDueOn < today
+      ? [
+          {
+            text: tool.calibratedOn ? `▲ calibrated ${sayDay(tool.calibratedOn)}: due again` : "▲ never calibrated",
+            warn: true,
+          },
+        ]
+      : []),
+    ...(tool.calibratedOn && tool.calibrationDueOn! >= today
+      ? [{ text: `◆ calibrated ${sayDay(tool.calibratedOn)}`, warn: false }]
+      : []),
+  ];
+}
+
+const Peg = ({
+  tool,
+  view,
+  onUse,
+}: {
+  readonly tool: EquipmentView;
+  readonly view: ToolsView;
+  readonly onUse: () => void;
+}) => {
+  const act = useAct("noteEquipment", "toast");
+  const note = async (kind: "washed" | "calibrated" | "broken" | "mended", said: string) => {
+    if (await act.run({ equipmentId: tool.id, kind })) toast.success(`${tool.name}: ${said}.`);
+  };
+  const unit = SIZE_UNIT[tool.kind];
+  const acts: readonly (readonly [string, () => void])[] = [
+    ...(tool.washedBetween && tool.dirtyFrom ? [["Washed", () => void note("washed", "washed")] as const] : []),
+    ...(tool.calibrationDueOn === null
+      ? []
+      : [["Calibrated", () => void note("calibrated", "calibrated today")] as const]),
+    ...(tool.washedBetween && !tool.busy && view.running.length > 0 && !tool.broken
+      ? [["In a batch", onUse] as const]
+      : []),
+    tool.broken
+      ? (["Mended", () => void note("mended", "mended")] as const)
+      : (["Broken", () => void note("broken", "broken")] as const),
+  ];
+  return (
+    <li className="flex gap-3 py-3">
+      <ToolOutline kind={tool.kind} faint={tool.broken} />
+      <div className="min-w-0 flex-1">
+        <p className="font-semibold">
+          {tool.name} <span className="font-normal text-soft">· {kindWord(tool.kind)}</span>
+        </p>
+        <p className="text-soft">
+          {[
+            tool.count > 1 ? `${tool.count} of them` : "",
+            tool.size !== null && unit ? `${formatNumber(tool.size)} ${unit}` : "",
+            tool.outlets ? plural(tool.outlets, "outlet") : "",
+            tool.note,
+          ]
+            .filter(Boolean)
+            .join("; ")}
+        </p>
+        {sayState(tool, view.today).map(({ text, warn }) => (
+          <p key={text} className={warn ? "font-semibold text-rust" : "text-soft"}>
+            {text}
+          </p>
+        ))}
+        <div className="-ml-3 flex flex-wrap">
+          {acts.map(([word, run]) => (
+            <Button key={word} look="quiet" disabled={act.busy} onClick={run} aria-label={`${word}: ${tool.name}`}>
+              {word}
+            </Button>
+          ))}
+        </div>
+      </div>
+    </li>
+  );
+};
+
+/** The wall with the tools: what each is good for, what wants a wash or a calibration, and what planned batches lack. */
+export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
+  const [open, setOpen] = useState<"add" | EquipmentView | null>(null);
+  return (
+    <div className="px-4 py-5 md:px-8">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl">Tools</h1>
+        <Button look="strong" onClick={() => setOpen("add")}>
+          Another tool
+        </Button>
+      </div>
+      <ShedNav here="/shed/tools" />
+      <div className="mt-5 grid gap-8 md:grid-cols-[1fr_22rem]">
+        <section aria-label="On the wall">
+          {view.equipment.length === 0 ? (
+            <p>
+              No tools are written down. With pump, stones, bags and meters here, each fill says what it lacks before
+              you begin.
+            </p>
+          ) : null}
+          <ul className="grid divide-y divide-line border-y border-line lg:grid-cols-2 lg:gap-x-8">
+            {view.equipment.map((tool) => (
+              <Peg key={tool.id} tool={tool} view={view} onUse={() => setOpen(tool)} />
+            ))}
+          </ul>
+          <h2 className="mt-6 text-xl">To carry it out with</h2>
+          <p className="text-soft">
+            {view.carriers.length === 0
+              ? "No cans yet. "
+              : `${view.carriers.map(({ name, volumeL, partsWater }) => `${name} (${sayVolume(volumeL, view.farm.units)}${partsWater === null ? "" : `, 1:${partsWater}`})`).join(", ")}. `}
+            <Link href="/field" className="underline">
+              The field
+            </Link>{" "}
+            is where they are added.
+          </p>
+        </section>
+        <div className="grid content-start gap-6">
+          <section aria-label="What lacks">
+            <h2 className="text-xl">What planned batches lack</h2>
+            {view.lacks.length === 0 ? <p className="text-soft">◆ Nothing.</p> : null}
+            <ul className="divide-y divide-line border-y border-line">
+              {view.lacks.map(({ planId, name, forDay, gaps }) => (
+                <li key={planId} className="py-2">
+                  <p className="font-semibold">
+                    {name}, {sayDay(forDay)}
+                  </p>
+                  <ul className="text-[0.95rem]">
+                    {gaps.map(({ say, weight }) => (
+                      <li key={say}>
+                        {weight === "missing" ? "■" : "▲"} {say}
+                      </li>
+                    ))}
+                  </ul>
+                </li>
+              ))}
+            </ul>
+          </section>
+          {view.dirtyVessels.length > 0 ? (
+            <section aria-label="Vessels to wash">
+              <h2 className="text-xl">Vessels to wash</h2>
+              <p>
+                ▲ {view.dirtyVessels.join(", ")}.{" "}
+                <Link href="/" className="underline">
+                  In the yard
+                </Link>{" "}
+                they are marked as washed.
+              </p>
+            </section>
+          ) : null}
+          <p className="text-[0.9rem] text-soft">
+            Hot water and washing soda for stones and bags; bags in the sun afterwards. What held dung never comes back
+            to what goes on leaves.
+          </p>
+        </div>
+      </div>
+      {open === "add" ? <AddToolSheet onClose={() => setOpen(null)} /> : null}
+      {open !== null && open !== "add" ? <UseSheet tool={open} view={view} onClose={() => setOpen(null)} /> : null}
+    </div>
+  );
+};

@@ -1,0 +1,232 @@
+"use client";
+import { Download } from "lucide-react";
+import { useRef, useState } from "react";
+import { toast } from "sonner";
+import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
+import { formatNumber, plural } from "@/formats/numbers";
+import type { FileLook, RowOutcome } from "@/services/files/rows";
+import { Button, buttonLook } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { Notice } from "../kit/Notice";
+import { ShedNav } from "../shed/ShedNav";
+import { readLines, type FileLine } from "./readStream";
+
+const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly note: string }>> = {
+  lots: { name: "lots", note: "What came in: new lots are added, those that are there already are left alone." },
+  stock: { name: "stock", note: "What is on hand: each row counts a lot, and the difference is written as a count." },
+  ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
+};
+const MARKS: Readonly<Record<RowOutcome["what"], string>> = {
+  new: "＋ new",
+  changed: "◆ changes",
+  same: "＝ there already",
+  wrong: "■ wrong",
+};
+
+type State =
+  | { readonly type: "none" }
+  | { readonly type: "reading"; readonly done: number; readonly total: number }
+  | { readonly type: "looked"; readonly file: File; readonly look: FileLook };
+
+const Rows = ({ look }: { readonly look: FileLook }) => (
+  <div className="overflow-x-auto">
+    <table className="w-full text-left">
+      <caption className="sr-only">What would become of each row</caption>
+      <thead>
+        <tr className="border-b-2 border-ink">
+          <th className="py-1 pr-4">line</th>
+          <th className="pr-4">what</th>
+          <th>which</th>
+        </tr>
+      </thead>
+      <tbody>
+        {look.shown.map(({ line, what, text, faults }) => (
+          <tr key={line} className="border-b border-line align-top">
+            <td className="reading py-1.5 pr-4">{line}</td>
+            <td
+              className={`whitespace-nowrap py-1.5 pr-4 ${what === "wrong" ? "font-semibold text-rust" : what === "same" ? "text-soft" : ""}`}
+            >
+              {MARKS[what]}
+            </td>
+            <td className="py-1.5">
+              {what === "wrong"
+                ? Object.entries(faults).map(([column, fault]) => (
+                    <p key={column}>
+                      <span className="font-semibold">{column}:</span> {fault}
+                    </p>
+                  ))
+                : text}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
+/** Tables out, and in again: first looked at row by row, then written whole or not at all. */
+export const FilesScreen = () => {
+  const [kind, setKind] = useState<FileKind>("lots");
+  const [state, setState] = useState<State>({ type: "none" });
+  const [failure, setFailure] = useState<string | null>(null);
+  const key = useRef(crypto.randomUUID());
+  const input = useRef<HTMLInputElement>(null);
+
+  const send = async (file: File, write: boolean): Promise<FileLine | null> => {
+    setFailure(null);
+    setState({ type: "reading", done: 0, total: 0 });
+    try {
+      const query = write ? `&write=1&key=${key.current}` : "";
+      const answer = await fetch(`/api/shed/files?kind=${kind}${query}`, { method: "POST", body: file });
+      if (!answer.ok || !answer.body) throw new Error(await answer.text());
+      return await readLines(answer.body, (line) => {
+        if (line.type === "progress") setState({ type: "reading", done: line.done, total: line.total });
+      });
+    } catch (error) {
+      setFailure(
+        error instanceof TypeError
+          ? "Ruchka can't be reached just now, or the file has changed since. Nothing was written; choose it again."
+          : error instanceof Error && error.message
+            ? error.message
+            : "The file could not be read.",
+      );
+      return null;
+    }
+  };
+  const look = async (file: File) => {
+    key.current = crypto.randomUUID();
+    const last = await send(file, false);
+    if (last?.type === "look") setState({ type: "looked", file, look: last.value });
+    else {
+      if (last?.type === "failed") setFailure(last.error.message);
+      setState({ type: "none" });
+    }
+  };
+  const put = async (file: File, before: FileLook) => {
+    const last = await send(file, true);
+    if (last?.type === "written") {
+      toast.success(
+        `${plural(last.value.written, "row")} written${last.value.same > 0 ? `, ${last.value.same} were there already` : ""}.`,
+      );
+      setState({ type: "none" });
+      if (input.current) input.current.value = "";
+      return;
+    }
+    if (last?.type === "failed") setFailure(last.error.message);
+    setState({ type: "looked", file, look: before });
+  };
+  const looked = state.type === "looked" ? state : null;
+  const changes = looked ? looked.look.counts.new + looked.look.counts.changed : 0;
+  return (
+    <div className="px-4 py-5 md:px-8">
+      <h1 className="text-2xl">Files</h1>
+      <ShedNav here="/shed/files" />
+      <div className="mt-5 grid gap-8 md:grid-cols-[20rem_1fr]">
+        <section aria-label="Out" className="grid content-start gap-3">
+          <h2 className="text-xl">Out</h2>
+          <p className="text-soft">CSV, as any spreadsheet opens it. Read in again unchanged, it changes nothing.</p>
+          {FILE_KINDS.map((one) => (
+            <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonLook("plain")} download>
+              <Download aria-hidden className="size-5" /> {KIND_WORDS[one].name}
+            </a>
+          ))}
+        </section>
+        <section aria-label="In" className="grid min-w-0 content-start gap-4">
+          <h2 className="text-xl">In</h2>
+          <Choices
+            label="What the file holds"
+            value={kind}
+            onChange={(next) => {
+              setKind(next);
+              setState({ type: "none" });
+              setFailure(null);
+              if (input.current) input.current.value = "";
+            }}
+            options={FILE_KINDS.map((value) => ({ value, label: KIND_WORDS[value].name }))}
+          />
+          <p className="text-soft">
+            {KIND_WORDS[kind].note} Columns:{" "}
+            {FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `(${name})`)).join(", ")}; those in brackets
+            may be missing. Commas, semicolons or tabs, points or decimal commas, with or without a mark at the front.
+          </p>
+          <label className="grid gap-1">
+            <span className="font-semibold">The file</span>
+            <input
+              ref={input}
+              type="file"
+              accept=".csv,.tsv,.txt,text/csv"
+              disabled={state.type === "reading"}
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                if (file) void look(file);
+              }}
+              className="min-h-11 w-full max-w-md rounded-[5px] border-[1.5px] border-line bg-chalk p-2 file:mr-3 file:min-h-9 file:rounded-[5px] file:border-[1.5px] file:border-ink file:bg-chalk file:px-3 file:font-semibold"
+            />
+          </label>
+          {failure ? (
+            <Notice tone="error" title={failure}>
+              {null}
+            </Notice>
+          ) : null}
+          {state.type === "reading" ? (
+            <div role="status">
+              <p>
+                {state.total > 0
+                  ? `Writing: ${formatNumber(state.done, 6)} of ${formatNumber(state.total, 6)}`
+                  : "Looking at it…"}
+              </p>
+              <progress
+                className="h-4 w-full max-w-md accent-[var(--marigold)]"
+                max={state.total || undefined}
+                value={state.total > 0 ? state.done : undefined}
+              />
+            </div>
+          ) : null}
+          {looked?.look.refused ? (
+            <Notice tone="error" title="This file can't be read as it is">
+              {looked.look.refused}
+            </Notice>
+          ) : null}
+          {looked && !looked.look.refused ? (
+            <>
+              <div>
+                <p className="text-lg" role="status">
+                  {plural(looked.look.rows, "row")}: <span className="font-semibold">{looked.look.counts.new} new</span>
+                  , <span className="font-semibold">{looked.look.counts.changed} changing</span>,{" "}
+                  {looked.look.counts.same} there already,{" "}
+                  <span className={looked.look.counts.wrong > 0 ? "font-semibold text-rust" : ""}>
+                    {looked.look.counts.wrong} wrong
+                  </span>
+                  .
+                </p>
+                {looked.look.notes.map((note) => (
+                  <p key={note} className="text-[0.92rem] text-soft">
+                    {note}
+                  </p>
+                ))}
+              </div>
+              {looked.look.counts.wrong > 0 ? (
+                <Notice tone="caution" title="Nothing is written while a row is wrong">
+                  Put the file right and choose it again: all of it goes in, or none.
+                </Notice>
+              ) : changes === 0 ? (
+                <p>◆ All of it is there already. There is nothing to write.</p>
+              ) : (
+                <Button look="strong" className="justify-self-start" onClick={() => void put(looked.file, looked.look)}>
+                  Write {plural(changes, "row")}
+                </Button>
+              )}
+              <Rows look={looked.look} />
+              {looked.look.shown.length < looked.look.rows ? (
+                <p className="text-[0.92rem] text-soft">
+                  {looked.look.shown.length} of {looked.look.rows} rows are shown
+                  {looked.look.counts.wrong > 0 ? ", the wrong ones first of all" : ""}.
+                </p>
+              ) : null}
+            </>
+          ) : null}
+        </section>
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,99 @@
+"use client";
+import { CAUTIONS } from "@/core/book/cautions";
+import { findIngredient } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { equipmentGaps } from "@/core/equipment/needs";
+import { toBase } from "@/core/quantity/units";
+import { heaterNeed } from "@/core/recipe/conditions";
+import type { ScaledLine } from "@/core/recipe/scale";
+import { liftablePortions, wetSackKg } from "@/core/recipe/split";
+import { thinStarters } from "@/core/recipe/starter";
+import { sayTemperature } from "@/formats/amounts";
+import { formatNumber, parseNumber } from "@/formats/numbers";
+import type { MakingView } from "@/services/readMaking";
+import type { Vessel } from "@/services/types";
+import { Notice } from "../kit/Notice";
+import { useMeasures } from "../measures/measuresContext";
+import type { LineDraft } from "./fillPlan";
+
+/** What a first try is made in, L. */
+const TRIAL_L = 30;
+
+interface FillNoticesProps {
+  readonly recipe: Recipe;
+  readonly making: MakingView;
+  readonly vessel: Vessel;
+  readonly lines: readonly LineDraft[];
+  readonly filledL: number;
+  /** The liquid's temperature, as typed. */
+  readonly stated: string;
+}
+
+/** What speaks for thinking again before this fill: the first of its kind, too cold, too thin a start, tools that lack. */
+export const FillNotices = ({ recipe, making, vessel, lines, filledL, stated }: FillNoticesProps) => {
+  const { units } = useMeasures();
+  const thin = thinStarters(
+    recipe,
+    lines.map(({ ingredient, slot, used }) => ({ ingredient, slot, amount: used ?? 0 })),
+  );
+  const statedC = parseNumber(stated);
+  const liquidC = statedC === null ? null : toBase({ value: statedC, unit: units === "us" ? "°F" : "°C" }).value;
+  // A degree or two is no matter.
+  const coldBy = liquidC === null || filledL <= 0 ? 0 : recipe.comfortC.low - 2 - liquidC;
+  const heater = coldBy > 0 && liquidC! > -5 ? heaterNeed(vessel.volumeL, liquidC!, recipe.comfortC.low) : null;
+  const gaps =
+    making.equipment.length === 0
+      ? []
+      : equipmentGaps(recipe, filledL, making.equipment, making.today, { airC: null, hasOwnAir: vessel.airW > 0 });
+  return (
+    <>
+      {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
+        <Notice tone="plain" title="The first one here">
+          {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${TRIAL_L} L or less, and step up once one came off well.`}
+        </Notice>
+      )}
+      {heater ? (
+        <Notice tone="caution" title="Cold for it">
+          {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm.`}
+        </Notice>
+      ) : null}
+      {thin.map(({ ingredient, share, leastShare }) => (
+        <Notice key={ingredient} tone="caution" title="Too thin a start">
+          {`${findIngredient(ingredient).name} is ${formatNumber(share * 100, 2)} % of the liquid; under ${formatNumber(leastShare * 100, 2)} % it takes far longer, or never starts.`}
+        </Notice>
+      ))}
+      {gaps.length > 0 ? (
+        <Notice tone="caution" title="Before you begin">
+          <ul>
+            {gaps.map(({ say }) => (
+              <li key={say}>{say}</li>
+            ))}
+          </ul>
+        </Notice>
+      ) : null}
+    </>
+  );
+};
+
+/** The cautions of the work, where it is done. */
+export const FillCautions = ({ recipe, lines }: { readonly recipe: Recipe; readonly lines: readonly ScaledLine[] }) => {
+  const sackKg = wetSackKg({ recipe }, lines);
+  return (
+    <section aria-label="Cautions" className="grid gap-2">
+      <h3 className="text-lg">Mind</h3>
+      {sackKg > 25 ? (
+        <Notice tone="caution">
+          {`The sack comes out at about ${formatNumber(sackKg, 2)} kg wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
+        </Notice>
+      ) : null}
+      {recipe.cautions.map((caution) => (
+        <Notice key={caution} tone="caution">
+          {CAUTIONS[caution]}
+        </Notice>
+      ))}
+      <p className="text-[0.88rem] text-soft">
+        Local code, your certifier and licensed trades stand above this. {recipe.sureness}
+      </p>
+    </section>
+  );
+};

@@ -1,0 +1,70 @@
+"use client";
+import { useForm } from "react-hook-form";
+import { toast } from "sonner";
+import { parseNumber } from "@/formats/numbers";
+import { useAct } from "../actions";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+
+/** A place to gather from, with whose ground it is and how long it rests. */
+export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const act = useAct("addForagePlace");
+  const { register, handleSubmit } = useForm({
+    defaultValues: { name: "", kind: "leaf-mould" as const, ground: "", permission: "", restD: "180" },
+  });
+  const submit = handleSubmit(async (form) => {
+    const answer = await act.run({ ...form, restD: parseNumber(form.restD) as number });
+    if (!answer) return;
+    toast.success(`${form.name} is kept.`);
+    onClose();
+  });
+  const { fields } = act;
+  return (
+    <FormSheet
+      title="A place to gather from"
+      act="Keep it"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <TextField label="Name" {...register("name")} error={fields["/name"]} />
+      <SelectField label="For" {...register("kind")}>
+        <option value="leaf-mould">leaf mould</option>
+        <option value="plants">plants</option>
+        <option value="seaweed">seaweed</option>
+      </SelectField>
+      <TextField
+        label="The ground"
+        {...register("ground")}
+        hint="shade, damp, under which trees, white threads"
+        error={fields["/ground"]}
+      />
+      <TextField label="Whose leave we have" {...register("permission")} error={fields["/permission"]} />
+      <NumberField label="Rests after each taking" unit="days" {...register("restD")} error={fields["/restD"]} />
+    </FormSheet>
+  );
+};
+
+export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const act = useAct("addWormBin");
+  const { register, handleSubmit } = useForm({ defaultValues: { name: "", wormsKg: "" } });
+  const submit = handleSubmit(async (form) => {
+    const answer = await act.run({ name: form.name, wormsKg: parseNumber(form.wormsKg) as number });
+    if (!answer) return;
+    toast.success(`${form.name} is kept.`);
+    onClose();
+  });
+  return (
+    <FormSheet title="A worm bin" act="Keep it" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
+      <TextField label="Name" {...register("name")} error={act.fields["/name"]} />
+      <NumberField
+        label="Worms in it"
+        unit="kg"
+        {...register("wormsKg")}
+        error={act.fields["/wormsKg"]}
+        hint="A handful is about 0.1 kg."
+      />
+    </FormSheet>
+  );
+};

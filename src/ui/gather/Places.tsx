@@ -1,0 +1,201 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
+import { toast } from "sonner";
+import { parseNumber } from "@/formats/numbers";
+import { sayDay } from "@/formats/times";
+import type { GatherView } from "@/services/gather/readGather";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, TextArea, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { smallJpeg } from "./smallJpeg";
+
+type Place = GatherView["places"][number];
+const VIGOUR_WORDS = {
+  strong: "strong: white threads, smells of woods",
+  weak: "weak: dry or thin",
+  none: "none: bare or sour",
+} as const;
+
+/** Keeps a picture of the place, made small before it leaves the phone. */
+const PhotoButton = ({ place }: { readonly place: Place }) => {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const send = async (file: File) => {
+    setBusy(true);
+    try {
+      const answer = await fetch(`/api/gathering/photos?place=${place.id}`, {
+        method: "POST",
+        body: await smallJpeg(file),
+      });
+      if (!answer.ok) throw new Error(await answer.text());
+      toast.success("The picture is kept.");
+      router.refresh();
+    } catch {
+      toast.error("This picture could not be kept. Is it a photograph?");
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <label className="inline-flex min-h-11 cursor-pointer items-center px-3 font-semibold underline decoration-line decoration-2 underline-offset-4 focus-within:outline-2 focus-within:outline-blue">
+      {busy ? "A moment…" : "Photograph it"}
+      <input
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="sr-only"
+        disabled={busy}
+        aria-label={`Photograph ${place.name}`}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void send(file);
+          event.target.value = "";
+        }}
+      />
+    </label>
+  );
+};
+
+export const PlacePanel = ({
+  view,
+  onVisit,
+  onAdd,
+}: {
+  readonly view: GatherView;
+  readonly onVisit: (placeId: number) => void;
+  readonly onAdd: () => void;
+}) => (
+  <section aria-label="Places">
+    <div className="flex items-baseline justify-between gap-3">
+      <h2 className="text-xl">Places</h2>
+      <Button look="quiet" onClick={onAdd}>
+        Another place
+      </Button>
+    </div>
+    {view.places.length === 0 ? (
+      <p className="text-soft">
+        None yet. Leaf mould comes from damp shade that nobody rakes: write down where, and let it rest between takings.
+      </p>
+    ) : null}
+    <ul className="divide-y divide-line border-y border-line">
+      {view.places.map((place) => (
+        <li key={place.id} className="py-2.5">
+          <div className="flex gap-3">
+            {place.photoId ? (
+              // eslint-disable-next-line @next/next/no-img-element -- a small picture of the farm's own, straight from its database
+              <img
+                src={`/api/gathering/photos?id=${place.photoId}`}
+                alt={place.name}
+                className="size-20 shrink-0 border-2 border-ink object-cover"
+              />
+            ) : null}
+            <div className="min-w-0">
+              <p className="font-semibold">
+                {place.name} <span className="font-normal text-soft">· {place.kind.replace("-", " ")}</span>
+              </p>
+              <p className={place.restsUntil ? "font-semibold" : "text-leaf"}>
+                {place.restsUntil ? `▲ rests until ${sayDay(place.restsUntil)}` : "◆ may be taken from"}
+              </p>
+              <p className="text-[0.9rem] text-soft">
+                {[place.ground, place.permission ? `leave: ${place.permission}` : ""].filter(Boolean).join("; ")}
+                {place.visits[0]
+                  ? `. Last there ${sayDay(place.visits[0].onDay)}, ${place.visits[0].actorName}: ${place.visits[0].vigour}`
+                  : ""}
+              </p>
+            </div>
+          </div>
+          <div className="-ml-3 flex flex-wrap">
+            <Button look="quiet" onClick={() => onVisit(place.id)} aria-label={`A visit to ${place.name}`}>
+              A visit
+            </Button>
+            <PhotoButton place={place} />
+          </div>
+        </li>
+      ))}
+    </ul>
+  </section>
+);
+
+export const VisitSheet = ({
+  place,
+  view,
+  onClose,
+}: {
+  readonly place: Place;
+  readonly view: GatherView;
+  readonly onClose: () => void;
+}) => {
+  const act = useAct("visitForage");
+  const { register, handleSubmit, control, setValue } = useForm({
+    defaultValues: {
+      vigour: "strong" as keyof typeof VIGOUR_WORDS,
+      onDay: view.today,
+      takenKg: "",
+      note: "",
+      overrideReason: "",
+    },
+  });
+  const [vigour, takenKg] = useWatch({ control, name: ["vigour", "takenKg"] });
+  const takes = takenKg.trim() !== "";
+  const submit = handleSubmit(async (form) => {
+    const answer = await act.run({
+      placeId: place.id,
+      vigour: form.vigour,
+      onDay: form.onDay,
+      takenKg: takes ? (parseNumber(form.takenKg) as number) : null,
+      note: form.note,
+      overrideReason: form.overrideReason,
+    });
+    if (!answer) return;
+    toast.success(takes ? "It is on the shelf; the place rests now." : "The visit is kept.");
+    onClose();
+  });
+  const { fields } = act;
+  return (
+    <FormSheet
+      title={`At ${place.name}`}
+      act="Keep the visit"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <Choices
+        label="How lively is it"
+        value={vigour}
+        onChange={(next) => setValue("vigour", next)}
+        stacked
+        options={(Object.keys(VIGOUR_WORDS) as (keyof typeof VIGOUR_WORDS)[]).map((value) => ({
+          value,
+          label: VIGOUR_WORDS[value],
+        }))}
+      />
+      {place.kind === "plants" ? (
+        <p className="text-soft">
+          What was picked is written down as a picking, so that each plant is named and checked.
+        </p>
+      ) : (
+        <NumberField
+          label="Taken"
+          unit="kg"
+          {...register("takenKg")}
+          error={fields["/takenKg"]}
+          hint="Empty for a look only. Take a tenth at most, and put the top litter back."
+        />
+      )}
+      <TextField label="On" type="date" max={view.today} {...register("onDay")} error={fields["/onDay"]} />
+      {place.restsUntil && takes ? (
+        <TextArea
+          label={`It rests until ${sayDay(place.restsUntil)}: why now`}
+          {...register("overrideReason")}
+          error={fields["/overrideReason"]}
+        />
+      ) : null}
+      <TextField label="Note" {...register("note")} error={fields["/note"]} />
+    </FormSheet>
+  );
+};

@@ -1,0 +1,54 @@
+"use client";
+import type { InputHTMLAttributes } from "react";
+import { readMeasured, sayMeasured, type Measurable } from "@/formats/measured";
+import { TextField } from "../kit/fields";
+import { useMeasures } from "./measuresContext";
+
+/** Reads amounts as they are typed anywhere: numbers, units, or the farm's own measures. */
+export function useReadAmount(): {
+  readonly read: (text: string, of: Measurable) => number | null;
+  readonly problem: (text: string, of: Measurable) => string | null;
+  readonly how: (text: string, of: Measurable) => string | null;
+  readonly inOurs: (amount: number, of: Measurable) => string | null;
+} {
+  const { own, units } = useMeasures();
+  const readOne = (text: string, of: Measurable) => readMeasured(text, of, own, units);
+  return {
+    read: (text, of) => {
+      const measured = readOne(text, of);
+      return measured.type === "read" ? Number(measured.amount.toFixed(3)) : null;
+    },
+    problem: (text, of) => {
+      const measured = readOne(text, of);
+      return measured.type === "unreadable" ? measured.why : null;
+    },
+    how: (text, of) => {
+      const measured = readOne(text, of);
+      return measured.type === "read" ? measured.how : null;
+    },
+    inOurs: (amount, of) => sayMeasured(amount, of, own),
+  };
+}
+
+interface AmountFieldProps extends InputHTMLAttributes<HTMLInputElement> {
+  readonly label: string;
+  readonly of: Measurable;
+  /** As typed, for saying how it is read. */
+  readonly typed: string;
+  readonly error?: string | undefined;
+}
+
+/** An amount in the stock unit, any unit, or the farm's own measures; how it is read stands under it. */
+export const AmountField = ({ label, of, typed, error, ...rest }: AmountFieldProps) => {
+  const { how, problem } = useReadAmount();
+  const said = how(typed, of);
+  return (
+    <TextField
+      autoComplete="off"
+      {...rest}
+      label={`${label} (${of.unit})`}
+      error={error ?? (typed.trim() === "" ? undefined : (problem(typed, of) ?? undefined))}
+      hint={said ? `= ${said}` : undefined}
+    />
+  );
+};

@@ -1,0 +1,179 @@
+"use client";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import { toast } from "sonner";
+import type { MixingView } from "@/services/mixing/readMixing";
+import { useAct } from "../actions";
+import { Button, buttonLook } from "../kit/Button";
+import { useNow } from "../kit/Countdown";
+import { Notice } from "../kit/Notice";
+import { FinishPanel } from "./FinishPanel";
+import { MixLadder } from "./MixLadder";
+import { MixLog } from "./MixLog";
+import { StepCard } from "./StepCard";
+import { WaitPanel } from "./WaitPanel";
+
+/** Looked at again by itself, since another device may tick too. */
+const LOOK_AGAIN_MS = 15_000;
+
+/** The fill as a sequence for wet hands: one thing at a time, large; whoever opens it goes on where it stands. */
+export const MixScreen = ({ view }: { readonly view: MixingView }) => {
+  const router = useRouter();
+  const tick = useAct("tickMixing");
+  const drop = useAct("dropMixing", "toast");
+  const [leaving, setLeaving] = useState(false);
+  const [skipped, setSkipped] = useState<number | null>(null);
+  const { progress } = view;
+  const nowMs = useNow(progress.waitingUntilMs !== null, view.nowMs);
+  useEffect(() => {
+    const look = () => router.refresh();
+    const timer = setInterval(look, LOOK_AGAIN_MS);
+    const woken = () => document.visibilityState === "visible" && look();
+    document.addEventListener("visibilitychange", woken);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener("visibilitychange", woken);
+    };
+  }, [router]);
+
+  const send = async (
+    stepKey: string,
+    kind: "done" | "undone" | "round",
+    said: { amount?: number | null; answer?: string | null; checks?: string[] } = {},
+  ) => {
+    const answer = await tick.run({
+      mixingId: view.id,
+      stepKey,
+      kind,
+      amount: said.amount ?? null,
+      answer: said.answer ?? null,
+      checks: said.checks ?? [],
+    });
+    if (answer) router.refresh();
+    return answer !== null;
+  };
+  const giveUp = async () => {
+    if (!(await drop.run({ mixingId: view.id }))) return;
+    toast.success("Given up. Nothing was taken off the shelf's books; the vessel is free.");
+    router.push("/");
+  };
+  const waiting =
+    progress.waitingUntilMs !== null && progress.waitingUntilMs > nowMs && progress.waitingUntilMs !== skipped;
+  const waitingFor = progress.steps.find(({ waitUntilMs }) => waitUntilMs === progress.waitingUntilMs);
+  const at = progress.next ? progress.steps.indexOf(progress.next) : progress.steps.length;
+  const lastDone = progress.steps
+    .filter(({ done }) => done !== null)
+    .toSorted((a, b) => b.done!.atMs - a.done!.atMs)[0];
+
+  if (view.end)
+    return (
+      <div className="mx-auto max-w-xl px-4 py-8">
+        <h1 className="text-2xl">{view.recipeName}</h1>
+        <p className="mt-2">
+          {view.end.batchId === null ? "This mixing was given up." : "This is mixed, and its clock runs."}
+        </p>
+        <Link
+          href={view.end.batchId === null ? "/" : `/batches/${view.end.batchId}`}
+          className={`${buttonLook("strong")} mt-4`}
+        >
+          {view.end.batchId === null ? "Back to the yard" : "To the batch"}
+        </Link>
+      </div>
+    );
+  return (
+    <div className="mx-auto max-w-2xl px-4 py-4">
+      <div className="flex items-start justify-between gap-3">
+        <div>
+          <h1 className="text-xl">
+            {view.recipeName} in {view.vesselName}
+          </h1>
+          <p className="reading text-soft">
+            {Math.min(at + 1, progress.steps.length)} of {progress.steps.length}
+          </p>
+        </div>
+        <div className="flex">
+          <Link href={`/paper/mixing?id=${view.id}`} className={buttonLook("quiet")}>
+            On paper
+          </Link>
+          <Button look="quiet" aria-expanded={leaving} onClick={() => setLeaving(!leaving)}>
+            Give up
+          </Button>
+        </div>
+      </div>
+      {leaving ? (
+        <div className="mt-2">
+          <Notice tone="caution" title="Give this mixing up?">
+            <p>What was ticked stays in the books of this mixing; nothing is drawn from the shed.</p>
+            <div className="mt-2 flex gap-2">
+              <Button look="danger" onClick={() => void giveUp()}>
+                Give it up
+              </Button>
+              <Button onClick={() => setLeaving(false)}>Go on</Button>
+            </div>
+          </Notice>
+        </div>
+      ) : null}
+      <MixLadder progress={progress} />
+      {at === 0 && view.gaps.length > 0 ? (
+        <div className="mt-3">
+          <Notice tone="caution" title="Before you begin">
+            <ul>
+              {view.gaps.map(({ say }) => (
+                <li key={say}>{say}</li>
+              ))}
+            </ul>
+          </Notice>
+        </div>
+      ) : null}
+      {tick.error ? (
+        <div className="mt-3">
+          <Notice tone="error" title={tick.error.message}>
+            {null}
+          </Notice>
+        </div>
+      ) : null}
+      <div className="mt-4">
+        {waiting && waitingFor ? (
+          <WaitPanel
+            state={waitingFor}
+            untilMs={progress.waitingUntilMs!}
+            nowMs={nowMs}
+            onSkip={() => setSkipped(progress.waitingUntilMs)}
+          />
+        ) : progress.next ? (
+          <StepCard
+            key={`${progress.next.step.key} ${progress.next.rounds}`}
+            state={progress.next}
+            units={view.farm.units}
+            busy={tick.busy}
+            onDone={(said) => send(progress.next!.step.key, "done", said)}
+            onRound={(said) => send(progress.next!.step.key, "round", said)}
+          />
+        ) : (
+          <FinishPanel view={view} />
+        )}
+      </div>
+      {lastDone ? (
+        <Button
+          look="quiet"
+          className="-ml-3 mt-2"
+          disabled={tick.busy}
+          onClick={() => void send(lastDone.step.key, "undone")}
+        >
+          Take back: {lastDone.step.title.toLowerCase()}
+        </Button>
+      ) : null}
+      <MixLog progress={progress} view={view} />
+      <section aria-label="Cautions" className="mt-6 grid gap-2">
+        <h2 className="text-lg">Mind</h2>
+        {view.cautions.map((caution) => (
+          <Notice key={caution} tone="caution">
+            {caution}
+          </Notice>
+        ))}
+        <p className="text-[0.88rem] text-soft">Local code, your certifier and licensed trades stand above this.</p>
+      </section>
+    </div>
+  );
+};

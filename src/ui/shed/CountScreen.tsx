@@ -1,0 +1,184 @@
+"use client";
+import { useEffect, useState } from "react";
+import { useRouter } from "next/navigation";
+import { toast } from "sonner";
+import { sayStock } from "@/formats/amounts";
+import { plural } from "@/formats/numbers";
+import { sayDay } from "@/formats/times";
+import type { CountLot, CountView } from "@/services/shed/readCount";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Notice } from "../kit/Notice";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { ShedNav } from "./ShedNav";
+
+/** What was counted so far, kept on the phone: it may fall asleep in the middle. */
+const KEPT = "ruchka-count";
+interface Kept {
+  readonly typed: Readonly<Record<string, string>>;
+  /** What the books said when a lot was counted, so that what moves meanwhile is respected. */
+  readonly expected: Readonly<Record<string, number>>;
+}
+const NONE: Kept = { typed: {}, expected: {} };
+
+function load(): Kept {
+  try {
+    return { ...NONE, ...(JSON.parse(localStorage.getItem(KEPT) ?? "{}") as Partial<Kept>) };
+  } catch {
+    return NONE;
+  }
+}
+
+const LotCount = ({
+  lot,
+  view,
+  typed,
+  error,
+  onType,
+}: {
+  readonly lot: CountLot;
+  readonly view: CountView;
+  readonly typed: string;
+  readonly error: string | undefined;
+  readonly onType: (typed: string) => void;
+}) => {
+  const { read } = useReadAmount();
+  const counted = typed.trim() === "" ? null : read(typed, lot);
+  const difference = counted === null ? null : counted - lot.onHand;
+  const say = (amount: number) => sayStock(amount, lot.unit, view.farm.units, 4);
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-end gap-3 py-3">
+      <div className="min-w-0">
+        <AmountField
+          label={`${lot.name}, ${sayDay(lot.receivedOn)}`}
+          of={lot}
+          typed={typed}
+          value={typed}
+          inputMode="decimal"
+          onChange={(event) => onType(event.target.value)}
+          error={error}
+        />
+        <p className="mt-1 text-[0.9rem] text-soft">
+          by the books {say(lot.onHand)}
+          {lot.place ? `; ${lot.place}` : ""}
+          {difference !== null && Math.abs(difference) >= 0.0005 ? (
+            <span className="font-semibold text-ink">
+              {" "}
+              {difference > 0 ? "+" : "−"}
+              {say(Math.abs(difference))}
+            </span>
+          ) : null}
+        </p>
+      </div>
+      <Button
+        className="mb-7 min-h-14"
+        onClick={() => onType(String(lot.onHand))}
+        aria-label={`As the books say: ${lot.name}, ${sayDay(lot.receivedOn)}`}
+      >
+        As it says
+      </Button>
+    </li>
+  );
+};
+
+/** A stocktake for walking round with a phone: by place, one lot after the other; kept on the phone until it is handed in. */
+export const CountScreen = ({ view }: { readonly view: CountView }) => {
+  const router = useRouter();
+  const act = useAct("countStock");
+  const { read } = useReadAmount();
+  const [kept, setKept] = useState<Kept>(NONE);
+  const [loaded, setLoaded] = useState(false);
+  useEffect(() => {
+    // Only the phone knows what was counted before it fell asleep.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setKept(load());
+    setLoaded(true);
+  }, []);
+  const keep = (next: Kept) => {
+    setKept(next);
+    localStorage.setItem(KEPT, JSON.stringify(next));
+  };
+  const lotById = new Map(view.lots.map((lot) => [lot.id, lot]));
+  const done = Object.entries(kept.typed).filter(([id, typed]) => typed.trim() !== "" && lotById.has(Number(id)));
+  const unreadable = done.some(([id, typed]) => read(typed, lotById.get(Number(id))!) === null);
+  const handIn = async () => {
+    const answer = await act.run({
+      lines: done.map(([id, typed]) => ({
+        lotId: Number(id),
+        counted: read(typed, lotById.get(Number(id))!) as number,
+        expected: kept.expected[id] ?? lotById.get(Number(id))!.onHand,
+      })),
+      note: "stocktake",
+    });
+    if (!answer) return;
+    keep(NONE);
+    toast.success(answer.changed === 0 ? "All as the books say." : `${plural(answer.changed, "lot")} put right.`);
+    router.refresh();
+  };
+  const errorAt = (lotId: number) => {
+    const index = done.findIndex(([id]) => Number(id) === lotId);
+    return index < 0 ? undefined : act.fields[`/lines/${index}/counted`];
+  };
+  const places = [...new Set(view.lots.map(({ place }) => place))].toSorted((a, b) => a.localeCompare(b));
+  return (
+    <div className="px-4 py-5 pb-36 md:px-8">
+      <h1 className="text-2xl">Count</h1>
+      <ShedNav here="/shed/count" />
+      {view.lots.length === 0 ? <p className="mt-5">There is nothing to count: the shelves are empty.</p> : null}
+      {act.error ? (
+        <div className="mt-4">
+          <Notice tone="error" title={act.error.message}>
+            Nothing is lost: what you counted stays on this phone until it is handed in.
+          </Notice>
+        </div>
+      ) : null}
+      {places.map((place) => (
+        <section key={place} aria-label={place || "No place said"} className="mt-6 max-w-xl">
+          <h2 className="text-xl">{place || "No place said"}</h2>
+          <ul className="divide-y divide-line border-y border-line">
+            {view.lots
+              .filter((lot) => lot.place === place)
+              .map((lot) => (
+                <LotCount
+                  key={lot.id}
+                  lot={lot}
+                  view={view}
+                  typed={kept.typed[lot.id] ?? ""}
+                  error={errorAt(lot.id)}
+                  onType={(typed) =>
+                    keep({
+                      typed: { ...kept.typed, [lot.id]: typed },
+                      expected: { ...kept.expected, [lot.id]: kept.expected[lot.id] ?? lot.onHand },
+                    })
+                  }
+                />
+              ))}
+          </ul>
+        </section>
+      ))}
+      {loaded && view.lots.length > 0 ? (
+        <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-[4.6rem] md:px-8">
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <p>
+              <span className="reading font-semibold">{done.length}</span> of {view.lots.length} counted
+            </p>
+            <div className="flex gap-2">
+              {done.length > 0 ? (
+                <Button look="quiet" onClick={() => keep(NONE)}>
+                  Begin anew
+                </Button>
+              ) : null}
+              <Button
+                look="strong"
+                disabled={done.length === 0 || unreadable || act.busy}
+                onClick={() => void handIn()}
+              >
+                Hand it in
+              </Button>
+            </div>
+          </div>
+        </div>
+      ) : null}
+    </div>
+  );
+};

@@ -1,0 +1,115 @@
+"use client";
+import Link from "next/link";
+import { useState } from "react";
+import { sayStock } from "@/formats/amounts";
+import { sayDay, sayDuration } from "@/formats/times";
+import type { ShedItem } from "@/services/shed/items";
+import type { ShedView } from "@/services/shed/readShed";
+import { TextField } from "../kit/fields";
+import { LotJar } from "./shelfDrawings";
+
+const SOON_D = 14;
+/** Fewer than this are seen at a glance; more want a word to find by. */
+const SEARCH_FROM = 18;
+const DAY_MS = 86_400_000;
+
+const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Date.parse(today)) / DAY_MS);
+
+/** What a container has to say, the most pressing first; a mark stands for each kind besides its colour. */
+function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: string; readonly warn: boolean }[] {
+  const say = (amount: number) => sayStock(amount, item.unit, view.farm.units);
+  const left = item.expiresOn === null ? null : daysTo(item.expiresOn, view.today);
+  const { collecting } = item;
+  return [
+    ...(item.short > 0 ? [{ text: `■ ${say(item.short)} short for plans`, warn: true }] : []),
+    ...(item.heldAmount > 0 ? [{ text: `■ ${say(item.heldAmount)} held back`, warn: true }] : []),
+    ...(item.reorder ? [{ text: "▲ order again", warn: true }] : []),
+    ...(left !== null && left < 0 ? [{ text: "■ some past its day", warn: true }] : []),
+    ...(left !== null && left >= 0 && left <= SOON_D
+      ? [{ text: `▲ ${left === 0 ? "today is its last day" : `${left} day${left === 1 ? "" : "s"} left`}`, warn: true }]
+      : []),
+    ...(item.reserved > 0 ? [{ text: `${say(item.reserved)} kept for plans`, warn: false }] : []),
+    ...(collecting && collecting.outlook.type === "on-day"
+      ? [
+          {
+            text: `${say(collecting.target)} by ${sayDay(new Date(view.nowMs + collecting.outlook.inDays * DAY_MS).toISOString().slice(0, 10))}`,
+            warn: false,
+          },
+        ]
+      : []),
+    ...(collecting && collecting.outlook.type === "standing-still"
+      ? [{ text: "nothing came in lately", warn: false }]
+      : []),
+    ...(collecting && collecting.outlook.type === "enough" ? [{ text: "◆ enough for a batch", warn: false }] : []),
+    ...(item.daysLeft !== null && item.daysLeft < 365 && item.onHand > 0
+      ? [{ text: `lasts ${sayDuration(item.daysLeft * 24)}`, warn: item.daysLeft < 7 }]
+      : []),
+  ];
+}
+
+const Container = ({ item, view }: { readonly item: ShedItem; readonly view: ShedView }) => {
+  const amount = sayStock(item.onHand, item.unit, view.farm.units);
+  return (
+    <li className="flex flex-col items-center text-center">
+      <Link
+        href={`/shed?item=${item.itemId}`}
+        scroll={false}
+        className="group flex w-full flex-col items-center"
+        aria-label={`${item.name}: ${amount} in ${item.lotCount} ${item.lotCount === 1 ? "lot" : "lots"}`}
+      >
+        <span className="flex h-28 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
+          <LotJar item={item} />
+        </span>
+        <span className="mt-1.5 px-1 font-semibold leading-tight underline decoration-transparent decoration-2 underline-offset-4 group-hover:decoration-ink">
+          {item.name}
+        </span>
+      </Link>
+      <span className="reading">{amount}</span>
+      {sayItem(item, view)
+        .slice(0, 3)
+        .map(({ text, warn }) => (
+          <span
+            key={text}
+            className={`px-1 text-[0.85rem] leading-tight ${warn ? "font-semibold text-rust" : "text-soft"}`}
+          >
+            {text}
+          </span>
+        ))}
+    </li>
+  );
+};
+
+/** What brews are made from: what runs out or spoils first stands first. */
+export const IngredientShelf = ({ view }: { readonly view: ShedView }) => {
+  const [word, setWord] = useState("");
+  const found = view.items.filter(({ name }) => name.toLowerCase().includes(word.trim().toLowerCase()));
+  return (
+    <section aria-label="Ingredients" className="mt-8">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h2 className="text-xl">To make it from</h2>
+        {view.items.length >= SEARCH_FROM ? (
+          <div className="w-56">
+            <TextField label="Find" value={word} onChange={(event) => setWord(event.target.value)} />
+          </div>
+        ) : null}
+      </div>
+      {view.items.length === 0 ? (
+        <p className="mt-1 text-soft">
+          The shelves are empty. Receive what you have, with what it cost, and batches will know their price.
+        </p>
+      ) : null}
+      {view.items.length > 0 ? (
+        <p className="mt-1 text-[0.88rem] text-soft">
+          Layers are lots, the oldest at the tap. <span aria-hidden>◂</span> The flag on the left is what plans have
+          kept; the dashed line is where it is ordered again. What runs out or spoils first stands first.
+        </p>
+      ) : null}
+      {word !== "" && found.length === 0 ? <p className="mt-2 text-soft">Nothing here is called that.</p> : null}
+      <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(124px,1fr))] gap-y-6">
+        {found.map((item) => (
+          <Container key={item.itemId} item={item} view={view} />
+        ))}
+      </ul>
+    </section>
+  );
+};

@@ -1,0 +1,110 @@
+"use client";
+import { BEAN_TEST_D } from "@/core/safety/provenance";
+import { sayMoney, sayStock } from "@/formats/amounts";
+import { sayDay } from "@/formats/times";
+import type { FarmView } from "@/services/farmView";
+import type { LotView } from "@/services/shed/lotStates";
+import { Button } from "../kit/Button";
+import type { LotAct } from "./LotSheet";
+
+/** What a lot's papers say, in words. */
+function sayOrigin({ provenance, fromBatchId }: LotView): string[] {
+  const { dung, urine, charSource, plant, firstRinse, overrideReason } = provenance;
+  return [
+    ...(dung ? [`${dung.age} ${dung.animal} dung`] : []),
+    ...(urine ? [`urine of ${urine.donor}, ${sayDay(urine.collectedFrom)} to ${sayDay(urine.collectedUntil)}`] : []),
+    ...(charSource ? [`char of ${charSource}`] : []),
+    ...(plant ? [`${plant.part} of ${plant.species}, ${plant.place}`] : []),
+    ...(firstRinse ? [`first rinse, ${firstRinse.rinseL} L off ${firstRinse.riceKg} kg of rice`] : []),
+    ...(fromBatchId ? [`batch ${fromBatchId}`] : []),
+    ...(overrideReason ? [`taken in because: ${overrideReason}`] : []),
+  ];
+}
+
+const dueOn = (day: string) => new Date(Date.parse(day) + BEAN_TEST_D * 86_400_000).toISOString().slice(0, 10);
+
+/** A lot as it lies: what is left, where, until when, what holds it back; and what can be done to it. */
+export const LotRow = ({
+  lot,
+  farm,
+  today,
+  onAct,
+}: {
+  readonly lot: LotView;
+  readonly farm: FarmView;
+  readonly today: string;
+  readonly onAct: (act: LotAct) => void;
+}) => {
+  const { state } = lot;
+  const say = (amount: number) => sayStock(amount, lot.unit, farm.units);
+  const past = state.expiresOn !== null && state.expiresOn < today;
+  const suspected = lot.provenance.herbicideSuspected === true || state.beans.sownOn !== null;
+  const acts: readonly (readonly [LotAct, string])[] = [
+    ...(state.openedOn === null ? ([["opened", "Opened"]] as const) : []),
+    ["place", "Moved"],
+    ["waste", "Waste"],
+    ["count", "Count"],
+    ["expiry", "Another day"],
+    ...(suspected && state.beans.result === null
+      ? state.beans.sownOn === null
+        ? ([["beans-sown", "Beans sown"]] as const)
+        : ([["beans", "Read the beans"]] as const)
+      : []),
+    ...(lot.ingredientId === "leaf-mould" ? ([["vigour", "Vigour"]] as const) : []),
+  ];
+  return (
+    <li className="py-2.5">
+      <p className="flex flex-wrap justify-between gap-x-3">
+        <span className="font-semibold">
+          {lot.origin}, {sayDay(lot.receivedOn)}
+        </span>
+        <span className="reading">
+          {say(lot.onHand)} of {say(lot.received)}
+        </span>
+      </p>
+      <p className="text-[0.9rem] text-soft">
+        {[
+          lot.received > 0 ? `${sayMoney(lot.costMinor / lot.received, farm.currency)} per ${lot.unit}` : "",
+          state.place,
+          state.openedOn ? `opened ${sayDay(state.openedOn)}` : "",
+          state.expiresOn ? `keeps to ${sayDay(state.expiresOn)}` : "",
+          state.vigour ? `vigour: ${state.vigour}` : "",
+          ...sayOrigin(lot),
+          lot.note,
+        ]
+          .filter(Boolean)
+          .join("; ")}
+      </p>
+      {past ? <p className="text-[0.9rem] font-semibold text-rust">■ past its day</p> : null}
+      {lot.hold ? (
+        <p className="text-[0.9rem] font-semibold text-rust">
+          ■ {lot.hold.hard ? "never goes in" : "held back"}: {lot.hold.because}
+        </p>
+      ) : null}
+      {state.hazards
+        .filter(({ because }) => because !== lot.hold?.because)
+        .map(({ because }) => (
+          <p key={because} className="text-[0.9rem] font-semibold">
+            ▲ {because}
+          </p>
+        ))}
+      {state.beans.sownOn && state.beans.result === null ? (
+        <p className="text-[0.9rem]">
+          Three beans sown {sayDay(state.beans.sownOn)}: look on {sayDay(dueOn(state.beans.sownOn))}.
+        </p>
+      ) : null}
+      <div className="-ml-3 flex flex-wrap">
+        {acts.map(([act, word]) => (
+          <Button
+            key={act}
+            look="quiet"
+            onClick={() => onAct(act)}
+            aria-label={`${word}: ${lot.origin}, ${sayDay(lot.receivedOn)}`}
+          >
+            {word}
+          </Button>
+        ))}
+      </div>
+    </li>
+  );
+};

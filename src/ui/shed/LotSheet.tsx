@@ -1,0 +1,187 @@
+"use client";
+import { useState, type FormEvent } from "react";
+import { toast } from "sonner";
+import { sayStock } from "@/formats/amounts";
+import { sayDay } from "@/formats/times";
+import type { FarmView } from "@/services/farmView";
+import type { ItemView } from "@/services/shed/readItem";
+import type { LotView } from "@/services/shed/lotStates";
+import { useAct } from "../actions";
+import { Choices } from "../kit/Choices";
+import { TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+
+export type LotAct = "opened" | "place" | "waste" | "count" | "expiry" | "beans-sown" | "beans" | "vigour" | "correct";
+
+const TITLES: Readonly<Record<LotAct, string>> = {
+  "opened": "It was opened",
+  "place": "It was moved",
+  "waste": "Some of it is wasted",
+  "count": "What is left of it",
+  "expiry": "It keeps to another day",
+  "beans-sown": "Three beans are sown in it",
+  "beans": "How did the beans come up?",
+  "vigour": "How lively is it?",
+  "correct": "Put a line right",
+};
+const ACTS: Readonly<Record<LotAct, string>> = {
+  "opened": "Opened",
+  "place": "It stands there now",
+  "waste": "Take it off the books",
+  "count": "So much is left",
+  "expiry": "Keep this day",
+  "beans-sown": "Sown",
+  "beans": "Keep what was seen",
+  "vigour": "Keep it",
+  "correct": "Correct it by a new line",
+};
+
+interface LotSheetProps {
+  readonly act: LotAct;
+  readonly lot?: LotView;
+  readonly line?: ItemView["ledger"][number];
+  readonly item: ItemView;
+  readonly farm: FarmView;
+  readonly today: string;
+  readonly onClose: () => void;
+}
+
+const VIGOUR_WORDS = [
+  "smells of woods, threads run through it",
+  "few threads, dry at the edges",
+  "sour or dead",
+] as const;
+
+/** One thing that happened to a lot, or a line of its ledger put right; one small form whatever it was. */
+export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotSheetProps) => {
+  const waste = useAct("wasteLot");
+  const count = useAct("countStock");
+  const note = useAct("noteLot");
+  const correct = useAct("correctMovement");
+  const { read } = useReadAmount();
+  const [amount, setAmount] = useState("");
+  const [reason, setReason] = useState("");
+  const [word, setWord] = useState("");
+  const [onDay, setOnDay] = useState(today);
+  const [beans, setBeans] = useState<"beans-clean" | "beans-damaged" | "">("");
+  const run = { waste, count, correct }[act as "waste" | "count" | "correct"] ?? note;
+  const { fields } = run;
+  const say = (value: number) => sayStock(value, item.unit, farm.units, 4);
+  const ask = (): Promise<unknown> => {
+    const read_ = read(amount, item) as number;
+    if (act === "waste") return waste.run({ lotId: lot!.id, amount: read_, reason });
+    if (act === "count")
+      return count.run({ lines: [{ lotId: lot!.id, counted: read_, expected: lot!.onHand }], note: reason });
+    if (act === "correct") return correct.run({ movementId: line!.id, amount: read_, reason });
+    return note.run({ lotId: lot!.id, kind: act === "beans" ? (beans as "beans-clean") : act, word, onDay });
+  };
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (!(await ask())) return;
+    toast.success("It is written down.");
+    onClose();
+  };
+  const wantsAmount = act === "waste" || act === "count" || act === "correct";
+  return (
+    <FormSheet
+      title={`${item.name}: ${TITLES[act].toLowerCase()}`}
+      act={ACTS[act]}
+      busy={run.busy}
+      error={run.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      {lot ? (
+        <p className="text-soft">
+          {lot.origin}, {sayDay(lot.receivedOn)}; {say(lot.onHand)} left by the books.
+        </p>
+      ) : null}
+      {line ? (
+        <p className="text-soft">
+          It says {say(Math.abs(line.changeBy))} {line.changeBy < 0 ? "went out" : "came in"} ({line.kind}). The line
+          stays; a later one puts it right.
+        </p>
+      ) : null}
+      {wantsAmount ? (
+        <AmountField
+          label={act === "waste" ? "How much" : act === "count" ? "Found" : "It should say"}
+          of={item}
+          typed={amount}
+          value={amount}
+          onChange={(event) => setAmount(event.target.value)}
+          error={fields["/amount"] ?? fields["/lines/0/counted"]}
+        />
+      ) : null}
+      {wantsAmount ? (
+        <TextField
+          label={act === "count" ? "Note" : "Why"}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          error={fields["/reason"]}
+          hint={act === "waste" ? "mouldy, spilt, mice, past its day" : undefined}
+        />
+      ) : null}
+      {act === "place" ? (
+        <TextField
+          label="Where it stands now"
+          value={word}
+          onChange={(event) => setWord(event.target.value)}
+          error={fields["/word"]}
+        />
+      ) : null}
+      {act === "expiry" ? (
+        <TextField
+          label="Keeps to"
+          type="date"
+          value={word}
+          onChange={(event) => setWord(event.target.value)}
+          error={fields["/word"]}
+        />
+      ) : null}
+      {act === "vigour" ? (
+        <Choices
+          label="A handful, looked at and smelt"
+          value={word}
+          onChange={setWord}
+          stacked
+          options={VIGOUR_WORDS.map((value) => ({ value, label: value }))}
+        />
+      ) : null}
+      {act === "beans-sown" ? (
+        <p>Fill a pot with it and one with clean soil, three beans in each, water both alike. Look after two weeks.</p>
+      ) : null}
+      {act === "beans" ? (
+        <Choices
+          label="Beside the pot of clean soil"
+          value={beans}
+          onChange={setBeans}
+          stacked
+          options={[
+            { value: "beans-clean", label: "straight, flat leaves, as in the other pot", note: "It may go in." },
+            {
+              value: "beans-damaged",
+              label: "cupped, twisted or not up at all",
+              note: "Weedkiller: it never goes in. Keep it off all beds.",
+            },
+          ]}
+        />
+      ) : null}
+      {wantsAmount || act === "expiry" ? null : (
+        <TextField
+          label="On"
+          type="date"
+          value={onDay}
+          max={today}
+          onChange={(event) => setOnDay(event.target.value)}
+          error={fields["/onDay"]}
+        />
+      )}
+      {fields["/kind"] ? (
+        <p role="alert" className="font-semibold text-rust">
+          Which is it?
+        </p>
+      ) : null}
+    </FormSheet>
+  );
+};

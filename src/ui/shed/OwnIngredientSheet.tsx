@@ -1,0 +1,101 @@
+"use client";
+import { useForm, useWatch } from "react-hook-form";
+import { toast } from "sonner";
+import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { parseNumber } from "@/formats/numbers";
+import { useAct } from "../actions";
+import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { BY_NAME } from "./ingredientOptions";
+
+const SEASONS = ["spring", "summer", "autumn", "winter"] as const;
+
+/** What the farm has that the book doesn't know: a kind of something it does, so that every recipe can draw on it. */
+export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const act = useAct("addOwnIngredient");
+  const { register, handleSubmit, control } = useForm({
+    defaultValues: {
+      name: "",
+      countsAs: "greens" as IngredientId,
+      density: "",
+      keepsD: "",
+      season: [] as (typeof SEASONS)[number][],
+      caution: "",
+      keeping: "",
+    },
+  });
+  const like = findIngredient(useWatch({ control, name: "countsAs" }));
+  const orNull = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
+  const submit = handleSubmit(async (form) => {
+    const answer = await act.run({
+      name: form.name,
+      countsAs: form.countsAs,
+      densityKgPerL: orNull(form.density),
+      keepsD: orNull(form.keepsD),
+      season: form.season,
+      caution: form.caution,
+      keeping: form.keeping,
+    });
+    if (!answer) return;
+    toast.success(`${form.name} may be received now.`);
+    onClose();
+  });
+  const { fields } = act;
+  return (
+    <FormSheet
+      title="An ingredient of our own"
+      act="Keep it"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <TextField label="What we call it" {...register("name")} error={fields["/name"]} />
+      <SelectField
+        label="It counts as"
+        {...register("countsAs")}
+        error={fields["/countsAs"]}
+        hint={`Recipes that want ${like.name.toLowerCase()} draw on it, ${like.stockUnit} for ${like.stockUnit}.`}
+      >
+        {BY_NAME.map((id) => (
+          <option key={id} value={id}>
+            {INGREDIENTS[id].name}
+          </option>
+        ))}
+      </SelectField>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="A litre weighs"
+          unit="kg"
+          {...register("density")}
+          error={fields["/densityKgPerL"]}
+          hint={
+            like.densityKgPerL === null
+              ? "Empty: not known."
+              : `Empty: ${like.densityKgPerL}, as ${like.name.toLowerCase()}.`
+          }
+        />
+        <NumberField
+          label="Keeps"
+          unit="days"
+          {...register("keepsD")}
+          error={fields["/keepsD"]}
+          hint="Empty: as its like."
+        />
+      </div>
+      <fieldset>
+        <legend className="mb-1 text-[0.92rem] font-semibold">There to be gathered in</legend>
+        <div className="flex flex-wrap gap-x-5">
+          {SEASONS.map((season) => (
+            <label key={season} className="flex min-h-11 items-center gap-2">
+              <input type="checkbox" value={season} {...register("season")} className="size-5 accent-[var(--blue)]" />
+              {season}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <TextField label="How it keeps" {...register("keeping")} error={fields["/keeping"]} />
+      <TextArea label="What to mind" {...register("caution")} error={fields["/caution"]} />
+    </FormSheet>
+  );
+};

@@ -1,0 +1,134 @@
+"use client";
+import type { UseFormRegister } from "react-hook-form";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import type { FieldErrors } from "@/contracts/fieldErrors";
+import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
+import type { IngredientId } from "@/core/book/ingredients";
+import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS, URINE_HOLD_D } from "@/core/safety/provenance";
+import { parseNumber } from "@/formats/numbers";
+import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
+import type { ProvenanceForm, ReceiveForm } from "./receiveForm";
+
+export type OriginKind = "dung" | "urine" | "char" | "herbicide" | "living" | "rinse";
+const DUNG: readonly IngredientId[] = ["dung-fresh", "dung-aged", "manure-aged"];
+
+/** What of a lot's origin matters later, by what it is. */
+export function kindsOfOrigin(id: IngredientId): readonly OriginKind[] {
+  const facts = INGREDIENT_FACTS[id];
+  return [
+    ...(DUNG.includes(id) ? (["dung"] as const) : []),
+    ...(id === "urine" ? (["urine"] as const) : []),
+    ...(id === "char" || id === "char-lump" ? (["char"] as const) : []),
+    ...(facts.cautions.includes("herbicide") || id === "compost" || id === "garden-soil"
+      ? (["herbicide"] as const)
+      : []),
+    ...(facts.living ? (["living"] as const) : []),
+    ...(id === "rice-wash" ? (["rinse"] as const) : []),
+  ];
+}
+
+/** The origin as it is sent: only what belongs to such an ingredient. */
+export function provenanceOf(
+  form: ProvenanceForm,
+  id: IngredientId,
+): NonNullable<ActionRequest<"receiveLot">["provenance"]> {
+  const kinds = kindsOfOrigin(id);
+  const has = (kind: OriginKind) => kinds.includes(kind);
+  const riceKg = parseNumber(form.riceKg);
+  const rinseL = parseNumber(form.rinseL);
+  return {
+    ...(has("dung") ? { dung: { animal: form.animal, age: form.age, heapedOn: null } } : {}),
+    ...(has("urine")
+      ? {
+          urine: {
+            donor: form.donor,
+            collectedFrom: form.collectedFrom,
+            collectedUntil: form.collectedUntil,
+            medicine: form.medicine,
+          },
+        }
+      : {}),
+    ...(has("char") ? { charSource: form.charSource } : {}),
+    ...(has("herbicide") ? { herbicideSuspected: form.herbicideSuspected } : {}),
+    ...(has("living") && form.storedHot ? { storedHot: true } : {}),
+    ...(has("rinse") && riceKg !== null && rinseL !== null ? { firstRinse: { riceKg, rinseL } } : {}),
+  };
+}
+
+const options = (values: readonly string[]) =>
+  values.map((value) => (
+    <option key={value} value={value}>
+      {value}
+    </option>
+  ));
+
+export const ProvenanceFields = ({
+  kinds,
+  register,
+  fields,
+}: {
+  readonly kinds: readonly OriginKind[];
+  readonly register: UseFormRegister<ReceiveForm>;
+  readonly fields: FieldErrors;
+}) => {
+  const has = (kind: OriginKind) => kinds.includes(kind);
+  if (kinds.length === 0) return null;
+  return (
+    <fieldset className="grid gap-3 border-l-4 border-marigold pl-3">
+      <legend className="sr-only">Where it is from</legend>
+      {has("dung") ? (
+        <div className="grid grid-cols-2 gap-3">
+          <SelectField label="Of which beast" {...register("animal")}>
+            {options(ANIMALS)}
+          </SelectField>
+          <SelectField label="How old" {...register("age")} hint="Its germs follow into every batch.">
+            {options(DUNG_AGES)}
+          </SelectField>
+        </div>
+      ) : null}
+      {has("urine") ? (
+        <>
+          <SelectField label="Whose" {...register("donor")}>
+            {options(URINE_DONORS)}
+          </SelectField>
+          <div className="grid grid-cols-2 gap-3">
+            <TextField label="Collected from" type="date" {...register("collectedFrom")} />
+            <TextField
+              label="To"
+              type="date"
+              {...register("collectedUntil")}
+              error={fields["/provenance/urine/collectedUntil"]}
+              hint={`Held ${URINE_HOLD_D} days from then.`}
+            />
+          </div>
+          <TickField label="The donor takes medicine" {...register("medicine")} />
+        </>
+      ) : null}
+      {has("char") ? (
+        <SelectField label="Burnt from" {...register("charSource")} hint="Black char only; white ash stays out of it.">
+          {options(CHAR_SOURCES)}
+        </SelectField>
+      ) : null}
+      {has("herbicide") ? (
+        <TickField label="It may have met weedkiller: bean test first" {...register("herbicideSuspected")} />
+      ) : null}
+      {has("living") ? <TickField label="It stood hot on its way here" {...register("storedHot")} /> : null}
+      {has("rinse") ? (
+        <div className="grid grid-cols-2 gap-3">
+          <NumberField label="Rice rinsed" unit="kg" {...register("riceKg")} />
+          <NumberField
+            label="First rinse"
+            unit="L"
+            {...register("rinseL")}
+            hint="The first only; later doses count on it."
+          />
+        </div>
+      ) : null}
+      {fields["/provenance"] ? (
+        <p role="alert" className="font-semibold text-rust">
+          {fields["/provenance"]}
+        </p>
+      ) : null}
+    </fieldset>
+  );
+};

@@ -1,0 +1,29 @@
+import Link from "next/link";
+
+const PLACES = [
+  { href: "/shed", name: "Shelves" },
+  { href: "/shed/shopping", name: "Shopping" },
+  { href: "/shed/gathering", name: "Gathering" },
+  { href: "/shed/tools", name: "Tools" },
+  { href: "/shed/count", name: "Count" },
+  { href: "/shed/files", name: "Files" },
+] as const;
+
+/** What belongs to the shed, a step away from each other. */
+export const ShedNav = ({ here }: { readonly here: (typeof PLACES)[number]["href"] }) => (
+  <nav aria-label="In the shed" className="-mx-4 mt-2 overflow-x-auto px-4 md:mx-0 md:px-0">
+    <ul className="flex gap-1">
+      {PLACES.map(({ href, name }) => (
+        <li key={href}>
+          <Link
+            href={href}
+            aria-current={href === here ? "page" : undefined}
+            className={`inline-flex min-h-11 items-center border-b-[3px] px-2.5 ${href === here ? "border-marigold font-semibold" : "border-transparent text-soft hover:border-line"}`}
+          >
+            {name}
+          </Link>
+        </li>
+      ))}
+    </ul>
+  </nav>
+);

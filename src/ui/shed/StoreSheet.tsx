@@ -1,0 +1,229 @@
+"use client";
+import Link from "next/link";
+import { useState, type FormEvent } from "react";
+import { toast } from "sonner";
+import { sayVolume } from "@/formats/amounts";
+import { parseNumber } from "@/formats/numbers";
+import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import { useAct } from "../actions";
+import { Button, buttonLook } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+
+interface StoreSheetProps {
+  readonly store: ShedStore;
+  readonly view: ShedView;
+  readonly onClose: () => void;
+}
+
+type Act = "pour" | "empty" | "count";
+const OF_LITRES = { itemId: "water", unit: "L", densityKgPerL: 1 } as const;
+
+const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
+  const act = useAct("pourStore");
+  const { read } = useReadAmount();
+  const [count, setCount] = useState("2");
+  const [litres, setLitres] = useState("");
+  const [container, setContainer] = useState<"breathable" | "sealed" | "vented">(store.container);
+  const [place, setPlace] = useState(store.place);
+  const each = read(litres, OF_LITRES);
+  const vessels = parseNumber(count);
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    const answer = await act.run({
+      storeId: store.id,
+      parts: Array.from({ length: Math.max(1, Math.min(40, Math.round(vessels ?? 1))) }, () => ({
+        litres: each as number,
+        label: store.label,
+        container,
+        place,
+      })),
+    });
+    if (!answer) return;
+    toast.success(`Poured. ${answer.storeIds.length === 1 ? "Its label is" : "Their labels are"} ready to print.`);
+    onDone();
+  };
+  const { fields } = act;
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
+      {act.error ? (
+        <Notice tone="error" title={act.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Into how many" value={count} onChange={(event) => setCount(event.target.value)} />
+        <AmountField
+          label="Each takes"
+          of={OF_LITRES}
+          typed={litres}
+          value={litres}
+          onChange={(event) => setLitres(event.target.value)}
+          error={fields["/parts/0/litres"]}
+        />
+      </div>
+      <SelectField
+        label="What it stands in"
+        value={container}
+        onChange={(event) => setContainer(event.target.value as typeof container)}
+        error={fields["/parts/0/container"]}
+      >
+        <option value="breathable">breathing lid: cloth, paper, loose cap</option>
+        <option value="vented">vented: airlock or valve</option>
+        <option value="sealed">tight lid</option>
+      </SelectField>
+      <TextField label="Where" value={place} onChange={(event) => setPlace(event.target.value)} />
+      <p className="text-[0.9rem] text-soft">
+        Each part has a number of its own under batch {store.batchId}; its shelf life runs on from where it stands.
+      </p>
+      <Button type="submit" look="strong" disabled={act.busy}>
+        Pour
+      </Button>
+    </form>
+  );
+};
+
+const Empty = ({
+  store,
+  over,
+  onDone,
+}: {
+  readonly store: ShedStore;
+  readonly over: boolean;
+  readonly onDone: () => void;
+}) => {
+  const act = useAct("emptyStore");
+  const { read } = useReadAmount();
+  const [litres, setLitres] = useState(String(store.onHandL));
+  const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
+  const [reason, setReason] = useState(over ? "past its day" : "");
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
+    toast.success("It is written down, with the reason.");
+    onDone();
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
+      {act.error ? (
+        <Notice tone="error" title={act.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      <Choices
+        label="Where it goes"
+        value={to}
+        onChange={setTo}
+        stacked
+        options={[
+          { value: "composted", label: "on the heap", note: "Hot compost, away from water." },
+          {
+            value: "bare-ground",
+            label: "onto bare ground",
+            note: "Nothing growing, nothing sown this month; away from wells and streams.",
+          },
+          { value: "wasted", label: "thrown out", note: "Spilt, leaked, or not even for the heap." },
+        ]}
+      />
+      <AmountField
+        label="How much"
+        of={OF_LITRES}
+        typed={litres}
+        value={litres}
+        onChange={(event) => setLitres(event.target.value)}
+        error={act.fields["/litres"]}
+      />
+      <TextField
+        label="Why"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+      />
+      <Button type="submit" look="strong" disabled={act.busy}>
+        Write it down
+      </Button>
+    </form>
+  );
+};
+
+const Measure = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
+  const act = useAct("countStore");
+  const { read } = useReadAmount();
+  const [litres, setLitres] = useState("");
+  const [reason, setReason] = useState("");
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
+    toast.success("The books say so too now.");
+    onDone();
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
+      <AmountField
+        label="It holds"
+        of={OF_LITRES}
+        typed={litres}
+        value={litres}
+        onChange={(event) => setLitres(event.target.value)}
+        error={act.fields["/litres"]}
+      />
+      <TextField
+        label="Note"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+      />
+      <Button type="submit" look="strong" disabled={act.busy}>
+        So much is in it
+      </Button>
+    </form>
+  );
+};
+
+/** One store: poured over into cans and jars, measured, labelled, or brought where what is over belongs. */
+export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
+  const over = store.expiresMs < view.nowMs;
+  const [act, setAct] = useState<Act>(over ? "empty" : "pour");
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={store.label}
+      lead={`${sayVolume(store.onHandL, view.farm.units)} of batch ${store.batchId}${store.partNo ? `, part ${store.partNo}` : ""}`}
+      foot={
+        <div className="flex flex-wrap gap-2">
+          <Link href={`/paper/labels?batch=${store.batchId}`} className={buttonLook("plain")}>
+            Labels
+          </Link>
+          <Link href={`/batches/${store.batchId}`} className={buttonLook("quiet")}>
+            The batch
+          </Link>
+        </div>
+      }
+    >
+      <div className="grid gap-5">
+        {over ? (
+          <Notice tone="error" title="It is past its day">
+            Not on anything that is growing. The heap or bare ground may still have it; the books keep where it went.
+          </Notice>
+        ) : null}
+        <Choices
+          label="What happens to it"
+          value={act}
+          onChange={setAct}
+          options={[
+            { value: "pour", label: "poured over" },
+            { value: "count", label: "measured" },
+            { value: "empty", label: "emptied" },
+          ]}
+        />
+        {act === "pour" ? <Pour store={store} onDone={onClose} /> : null}
+        {act === "count" ? <Measure store={store} onDone={onClose} /> : null}
+        {act === "empty" ? <Empty store={store} over={over} onDone={onClose} /> : null}
+      </div>
+    </Sheet>
+  );
+};

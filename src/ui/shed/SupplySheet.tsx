@@ -1,0 +1,101 @@
+"use client";
+import { useForm, useWatch } from "react-hook-form";
+import { toast } from "sonner";
+import { parseNumber } from "@/formats/numbers";
+import type { FarmView } from "@/services/farmView";
+import type { ItemView } from "@/services/shed/readItem";
+import { useAct } from "../actions";
+import { NumberField, TextField } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+
+const text = (value: number | null | undefined) => (value === null || value === undefined ? "" : String(value));
+
+/** The pack, its price and lead time, and when to order again; or what to collect up to. */
+export const SupplySheet = ({
+  item,
+  farm,
+  onClose,
+}: {
+  readonly item: ItemView;
+  readonly farm: FarmView;
+  readonly onClose: () => void;
+}) => {
+  const act = useAct("setSupply");
+  const { read } = useReadAmount();
+  const { terms, facts } = item;
+  const { register, handleSubmit, control } = useForm({
+    defaultValues: {
+      packName: terms?.packName ?? facts.pack?.name ?? "pack",
+      packAmount: text(terms?.packAmount ?? facts.pack?.amount),
+      packCost: terms?.packCostMinor === null || !terms ? "" : String(terms.packCostMinor / 100),
+      leadD: text(terms?.leadD ?? 0),
+      reorderAt: text(terms?.reorderAt),
+      target: text(terms?.target),
+      note: terms?.note ?? "",
+    },
+  });
+  const typed = useWatch({ control });
+  const orNull = (value: string) => (value.trim() === "" ? null : (read(value, item) as number));
+  const submit = handleSubmit(async (form) => {
+    const answer = await act.run({
+      itemId: item.itemId,
+      packName: form.packName,
+      packAmount: read(form.packAmount, item) as number,
+      packCost: form.packCost.trim() === "" ? null : (parseNumber(form.packCost) as number),
+      leadD: form.leadD.trim() === "" ? 0 : (parseNumber(form.leadD) as number),
+      reorderAt: orNull(form.reorderAt),
+      target: orNull(form.target),
+      note: form.note,
+    });
+    if (!answer) return;
+    toast.success(`${item.name}: kept.`);
+    onClose();
+  });
+  const { fields } = act;
+  return (
+    <FormSheet
+      title={`How we get ${item.name.toLowerCase()}`}
+      act="Keep it"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <div className="grid grid-cols-2 gap-3">
+        <TextField label="Pack" {...register("packName")} error={fields["/packName"]} />
+        <AmountField
+          label="It holds"
+          of={item}
+          typed={typed.packAmount ?? ""}
+          {...register("packAmount")}
+          error={fields["/packAmount"]}
+        />
+        <NumberField label={`Price (${farm.currency})`} {...register("packCost")} error={fields["/packCost"]} />
+        <NumberField
+          label="Comes after"
+          unit="days"
+          {...register("leadD")}
+          error={fields["/leadD"]}
+          hint="0 for a shop nearby"
+        />
+      </div>
+      <AmountField
+        label="Order again at"
+        of={item}
+        typed={typed.reorderAt ?? ""}
+        {...register("reorderAt")}
+        error={fields["/reorderAt"]}
+      />
+      <AmountField
+        label="Collected up to"
+        of={item}
+        typed={typed.target ?? ""}
+        {...register("target")}
+        error={fields["/target"]}
+        placeholder="what a batch takes"
+      />
+      <TextField label="Note" {...register("note")} error={fields["/note"]} />
+    </FormSheet>
+  );
+};
