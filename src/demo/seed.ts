@@ -18,7 +18,8 @@ import { logEntry } from "@/services/logEntry";
 import { saveRecipe } from "@/services/recipes";
 import { setUpFarm } from "@/services/setUpFarm";
 import { addWaterSource, readWater, startWater } from "@/services/waters";
-import { BEDS, FARM, LOTS, TOOLS, VESSELS, WATERS } from "./story";
+import { tellShedChapter } from "./shedChapter";
+import { BEDS, FARM, LOTS, PLACES, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
 /** The act that ends the story. */
@@ -158,6 +159,7 @@ async function seedPlaces(tell: Teller): Promise<void> {
       receivedOn,
       cost,
       expiresOn,
+      place: PLACES[ingredientId] ?? "long shelf",
     });
   }
 }
@@ -454,6 +456,15 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     vessel,
     (name) => plots.get(name)!,
     (name) => tools.get(name)!,
+  );
+  await tellShedChapter(
+    {
+      keyOf,
+      context: (hoursAgo, person) => tell.context(hoursAgo, person),
+      moment: (hoursAgo) => tell.moment(hoursAgo),
+      day: (hoursAgo) => tell.day(hoursAgo),
+    },
+    (name) => vessel(name).id,
   );
   await seedRunning(tell, vessel);
   return isNew;

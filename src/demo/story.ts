@@ -59,6 +59,20 @@ export const LOTS = [
   ["plant", 14, "foraged", 24, 0, null],
 ] as const;
 
+/** Where things stand that are not on the long shelf. */
+export const PLACES: Readonly<Record<string, string>> = {
+  "molasses": "cool corner",
+  "vinegar": "cool corner",
+  "fish-hydrolysate": "cool corner",
+  "castings": "bay by the gate",
+  "compost": "bay by the gate",
+  "leaf-mould": "shady side",
+  "plant": "shady side",
+  "char": "bay by the gate",
+  "bran": "feed bin",
+  "rice": "feed bin",
+};
+
 /** The farm's waters; the tap's strip shows a little chloramine. */
 export const WATERS = [
   { name: "Butt by the lean-to", kind: "rain" },

@@ -22,25 +22,31 @@ export interface LabelFacts {
 
 /** What of a recipe's cautions belongs on the vessel itself: what hurts whoever opens, lifts, drinks or pours it. */
 const ON_THE_VESSEL: readonly CautionId[] = [
-  "gas-pressure",
-  "tank-gas",
-  "breathable-lid",
   "manure",
   "urine",
-  "acid-hands",
-  "acid-gas",
-  "caustic-ash",
   "herbicide",
+  "acid-hands",
+  "caustic-ash",
+  "nicotine",
+  "gas-pressure",
+  "acid-gas",
+  "tank-gas",
+  "breathable-lid",
   "leaf-eaten-soon",
   "root-burn",
   "shellfish",
-  "nicotine",
 ];
+/** One word about gas is enough. */
+const OF_GAS: readonly CautionId[] = ["gas-pressure", "acid-gas", "tank-gas", "breathable-lid"];
 /** More than this is not read on a drum. */
 const MOST_CAUTIONS = 3;
 
 export const cautionsOnVessel = (cautions: readonly CautionId[]): readonly CautionId[] =>
-  ON_THE_VESSEL.filter((caution) => cautions.includes(caution)).slice(0, MOST_CAUTIONS);
+  ON_THE_VESSEL.filter((caution) => cautions.includes(caution))
+    .filter(
+      (caution, index, all) => !OF_GAS.includes(caution) || all.findIndex((one) => OF_GAS.includes(one)) === index,
+    )
+    .slice(0, MOST_CAUTIONS);
 
 /** What went in, the most of it first, water and all. */
 export const contentsOf = (

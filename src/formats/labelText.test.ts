@@ -1,0 +1,41 @@
+import { markerLines, sayLabel } from "./labelText";
+
+const UTC = { timeZone: "UTC" };
+const ms = (day: string) => Date.parse(`${day}T12:00:00Z`);
+const LABEL = {
+  name: "Cultured extract",
+  number: "12/2",
+  madeMs: ms("2032-02-20"),
+  expected: { fromMs: ms("2032-02-28"), toMs: ms("2032-03-02") },
+  useByMs: null,
+  contents: ["Water", "Molasses"],
+  maker: "Ana",
+  dilution: { partsWater: 250, use: "Drench" },
+  cautions: ["gas-pressure"],
+} as const;
+
+describe("a label in words", () => {
+  it("tells from when to when, over a leap day", () => {
+    expect(sayLabel(LABEL, UTC).ready).toBe("likely 28 Feb 2032 to 2 Mar 2032");
+    expect(sayLabel({ ...LABEL, expected: { fromMs: ms("2032-02-29"), toMs: ms("2032-02-29") } }, UTC).ready).toBe(
+      "likely 29 Feb 2032",
+    );
+    expect(sayLabel({ ...LABEL, expected: { fromMs: ms("2032-02-29"), toMs: null } }, UTC).ready).toBe(
+      "likely from 29 Feb 2032",
+    );
+  });
+  it("tells by when once it is strained, and that nothing can be told", () => {
+    expect(sayLabel({ ...LABEL, expected: null, useByMs: ms("2032-08-20") }, UTC).ready).toBe("use by 20 Aug 2032");
+    expect(sayLabel({ ...LABEL, expected: { fromMs: null, toMs: null } }, UTC).ready).toMatch(/look and smell/);
+  });
+  it("never leaves out that it is not to drink", () => {
+    const text = sayLabel(LABEL, UTC);
+    expect(text.never).toContain("NOT TO DRINK");
+    expect(markerLines(text)).toContain("NOT TO DRINK");
+    expect(markerLines(text).every((line) => line.length < 60)).toBe(true);
+  });
+  it("says the thinning, or that it is not put on", () => {
+    expect(sayLabel(LABEL, UTC).dilution).toBe("1:250 drench");
+    expect(sayLabel({ ...LABEL, dilution: null }, UTC).dilution).toBe("not put on as it is");
+  });
+});
