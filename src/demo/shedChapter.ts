@@ -1,3 +1,4 @@
+import { listLotsOf } from "@/data/stock";
 import type { Context } from "@/services/context";
 import { addEquipment, noteEquipment } from "@/services/equipment/equipment";
 import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "@/services/gather/gather";
@@ -46,7 +47,8 @@ const TERMS = [
   ["molasses", "jug", 5, 15.5, 4, 6, null],
   ["brown-sugar", "bag", 5, 9.5, 0, 4, null],
   ["castings", "bag", 20, 28, 6, 10, null],
-  ["kelp-meal", "sack", 5, 34, 9, 1, null],
+  ["kelp-meal", "sack", 5, 34, 9, 3, null],
+  ["vinegar", "jug", 5, 6.5, 2, null, null],
   ["fish-hydrolysate", "jug", 5, 41, 12, 0.5, null],
   ["eggshell", "pail", 2, null, 0, null, 6],
   ["shell-raw", "pail", 2, null, 0, null, 8],
@@ -176,6 +178,15 @@ async function lots(tell: Telling): Promise<void> {
     kind: "opened",
     onDay: tell.day(20 * DAY_H),
   });
+  const [serum] = await listLotsOf(tell.context(6).pool, "lactic-culture");
+  if (serum)
+    await noteLot(tell.context(6 * DAY_H, 2), {
+      requestKey: tell.keyOf("serum keeps"),
+      lotId: serum.id,
+      kind: "expiry",
+      word: tell.day(-80 * DAY_H),
+      onDay: tell.day(6 * DAY_H),
+    });
   const bran = await book("old bran", 140, {
     ingredientId: "bran",
     amount: 6,
@@ -267,7 +278,8 @@ export async function tellShedChapter(tell: Telling, vesselId: (name: string) =>
   for (const [act, inDays, vessel, methodId, schoolId, basisAmount] of [
     ["plan tea", 6, "Tote", "aerated-tea", "bacterial", 700],
     ["plan juice", 3, "Jar", "plant-juice", "equal-weight", 1],
-    ["plan serum", 12, "Pail one", "lactic-serum", "salted-rice", 15],
+    ["plan serum", 12, "Crock", "lactic-serum", "salted-rice", 7],
+    ["plan calcium", 9, "Pail one", "shell-calcium", "four-to-one", 10.8],
   ] as const)
     await planBatch(tell.context(2, 0), {
       requestKey: tell.keyOf(act),

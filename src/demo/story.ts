@@ -53,7 +53,7 @@ export const LOTS = [
   ["potato", 9, "given", 9, 0, 40],
   ["rice", 10, "bought", 45, 18, 500],
   ["eggshell", 3.4, "home-made", 120, 0, null],
-  ["vinegar", 10, "bought", 30, 11, 900],
+  ["vinegar", 6, "bought", 30, 7, 900],
   ["char", 22, "home-made", 110, 6, null],
   ["bran", 8, "bought", 28, 7.5, 120],
   ["plant", 14, "foraged", 24, 0, null],

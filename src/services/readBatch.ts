@@ -25,6 +25,7 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "./farmView";
+import { sayHold } from "@/formats/holdText";
 import { hazardsOfBatches } from "./shed/batchHazards";
 import { airSince } from "./weather";
 
@@ -109,7 +110,8 @@ async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFr
     inherited: [
       ...FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
       ...lots.map(
-        ({ because, caution }) => `${because.charAt(0).toUpperCase()}${because.slice(1)}. ${CAUTIONS[caution]}`,
+        ({ because, caution }) =>
+          `${because.charAt(0).toUpperCase()}${sayHold(because.slice(1))}. ${CAUTIONS[caution]}`,
       ),
     ],
   };

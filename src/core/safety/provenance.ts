@@ -54,6 +54,8 @@ export interface LotHazard {
   readonly notBefore: string | null;
   /** It must not go in at all. */
   readonly blocks: boolean;
+  /** It waits for a test that nobody has read yet. */
+  readonly untested?: boolean;
 }
 
 const DAY_MS = 86_400_000;
@@ -110,6 +112,7 @@ const herbicideHazards = ({ herbicideSuspected }: Provenance, { sownOn, result }
       because: sownOn ? `bean test sown ${sownOn}, not read yet` : "may carry weedkiller, no bean test yet",
       notBefore: sownOn ? addDays(sownOn, BEAN_TEST_D) : null,
       blocks: false,
+      untested: true,
     },
   ];
 };
@@ -124,5 +127,9 @@ export const lotHazards = (provenance: Provenance, beans: BeanTest): LotHazard[]
 
 /** What keeps a lot out of a batch on a day: a hold that is not over, or a hazard that never goes in. Null where it may. */
 export function keepsOut(hazards: readonly LotHazard[], onDay: string): LotHazard | null {
-  return hazards.find(({ blocks, notBefore }) => blocks || (notBefore !== null && notBefore > onDay)) ?? null;
+  return (
+    hazards.find(({ blocks }) => blocks) ??
+    hazards.find(({ notBefore, untested }) => untested === true || (notBefore !== null && notBefore > onDay)) ??
+    null
+  );
 }

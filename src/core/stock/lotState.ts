@@ -81,7 +81,10 @@ export function lotHold(lot: LotFacts, state: LotState, onDay: string): LotHold 
   if (hazard)
     return {
       hard: hazard.blocks,
-      because: hazard.notBefore === null ? hazard.because : `${hazard.because}; not before ${hazard.notBefore}`,
+      because:
+        hazard.notBefore === null || hazard.untested
+          ? hazard.because
+          : `${hazard.because}; not before ${hazard.notBefore}`,
     };
   if (!isLiving(lot.ingredientId)) return null;
   if (state.expiresOn !== null && state.expiresOn < onDay)

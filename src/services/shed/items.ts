@@ -1,6 +1,6 @@
 import "server-only";
 import { INGREDIENT_FACTS, type UsualSource } from "@/core/book/ingredientFacts";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, PICKED_FRESH, type IngredientId } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { collectorOutlook, daysLeft, usePerDayMilli, type CollectorOutlook, type Flow } from "@/core/stock/outlook";
 import { cover, type Demand } from "@/core/stock/shopping";
@@ -26,6 +26,8 @@ export interface ShedItem {
   readonly name: string;
   readonly unit: "kg" | "L";
   readonly source: UsualSource;
+  /** Picked for the batch itself, so that the shelf need not hold it. */
+  readonly fresh: boolean;
   readonly onHand: number;
   /** What came in with the lots that are left: what a full container is. */
   readonly cameIn: number;
@@ -131,6 +133,7 @@ export function shedItems(
         name: own?.name ?? book.name,
         unit: book.stockUnit,
         source: INGREDIENT_FACTS[book.id].source,
+        fresh: PICKED_FRESH.some((id) => id === book.id),
         onHand,
         cameIn: lotsHere.reduce((sum, lot) => sum + lot.received, 0),
         lotCount: lotsHere.length,

@@ -10,6 +10,8 @@ import { listPlots } from "@/data/plots";
 import { listLotsOnHand, type Lot } from "@/data/stock";
 import { listStoresOnHand, type Store } from "@/data/stores";
 import { listSupplyTerms } from "@/data/supply";
+import type { LotHold } from "@/core/stock/lotState";
+import { sayHold } from "@/formats/holdText";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";
@@ -27,7 +29,7 @@ export interface ShelfLot {
   readonly receivedOn: string;
   readonly onHand: number;
   /** Why it is passed over; null where it is drawn on. */
-  readonly hold: string | null;
+  readonly hold: LotHold | null;
 }
 
 /** An ingredient of the book with what may be drawn of it, the farm's own kinds counted in. */
@@ -87,7 +89,12 @@ export function shelfOf(lots: readonly LotView[]): ShelfItem[] {
       name: item.name,
       unit: item.stockUnit,
       onHand: open.reduce((sum, lot) => sum + toMilli(lot.onHand), 0) / 1000,
-      lots: own.map(({ id, receivedOn, onHand, hold }) => ({ id, receivedOn, onHand, hold: hold?.because ?? null })),
+      lots: own.map(({ id, receivedOn, onHand, hold }) => ({
+        id,
+        receivedOn,
+        onHand,
+        hold: hold ? { hard: hold.hard, because: sayHold(hold.because) } : null,
+      })),
       expiresOn: open.flatMap(({ state }) => (state.expiresOn === null ? [] : [state.expiresOn])).toSorted()[0] ?? null,
       unitCostMinor: cameIn > 0 ? own.reduce((sum, { costMinor }) => sum + costMinor, 0) / cameIn : 0,
     };
@@ -95,8 +102,8 @@ export function shelfOf(lots: readonly LotView[]): ShelfItem[] {
 }
 
 /** Days until an item needs a thought: used up, spoilt, or short of what is planned. */
-function urgency({ short, daysLeft, expiresOn, reorder, onHand }: ShedItem, nowMs: number): number {
-  if (short > 0) return -1;
+function urgency({ short, fresh, daysLeft, expiresOn, reorder, onHand }: ShedItem, nowMs: number): number {
+  if (short > 0 && !fresh) return -1;
   if (reorder) return 0;
   const spoilsIn = expiresOn === null || onHand === 0 ? Infinity : (Date.parse(expiresOn) - nowMs) / DAY_MS;
   return Math.max(0, Math.min(daysLeft ?? Infinity, spoilsIn));

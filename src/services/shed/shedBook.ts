@@ -4,6 +4,7 @@ import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
 import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
+import { sayHold } from "@/formats/holdText";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
@@ -71,7 +72,7 @@ export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): P
     const soft = states.find(({ hold }) => hold !== null && !hold.hard && reason === "");
     const hard = states.find(({ hold }) => hold?.hard);
     const holds = soft ?? hard;
-    const words = `The shed holds ${held} of ${name.toLowerCase()}${holds ? ` that may go in; a lot is held back: ${holds.hold!.because}` : ""}.`;
+    const words = `The shed holds ${held} of ${name.toLowerCase()}${holds ? ` that may go in; a lot is held back: ${sayHold(holds.hold!.because)}` : ""}.`;
     if (soft && drawOldestFirst(asShelf(states.filter(({ hold }) => !hold?.hard)), wantedMilli).shortMilli === 0)
       throw new Refusal("reason-needed", `${words} Say why it goes in all the same, and it is kept.`, {
         [draw.path]: words,

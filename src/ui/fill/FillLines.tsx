@@ -35,7 +35,7 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   );
   if (plan.shortMilli > 0)
     return {
-      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short${held ? `; held back: ${held}` : ""}`,
+      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short${held ? `; held back: ${held.because}` : ""}`,
       short: true,
     };
   const from = plan.draws.map(

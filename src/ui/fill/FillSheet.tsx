@@ -22,6 +22,7 @@ import { FillLines } from "./FillLines";
 import { FillCautions, FillNotices } from "./FillNotices";
 import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
+import { leansOnHeld } from "./fillPlan";
 import { useFill } from "./useFill";
 
 interface FillSheetProps {
@@ -169,9 +170,10 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               {fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}
             </Notice>
           ) : null}
-          {fields["/overrideReason"] || reason !== "" ? (
+          {fields["/overrideReason"] || reason !== "" || leansOnHeld(lines, making.shelf) ? (
             <TextArea
-              label="Why it goes in all the same"
+              label="Why what is held back goes in all the same"
+              hint="Kept with the draw. Without a reason it stays on the shelf."
               value={reason}
               onChange={(event) => setReason(event.target.value)}
               error={reason.trim() === "" ? fields["/overrideReason"] : undefined}

@@ -157,3 +157,15 @@ export function planFill(draft: FillDraft): FillPlan {
   const filledL = readable ? occupiedLitres(draft.recipe, [...amounts, ...later]) : 0;
   return { scaled, problem, lines, later, filledL, overBrim: filledL > draft.vessel.volumeL };
 }
+
+/** Whether what the shed may give is too little, and what it holds back by a soft hold would make it up. */
+export function leansOnHeld(lines: readonly LineDraft[], shelf: readonly ShelfItem[]): boolean {
+  return lines.some(({ ingredient, used, pickedNow }) => {
+    const item = shelf.find(({ ingredientId }) => ingredientId === ingredient);
+    if (!item || pickedNow || used === null || used <= item.onHand) return false;
+    const soft = item.lots
+      .filter(({ hold }) => hold !== null && !hold.hard)
+      .reduce((sum, { onHand }) => sum + onHand, 0);
+    return soft > 0 && used <= item.onHand + soft + 1e-9;
+  });
+}

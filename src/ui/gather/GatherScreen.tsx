@@ -21,6 +21,16 @@ type Open =
   | { readonly type: "bin"; readonly binId: number }
   | null;
 
+const KIND_WORDS: Readonly<Record<GatherView["groups"][number]["kind"], string>> = {
+  "leafy": "Leaves",
+  "legume": "Leaves that fix nitrogen",
+  "flower": "Flowers",
+  "fruit": "Fruit",
+  "root": "Roots",
+  "water-weed": "Water weeds",
+  "grass": "Grass",
+};
+
 /** A basket and the sun's edge: what is picked when it is low. */
 const DawnDrawing = ({ label }: { readonly label: string }) => (
   <svg role="img" aria-label={label} viewBox="0 0 320 84" className="w-full max-w-sm">
@@ -105,26 +115,26 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
         {view.inSeason.length > 0 ? (
           <p className="text-soft">Besides: {view.inSeason.join(", ").toLowerCase()}.</p>
         ) : null}
-        <div className="mt-2 grid gap-x-8 gap-y-5 md:grid-cols-2 xl:grid-cols-3">
+        <p className="text-soft">Touch what you picked; ▲ has something to mind, said there.</p>
+        <div className="mt-2 grid gap-x-10 gap-y-5 md:grid-cols-2">
           {view.groups.map((group) => (
-            <div key={group.kind}>
+            <div key={group.kind} className={group.plants.length > 12 ? "md:col-span-2" : undefined}>
               <h3 className="border-b-2 border-ink text-lg">
-                For {group.good}: {group.kind.replace("-", " ")}
+                {KIND_WORDS[group.kind]}, for {group.good}
               </h3>
-              <ul className="text-[0.95rem]">
+              <ul className="mt-2 flex flex-wrap gap-2">
                 {group.plants.map((plant) => (
-                  <li key={plant.name} className="flex items-start justify-between gap-2">
-                    <span className="py-2">
-                      {plant.name}
-                      {plant.caution ? <span className="block text-[0.86rem] text-soft">▲ {plant.caution}</span> : null}
-                    </span>
-                    <Button
-                      look="quiet"
+                  <li key={plant.name}>
+                    <button
+                      type="button"
                       onClick={() => setOpen({ type: "pick", species: plant.name })}
-                      aria-label={`Picked: ${plant.name}`}
+                      title={plant.caution ?? undefined}
+                      aria-label={`Picked: ${plant.name}${plant.caution ? `. ${plant.caution}` : ""}`}
+                      className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3 hover:border-ink hover:bg-marigold-wash"
                     >
-                      Picked
-                    </Button>
+                      {plant.name}
+                      {plant.caution ? <span aria-hidden> ▲</span> : null}
+                    </button>
                   </li>
                 ))}
               </ul>

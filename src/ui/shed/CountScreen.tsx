@@ -157,7 +157,7 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
         </section>
       ))}
       {loaded && view.lots.length > 0 ? (
-        <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-[4.6rem] md:px-8">
+        <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-14 md:px-8">
           <div className="flex flex-wrap items-center justify-between gap-3">
             <p>
               <span className="reading font-semibold">{done.length}</span> of {view.lots.length} counted

@@ -21,10 +21,17 @@ function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: stri
   const left = item.expiresOn === null ? null : daysTo(item.expiresOn, view.today);
   const { collecting } = item;
   return [
-    ...(item.short > 0 ? [{ text: `■ ${say(item.short)} short for plans`, warn: true }] : []),
+    ...(item.short > 0
+      ? [
+          {
+            text: `${item.fresh ? "" : "■ "}${say(item.short)} ${item.fresh ? "to be gathered" : "short for plans"}`,
+            warn: !item.fresh,
+          },
+        ]
+      : []),
     ...(item.heldAmount > 0 ? [{ text: `■ ${say(item.heldAmount)} held back`, warn: true }] : []),
     ...(item.reorder ? [{ text: "▲ order again", warn: true }] : []),
-    ...(left !== null && left < 0 ? [{ text: "■ some past its day", warn: true }] : []),
+    ...(left !== null && left < 0 && item.heldAmount === 0 ? [{ text: "■ some past its day", warn: true }] : []),
     ...(left !== null && left >= 0 && left <= SOON_D
       ? [{ text: `▲ ${left === 0 ? "today is its last day" : `${left} day${left === 1 ? "" : "s"} left`}`, warn: true }]
       : []),

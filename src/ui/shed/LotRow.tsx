@@ -1,6 +1,7 @@
 "use client";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { sayMoney, sayStock } from "@/formats/amounts";
+import { sayHold } from "@/formats/holdText";
 import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
 import type { LotView } from "@/services/shed/lotStates";
@@ -64,7 +65,9 @@ export const LotRow = ({
       </p>
       <p className="text-[0.9rem] text-soft">
         {[
-          lot.received > 0 ? `${sayMoney(lot.costMinor / lot.received, farm.currency)} per ${lot.unit}` : "",
+          lot.received > 0 && lot.costMinor > 0
+            ? `${sayMoney(lot.costMinor / lot.received, farm.currency)} per ${lot.unit}`
+            : "",
           state.place,
           state.openedOn ? `opened ${sayDay(state.openedOn)}` : "",
           state.expiresOn ? `keeps to ${sayDay(state.expiresOn)}` : "",
@@ -78,14 +81,14 @@ export const LotRow = ({
       {past ? <p className="text-[0.9rem] font-semibold text-rust">■ past its day</p> : null}
       {lot.hold ? (
         <p className="text-[0.9rem] font-semibold text-rust">
-          ■ {lot.hold.hard ? "never goes in" : "held back"}: {lot.hold.because}
+          ■ {lot.hold.hard ? "never goes in" : "held back"}: {sayHold(lot.hold.because)}
         </p>
       ) : null}
       {state.hazards
         .filter(({ because }) => because !== lot.hold?.because)
         .map(({ because }) => (
           <p key={because} className="text-[0.9rem] font-semibold">
-            ▲ {because}
+            ▲ {sayHold(because)}
           </p>
         ))}
       {state.beans.sownOn && state.beans.result === null ? (

@@ -11,8 +11,8 @@ const PLACES = [
 
 /** What belongs to the shed, a step away from each other. */
 export const ShedNav = ({ here }: { readonly here: (typeof PLACES)[number]["href"] }) => (
-  <nav aria-label="In the shed" className="-mx-4 mt-2 overflow-x-auto px-4 md:mx-0 md:px-0">
-    <ul className="flex gap-1">
+  <nav aria-label="In the shed" className="mt-2">
+    <ul className="-ml-2.5 flex flex-wrap gap-x-1">
       {PLACES.map(({ href, name }) => (
         <li key={href}>
           <Link

@@ -1,3 +1,4 @@
+import { useId } from "react";
 import type { ShedItem } from "@/services/shed/items";
 
 const JAR_W = 58;
@@ -21,6 +22,7 @@ const fullOf = ({ cameIn, onHand, reserved, short, terms }: ShedItem) =>
  */
 export const LotJar = ({ item }: { readonly item: ShedItem }) => {
   const full = fullOf(item);
+  const hatch = useId();
   const up = (amount: number) => JAR_H - (Math.min(amount, full) / full) * ROOM;
   const layers = item.layers.reduce<{ y: number; h: number; bad: boolean }[]>((done, { amount, expired, held }) => {
     const h = (amount / full) * ROOM;
@@ -30,6 +32,9 @@ export const LotJar = ({ item }: { readonly item: ShedItem }) => {
   const { terms } = item;
   return (
     <svg aria-hidden width={JAR_W + 22} height={JAR_H + 10} className="block">
+      <pattern id={hatch} width={9} height={9} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width={3.4} height={9} fill="var(--rust)" />
+      </pattern>
       <g transform="translate(11 8)">
         <rect width={JAR_W} height={JAR_H} rx={4} fill="var(--chalk)" />
         {layers.map(({ y, h, bad }, index) => (
@@ -43,13 +48,7 @@ export const LotJar = ({ item }: { readonly item: ShedItem }) => {
               stroke="var(--chalk)"
               strokeWidth={1}
             />
-            {bad ? (
-              <path
-                d={`M4 ${y + h - 2}L${Math.min(JAR_W - 4, 4 + h)} ${y + 2}M${JAR_W / 3} ${y + h - 2}l${h - 4} ${4 - h}M${(JAR_W * 2) / 3} ${y + h - 2}l${Math.min(h - 4, JAR_W / 3 - 4)} ${-Math.min(h - 4, JAR_W / 3 - 4)}`}
-                stroke="var(--rust)"
-                strokeWidth={3}
-              />
-            ) : null}
+            {bad ? <rect x={2} y={y} width={JAR_W - 4} height={Math.max(1, h)} fill={`url(#${hatch})`} /> : null}
           </g>
         ))}
         {terms?.reorderAt ? (
