@@ -35,7 +35,11 @@ export default async function YardPage({ searchParams }: { readonly searchParams
           vessel={vessel}
           making={making}
           farm={yard.farm}
-          startWith={plan ?? recipeKeyFrom(query, making.versions)}
+          startWith={
+            plan
+              ? { methodId: plan.methodId, schoolId: plan.schoolId, versionNo: plan.versionNo }
+              : recipeKeyFrom(query, making.versions)
+          }
           plan={plan}
         />
       ) : null}

@@ -13,6 +13,8 @@ export interface LabelText {
   readonly maker: string;
   readonly dilution: string;
   readonly cautions: readonly string[];
+  /** Their first sentences, for a small label. */
+  readonly shortCautions: readonly string[];
   readonly never: string;
 }
 
@@ -42,7 +44,8 @@ export function sayLabel(label: LabelFacts, clock: FarmClock): LabelText {
     dilution: label.dilution
       ? `${sayDilution(label.dilution.partsWater)} ${label.dilution.use.toLowerCase()}`
       : "not put on as it is",
-    cautions: label.cautions.map((caution) => short(CAUTIONS[caution])),
+    cautions: label.cautions.map((caution) => CAUTIONS[caution]),
+    shortCautions: label.cautions.map((caution) => short(CAUTIONS[caution])),
     never: "NOT TO DRINK. Not for skin. Keep from children and animals.",
   };
 }

@@ -182,13 +182,18 @@ const LIDS: Readonly<Record<Lid, string>> = {
   airlock: "airlock, or a lid left loose",
   sealed: "tight lid",
 };
+/** Steps of a recipe that are about its cover. */
+const CLOSING: readonly string[] = ["cover", "close"];
+
 function lidStep(recipe: Recipe): MixStep {
   const gas = recipe.lid !== "sealed";
   const others = (["open", "breathable", "airlock", "sealed"] as const).filter((lid) => lid !== recipe.lid);
+  // The recipe's own words about its cover and label stand here, where they are done.
+  const own = recipe.steps.find(({ id, adds }) => CLOSING.includes(id) && adds.length === 0);
   return step(
     "lid",
     "The cover",
-    `This one wants: ${LIDS[recipe.lid]}.`,
+    `${own ? `${own.text} ` : ""}This one wants: ${LIDS[recipe.lid]}.`,
     gas ? "It makes gas, and gas finds a way out." : "Air would spoil it.",
     {
       checks: ["Uniform to the floor, nothing floating that should be under", `${recipe.headspaceFor}: room is left`],
@@ -230,7 +235,7 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
       }),
     );
   for (const own of recipe.steps) {
-    if (own.id === "note") continue;
+    if (own.id === "note" || (CLOSING.includes(own.id) && own.adds.length === 0)) continue;
     // The cap of sugar goes on at its own step, not with the sugar that coats.
     const here =
       own.id === "cap"

@@ -89,7 +89,7 @@ const DrumLabel = ({
         return (
           <li key={caution} className="flex gap-[1.5mm]">
             {Icon ? <Icon aria-hidden className="mt-[0.3mm] size-[4mm] shrink-0" strokeWidth={2.2} /> : null}
-            {text.cautions[index]}
+            {(small ? text.shortCautions : text.cautions)[index]}
           </li>
         );
       })}

@@ -24,7 +24,7 @@ export const LongPage = ({ paper, children }: { readonly paper: Paper; readonly 
     <section
       data-paper={paper.id}
       className="paper mx-auto bg-white px-[12mm] py-[14mm] text-black shadow-[0_0_0_1px_var(--line)] print:p-0 print:shadow-none"
-      style={{ maxWidth: `${paper.widthMm}mm` }}
+      style={{ maxWidth: `${paper.widthMm}mm`, fontSize: "4.4mm" }}
     >
       {children}
     </section>

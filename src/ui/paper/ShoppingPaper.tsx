@@ -3,6 +3,7 @@ import { sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { fullDate, sayDay } from "@/formats/times";
 import type { ShoppingView } from "@/services/shed/readShopping";
+import { bookOption } from "../shed/ingredientOptions";
 import { LongPage } from "./PaperSheet";
 import { PaperBar } from "./PaperBar";
 
@@ -46,8 +47,8 @@ export const ShoppingPaper = ({ view, paper }: { readonly view: ShoppingView; re
                         {line.standIns
                           .slice(0, 2)
                           .map(
-                            ({ amount, inShed }, index) =>
-                              `${amount < 10 ? amount.toFixed(2) : amount.toFixed(0)} ${line.unit} ${line.standInNames[index]?.toLowerCase()}${inShed ? " (in the shed)" : ""}`,
+                            ({ use, amount, inShed }, index) =>
+                              `${sayStock(amount, bookOption(use).unit, view.farm.units)} ${line.standInNames[index]?.toLowerCase()}${inShed ? " (in the shed)" : ""}`,
                           )
                           .join(", ")}
                       </span>

@@ -1,0 +1,116 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import type { EquipmentView } from "@/services/equipment/equipment";
+import type { ToolsView } from "@/services/equipment/readTools";
+import { FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
+import { ToolsScreen } from "./ToolsScreen";
+
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
+
+const tool = (id: number, change: Partial<EquipmentView>): EquipmentView => ({
+  id,
+  kind: "stone",
+  name: `Tool ${id}`,
+  count: 1,
+  size: null,
+  outlets: null,
+  note: "",
+  broken: false,
+  dirtyFrom: null,
+  calibratedOn: null,
+  busy: false,
+  washedBetween: true,
+  calibrationDueOn: null,
+  ...change,
+});
+function open(change: Partial<ToolsView> = {}, actions = fakeActions()) {
+  const view: ToolsView = {
+    farm: FARM,
+    nowMs: NOW_MS,
+    today: "2031-03-20",
+    equipment: [
+      tool(1, { dirtyFrom: "acid" }),
+      tool(2, { kind: "ph-meter", washedBetween: false, calibratedOn: "2031-02-01", calibrationDueOn: "2031-03-03" }),
+      tool(3, { kind: "pump", washedBetween: false, broken: true, size: 60, outlets: 4 }),
+    ],
+    carriers: [],
+    dirtyVessels: ["Drum"],
+    lacks: [
+      {
+        planId: 1,
+        name: "Tea in Tote",
+        forDay: "2031-03-25",
+        gaps: [{ kind: "bag", weight: "missing", say: "No mesh bag." }],
+      },
+    ],
+    running: [{ id: 12, name: "Extract in Drum" }],
+    ...change,
+  };
+  renderWith(actions, <ToolsScreen view={view} />);
+  return actions;
+}
+const click = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
+
+describe("the wall with the tools", () => {
+  it("says what wants a wash, a calibration, mending; and what plans lack", () => {
+    open();
+    for (const words of [
+      /wash it before another family/,
+      /calibrated 1 Feb 2031: due again/,
+      /broken$/,
+      /60 L\/min; 4 outlets/,
+      /No mesh bag/,
+      /Drum\./,
+    ])
+      expect(screen.getByText(words)).toBeVisible();
+  });
+  it("notes what was done with one touch", async () => {
+    const actions = open();
+    click("Washed: Tool 1");
+    await waitFor(() =>
+      expect(actions.noteEquipment.mock.calls[0]?.[0]).toMatchObject({ equipmentId: 1, kind: "washed" }),
+    );
+    click("Calibrated: Tool 2");
+    await waitFor(() =>
+      expect(actions.noteEquipment.mock.calls[1]?.[0]).toMatchObject({ equipmentId: 2, kind: "calibrated" }),
+    );
+    click("Mended: Tool 3");
+    await waitFor(() =>
+      expect(actions.noteEquipment.mock.calls[2]?.[0]).toMatchObject({ equipmentId: 3, kind: "mended" }),
+    );
+  });
+  it("hangs a tool into a batch", async () => {
+    const actions = open();
+    click("In a batch: Tool 1");
+    click("It hangs in there");
+    await waitFor(() =>
+      expect(actions.noteEquipment.mock.calls[0]?.[0]).toMatchObject({ equipmentId: 1, kind: "used", batchId: 12 }),
+    );
+  });
+  it("adds a tool, asking a pump for its air and its outlets", async () => {
+    const actions = open(
+      {},
+      fakeActions({
+        addEquipment: refused('There is a "Big pump" already.', { "/name": 'There is a "Big pump" already.' }),
+      }),
+    );
+    click("Another tool");
+    fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Big pump" } });
+    fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "60" } });
+    fireEvent.change(screen.getByLabelText("Outlets"), { target: { value: "4" } });
+    click("Hang it up");
+    expect((await screen.findAllByText('There is a "Big pump" already.')).length).toBeGreaterThan(0);
+    expect(actions.addEquipment.mock.calls[0]?.[0]).toMatchObject({
+      kind: "pump",
+      name: "Big pump",
+      count: 1,
+      size: 60,
+      outlets: 4,
+    });
+    fireEvent.change(screen.getByLabelText("What"), { target: { value: "airlock" } });
+    expect(screen.queryByLabelText(/^Size/)).toBeNull();
+  });
+  it("says what an empty wall is good for", () => {
+    open({ equipment: [], lacks: [], dirtyVessels: [] });
+    expect(screen.getByText(/No tools are written down/)).toBeVisible();
+  });
+});

@@ -1,0 +1,279 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Browser, type Page } from "@playwright/test";
+
+async function seesNoBarrier(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa"]).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+}
+const panel = (page: Page, name: string | RegExp) => page.getByRole("dialog", { name });
+/** Nothing sticks out to the side, where no thumb finds it. */
+async function fitsTheScreen(page: Page) {
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
+}
+
+test.describe.configure({ mode: "serial" });
+
+test("receives a lot in the farm's own measure, with where it is from; bad days stay at their field", async ({
+  page,
+}) => {
+  await page.goto("/shed");
+  await seesNoBarrier(page);
+  await fitsTheScreen(page);
+  await page.getByRole("button", { name: "Receive a lot" }).click();
+  const receive = panel(page, "Receive a lot");
+  await receive.getByLabel("What").selectOption("Worm castings");
+  await receive.getByLabel("How much (kg)").fill("4 scoops");
+  await expect(receive.getByText("= 2.59 kg, between 2.48 kg and 2.72 kg")).toBeVisible();
+  await receive.getByLabel("How much (kg)").fill("2 gal");
+  await expect(receive.getByText(/Which gallon\? US gal makes .* imp gal/)).toBeVisible();
+  await receive.getByLabel("How much (kg)").fill("4 scoops");
+  await receive.getByLabel("Came in on").fill("2031-01-12");
+  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(receive.getByText("A lot can't come in on a day that has not been.").first()).toBeVisible();
+  await receive.getByLabel("Came in on").fill("2031-01-10");
+  await receive.getByLabel("Keeps to").fill("2031-01-01");
+  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(receive.getByText("It can't expire before it came in.").first()).toBeVisible();
+  await expect(receive.getByLabel("How much (kg)")).toHaveValue("4 scoops");
+  await receive.getByLabel("Keeps to").fill("");
+  await receive.getByLabel("Stands where").fill("bay by the gate");
+  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(receive).toHaveCount(0);
+  await page.getByRole("link", { name: /^Worm castings: .* in 3 lots/ }).click();
+  await expect(
+    panel(page, "Worm castings").getByRole("listitem").filter({ hasText: "2.59 kg of 2.59 kg" }),
+  ).toBeVisible();
+  await seesNoBarrier(page);
+});
+
+test("counts by phone: what was typed outlives a phone asleep, and is handed in whole", async ({ page }) => {
+  await page.goto("/shed/count");
+  await fitsTheScreen(page);
+  await page.getByLabel(/^Sea salt/).fill("1,5");
+  await page.getByRole("button", { name: /^As the books say: Rock dust/ }).click();
+  await page.getByLabel(/^Potatoes/).fill("nine");
+  await expect(page.getByText(/^A number, please/).first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Hand it in" })).toBeDisabled();
+  await page.reload();
+  await expect(page.getByLabel(/^Sea salt/)).toHaveValue("1,5");
+  await page.getByLabel(/^Potatoes/).fill("8.5");
+  await expect(page.getByText("3 of", { exact: false }).filter({ hasText: "counted" })).toBeVisible();
+  await seesNoBarrier(page);
+  await page.getByRole("button", { name: "Hand it in" }).click();
+  await expect(page.getByText("2 lots put right.")).toBeVisible();
+  await page.goto("/shed?item=sea-salt");
+  const item = panel(page, "Sea salt");
+  await expect(item).toContainText("1.5 kg");
+  await expect(item.getByRole("region", { name: "In and out" })).toContainText("counted: stocktake");
+});
+
+async function twoWindows(browser: Browser, url: string): Promise<readonly [Page, Page]> {
+  const pages = [await browser.newPage(), await browser.newPage()] as const;
+  for (const page of pages) await page.goto(url);
+  return pages;
+}
+
+test("two windows draw the last of a lot: one has it, the other is told what is left", async ({ browser, baseURL }) => {
+  const pages = await twoWindows(browser, `${baseURL}/shed?item=seaweed-extract`);
+  const sheets = pages.map((page) => panel(page, /^Seaweed extract: some of it is wasted/));
+  for (const [index, page] of pages.entries()) {
+    await page.getByRole("button", { name: /^Waste:/ }).click();
+    await sheets[index]!.getByLabel("How much (L)").fill("1.5");
+    await sheets[index]!.getByLabel("Why").fill("spilt");
+  }
+  await Promise.all(sheets.map((sheet) => sheet.getByRole("button", { name: "Take it off the books" }).click()));
+  const [one, two] = sheets as [(typeof sheets)[0], (typeof sheets)[0]];
+  await expect(async () => expect((await one.count()) + (await two.count())).toBe(1)).toPass();
+  const left = (await one.count()) === 1 ? one : two;
+  await expect(left.getByText("Only 0 mL are left of this lot.").first()).toBeVisible();
+  await expect(left.getByLabel("Why")).toHaveValue("spilt");
+  for (const page of pages) await page.close();
+});
+
+test("reads a file in: five kinds of wrong are named at their rows, then all of it goes in", async ({ page }) => {
+  await page.goto("/shed/files");
+  await seesNoBarrier(page);
+  await fitsTheScreen(page);
+  const choose = (name: string, text: string) =>
+    page
+      .getByLabel("The file", { exact: true })
+      .setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text, "latin1") });
+  await choose("heads.csv", "thing,much\nMolasses,5");
+  await expect(page.getByText(/No column "ingredient", "amount", "unit", "received_on"/)).toBeVisible();
+  const bad = [
+    "ingredient;amount;unit;received_on;expires_on;note",
+    "Honey;2,5;kg;3.1.2031;;from the café",
+    "Stardust;1;kg;3.1.2031;;",
+    "Honey;lots;kg;3.1.2031;;",
+    "Honey;1;kg;13.1.2031;;",
+    "Honey;1;kg;3.1.2031;1.1.2031;",
+    "Honey;2,5;kg;3.1.2031;;from the café",
+    "",
+  ].join("\r\n");
+  await choose("bad.csv", bad);
+  await expect(page.getByRole("status").filter({ hasText: "6 rows" })).toContainText(
+    "1 new, 0 changing, 0 there already, 5 wrong",
+  );
+  await expect(page.getByText("Parted by semicolons, in the Western code page.")).toBeVisible();
+  for (const words of [
+    'Neither the book nor the farm knows "Stardust".',
+    '"lots" is no number.',
+    "A lot can't come in on a day that has not been.",
+    "It can't expire before it came in.",
+    "The same lot as in line 2.",
+  ])
+    await expect(page.getByText(words)).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Write/ })).toHaveCount(0);
+  await seesNoBarrier(page);
+  await choose("good.csv", bad.split("\r\n").slice(0, 2).join("\r\n"));
+  await page.getByRole("button", { name: "Write 1 row" }).click();
+  await expect(page.getByText("1 row written.")).toBeVisible();
+  await page.goto("/shed?item=honey");
+  await expect(panel(page, "Honey")).toContainText("from the café");
+});
+
+test("picks by name: what is poisonous stops, what wants care wants a reason", async ({ page }) => {
+  await page.goto("/shed/gathering");
+  await seesNoBarrier(page);
+  await fitsTheScreen(page);
+  await expect(page.getByText(/Sun up/)).toContainText("04:51");
+  await page.getByRole("button", { name: "Write a picking down" }).click();
+  const pick = panel(page, "What was picked");
+  await pick.getByLabel("Which plant").fill("hemlock");
+  await expect(pick.getByRole("alert")).toContainText("This stops here");
+  await expect(pick.getByRole("button", { name: "Put it on the shelf" })).toBeDisabled();
+  await pick.getByLabel("Which plant").fill("yarrow");
+  await pick.getByLabel("How much (kg)").fill("2");
+  await pick.getByLabel("Where it grew").fill("roadside by the gate");
+  await expect(pick.getByText(/Nothing is picked from roadside ground/)).toBeVisible();
+  await pick.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(pick.getByText("Say why it may go in; it is kept with the lot.").first()).toBeVisible();
+  await pick.getByLabel("Where it grew").fill("dry bank");
+  await pick.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(pick).toHaveCount(0);
+});
+
+test("mixes step by step, is interrupted, and goes on in another window to the very end", async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await page.goto("/shed/shopping");
+  await seesNoBarrier(page);
+  await fitsTheScreen(page);
+  const plan = page.getByRole("listitem").filter({ hasText: "Castings tea in Tote" });
+  await plan.getByRole("link", { name: "Fill it" }).click();
+  const fill = panel(page, "Fill Tote");
+  await fill.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
+  await fill.getByRole("button", { name: "Mix it step by step" }).click();
+  await expect(page.getByRole("heading", { name: "Where it stands" })).toBeVisible();
+  await seesNoBarrier(page);
+  await fitsTheScreen(page);
+  const tickAll = async (on: Page) => {
+    for (const check of await on.getByRole("main").getByRole("checkbox").all()) await check.click();
+  };
+  await expect(page.getByRole("button", { name: "Done" })).toBeDisabled();
+  await tickAll(page);
+  await page.getByRole("button", { name: "Done" }).click();
+  await expect(page.getByRole("heading", { name: "Water", exact: true })).toBeVisible();
+  await page.getByLabel("What really went in (L)").fill("690");
+  await expect(page.getByText(/1\.4 % beside the recipe/)).toBeVisible();
+  await page.getByRole("button", { name: "It is in" }).click();
+  await expect(page.getByRole("heading", { name: "Before the power" })).toBeVisible();
+  await page.close();
+
+  // The yard knows of it, and any other device goes on where it stands.
+  const other = await browser.newPage();
+  await other.goto(`${baseURL}/`);
+  await other.getByRole("article", { name: "Tote" }).getByRole("link", { name: "Go on mixing: Tote" }).click();
+  await expect(other.getByRole("heading", { name: "Before the power" })).toBeVisible();
+  await expect(other.getByRole("region", { name: "Done so far" })).toContainText("690 L of 700 L");
+  await tickAll(other);
+  await other.getByRole("button", { name: "Done" }).click();
+  await other.getByRole("button", { name: "Done" }).click();
+  await other.getByRole("radio", { name: "none" }).click();
+  await expect(other.getByText(/Look for a kinked hose/)).toBeVisible();
+  await expect(other.getByRole("button", { name: "Done" })).toBeDisabled();
+  await other.getByRole("radio", { name: "brisk all over" }).click();
+  await other.getByRole("button", { name: "Done" }).click();
+  await expect(other.getByRole("heading", { name: "Molasses" })).toBeVisible();
+  await other.getByRole("button", { name: "It is in" }).click();
+  await expect(other.getByRole("timer")).toHaveText(/1[45]:\d\d/);
+  await other.getByRole("button", { name: "Go on before it is over" }).click();
+  await expect(other.getByText("Alive: the clock starts with the last of these.")).toBeVisible();
+  await other.getByRole("button", { name: "It is in" }).click();
+  for (const heading of ["Are the lumps gone?", "The cover", "Label it"]) {
+    await expect(other.getByRole("heading", { name: heading })).toBeVisible();
+    await tickAll(other);
+    const fits = { "Are the lumps gone?": "even all through", "The cover": "open", "Label it": null }[heading];
+    if (fits) await other.getByRole("radio", { name: fits, exact: true }).click();
+    await other.getByRole("button", { name: "Done" }).click();
+  }
+  await expect(other.getByRole("heading", { name: "All is in" })).toBeVisible();
+  await other.getByRole("button", { name: "Start the clock" }).click();
+  await expect(other.getByRole("region", { name: "What went in" })).toContainText("690 L");
+  await other.goto(`${baseURL}/shed/shopping`);
+  await expect(other.getByRole("listitem").filter({ hasText: "Castings tea in Tote" })).toHaveCount(0);
+  await other.close();
+});
+
+/** Pages of a PDF and the size of the first, mm. */
+async function pdfOf(page: Page): Promise<{ pages: number; widthMm: number; heightMm: number }> {
+  const text = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString("latin1");
+  const [, width, height] = /\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/.exec(text) ?? [];
+  const mm = (points: string | undefined) => Math.round((Number(points) / 72) * 25.4);
+  return {
+    pages: Math.max(0, ...[...text.matchAll(/\/Count\s+(\d+)/g)].map(([, count]) => Number(count))),
+    widthMm: mm(width),
+    heightMm: mm(height),
+  };
+}
+
+test("prints labels for every paper, alike for every can, with the code that opens the batch", async ({ page }) => {
+  await page.goto("/shed");
+  await page.getByRole("button", { name: "Pour, label, empty: Nettle extract" }).click();
+  const store = panel(page, "Nettle extract");
+  await store.getByLabel("Into how many").fill("3");
+  await store.getByLabel("Each takes (L)").fill("1 jerry can");
+  await store.getByLabel("What it stands in").selectOption("sealed");
+  await store.getByRole("button", { name: "Pour" }).click();
+  await expect(store.getByText(/makes gas/).first()).toBeVisible();
+  await store.getByLabel("What it stands in").selectOption("vented");
+  await store.getByRole("button", { name: "Pour" }).click();
+  await expect(store).toHaveCount(0);
+  await page.goto("/paper/labels?batch=2");
+  await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
+  await expect(page.getByRole("article", { name: "Label 2/3" })).toContainText("NOT TO DRINK");
+  await expect(
+    page.getByRole("article", { name: "Label 2/3" }).getByRole("img", { name: "Opens batch 2" }),
+  ).toBeVisible();
+  await seesNoBarrier(page);
+  expect(await pdfOf(page)).toEqual({ pages: 1, widthMm: 210, heightMm: 297 });
+  for (const [paper, widthMm, heightMm] of [
+    ["letter", 216, 279],
+    ["roll-100x150", 100, 150],
+    ["roll-62x100", 62, 100],
+    ["roll-57x32", 57, 32],
+  ] as const) {
+    await page.goto(`/paper/labels?batch=2&paper=${paper}`);
+    expect(await pdfOf(page)).toEqual({ pages: paper === "letter" ? 1 : 4, widthMm, heightMm });
+  }
+  await page.goto("/paper/labels?batch=2&hand=1");
+  await expect(page.getByRole("article", { name: "To copy by marker, No. 2/3" })).toContainText("NOT TO DRINK");
+});
+
+test("prints mixing sheet, shopping and picking list as pages", async ({ page }) => {
+  await page.goto("/shed/shopping");
+  await page.getByRole("listitem").filter({ hasText: "Shell calcium" }).getByRole("link", { name: "Sheet" }).click();
+  await expect(page.getByRole("heading", { name: /Shell calcium .* in Pail one/i })).toBeVisible();
+  for (const path of [page.url(), "/paper/shopping", "/paper/picking"]) {
+    await page.goto(path);
+    const { pages, widthMm, heightMm } = await pdfOf(page);
+    expect([widthMm, heightMm]).toEqual([210, 297]);
+    expect(pages).toBeGreaterThan(0);
+    expect(pages).toBeLessThan(4);
+    await seesNoBarrier(page);
+  }
+});
