@@ -258,6 +258,7 @@ test("prints labels for every paper, alike for every can, with the code that ope
     ["roll-57x32", 57, 32],
   ] as const) {
     await page.goto(`/paper/labels?batch=2&paper=${paper}`);
+    await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
     expect(await pdfOf(page)).toEqual({ pages: paper === "letter" ? 1 : 4, widthMm, heightMm });
   }
   await page.goto("/paper/labels?batch=2&hand=1");
@@ -270,6 +271,7 @@ test("prints mixing sheet, shopping and picking list as pages", async ({ page })
   await expect(page.getByRole("heading", { name: /Shell calcium .* in Pail one/i })).toBeVisible();
   for (const path of [page.url(), "/paper/shopping", "/paper/picking"]) {
     await page.goto(path);
+    await expect(page.getByRole("button", { name: "Print" })).toBeVisible();
     const { pages, widthMm, heightMm } = await pdfOf(page);
     expect([widthMm, heightMm]).toEqual([210, 297]);
     expect(pages).toBeGreaterThan(0);

@@ -56,7 +56,7 @@ export async function findLedgerLine(db: Queryable, id: number): Promise<LedgerL
   return row ? toLine(row) : null;
 }
 
-/** What went in and out of each ingredient since a moment, by day and kind: enough for rates, whatever the ledger's length. */
+/** What was used of each ingredient in a day, or came in. */
 export interface DayFlow {
   readonly ingredientId: string;
   readonly ownId: number | null;
@@ -65,25 +65,45 @@ export interface DayFlow {
   readonly changeBy: number;
 }
 
-const DAY_FLOWS = `
+const SELECT_USE = `
   select lot.ingredient_id, lot.own_ingredient_id, date(movement.at) as day, movement.kind, sum(movement.change_by) as change_by
   from stock_movement movement join lot on lot.id = movement.lot_id
-  where movement.at >= ? and movement.kind in ('used', 'received')
-  group by lot.ingredient_id, lot.own_ingredient_id, date(movement.at), movement.kind`;
+  where movement.at >= ? and movement.kind = 'used'
+  group by lot.ingredient_id, lot.own_ingredient_id, date(movement.at)`;
 
-export const listDayFlows = async (db: Queryable, since: Date): Promise<DayFlow[]> =>
-  (
-    await select<{
-      ingredient_id: string;
-      own_ingredient_id: number | null;
-      day: string;
-      kind: MovementKind;
-      change_by: string;
-    }>(db, DAY_FLOWS, [since])
-  ).map((row) => ({
-    ingredientId: row.ingredient_id,
-    ownId: row.own_ingredient_id,
-    day: row.day,
-    kind: row.kind,
-    changeBy: Number(row.change_by),
-  }));
+interface FlowRow {
+  ingredient_id: string;
+  own_ingredient_id: number | null;
+  day: string;
+  kind: MovementKind;
+  change_by: string;
+}
+const toFlow = (row: FlowRow): DayFlow => ({
+  ingredientId: row.ingredient_id,
+  ownId: row.own_ingredient_id,
+  day: row.day,
+  kind: row.kind,
+  changeBy: Number(row.change_by),
+});
+
+/** What was used since a moment, by ingredient and day. */
+export const listUse = async (db: Queryable, since: Date): Promise<DayFlow[]> =>
+  (await select<FlowRow>(db, SELECT_USE, [since])).map(toFlow);
+
+/** What came in since a day of these ingredients of the book, by day; as it was received, corrections left out. */
+export async function listReceipts(
+  db: Queryable,
+  sinceDay: string,
+  ingredientIds: readonly string[],
+): Promise<DayFlow[]> {
+  if (ingredientIds.length === 0) return [];
+  const marks = ingredientIds.map(() => "?").join(", ");
+  return (
+    await select<FlowRow>(
+      db,
+      `select ingredient_id, own_ingredient_id, received_on as day, 'received' as kind, sum(received) as change_by
+       from lot where ingredient_id in (${marks}) and received_on >= ? group by ingredient_id, own_ingredient_id, received_on`,
+      [...ingredientIds, sinceDay],
+    )
+  ).map(toFlow);
+}

@@ -205,6 +205,27 @@ export async function findLotSources(
   return rows.map(({ id, name }) => ({ batchId: id, name }));
 }
 
+/** A mark that differs once any line of the ledger, or any note on a lot, was committed. */
+export async function shelfMark(db: Queryable): Promise<string> {
+  const [row] = await select<{ written: string | null; events: number; own: number }>(
+    db,
+    `select sum(lines_written) as written, (select count(*) from lot_event) as events, (select count(*) from own_ingredient) as own
+     from shelf_version`,
+  );
+  return `${row?.written ?? 0}/${row?.events ?? 0}/${row?.own ?? 0}`;
+}
+
+/** The first day on which a lot of each ingredient came in. */
+export const listFirstDays = async (db: Queryable): Promise<ReadonlyMap<string, string>> =>
+  new Map(
+    (
+      await select<{ ingredient_id: string; first_on: string }>(
+        db,
+        "select ingredient_id, min(received_on) as first_on from lot group by ingredient_id",
+      )
+    ).map(({ ingredient_id, first_on }) => [ingredient_id, first_on]),
+  );
+
 /** Every lot there ever was, empty ones too; for files and for finding what is there already. */
 export const listAllLots = async (db: Queryable): Promise<Lot[]> =>
   (await select<LotRow>(db, `select ${COLUMNS} from lot_on_hand order by id`)).map(toLot);

@@ -65,12 +65,14 @@ export function mixProgress(steps: readonly MixStep[], entries: readonly MixEntr
         state.done !== null && state.step.amount !== null && (state.done.amount ?? 0) > 0,
     )
     .toSorted((a, b) => a.done.atMs - b.done.atMs);
+  // Water alone starts no clock where something living is still to come.
+  const waitsForLife = steps.some(({ amount }) => amount?.live) && !added.some(({ step }) => step.amount!.live);
   const clock = startsClock(added.map(({ step }) => step.amount!.ingredient as IngredientId));
   return {
     steps: states,
     next,
     waitingUntilMs: running.length > 0 ? Math.max(...running) : null,
-    timeNoughtMs: added[clock]?.done.atMs ?? null,
+    timeNoughtMs: waitsForLife && next !== null ? null : (added[clock]?.done.atMs ?? null),
   };
 }
 

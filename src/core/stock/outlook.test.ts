@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { collectorOutlook, daysLeft, onHandMilli, usePerDayMilli, type Flow } from "./outlook";
+import { collectorOutlook, daysLeft, onHandMilli, dailyUseMilli, type Flow } from "./outlook";
 
 const DAY = 86_400_000;
 const NOW = 100 * DAY;
@@ -36,16 +36,16 @@ describe("how long it lasts", () => {
     flow(5, -9000, "wasted"),
   ];
   it("goes by what was used, not by what was wasted", () => {
-    expect(usePerDayMilli(flows, NOW)).toBeCloseTo(6000 / 50, 9);
+    expect(dailyUseMilli(flows, NOW)).toBeCloseTo(6000 / 50, 9);
     expect(daysLeft(onHandMilli(flows), 120)).toBeCloseTo(5000 / 120, 9);
   });
   it("looks back two months, not over the whole past", () => {
     const old = [flow(90, 90_000, "received"), flow(80, -60_000, "used"), flow(20, -600, "used")];
-    expect(usePerDayMilli(old, NOW)).toBeCloseTo(600 / 60, 9);
+    expect(dailyUseMilli(old, NOW)).toBeCloseTo(600 / 60, 9);
   });
   it("tells nothing from less than a week, nor where nothing is used", () => {
-    expect(usePerDayMilli([flow(3, 5000, "received"), flow(1, -2000, "used")], NOW)).toBeNull();
-    expect(usePerDayMilli([], NOW)).toBeNull();
+    expect(dailyUseMilli([flow(3, 5000, "received"), flow(1, -2000, "used")], NOW)).toBeNull();
+    expect(dailyUseMilli([], NOW)).toBeNull();
     expect(daysLeft(5000, 0)).toBeNull();
     expect(daysLeft(5000, null)).toBeNull();
     expect(daysLeft(-5, 10)).toBe(0);

@@ -18,10 +18,11 @@ export const onHandMilli = (flows: readonly Flow[]): number =>
 /**
  * What goes out in a day at the present use: everything used in the last {@link LOOKBACK_D} days over those days, or over
  * the time since the first entry where that is shorter. Waste and counts are no use.
+ * @param sinceMs when the first of it came in, where that is not among the flows
  * @returns milli-units a day; null where the history is under a week
  */
-export function usePerDayMilli(flows: readonly Flow[], nowMs: number): number | null {
-  const first = flows.reduce((least, { atMs }) => Math.min(least, atMs), Infinity);
+export function dailyUseMilli(flows: readonly Flow[], nowMs: number, sinceMs?: number): number | null {
+  const first = sinceMs ?? flows.reduce((least, { atMs }) => Math.min(least, atMs), Infinity);
   const historyD = (nowMs - first) / DAY_MS;
   if (!(historyD >= LEAST_HISTORY_D)) return null;
   const overD = Math.min(LOOKBACK_D, historyD);
@@ -44,9 +45,14 @@ export type CollectorOutlook =
 /**
  * When what trickles in (shells, urine, leachate, rice wash) reaches what a batch needs, at the pace of the last {@link LOOKBACK_D} days.
  * @param neededMilli what the batch takes
+ * @param held what is on hand, where the flows don't tell all of it
  */
-export function collectorOutlook(flows: readonly Flow[], neededMilli: number, nowMs: number): CollectorOutlook {
-  const held = onHandMilli(flows);
+export function collectorOutlook(
+  flows: readonly Flow[],
+  neededMilli: number,
+  nowMs: number,
+  held = onHandMilli(flows),
+): CollectorOutlook {
   if (held >= neededMilli) return { type: "enough" };
   const receipts = flows.filter(({ kind, atMs }) => kind === "received" && atMs > nowMs - LOOKBACK_D * DAY_MS);
   if (receipts.length === 0) return { type: "standing-still" };

@@ -73,13 +73,17 @@ export function cover(
   supplies: readonly Supply[],
 ): { readonly coverings: readonly Covering[]; readonly left: readonly Supply[] } {
   const left = supplies.map((supply) => ({ ...supply, milli: toMilli(supply.amount) }));
-  left.sort((a, b) => a.receivedOn.localeCompare(b.receivedOn));
+  const shelves = new Map<IngredientId, (typeof left)[number][]>();
+  for (const { ingredient } of demands) shelves.set(ingredient, []);
+  for (const lot of left) shelves.get(lot.ingredient)?.push(lot);
+  for (const shelf of shelves.values())
+    shelf.sort((a, b) => (a.receivedOn < b.receivedOn ? -1 : a.receivedOn > b.receivedOn ? 1 : 0));
   const coverings = demands
     .toSorted((a, b) => a.onDay.localeCompare(b.onDay))
     .map((demand): Covering => {
       let wanted = toMilli(demand.amount);
-      for (const lot of left) {
-        if (lot.ingredient !== demand.ingredient || (lot.expiresOn !== null && lot.expiresOn < demand.onDay)) continue;
+      for (const lot of shelves.get(demand.ingredient) ?? []) {
+        if (lot.expiresOn !== null && lot.expiresOn < demand.onDay) continue;
         const taken = Math.min(wanted, lot.milli);
         lot.milli -= taken;
         wanted -= taken;

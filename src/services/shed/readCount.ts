@@ -1,13 +1,10 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Farm } from "@/data/farm";
-import { listOwnIngredients } from "@/data/ownIngredients";
-import { listLotsOnHand } from "@/data/stock";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";
-import { itemIdOf } from "./items";
-import { stateLots } from "./lotStates";
+import { itemIdOf, readShelfLots } from "./shelf";
 
 export interface CountLot {
   readonly id: number;
@@ -25,16 +22,19 @@ export interface CountView {
   readonly lots: readonly CountLot[];
 }
 
+/** One collator for all: making one a comparison is what costs. */
+const BY_WORD = new Intl.Collator("en");
+
 /** Every lot on the shelf as it is met on a walk: by place, then by name. */
 export async function readCount(ctx: Context, farm: Farm): Promise<CountView> {
-  const [lots, own] = await Promise.all([listLotsOnHand(ctx.pool), listOwnIngredients(ctx.pool)]);
-  const stated = await stateLots(ctx.pool, lots, isoDay(ctx.now(), farm));
+  const { lots: stated, own } = await readShelfLots(ctx.pool, isoDay(ctx.now(), farm));
+  const ownById = new Map(own.map((one) => [one.id, one]));
   return {
     farm: farmView(farm),
     lots: stated
       .map((lot): CountLot => {
         const book = findIngredient(lot.ingredientId);
-        const ours = own.find(({ id }) => id === lot.ownId);
+        const ours = lot.ownId === null ? undefined : ownById.get(lot.ownId);
         return {
           id: lot.id,
           itemId: itemIdOf(lot.ingredientId, lot.ownId),
@@ -48,7 +48,9 @@ export async function readCount(ctx: Context, farm: Farm): Promise<CountView> {
       })
       .toSorted(
         (a, b) =>
-          a.place.localeCompare(b.place) || a.name.localeCompare(b.name) || a.receivedOn.localeCompare(b.receivedOn),
+          BY_WORD.compare(a.place, b.place) ||
+          BY_WORD.compare(a.name, b.name) ||
+          BY_WORD.compare(a.receivedOn, b.receivedOn),
       ),
   };
 }

@@ -9,7 +9,7 @@ import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
 import { listLotsOf } from "@/data/stock";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import type { Context } from "../context";
-import { itemIdOf } from "./items";
+import { itemIdOf } from "./shelf";
 import { stateLotsOf, type LotView } from "./lotStates";
 
 export interface ItemView {

@@ -1,16 +1,14 @@
 import "server-only";
-import type { Plot } from "@/data/plots";
 import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { LOOKBACK_D } from "@/core/stock/outlook";
 import type { Farm } from "@/data/farm";
-import { listDayFlows } from "@/data/movements";
-import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
+import { listReceipts, listUse } from "@/data/movements";
+import type { OwnIngredient } from "@/data/ownIngredients";
 import { listPlots } from "@/data/plots";
-import { listLotsOnHand, type Lot } from "@/data/stock";
+import { listFirstDays } from "@/data/stock";
 import { listStoresOnHand, type Store } from "@/data/stores";
-import { listSupplyTerms } from "@/data/supply";
-import type { LotHold } from "@/core/stock/lotState";
+import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import { sayHold } from "@/formats/holdText";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
@@ -18,18 +16,18 @@ import { farmView, type FarmView } from "../farmView";
 import { readWaters, type WatersView } from "../readWaters";
 import { readDemands } from "./demands";
 import { shedItems, type ShedItem } from "./items";
-import { stateLots, type LotView } from "./lotStates";
+import { readShelfLots, type Shelf } from "./shelf";
 import { takersOf } from "./takers";
 
 const DAY_MS = 86_400_000;
+/** One collator for all names: making one a comparison is what costs. */
+const BY_WORD = new Intl.Collator("en");
 
 /** What a fill needs to know of a lot. */
 export interface ShelfLot {
   readonly id: number;
   readonly receivedOn: string;
   readonly onHand: number;
-  /** Why it is passed over; null where it is drawn on. */
-  readonly hold: LotHold | null;
 }
 
 /** An ingredient of the book with what may be drawn of it, the farm's own kinds counted in. */
@@ -39,8 +37,11 @@ export interface ShelfItem {
   readonly unit: "kg" | "L";
   /** What may go in today; what is held back is not counted. */
   readonly onHand: number;
-  /** Oldest first: the order in which they are drawn. */
+  /** Oldest first, the order in which they are drawn; the first of many. */
   readonly lots: readonly ShelfLot[];
+  /** What a reason would let in besides, and what holds it back. */
+  readonly softHeld: number;
+  readonly heldBecause: string | null;
   /** The soonest day on which one of its lots expires. */
   readonly expiresOn: string | null;
   /** What a kilogram or litre of it cost, over all lots. */
@@ -72,34 +73,28 @@ export const storeView = ({ shelfFrom, expiresAt, ...store }: Store): StoreView 
   expiresMs: expiresAt.getTime(),
 });
 
-/** Lots gathered by the book's ingredient. */
-export function shelfOf(lots: readonly LotView[]): ShelfItem[] {
-  const groups = new Map<string, LotView[]>();
-  for (const lot of lots) {
-    const known = groups.get(lot.ingredientId);
-    if (known) known.push(lot);
-    else groups.set(lot.ingredientId, [lot]);
-  }
-  return [...groups].map(([ingredientId, own]) => {
+/** A fill draws on few lots; more of them are not sent. */
+const LOTS_SHOWN = 20;
+
+/** What may be drawn on, by the book's ingredient. */
+export const shelfOf = ({ byIngredient }: Shelf): ShelfItem[] =>
+  [...byIngredient].map(([ingredientId, own]) => {
     const item = findIngredient(ingredientId);
     const open = own.filter(({ hold }) => hold === null);
+    const held = own.filter(({ hold }) => hold !== null);
     const cameIn = own.reduce((sum, { received }) => sum + received, 0);
     return {
       ingredientId,
       name: item.name,
       unit: item.stockUnit,
       onHand: open.reduce((sum, lot) => sum + toMilli(lot.onHand), 0) / 1000,
-      lots: own.map(({ id, receivedOn, onHand, hold }) => ({
-        id,
-        receivedOn,
-        onHand,
-        hold: hold ? { hard: hold.hard, because: sayHold(hold.because) } : null,
-      })),
+      lots: open.slice(0, LOTS_SHOWN).map(({ id, receivedOn, onHand }) => ({ id, receivedOn, onHand })),
+      softHeld: held.filter(({ hold }) => !hold!.hard).reduce((sum, { onHand }) => sum + onHand, 0),
+      heldBecause: held[0] ? sayHold(held[0].hold!.because) : null,
       expiresOn: open.flatMap(({ state }) => (state.expiresOn === null ? [] : [state.expiresOn])).toSorted()[0] ?? null,
       unitCostMinor: cameIn > 0 ? own.reduce((sum, { costMinor }) => sum + costMinor, 0) / cameIn : 0,
     };
   });
-}
 
 /** Days until an item needs a thought: used up, spoilt, or short of what is planned. */
 function urgency({ short, fresh, daysLeft, expiresOn, reorder, onHand }: ShedItem, nowMs: number): number {
@@ -109,33 +104,36 @@ function urgency({ short, fresh, daysLeft, expiresOn, reorder, onHand }: ShedIte
   return Math.max(0, Math.min(daysLeft ?? Infinity, spoilsIn));
 }
 
-async function statedLots(ctx: Context, today: string): Promise<LotView[]> {
-  const lots: Lot[] = await listLotsOnHand(ctx.pool);
-  return stateLots(ctx.pool, lots, today);
-}
+/** The book's ingredients of which something is collected up to an amount. */
+const collected = (terms: readonly SupplyTerms[], own: readonly OwnIngredient[]): string[] =>
+  terms
+    .filter(({ target }) => target !== null)
+    .map(({ itemId }) => own.find(({ id }) => `own-${id}` === itemId)?.countsAs ?? itemId);
 
 /** The shed as it stands: what runs out or spoils first stands first. */
 export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
   const db = ctx.pool;
   const nowMs = ctx.now().getTime();
   const today = isoDay(ctx.now(), farm);
-  const [lots, stores, waters, own, terms, flows, { demands }, plots] = await Promise.all([
-    statedLots(ctx, today),
+  const since = new Date(nowMs - LOOKBACK_D * DAY_MS);
+  const [shelf, terms] = await Promise.all([readShelfLots(db, today), listSupplyTerms(db)]);
+  const { own } = shelf;
+  const [stores, waters, use, receipts, firstDays, { demands }, plots] = await Promise.all([
     listStoresOnHand(db),
     readWaters(ctx),
-    listOwnIngredients(db),
-    listSupplyTerms(db),
-    listDayFlows(db, new Date(nowMs - LOOKBACK_D * DAY_MS)),
+    listUse(db, since),
+    listReceipts(db, isoDay(since, farm), collected(terms, own)),
+    listFirstDays(db),
     readDemands(db, today, farm),
-    listPlots(db) as Promise<Plot[]>,
+    listPlots(db),
   ]);
-  const items = shedItems(lots, { own, terms, flows, demands, today, nowMs });
+  const items = shedItems(shelf, { terms, flows: [...use, ...receipts], firstDays, demands, nowMs });
   const soonest = new Map(items.map((item) => [item.itemId, urgency(item, nowMs)]));
   return {
     farm: farmView(farm),
     nowMs,
     today,
-    items: items.toSorted((a, b) => soonest.get(a.itemId)! - soonest.get(b.itemId)! || a.name.localeCompare(b.name)),
+    items: items.toSorted((a, b) => soonest.get(a.itemId)! - soonest.get(b.itemId)! || BY_WORD.compare(a.name, b.name)),
     stores: stores.map((store) => ({ ...storeView(store), takers: takersOf(store, plots, nowMs) })),
     waters,
     own,
@@ -144,5 +142,5 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
 
 /** What a fill needs of the shed: every ingredient on hand with its lots. */
 export async function readShelf(ctx: Context, timeZone = "UTC"): Promise<ShelfItem[]> {
-  return shelfOf(await statedLots(ctx, isoDay(ctx.now(), { timeZone })));
+  return shelfOf(await readShelfLots(ctx.pool, isoDay(ctx.now(), { timeZone })));
 }

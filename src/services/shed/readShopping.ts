@@ -2,17 +2,17 @@ import "server-only";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { findIngredient, PICKED_FRESH, type IngredientId } from "@/core/book/ingredients";
 import { makerOf } from "@/core/book";
+import { substitutesFor } from "@/core/book/substitutes";
 import { shoppingList, type Pack, type ToBuy } from "@/core/stock/shopping";
 import type { Farm } from "@/data/farm";
 import type { Plan } from "@/data/plans";
-import { listLotsOnHand } from "@/data/stock";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";
 import { readDemands } from "./demands";
-import { shedItems, type ShedItem } from "./items";
-import { stateLots } from "./lotStates";
+import { shedItems, suppliesFor, type ShedItem } from "./items";
+import { readShelfLots } from "./shelf";
 
 export type ShoppingLine = ToBuy & {
   readonly name: string;
@@ -50,12 +50,11 @@ function howToGet(id: IngredientId): ShoppingLine["how"] {
 export async function readShopping(ctx: Context, farm: Farm): Promise<ShoppingView> {
   const db = ctx.pool;
   const today = isoDay(ctx.now(), farm);
-  const [{ demands, plans }, rawLots, terms] = await Promise.all([
+  const [{ demands, plans }, shelf, terms] = await Promise.all([
     readDemands(db, today, farm),
-    listLotsOnHand(db),
+    readShelfLots(db, today),
     listSupplyTerms(db),
   ]);
-  const lots = await stateLots(db, rawLots, today);
   const wanted = new Set(demands.map(({ ingredient }) => ingredient));
   const packs = new Map(
     [...wanted].flatMap((id) => {
@@ -66,15 +65,18 @@ export async function readShopping(ctx: Context, farm: Farm): Promise<ShoppingVi
       return pack ? [[id, pack] as const] : [];
     }),
   );
-  const supplies = lots
-    .filter(({ hold }) => hold === null)
-    .map((lot) => ({
-      ingredient: lot.ingredientId as IngredientId,
-      amount: lot.onHand,
-      expiresOn: lot.state.expiresOn,
-      receivedOn: lot.receivedOn,
-    }));
-  const lines = shoppingList(demands, supplies, packs, today).map((line): ShoppingLine => {
+  const supplies = suppliesFor(shelf, demands, ({ hold }) => hold === null);
+  // What may stand in is looked for as well, so that the list can say the shed has it.
+  const standIns = suppliesFor(
+    shelf,
+    [...wanted].flatMap((ingredient) =>
+      substitutesFor(ingredient)
+        .filter(({ use }) => !wanted.has(use))
+        .map(({ use }) => ({ ingredient: use, amount: 0, onDay: today, forWhat: "" })),
+    ),
+    ({ hold }) => hold === null,
+  );
+  const lines = shoppingList(demands, [...supplies, ...standIns], packs, today).map((line): ShoppingLine => {
     const item = findIngredient(line.ingredient);
     const maker = makerOf(line.ingredient);
     return {
@@ -86,7 +88,13 @@ export async function readShopping(ctx: Context, farm: Farm): Promise<ShoppingVi
       standInNames: line.standIns.map(({ use }) => findIngredient(use).name),
     };
   });
-  const items = shedItems(lots, { own: [], terms, flows: [], demands, today, nowMs: ctx.now().getTime() });
+  const items = shedItems(shelf, {
+    terms,
+    flows: [],
+    firstDays: new Map(),
+    demands,
+    nowMs: ctx.now().getTime(),
+  });
   return {
     farm: farmView(farm),
     nowMs: ctx.now().getTime(),

@@ -4,14 +4,13 @@ import { findIngredient } from "@/core/book/ingredients";
 import { listLotEvents } from "@/data/lotEvents";
 import { listOpenMixings } from "@/data/mixings";
 import { listOpenPlans } from "@/data/plans";
-import { listLotsOnHand } from "@/data/stock";
 import { listStoresOnHand } from "@/data/stores";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay, type FarmClock } from "@/formats/times";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
 import type { RoundTask } from "../round";
-import { stateLots } from "./lotStates";
+import { readShelfLots } from "./shelf";
 import { WARN_H } from "./takers";
 
 const HOUR_MS = 3_600_000;
@@ -106,7 +105,7 @@ export async function shedTasks(ctx: Context, clock: FarmClock, mixings: readonl
 async function unreadBeans(ctx: Context, today: string): Promise<{ lotId: number; name: string; itemId: string }[]> {
   const events = await listLotEvents(ctx.pool);
   if (!events.some(({ kind }) => kind === "beans-sown")) return [];
-  const lots = await stateLots(ctx.pool, await listLotsOnHand(ctx.pool), today);
+  const { lots } = await readShelfLots(ctx.pool, today);
   const due = (sownOn: string) => new Date(Date.parse(sownOn) + BEAN_TEST_D * 86_400_000).toISOString().slice(0, 10);
   return lots
     .filter(

@@ -58,6 +58,8 @@ describe("the field book", () => {
         unit: "L" as const,
         onHand: 3,
         lots: [],
+        softHeld: 0,
+        heldBecause: null,
         expiresOn: null,
         unitCostMinor: 0,
       },

@@ -20,6 +20,8 @@ const held = (ingredientId: string, onHand: number) => ({
   unit: "kg" as const,
   onHand,
   lots: [],
+  softHeld: 0,
+  heldBecause: null,
   expiresOn: null,
   unitCostMinor: 0,
 });

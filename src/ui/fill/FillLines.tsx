@@ -25,25 +25,25 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   if (line.pickedNow) return { text: "picked now, straight in", short: false };
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };
-  const wantedMilli = toMilli(line.used ?? 0);
-  const held = item.lots.find(({ hold }) => hold !== null)?.hold;
-  const plan = drawOldestFirst(
-    item.lots
-      .filter(({ hold }) => hold === null)
-      .map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
-    wantedMilli,
-  );
-  if (plan.shortMilli > 0)
+  const used = line.used ?? 0;
+  if (used > item.onHand + 5e-4)
     return {
-      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(plan.shortMilli / 1000, line.unit, units)} short${held ? `; held back: ${held.because}` : ""}`,
+      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(used - item.onHand, line.unit, units)} short${item.heldBecause ? `; held back: ${item.heldBecause}` : ""}`,
       short: true,
     };
+  const plan = drawOldestFirst(
+    item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
+    toMilli(used),
+  );
   const from = plan.draws.map(
     ({ lotId, amountMilli }) =>
       `${sayStock(amountMilli / 1000, line.unit, units)} of ${sayDay(item.lots.find(({ id }) => id === lotId)?.receivedOn ?? "")}`,
   );
   return {
-    text: from.length === 1 ? `shed holds ${sayStock(item.onHand, line.unit, units)}` : `from ${from.join(", then ")}`,
+    text:
+      from.length <= 1 || plan.shortMilli > 0
+        ? `shed holds ${sayStock(item.onHand, line.unit, units)}`
+        : `from ${from.join(", then ")}`,
     short: false,
   };
 }

@@ -9,8 +9,8 @@ jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn
 const SHELF = [
   shelfItem("molasses", 9.4, {
     lots: [
-      { id: 1, receivedOn: "2031-01-05", onHand: 0.4, hold: null },
-      { id: 2, receivedOn: "2031-03-01", onHand: 9, hold: null },
+      { id: 1, receivedOn: "2031-01-05", onHand: 0.4 },
+      { id: 2, receivedOn: "2031-03-01", onHand: 9 },
     ],
   }),
   shelfItem("lactic-culture", 1),

@@ -1,7 +1,7 @@
 import { findRecipe } from "@/core/book";
 import { readMeasured } from "@/formats/measured";
 import type { ShelfItem } from "@/services/shed/readShed";
-import { basisOf, planFill, type FillDraft } from "./fillPlan";
+import { basisOf, leansOnHeld, planFill, type FillDraft } from "./fillPlan";
 
 const item = (ingredientId: string, onHand: number): ShelfItem => ({
   ingredientId,
@@ -9,6 +9,8 @@ const item = (ingredientId: string, onHand: number): ShelfItem => ({
   unit: "L",
   onHand,
   lots: [],
+  softHeld: 0,
+  heldBecause: null,
   expiresOn: null,
   unitCostMinor: 0,
 });
@@ -88,5 +90,22 @@ describe("a fill while it is being typed", () => {
   it("offers as many digits as can be poured", () => {
     const digits = planFill(draft()).lines.map(({ typed }) => (typed.split(".")[1] ?? "").length);
     expect(digits).toEqual([1, 3, 3, 3]);
+  });
+});
+
+describe("what leans on stock that is held back", () => {
+  const lineOf = (used: number | null, pickedNow = false) => [
+    { ...planFill(draft()).lines.find(({ ingredient }) => ingredient === "molasses")!, used, pickedNow },
+  ];
+  const shelf = [{ ...item("molasses", 1), softHeld: 2 }];
+  it.each([
+    [0.9, false],
+    [1.5, true],
+    [3.5, false],
+    [null, false],
+  ])("%s of 1 L and 2 L held: %s", (used, leans) => expect(leansOnHeld(lineOf(used), shelf)).toBe(leans));
+  it("not where it is picked for the batch, or the shed has none at all", () => {
+    expect(leansOnHeld(lineOf(1.5, true), shelf)).toBe(false);
+    expect(leansOnHeld(lineOf(1.5), [])).toBe(false);
   });
 });

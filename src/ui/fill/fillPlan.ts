@@ -163,9 +163,6 @@ export function leansOnHeld(lines: readonly LineDraft[], shelf: readonly ShelfIt
   return lines.some(({ ingredient, used, pickedNow }) => {
     const item = shelf.find(({ ingredientId }) => ingredientId === ingredient);
     if (!item || pickedNow || used === null || used <= item.onHand) return false;
-    const soft = item.lots
-      .filter(({ hold }) => hold !== null && !hold.hard)
-      .reduce((sum, { onHand }) => sum + onHand, 0);
-    return soft > 0 && used <= item.onHand + soft + 1e-9;
+    return item.softHeld > 0 && used <= item.onHand + item.softHeld + 1e-9;
   });
 }

@@ -47,7 +47,13 @@ interface Common {
 
 const describedBy = (id: string, { hint, error }: Common) => (error ? `${id}-error` : hint ? `${id}-hint` : undefined);
 
-export const TextField = ({ label, hint, error, ...rest }: Common & InputHTMLAttributes<HTMLInputElement>) => {
+export const TextField = ({
+  label,
+  hint,
+  error,
+  className,
+  ...rest
+}: Common & InputHTMLAttributes<HTMLInputElement>) => {
   const id = useId();
   return (
     <Frame id={id} label={label} hint={hint} error={error}>
@@ -56,7 +62,7 @@ export const TextField = ({ label, hint, error, ...rest }: Common & InputHTMLAtt
         {...rest}
         aria-invalid={error ? true : undefined}
         aria-describedby={describedBy(id, { label, hint, error })}
-        className={controlLook(error)}
+        className={clsx(controlLook(error), className)}
       />
     </Frame>
   );

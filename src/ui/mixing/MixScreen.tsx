@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
@@ -36,6 +36,15 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
       document.removeEventListener("visibilitychange", woken);
     };
   }, [router]);
+
+  // The next thing to do is in sight without a wet finger on the screen.
+  const nextKey = progress.next?.step.key ?? "end";
+  const shown = useRef(nextKey);
+  useEffect(() => {
+    if (shown.current === nextKey) return;
+    shown.current = nextKey;
+    window.scrollTo({ top: 0 });
+  }, [nextKey]);
 
   const send = async (
     stepKey: string,

@@ -8,12 +8,15 @@ import { sayDay } from "@/formats/times";
 import type { CountLot, CountView } from "@/services/shed/readCount";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
+import { SelectField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { ShedNav } from "./ShedNav";
 
 /** What was counted so far, kept on the phone: it may fall asleep in the middle. */
 const KEPT = "ruchka-count";
+/** More than these are shown a place at a time. */
+const LOTS_AT_ONCE = 120;
 interface Kept {
   readonly typed: Readonly<Record<string, string>>;
   /** What the books said when a lot was counted, so that what moves meanwhile is respected. */
@@ -119,7 +122,11 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
     const index = done.findIndex(([id]) => Number(id) === lotId);
     return index < 0 ? undefined : act.fields[`/lines/${index}/counted`];
   };
-  const places = [...new Set(view.lots.map(({ place }) => place))].toSorted((a, b) => a.localeCompare(b));
+  const places = [...new Set(view.lots.map(({ place }) => place))];
+  const [chosen, setChosen] = useState<string | null>(null);
+  // Many lots are walked place by place; nobody scrolls through thousands.
+  const oneByOne = view.lots.length > LOTS_AT_ONCE && places.length > 1;
+  const shown = oneByOne ? [chosen ?? places[0]!] : places;
   return (
     <div className="px-4 py-5 pb-36 md:px-8">
       <h1 className="text-2xl">Count</h1>
@@ -132,7 +139,18 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
           </Notice>
         </div>
       ) : null}
-      {places.map((place) => (
+      {oneByOne ? (
+        <div className="mt-5 max-w-xl">
+          <SelectField label="Where you stand" value={shown[0]} onChange={(event) => setChosen(event.target.value)}>
+            {places.map((place) => (
+              <option key={place} value={place}>
+                {place || "No place said"} ({view.lots.filter((lot) => lot.place === place).length})
+              </option>
+            ))}
+          </SelectField>
+        </div>
+      ) : null}
+      {shown.map((place) => (
         <section key={place} aria-label={place || "No place said"} className="mt-6 max-w-xl">
           <h2 className="text-xl">{place || "No place said"}</h2>
           <ul className="divide-y divide-line border-y border-line">

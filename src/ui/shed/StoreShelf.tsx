@@ -65,7 +65,7 @@ const StoreItem = ({
         <Button
           look={over ? "danger" : "quiet"}
           onClick={onOpen}
-          aria-label={`${over ? "Where it goes" : "Pour, label, empty"}: ${store.label}`}
+          aria-label={`${over ? "Where it goes" : "Pour, label, empty"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
         >
           {over ? "Where it goes" : "Pour, label…"}
         </Button>

@@ -16,4 +16,7 @@ begin
     set brought = new.change_by;
   end if;
   update lot_balance set on_hand = held + new.change_by, came_in = came_in + brought where lot_id = new.lot_id;
+  insert into shelf_version (ingredient_id, lines_written)
+    select ingredient_id, 1 from lot where id = new.lot_id
+    on duplicate key update lines_written = shelf_version.lines_written + 1;
 end;
