@@ -77,9 +77,9 @@ async function twoWindows(browser: Browser, url: string): Promise<readonly [Page
 
 test("two windows draw the last of a lot: one has it, the other is told what is left", async ({ browser, baseURL }) => {
   const pages = await twoWindows(browser, `${baseURL}/shed?item=seaweed-extract`);
-  const sheets = pages.map((page) => panel(page, /^Seaweed extract: some of it is wasted/));
+  const sheets = pages.map((page) => panel(page, /^Seaweed extract: some of it went out/));
   for (const [index, page] of pages.entries()) {
-    await page.getByRole("button", { name: /^Waste:/ }).click();
+    await page.getByRole("button", { name: /^Went out:/ }).click();
     await sheets[index]!.getByLabel("How much (L)").fill("1.5");
     await sheets[index]!.getByLabel("Why").fill("spilt");
   }

@@ -69,6 +69,7 @@ export const planBatch = async (input: unknown) => runAction((ctx) => plans.plan
 export const dropPlan = async (input: unknown) => runAction((ctx) => plans.dropPlan(ctx, input));
 export const emptyStore = async (input: unknown) => runAction((ctx) => stores.emptyStore(ctx, input));
 export const countStore = async (input: unknown) => runAction((ctx) => stores.countStore(ctx, input));
+export const keepStore = async (input: unknown) => runAction((ctx) => stores.keepStore(ctx, input));
 export const pourStore = async (input: unknown) => runAction((ctx) => stores.pourStore(ctx, input));
 export const addEquipment = async (input: unknown) => runAction((ctx) => tools.addEquipment(ctx, input));
 export const noteEquipment = async (input: unknown) => runAction((ctx) => tools.noteEquipment(ctx, input));

@@ -56,11 +56,11 @@ interface StoreRow {
 }
 
 const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, store.expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
-  where store.on_hand_l > 0 order by store.expires_at, store.id`;
+  where store.on_hand_l > 0 order by expires_at, store.id`;
 const SELECT_ONE = `
   select ${COLUMNS}, coalesce((select sum(change_by_l) from store_movement where store_id = store.id), 0) as on_hand_l
   from store join batch on batch.id = store.batch_id where store.id = ? for update`;
@@ -130,3 +130,21 @@ export async function countParts(db: Queryable, batchId: number): Promise<number
   ]);
   return Number(row?.n ?? 1);
 }
+
+export const insertStoreExpiry = (
+  db: Queryable,
+  expiry: {
+    readonly storeId: number;
+    readonly expiresAt: Date;
+    readonly reason: string;
+    readonly actorId: number;
+    readonly addedAt: Date;
+  },
+): Promise<number> =>
+  insert(db, "insert into store_expiry (store_id, expires_at, reason, actor_id, added_at) values (?, ?, ?, ?, ?)", [
+    expiry.storeId,
+    expiry.expiresAt,
+    expiry.reason,
+    expiry.actorId,
+    expiry.addedAt,
+  ]);

@@ -3,11 +3,14 @@ import type { ActionRequest } from "@/contracts/actions/requests";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { METHODS } from "@/core/book";
 import type { Recipe } from "@/core/book/recipe";
+import { checkPlant } from "@/core/safety/checkPlant";
+import type { Provenance } from "@/core/safety/provenance";
 import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertBatch, insertBatchLine, listMethodsOfVessel } from "@/data/batches";
 import type { Queryable } from "@/data/db";
+import { insertEquipmentEvent, lockEquipment } from "@/data/equipment";
 import { findFarm } from "@/data/farm";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
@@ -64,6 +67,7 @@ interface UsedLine {
   readonly unit: "kg" | "L";
   readonly planned: number;
   readonly pickedNow: boolean;
+  readonly species: string;
 }
 
 /** What really goes in, beside what the recipe asked for; people use what they have, so more or other lines are welcome. */
@@ -78,6 +82,7 @@ function usedLines(request: FillRequest, scaled: ScaledRecipe): UsedLine[] {
       unit: item.stockUnit,
       planned: planned?.amount ?? 0,
       pickedNow: line.pickedNow ?? false,
+      species: line.species?.trim() ?? "",
     };
   });
 }
@@ -93,6 +98,33 @@ function requireRoom(vessel: VesselState, recipe: Recipe, lines: readonly UsedLi
     );
   }
   return filledL;
+}
+
+/**
+ * What was picked for the batch, by name: a poisonous plant stops the fill, one the book doesn't know wants a reason.
+ * @throws {Refusal}
+ */
+export function requirePickable(species: string, path: string, overrideReason: string | null): void {
+  for (const name of species
+    .split(/,| and /)
+    .map((part) => part.trim())
+    .filter(Boolean)) {
+    const check = checkPlant(name, "", []);
+    if (check.type === "refused")
+      throw refuseAt(
+        "unfit",
+        path,
+        `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
+      );
+    if (check.type === "unknown" && !overrideReason?.trim())
+      throw new Refusal("reason-needed", check.why, { [path]: check.why, "/overrideReason": "Say why it may go in." });
+  }
+}
+
+function pickedPlant({ species }: UsedLine, index: number, overrideReason: string | null): Provenance {
+  if (species === "") return {};
+  requirePickable(species, `/lines/${index}/species`, overrideReason);
+  return { plant: { species, part: "picked", place: "" }, overrideReason: overrideReason?.trim() || null };
 }
 
 /** Draws one line from the shed, oldest lot first, or books what was picked just now and draws that. */
@@ -120,6 +152,7 @@ async function drawLine(
     await drawOut(db, ctx, draw);
     return;
   }
+  const plant = pickedPlant(line, index, overrideReason);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
   const lotId = await bookIn(
     db,
@@ -132,6 +165,7 @@ async function drawLine(
       costMinor: 0,
       expiresOn: null,
       note: "picked for this batch",
+      provenance: plant,
       fromBatchId: null,
     },
     startedAt,
@@ -240,6 +274,17 @@ export async function fillWith(
     await drawLine(db, ctx, batchId, line, index, startedAt, clock, request.overrideReason ?? null);
   }
   await requireWater(db, request, batchId, lines, startedAt);
+  for (const equipmentId of request.toolIds ?? []) {
+    if (!(await lockEquipment(db, equipmentId))) throw refuseAt("not-found", "/toolIds", "There is no such tool.");
+    await insertEquipmentEvent(db, {
+      equipmentId,
+      kind: "used",
+      batchId,
+      note: "",
+      at: startedAt,
+      actorId: ctx.actor.id,
+    });
+  }
   if (request.planId) await endPlan(db, ctx, request.planId, batchId);
   return { batchId };
 }

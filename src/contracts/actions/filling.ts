@@ -23,11 +23,19 @@ const CHOSEN = {
   /** The plan that this is the doing of. */
   planId: { anyOf: [ROW_ID, { type: "null" }] },
   statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
+  /** Tools that hang in it, so that they are known to want a wash. */
+  toolIds: { type: "array", maxItems: 40, uniqueItems: true, items: ROW_ID },
   /** Why a lot goes in against its caution. */
   overrideReason: { type: ["string", "null"], maxLength: 300 },
   note: NOTE,
 } as const;
-const LINE = { ingredientId: ID, part: { enum: ["mix", "cap"] }, pickedNow: { type: "boolean" } } as const;
+const LINE = {
+  ingredientId: ID,
+  part: { enum: ["mix", "cap"] },
+  pickedNow: { type: "boolean" },
+  /** Which plants they are, where they were picked for this batch. */
+  species: { type: "string", maxLength: 120 },
+} as const;
 
 export const FILL_VESSEL = object(
   ["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"],

@@ -64,6 +64,7 @@ export interface ActionRequests {
   readonly dropPlan: FromSchema<S["dropPlan"]>;
   readonly emptyStore: FromSchema<S["emptyStore"]>;
   readonly countStore: FromSchema<S["countStore"]>;
+  readonly keepStore: FromSchema<S["keepStore"]>;
   readonly pourStore: FromSchema<S["pourStore"]>;
   readonly addEquipment: FromSchema<S["addEquipment"]>;
   readonly noteEquipment: FromSchema<S["noteEquipment"]>;

@@ -56,6 +56,8 @@ export const WASTE_LOT = object(["requestKey", "lotId", "amount", "reason"], {
   lotId: ROW_ID,
   amount: POSITIVE_AMOUNT,
   reason: NEEDED_REASON,
+  /** Used for something that is no batch; else it is waste. */
+  usedElsewhere: { type: "boolean" },
   at: MOMENT,
 });
 
@@ -149,6 +151,13 @@ export const COUNT_STORE = object(["requestKey", "storeId", "litres"], {
   reason: NOTE,
 });
 
+export const KEEP_STORE = object(["requestKey", "storeId", "until", "reason"], {
+  requestKey: REQUEST_KEY,
+  storeId: ROW_ID,
+  until: DAY,
+  reason: NEEDED_REASON,
+});
+
 export const POUR_STORE = object(["requestKey", "storeId", "parts"], {
   requestKey: REQUEST_KEY,
   storeId: ROW_ID,
@@ -205,6 +214,7 @@ export const SHED_SCHEMAS = {
   dropPlan: DROP_PLAN,
   emptyStore: EMPTY_STORE,
   countStore: COUNT_STORE,
+  keepStore: KEEP_STORE,
   pourStore: POUR_STORE,
   addEquipment: ADD_EQUIPMENT,
   noteEquipment: NOTE_EQUIPMENT,

@@ -1,4 +1,5 @@
 import { DomainError } from "../errors";
+import { COMPOSITION } from "./composition";
 import { findIngredient, type IngredientId } from "./ingredients";
 
 /** What may go in for something else: how much of it to one of the other (in their stock units), and what it changes. */
@@ -65,13 +66,21 @@ function sugarPerUnit(id: IngredientId): number {
   return sugarShare * (stockUnit === "L" ? densityKgPerL! : 1);
 }
 
+/** How far the sugar of ordinary goods strays from the usual, per cent of it. */
+function sugarSpreadPercent(id: IngredientId): number {
+  const sugar = COMPOSITION[id]?.sugar;
+  return sugar
+    ? Math.max(1, Math.round((Math.max(sugar.high - sugar.default, sugar.default - sugar.low) / sugar.default) * 100))
+    : 5;
+}
+
 /** All that may stand in for an ingredient, the closest first; none where nothing does. */
 export function substitutesFor(instead: IngredientId): readonly Substitute[] {
   const bySugar = SUGARS.includes(instead)
     ? SUGARS.filter((use) => use !== instead).map((use) => ({
         use,
         factor: sugarPerUnit(instead) / sugarPerUnit(use),
-        changes: SUGAR_NOTES[use]!,
+        changes: `${SUGAR_NOTES[use]!} Its sugar varies by ${sugarSpreadPercent(use)} %.`,
       }))
     : [];
   return [

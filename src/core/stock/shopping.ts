@@ -40,6 +40,8 @@ export interface StandIn {
   readonly amount: number;
   /** Enough of it is in the shed, unreserved. */
   readonly inShed: boolean;
+  /** What so much of it costs, where a price is known. */
+  readonly costMinor: number | null;
   readonly changes: string;
 }
 
@@ -106,6 +108,8 @@ export function shoppingList(
   supplies: readonly Supply[],
   packs: ReadonlyMap<IngredientId, Pack>,
   today: string,
+  /** Minor money units for a kilogram or litre, where one is known. */
+  prices: ReadonlyMap<IngredientId, number> = new Map(),
 ): ToBuy[] {
   const { coverings, left } = cover(demands, supplies);
   const short = coverings.filter((covering) => covering.short > 0);
@@ -122,7 +126,14 @@ export function shoppingList(
         const held = left
           .filter((lot) => lot.ingredient === use && (lot.expiresOn === null || lot.expiresOn >= firstDay))
           .reduce((sum, lot) => sum + lot.amount, 0);
-        return { use, amount, inShed: held >= amount, changes };
+        const price = prices.get(use);
+        return {
+          use,
+          amount,
+          inShed: held >= amount,
+          costMinor: price === undefined ? null : Math.round(price * amount),
+          changes,
+        };
       });
       return {
         ingredient,
@@ -134,7 +145,10 @@ export function shoppingList(
         costMinor: pack?.costMinor === null || !pack || count === null ? null : pack.costMinor * count,
         orderBy: pack && pack.leadD > 0 ? addDays(firstDay, -pack.leadD) : null,
         lateD: pack ? Math.max(0, daysBetween(firstDay, addDays(today, pack.leadD))) : 0,
-        standIns: standIns.toSorted((a, b) => Number(b.inShed) - Number(a.inShed)),
+        // What is there comes first, then what costs least; what has no price last.
+        standIns: standIns.toSorted(
+          (a, b) => Number(b.inShed) - Number(a.inShed) || (a.costMinor ?? Infinity) - (b.costMinor ?? Infinity) || 0,
+        ),
       };
     })
     .toSorted((a, b) => (a.orderBy ?? a.firstDay).localeCompare(b.orderBy ?? b.firstDay));

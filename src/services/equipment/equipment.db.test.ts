@@ -52,6 +52,18 @@ describe("a tool", () => {
     expect((await refusalOf(note(99, "washed", 1))).code).toBe("not-found");
     expect((await refusalOf(add({}))).code).toBe("name-taken");
   });
+  it("is known to be in the batch that it was put to when it was filled", async () => {
+    const stones = await add({});
+    await farm.lot("molasses", 5, 0);
+    await farm.lot("castings", 20, 0);
+    const drum = await farm.vessel("Air drum", 120, 40);
+    await farm.fill(drum, "aerated-tea", 90, hoursAgo(2), { toolIds: [stones] });
+    expect(await only()).toMatchObject({ busy: true, dirtyFrom: "bloom" });
+    const other = await farm.vessel("Other", 120, 40);
+    expect(
+      (await refusalOf(farm.fill(other, "aerated-tea", 90, hoursAgo(2), { toolIds: [99] }))).fields,
+    ).toHaveProperty(["/toolIds"]);
+  });
   it("is missed by a plan that needs it, and found once it is there", async () => {
     const vesselId = await farm.vessel("Air drum", 120, 40);
     await planBatch(farm.context(), {

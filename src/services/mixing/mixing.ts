@@ -8,7 +8,7 @@ import { occupiedLitres } from "@/core/recipe/room";
 import type { Queryable } from "@/data/db";
 import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixing, type Mixing } from "@/data/mixings";
 import type { Context } from "../context";
-import { fillWith, requireVesselFor } from "../fillVessel";
+import { fillWith, requirePickable, requireVesselFor } from "../fillVessel";
 import { pickRecipe } from "../recipes";
 import { atField, Refusal, refuseAt } from "../refusal";
 import { momentOf, write } from "../write";
@@ -32,6 +32,9 @@ export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: n
     const { recipe } = await pickRecipe(db, request);
     await requireVesselFor(db, request.vesselId, recipe);
     stepsOf(recipe, request);
+    request.lines.forEach(({ species }, index) =>
+      requirePickable(species?.trim() ?? "", `/lines/${index}/species`, request.overrideReason ?? null),
+    );
     const fill: MixingFill = { ...request, name: recipe.shortName };
     return {
       mixingId: await insertMixing(db, {
@@ -104,7 +107,15 @@ function linesMixed(mixing: Mixing<MixingFill>, steps: ReturnType<typeof mixProg
   return mixing.fill.lines.flatMap((line) => {
     const done = steps.find(({ step }) => step.key === `add-${line.part}-${line.ingredientId}`)?.done;
     return done && (done.amount ?? 0) > 0
-      ? [{ ingredientId: line.ingredientId, part: line.part, used: done.amount!, pickedNow: line.pickedNow ?? false }]
+      ? [
+          {
+            ingredientId: line.ingredientId,
+            part: line.part,
+            used: done.amount!,
+            pickedNow: line.pickedNow ?? false,
+            species: line.species ?? "",
+          },
+        ]
       : [];
   });
 }

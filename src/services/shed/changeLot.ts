@@ -21,7 +21,7 @@ async function requireLot(db: Queryable, lotId: number, path = "/lotId"): Promis
 const today = async (db: Queryable, ctx: Context): Promise<string> =>
   isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
 
-/** Some of a lot is thrown out, spilt or gone off. @throws {Refusal} for more than there is */
+/** Some of a lot is thrown out, spilt or gone off; or used for something that is no batch. @throws {Refusal} for more than there is */
 export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
   write(ctx, "wasteLot", input, async (db, request) => {
     const lot = await requireLot(db, request.lotId);
@@ -34,7 +34,7 @@ export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number 
     await insertStockMovement(db, {
       lotId: lot.id,
       changeBy: -request.amount,
-      kind: "wasted",
+      kind: request.usedElsewhere === true ? "used" : "wasted",
       batchId: null,
       at: momentOf(ctx, request.at),
       actorId: ctx.actor.id,

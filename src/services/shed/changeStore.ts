@@ -1,8 +1,18 @@
 import "server-only";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Queryable } from "@/data/db";
-import { countParts, insertStore, insertStoreMovement, lockStore, type Store, type StoreMovement } from "@/data/stores";
+import {
+  countParts,
+  insertStore,
+  insertStoreExpiry,
+  insertStoreMovement,
+  lockStore,
+  type Store,
+  type StoreMovement,
+} from "@/data/stores";
+import { findFarm } from "@/data/farm";
 import { sayVolume } from "@/formats/amounts";
+import { noonOf } from "@/formats/times";
 import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
 import { momentOf, write } from "../write";
@@ -48,6 +58,29 @@ export const countStore = (ctx: Context, input: unknown): Promise<{ storeId: num
     const store = await requireStore(db, request.storeId);
     const difference = Math.round((request.litres - store.onHandL) * 1000) / 1000;
     if (difference !== 0) await move(db, ctx, store.id, difference, "counted", ctx.now(), request.reason ?? "");
+    return { storeId: store.id };
+  });
+
+/**
+ * A store keeps to another day: opened, it spoils sooner; smelt and found good, it may have longer. What is alive and fading has no longer.
+ * @throws {Refusal}
+ */
+export const keepStore = (ctx: Context, input: unknown): Promise<{ storeId: number }> =>
+  write(ctx, "keepStore", input, async (db, request) => {
+    const store = await requireStore(db, request.storeId);
+    const farm = await findFarm(db);
+    const expiresAt = noonOf(request.until, { timeZone: farm?.timeZone ?? "UTC" });
+    if (expiresAt <= store.shelfFrom) throw refuseAt("time", "/until", "It was not made by then.");
+    const { keeping, name } = recipeFrom(store.recipe);
+    if (keeping.living && expiresAt > store.expiresAt)
+      throw refuseAt("unfit", "/until", `${name} is alive and fading: nobody's word makes it keep longer.`);
+    await insertStoreExpiry(db, {
+      storeId: store.id,
+      expiresAt,
+      reason: request.reason.trim(),
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
     return { storeId: store.id };
   });
 

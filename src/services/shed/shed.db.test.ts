@@ -7,9 +7,10 @@ import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { addToBatch } from "../feedBatch";
 import { fillVessel } from "../fillVessel";
 import { readBatch } from "../readBatch";
+import { readYard } from "../readYard";
 import { readLabels } from "../papers/readLabels";
 import { correctMovement, countStock, noteLot, wasteLot } from "./changeLot";
-import { countStore, emptyStore, pourStore } from "./changeStore";
+import { countStore, emptyStore, keepStore, pourStore } from "./changeStore";
 import { dropPlan, planBatch } from "./plans";
 import { readItem } from "./readItem";
 import { readShed } from "./readShed";
@@ -84,6 +85,21 @@ describe("the ledger", () => {
     });
     await wasteLot(farm.context(), { requestKey: key(), lotId, amount: 5, reason: "mice" });
     expect(await held("molasses")).toBe(0);
+  });
+  it("tells what was used for no batch from what was wasted", async () => {
+    const { lotId } = await receive({});
+    await wasteLot(farm.context(), {
+      requestKey: key(),
+      lotId,
+      amount: 1,
+      reason: "for the bees",
+      usedElsewhere: true,
+    });
+    expect((await readItem(farm.context(), "molasses", "2031-03-20"))!.ledger[0]).toMatchObject({
+      kind: "used",
+      batchId: null,
+      note: "for the bees",
+    });
   });
   it("is put right by a later line, once, and the price with it", async () => {
     const { lotId } = await receive({ cost: 10 });
@@ -374,6 +390,30 @@ describe("plans and shopping", () => {
       await refusalOf(fillVessel(farm.context(), farm.fillRequest(other, "cultured-extract", 80, { planId }))),
     ).toMatchObject({ fields: { "/planId": expect.any(String) as string } });
   });
+  it("says how little of a scarce culture still does, and what in its place costs least", async () => {
+    await receive({ ingredientId: "whey", amount: 9, cost: 1, expiresOn: "2031-04-30" });
+    await setSupply(farm.context(), {
+      requestKey: key(),
+      itemId: "bought-culture",
+      packName: "bottle",
+      packAmount: 0.5,
+      packCost: 8,
+    });
+    await plan();
+    const line = (await readShopping(farm.context(), await row())).lines.find(
+      ({ ingredient }) => ingredient === "lactic-culture",
+    )!;
+    expect(line.least).toBeLessThan(line.short);
+    expect(line.standIns[0]).toMatchObject({ use: "whey", inShed: true });
+    const bought = line.standIns.find(({ use }) => use === "bought-culture")!;
+    expect(bought.costMinor).toBe(Math.round(1600 * line.short));
+  });
+  it("reminds to pick at sunrise for what is planned tomorrow", async () => {
+    await plan({ forDay: "2031-03-21" });
+    const task = (await readYard(farm.context(), await row())).round.find(({ key: name }) => name.startsWith("pick-"))!;
+    expect(task.title).toMatch(/^Pick .* of chopped plant before the sun is up$/);
+    expect(new Date(task.dueMs).toISOString()).toMatch(/^2031-03-21T0[56]/);
+  });
   it("keeps what a running batch still gets on a later day", async () => {
     const crock = await farm.vessel("Crock", 12);
     await receive({ ingredientId: "rice-wash", amount: 9, receivedOn: "2031-03-20" });
@@ -400,6 +440,32 @@ describe("plans and shopping", () => {
   ])("refuses a plan that can't be: %j", async (change, field) =>
     expect((await refusalOf(plan(change))).fields).toHaveProperty([field]),
   );
+});
+
+describe("what is picked for the batch itself", () => {
+  const fill = async (species: string, extra: object = {}) => {
+    await receive({});
+    await farm.lot("lactic-culture", 5, 0);
+    const drum = await farm.vessel(`Drum ${species} ${Object.keys(extra).length}`);
+    const request = farm.fillRequest(drum, "cultured-extract", 70, extra);
+    const lines = request.lines.map((line) => (line.ingredientId === "plant" ? { ...line, species } : line));
+    return fillVessel(farm.context(), { ...request, lines });
+  };
+  it("is known by name in its lot, and a poisonous plant stops the fill for good", async () => {
+    const { batchId } = await fill("nettle and comfrey");
+    const [rows] = await farm.scratch.pool.query(
+      "select json_value(lot.provenance, '$.plant.species') as species from stock_movement join lot on lot.id = lot_id where batch_id = ? and lot.ingredient_id = 'plant'",
+      [batchId],
+    );
+    expect(rows).toEqual([{ species: "nettle and comfrey" }]);
+    expect(await refusalOf(fill("nettle, hemlock", { overrideReason: "only a little" }))).toMatchObject({
+      code: "unfit",
+    });
+  });
+  it("wants a reason where the book does not know it", async () => {
+    expect((await refusalOf(fill("moonwort"))).code).toBe("reason-needed");
+    expect(await fill("moonwort", { overrideReason: "we eat it" })).toHaveProperty("batchId");
+  });
 });
 
 describe("finished inputs", () => {
@@ -474,6 +540,28 @@ describe("finished inputs", () => {
       { kind: "composted", note: "past its day" },
       { kind: "counted", note: "" },
     ]);
+  });
+  it("keep to another day by a reason, and what is alive no longer than it is", async () => {
+    const storeId = await strained();
+    const keep = (until: string, id = storeId) =>
+      keepStore(farm.context(), { requestKey: key(), storeId: id, until, reason: "opened" });
+    await keep("2031-04-02");
+    expect(new Date((await stores())[0]!.expiresMs).toISOString()).toBe("2031-04-02T12:00:00.000Z");
+    expect((await refusalOf(keep("2031-01-01"))).fields).toHaveProperty(["/until"]);
+    expect((await refusalOf(keep("2031-04-02", 99))).code).toBe("not-found");
+    await farm.lot("castings", 20, 0);
+    const tea = await farm.fill(await farm.vessel("Air", 120, 40), "aerated-tea", 90, hoursAgo(30));
+    await farm.log(tea, hoursAgo(1), { kind: "smell", word: "earthy" });
+    const { storeId: living } = await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId: tea,
+      kind: "strained",
+      yieldL: 80,
+      residue: "compost",
+      labourMin: 5,
+      overrideReason: "wanted",
+    });
+    expect(await refusalOf(keep("2031-05-01", living!))).toMatchObject({ code: "unfit" });
   });
   it("name the beds that could take them only when little time is left", async () => {
     await strained();

@@ -3,10 +3,12 @@ import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
 import { listLotEvents } from "@/data/lotEvents";
 import { listOpenMixings } from "@/data/mixings";
-import { listOpenPlans } from "@/data/plans";
+import type { Farm } from "@/data/farm";
+import { listOpenPlans, type Plan } from "@/data/plans";
 import { listStoresOnHand } from "@/data/stores";
-import { sayVolume } from "@/formats/amounts";
-import { isoDay, type FarmClock } from "@/formats/times";
+import { sayStock, sayVolume } from "@/formats/amounts";
+import { isoDay } from "@/formats/times";
+import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
 import type { RoundTask } from "../round";
@@ -15,6 +17,7 @@ import { WARN_H } from "./takers";
 
 const HOUR_MS = 3_600_000;
 const SHED_ORDER = 1000;
+const PICKED_PLANTS: readonly string[] = ["plant", "greens", "legume-leaf", "repellent-plant"];
 
 export interface OpenMixing {
   readonly id: number;
@@ -31,11 +34,50 @@ export const readOpenMixings = async (ctx: Context): Promise<OpenMixing[]> =>
     by: actorName,
   }));
 
+/** The next sunrise within a day; null where there is none. */
+function nextRise({ latitudeDeg, longitudeDeg }: Farm, nowMs: number): number | null {
+  const rises = sunDays(latitudeDeg, longitudeDeg, new Date(nowMs), new Date(nowMs + 24 * HOUR_MS)).map(({ rise }) =>
+    rise.getTime(),
+  );
+  return rises.filter((rise) => rise > nowMs).toSorted((a, b) => a - b)[0] ?? null;
+}
+
+/** Plants to be picked at the next sunrise, for what is planned up to the day after. */
+function picks(
+  plans: readonly Plan[],
+  today: string,
+  rise: number | null,
+): { id: number; name: string; what: string }[] {
+  if (rise === null) return [];
+  const tomorrow = new Date(Date.parse(today) + 24 * HOUR_MS).toISOString().slice(0, 10);
+  return plans
+    .filter(({ forDay }) => forDay <= tomorrow)
+    .flatMap(({ id, name, lines }) => {
+      const plants = lines.filter(({ ingredientId }) => PICKED_PLANTS.includes(ingredientId));
+      return plants.length === 0
+        ? []
+        : [
+            {
+              id,
+              name,
+              what: plants
+                .map(
+                  ({ ingredientId, amount }) =>
+                    `${sayStock(amount, findIngredient(ingredientId).stockUnit, "metric")} of ${findIngredient(ingredientId).name.toLowerCase()}`,
+                )
+                .join(", "),
+            },
+          ];
+    });
+}
+
 /** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
-export async function shedTasks(ctx: Context, clock: FarmClock, mixings: readonly OpenMixing[]): Promise<RoundTask[]> {
+export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundTask[]> {
+  const clock = farm;
   const db = ctx.pool;
   const now = ctx.now().getTime();
   const today = isoDay(ctx.now(), clock);
+  const rise = nextRise(farm, now);
   const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
   const task = (key: string, title: string, why: string, href: string, change: Partial<RoundTask> = {}): RoundTask => ({
     key,
@@ -64,6 +106,18 @@ export async function shedTasks(ctx: Context, clock: FarmClock, mixings: readonl
           vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
         ),
       ),
+    ...picks(plans, today, rise).map(({ id, name, what }) =>
+      task(
+        `pick-${id}`,
+        `Pick ${what} before the sun is up`,
+        `for ${name}; growing tips, with the dew`,
+        "/shed/gathering",
+        {
+          dueMs: rise!,
+          urgency: "later",
+        },
+      ),
+    ),
     ...sown.map(({ lotId, name, itemId }) =>
       task(
         `beans-${lotId}`,

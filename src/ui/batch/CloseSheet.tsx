@@ -1,7 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
@@ -9,12 +9,14 @@ import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
+import type { StoreContainer } from "@/services/types";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 interface CloseSheetProps {
   readonly batch: BatchView;
@@ -27,6 +29,7 @@ interface CloseForm {
   yieldL: string;
   label: string;
   place: string;
+  container: StoreContainer;
   residue: string;
   residueKg: string;
   labourMin: string;
@@ -50,11 +53,13 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     failed ? "discard" : weighed ? "shed" : living ? "at-once" : "store",
   );
   const expect = (share: number) => share * batch.basisAmount;
-  const { register, handleSubmit } = useForm<CloseForm>({
+  const { read } = useReadAmount();
+  const { register, handleSubmit, control } = useForm<CloseForm>({
     defaultValues: {
       yieldL: expect(yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
       label: `${batch.shortName}, ${vesselName}`,
       place: living ? "" : (keeping.place.split(",")[0] ?? ""),
+      container: batch.lid === "airlock" ? "vented" : "breathable",
       residue: residues[0] ?? "compost",
       residueKg: "",
       labourMin: "30",
@@ -63,12 +68,13 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   });
   const needsReason = destination !== "discard" && !FIT_STATES.has(batch.state);
 
+  const yieldTyped = useWatch({ control, name: "yieldL" });
   const submit = handleSubmit(async (form) => {
     const discarding = destination === "discard";
     const answer = await close.run({
       batchId: batch.id,
       kind: discarding ? "discarded" : "strained",
-      yieldL: discarding || weighed ? 0 : (parseNumber(form.yieldL) as number),
+      yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
       yieldKg: discarding || !weighed ? null : (parseNumber(form.yieldL) as number),
       intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
@@ -77,6 +83,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       atOnce: destination === "at-once",
       label: form.label,
       place: form.place,
+      container: form.container,
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
@@ -154,16 +161,24 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
           </Notice>
         ) : (
           <>
-            <NumberField
+            <AmountField
               label={weighed ? "Came off" : "Strained off"}
-              unit={unit}
+              of={weighed ? { itemId: makes ?? batch.methodId, unit: "kg", densityKgPerL: null } : OF_LITRES}
+              typed={yieldTyped}
               {...register("yieldL")}
               error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
               hint={`Usual here: ${sayStock(expect(yieldPerBasis.low), unit, units)} to ${sayStock(expect(yieldPerBasis.high), unit, units)}.`}
             />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
             {destination === "store" ? (
-              <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+              <div className="grid grid-cols-2 gap-3">
+                <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+                <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
+                  <option value="breathable">breathing lid</option>
+                  <option value="vented">vented</option>
+                  <option value="sealed">tight lid</option>
+                </SelectField>
+              </div>
             ) : null}
             <div className="grid grid-cols-2 gap-3">
               <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>

@@ -1,12 +1,11 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
 import { useAct } from "../actions";
-import { NumberField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 interface TakeSheetProps {
   /** A running batch, or what was strained of one. */
@@ -23,9 +22,11 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
   const take = useAct("takeFromBatch");
   const move = useAct("moveToShed");
   const act = "batchId" in from ? take : move;
-  const { register, handleSubmit } = useForm({ defaultValues: { litres: "" } });
+  const { read } = useReadAmount();
+  const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });
+  const litresTyped = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres: typed }) => {
-    const litres = parseNumber(typed) as number;
+    const litres = read(typed, OF_LITRES) as number;
     const answer = "batchId" in from ? await take.run({ ...from, litres }) : await move.run({ ...from, litres });
     if (!answer) return;
     toast.success(`${INGREDIENTS[makes].name} is in the shed.`);
@@ -43,7 +44,13 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
       <p>
         {name} serves other recipes as {INGREDIENTS[makes].name.toLowerCase()}. {sayVolume(heldL, units)} are there.
       </p>
-      <NumberField label="Taken" unit="L" {...register("litres")} error={act.fields["/litres"]} />
+      <AmountField
+        label="Taken"
+        of={OF_LITRES}
+        typed={litresTyped}
+        {...register("litres")}
+        error={act.fields["/litres"]}
+      />
     </FormSheet>
   );
 };

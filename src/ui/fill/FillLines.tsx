@@ -8,6 +8,7 @@ import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/shed/readShed";
 import { useReadAmount } from "../measures/AmountField";
 import { measurableOf, type LineDraft } from "./fillPlan";
+import { PlantNames } from "./PlantNames";
 
 interface FillLinesProps {
   readonly recipe: Recipe;
@@ -17,6 +18,8 @@ interface FillLinesProps {
   readonly fields: FieldErrors;
   readonly onType: (key: string, typed: string) => void;
   readonly onPicked: (ingredient: string, on: boolean) => void;
+  readonly species: Readonly<Record<string, string>>;
+  readonly onSpecies: (ingredient: string, species: string) => void;
 }
 
 /** Which lots would give it, oldest first, or what is short. */
@@ -48,6 +51,8 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   };
 }
 
+const PLANT_LIKE: readonly string[] = ["plant", "greens", "legume-leaf", "repellent-plant"];
+const isPlant = (ingredient: string) => PLANT_LIKE.includes(ingredient);
 const isFresh = (ingredient: string) => PICKED_FRESH.some((id) => id === ingredient);
 
 const Line = ({
@@ -58,6 +63,8 @@ const Line = ({
   fields,
   onType,
   onPicked,
+  species,
+  onSpecies,
 }: Omit<FillLinesProps, "recipe" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
   const { inOurs } = useReadAmount();
@@ -87,6 +94,13 @@ const Line = ({
             />
             picked just now
           </label>
+        ) : null}
+        {line.pickedNow && isPlant(line.ingredient) ? (
+          <PlantNames
+            typed={species[line.ingredient] ?? ""}
+            error={fields[`/lines/${index}/species`]}
+            onType={(typed) => onSpecies(line.ingredient, typed)}
+          />
         ) : null}
       </div>
       <div className="text-right">

@@ -20,6 +20,7 @@ import { FillChoice } from "./FillChoice";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
 import { FillCautions, FillNotices } from "./FillNotices";
+import { FillTools } from "./FillTools";
 import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
 import { leansOnHeld } from "./fillPlan";
@@ -71,7 +72,10 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
     planId: plan?.id ?? null,
     statedC: stated.trim() === "" ? null : celsiusOf(stated, degree),
     overrideReason: reason.trim() === "" ? null : reason.trim(),
+    toolIds: [...state.tools],
   });
+  const speciesOf = (line: (typeof lines)[number]) =>
+    line.pickedNow && state.species[line.ingredient] ? { species: state.species[line.ingredient]! } : {};
   const wait = () => {
     setStarted(true);
     leave();
@@ -79,11 +83,12 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const start = async () => {
     const answer = await act.run({
       ...asked(),
-      lines: lines.map(({ ingredient, part, used, pickedNow }) => ({
-        ingredientId: ingredient,
-        part,
-        used: used as number,
-        pickedNow,
+      lines: lines.map((line) => ({
+        ingredientId: line.ingredient,
+        part: line.part,
+        used: line.used as number,
+        pickedNow: line.pickedNow,
+        ...speciesOf(line),
       })),
       labourMin: parseNumber(labourMin) as number,
     });
@@ -94,11 +99,12 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const stepByStep = async () => {
     const answer = await mixing.run({
       ...asked(),
-      lines: lines.map(({ ingredient, part, used, pickedNow }) => ({
-        ingredientId: ingredient,
-        part,
-        amount: used as number,
-        pickedNow,
+      lines: lines.map((line) => ({
+        ingredientId: line.ingredient,
+        part: line.part,
+        amount: line.used as number,
+        pickedNow: line.pickedNow,
+        ...speciesOf(line),
       })),
     });
     if (!answer) return;
@@ -191,6 +197,8 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               shelf={making.shelf}
               units={units}
               fields={fields}
+              species={state.species}
+              onSpecies={(ingredient, typed) => set({ species: { ...state.species, [ingredient]: typed } })}
               onType={(key, typed) => set({ drafts: { ...state.drafts, [key]: typed } })}
               onPicked={(ingredient, on) =>
                 set({
@@ -229,6 +237,12 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               onChange={(water) => set({ water })}
             />
           ) : null}
+          <FillTools
+            recipe={recipe}
+            equipment={making.equipment}
+            chosen={state.tools}
+            onChange={(tools) => set({ tools })}
+          />
           <FillExtras fill={fill} shelf={making.shelf} units={units} />
           <div className="grid grid-cols-2 gap-3">
             <NumberField

@@ -84,14 +84,16 @@ function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) 
 }
 
 /** What was named, in the recipe's basis; or why it can't be read. */
-function namedAmount({ recipe, vessel, size, wanted, depth }: FillDraft): {
+function namedAmount({ recipe, vessel, size, wanted, depth, read }: FillDraft): {
   amount: number | null;
   problem: string | null;
 } {
   const { word, unit } = basisOf(recipe);
   if (size === "amount") {
-    const amount = parseNumber(wanted);
-    return { amount, problem: amount === null ? `How many ${unit} of ${word}?` : null };
+    const measured = read(wanted, measurableOf(recipe.basis));
+    return measured.type === "read"
+      ? { amount: measured.amount, problem: null }
+      : { amount: null, problem: wanted.trim() === "" ? `How many ${unit} of ${word}?` : measured.why };
   }
   if (size === "depth") {
     const cm = parseNumber(depth);

@@ -127,6 +127,80 @@ describe("filling by any recipe", () => {
   });
 });
 
+describe("what else goes in", () => {
+  it("asks which plants were picked, and stops at a poisonous one", async () => {
+    const { sent, actions } = open("cultured-extract", "equal-parts");
+    fireEvent.click(screen.getByRole("checkbox", { name: "picked just now" }));
+    fireEvent.change(screen.getByLabelText("Which plants"), { target: { value: "nettle and hemlock" } });
+    expect(screen.getByText(/Hemlock kills.*goes into no brew/)).toBeVisible();
+    expect(screen.getByText(/gloves/)).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Which plants"), { target: { value: "nettle" } });
+    water("source-1");
+    start();
+    await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
+    const lines = sent().lines as { ingredientId: string; species?: string }[];
+    expect(lines.find(({ ingredientId }) => ingredientId === "plant")).toMatchObject({ species: "nettle" });
+  });
+  it("offers the tools that hang in it, and says which want a wash", async () => {
+    const tool = (id: number, kind: "stone" | "tubing" | "bag", dirtyFrom: "soak" | null = null) => ({
+      id,
+      kind,
+      name: `${kind} ${id}`,
+      count: 2,
+      size: null,
+      outlets: null,
+      note: "",
+      broken: false,
+      dirtyFrom,
+      calibratedOn: null,
+      busy: false,
+      washedBetween: true,
+      calibrationDueOn: null,
+    });
+    const { sent, actions } = open("aerated-tea", "bacterial", {
+      equipment: [tool(1, "stone", "soak"), tool(2, "tubing"), tool(3, "bag")],
+    });
+    expect(screen.queryByRole("checkbox", { name: /^bag 3/ })).toBeNull();
+    expect(screen.getByText(/wash it first, it was in another family/)).toBeVisible();
+    fireEvent.click(screen.getByRole("checkbox", { name: /^stone 1 .*not washed/ }));
+    fireEvent.click(screen.getByRole("checkbox", { name: /^tubing 2/ }));
+    water("source-1");
+    start();
+    await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
+    expect(sent().toolIds).toEqual([1, 2]);
+  });
+  it("takes what is held back with a reason, and plans for a day", async () => {
+    const { actions } = open("cultured-extract", "equal-parts", {
+      shelf: [shelfItem("lactic-culture", 0, { softHeld: 5, heldBecause: "past its day" })],
+    });
+    expect(screen.getByText(/held back: past its day/)).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Why what is held back goes in all the same"), {
+      target: { value: "smells clean" },
+    });
+    fireEvent.click(screen.getByRole("button", { name: "Plan it for a day" }));
+    fireEvent.change(screen.getByLabelText("For the day"), { target: { value: "2031-03-25" } });
+    fireEvent.click(screen.getByRole("button", { name: "Plan it" }));
+    await waitFor(() =>
+      expect(actions.planBatch.mock.calls[0]?.[0]).toMatchObject({
+        methodId: "cultured-extract",
+        vesselId: 3,
+        forDay: "2031-03-25",
+      }),
+    );
+  });
+  it("begins step by step with what is meant to go in", async () => {
+    const { actions } = open("cultured-extract", "equal-parts");
+    water("source-1");
+    fireEvent.click(screen.getByRole("button", { name: "Mix it step by step" }));
+    await waitFor(() => expect(actions.startMixing).toHaveBeenCalled());
+    const [{ lines, water: asked }] = actions.startMixing.mock.calls[0] as [
+      { lines: { ingredientId: string; amount: number }[]; water: object },
+    ];
+    expect(lines[0]).toMatchObject({ ingredientId: "water", amount: expect.any(Number) as number });
+    expect(asked).toMatchObject({ sourceId: 1 });
+  });
+});
+
 describe("filling by the farm's own version", () => {
   const versions = [
     {

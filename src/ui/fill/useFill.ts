@@ -22,6 +22,10 @@ interface FillState {
   readonly swaps: Readonly<Record<string, IngredientId>>;
   readonly picked: ReadonlySet<string>;
   readonly drafts: Readonly<Record<string, string>>;
+  /** Which plants were picked, by ingredient. */
+  readonly species: Readonly<Record<string, string>>;
+  /** Tools that go in. */
+  readonly tools: readonly number[];
   readonly water: WaterDraft;
 }
 
@@ -53,6 +57,8 @@ export function useFill(
     swaps: {},
     picked: new Set(),
     drafts: {},
+    species: {},
+    tools: [],
     water: NO_WATER,
   }));
   const recipe = recipeOfKey(state.key, making.versions);

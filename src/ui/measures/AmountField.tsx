@@ -4,6 +4,9 @@ import { readMeasured, sayMeasured, type Measurable } from "@/formats/measured";
 import { TextField } from "../kit/fields";
 import { useMeasures } from "./measuresContext";
 
+/** Litres of whatever it is: a can or jug that was weighed with water does. */
+export const OF_LITRES: Measurable = { itemId: "water", unit: "L", densityKgPerL: 1 };
+
 /** Reads amounts as they are typed anywhere: numbers, units, or the farm's own measures. */
 export function useReadAmount(): {
   readonly read: (text: string, of: Measurable) => number | null;
@@ -35,11 +38,13 @@ interface AmountFieldProps extends InputHTMLAttributes<HTMLInputElement> {
   readonly of: Measurable;
   /** As typed, for saying how it is read. */
   readonly typed: string;
+  /** Said where nothing has to be said of how it is read. */
+  readonly hint?: string;
   readonly error?: string | undefined;
 }
 
 /** An amount in the stock unit, any unit, or the farm's own measures; how it is read stands under it. */
-export const AmountField = ({ label, of, typed, error, ...rest }: AmountFieldProps) => {
+export const AmountField = ({ label, of, typed, hint, error, ...rest }: AmountFieldProps) => {
   const { how, problem } = useReadAmount();
   const said = how(typed, of);
   return (
@@ -48,7 +53,7 @@ export const AmountField = ({ label, of, typed, error, ...rest }: AmountFieldPro
       {...rest}
       label={`${label} (${of.unit})`}
       error={error ?? (typed.trim() === "" ? undefined : (problem(typed, of) ?? undefined))}
-      hint={said ? `= ${said}` : undefined}
+      hint={said ? `= ${said}` : hint}
     />
   );
 };

@@ -43,7 +43,7 @@ export const LotRow = ({
   const acts: readonly (readonly [LotAct, string])[] = [
     ...(state.openedOn === null ? ([["opened", "Opened"]] as const) : []),
     ["place", "Moved"],
-    ["waste", "Waste"],
+    ["waste", "Went out"],
     ["count", "Count"],
     ["expiry", "Another day"],
     ...(suspected && state.beans.result === null

@@ -8,7 +8,7 @@ import type { ItemView } from "@/services/shed/readItem";
 import type { LotView } from "@/services/shed/lotStates";
 import { useAct } from "../actions";
 import { Choices } from "../kit/Choices";
-import { TextField } from "../kit/fields";
+import { TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
@@ -17,7 +17,7 @@ export type LotAct = "opened" | "place" | "waste" | "count" | "expiry" | "beans-
 const TITLES: Readonly<Record<LotAct, string>> = {
   "opened": "It was opened",
   "place": "It was moved",
-  "waste": "Some of it is wasted",
+  "waste": "Some of it went out",
   "count": "What is left of it",
   "expiry": "It keeps to another day",
   "beans-sown": "Three beans are sown in it",
@@ -64,13 +64,14 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
   const [reason, setReason] = useState("");
   const [word, setWord] = useState("");
   const [onDay, setOnDay] = useState(today);
+  const [usedElsewhere, setElsewhere] = useState(false);
   const [beans, setBeans] = useState<"beans-clean" | "beans-damaged" | "">("");
   const run = { waste, count, correct }[act as "waste" | "count" | "correct"] ?? note;
   const { fields } = run;
   const say = (value: number) => sayStock(value, item.unit, farm.units, 4);
   const ask = (): Promise<unknown> => {
     const read_ = read(amount, item) as number;
-    if (act === "waste") return waste.run({ lotId: lot!.id, amount: read_, reason });
+    if (act === "waste") return waste.run({ lotId: lot!.id, amount: read_, reason, usedElsewhere });
     if (act === "count")
       return count.run({ lines: [{ lotId: lot!.id, counted: read_, expected: lot!.onHand }], note: reason });
     if (act === "correct") return correct.run({ movementId: line!.id, amount: read_, reason });
@@ -111,6 +112,13 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
           value={amount}
           onChange={(event) => setAmount(event.target.value)}
           error={fields["/amount"] ?? fields["/lines/0/counted"]}
+        />
+      ) : null}
+      {act === "waste" ? (
+        <TickField
+          label="It was used, for something that is no batch"
+          checked={usedElsewhere}
+          onChange={(event) => setElsewhere(event.target.checked)}
         />
       ) : null}
       {wantsAmount ? (

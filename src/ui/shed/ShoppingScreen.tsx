@@ -41,6 +41,11 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
         {line.forWhat.join(", ")}
         {line.costMinor === null || line.how !== "buy" ? "" : `; ${sayMoney(line.costMinor, view.farm.currency)}`}
       </p>
+      {line.least === null ? null : (
+        <p className="text-[0.92rem]">
+          Scarce? {say(line.least)} in all still start these brews in good time; less does not.
+        </p>
+      )}
       {line.lateD > 0 ? (
         <p className="text-[0.92rem] font-semibold text-rust">
           ■ Ordered today it comes {plural(line.lateD, "day")} too late: move the batch, or take something in its place.
@@ -69,7 +74,9 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
                 <li key={standIn.use} className="py-0.5">
                   <span className="reading font-semibold">{say2(standIn.amount, standIn.use, view)}</span>{" "}
                   {line.standInNames[index]?.toLowerCase()}
-                  {standIn.inShed ? ", in the shed" : ""}. <span className="text-soft">{standIn.changes}</span>
+                  {standIn.inShed ? ", in the shed" : ""}
+                  {standIn.costMinor === null ? "" : `, ${sayMoney(standIn.costMinor, view.farm.currency)}`}.{" "}
+                  <span className="text-soft">{standIn.changes}</span>
                 </li>
               ))}
             </ul>

@@ -11,7 +11,7 @@ import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
-import { AmountField, useReadAmount } from "../measures/AmountField";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 interface StoreSheetProps {
   readonly store: ShedStore;
@@ -19,8 +19,7 @@ interface StoreSheetProps {
   readonly onClose: () => void;
 }
 
-type Act = "pour" | "empty" | "count";
-const OF_LITRES = { itemId: "water", unit: "L", densityKgPerL: 1 } as const;
+type Act = "pour" | "empty" | "count" | "keep";
 
 const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
   const act = useAct("pourStore");
@@ -183,6 +182,44 @@ const Measure = ({ store, onDone }: { readonly store: ShedStore; readonly onDone
   );
 };
 
+const Keep = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
+  const act = useAct("keepStore");
+  const [until, setUntil] = useState("");
+  const [reason, setReason] = useState("");
+  const submit = async (event?: FormEvent) => {
+    event?.preventDefault();
+    if (!(await act.run({ storeId: store.id, until, reason }))) return;
+    toast.success("Kept. Print its label anew.");
+    onDone();
+  };
+  return (
+    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
+      {act.error ? (
+        <Notice tone="error" title={act.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      <TextField
+        label="Keeps to"
+        type="date"
+        value={until}
+        onChange={(event) => setUntil(event.target.value)}
+        error={act.fields["/until"]}
+      />
+      <TextField
+        label="Why"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+        hint="opened, poured from another, smelt and found good"
+      />
+      <Button type="submit" look="strong" disabled={act.busy}>
+        Keep this day
+      </Button>
+    </form>
+  );
+};
+
 /** One store: poured over into cans and jars, measured, labelled, or brought where what is over belongs. */
 export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
   const over = store.expiresMs < view.nowMs;
@@ -217,11 +254,13 @@ export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
           options={[
             { value: "pour", label: "poured over" },
             { value: "count", label: "measured" },
+            { value: "keep", label: "another day" },
             { value: "empty", label: "emptied" },
           ]}
         />
         {act === "pour" ? <Pour store={store} onDone={onClose} /> : null}
         {act === "count" ? <Measure store={store} onDone={onClose} /> : null}
+        {act === "keep" ? <Keep store={store} onDone={onClose} /> : null}
         {act === "empty" ? <Empty store={store} over={over} onDone={onClose} /> : null}
       </div>
     </Sheet>

@@ -286,7 +286,7 @@ describe("one container, opened", () => {
   it("writes waste with its reason, a count, and what else happened to a lot", async () => {
     const actions = open();
     const act = (word: string) => fireEvent.click(screen.getByRole("button", { name: `${word}: bought, 1 Jan 2031` }));
-    act("Waste");
+    act("Went out");
     fireEvent.change(screen.getByLabelText("How much (L)"), { target: { value: "500 mL" } });
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "spilt" } });
     fireEvent.click(screen.getByRole("button", { name: "Take it off the books" }));
@@ -473,7 +473,8 @@ describe("shopping", () => {
     lateD: 0,
     how: "buy",
     maker: null,
-    standIns: [{ use: "white-sugar", amount: 5.6, inShed: true, changes: "Sugar alone." }],
+    least: null,
+    standIns: [{ use: "white-sugar", amount: 5.6, inShed: true, costMinor: 250, changes: "Sugar alone." }],
     standInNames: ["White sugar"],
   };
   const view = (change: Partial<ShoppingView> = {}): ShoppingView => ({
@@ -493,7 +494,7 @@ describe("shopping", () => {
     expect(screen.getByText(/Order by 24 Mar 2031: it takes 4 days/)).toBeVisible();
     expect(screen.getAllByText(/30\.00 crowns/).length).toBeGreaterThan(0);
     fireEvent.click(screen.getByRole("button", { name: /The shed has something in its place/ }));
-    expect(screen.getByText(/white sugar, in the shed/)).toBeVisible();
+    expect(screen.getByText(/white sugar, in the shed, 2.50 crowns/)).toBeVisible();
   });
   it("says how late an order would come", () => {
     open({ lines: [{ ...LINE, lateD: 3 }] });
