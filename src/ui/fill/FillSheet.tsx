@@ -133,14 +133,19 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
               : problem}
           </p>
-          <div className="flex flex-wrap gap-2 max-sm:w-full max-sm:flex-col">
+          <div className="flex flex-wrap gap-2 max-sm:grid max-sm:w-full max-sm:grid-cols-2">
             <Button disabled={!scaled} onClick={() => setPlanning(true)}>
               Plan it for a day
             </Button>
             <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
               Mix it step by step
             </Button>
-            <Button look="strong" disabled={blocked || act.busy} onClick={() => void start()}>
+            <Button
+              look="strong"
+              className="max-sm:col-span-2"
+              disabled={blocked || act.busy}
+              onClick={() => void start()}
+            >
               Start the batch
             </Button>
           </div>

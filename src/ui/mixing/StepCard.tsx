@@ -48,7 +48,7 @@ export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps)
   const ours = step.amount && of ? inOurs(step.amount.planned, of) : null;
   return (
     <section aria-label={step.title} className="border-2 border-ink bg-chalk p-4">
-      <h2 className="reading text-3xl font-semibold">{step.title}</h2>
+      <h2 className="text-2xl">{step.title}</h2>
       {step.amount ? (
         <p className="mt-1">
           <span className="reading text-5xl font-semibold">
