@@ -40,10 +40,25 @@ async function time(work: () => Promise<unknown>): Promise<{ firstMs: number; me
   return { firstMs, medianMs: rest.toSorted((a, b) => a - b)[Math.floor(rest.length / 2)] ?? NaN };
 }
 
+type View = readonly [name: string, view: () => Promise<unknown>, sql: () => Promise<unknown>];
+
+/** A line a view: its bare SQL beside it. */
+async function rowsOf(size: string, views: readonly View[]): Promise<string[]> {
+  const rows: string[] = [];
+  for (const [name, view, sql] of views) {
+    const bare = await time(sql);
+    const whole = await time(view);
+    rows.push(
+      `| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`,
+    );
+  }
+  return rows;
+}
+
 async function measure(pool: Database, farm: Farm, size: string): Promise<string[]> {
   const db: Queryable = pool;
   const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
-  const views: readonly (readonly [string, () => Promise<unknown>, () => Promise<unknown>])[] = [
+  const views: readonly View[] = [
     [
       "yard",
       () => readYard(ctx, farm),
@@ -67,35 +82,19 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
       () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db)]),
     ],
   ];
-  const rows: string[] = [];
-  for (const [name, view, sql] of views) {
-    const bare = await time(sql);
-    const whole = await time(view);
-    rows.push(
-      `| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`,
-    );
-  }
-  return rows;
+  return rowsOf(size, views);
 }
 
 /** The shed alone, on shelves that are full: what it answers beside the bare SQL of it. */
 async function measureShed(pool: Database, farm: Farm, size: string): Promise<string[]> {
   const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
-  const views: readonly (readonly [string, () => Promise<unknown>, () => Promise<unknown>])[] = [
+  const views: readonly View[] = [
     ["shed", () => readShed(ctx, farm), () => Promise.all([listLotsOnHand(pool), listStoresOnHand(pool)])],
     ["one container", () => readItem(ctx, "molasses", "2031-01-11"), () => listLotsOf(pool, "molasses")],
     ["shopping", () => readShopping(ctx, farm), () => listLotsOnHand(pool)],
     ["count", () => readCount(ctx, farm), () => listLotsOnHand(pool)],
   ];
-  const rows: string[] = [];
-  for (const [name, view, sql] of views) {
-    const bare = await time(sql);
-    const whole = await time(view);
-    rows.push(
-      `| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`,
-    );
-  }
-  return rows;
+  return rowsOf(size, views);
 }
 
 async function main(): Promise<void> {

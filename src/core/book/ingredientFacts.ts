@@ -1,3 +1,4 @@
+import { addDays } from "../calendar";
 import type { CautionId } from "./cautions";
 import type { IngredientId } from "./ingredients";
 
@@ -195,10 +196,9 @@ export function seasonOf(day: string, latitudeDeg: number): Season {
 /** Day to use it by: a pack that was opened spoils sooner. Null where nothing is known to spoil it. */
 export function usualExpiry(id: IngredientId, receivedOn: string, openedOn: string | null): string | null {
   const { keepsD, openD } = INGREDIENT_FACTS[id];
-  const plus = (day: string, days: number) => new Date(Date.parse(day) + days * 86_400_000).toISOString().slice(0, 10);
   const days = [
-    ...(keepsD === null ? [] : [plus(receivedOn, keepsD)]),
-    ...(openD === null || openedOn === null ? [] : [plus(openedOn, openD)]),
+    ...(keepsD === null ? [] : [addDays(receivedOn, keepsD)]),
+    ...(openD === null || openedOn === null ? [] : [addDays(openedOn, openD)]),
   ];
   return days.toSorted()[0] ?? null;
 }

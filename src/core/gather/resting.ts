@@ -1,4 +1,4 @@
-const DAY_MS = 86_400_000;
+import { addDays } from "../calendar";
 
 /** A place that is picked from, and left to mend between visits. */
 export interface Visits {
@@ -14,6 +14,6 @@ export interface Visits {
 export function restsUntil({ restD, takenOn }: Visits, today: string): string | null {
   const last = takenOn.toSorted().at(-1);
   if (last === undefined) return null;
-  const until = new Date(Date.parse(last) + restD * DAY_MS).toISOString().slice(0, 10);
+  const until = addDays(last, restD);
   return until > today ? until : null;
 }

@@ -1,3 +1,4 @@
+import { addDays } from "../calendar";
 import type { CautionId } from "../book/cautions";
 
 export const DUNG_AGES = ["fresh", "dry", "composted", "aged"] as const;
@@ -58,8 +59,6 @@ export interface LotHazard {
   readonly untested?: boolean;
 }
 
-const DAY_MS = 86_400_000;
-const addDays = (day: string, days: number) => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
 /** Urine is stored a month at the least before it goes anywhere (the shortest hold that growers' rules know). */
 export const URINE_HOLD_D = 30;
 /** Beans sown in it are looked at after two weeks. */

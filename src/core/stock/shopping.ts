@@ -1,3 +1,4 @@
+import { addDays, daysBetween } from "../calendar";
 import { substitutesFor } from "../book/substitutes";
 import type { IngredientId } from "../book/ingredients";
 import { toMilli } from "./drawOldest";
@@ -60,10 +61,6 @@ export interface ToBuy {
   readonly lateD: number;
   readonly standIns: readonly StandIn[];
 }
-
-const DAY_MS = 86_400_000;
-const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
-const addDays = (day: string, days: number) => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
 
 /**
  * Reserves what is in the shed for what is planned, the earliest day first and the oldest lot first. A lot serves no day after its expiry,

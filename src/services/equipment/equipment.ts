@@ -1,3 +1,4 @@
+import { addDays } from "@/core/calendar";
 import "server-only";
 import { METHODS } from "@/core/book";
 import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
@@ -82,12 +83,7 @@ export function equipmentView({ events, ...tool }: EquipmentState, clock: FarmCl
     calibratedOn,
     busy: used !== null && used.batchRunning,
     washedBetween: WASHED_BETWEEN.includes(tool.kind),
-    calibrationDueOn:
-      days === undefined
-        ? null
-        : calibratedOn === null
-          ? "0000-00-00"
-          : new Date(Date.parse(calibratedOn) + days * 86_400_000).toISOString().slice(0, 10),
+    calibrationDueOn: days === undefined ? null : calibratedOn === null ? "0000-00-00" : addDays(calibratedOn, days),
   };
 }
 

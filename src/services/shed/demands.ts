@@ -1,3 +1,4 @@
+import { addDays } from "@/core/calendar";
 import "server-only";
 import type { IngredientId } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
@@ -9,9 +10,6 @@ import { listOpenMixings } from "@/data/mixings";
 import { listOpenPlans, type Plan } from "@/data/plans";
 import { isoDay, type FarmClock } from "@/formats/times";
 import type { MixingFill } from "../mixing/mixingFill";
-
-const DAY_MS = 86_400_000;
-const addDays = (day: string, days: number) => new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10);
 
 /** What was drawn for running batches after their start, by batch and ingredient. */
 const DRAWN_SINCE = `

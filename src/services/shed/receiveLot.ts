@@ -1,3 +1,4 @@
+import { addDays } from "@/core/calendar";
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { usualExpiry } from "@/core/book/ingredientFacts";
@@ -91,7 +92,7 @@ export async function bookLot(db: Queryable, ctx: Context, request: LotRequest):
 
 function expiryOf(id: Parameters<typeof usualExpiry>[0], ownKeepsD: number | null, receivedOn: string): string | null {
   if (ownKeepsD === null) return usualExpiry(id, receivedOn, null);
-  return new Date(Date.parse(receivedOn) + ownKeepsD * 86_400_000).toISOString().slice(0, 10);
+  return addDays(receivedOn, ownKeepsD);
 }
 
 /** A lot comes into the shed, with what the whole of it cost and where it came from. @throws {Refusal} */

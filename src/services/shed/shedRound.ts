@@ -1,3 +1,4 @@
+import { addDays } from "@/core/calendar";
 import "server-only";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
@@ -49,7 +50,7 @@ function picks(
   rise: number | null,
 ): { id: number; name: string; what: string }[] {
   if (rise === null) return [];
-  const tomorrow = new Date(Date.parse(today) + 24 * HOUR_MS).toISOString().slice(0, 10);
+  const tomorrow = addDays(today, 1);
   return plans
     .filter(({ forDay }) => forDay <= tomorrow)
     .flatMap(({ id, name, lines }) => {
@@ -160,10 +161,10 @@ async function unreadBeans(ctx: Context, today: string): Promise<{ lotId: number
   const events = await listLotEvents(ctx.pool);
   if (!events.some(({ kind }) => kind === "beans-sown")) return [];
   const { lots } = await readShelfLots(ctx.pool, today);
-  const due = (sownOn: string) => new Date(Date.parse(sownOn) + BEAN_TEST_D * 86_400_000).toISOString().slice(0, 10);
   return lots
     .filter(
-      ({ state }) => state.beans.sownOn !== null && state.beans.result === null && due(state.beans.sownOn) <= today,
+      ({ state }) =>
+        state.beans.sownOn !== null && state.beans.result === null && addDays(state.beans.sownOn, BEAN_TEST_D) <= today,
     )
     .map(({ id, ingredientId, ownId }) => ({
       lotId: id,

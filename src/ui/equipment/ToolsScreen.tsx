@@ -229,7 +229,7 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
               you begin.
             </p>
           ) : null}
-          <ul className="grid divide-y divide-line border-y border-line lg:grid-cols-2 lg:gap-x-8">
+          <ul className="grid divide-y divide-line border-y border-line empty:hidden lg:grid-cols-2 lg:gap-x-8">
             {view.equipment.map((tool) => (
               <Peg key={tool.id} tool={tool} view={view} onUse={() => setOpen(tool)} />
             ))}
@@ -249,7 +249,7 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
           <section aria-label="What lacks">
             <h2 className="text-xl">What planned batches lack</h2>
             {view.lacks.length === 0 ? <p className="text-soft">◆ Nothing.</p> : null}
-            <ul className="divide-y divide-line border-y border-line">
+            <ul className="divide-y divide-line border-y border-line empty:hidden">
               {view.lacks.map(({ planId, name, forDay, gaps }) => (
                 <li key={planId} className="py-2">
                   <p className="font-semibold">

@@ -95,7 +95,7 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
       {view.wanted.length > 0 ? (
         <section aria-label="Wanted" className="mt-6">
           <h2 className="text-xl">Wanted for what is planned</h2>
-          <ul className="divide-y divide-line border-y border-line md:max-w-xl">
+          <ul className="divide-y divide-line border-y border-line empty:hidden md:max-w-xl">
             {view.wanted.map((line) => (
               <li key={line.ingredient} className="flex flex-wrap justify-between gap-3 py-2">
                 <span>

@@ -81,7 +81,7 @@ export const PlacePanel = ({
         None yet. Leaf mould comes from damp shade that nobody rakes: write down where, and let it rest between takings.
       </p>
     ) : null}
-    <ul className="divide-y divide-line border-y border-line">
+    <ul className="divide-y divide-line border-y border-line empty:hidden">
       {view.places.map((place) => (
         <li key={place.id} className="py-2.5">
           <div className="flex gap-3">

@@ -71,7 +71,7 @@ export const BinPanel = ({
         None yet. With the weight of its worms a bin tells what it eats and when castings are due.
       </p>
     ) : null}
-    <ul className="divide-y divide-line border-y border-line">
+    <ul className="divide-y divide-line border-y border-line empty:hidden">
       {view.bins.map((bin) => (
         <li key={bin.id} className="py-2.5">
           <div className="flex gap-4">

@@ -1,5 +1,4 @@
 "use client";
-import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { Droplets, FlaskConical, GlassWater, Hand, Skull, Sprout, Wind, type LucideIcon } from "lucide-react";
 import type { CautionId } from "@/core/book/cautions";
 import { labelsPerPage, type Paper } from "@/core/paper/papers";
@@ -11,6 +10,7 @@ import { NumberField } from "../kit/fields";
 import { Code } from "./Code";
 import { PaperBar } from "./PaperBar";
 import { Page, PageRule } from "./PaperSheet";
+import { usePaperQuery } from "./usePaperQuery";
 
 type Label = LabelsView["labels"][number];
 
@@ -170,14 +170,7 @@ export const LabelsPaper = ({
   readonly copies: number;
   readonly hand: boolean;
 }) => {
-  const router = useRouter();
-  const path = usePathname();
-  const query = useSearchParams();
-  const to = (name: string, value: string) => {
-    const next = new URLSearchParams(query);
-    next.set(name, value);
-    router.replace(`${path}?${next.toString()}`, { scroll: false });
-  };
+  const to = usePaperQuery();
   const { columns, rows } = labelsPerPage(paper);
   const all = view.labels.flatMap((label) => Array.from({ length: copies }, () => label));
   return (
@@ -204,7 +197,7 @@ export const LabelsPaper = ({
         </div>
       </PaperBar>
       <PageRule paper={paper} />
-      <div className="overflow-x-auto print:overflow-visible">
+      <div role="region" aria-label="The pages" tabIndex={0} className="overflow-x-auto print:overflow-visible">
         {hand
           ? view.labels.map((label) => (
               <Page key={label.number} paper={paper}>

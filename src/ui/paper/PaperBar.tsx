@@ -1,9 +1,9 @@
 "use client";
 import { Printer } from "lucide-react";
-import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { PAPERS, type PaperId } from "@/core/paper/papers";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
+import { usePaperQuery } from "./usePaperQuery";
 
 /** Above the page on the screen, never on paper: which paper, and the printer. */
 export const PaperBar = ({
@@ -18,14 +18,7 @@ export const PaperBar = ({
   readonly rolls?: boolean;
   readonly children?: React.ReactNode;
 }) => {
-  const router = useRouter();
-  const path = usePathname();
-  const query = useSearchParams();
-  const to = (name: string, value: string) => {
-    const next = new URLSearchParams(query);
-    next.set(name, value);
-    router.replace(`${path}?${next.toString()}`, { scroll: false });
-  };
+  const to = usePaperQuery();
   return (
     <div className="mb-5 flex flex-wrap items-end gap-3 print:hidden">
       <h1 className="mr-auto text-2xl">{title}</h1>

@@ -131,7 +131,9 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
     <div className="px-4 py-5 pb-36 md:px-8">
       <h1 className="text-2xl">Count</h1>
       <ShedNav here="/shed/count" />
-      {view.lots.length === 0 ? <p className="mt-5">There is nothing to count: the shelves are empty.</p> : null}
+      {view.lots.length === 0 ? (
+        <p className="mt-5">There is nothing to count: the shelves are empty. Receive what you have first.</p>
+      ) : null}
       {act.error ? (
         <div className="mt-4">
           <Notice tone="error" title={act.error.message}>
@@ -153,7 +155,7 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
       {shown.map((place) => (
         <section key={place} aria-label={place || "No place said"} className="mt-6 max-w-xl">
           <h2 className="text-xl">{place || "No place said"}</h2>
-          <ul className="divide-y divide-line border-y border-line">
+          <ul className="divide-y divide-line border-y border-line empty:hidden">
             {view.lots
               .filter((lot) => lot.place === place)
               .map((lot) => (

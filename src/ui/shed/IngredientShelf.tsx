@@ -1,4 +1,5 @@
 "use client";
+import { addDays, daysBetween } from "@/core/calendar";
 import Link from "next/link";
 import { useState } from "react";
 import { sayStock } from "@/formats/amounts";
@@ -11,14 +12,11 @@ import { LotJar } from "./shelfDrawings";
 const SOON_D = 14;
 /** Fewer than this are seen at a glance; more want a word to find by. */
 const SEARCH_FROM = 18;
-const DAY_MS = 86_400_000;
-
-const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Date.parse(today)) / DAY_MS);
 
 /** What a container has to say, the most pressing first; a mark stands for each kind besides its colour. */
 function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: string; readonly warn: boolean }[] {
   const say = (amount: number) => sayStock(amount, item.unit, view.farm.units);
-  const left = item.expiresOn === null ? null : daysTo(item.expiresOn, view.today);
+  const left = item.expiresOn === null ? null : daysBetween(view.today, item.expiresOn);
   const { collecting } = item;
   return [
     ...(item.short > 0
@@ -39,7 +37,7 @@ function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: stri
     ...(collecting && collecting.outlook.type === "on-day"
       ? [
           {
-            text: `${say(collecting.target)} by ${sayDay(new Date(view.nowMs + collecting.outlook.inDays * DAY_MS).toISOString().slice(0, 10))}`,
+            text: `${say(collecting.target)} by ${sayDay(addDays(view.today, Math.ceil(collecting.outlook.inDays)))}`,
             warn: false,
           },
         ]

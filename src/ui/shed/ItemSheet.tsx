@@ -120,7 +120,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
       <div className="grid gap-6">
         <section aria-label="Lots">
           {item.lots.length === 0 ? <p className="text-soft">Nothing of it is on the shelf.</p> : null}
-          <ol className="divide-y divide-line border-y border-line">
+          <ol className="divide-y divide-line border-y border-line empty:hidden">
             {item.lots.map((one) => (
               <LotRow
                 key={one.id}

@@ -32,7 +32,7 @@ export const LedgerList = ({
   return (
     <section aria-label="In and out">
       <h3 className="text-lg">In and out</h3>
-      <ol className="divide-y divide-line border-y border-line">
+      <ol className="divide-y divide-line border-y border-line empty:hidden">
         {item.ledger.slice(0, SHOWN).map((line) => (
           <li key={line.id} className="flex flex-wrap items-center justify-between gap-x-3 py-1">
             <span className="min-w-0">

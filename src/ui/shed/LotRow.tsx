@@ -1,4 +1,5 @@
 "use client";
+import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { sayMoney, sayStock } from "@/formats/amounts";
 import { sayHold } from "@/formats/holdText";
@@ -22,7 +23,7 @@ function sayOrigin({ provenance, fromBatchId }: LotView): string[] {
   ];
 }
 
-const dueOn = (day: string) => new Date(Date.parse(day) + BEAN_TEST_D * 86_400_000).toISOString().slice(0, 10);
+const dueOn = (day: string) => addDays(day, BEAN_TEST_D);
 
 /** A lot as it lies: what is left, where, until when, what holds it back; and what can be done to it. */
 export const LotRow = ({

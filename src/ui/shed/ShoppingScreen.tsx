@@ -154,7 +154,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
           {groups.map(({ how, lines }) => (
             <section key={how} aria-label={HEADS[how]}>
               <h2 className="text-xl">{HEADS[how]}</h2>
-              <ul className="divide-y divide-line border-y border-line">
+              <ul className="divide-y divide-line border-y border-line empty:hidden">
                 {lines.map((line) => (
                   <Line key={line.ingredient} line={line} view={view} />
                 ))}
@@ -170,7 +170,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
           {view.reorder.length > 0 ? (
             <section aria-label="Running low">
               <h2 className="text-xl">Running low</h2>
-              <ul className="divide-y divide-line border-y border-line">
+              <ul className="divide-y divide-line border-y border-line empty:hidden">
                 {view.reorder.map((item) => (
                   <li key={item.itemId} className="flex flex-wrap justify-between gap-3 py-2">
                     <Link
@@ -192,7 +192,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
         <section aria-label="What is planned">
           <h2 className="text-xl">What is planned</h2>
           {view.plans.length === 0 ? <p className="text-soft">Nothing yet.</p> : null}
-          <ul className="divide-y divide-line border-y border-line">
+          <ul className="divide-y divide-line border-y border-line empty:hidden">
             {view.plans.map((plan) => (
               <PlanRow key={plan.id} plan={plan} view={view} />
             ))}

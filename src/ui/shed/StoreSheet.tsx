@@ -1,10 +1,11 @@
 "use client";
 import Link from "next/link";
-import { useState, type FormEvent } from "react";
+import { useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { sayVolume } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import type { ActionError } from "@/contracts/actions/requests";
 import { useAct } from "../actions";
 import { Button, buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
@@ -21,6 +22,39 @@ interface StoreSheetProps {
 
 type Act = "pour" | "empty" | "count" | "keep";
 
+/** What happens to a store, as a small form in its panel: what is wrong on top, the act at its foot. */
+const StoreForm = ({
+  busy,
+  error,
+  act,
+  onSubmit,
+  children,
+}: {
+  readonly busy: boolean;
+  readonly error: ActionError | null;
+  readonly act: string;
+  readonly onSubmit: () => Promise<void>;
+  readonly children: ReactNode;
+}) => (
+  <form
+    onSubmit={(event) => {
+      event.preventDefault();
+      void onSubmit();
+    }}
+    className="grid gap-3"
+  >
+    {error ? (
+      <Notice tone="error" title={error.message}>
+        {null}
+      </Notice>
+    ) : null}
+    {children}
+    <Button type="submit" look="strong" disabled={busy}>
+      {act}
+    </Button>
+  </form>
+);
+
 const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
   const act = useAct("pourStore");
   const { read } = useReadAmount();
@@ -30,8 +64,7 @@ const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
   const [place, setPlace] = useState(store.place);
   const each = read(litres, OF_LITRES);
   const vessels = parseNumber(count);
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
+  const submit = async () => {
     const answer = await act.run({
       storeId: store.id,
       parts: Array.from({ length: Math.max(1, Math.min(40, Math.round(vessels ?? 1))) }, () => ({
@@ -47,12 +80,7 @@ const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
   };
   const { fields } = act;
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
-      {act.error ? (
-        <Notice tone="error" title={act.error.message}>
-          {null}
-        </Notice>
-      ) : null}
+    <StoreForm busy={act.busy} error={act.error} act="Pour" onSubmit={submit}>
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="Into how many" value={count} onChange={(event) => setCount(event.target.value)} />
         <AmountField
@@ -78,10 +106,7 @@ const Pour = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
       <p className="text-[0.9rem] text-soft">
         Each part has a number of its own under batch {store.batchId}; its shelf life runs on from where it stands.
       </p>
-      <Button type="submit" look="strong" disabled={act.busy}>
-        Pour
-      </Button>
-    </form>
+    </StoreForm>
   );
 };
 
@@ -99,19 +124,13 @@ const Empty = ({
   const [litres, setLitres] = useState(String(store.onHandL));
   const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
   const [reason, setReason] = useState(over ? "past its day" : "");
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
+  const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
     toast.success("It is written down, with the reason.");
     onDone();
   };
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
-      {act.error ? (
-        <Notice tone="error" title={act.error.message}>
-          {null}
-        </Notice>
-      ) : null}
+    <StoreForm busy={act.busy} error={act.error} act="Write it down" onSubmit={submit}>
       <Choices
         label="Where it goes"
         value={to}
@@ -141,10 +160,7 @@ const Empty = ({
         onChange={(event) => setReason(event.target.value)}
         error={act.fields["/reason"]}
       />
-      <Button type="submit" look="strong" disabled={act.busy}>
-        Write it down
-      </Button>
-    </form>
+    </StoreForm>
   );
 };
 
@@ -153,14 +169,13 @@ const Measure = ({ store, onDone }: { readonly store: ShedStore; readonly onDone
   const { read } = useReadAmount();
   const [litres, setLitres] = useState("");
   const [reason, setReason] = useState("");
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
+  const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
     toast.success("The books say so too now.");
     onDone();
   };
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
+    <StoreForm busy={act.busy} error={act.error} act="So much is in it" onSubmit={submit}>
       <AmountField
         label="It holds"
         of={OF_LITRES}
@@ -175,10 +190,7 @@ const Measure = ({ store, onDone }: { readonly store: ShedStore; readonly onDone
         onChange={(event) => setReason(event.target.value)}
         error={act.fields["/reason"]}
       />
-      <Button type="submit" look="strong" disabled={act.busy}>
-        So much is in it
-      </Button>
-    </form>
+    </StoreForm>
   );
 };
 
@@ -186,19 +198,13 @@ const Keep = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
   const act = useAct("keepStore");
   const [until, setUntil] = useState("");
   const [reason, setReason] = useState("");
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
+  const submit = async () => {
     if (!(await act.run({ storeId: store.id, until, reason }))) return;
     toast.success("Kept. Print its label anew.");
     onDone();
   };
   return (
-    <form onSubmit={(event) => void submit(event)} className="grid gap-3">
-      {act.error ? (
-        <Notice tone="error" title={act.error.message}>
-          {null}
-        </Notice>
-      ) : null}
+    <StoreForm busy={act.busy} error={act.error} act="Keep this day" onSubmit={submit}>
       <TextField
         label="Keeps to"
         type="date"
@@ -213,10 +219,7 @@ const Keep = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
         error={act.fields["/reason"]}
         hint="opened, poured from another, smelt and found good"
       />
-      <Button type="submit" look="strong" disabled={act.busy}>
-        Keep this day
-      </Button>
-    </form>
+    </StoreForm>
   );
 };
 

@@ -60,7 +60,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
         </p>
       ) : null}
       <div className="mt-2 grid gap-x-10 gap-y-4 md:grid-cols-2">
-        <ul className="divide-y divide-line border-y border-line">
+        <ul className="divide-y divide-line border-y border-line empty:hidden">
           {view.waters.map((water) => (
             <li key={water.id} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-2">
               <span>
