@@ -35,7 +35,7 @@ export default defineConfig({
     {
       name: "phone",
       // The walk at a thumb's width, and what happens when the database is taken away.
-      testMatch: ["methods.spec.ts", "walk.spec.ts", "workshop.spec.ts", "faults.spec.ts"],
+      testMatch: ["methods.spec.ts", "walk.spec.ts", "yardwork.spec.ts", "faults.spec.ts"],
       use: { baseURL: process.env.PHONE_URL, viewport: { width: 390, height: 844 }, hasTouch: true },
     },
   ],

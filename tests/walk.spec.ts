@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
+import { seesNoBarrier } from "./look";
 
 /** Words for what a person does; the walk itself reads like one. */
 class Person {
@@ -24,11 +24,6 @@ class Person {
   async hears(words: string | RegExp) {
     await expect(this.page.getByText(words).first()).toBeVisible();
   }
-}
-
-async function seesNoBarrier(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa"]).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
 }
 
 test.describe.configure({ mode: "serial" });

@@ -18,6 +18,12 @@ export function parseNumber(text: string): number | null {
   return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : null;
 }
 
+/**
+ * A number that may be left out: null for nothing, NaN for what is typed and is none, so that the form marks it and does not drop it.
+ * @example readOptional("a bit"); // NaN
+ */
+export const readOptional = (text: string): number | null => (text.trim() === "" ? null : (parseNumber(text) ?? NaN));
+
 /** @example plural(1, "can"); // "1 can" */
 export const plural = (count: number, noun: string): string =>
   `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;

@@ -3,8 +3,6 @@ import type { ActionRequest } from "@/contracts/actions/requests";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { METHODS } from "@/core/book";
 import type { Recipe } from "@/core/book/recipe";
-import { checkPlant } from "@/core/safety/checkPlant";
-import type { Provenance } from "@/core/safety/provenance";
 import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { toMilli } from "@/core/stock/drawOldest";
@@ -16,8 +14,10 @@ import { lockVessel, type VesselState } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import { listOpenMixings } from "@/data/mixings";
+import { lockPlan } from "@/data/plans";
 import { endPlan } from "./shed/plans";
 import type { Context } from "./context";
+import { pickedPlant } from "./pickedPlant";
 import { pickRecipe } from "./recipes";
 import { atField, Refusal, refuseAt } from "./refusal";
 import { bookIn, drawOut } from "./shed/shedBook";
@@ -100,33 +100,6 @@ function requireRoom(vessel: VesselState, recipe: Recipe, lines: readonly UsedLi
   return filledL;
 }
 
-/**
- * What was picked for the batch, by name: a poisonous plant stops the fill, one the book doesn't know wants a reason.
- * @throws {Refusal}
- */
-export function requirePickable(species: string, path: string, overrideReason: string | null): void {
-  for (const name of species
-    .split(/,| and /)
-    .map((part) => part.trim())
-    .filter(Boolean)) {
-    const check = checkPlant(name, "", []);
-    if (check.type === "refused")
-      throw refuseAt(
-        "unfit",
-        path,
-        `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
-      );
-    if (check.type === "unknown" && !overrideReason?.trim())
-      throw new Refusal("reason-needed", check.why, { [path]: check.why, "/overrideReason": "Say why it may go in." });
-  }
-}
-
-function pickedPlant({ species }: UsedLine, index: number, overrideReason: string | null): Provenance {
-  if (species === "") return {};
-  requirePickable(species, `/lines/${index}/species`, overrideReason);
-  return { plant: { species, part: "picked", place: "" }, overrideReason: overrideReason?.trim() || null };
-}
-
 /** Draws one line from the shed, oldest lot first, or books what was picked just now and draws that. */
 async function drawLine(
   db: Queryable,
@@ -152,7 +125,7 @@ async function drawLine(
     await drawOut(db, ctx, draw);
     return;
   }
-  const plant = pickedPlant(line, index, overrideReason);
+  const plant = pickedPlant(line.species, `/lines/${index}/species`, overrideReason);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
   const lotId = await bookIn(
     db,
@@ -285,7 +258,9 @@ export async function fillWith(
       actorId: ctx.actor.id,
     });
   }
-  if (request.planId) await endPlan(db, ctx, request.planId, batchId);
+  // What is mixed is mixed, also where its plan was given up meanwhile.
+  const planGone = mixingId !== null && request.planId ? !(await lockPlan(db, request.planId))?.open : false;
+  if (request.planId && !planGone) await endPlan(db, ctx, request.planId, batchId);
   return { batchId };
 }
 

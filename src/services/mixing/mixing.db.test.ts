@@ -4,7 +4,7 @@ import { fillVessel } from "../fillVessel";
 import { readBatch } from "../readBatch";
 import { readYard } from "../readYard";
 import { readShed } from "../shed/readShed";
-import { planBatch } from "../shed/plans";
+import { dropPlan, planBatch } from "../shed/plans";
 import { dropMixing, finishMixing, startMixing, tickMixing } from "./mixing";
 import { readMixing, readPlannedMixing } from "./readMixing";
 
@@ -130,6 +130,27 @@ describe("a fill done step by step", () => {
       code: "batch-closed",
       message: "This mixing was given up meanwhile.",
     });
+  });
+  it("is finished all the same where its plan was given up meanwhile", async () => {
+    const vesselId = await farm.vessel("Air drum", 120, 40);
+    const { planId } = await planBatch(farm.context(), {
+      requestKey: key(),
+      methodId: "aerated-tea",
+      schoolId: "bacterial",
+      vesselId,
+      basisAmount: 90,
+      forDay: "2031-03-20",
+    });
+    const { lines, labourMin: _labour, ...asked } = farm.fillRequest(vesselId, "aerated-tea", 90, { planId });
+    const { mixingId } = await startMixing(farm.context(hoursAgo(2)), {
+      ...asked,
+      lines: lines.map(({ used, ...line }) => ({ ...line, amount: used })),
+    });
+    await dropPlan(farm.context(), { requestKey: key(), planId });
+    await tickAll(mixingId, 2);
+    expect(await finishMixing(farm.context(), { requestKey: key(), mixingId, labourMin: 20 })).toHaveProperty(
+      "batchId",
+    );
   });
   it("has a sheet before it begins, from its plan", async () => {
     const vesselId = await farm.vessel("Air drum", 120, 40);

@@ -6,7 +6,7 @@ import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
 import type { StoreContainer } from "@/services/types";
@@ -78,7 +78,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       yieldKg: discarding || !weighed ? null : (parseNumber(form.yieldL) as number),
       intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
-      residueKg: form.residueKg.trim() === "" ? null : (parseNumber(form.residueKg) as number),
+      residueKg: readOptional(form.residueKg),
       labourMin: parseNumber(form.labourMin) as number,
       atOnce: destination === "at-once",
       label: form.label,

@@ -4,7 +4,7 @@ import { useState, type FormEvent } from "react";
 import { toast } from "sonner";
 import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core/equipment/needs";
 import { sayVolume } from "@/formats/amounts";
-import { formatNumber, parseNumber, plural } from "@/formats/numbers";
+import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { EquipmentView } from "@/services/equipment/equipment";
 import type { ToolsView } from "@/services/equipment/readTools";
@@ -20,15 +20,14 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const [kind, setKind] = useState<EquipmentKind>("pump");
   const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
   const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
-  const orNull = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
     const answer = await act.run({
       kind,
       name: form.name,
       count: parseNumber(form.count) as number,
-      size: orNull(form.size),
-      outlets: kind === "pump" ? orNull(form.outlets) : null,
+      size: readOptional(form.size),
+      outlets: kind === "pump" ? readOptional(form.outlets) : null,
       note: form.note,
     });
     if (!answer) return;

@@ -109,6 +109,16 @@ describe("the wall with the tools", () => {
     fireEvent.change(screen.getByLabelText("What"), { target: { value: "airlock" } });
     expect(screen.queryByLabelText(/^Size/)).toBeNull();
   });
+  it("marks a size that is no number, and keeps it", async () => {
+    const actions = open();
+    click("Another tool");
+    fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Pump" } });
+    fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "big" } });
+    click("Hang it up");
+    expect(await screen.findByText("This must be a number.")).toBeVisible();
+    expect(actions.addEquipment).not.toHaveBeenCalled();
+    expect(screen.getByLabelText("Size (L/min)")).toHaveValue("big");
+  });
   it("says what an empty wall is good for", () => {
     open({ equipment: [], lacks: [], dirtyVessels: [] });
     expect(screen.getByText(/No tools are written down/)).toBeVisible();

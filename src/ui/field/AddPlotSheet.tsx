@@ -1,7 +1,7 @@
 "use client";
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import type { PlotStage } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
@@ -40,7 +40,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
       stage: form.stage,
       widthM: parseNumber(form.widthM) as number,
       lengthM: parseNumber(form.lengthM) as number,
-      plants: form.plants.trim() === "" ? null : (parseNumber(form.plants) as number),
+      plants: readOptional(form.plants),
       leafEaten: form.leafEaten,
       harvestOn: form.harvestOn === "" ? null : form.harvestOn,
     });

@@ -1,7 +1,7 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
@@ -15,8 +15,6 @@ interface ToolForm {
   partsWater: string;
 }
 
-const numberOrNull = (text: string) => (text.trim() === "" ? null : (parseNumber(text) as number));
-
 /** A can, a knapsack or an injector. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addTool");
@@ -29,8 +27,8 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       name: form.name,
       kind: form.kind,
       volumeL: parseNumber(form.volumeL) as number,
-      stepMl: numberOrNull(form.stepMl),
-      partsWater: isInjector ? numberOrNull(form.partsWater) : null,
+      stepMl: readOptional(form.stepMl),
+      partsWater: isInjector ? readOptional(form.partsWater) : null,
     });
     if (!answer) return;
     toast.success(`${form.name} is at hand.`);

@@ -6,7 +6,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { toBase } from "@/core/quantity/units";
 import { sayStock, sayVolume } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { MakingView } from "@/services/readMaking";
 import type { Plan, Vessel } from "@/services/types";
@@ -37,8 +37,11 @@ interface FillSheetProps {
   readonly plan?: Plan | null;
 }
 
-const celsiusOf = (typed: string, unit: string): number =>
-  Number(toBase({ value: parseNumber(typed) as number, unit }).value.toFixed(1));
+/** The temperature as typed, °C; NaN for what is none, so that the field is marked. */
+function celsiusOf(typed: string, unit: string): number | null {
+  const value = readOptional(typed);
+  return value === null || Number.isNaN(value) ? value : Number(toBase({ value, unit }).value.toFixed(1));
+}
 
 /** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
 export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: FillSheetProps) => {
@@ -70,7 +73,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
     substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
     water: askedWater(state.water),
     planId: plan?.id ?? null,
-    statedC: stated.trim() === "" ? null : celsiusOf(stated, degree),
+    statedC: celsiusOf(stated, degree),
     overrideReason: reason.trim() === "" ? null : reason.trim(),
     toolIds: [...state.tools],
   });

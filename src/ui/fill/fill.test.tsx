@@ -132,6 +132,14 @@ describe("the fill panel", () => {
     fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
     await waitFor(() => expect(sent()).toMatchObject({ statedC: 25 }));
   });
+  it("marks a temperature that is none, and does not start", async () => {
+    const { actions } = open();
+    fireEvent.change(screen.getByLabelText("Liquid stands at (°C)"), { target: { value: "lukewarm" } });
+    water();
+    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    expect((await screen.findAllByText("This must be a number.")).length).toBeGreaterThan(0);
+    expect(actions.fillVessel).not.toHaveBeenCalled();
+  });
   it("starts over from the recipe when the method changes", () => {
     open();
     fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "9" } });

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber } from "@/formats/numbers";
+import { readOptional } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
 import { useAct } from "../actions";
@@ -146,7 +146,7 @@ export const VisitSheet = ({
       placeId: place.id,
       vigour: form.vigour,
       onDay: form.onDay,
-      takenKg: takes ? (parseNumber(form.takenKg) as number) : null,
+      takenKg: readOptional(form.takenKg),
       note: form.note,
       overrideReason: form.overrideReason,
     });

@@ -3,7 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
 import { fromBase, toBase } from "@/core/quantity/units";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
@@ -26,11 +26,12 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
   );
   const [reason, setReason] = useState("");
   const finish = async () => {
-    const number = parseNumber(stated);
+    const typed = readOptional(stated);
     const answer = await act.run({
       mixingId: view.id,
       labourMin: parseNumber(labourMin) as number,
-      statedC: number === null ? null : Number(toBase({ value: number, unit: degree }).value.toFixed(1)),
+      statedC:
+        typed === null || Number.isNaN(typed) ? typed : Number(toBase({ value: typed, unit: degree }).value.toFixed(1)),
       overrideReason: reason.trim() === "" ? null : reason.trim(),
     });
     if (!answer) return;

@@ -147,6 +147,14 @@ describe("mixing in the yard", () => {
     expect(actions.finishMixing.mock.calls[0]?.[0]).toMatchObject({ mixingId: 7, labourMin: 77, statedC: 21 });
     expect(push).not.toHaveBeenCalled();
   });
+  it("marks a temperature that is none, and does not drop it", async () => {
+    const actions = open(steps.map((step, index) => entry(step.key, 60 - index)));
+    fireEvent.change(screen.getByLabelText("Liquid stands at (°C)"), { target: { value: "warm" } });
+    fireEvent.click(button("Start the clock"));
+    expect((await screen.findAllByText("This must be a number.")).length).toBeGreaterThan(0);
+    expect(actions.finishMixing).not.toHaveBeenCalled();
+    expect(screen.getByLabelText("Liquid stands at (°C)")).toHaveValue("warm");
+  });
   it("is given up only on a second word", async () => {
     const actions = open([]);
     fireEvent.click(button("Give up"));

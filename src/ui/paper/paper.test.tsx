@@ -2,7 +2,14 @@ import { fireEvent, screen } from "@testing-library/react";
 import { paperNamed } from "@/core/paper/papers";
 import type { LabelsView } from "@/services/papers/readLabels";
 import { at, FARM, fakeActions, NOW_MS, renderWith } from "@/testing/views";
+import { findRecipe } from "@/core/book";
+import { PLANTS } from "@/core/book/plants";
+import { mixProgress } from "@/core/mixing/progress";
+import { mixingSteps } from "@/core/mixing/steps";
+import { scaleRecipe } from "@/core/recipe/scale";
 import { LabelsPaper } from "./LabelsPaper";
+import { MixingPaper } from "./MixingPaper";
+import { PickingPaper } from "./PickingPaper";
 import { ShoppingPaper } from "./ShoppingPaper";
 
 const replace = jest.fn();
@@ -126,5 +133,101 @@ describe("a shopping list on paper", () => {
     );
     expect(screen.getByRole("listitem")).toHaveTextContent("Molasses, 6.5 L: 2 jugs of 5 L. Order by 24 Mar 2031");
     expect(screen.getByRole("listitem")).toHaveTextContent("white sugar (in the shed)");
+  });
+});
+
+describe("a mixing sheet", () => {
+  const recipe = findRecipe("aerated-tea");
+  const lines = scaleRecipe({ recipe, vesselL: 200 }).lines.map(({ ingredient, part, unit, amount, role }) => ({
+    ingredient,
+    slot: ingredient,
+    part,
+    unit,
+    amount,
+    role,
+  }));
+  const open = () =>
+    renderWith(
+      fakeActions(),
+      <MixingPaper
+        paper={paperNamed("letter")}
+        view={{
+          farm: FARM,
+          nowMs: NOW_MS,
+          id: 0,
+          vesselName: "Air drum",
+          recipeName: recipe.name,
+          family: recipe.family,
+          startedMs: NOW_MS,
+          startedBy: "",
+          progress: mixProgress(mixingSteps(recipe, lines, 160), [], NOW_MS),
+          measures: [{ measure: "scoop", ingredientId: "castings", mean: 0.65, least: 0.6, most: 0.7, weighings: 3 }],
+          gaps: [],
+          cautions: ["Mind the plug."],
+          statedC: null,
+          end: null,
+        }}
+      />,
+    );
+  it("has a row a step, with room for what really went in and when", () => {
+    open();
+    expect(screen.getByRole("heading", { name: "Aerated castings tea in Air drum" })).toBeVisible();
+    const rows = screen.getAllByRole("row");
+    expect(rows).toHaveLength(1 + mixingSteps(recipe, lines, 160).length);
+    for (const row of rows.slice(1)) expect(row.querySelectorAll("td")).toHaveLength(5);
+  });
+  it("says amounts in the farm's measures, checks as boxes, clocks and cautions in words", () => {
+    open();
+    const castings = screen.getByRole("row", { name: /Worm castings/ });
+    expect(castings).toHaveTextContent(/about \d+(½)? scoops/);
+    expect(castings).toHaveTextContent("(alive)");
+    expect(screen.getByRole("row", { name: /Molasses/ })).toHaveTextContent("Then 15 min mixing.");
+    expect(screen.getByRole("row", { name: /Before the power/ })).toHaveTextContent(
+      "☐ Residual-current device is on and was tried",
+    );
+    expect(screen.getByText("Mind the plug.")).toBeVisible();
+    expect(screen.getByText(/Local code, your certifier/)).toBeVisible();
+  });
+});
+
+describe("a picking list", () => {
+  const open = (sunriseMs: number | null) =>
+    renderWith(
+      fakeActions(),
+      <PickingPaper
+        paper={paperNamed("a4")}
+        view={{
+          farm: FARM,
+          nowMs: NOW_MS,
+          today: "2031-03-20",
+          season: "spring",
+          sunriseMs,
+          groups: [
+            {
+              kind: "leafy",
+              good: "leaf growth",
+              plants: PLANTS.filter(({ kind, refused }) => kind === "leafy" && refused === null),
+            },
+          ],
+          refused: PLANTS.filter(({ refused }) => refused !== null),
+          inSeason: [],
+          wanted: [],
+          crops: [],
+          places: [],
+          bins: [],
+        }}
+      />,
+    );
+  it("says when the sun is up, marks what wants care, and names every poisonous plant", () => {
+    open(at(18));
+    expect(screen.getByText(/Sun up 06:00, 21 Mar 2031/)).toBeVisible();
+    expect(screen.getByText(/nettle ▲/)).toBeVisible();
+    for (const { name } of PLANTS.filter(({ refused }) => refused !== null))
+      expect(screen.getByText(/^By name:/).parentElement).toHaveTextContent(name);
+  });
+  it("has lines to write on, and does without a sunrise", () => {
+    open(null);
+    expect(screen.getAllByRole("row")).toHaveLength(9);
+    expect(screen.queryByText(/Sun up/)).toBeNull();
   });
 });

@@ -2,16 +2,16 @@
 import { addDays, daysBetween } from "@/core/calendar";
 import Link from "next/link";
 import { useState } from "react";
+import { INGREDIENTS } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
 import { sayDay, sayDuration } from "@/formats/times";
 import type { ShedItem } from "@/services/shed/items";
 import type { ShedView } from "@/services/shed/readShed";
 import { TextField } from "../kit/fields";
+import { BY_NAME } from "./ingredientOptions";
 import { LotJar } from "./shelfDrawings";
 
 const SOON_D = 14;
-/** Fewer than this are seen at a glance; more want a word to find by. */
-const SEARCH_FROM = 18;
 
 /** What a container has to say, the most pressing first; a mark stands for each kind besides its colour. */
 function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: string; readonly warn: boolean }[] {
@@ -88,15 +88,23 @@ const Container = ({ item, view }: { readonly item: ShedItem; readonly view: She
 export const IngredientShelf = ({ view }: { readonly view: ShedView }) => {
   const [word, setWord] = useState("");
   const found = view.items.filter(({ name }) => name.toLowerCase().includes(word.trim().toLowerCase()));
+  const here = new Set(view.items.map(({ itemId }) => itemId));
+  const inBook =
+    word.trim() === ""
+      ? []
+      : BY_NAME.filter((id) => !here.has(id) && INGREDIENTS[id].name.toLowerCase().includes(word.trim().toLowerCase()));
   return (
     <section aria-label="Ingredients" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <h2 className="text-xl">To make it from</h2>
-        {view.items.length >= SEARCH_FROM ? (
-          <div className="w-56">
-            <TextField label="Find" value={word} onChange={(event) => setWord(event.target.value)} />
-          </div>
-        ) : null}
+        <div className="w-56">
+          <TextField
+            label="Find"
+            value={word}
+            onChange={(event) => setWord(event.target.value)}
+            placeholder="here or in the book"
+          />
+        </div>
       </div>
       {view.items.length === 0 ? (
         <p className="mt-1 text-soft">
@@ -109,7 +117,23 @@ export const IngredientShelf = ({ view }: { readonly view: ShedView }) => {
           kept; the dashed line is where it is ordered again. What runs out or spoils first stands first.
         </p>
       ) : null}
-      {word !== "" && found.length === 0 ? <p className="mt-2 text-soft">Nothing here is called that.</p> : null}
+      {word.trim() !== "" && found.length === 0 && inBook.length === 0 ? (
+        <p className="mt-2 text-soft">Nothing here or in the book is called that.</p>
+      ) : null}
+      {inBook.length > 0 ? (
+        <p className="mt-2">
+          In the book, not on the shelf:{" "}
+          {inBook.map((id, index) => (
+            <span key={id}>
+              {index > 0 ? ", " : ""}
+              <Link href={`/shed?item=${id}`} scroll={false} className="underline decoration-line underline-offset-4">
+                {INGREDIENTS[id].name.toLowerCase()}
+              </Link>
+            </span>
+          ))}
+          .
+        </p>
+      ) : null}
       <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(124px,1fr))] gap-y-6">
         {found.map((item) => (
           <Container key={item.itemId} item={item} view={view} />

@@ -2,7 +2,7 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
-import { parseNumber } from "@/formats/numbers";
+import { readOptional } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -25,13 +25,12 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
     },
   });
   const like = findIngredient(useWatch({ control, name: "countsAs" }));
-  const orNull = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({
       name: form.name,
       countsAs: form.countsAs,
-      densityKgPerL: orNull(form.density),
-      keepsD: orNull(form.keepsD),
+      densityKgPerL: readOptional(form.density),
+      keepsD: readOptional(form.keepsD),
       season: form.season,
       caution: form.caution,
       keeping: form.keeping,

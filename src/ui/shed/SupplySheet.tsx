@@ -1,7 +1,7 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import { useAct } from "../actions";
@@ -36,13 +36,13 @@ export const SupplySheet = ({
     },
   });
   const typed = useWatch({ control });
-  const orNull = (value: string) => (value.trim() === "" ? null : (read(value, item) as number));
+  const orNull = (value: string) => (value.trim() === "" ? null : (read(value, item) ?? NaN));
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({
       itemId: item.itemId,
       packName: form.packName,
       packAmount: read(form.packAmount, item) as number,
-      packCost: form.packCost.trim() === "" ? null : (parseNumber(form.packCost) as number),
+      packCost: readOptional(form.packCost),
       leadD: form.leadD.trim() === "" ? 0 : (parseNumber(form.leadD) as number),
       reorderAt: orNull(form.reorderAt),
       target: orNull(form.target),

@@ -175,7 +175,9 @@ describe("the shelves", () => {
     fireEvent.change(screen.getByLabelText("Find"), { target: { value: "hon" } });
     expect(screen.getAllByRole("link", { name: /in 2 lots$/ })).toHaveLength(1);
     fireEvent.change(screen.getByLabelText("Find"), { target: { value: "zzz" } });
-    expect(screen.getByText("Nothing here is called that.")).toBeVisible();
+    expect(screen.getByText("Nothing here or in the book is called that.")).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Find"), { target: { value: "vineg" } });
+    expect(screen.getByRole("link", { name: "vinegar" })).toHaveAttribute("href", "/shed?item=vinegar");
   });
   it("say what comes next where they are empty", () => {
     open({ stores: [], items: [] });

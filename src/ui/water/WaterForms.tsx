@@ -2,7 +2,7 @@
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
 import type { WaterSource } from "@/core/water/chlorine";
-import { parseNumber } from "@/formats/numbers";
+import { readOptional } from "@/formats/numbers";
 import type { WaterView } from "@/services/readWaters";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
@@ -56,9 +56,9 @@ export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => 
 export const StripSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
   const act = useAct("readWater");
   const { register, handleSubmit } = useForm({ defaultValues: { free: "", total: "" } });
-  const read = (typed: string) => (typed.trim() === "" ? null : (parseNumber(typed) as number));
   const submit = handleSubmit(async ({ free, total }) => {
-    if (!(await act.run({ sourceId: water.id, freeMgPerL: read(free), totalMgPerL: read(total) }))) return;
+    if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))
+      return;
     toast.success(`${water.name}: the strip is kept.`);
     onClose();
   });

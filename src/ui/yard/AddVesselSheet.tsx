@@ -2,7 +2,7 @@
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
 import type { VesselKind } from "@/services/types";
-import { parseNumber } from "@/formats/numbers";
+import { parseNumber, readOptional } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -16,8 +16,6 @@ interface VesselForm {
   airW: string;
 }
 
-const numberOrNull = (text: string) => (text.trim() === "" ? null : parseNumber(text));
-
 /** A new drum, tote, pail or jar for the yard. */
 export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addVessel");
@@ -25,14 +23,14 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
     defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" },
   });
   const submit = handleSubmit(async (form) => {
-    const diameterCm = numberOrNull(form.diameterCm);
+    const diameterCm = readOptional(form.diameterCm);
     const answer = await add.run({
       name: form.name,
       kind: form.kind,
       volumeL: parseNumber(form.volumeL) as number,
       diameterM: diameterCm === null ? null : diameterCm / 100,
       site: form.site,
-      airW: (numberOrNull(form.airW) ?? 0) as number,
+      airW: (readOptional(form.airW) ?? 0) as number,
     });
     if (!answer) return;
     toast.success(`${form.name} stands in the yard.`);

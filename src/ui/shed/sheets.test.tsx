@@ -1,0 +1,300 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
+import type { ItemView } from "@/services/shed/readItem";
+import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import { FARM, fakeActions, NOW_MS, refused, renderWith, storeOf, WATERS } from "@/testing/views";
+import { PlanSheet } from "../fill/PlanSheet";
+import { MeasuresProvider } from "../measures/measuresContext";
+import { WeighSheet } from "../measures/WeighSheet";
+import { LotSheet } from "./LotSheet";
+import { OwnIngredientSheet } from "./OwnIngredientSheet";
+import { StoreSheet } from "./StoreSheet";
+import { SupplySheet } from "./SupplySheet";
+
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
+
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole("button", { name }));
+const closed = jest.fn();
+beforeEach(() => closed.mockClear());
+
+describe("an ingredient of the farm's own", () => {
+  it("is kept as a kind of one of the book's, with what is known of it", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <OwnIngredientSheet onClose={closed} />);
+    type("What we call it", "Beet syrup");
+    type("It counts as", "molasses");
+    expect(screen.getByText(/Recipes that want molasses draw on it, L for L/)).toBeVisible();
+    type("A litre weighs (kg)", "1,35");
+    type("Keeps (days)", "90");
+    fireEvent.click(screen.getByLabelText("autumn"));
+    type("What to mind", "Boils over.");
+    click("Keep it");
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect(actions.addOwnIngredient.mock.calls[0]?.[0]).toMatchObject({
+      name: "Beet syrup",
+      countsAs: "molasses",
+      densityKgPerL: 1.35,
+      keepsD: 90,
+      season: ["autumn"],
+      caution: "Boils over.",
+    });
+  });
+  it("stays open with what was typed where the name is taken or a figure is none", async () => {
+    const actions = fakeActions({
+      addOwnIngredient: refused('There is a "Beet syrup" already.', { "/name": 'There is a "Beet syrup" already.' }),
+    });
+    renderWith(actions, <OwnIngredientSheet onClose={closed} />);
+    type("What we call it", "Beet syrup");
+    type("A litre weighs (kg)", "heavy");
+    click("Keep it");
+    expect(await screen.findByText("This must be a number.")).toBeVisible();
+    expect(actions.addOwnIngredient).not.toHaveBeenCalled();
+    type("A litre weighs (kg)", "");
+    click("Keep it");
+    expect((await screen.findAllByText('There is a "Beet syrup" already.')).length).toBeGreaterThan(0);
+    expect(screen.getByLabelText("What we call it")).toHaveValue("Beet syrup");
+    expect(closed).not.toHaveBeenCalled();
+  });
+});
+
+const ITEM: ItemView = {
+  itemId: "leaf-mould",
+  ingredientId: "leaf-mould",
+  own: null,
+  name: "Live leaf mould",
+  unit: "kg",
+  densityKgPerL: 0.25,
+  facts: INGREDIENT_FACTS["leaf-mould"],
+  composition: null,
+  lots: [],
+  ledger: [],
+  terms: null,
+  measures: [],
+  standsIn: [],
+};
+const LOT: ItemView["lots"][number] = {
+  id: 3,
+  ingredientId: "leaf-mould",
+  ownId: null,
+  unit: "kg",
+  origin: "foraged",
+  receivedOn: "2031-03-01",
+  received: 4,
+  costMinor: 0,
+  expiresOn: null,
+  note: "",
+  place: "",
+  provenance: {},
+  fromBatchId: null,
+  onHand: 4,
+  state: {
+    place: "",
+    openedOn: null,
+    expiresOn: null,
+    beans: { sownOn: null, result: null },
+    vigour: null,
+    hazards: [],
+  },
+  hold: null,
+};
+
+describe("what happens to a lot", () => {
+  const open = (act: Parameters<typeof LotSheet>[0]["act"], actions = fakeActions()) => {
+    renderWith(
+      actions,
+      <MeasuresProvider
+        units="metric"
+        own={[{ measure: "handful", ingredientId: "leaf-mould", mean: 0.1, least: 0.08, most: 0.12, weighings: 4 }]}
+      >
+        <LotSheet act={act} lot={LOT} item={ITEM} farm={FARM} today="2031-03-20" onClose={closed} />
+      </MeasuresProvider>,
+    );
+    return actions;
+  };
+  it("is weighed in handfuls as well as in kilograms, and told from what was used", async () => {
+    const actions = open("waste");
+    type("How much (kg)", "6 handfuls");
+    expect(screen.getByText("= 600 g, between 480 g and 720 g")).toBeVisible();
+    type("Why", "round the young apples");
+    fireEvent.click(screen.getByLabelText(/used, for something that is no batch/));
+    click("Take it off the books");
+    await waitFor(() =>
+      expect(actions.wasteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 3, amount: 0.6, usedElsewhere: true }),
+    );
+  });
+  it("wants a reason for waste, at its field", async () => {
+    const actions = open("waste");
+    type("How much (kg)", "1");
+    click("Take it off the books");
+    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    expect(actions.wasteLot).not.toHaveBeenCalled();
+    expect(screen.getByLabelText("How much (kg)")).toHaveValue("1");
+  });
+  it.each([
+    ["place", "Where it stands now", "cellar", "It stands there now", { kind: "place", word: "cellar" }],
+    ["expiry", "Keeps to", "2031-05-01", "Keep this day", { kind: "expiry", word: "2031-05-01" }],
+  ] as const)("%s is kept", async (act, label, word, button, sent) => {
+    const actions = open(act);
+    type(label, word);
+    click(button);
+    await waitFor(() => expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 3, ...sent }));
+  });
+  it("looks at how lively it is, and when beans were sown in it", async () => {
+    const actions = open("vigour");
+    fireEvent.click(screen.getByRole("radio", { name: /few threads/ }));
+    click("Keep it");
+    await waitFor(() =>
+      expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({
+        kind: "vigour",
+        word: "few threads, dry at the edges",
+      }),
+    );
+  });
+  it("says how the beans are sown, and on which day", async () => {
+    const actions = open("beans-sown");
+    expect(screen.getByText(/three beans in each/)).toBeVisible();
+    type("On", "2031-03-18");
+    click("Sown");
+    await waitFor(() =>
+      expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({ kind: "beans-sown", onDay: "2031-03-18" }),
+    );
+  });
+  it("does not take the beans for read before one of two is said", async () => {
+    const actions = open("beans");
+    click("Keep what was seen");
+    expect(await screen.findByText("Which is it?")).toBeVisible();
+    expect(actions.noteLot).not.toHaveBeenCalled();
+  });
+});
+
+describe("how an ingredient is got", () => {
+  it("is shown as it was kept, and a pack of nothing is refused", async () => {
+    const actions = fakeActions();
+    const terms = {
+      itemId: "leaf-mould",
+      packName: "sack",
+      packAmount: 8,
+      packCostMinor: 450,
+      leadD: 3,
+      reorderAt: 2,
+      target: 10,
+      note: "",
+    };
+    renderWith(actions, <SupplySheet item={{ ...ITEM, terms }} farm={FARM} onClose={closed} />);
+    expect(screen.getByLabelText("Price (crowns)")).toHaveValue("4.5");
+    type("It holds (kg)", "0");
+    click("Keep it");
+    expect(await screen.findByText("More than 0.")).toBeVisible();
+    type("It holds (kg)", "500 g");
+    click("Keep it");
+    await waitFor(() =>
+      expect(actions.setSupply.mock.calls[0]?.[0]).toMatchObject({
+        packAmount: 0.5,
+        packCost: 4.5,
+        leadD: 3,
+        reorderAt: 2,
+        target: 10,
+      }),
+    );
+  });
+});
+
+describe("a store", () => {
+  const VIEW: ShedView = {
+    farm: FARM,
+    nowMs: NOW_MS,
+    today: "2031-03-20",
+    items: [],
+    stores: [],
+    own: [],
+    waters: WATERS,
+  };
+  const STORE: ShedStore = { ...storeOf(), takers: [] };
+  const open = (actions = fakeActions()) => {
+    renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={closed} />);
+    return actions;
+  };
+  it("is measured, and keeps to another day by a reason", async () => {
+    const actions = open();
+    fireEvent.click(screen.getByRole("radio", { name: "measured" }));
+    type("It holds (L)", "18,5");
+    click("So much is in it");
+    await waitFor(() => expect(actions.countStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, litres: 18.5 }));
+    fireEvent.click(screen.getByRole("radio", { name: "another day" }));
+    type("Keeps to", "2031-04-10");
+    click("Keep this day");
+    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    type("Why", "opened");
+    click("Keep this day");
+    await waitFor(() =>
+      expect(actions.keepStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, until: "2031-04-10", reason: "opened" }),
+    );
+  });
+  it("marks the lid that would burst, and keeps what was typed", async () => {
+    open(
+      fakeActions({
+        pourStore: refused("It makes gas.", { "/parts/0/container": "It makes gas: breathable or vented." }),
+      }),
+    );
+    type("Into how many", "4");
+    type("Each takes (L)", "5");
+    type("What it stands in", "sealed");
+    click("Pour");
+    expect(await screen.findByText("It makes gas: breathable or vented.")).toBeVisible();
+    expect(screen.getByLabelText("Into how many")).toHaveValue("4");
+    expect(screen.getByRole("link", { name: "Labels" })).toHaveAttribute("href", "/paper/labels?batch=1");
+  });
+  it("is emptied only with a reason", async () => {
+    const actions = open();
+    fireEvent.click(screen.getByRole("radio", { name: "emptied" }));
+    click("Write it down");
+    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    type("Why", "leaked");
+    fireEvent.click(screen.getByRole("radio", { name: /thrown out/ }));
+    click("Write it down");
+    await waitFor(() =>
+      expect(actions.emptyStore.mock.calls[0]?.[0]).toMatchObject({ to: "wasted", litres: 20, reason: "leaked" }),
+    );
+  });
+});
+
+describe("weighing and planning", () => {
+  it("weighs a measure again and again for its spread", async () => {
+    const actions = fakeActions();
+    renderWith(
+      actions,
+      <WeighSheet
+        measures={[{ measure: "scoop", ingredientId: "castings", mean: 0.6, least: 0.5, most: 0.7, weighings: 3 }]}
+        of="castings"
+        onClose={closed}
+      />,
+    );
+    type("Measure", "scoop");
+    type("It came to (kg)", "0,66");
+    click("Keep this weighing");
+    await waitFor(() =>
+      expect(actions.weighMeasure.mock.calls[0]?.[0]).toMatchObject({
+        measure: "scoop",
+        ingredientId: "castings",
+        amount: 0.66,
+      }),
+    );
+    await waitFor(() => expect(screen.getByLabelText("It came to (kg)")).toHaveValue(""));
+    expect(screen.getByText(/600 g, 500 g to 700 g in 3/)).toBeVisible();
+  });
+  it("does not plan for a day that is over, and says so at the day", async () => {
+    const actions = fakeActions({ planBatch: refused("That day is over.", { "/forDay": "That day is over." }) });
+    const ask = { methodId: "cultured-extract", schoolId: "equal-parts", basisAmount: 80 };
+    renderWith(
+      actions,
+      <PlanSheet ask={ask} name="Extract in Drum" today="2031-03-20" onClose={closed} onDone={closed} />,
+    );
+    type("For the day", "2031-03-01");
+    click("Plan it");
+    expect((await screen.findAllByText("That day is over.")).length).toBeGreaterThan(0);
+    expect(screen.getByLabelText("For the day")).toHaveValue("2031-03-01");
+    expect(closed).not.toHaveBeenCalled();
+  });
+});
