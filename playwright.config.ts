@@ -25,7 +25,8 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 10_000 },
   reporter: [["list"], ["./tests/countReporter.ts"]],
-  use: { launchOptions, trace: "retain-on-failure" },
+  // A trace of every act costs a third of the time; it is kept where somebody will look at it.
+  use: { launchOptions, trace: process.env.CI ? "off" : "retain-on-failure" },
   projects: [
     {
       name: "laptop",

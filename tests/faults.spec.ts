@@ -28,6 +28,6 @@ test("the database gone in the middle: a clear word, nothing lost, and one write
   }
   await panel.getByRole("button", { name: "Put it on the shelf" }).click();
   await expect(panel).toHaveCount(0);
-  await page.getByRole("button", { name: /^Kelp meal/ }).click();
+  await page.getByRole("link", { name: /^Kelp meal/ }).click();
   await expect(page.getByRole("dialog").getByText("two sacks")).toHaveCount(1);
 });

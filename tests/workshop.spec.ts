@@ -101,6 +101,29 @@ test("reads a file in: five kinds of wrong are named at their rows, then all of 
   await expect(panel(page, "Honey")).toContainText("from the café");
 });
 
+test("photographs a place: made small on the phone, kept with the farm, shown beside it", async ({ page }) => {
+  await page.goto("/shed/gathering");
+  // A picture as large as a phone's, drawn here since none may be fetched.
+  const large = await page.evaluate(async () => {
+    const canvas = document.createElement("canvas");
+    canvas.width = 4000;
+    canvas.height = 3000;
+    const pen = canvas.getContext("2d")!;
+    pen.fillStyle = "#4c7a3d";
+    pen.fillRect(0, 0, 4000, 3000);
+    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
+    return [...new Uint8Array(await blob!.arrayBuffer())];
+  });
+  const photograph = page.getByLabel("Photograph Alder ditch");
+  await photograph.setInputFiles({ name: "words.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
+  await expect(page.getByText("This picture could not be kept. Is it a photograph?")).toBeVisible();
+  await photograph.setInputFiles({ name: "ditch.png", mimeType: "image/png", buffer: Buffer.from(large) });
+  await expect(page.getByText("The picture is kept.")).toBeVisible();
+  const picture = page.getByRole("img", { name: "Alder ditch" });
+  await expect(picture).toBeVisible();
+  expect(await picture.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([1280, 960]);
+});
+
 /** Pages of a PDF and the size of the first, mm. */
 async function pdfOf(page: Page): Promise<{ pages: number; widthMm: number; heightMm: number }> {
   const text = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString("latin1");

@@ -51,6 +51,12 @@ describe("reading what wet hands type", () => {
     expect(amount("1 jerry can", UNKNOWN)).toMatch(/was not weighed with this yet/);
     expect(amount("-3", CASTINGS)).toMatch(/^A number, please/);
   });
+  it("weighs the farm's own kind as what it counts as, where it was not weighed itself", () => {
+    const ours = { itemId: "own-3", unit: "kg", densityKgPerL: 0.65, ingredientId: "castings" } as const;
+    expect(amount("2 scoops", ours)).toBe(1.3);
+    const weighed = [...OURS, own("scoop", "own-3", 0.5)];
+    expect(readMeasured("2 scoops", ours, weighed, "metric")).toMatchObject({ amount: 1 });
+  });
   it("shows the spread of a measure that was weighed more than once", () =>
     expect(readMeasured("2 scoops", CASTINGS, OURS, "metric")).toMatchObject({
       how: "1.3 kg, between 1.2 kg and 1.4 kg",

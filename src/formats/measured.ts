@@ -10,6 +10,8 @@ export interface Measurable {
   readonly itemId: string;
   readonly unit: "kg" | "L";
   readonly densityKgPerL: number | null;
+  /** The book's ingredient that one of the farm's own is a kind of: weighed in its place where it was not weighed itself. */
+  readonly ingredientId?: string;
 }
 
 export type Measured =
@@ -30,6 +32,8 @@ function weighedFor(measures: readonly OwnMeasure[], word: string, of: Measurabl
   const named = measures.filter(({ measure }) => namesOf(measure.toLowerCase()).includes(word.trim().toLowerCase()));
   const own = named.find(({ ingredientId }) => ingredientId === of.itemId);
   if (own) return own;
+  const like = named.find(({ ingredientId }) => ingredientId === of.ingredientId);
+  if (like) return like;
   const water = named.find(({ ingredientId }) => ingredientId === "water");
   if (!water) return null;
   const factor = of.unit === "L" ? 1 : of.densityKgPerL;

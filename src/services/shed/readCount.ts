@@ -9,6 +9,7 @@ import { itemIdOf, readShelfLots } from "./shelf";
 export interface CountLot {
   readonly id: number;
   readonly itemId: string;
+  readonly ingredientId: string;
   readonly name: string;
   readonly unit: "kg" | "L";
   readonly densityKgPerL: number | null;
@@ -38,6 +39,7 @@ export async function readCount(ctx: Context, farm: Farm): Promise<CountView> {
         return {
           id: lot.id,
           itemId: itemIdOf(lot.ingredientId, lot.ownId),
+          ingredientId: lot.ingredientId,
           name: ours?.name ?? book.name,
           unit: lot.unit,
           densityKgPerL: ours?.densityKgPerL ?? book.densityKgPerL,

@@ -403,6 +403,7 @@ describe("counting", () => {
       {
         id: 1,
         itemId: "molasses",
+        ingredientId: "molasses",
         name: "Molasses",
         unit: "L" as const,
         densityKgPerL: 1.4,
@@ -413,6 +414,7 @@ describe("counting", () => {
       {
         id: 2,
         itemId: "bran",
+        ingredientId: "bran",
         name: "Bran",
         unit: "kg" as const,
         densityKgPerL: 0.25,
