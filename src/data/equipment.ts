@@ -13,8 +13,7 @@ export interface Equipment {
 }
 
 export type NewEquipment = Omit<Equipment, "id"> & { readonly actorId: number; readonly addedAt: Date };
-export const EQUIPMENT_EVENTS = ["used", "washed", "calibrated", "broken", "mended"] as const;
-export type EquipmentEventKind = (typeof EQUIPMENT_EVENTS)[number];
+export type EquipmentEventKind = "used" | "washed" | "calibrated" | "broken" | "mended";
 
 export interface EquipmentEvent {
   readonly equipmentId: number;

@@ -1,10 +1,8 @@
 import "server-only";
 import { insert, select, type Queryable } from "./db";
 
-export const FORAGE_KINDS = ["leaf-mould", "plants", "seaweed"] as const;
-export type ForageKind = (typeof FORAGE_KINDS)[number];
-export const VIGOURS = ["strong", "weak", "none"] as const;
-export type Vigour = (typeof VIGOURS)[number];
+export type ForageKind = "leaf-mould" | "plants" | "seaweed";
+export type Vigour = "strong" | "weak" | "none";
 
 export interface ForageVisit {
   readonly placeId: number;

@@ -1,18 +1,9 @@
 import "server-only";
+import type { LotHappening } from "@/core/stock/lotState";
 import { insert, select, type Queryable } from "./db";
 
-export const LOT_EVENTS = [
-  "opened",
-  "place",
-  "expiry",
-  "beans-sown",
-  "beans-clean",
-  "beans-damaged",
-  "vigour",
-  "stored-hot",
-  "note",
-] as const;
-export type LotEventKind = (typeof LOT_EVENTS)[number];
+/** What can happen to a lot, as the core knows it. */
+export type LotEventKind = LotHappening["kind"];
 
 export interface LotEvent {
   readonly lotId: number;
@@ -50,6 +41,14 @@ export const listLotEvents = async (db: Queryable): Promise<LotEvent[]> =>
   (await select<EventRow>(db, OF_LOTS_ON_HAND)).map(toEvent);
 export const listLotEventsOf = async (db: Queryable, ingredientId: string): Promise<LotEvent[]> =>
   (await select<EventRow>(db, OF_INGREDIENT, [ingredientId])).map(toEvent);
+
+export async function listEventsOfLots(db: Queryable, lotIds: readonly number[]): Promise<LotEvent[]> {
+  if (lotIds.length === 0) return [];
+  const marks = lotIds.map(() => "?").join(", ");
+  return (await select<EventRow>(db, `${SELECT} where event.lot_id in (${marks}) order by event.id`, [...lotIds])).map(
+    toEvent,
+  );
+}
 
 export const insertLotEvent = (
   db: Queryable,

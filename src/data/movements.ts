@@ -107,3 +107,31 @@ export async function listReceipts(
     )
   ).map(toFlow);
 }
+
+const DRAWN_SINCE = `
+  select movement.batch_id, lot.ingredient_id, -sum(movement.change_by) as amount, coalesce(max(line.used), 0) as at_start
+  from stock_movement movement join lot on lot.id = movement.lot_id
+  left join batch_close on batch_close.batch_id = movement.batch_id
+  left join batch_line line on line.batch_id = movement.batch_id and line.ingredient_id = lot.ingredient_id
+  where movement.batch_id is not null and batch_close.batch_id is null
+  group by movement.batch_id, lot.ingredient_id`;
+
+/** What a running batch got of an ingredient after its start. */
+export interface DrawnSince {
+  readonly batchId: number;
+  readonly ingredientId: string;
+  readonly since: number;
+}
+
+/** What running batches were given since they were filled. */
+export async function listDrawnSince(db: Queryable): Promise<DrawnSince[]> {
+  const rows = await select<{ batch_id: number; ingredient_id: string; amount: string; at_start: string }>(
+    db,
+    DRAWN_SINCE,
+  );
+  return rows.map((row) => ({
+    batchId: row.batch_id,
+    ingredientId: row.ingredient_id,
+    since: Number(row.amount) - Number(row.at_start),
+  }));
+}

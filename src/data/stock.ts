@@ -115,6 +115,11 @@ export async function lockLot(db: Queryable, lotId: number): Promise<Lot | null>
   return row ? toLot(row) : null;
 }
 
+/** Locks every lot's balance, in order: nothing comes or goes until the transaction ends. */
+export const lockAllBalances = async (db: Queryable): Promise<void> => {
+  await select(db, "select lot_id from lot_balance order by lot_id for update");
+};
+
 /** The values of a lot, in the order of its columns. */
 export const lotValues = (lot: NewLot): SqlValue[] => [
   lot.ingredientId,
@@ -213,6 +218,32 @@ export async function shelfMark(db: Queryable): Promise<string> {
      from shelf_version`,
   );
   return `${row?.written ?? 0}/${row?.events ?? 0}/${row?.own ?? 0}`;
+}
+
+/** A lot that went into a batch and says where it came from. */
+export interface OriginOfLot {
+  readonly id: number;
+  readonly ingredientId: string;
+  readonly receivedOn: string;
+  readonly provenance: Provenance;
+}
+
+/** Lots with an origin worth following that went into any of these batches, each once. */
+export async function listOriginsOf(db: Queryable, batchIds: readonly number[]): Promise<OriginOfLot[]> {
+  if (batchIds.length === 0) return [];
+  const rows = await select<Pick<LotRow, "id" | "ingredient_id" | "received_on" | "provenance">>(
+    db,
+    `select distinct lot.id, lot.ingredient_id, lot.received_on, lot.provenance
+     from stock_movement movement join lot on lot.id = movement.lot_id
+     where movement.batch_id in (${batchIds.map(() => "?").join(", ")}) and lot.provenance is not null`,
+    [...batchIds],
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    ingredientId: row.ingredient_id,
+    receivedOn: row.received_on,
+    provenance: parsed(row.provenance),
+  }));
 }
 
 /** The first day on which a lot of each ingredient came in. */

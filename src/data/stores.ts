@@ -2,8 +2,7 @@ import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
 
-export const STORE_CONTAINERS = ["breathable", "sealed", "vented"] as const;
-export type StoreContainer = (typeof STORE_CONTAINERS)[number];
+export type StoreContainer = "breathable" | "sealed" | "vented";
 
 /** A finished input on the shelf, or in the can on its way. */
 export interface Store {

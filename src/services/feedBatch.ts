@@ -25,7 +25,7 @@ async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
 }
 
 /** Refuses to make a batch from itself, by however many steps. */
-export async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {
+async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {
   const feedings = await listFeedings(db);
   for (const { batchId: from, name } of await findLotSources(db, lotIds)) {
     // The draw itself is in the feedings by now; the ring is sought in those before it.

@@ -1,3 +1,4 @@
+import { BALL_WORDS } from "@/core/gather/wormBin";
 import { DAY, ID, MOMENT, NAME, NOTE, object, POSITIVE_AMOUNT, REASON, REQUEST_KEY, ROW_ID } from "../parts";
 
 const KG = { type: "number", minimum: 0, maximum: 5000 } as const;
@@ -50,7 +51,7 @@ export const NOTE_WORM_BIN = object(["requestKey", "binId", "kind", "kg"], {
   kg: KG,
   what: { type: "string", maxLength: 120 },
   /** How a handful of what was taken held. */
-  ball: { enum: ["drips", "holds, then crumbles", "falls apart", "sticky, rancid", null] },
+  ball: { enum: [...BALL_WORDS, null] },
   plasticPicked: { type: "boolean" },
   overrideReason: REASON,
   at: MOMENT,

@@ -1,5 +1,6 @@
 import { EQUIPMENT_KINDS } from "@/core/equipment/needs";
 import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS } from "@/core/safety/provenance";
+import { LOT_HAPPENINGS } from "@/core/stock/lotState";
 import { AMOUNT, DAY, ID, MOMENT, NAME, NOTE, object, POSITIVE_AMOUNT, REASON, REQUEST_KEY, ROW_ID } from "../parts";
 import { VERSION_NO } from "./making";
 
@@ -84,9 +85,7 @@ export const COUNT_STOCK = object(["requestKey", "lines"], {
 export const NOTE_LOT = object(["requestKey", "lotId", "kind", "onDay"], {
   requestKey: REQUEST_KEY,
   lotId: ROW_ID,
-  kind: {
-    enum: ["opened", "place", "expiry", "beans-sown", "beans-clean", "beans-damaged", "vigour", "stored-hot", "note"],
-  },
+  kind: { enum: LOT_HAPPENINGS },
   word: NOTE,
   onDay: DAY,
 });

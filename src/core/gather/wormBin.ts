@@ -66,7 +66,8 @@ export function binState(startWormsKg: number, entries: readonly BinEntry[], now
 export const roomToFeedKg = ({ eatsKgPerDay, uneatenKg }: BinState): number =>
   Math.max(0, 7 * eatsKgPerDay - uneatenKg);
 
-export type BallWord = "drips" | "holds, then crumbles" | "falls apart" | "sticky, rancid";
+export const BALL_WORDS = ["drips", "holds, then crumbles", "falls apart", "sticky, rancid"] as const;
+export type BallWord = (typeof BALL_WORDS)[number];
 
 /** What a handful pressed to a ball says of castings. */
 export const BALL_TEST: Readonly<Record<BallWord, { readonly fit: boolean; readonly say: string }>> = {

@@ -2,10 +2,22 @@ import { INGREDIENT_FACTS, usualExpiry } from "../book/ingredientFacts";
 import type { IngredientId } from "../book/ingredients";
 import { keepsOut, lotHazards, type LotHazard, type Provenance } from "../safety/provenance";
 
+/** All that can be noted of a lot. */
+export const LOT_HAPPENINGS = [
+  "opened",
+  "place",
+  "expiry",
+  "beans-sown",
+  "beans-clean",
+  "beans-damaged",
+  "vigour",
+  "stored-hot",
+  "note",
+] as const;
+
 /** What happened to a lot besides coming and going; the latest of a kind counts. */
 export interface LotHappening {
-  readonly kind:
-    "opened" | "place" | "expiry" | "beans-sown" | "beans-clean" | "beans-damaged" | "vigour" | "stored-hot" | "note";
+  readonly kind: (typeof LOT_HAPPENINGS)[number];
   readonly word: string;
   /** ISO date. */
   readonly onDay: string;

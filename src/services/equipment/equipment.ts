@@ -1,5 +1,5 @@
-import { addDays } from "@/core/calendar";
 import "server-only";
+import { addDays } from "@/core/calendar";
 import { METHODS } from "@/core/book";
 import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
 import { findBatch } from "@/data/batches";

@@ -2,20 +2,20 @@ import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertMovements } from "@/data/bulk";
-import { select, type Queryable } from "@/data/db";
-import { listAllLots } from "@/data/stock";
+import type { Queryable } from "@/data/db";
+import { listAllLots, lockAllBalances } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";
 import { wrongRow, type RowOutcome } from "./rows";
 
-/** What a file of stock would set right: each row is a count of a lot. Locks every balance that it names, in order. */
+/** What a file of stock would set right: each row is a count of a lot. With `lock` nobody moves anything until it is written. */
 export async function stockRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
   lock: boolean,
 ): Promise<LotRows> {
-  if (lock) await select(db, "select lot_id from lot_balance order by lot_id for update");
+  if (lock) await lockAllBalances(db);
   const byId = new Map((await listAllLots(db)).map((lot) => [lot.id, lot]));
   const seen = new Map<number, number>();
   const changes: { readonly lotId: number; readonly changeMilli: number }[] = [];

@@ -1,42 +1,16 @@
-import { addDays } from "@/core/calendar";
 import "server-only";
+import { addDays } from "@/core/calendar";
 import type { IngredientId } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
 import { laterLines } from "@/core/recipe/later";
 import type { Demand } from "@/core/stock/shopping";
 import { listRunningBatches, type Batch } from "@/data/batches";
-import { select, type Queryable } from "@/data/db";
+import type { Queryable } from "@/data/db";
 import { listOpenMixings } from "@/data/mixings";
+import { listDrawnSince, type DrawnSince } from "@/data/movements";
 import { listOpenPlans, type Plan } from "@/data/plans";
 import { isoDay, type FarmClock } from "@/formats/times";
 import type { MixingFill } from "../mixing/mixingFill";
-
-/** What was drawn for running batches after their start, by batch and ingredient. */
-const DRAWN_SINCE = `
-  select movement.batch_id, lot.ingredient_id, -sum(movement.change_by) as amount, coalesce(max(line.used), 0) as at_start
-  from stock_movement movement join lot on lot.id = movement.lot_id
-  left join batch_close on batch_close.batch_id = movement.batch_id
-  left join batch_line line on line.batch_id = movement.batch_id and line.ingredient_id = lot.ingredient_id
-  where movement.batch_id is not null and batch_close.batch_id is null
-  group by movement.batch_id, lot.ingredient_id`;
-
-interface DrawnSince {
-  readonly batchId: number;
-  readonly ingredientId: string;
-  readonly since: number;
-}
-
-async function listDrawnSince(db: Queryable): Promise<DrawnSince[]> {
-  const rows = await select<{ batch_id: number; ingredient_id: string; amount: string; at_start: string }>(
-    db,
-    DRAWN_SINCE,
-  );
-  return rows.map((row) => ({
-    batchId: row.batch_id,
-    ingredientId: row.ingredient_id,
-    since: Number(row.amount) - Number(row.at_start),
-  }));
-}
 
 function demandsOfPlan(plan: Plan): Demand[] {
   return plan.lines.map(({ ingredientId, amount, onDay }) => ({

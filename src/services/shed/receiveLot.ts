@@ -1,5 +1,5 @@
-import { addDays } from "@/core/calendar";
 import "server-only";
+import { addDays } from "@/core/calendar";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";

@@ -1,5 +1,5 @@
-import { addDays } from "@/core/calendar";
 import "server-only";
+import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
 import { listLotEvents } from "@/data/lotEvents";
@@ -95,10 +95,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
       task(`mix-${id}`, `Go on mixing ${name.toLowerCase()}`, `begun by ${by}`, `/mix/${id}`, { vesselOrder: -1 }),
     ),
     ...plans
-      .filter(
-        ({ id, forDay, vesselId }) =>
-          forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId) && id > 0,
-      )
+      .filter(({ forDay, vesselId }) => forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId))
       .map(({ id, name, forDay, vesselId }) =>
         task(
           `plan-${id}`,

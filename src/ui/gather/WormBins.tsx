@@ -1,7 +1,7 @@
 "use client";
 import { useState, type FormEvent } from "react";
 import { toast } from "sonner";
-import { BALL_TEST, type BallWord } from "@/core/gather/wormBin";
+import { BALL_TEST, BALL_WORDS, type BallWord } from "@/core/gather/wormBin";
 import { sayMass } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { fullDate, sayDuration } from "@/formats/times";
@@ -110,7 +110,6 @@ export const BinPanel = ({
 );
 
 type Kind = "fed" | "harvested" | "weighed";
-const BALLS = Object.keys(BALL_TEST) as BallWord[];
 
 /** What was done at a bin: fed, castings taken by light and pressed to a ball, worms weighed. */
 export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose: () => void }) => {
@@ -188,7 +187,7 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
             value={ball}
             onChange={setBall}
             stacked
-            options={BALLS.map((word) => ({ value: word, label: word, note: BALL_TEST[word].say }))}
+            options={BALL_WORDS.map((word) => ({ value: word, label: word, note: BALL_TEST[word].say }))}
           />
           {fields["/ball"] ? (
             <p role="alert" className="font-semibold text-rust">

@@ -72,7 +72,7 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
             <ul className="mb-1 text-[0.92rem]">
               {line.standIns.map((standIn, index) => (
                 <li key={standIn.use} className="py-0.5">
-                  <span className="reading font-semibold">{say2(standIn.amount, standIn.use, view)}</span>{" "}
+                  <span className="reading font-semibold">{sayOf(standIn.amount, standIn.use, view)}</span>{" "}
                   {line.standInNames[index]?.toLowerCase()}
                   {standIn.inShed ? ", in the shed" : ""}
                   {standIn.costMinor === null ? "" : `, ${sayMoney(standIn.costMinor, view.farm.currency)}`}.{" "}
@@ -87,7 +87,8 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
   );
 };
 
-const say2 = (amount: number, id: ShoppingLine["ingredient"], view: ShoppingView) =>
+/** So much of another ingredient, in its own unit. */
+const sayOf = (amount: number, id: ShoppingLine["ingredient"], view: ShoppingView) =>
   sayStock(amount, bookOption(id).unit, view.farm.units);
 
 const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingView }) => {
