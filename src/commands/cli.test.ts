@@ -101,21 +101,30 @@ describe("bin/core", () => {
       "time-order",
       "/now",
     ],
-    [
-      "a forecast without any temperature",
-      "forecast",
-      {
-        method: "plant-juice",
-        vesselVolume: { value: 5, unit: "L" },
-        startedAt: "2031-03-01T08:00:00Z",
-        now: "2031-03-02T08:00:00Z",
-      },
-      "no-temperature",
-      "/liquidTemperature",
-    ],
     ["a yield of nothing", "cost", { lots: [], yield: { value: 0, unit: "L" } }, "not-positive", "/yield"],
   ])("refuses %s", (_what, task, input, code, at) => {
     expect(refusal(task, input)).toMatchObject({ code, path: at });
   });
   it("knows no task of another name", () => expect(refusal("brew", {}).code).toBe("unknown-task"));
+  it("guesses a temperature where none is given, and says that it did", () => {
+    const input = {
+      method: "plant-juice",
+      vesselVolume: { value: 5, unit: "L" },
+      startedAt: "2031-03-01T08:00:00Z",
+      now: "2031-03-02T08:00:00Z",
+    };
+    const answer = JSON.parse(core(["forecast"], JSON.stringify(input)).stdout) as { state: string; assumed: string[] };
+    expect(answer.state).toBe("early");
+    expect(answer.assumed[0]).toContain("nothing known");
+  });
+  it("takes a batch in the model's own terms, and says never as null", () => {
+    const model = { batch: { method: "A1_starch_bloom", T0: 13, ambient: 13, amp: 0 }, now: 24, times: [48] };
+    const answer = JSON.parse(core(["forecast"], JSON.stringify({ model })).stdout) as Record<string, unknown>;
+    expect(answer).toMatchObject({ start: { p50: null }, codes: expect.arrayContaining(["cold_no_bloom"]) });
+    expect(refusal("forecast", { model: { batch: { method: "Z9_nothing" }, now: 1 } }).path).toBe(
+      "/model/batch/method",
+    );
+    const run = JSON.parse(core(["trajectory"], core(["trajectory", "--example"]).stdout).stdout) as { start: number };
+    expect(run.start).toBeCloseTo(44.5, 0);
+  });
 });

@@ -1,17 +1,22 @@
 import type { FromSchema } from "json-schema-to-ts";
-import { FORECAST_INPUT, FORECAST_OUTPUT } from "@/contracts/commands/schemas";
+import type { MODEL_FORECAST } from "@/contracts/commands/model";
+import { type BATCH_FORECAST, FORECAST_INPUT, FORECAST_OUTPUT } from "@/contracts/commands/schemas";
 import { findRecipe } from "@/core/book";
 import { SIGN_WORDS } from "@/core/book/words";
 import { DomainError } from "@/core/errors";
-import type { Quantiles } from "@/core/ferment/forecast";
-import type { TemperaturePoint } from "@/core/ferment/liquidTemperature";
-import type { Observation } from "@/core/ferment/observations";
+import { forecast } from "@/core/ferment/outlook/forecast";
 import { assess } from "@/core/judge/assess";
+import type { TemperaturePoint } from "@/core/judge/batchInput";
+import type { Basis, Quantiles } from "@/core/judge/forecastBatch";
+import type { LogItem } from "@/core/judge/log";
 import { convert, litresIn } from "@/core/quantity/convert";
 import { atHour, NEXT_WORDS, sayReason, sayWarmer, type Telling } from "@/formats/verdictText";
+import { fromForecast, toForecastBatch } from "./modelTerms";
 import type { Task } from "./task";
 
-type Input = FromSchema<typeof FORECAST_INPUT>;
+type ClockInput = FromSchema<typeof BATCH_FORECAST>;
+type ModelInput = { readonly model: FromSchema<typeof MODEL_FORECAST> };
+type Input = ClockInput | ModelInput;
 
 function hourSince(startedAt: Date, at: string, path: string): number {
   const hour = (Date.parse(at) - startedAt.getTime()) / 3_600_000;
@@ -19,22 +24,43 @@ function hourSince(startedAt: Date, at: string, path: string): number {
   return hour;
 }
 
-function toObservation(item: NonNullable<Input["observations"]>[number], startedAt: Date, path: string): Observation {
+function toLogItem(item: NonNullable<ClockInput["observations"]>[number], startedAt: Date, path: string): LogItem {
   const hour = hourSince(startedAt, item.at, `${path}/at`);
   if (item.kind === "ph")
-    return { hour, kind: "ph", value: item.value, instrument: item.method ?? "meter", spot: item.where ?? "mid-depth" };
+    return {
+      hour,
+      kind: "ph",
+      value: item.value,
+      instrument: item.method ?? "meter",
+      spot: item.where ?? "mid-depth",
+      ...(item.steady === undefined ? {} : { settled: item.steady }),
+    };
   if (item.kind === "act") return { hour, kind: "act", act: item.act };
   const known: readonly string[] = SIGN_WORDS[item.kind];
   if (!known.includes(item.word)) throw new DomainError("unknown-word", { word: item.word, known }, `${path}/word`);
   return { hour, kind: item.kind, word: item.word };
 }
 
-function run(input: Input) {
+const BASIS_WORDS: Record<Basis, string> = {
+  read: "read in the liquid",
+  air: "worked out from the air",
+  climate: "the climate's for the date",
+  stated: "as stated, held",
+  guessed: "nothing known; 20 °C, give or take 4",
+};
+/** Hours apart at which the chances are told where nobody asks for others. */
+const CURVE_STEPS = 120;
+
+function inModelTerms({ model }: ModelInput) {
+  return fromForecast(forecast(toForecastBatch(model), model.now, { times: model.times ?? [] }));
+}
+
+function onTheClock(input: ClockInput) {
   const startedAt = new Date(input.startedAt);
   const now = new Date(input.now);
   const nowH = hourSince(startedAt, input.now, "/now");
   // Air before the start is welcome (it tells what the water stood in); it is only not needed.
-  const points = (series: Input["airTemperature"]): TemperaturePoint[] =>
+  const points = (series: ClockInput["airTemperature"]): TemperaturePoint[] =>
     (series ?? []).map(({ at, celsius }) => ({ hour: (Date.parse(at) - startedAt.getTime()) / 3_600_000, celsius }));
   const assessment = assess({
     recipe: findRecipe(input.method, input.school),
@@ -45,31 +71,31 @@ function run(input: Input) {
       air: points(input.airTemperature),
       statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null,
     },
-    observations: (input.observations ?? []).map((item, index) =>
-      toObservation(item, startedAt, `/observations/${index}`),
-    ),
+    log: (input.observations ?? []).map((item, index) => toLogItem(item, startedAt, `/observations/${index}`)),
+    ...(input.farm ? { farm: input.farm } : {}),
+    curveHours: Array.from({ length: CURVE_STEPS + 1 }, (_, step) => (step * (nowH + 21 * 24)) / CURVE_STEPS),
   });
   const telling: Telling = { units: "metric", clock: { timeZone: "UTC" }, startedAt, now };
   const iso = (hour: number | null) => (hour === null ? null : atHour(telling, hour).toISOString());
   const times = ({ p10, p50, p90 }: Quantiles) => ({ p10: iso(p10), p50: iso(p50), p90: iso(p90) });
-  const { forecast, verdict, ifWarmer } = assessment;
+  const { forecast: found, verdict, ifWarmer } = assessment;
   const warmer = sayWarmer(ifWarmer, telling);
   return {
     state: verdict.state,
-    probabilityReady: forecast.probabilityReady,
-    window: { start: times(forecast.window.start), peak: times(forecast.window.peak), end: times(forecast.window.end) },
-    curve: forecast.curve.map(({ hour, ready, past }) => ({ at: iso(hour)!, ready, past })),
+    probabilityReady: found.probabilityReady,
+    window: { start: times(found.window.start), peak: times(found.window.peak), end: times(found.window.end) },
+    curve: found.curve.map(({ hour, ready, past }) => ({ at: iso(hour)!, ready, past })),
     reasons: [
       ...verdict.reasons.map((reason) => ({ code: reason.code as string, text: sayReason(reason, telling) })),
       ...(warmer ? [{ code: "if-warmer", text: warmer }] : []),
     ],
     next: { at: iso(verdict.next.hour)!, act: verdict.next.act, text: NEXT_WORDS[verdict.next.act] },
-    assumed: [
-      `temperature: ${forecast.temperatureBasis === "read" ? "read in the liquid" : forecast.temperatureBasis === "air" ? "worked out from the air" : "as stated, held"}`,
-      "clock times in words are UTC",
-    ],
+    assumed: [`temperature: ${BASIS_WORDS[found.temperatureBasis]}`, "clock times in words are UTC"],
   };
 }
+
+/** A batch on the clock, or one in the model's own terms. */
+const run = (input: Input): object => ("model" in input ? inModelTerms(input) : onTheClock(input));
 
 export const forecastTask: Task<Input> = {
   name: "forecast",

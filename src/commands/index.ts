@@ -7,6 +7,7 @@ import { forecastTask } from "./forecast";
 import { loadsTask } from "./loads";
 import { scaleTask } from "./scale";
 import type { Task } from "./task";
+import { trajectoryTask } from "./trajectory";
 import { waterTask } from "./water";
 
 /** Every task of `bin/core`, in the order that help lists them. */
@@ -18,6 +19,7 @@ export const TASKS = [
   waterTask,
   calciumTask,
   forecastTask,
+  trajectoryTask,
   loadsTask,
   costTask,
 ] as unknown as readonly Task<unknown>[];

@@ -29,7 +29,6 @@ export interface DomainErrorParams {
   "injector-too-weak": { wantedPartsWater: number; injectorPartsWater: number };
   "plot-without-size": { plot: string; need: string };
   "time-order": { earlier: string; later: string };
-  "no-temperature": { method: string };
   "unknown-word": { word: string; known: readonly string[] };
   "one-tool": { given: number };
   "figure-unreadable": { text: string; hint: string };
@@ -78,7 +77,6 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
   "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
   "figure-unreadable": ({ text, hint }) => (text === "" ? hint : `"${text}": ${hint}`),
   "one-tool": ({ given }) => `Give one tool or one injector, got ${given}.`,
-  "no-temperature": ({ method }) => `"${method}" can't be forecast without a liquid or an air temperature.`,
 };
 
 /** A request that makes no sense to the craft. Screens show `message` at the field, scripts switch on `code`. */

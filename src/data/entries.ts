@@ -1,8 +1,8 @@
 import "server-only";
-import type { PhInstrument, PhSpot, SignKind } from "@/core/book/words";
+import type { MeasureKind, PhInstrument, PhSpot, SignKind } from "@/core/book/words";
 import { insert, select, type Queryable } from "./db";
 
-export type EntryKind = "ph" | "temperature" | SignKind | "act" | "note" | "withdrawn";
+export type EntryKind = "ph" | "temperature" | SignKind | MeasureKind | "act" | "note" | "withdrawn";
 
 /** One line of a batch's log. */
 export interface Entry {
@@ -13,6 +13,8 @@ export interface Entry {
   readonly word: string | null;
   readonly instrument: PhInstrument | null;
   readonly spot: PhSpot | null;
+  /** Whether a pH had come to rest; null where nobody was asked. */
+  readonly settled: boolean | null;
   readonly note: string;
   readonly at: Date;
   readonly correctsId: number | null;
@@ -34,6 +36,7 @@ interface EntryRow {
   word: string | null;
   instrument: PhInstrument | null;
   spot: PhSpot | null;
+  settled: number | null;
   note: string;
   at: Date;
   corrects_id: number | null;
@@ -42,7 +45,7 @@ interface EntryRow {
 }
 
 const COLUMNS =
-  "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
+  "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.settled, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
 const SELECT_STANDING_OF_RUNNING = `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry
@@ -66,8 +69,8 @@ const SELECT_ONE = `
   left join batch_entry later on later.corrects_id = entry.id
   where entry.id = ?`;
 const INSERT_ENTRY = `
-  insert into batch_entry (batch_id, kind, number_value, word, instrument, spot, note, at, corrects_id, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into batch_entry (batch_id, kind, number_value, word, instrument, spot, settled, note, at, corrects_id, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 const toEntry = (row: EntryRow): LoggedEntry => ({
   id: row.id,
@@ -77,6 +80,7 @@ const toEntry = (row: EntryRow): LoggedEntry => ({
   word: row.word,
   instrument: row.instrument,
   spot: row.spot,
+  settled: row.settled === null ? null : row.settled === 1,
   note: row.note,
   at: row.at,
   correctsId: row.corrects_id,
@@ -106,6 +110,7 @@ export const insertEntry = (db: Queryable, entry: NewEntry): Promise<number> =>
     entry.word,
     entry.instrument,
     entry.spot,
+    entry.settled,
     entry.note,
     entry.at,
     entry.correctsId,

@@ -1,4 +1,5 @@
-import type { Act, SignKind } from "@/core/book/words";
+import type { Act, MeasureKind, SignKind } from "@/core/book/words";
+import { formatNumber } from "./numbers";
 import { sayTemperature, sayVolume, type UnitSystem } from "./amounts";
 
 /** Acts as a log tells them. */
@@ -10,15 +11,52 @@ export const ACT_WORDS: Record<Act, string> = {
   "air-on": "Air on",
   "air-off": "Air off",
   "pressed-under": "Pressed under",
+  "power-cut": "Power went off",
+  "power-back": "Power came back",
+  "moved": "Moved to another place",
+  "moved-back": "Moved back",
+  "heater-on": "Heater on",
+  "heater-off": "Heater off",
+  "wrapped": "Wrapped up",
+  "unwrapped": "Unwrapped",
+  "sealed": "Closed",
+  "opened": "Opened",
+  "flies-in": "Flies or ants in it",
 };
+/** What the number of an act stands for. */
+const WITH_LITRES: readonly string[] = ["topped-up"];
+const AT_CELSIUS: readonly string[] = ["moved", "heater-on"];
+
+function sayAct({ word, numberValue, note }: EntryLike, units: UnitSystem): string {
+  const what = ACT_WORDS[word as Act] ?? word;
+  if (word === "fed" && note) return `Added ${note}`;
+  if (numberValue && WITH_LITRES.includes(word ?? "")) return `${what} with ${sayVolume(numberValue, units)}`;
+  if (numberValue !== null && AT_CELSIUS.includes(word ?? "")) return `${what}, ${sayTemperature(numberValue, units)}`;
+  return what;
+}
+
+/** What was counted or measured. */
+function sayMeasure(kind: MeasureKind, value: number, units: UnitSystem): string {
+  switch (kind) {
+    case "bubbles":
+      return `${formatNumber(value, 3)} bubbles a minute`;
+    case "sunk":
+      return `${formatNumber(value, 3)} % has sunk`;
+    case "parted":
+      return `${formatNumber(value, 3)} % has parted`;
+    case "core":
+      return `Middle of the bed ${sayTemperature(value, units)}`;
+  }
+}
 
 /** What an entry holds, as far as its words need it. */
 export interface EntryLike {
-  readonly kind: "ph" | "temperature" | SignKind | "act" | "note" | "withdrawn";
+  readonly kind: "ph" | "temperature" | SignKind | MeasureKind | "act" | "note" | "withdrawn";
   readonly numberValue: number | null;
   readonly word: string | null;
   readonly instrument: string | null;
   readonly spot: string | null;
+  readonly settled?: boolean | null;
   readonly note: string;
 }
 
@@ -26,11 +64,18 @@ export interface EntryLike {
 export function sayEntry(entry: EntryLike, units: UnitSystem): string {
   switch (entry.kind) {
     case "ph":
-      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "mid-depth" : `in the ${entry.spot}`}`;
+      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "mid-depth" : `in the ${entry.spot}`}${entry.settled === false ? ", still moving" : ""}`;
     case "temperature":
       return `Liquid ${sayTemperature(entry.numberValue ?? 0, units)}`;
     case "act":
-      return `${ACT_WORDS[entry.word as Act] ?? entry.word}${entry.numberValue ? ` with ${sayVolume(entry.numberValue, units)}` : ""}`;
+      return sayAct(entry, units);
+    case "bubbles":
+    case "sunk":
+    case "parted":
+    case "core":
+      return sayMeasure(entry.kind, entry.numberValue ?? 0, units);
+    case "lens":
+      return `Under the lens ${entry.word}`;
     case "note":
       return entry.note;
     case "withdrawn":

@@ -1,5 +1,7 @@
 import type { SignKind } from "@/core/book/words";
 import type { WarmerCase } from "@/core/judge/assess";
+import type { ObservationType } from "@/core/ferment/evidence/observations";
+import type { HardRule } from "@/core/ferment/outlook/spoilage";
 import type { VerdictReason } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { sayTemperature, type UnitSystem } from "./amounts";
@@ -27,7 +29,9 @@ export interface Telling {
 const BASIS_WORDS = {
   read: "as read in the liquid",
   air: "worked out from the air",
+  climate: "what these weeks usually are here",
   stated: "as stated at the start",
+  guessed: "a guess: nothing was read",
 } as const;
 const listWords = (words: readonly string[]) =>
   words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`;
@@ -56,6 +60,31 @@ function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
   return `pH ${formatNumber(reason.ph, 3)}${tool}${trend}${age}; ${goal}.`;
 }
 
+const SURPRISE_WORDS: Record<ObservationType, string> = {
+  ph: "A pH reading",
+  foam: "What was seen of the foam",
+  smell: "A smell",
+  film: "A film",
+  bubbles: "The bubbles",
+  sep: "How far it has parted",
+  sink: "How much has sunk",
+  core: "The bed’s warmth",
+  judge: "A sign",
+};
+const HARD_WORDS: Record<HardRule, string> = {
+  "coloured-film-and-rotten": "Coloured mould and a smell of rot together: never on a crop.",
+  "rotten-and-not-sour": "It smells of rot, is long due, and has not soured: never on a crop.",
+  "rotten-without-air": "It smells of rot and has stood without air for hours: never on a crop.",
+};
+
+function sayPace({ aheadH, spell }: Extract<VerdictReason, { code: "pace" }>): string {
+  const took = sayDuration(Math.abs(aheadH));
+  const Spell = spell.charAt(0).toUpperCase() + spell.slice(1);
+  return aheadH > 0
+    ? `${Spell} took ${took} off, against a usual week here.`
+    : `${Spell} cost it ${took}, against a usual week here.`;
+}
+
 const SIGN_VERBS: Record<SignKind, string> = {
   smell: "Smells",
   surface: "Surface:",
@@ -64,6 +93,7 @@ const SIGN_VERBS: Record<SignKind, string> = {
   liquid: "Liquid:",
   texture: "A fistful:",
   warmth: "Feels",
+  lens: "Under the lens",
 };
 
 /** One reason in plain words. */
@@ -76,7 +106,33 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "ph-missing":
       return "No pH read yet, and pH decides here.";
     case "ph-not-counted":
-      return `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} is not counted: read it at mid-depth.`;
+      return reason.unsettled
+        ? `pH ${formatNumber(reason.ph)} is not counted: the meter had not come to rest. Wait until it stands still for half a minute.`
+        : `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} is not counted: read it at mid-depth.`;
+    case "ph-very-low":
+      return `pH ${formatNumber(reason.ph)} is very sour: start at half the dose.`;
+    case "pace":
+      return sayPace(reason);
+    case "contradictory":
+      return "What was read and seen does not fit together, so the window is given wide. One more careful reading would settle it.";
+    case "surprising":
+      return `${SURPRISE_WORDS[reason.what]} fits badly with the rest, so it counts for little. Take it again.`;
+    case "fed-anew":
+      return `Fed ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: it is judged as begun anew then.`;
+    case "watch":
+      return `A small doubt whether it is sound (${formatNumber(100 * reason.chance, 1)} in 100). A smell would settle it.`;
+    case "hold":
+      return reason.laterGood
+        ? "A better smell later does not lift this. If the entry was wrong, correct it; else let another nose smell it."
+        : "Do not apply it. Smell again in six hours, best with a second nose; if it is no better, it goes to the hot compost.";
+    case "hard-rule":
+      return HARD_WORDS[reason.rule];
+    case "overheated":
+      return "It stood hotter than its culture lives through; what is left works slower for good.";
+    case "slow":
+      return "It runs slower than its warmth explains: look at culture, chlorine in the water, and dose.";
+    case "no-bloom":
+      return `${sayTemperature(reason.meanC, telling.units)} over the last day: at that it only scums over and never heads up. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
     case "ph-stuck":
       return `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days, and not for cold (${sayTemperature(reason.meanC, telling.units)}). Check the meter; then add culture and half the sugar again, and close it.`;
     case "too-young":

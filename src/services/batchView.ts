@@ -4,7 +4,7 @@ import type { Range, StockUnit } from "@/core/book/range";
 import type { Recipe } from "@/core/book/recipe";
 import type { Keeping, Lid } from "@/core/book/types";
 import { SIGN_KINDS, SIGN_WORDS, type SignKind } from "@/core/book/words";
-import type { Quantiles } from "@/core/ferment/forecast";
+import type { Quantiles } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
 import { latestAirOff } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
@@ -14,7 +14,7 @@ import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { sayAge } from "@/formats/times";
 import { atHour, NEXT_WORDS, sayReason, sayWarmer, STATE_WORDS, type Telling } from "@/formats/verdictText";
-import { hourOf, observationsOf } from "./assessBatch";
+import { hourOf, logItemsOf } from "./assessBatch";
 
 export interface RibbonPoint {
   readonly atMs: number;
@@ -122,7 +122,7 @@ export function batchView(
     versionNo: batch.recipe.versionNo,
     lid: recipe.lid,
     aerated: recipe.aerated,
-    airOn: recipe.aerated && latestAirOff(observationsOf(batch, entries)) === null,
+    airOn: recipe.aerated && latestAirOff(logItemsOf(batch, entries)) === null,
     filledL: batch.filledL,
     basisAmount: batch.basisAmount,
     vesselL: batch.vesselL,

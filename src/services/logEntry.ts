@@ -8,17 +8,29 @@ import { Refusal, refuseAt } from "./refusal";
 import { momentOf, write } from "./write";
 
 type LoggedThing = ActionRequest<"logEntry">["entry"];
-type EntryValues = Pick<NewEntry, "kind" | "numberValue" | "word" | "instrument" | "spot" | "note">;
+type EntryValues = Pick<NewEntry, "kind" | "numberValue" | "word" | "instrument" | "spot" | "settled" | "note">;
 
 function valuesOf(entry: LoggedThing): EntryValues {
-  const none = { numberValue: null, word: null, instrument: null, spot: null, note: "" };
+  const none = { numberValue: null, word: null, instrument: null, spot: null, settled: null, note: "" };
   switch (entry.kind) {
     case "ph":
-      return { ...none, kind: "ph", numberValue: entry.value, instrument: entry.instrument, spot: entry.spot };
+      return {
+        ...none,
+        kind: "ph",
+        numberValue: entry.value,
+        instrument: entry.instrument,
+        spot: entry.spot,
+        settled: entry.settled ?? null,
+      };
     case "temperature":
       return { ...none, kind: "temperature", numberValue: entry.celsius };
     case "act":
-      return { ...none, kind: "act", word: entry.act, numberValue: entry.litres ?? null };
+      return { ...none, kind: "act", word: entry.act, numberValue: entry.litres ?? entry.celsius ?? null };
+    case "bubbles":
+    case "sunk":
+    case "parted":
+    case "core":
+      return { ...none, kind: entry.kind, numberValue: entry.value };
     case "note":
       return { ...none, kind: "note", note: entry.note };
     case "withdrawn":

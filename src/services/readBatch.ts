@@ -2,7 +2,7 @@ import "server-only";
 import { usualRate } from "@/core/book";
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
-import type { Recipe } from "@/core/book/recipe";
+import { phTarget, type Recipe } from "@/core/book/recipe";
 import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
 import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
@@ -183,6 +183,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     ),
     use: usualUse(recipe),
     lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),
-    targetPh: recipe.readiness.type === "acid" ? recipe.readiness.targetPh : null,
+    targetPh: phTarget(recipe),
   };
 }

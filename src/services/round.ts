@@ -9,7 +9,7 @@ import type { Farm } from "@/data/farm";
 import { sayEntry } from "@/formats/entryText";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
-import { hourOf, observationsOf } from "./assessBatch";
+import { hourOf, logItemsOf } from "./assessBatch";
 import type { BatchView } from "./batchView";
 import type { WaterStartView } from "./readWaters";
 
@@ -65,7 +65,7 @@ function touchFor(act: string, batchId: number): RoundTouch {
 
 function tendingTasks({ vessel, order, batch, entries }: RunningBatch, now: Date): RoundTask[] {
   const nowH = hourOf(batch, now);
-  return dueTasks(recipeFrom(batch.recipe.document), observationsOf(batch, entries), nowH, nowH + AHEAD_H).map(
+  return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H).map(
     ({ task, dueH, late }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       return {

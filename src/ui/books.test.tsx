@@ -113,6 +113,7 @@ const entry = {
   batchId: 4,
   instrument: null,
   spot: null,
+  settled: null,
   note: "",
   numberValue: null,
   correctsId: null,

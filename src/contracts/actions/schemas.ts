@@ -8,6 +8,7 @@ import {
   SOLIDS,
   SURFACES,
   TEXTURES,
+  UNDER_LENS,
   WARMTHS,
 } from "@/core/book/words";
 import { AMOUNT, DAY, ID, MINUTES, MOMENT, NAME, NOTE, object, REASON, REQUEST_KEY, ROW_ID } from "../parts";
@@ -110,6 +111,7 @@ export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
         value: { type: "number", minimum: 0, maximum: 14 },
         instrument: { enum: PH_INSTRUMENTS },
         spot: { enum: PH_SPOTS },
+        settled: { type: "boolean" },
       }),
       entry("temperature", ["celsius"], { celsius: { type: "number", minimum: -10, maximum: 80 } }),
       entry("smell", ["word"], { word: { enum: SMELLS } }),
@@ -119,9 +121,16 @@ export const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
       entry("liquid", ["word"], { word: { enum: LIQUIDS } }),
       entry("texture", ["word"], { word: { enum: TEXTURES } }),
       entry("warmth", ["word"], { word: { enum: WARMTHS } }),
+      entry("lens", ["word"], { word: { enum: UNDER_LENS } }),
+      entry("bubbles", ["value"], { value: { type: "number", minimum: 0, maximum: 200 } }),
+      entry("sunk", ["value"], { value: { type: "number", minimum: 0, maximum: 100 } }),
+      entry("parted", ["value"], { value: { type: "number", minimum: 0, maximum: 100 } }),
+      entry("core", ["value"], { value: { type: "number", minimum: -10, maximum: 90 } }),
       entry("act", ["act"], {
         act: { enum: ACTS },
         litres: { type: ["number", "null"], exclusiveMinimum: 0, maximum: 20000 },
+        /** Of the place it went to, or of the thermostat. */
+        celsius: { type: ["number", "null"], minimum: -10, maximum: 60 },
       }),
       entry("note", ["note"], { note: { type: "string", minLength: 1, maxLength: 500 } }),
       entry("withdrawn", [], {}),

@@ -1,13 +1,8 @@
 import { ACTS } from "@/core/book/words";
 import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
-import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO, object } from "../parts";
-
-const nullable = <const S extends Record<string, unknown>>(schema: S) =>
-  ({ anyOf: [schema, { type: "null" }] }) as const;
-const list = <const S extends Record<string, unknown>>(items: S, maxItems = 5000) =>
-  ({ type: "array", maxItems, items }) as const;
-const NUMBER = { type: "number" } as const;
-const TEXT = { type: "string" } as const;
+import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
+import { MODEL_FORECAST, MODEL_FORECAST_OUTPUT } from "./model";
+import { list, nullable, NUMBER, object, TEXT } from "./parts";
 
 export const CONVERT_INPUT = object(["quantity", "to"], {
   quantity: QUANTITY,
@@ -91,7 +86,8 @@ const QUANTILES = object(["p10", "p50", "p90"], {
   p50: nullable(MOMENT),
   p90: nullable(MOMENT),
 });
-export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "now"], {
+/** A batch of a method of the book, on the clock. */
+export const BATCH_FORECAST = object(["method", "vesselVolume", "startedAt", "now"], {
   method: ID,
   school: ID,
   vesselVolume: QUANTITY,
@@ -100,6 +96,7 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
   liquidTemperature: TEMPERATURES,
   airTemperature: TEMPERATURES,
   statedTemperature: QUANTITY,
+  farm: object(["mean", "sd"], { mean: NUMBER, sd: { type: "number", exclusiveMinimum: 0, maximum: 5 } }),
   observations: list({
     oneOf: [
       object(["at", "kind", "value"], {
@@ -108,6 +105,7 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
         value: { type: "number", minimum: 0, maximum: 14 },
         method: { enum: ["meter", "strip"] },
         where: { enum: ["mid-depth", "film", "lees"] },
+        steady: { type: "boolean" },
       }),
       object(["at", "kind", "word"], {
         at: MOMENT,
@@ -118,7 +116,15 @@ export const FORECAST_INPUT = object(["method", "vesselVolume", "startedAt", "no
     ],
   }),
 });
-export const FORECAST_OUTPUT = object(["state", "probabilityReady", "window", "curve", "reasons", "next", "assumed"], {
+const IN_MODEL_TERMS = object(["model"], { model: MODEL_FORECAST });
+/** Either a batch on the clock, or one in the model's own terms. */
+export const FORECAST_INPUT = {
+  type: "object",
+  if: { required: ["model"] },
+  then: IN_MODEL_TERMS,
+  else: BATCH_FORECAST,
+} as const;
+const BATCH_FORECAST_OUTPUT = object(["state", "probabilityReady", "window", "curve", "reasons", "next", "assumed"], {
   state: { enum: ["early", "near", "ready", "peak", "past", "spoiled", "stuck"] },
   probabilityReady: NUMBER,
   window: object(["start", "peak", "end"], { start: QUANTILES, peak: QUANTILES, end: QUANTILES }),
@@ -127,6 +133,12 @@ export const FORECAST_OUTPUT = object(["state", "probabilityReady", "window", "c
   next: object(["at", "act", "text"], { at: MOMENT, act: TEXT, text: TEXT }),
   assumed: ASSUMED,
 });
+export const FORECAST_OUTPUT = {
+  type: "object",
+  if: { required: ["advice"] },
+  then: MODEL_FORECAST_OUTPUT,
+  else: BATCH_FORECAST_OUTPUT,
+} as const;
 
 export const LOADS_INPUT = object(["use", "ratio", "mixRate", "plots"], {
   use: ID,

@@ -2,7 +2,7 @@ import { occupiedLitres } from "../recipe/room";
 import { scaleRecipe } from "../recipe/scale";
 import { CAUTIONS } from "./cautions";
 import { findMethod, findRecipe, findSchool, findUseRate, METHODS } from "./index";
-import { recipeOf } from "./recipe";
+import { minimumAgeD, phTarget, recipeOf } from "./recipe";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS } from "./ingredients";
 import { findUse, USE_IDS, USES } from "./uses";
 import { ACTS, SIGN_WORDS } from "./words";
@@ -59,36 +59,21 @@ describe.each(METHODS.map((method) => [method.name, method] as const))("%s", (_n
     "%s: ripens in order, between its cardinal temperatures",
     (_id, school) => {
       const { readiness } = school;
-      const { temperatures } = readiness;
-      if ("activationJPerMol" in temperatures) {
-        expect(temperatures.activationJPerMol).toBeGreaterThanOrEqual(0);
-        return;
-      }
-      const { minC, optimumC, maxC, referenceC } = temperatures;
-      expect([minC < referenceC, referenceC < maxC, minC < optimumC, optimumC < maxC]).toEqual([
-        true,
-        true,
-        true,
-        true,
-      ]);
-      // The cardinal model is only well-behaved with its optimum in the upper half (Rosso et al. 1993).
-      expect(optimumC).toBeGreaterThan((minC + maxC) / 2);
-      if (readiness.type === "bloom")
-        expect([readiness.startH, readiness.peakH, readiness.endH]).toEqual(
-          [readiness.startH, readiness.peakH, readiness.endH].toSorted((a, b) => a - b),
+      if (readiness.type === "fresh") return expect(readiness.readyH).toBeLessThan(readiness.freshH);
+      const { model } = readiness;
+      if ("maxC" in model.temperatures) {
+        const { minC, optimumC, maxC, referenceC } = model.temperatures;
+        expect(minC < referenceC && referenceC < maxC && minC < optimumC && optimumC < maxC).toBe(true);
+        // The cardinal model is only well-behaved with its optimum in the upper half (Rosso et al. 1993).
+        expect(optimumC).toBeGreaterThan((minC + maxC) / 2);
+      } else expect(model.temperatures.activationJPerMol).toBeGreaterThan(0);
+      if (model.cls === "acid")
+        expect(model.floorPh < model.bestPh && model.bestPh < model.targetPh && model.targetPh < model.startPh).toBe(
+          true,
         );
-      if (readiness.type === "days")
-        expect(
-          readiness.lagD < readiness.startD &&
-            readiness.startD < readiness.peakD &&
-            readiness.peakD < (readiness.endD ?? Infinity),
-        ).toBe(true);
-      if (readiness.type === "acid")
-        expect(
-          readiness.floorPh < readiness.bestPh &&
-            readiness.bestPh < readiness.targetPh &&
-            readiness.targetPh < readiness.startPh,
-        ).toBe(true);
+      if ("lagD" in model)
+        expect(model.lagD < model.startD && model.startD < model.peakD && model.peakD < model.endD).toBe(true);
+      expect(model.horizonH).toBeGreaterThan(model.daysRuleH);
     },
   );
   it.each(method.schools.map((school) => [school.id, school] as const))(
@@ -146,10 +131,8 @@ describe("the cautious figures", () => {
     expect(amount.type === "per-basis" && amount.perBasis).toEqual({ low: 0.00025, default: 0.0015, high: 0.005 });
   });
   it("ask an extract for pH 4 and a week at the least", () => {
-    expect(findSchool(findMethod("cultured-extract"), undefined).readiness).toMatchObject({
-      targetPh: 4,
-      minimumAgeD: 7,
-    });
+    const recipe = findRecipe("cultured-extract");
+    expect([phTarget(recipe), minimumAgeD(recipe)]).toEqual([4, 7]);
   });
 });
 

@@ -1,5 +1,6 @@
 import type { IngredientId } from "./ingredients";
-import type { Cue, CueMeaning, Stage, Step, TendingTask, UseRate } from "./types";
+import type { FermentModel } from "../ferment/models/types";
+import type { Cue, CueMeaning, Ripening, Stage, Step, TendingTask, UseRate } from "./types";
 import type { SignKind } from "./words";
 import type { UseId } from "./uses";
 
@@ -10,6 +11,10 @@ export const rate = (
   everyD: number | null,
   note: string,
 ): UseRate => ({ use, partsWater: { strongest, default: usual, weakest }, everyD, note });
+
+/** Ripens by a model; younger than so many days it is not called ready. */
+export const ripens = (model: FermentModel, minimumAgeD?: number): Ripening =>
+  minimumAgeD === undefined ? { type: "ripens", model } : { type: "ripens", model, minimumAgeD };
 
 /** Words of one kind that say the same of a batch. */
 export const cues = (kind: SignKind, words: readonly string[], says: CueMeaning, because: string): Cue[] =>

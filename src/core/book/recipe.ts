@@ -26,3 +26,11 @@ export function recipeOf(method: Method, school: School): Recipe {
   }));
   return { ...common, ...own, steps, school: { id, name, stance } };
 }
+
+/** The pH that a recipe waits for; null where pH does not decide. */
+export const phTarget = ({ readiness }: Recipe): number | null =>
+  readiness.type === "ripens" && readiness.model.cls === "acid" ? readiness.model.targetPh : null;
+
+/** Youngest age at which a recipe is called ready, d. */
+export const minimumAgeD = ({ readiness }: Recipe): number =>
+  readiness.type === "ripens" ? (readiness.minimumAgeD ?? 0) : 0;

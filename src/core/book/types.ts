@@ -1,3 +1,4 @@
+import type { FermentModel } from "../ferment/models/types";
 import type { IngredientId } from "./ingredients";
 import type { GoalId } from "./goals";
 import type { Act, SignKind } from "./words";
@@ -55,77 +56,22 @@ export interface Cue {
   readonly because: string;
 }
 
-/** Cardinal temperatures of a living rate, °C (Rosso et al. 1993); `referenceC` is where the rate is 1. */
-export interface CardinalTemperatures {
-  readonly referenceC: number;
-  readonly minC: number;
-  readonly optimumC: number;
-  readonly maxC: number;
-  /** Colder than this nothing comes of it at all, however long it stands. */
-  readonly stallsBelowC?: number;
-}
-
-/** A chemical rate: exp(−Ea/R·(1/T − 1/Tref)), Arrhenius 1889. */
-export interface ActivatedRate {
-  readonly referenceC: number;
-  readonly activationJPerMol: number;
-}
-
-export type RateTemperatures = CardinalTemperatures | ActivatedRate;
-
-/** Thermal time to each mark, and how far batches stray from it (sd of the log rate). */
-interface Pace {
-  readonly temperatures: RateTemperatures;
-  readonly logRateSd: number;
-}
-
-export interface BloomReadiness extends Pace {
-  readonly type: "bloom";
-  /** Hours at the reference temperature until it may be used, is best, and has faded. */
-  readonly startH: number;
-  readonly peakH: number;
-  readonly endH: number;
-}
-
-export interface AcidReadiness extends Pace {
-  readonly type: "acid";
-  readonly startPh: number;
-  readonly floorPh: number;
-  readonly targetPh: number;
-  readonly bestPh: number;
-  /** Days at the reference temperature to the steepest fall, and the width of the fall. */
-  readonly midpointD: number;
-  readonly widthD: number;
-  /** How long it stays good in the vessel after it is ready, thermal days. */
-  readonly keepsD: number;
-  /** Younger than this it is not called ready, whatever the meter says. */
-  readonly minimumAgeD: number;
-  /** Thermal days from the target pH until the curd has parted, where that is waited for. */
-  readonly partsAfterD?: number;
-  /** sd of the pH it settles at, and the chance, mean and sd of one that sticks higher. */
-  readonly floorSd: number;
-  readonly stuck: { readonly chance: number; readonly meanShift: number; readonly sd: number };
-}
-
-export interface DaysReadiness extends Pace {
-  readonly type: "days";
-  readonly lagD: number;
-  readonly startD: number;
-  readonly peakD: number;
-  /** null where it keeps as it stands. */
-  readonly endD: number | null;
-  /** Younger than this it is not called ready, whatever it looks like. */
+/** Ripens by a model of the ferment. */
+export interface Ripening {
+  readonly type: "ripens";
+  readonly model: FermentModel;
+  /** Younger than this it is not called ready, whatever meter and nose say. */
   readonly minimumAgeD?: number;
 }
 
 /** Made and used: nothing ripens. Hours until its steps are done, and until it is no longer fresh. */
-export interface FreshReadiness extends Pace {
+export interface FreshReadiness {
   readonly type: "fresh";
   readonly readyH: number;
   readonly freshH: number;
 }
 
-export type Readiness = BloomReadiness | AcidReadiness | DaysReadiness | FreshReadiness;
+export type Readiness = Ripening | FreshReadiness;
 
 /** A stretch of the making with its own lid and its own way of being looked after. */
 export interface Stage {

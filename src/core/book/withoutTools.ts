@@ -1,4 +1,4 @@
-import type { Recipe } from "./recipe";
+import { phTarget, type Recipe } from "./recipe";
 
 /** What hands do where a tool is missing, and what that costs in time or certainty. */
 export interface WithoutTool {
@@ -24,7 +24,7 @@ const RULES: readonly Rule[] = [
     tool: "A pH meter",
     instead: "a strip, read twice a day apart",
     costs: "half a unit of doubt, so two days more to be sure",
-    when: ({ readiness }) => readiness.type === "acid",
+    when: (recipe) => phTarget(recipe) !== null,
   },
   {
     tool: "An airlock",

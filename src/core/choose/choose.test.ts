@@ -1,3 +1,4 @@
+import { minimumAgeD } from "../book/recipe";
 import { METHODS } from "../book";
 import { findRecipe } from "../book";
 import { GOAL_IDS } from "../book/goals";
@@ -128,10 +129,7 @@ describe("for a day", () => {
   it("never calls ready what is younger than its method lets it be", () => {
     for (const { id } of METHODS) {
       const recipe = findRecipe(id);
-      if (!("minimumAgeD" in recipe.readiness) || recipe.readiness.minimumAgeD === undefined) continue;
-      expect(leadTime(recipe, 30).earliestH ?? Infinity).toBeGreaterThanOrEqual(
-        recipe.readiness.minimumAgeD * 24 - 1e-6,
-      );
+      expect(leadTime(recipe, 30).earliestH ?? Infinity).toBeGreaterThanOrEqual(minimumAgeD(recipe) * 24 - 1e-6);
     }
   });
 });

@@ -1,5 +1,5 @@
-import type { Recipe } from "../book/recipe";
-import { forecast } from "../ferment/forecast";
+import { minimumAgeD, type Recipe } from "../book/recipe";
+import { forecastBatch } from "../judge/forecastBatch";
 
 /** Hours from the start until a batch is likely ready, and until its best hour; null for not within any useful time. */
 export interface LeadTime {
@@ -15,16 +15,14 @@ const USUAL_VESSEL_L = 200;
 
 /** How long a recipe takes in liquid that stands at a temperature, by the same forecast that batches get. */
 export function leadTime(recipe: Recipe, liquidC: number): LeadTime {
-  const { window } = forecast({
+  const { window } = forecastBatch({
     recipe,
     vesselL: USUAL_VESSEL_L,
     nowH: 0,
     temperature: { liquid: [], air: [], statedC: liquidC },
-    observations: [],
-    curveHours: [],
+    log: [],
   });
-  const { minimumAgeD = 0 } = "minimumAgeD" in recipe.readiness ? recipe.readiness : {};
-  const atLeast = (hour: number | null) => (hour === null ? null : Math.max(hour, minimumAgeD * 24));
+  const atLeast = (hour: number | null) => (hour === null ? null : Math.max(hour, minimumAgeD(recipe) * 24));
   return {
     earliestH: atLeast(window.start.p10),
     likelyH: atLeast(window.start.p50),

@@ -1,5 +1,5 @@
 import type { Family, Lid } from "../book/types";
-import type { Recipe } from "../book/recipe";
+import { phTarget, type Recipe } from "../book/recipe";
 import { airNeed, heaterNeed } from "../recipe/conditions";
 
 export const EQUIPMENT_KINDS = [
@@ -135,7 +135,7 @@ export function equipmentGaps(
   if (recipe.ingredients.some(({ bagged, optional }) => bagged && !optional)) need("bag", "the solids go in one");
   const lid = FOR_LID[recipe.lid];
   if (lid) need(lid, `it is covered so`);
-  if (recipe.readiness.type === "acid") need("ph-meter", "pH decides; strips do, read twice");
+  if (phTarget(recipe) !== null) need("ph-meter", "pH decides; strips do, read twice");
   if (airC !== null && airC < recipe.comfortC.low - 2) {
     const { holdW } = heaterNeed(Math.max(litres, 1), airC, recipe.comfortC.low);
     const heaters = need("heater", `the air is colder than it likes; ${Math.ceil(holdW / 10) * 10} W would hold it`);

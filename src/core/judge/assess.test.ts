@@ -1,83 +1,64 @@
-import { findRecipe } from "../book";
 import { forecastInput } from "@/testing/forecastInput";
-import type { ForecastInput } from "../ferment/forecast";
-import { forecast } from "../ferment/forecast";
-import { liquidTemperature, warmingTimeH } from "../ferment/liquidTemperature";
-import { marksOf, phAt } from "../ferment/marks";
-import { normalCdf } from "../ferment/normal";
-import type { Observation } from "../ferment/observations";
-import { rateAt } from "../ferment/rate";
-import { hourAtThermal, thermalAt, thermalTime } from "../ferment/thermalTime";
+import { findRecipe, METHODS } from "../book";
+import { minimumAgeD } from "../book/recipe";
 import { assess } from "./assess";
+import type { BatchInput } from "./batchInput";
+import { forecastBatch } from "./forecastBatch";
+import { countedPh, signsOf, type LogItem } from "./log";
 
 const at = (
   methodId: string,
   days: number,
   celsius: number,
-  observations: readonly Observation[] = [],
+  log: readonly LogItem[] = [],
   schoolId?: string,
-): ForecastInput => forecastInput(methodId, days * 24, celsius, observations, schoolId);
-const ph = (hour: number, value: number, spot: "mid-depth" | "film" = "mid-depth"): Observation => ({
+): BatchInput => forecastInput(methodId, days * 24, celsius, log, schoolId);
+const ph = (hour: number, value: number, extra: Partial<Extract<LogItem, { kind: "ph" }>> = {}): LogItem => ({
   hour,
   kind: "ph",
   value,
   instrument: "meter",
-  spot,
+  spot: "mid-depth",
+  ...extra,
 });
-const smell = (hour: number, word: string): Observation => ({ hour, kind: "smell", word });
-const stateOf = (input: ForecastInput) => assess(input).verdict.state;
-const codesOf = (input: ForecastInput) => assess(input).verdict.reasons.map(({ code }) => code);
+const smell = (hour: number, word: string): LogItem => ({ hour, kind: "smell", word });
+const film = (hour: number, word: string): LogItem => ({ hour, kind: "film", word });
+const stateOf = (input: BatchInput) => assess(input).verdict.state;
+const codesOf = (input: BatchInput) => assess(input).verdict.reasons.map(({ code }) => code);
+const everySchool = METHODS.flatMap((method) => method.schools.map((school) => [method.id, school.id] as const));
 
-describe("rate and thermal time", () => {
-  const tea = { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 };
-  it("is one at the reference, nought outside the cardinal temperatures, greatest at the optimum", () => {
-    expect(rateAt(24, tea)).toBeCloseTo(1, 12);
-    expect([rateAt(-3, tea), rateAt(43, tea), rateAt(60, tea)]).toEqual([0, 0, 0]);
-    for (const celsius of [10, 20, 30, 40]) expect(rateAt(35, tea)).toBeGreaterThan(rateAt(celsius, tea));
+describe.each(everySchool)("a forecast of %s, %s", (methodId, schoolId) => {
+  const start = (celsius: number) => forecastBatch(forecastInput(methodId, 0, celsius, [], schoolId)).window.start;
+  const readable = (value: number | null) => value ?? Infinity;
+  it("comes sooner the warmer it stands, up to its optimum", () => {
+    const { readiness } = findRecipe(methodId, schoolId);
+    if (readiness.type === "fresh") return expect(start(5)).toEqual(start(30));
+    const { temperatures } = readiness.model;
+    const optimumC = "optimumC" in temperatures ? temperatures.optimumC : 30;
+    const rising = [12, 16, 20, 24, 28].filter((celsius) => celsius <= optimumC);
+    const hours = rising.map((celsius) => readable(start(celsius).p50));
+    expect(hours.toSorted((a, b) => b - a)).toEqual(hours);
   });
-  it("inverts: the hour at which so much thermal time has passed has passed so much", () => {
-    const theta = thermalTime(
-      Array.from({ length: 200 }, (_, hour) => 18 + 6 * Math.sin(hour / 4)),
-      tea,
+  it("is never ready on days alone", () => {
+    const { readiness, cues } = findRecipe(methodId, schoolId);
+    if (readiness.type === "fresh") return;
+    expect(cues.some(({ says }) => says === "ready")).toBe(true);
+    for (const share of [0.5, 1, 1.4, 2])
+      expect(stateOf(forecastInput(methodId, share * readiness.model.daysRuleH, 22, [], schoolId))).not.toMatch(
+        /ready|peak/,
+      );
+  });
+  it("is never ready younger than its method lets it be", () => {
+    const recipe = findRecipe(methodId, schoolId);
+    const youngH = minimumAgeD(recipe) * 24;
+    if (youngH === 0) return;
+    const log = recipe.cues
+      .filter(({ says }) => says === "ready")
+      .map(({ kind, word }): LogItem => ({ hour: youngH - 3, kind, word }));
+    expect(stateOf(forecastInput(methodId, youngH - 2, 33, [...log, ph(youngH - 3, 3.6)], schoolId))).not.toMatch(
+      /ready|peak/,
     );
-    for (const wanted of [0.5, 10, 77.7, 120])
-      expect(thermalAt(theta, hourAtThermal(theta, wanted))).toBeCloseTo(wanted, 9);
-    expect(hourAtThermal(theta, 1e6)).toBe(Infinity);
   });
-  it("knows the normal distribution (table values)", () => {
-    expect(normalCdf(1.96)).toBeCloseTo(0.9750021, 6);
-    expect(normalCdf(-1)).toBeCloseTo(0.1586553, 6);
-  });
-});
-
-describe("the liquid's temperature", () => {
-  it("follows a step in the air by the closed-form exponential", () => {
-    const tauH = warmingTimeH(200, false);
-    const air = [
-      { hour: 0, celsius: 25 },
-      { hour: 400, celsius: 25 },
-    ];
-    const series = liquidTemperature({ liquid: [], air, statedC: 15 }, tauH, 48)!;
-    for (const hour of [1, 17, 48]) expect(series.hourlyC[hour]).toBeCloseTo(25 - 10 * Math.exp(-hour / tauH), 9);
-  });
-  it("takes a reading over what it worked out, and says so", () => {
-    const series = liquidTemperature(
-      {
-        liquid: [{ hour: 10, celsius: 30 }],
-        air: [
-          { hour: 0, celsius: 15 },
-          { hour: 100, celsius: 15 },
-        ],
-        statedC: 15,
-      },
-      17,
-      20,
-    )!;
-    expect(series.hourlyC[10]).toBeCloseTo(30, 9);
-    expect(series.basis).toBe("read");
-  });
-  it("has nothing to say without any temperature", () =>
-    expect(liquidTemperature({ liquid: [], air: [], statedC: null }, 10, 10)).toBeNull());
 });
 
 describe("forecast", () => {
@@ -87,82 +68,119 @@ describe("forecast", () => {
     ["cultured-extract", undefined, 22, 7 * 24, 21 * 24],
     ["plant-juice", undefined, 22.5, 5 * 24, 7 * 24],
   ])("%s %s at %d °C opens within growers' hours", (method, school, celsius, from, to) => {
-    const { p50 } = forecast(at(method, 0, celsius, [], school)).window.start;
+    const { p50 } = forecastBatch(at(method, 0, celsius, [], school)).window.start;
     expect(p50).toBeGreaterThanOrEqual(from * 0.95);
     expect(p50).toBeLessThanOrEqual(to);
   });
-  it("takes longer in the cold", () => {
-    const start = (celsius: number) => forecast(at("cultured-extract", 0, celsius)).window.start.p50!;
-    expect(start(16)).toBeGreaterThan(1.5 * start(22));
+  it("says where its temperature is from", () => {
+    const basis = (temperature: BatchInput["temperature"]) =>
+      forecastBatch({ ...at("cultured-extract", 1, 22), temperature }).temperatureBasis;
+    const air = [0, 12, 24, 36].map((hour) => ({ hour, celsius: 18 }));
+    const none = { liquid: [], air: [], statedC: null };
+    expect(basis({ ...none, liquid: [{ hour: 20, celsius: 21 }], air })).toBe("read");
+    expect(basis({ ...none, air })).toBe("air");
+    expect(basis({ ...none, air, airIsClimate: true })).toBe("climate");
+    expect(basis({ ...none, usual: { meanC: 12, swingC: 4 } })).toBe("climate");
+    expect(basis({ ...none, statedC: 20 })).toBe("stated");
+    expect(basis(none)).toBe("guessed");
   });
-  it("inverts its own pH curve", () => {
-    const readiness = findRecipe("cultured-extract").readiness;
-    if (readiness.type !== "acid") throw new Error("not an acid ferment");
-    for (const shift of [-0.2, 0, 0.3])
-      expect(phAt(readiness, marksOf(readiness, 0, shift).startTh / 24, shift)).toBeCloseTo(4, 9);
-    expect(marksOf(readiness, 0, 0.9).startTh).toBe(Infinity);
+  it("takes no pH from film or lees, none that was still moving, nor an impossible one", () => {
+    const log = [
+      ph(2, 4.2),
+      ph(1, 5),
+      ph(3, 3.2, { spot: "film" }),
+      ph(4, 3.1, { spot: "lees" }),
+      ph(5, 3.3, { settled: false }),
+      ph(6, 12),
+    ];
+    expect(countedPh(log).map(({ value }) => value)).toEqual([5, 4.2]);
+    const p50 = (items: LogItem[]) => forecastBatch(at("cultured-extract", 7, 22, items)).window.start.p50;
+    expect(p50([ph(160, 3.6, { settled: false })])).toBe(p50([]));
+    expect(codesOf(at("cultured-extract", 7, 22, [ph(160, 3.6, { settled: false })]))).toContain("ph-not-counted");
   });
-  it("is moved by a meter more than by a strip, and hardly by an absurd reading", () => {
-    const p50 = (observations: Observation[]) =>
-      forecast(at("cultured-extract", 7, 22, observations)).window.start.p50!;
-    const none = p50([]);
-    const strip: Observation = { hour: 168, kind: "ph", value: 4.4, instrument: "strip", spot: "mid-depth" };
-    expect(none - p50([ph(168, 4.4)])).toBeGreaterThan(none - p50([strip]));
-    expect(p50([ph(168, 1.2)])).toBeCloseTo(none, 6);
+  it("reads signs in the order of the clock, and takes acts for no sign", () => {
+    const log: LogItem[] = [
+      smell(9, "earthy"),
+      { hour: 3, kind: "surface", word: "still" },
+      { hour: 5, kind: "act", act: "stirred" },
+      { hour: 6, kind: "bubbles", value: 3 },
+    ];
+    expect(signsOf(log).map(({ word }) => word)).toEqual(["still", "earthy"]);
   });
-  it("grows narrower with a reading", () => {
-    const width = (observations: Observation[]) => {
-      const { p10, p90 } = forecast(at("cultured-extract", 7, 22, observations)).window.start;
-      return p90! - p10!;
-    };
-    expect(width([ph(168, 4.6)])).toBeLessThan(0.6 * width([]));
+  it("refuses a batch of no size or of no time", () => {
+    expect(() => forecastBatch({ ...at("aerated-tea", 1, 24), vesselL: 0 })).toThrow("The vessel");
+    expect(() => forecastBatch({ ...at("aerated-tea", 1, 24), nowH: -1 })).toThrow("age");
   });
-  it("keeps its probabilities between nought and one, and past never falls", () => {
-    const { curve } = forecast({
-      ...at("aerated-tea", 0.5, 24),
-      curveHours: Array.from({ length: 120 }, (_, hour) => hour),
-    });
-    curve.forEach((point, index) => {
-      expect(point.ready).toBeGreaterThanOrEqual(0);
-      expect(point.ready + point.past).toBeLessThanOrEqual(1 + 1e-9);
-      if (index > 0) expect(point.past).toBeGreaterThanOrEqual(curve[index - 1]!.past);
-    });
-  });
-  it("refuses to guess without a temperature", () => {
-    expect(() =>
-      forecast({ ...at("aerated-tea", 1, 24), temperature: { liquid: [], air: [], statedC: null } }),
-    ).toThrow("can't be forecast without");
+  it("is moved by a farm whose batches run fast", () => {
+    const p50 = (farm?: { mean: number; sd: number }) =>
+      forecastBatch({ ...at("cultured-extract", 0, 22), ...(farm ? { farm } : {}) }).window.start.p50!;
+    expect(p50({ mean: 0.2, sd: 0.15 })).toBeLessThan(0.9 * p50());
   });
 });
 
-describe("verdict", () => {
-  it("is never ready on days alone where pH decides", () => {
-    expect(stateOf(at("cultured-extract", 20, 24))).not.toMatch(/ready|peak/);
-    expect(codesOf(at("cultured-extract", 20, 24))).toContain("ph-missing");
+describe("feeding on the way", () => {
+  const fed = (hour: number): LogItem => ({ hour, kind: "act", act: "fed", amount: 0.5 });
+  const stuckLog = [ph(300, 4.8), ph(430, 4.75)];
+  it("begins a stage anew: a stuck drum has a window again", () => {
+    const before = forecastBatch(at("cultured-extract", 18, 24, stuckLog));
+    const after = forecastBatch(at("cultured-extract", 18.2, 24, [...stuckLog, fed(434)]));
+    expect(before.probabilityNever).toBeGreaterThan(0.5);
+    expect(after.stageFromH).toBe(434);
+    expect(after.window.start.p50!).toBeGreaterThan(434);
+    expect(after.window.start.p50!).toBeLessThan(434 + 14 * 24);
+    expect(codesOf(at("cultured-extract", 18.2, 24, [...stuckLog, fed(434)]))).toContain("fed-anew");
   });
+  it("is the recipe's own where it comes on its day", () => {
+    expect(forecastBatch(at("lactic-serum", 4, 22, [fed(49)], "salted-rice")).stageFromH).toBe(0);
+    expect(forecastBatch(at("lactic-serum", 8, 22, [fed(150)], "salted-rice")).stageFromH).toBe(150);
+  });
+  it("changes nothing where nothing starts anew", () =>
+    expect(forecastBatch(at("leaf-soak", 8, 22, [fed(100)])).stageFromH).toBe(0));
+});
+
+describe("verdict", () => {
+  it("is never ready on days alone where pH decides", () =>
+    expect(codesOf(at("cultured-extract", 20, 24))).toContain("ph-missing"));
   it("is never ready on pH alone", () => {
     expect(stateOf(at("cultured-extract", 15, 22, [ph(355, 3.8)]))).toBe("near");
     expect(stateOf(at("cultured-extract", 15, 22, [ph(355, 3.8), smell(356, "cidery")]))).toBe("ready");
   });
   it("does not count a pH from the film", () => {
-    const input = at("cultured-extract", 15, 22, [ph(355, 3.4, "film"), smell(356, "cidery")]);
+    const input = at("cultured-extract", 15, 22, [ph(355, 3.4, { spot: "film" }), smell(356, "cidery")]);
     expect(stateOf(input)).not.toBe("ready");
     expect(codesOf(input)).toContain("ph-not-counted");
   });
+  it("has a very sour one begun at half its dose", () => {
+    const found = assess(at("cultured-extract", 20, 22, [ph(470, 2.8), smell(471, "cidery")]));
+    expect(found.verdict.reasons.map(({ code }) => code)).toContain("ph-very-low");
+    expect(found.remaining).toEqual({ may: "use-weaker", because: "very-sour" });
+  });
   it("asks for patience with one that sours too young", () =>
     expect(codesOf(at("cultured-extract", 4, 30, [ph(95, 3.9), smell(95, "cidery")]))).toContain("too-young"));
-  it("calls it stuck when the pH stands high after two weeks in the warm, and when it is cold", () => {
+  it("calls it stuck when the pH stands high after two weeks in the warm, and when it is cold or hot", () => {
     expect(stateOf(at("cultured-extract", 18, 22, [ph(300, 4.8), ph(430, 4.75)]))).toBe("stuck");
     expect(codesOf(at("cultured-extract", 4, 7))).toContain("cold");
+    expect(codesOf(at("cultured-extract", 4, 44))).toEqual(expect.arrayContaining(["too-hot", "overheated"]));
+    expect(codesOf(at("leaf-mould-brew", 2, 13))).toContain("no-bloom");
   });
   it("goes by hours and smell for a tea, and by the air", () => {
     expect(stateOf(at("aerated-tea", 0.3, 24, [smell(7, "raw sweet")]))).toBe("early");
-    expect(stateOf(at("aerated-tea", 1.2, 24, [smell(28, "earthy")]))).toMatch(/ready|peak/);
-    expect(stateOf(at("aerated-tea", 1.2, 24))).toBe("near");
-    expect(stateOf(at("aerated-tea", 3, 24))).toBe("past");
-    expect(stateOf(at("aerated-tea", 1.4, 24, [smell(28, "earthy"), { hour: 29, kind: "act", act: "air-off" }]))).toBe(
-      "past",
-    );
+    expect(stateOf(at("aerated-tea", 1.4, 24, [smell(32, "earthy")]))).toMatch(/ready|peak/);
+    expect(stateOf(at("aerated-tea", 1.4, 24))).toBe("near");
+    expect(stateOf(at("aerated-tea", 4, 24))).toBe("past");
+    const offAt = (hour: number): LogItem => ({ hour, kind: "act", act: "air-off" });
+    expect(stateOf(at("aerated-tea", 1.7, 24, [smell(32, "earthy"), offAt(33)]))).toBe("past");
+    expect(assess(at("aerated-tea", 1.5, 24, [smell(32, "earthy"), offAt(34)])).remaining.may).toBe("soil-only");
+  });
+  it("counts a power cut as air that stopped, and air again as air", () => {
+    const log: LogItem[] = [
+      { hour: 10, kind: "act", act: "power-cut" },
+      { hour: 13, kind: "act", act: "power-back" },
+    ];
+    const cut = forecastBatch(at("aerated-tea", 0.6, 24, log)).window.start.p50!;
+    expect(cut).toBeGreaterThan(forecastBatch(at("aerated-tea", 0.6, 24)).window.start.p50! + 0.5);
+    expect(codesOf(at("aerated-tea", 0.5, 24, log.slice(0, 1)))).toContain("air-off");
+    expect(codesOf(at("aerated-tea", 0.6, 24, log))).not.toContain("air-off");
   });
   it("goes by days and signs for a juice", () => {
     expect(stateOf(at("plant-juice", 6.5, 22))).toBe("near");
@@ -170,26 +188,80 @@ describe("verdict", () => {
       /ready|peak/,
     );
   });
-  it("holds on to a failure, whatever is smelt later", () => {
-    expect(stateOf(at("aerated-tea", 1.2, 24, [smell(20, "sulphur"), smell(28, "earthy")]))).toBe("spoiled");
-    expect(
-      stateOf(
-        at("cultured-extract", 16, 22, [
-          { hour: 100, kind: "film", word: "coloured mould" },
-          ph(380, 3.7),
-          smell(380, "cidery"),
-        ]),
-      ),
-    ).toBe("spoiled");
-  });
   it("names signs that disagree", () =>
-    expect(codesOf(at("aerated-tea", 1.2, 24, [smell(27.5, "earthy"), smell(28, "raw sweet")]))).toContain(
+    expect(codesOf(at("aerated-tea", 1.4, 24, [smell(31.5, "earthy"), smell(32, "raw sweet")]))).toContain(
       "signs-disagree",
     ));
-  it("says what warmth would change, where it would", () => {
+  it("says that readings contradict each other", () =>
+    expect(codesOf(at("cultured-extract", 7, 22, [ph(150, 4.1), ph(168, 5.4)]))).toContain("contradictory"));
+});
+
+describe("a brew that went off", () => {
+  const fails = (log: LogItem[]) => assess(at("cultured-extract", 16, 22, log));
+  it("is held on one bad smell, and is smelt again within hours", () => {
+    const { verdict, remaining } = fails([smell(380, "putrid")]);
+    expect(verdict).toMatchObject({ state: "spoiled", spoilt: "hold", next: { act: "smell", hour: 386 } });
+    expect(remaining).toEqual({ may: "nothing-yet", because: "held" });
+  });
+  it("stays held whatever is smelt later, and says so", () => {
+    const { verdict } = fails([smell(370, "sulphur"), ph(380, 3.7), smell(380, "cidery")]);
+    expect(verdict.spoilt).toBe("hold");
+    expect(verdict.reasons).toContainEqual(expect.objectContaining({ code: "hold", laterGood: true }));
+  });
+  it("goes for good on mould with colours, on two bad signs, or on one twice", () => {
+    expect(fails([film(100, "coloured mould"), ph(380, 3.7), smell(380, "cidery")]).verdict.spoilt).toBe("discard");
+    expect(fails([smell(370, "putrid"), smell(380, "putrid")]).verdict.spoilt).toBe("discard");
+    expect(fails([smell(370, "putrid"), smell(371, "sulphur")]).verdict.spoilt).toBe("discard");
+    expect(fails([film(100, "coloured mould")]).remaining).toEqual({ may: "hot-compost", because: "mould" });
+  });
+  it("is no brew whose method smells so by nature", () =>
+    expect(assess(at("leaf-soak", 8, 22, [smell(190, "ammonia")])).verdict.spoilt).toBeNull());
+});
+
+describe("what would help", () => {
+  const looks = (methodId: string, days: number, log: LogItem[] = []) =>
+    assess(at(methodId, days, 22, log)).looks.map(({ kind }) => kind);
+  it("is a meter where pH decides, a strip after it, a look at the foam in a still bloom, the float in char", () => {
+    const extract = looks("cultured-extract", 8);
+    expect(extract[0]).toBe("ph");
+    expect(extract.indexOf("ph-strip")).toBeLessThan(extract.indexOf("smell"));
+    expect(looks("leaf-mould-brew", 1.7)[0]).toBe("surface");
+    expect(looks("charged-char", 12)[0]).toBe("sunk");
+  });
+  it("is less after it was just taken", () => {
+    const worth = (log: LogItem[]) =>
+      assess(at("cultured-extract", 8, 22, log)).looks.find(({ kind }) => kind === "ph")?.narrowsBy ?? 0;
+    expect(worth([ph(191, 4.9), ph(191.5, 4.9)])).toBeLessThan(worth([]));
+  });
+  it("is warmth, where it is cool", () => {
     const cool = assess(at("cultured-extract", 5, 14)).ifWarmer!;
     expect(cool.atC).toBe(24);
-    expect(cool.startH!).toBeLessThan(forecast(at("cultured-extract", 5, 14)).window.start.p50!);
+    expect(cool.startH!).toBeLessThan(forecastBatch(at("cultured-extract", 5, 14)).window.start.p50!);
     expect(assess(at("cultured-extract", 5, 24)).ifWarmer).toBeNull();
   });
+});
+
+describe("what made it run ahead or behind", () => {
+  const withAir = (nightC: number, dayC: number) => {
+    const air = Array.from({ length: 8 * 24 + 240 }, (_, hour) => {
+      const clock = (8 + hour) % 24;
+      return { hour, celsius: clock >= 20 || clock < 7 ? nightC : dayC };
+    });
+    const input = at("plant-juice", 4, 18);
+    return assess({
+      ...input,
+      vesselL: 2,
+      startHour: 8,
+      temperature: { liquid: [], air, statedC: 18, usual: { meanC: 18, swingC: 0.1 } },
+    }).verdict.reasons.find(({ code }) => code === "pace");
+  };
+  it("is said with the hours that it took", () => {
+    expect(withAir(25, 18.5)).toMatchObject({ spell: "warm nights" });
+    expect(withAir(18, 28)).toMatchObject({ spell: "warm days" });
+    expect(withAir(10, 17.5)).toMatchObject({ spell: "cool nights" });
+    const cold = withAir(11, 11);
+    expect(cold).toMatchObject({ spell: "cool weather" });
+    expect(cold?.code === "pace" && cold.aheadH).toBeLessThan(-10);
+  });
+  it("is not said where it made no difference", () => expect(withAir(18, 18)).toBeUndefined());
 });

@@ -1,5 +1,10 @@
-import { forecast, type Forecast, type ForecastInput } from "../ferment/forecast";
+import type { BatchInput } from "./batchInput";
+import { weigh, type BatchForecast } from "./forecastBatch";
+import { looksByWorth, type Look } from "./nextLook";
+import { paceReason } from "./pace";
+import { remainingUse, type RemainingUse } from "./remaining";
 import { judge, type Verdict } from "./verdict";
+import { whatIf } from "./whatIf";
 
 export interface WarmerCase {
   /** The liquid temperature asked about, and when the window would then likely open (hour of the batch; null: still not). */
@@ -8,44 +13,44 @@ export interface WarmerCase {
 }
 
 export interface Assessment {
-  readonly forecast: Forecast;
+  readonly forecast: BatchForecast;
   readonly verdict: Verdict;
   /** What standing in its comfort from now on would change; null where it already does, or nothing would be won. */
   readonly ifWarmer: WarmerCase | null;
+  /** Looks worth taking, most telling first. */
+  readonly looks: readonly Look[];
+  readonly remaining: RemainingUse;
 }
 
 /** A shift in the window worth mentioning, h. */
 const WORTH_SAYING_H = 6;
+/** A look that narrows less than this is not worth the walk. */
+const WORTH_LOOKING = 0.03;
 
-function warmerCase(input: ForecastInput, current: Forecast): WarmerCase | null {
+function warmerCase(input: BatchInput, current: BatchForecast): WarmerCase | null {
   const { low, high } = input.recipe.comfortC;
   const atC = (low + high) / 2;
   if (current.meanLiquidC24h >= low || current.probabilityReady > 0.5 || current.probabilityPast > 0.25) return null;
-  const liquid = [
-    ...input.temperature.liquid,
-    { hour: input.nowH, celsius: current.liquidNowC },
-    { hour: input.nowH + 6, celsius: atC },
-  ];
-  const past = input.temperature.air.filter((point) => point.hour <= input.nowH);
-  const air =
-    past.length > 0 ? [...past, { hour: input.nowH + 3, celsius: atC }, { hour: current.horizonH, celsius: atC }] : [];
-  const { start } = forecast({ ...input, temperature: { ...input.temperature, liquid, air }, curveHours: [] }).window;
+  const { start } = whatIf({ ...input, curveHours: [] }, { placeC: atC }).window;
   const wonH = (current.window.start.p50 ?? Infinity) - (start.p50 ?? Infinity);
   return wonH > WORTH_SAYING_H ? { atC, startH: start.p50 } : null;
 }
 
 /**
- * Forecast and verdict of a batch in one call, and what warmth would change.
- * @throws {DomainError} as `forecast`
+ * Forecast and verdict of a batch in one call: what warmth would change, which look would tell most, what may still be done with it.
+ * @throws {DomainError} as `forecastBatch`
  */
-export function assess(input: ForecastInput): Assessment {
-  const current = forecast(input);
-  const verdict = judge({
-    recipe: input.recipe,
-    nowH: input.nowH,
-    observations: input.observations,
-    forecast: current,
-  });
+export function assess(input: BatchInput): Assessment {
+  const { forecast: current, belief } = weigh(input);
+  const verdict = judge({ recipe: input.recipe, nowH: input.nowH, log: input.log, forecast: current });
   const open = verdict.state === "early" || verdict.state === "near" || verdict.state === "stuck";
-  return { forecast: current, verdict, ifWarmer: open ? warmerCase(input, current) : null };
+  const { usual } = input.temperature;
+  const pace = paceReason(belief, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
+  return {
+    forecast: current,
+    verdict: pace && open ? { ...verdict, reasons: [...verdict.reasons, pace] } : verdict,
+    ifWarmer: open && input.recipe.readiness.type === "ripens" ? warmerCase(input, current) : null,
+    looks: belief ? looksByWorth(belief).filter(({ narrowsBy }) => narrowsBy > WORTH_LOOKING) : [],
+    remaining: remainingUse(input.recipe, verdict, input.log, input.nowH),
+  };
 }

@@ -1,14 +1,23 @@
 import type { Recipe } from "../book/recipe";
 import type { CueMeaning } from "../book/types";
-import type { Forecast } from "../ferment/forecast";
-import { signsOf, type Observation, type SignObservation } from "../ferment/observations";
+import type { BatchForecast } from "./forecastBatch";
+import { signsOf, type LogItem, type SignItem } from "./log";
 import type { VerdictReason } from "./reasons";
 
 export interface JudgeInput {
   readonly recipe: Recipe;
   readonly nowH: number;
-  readonly observations: readonly Observation[];
-  readonly forecast: Forecast;
+  readonly log: readonly LogItem[];
+  readonly forecast: BatchForecast;
+}
+
+/** How a recipe is judged: by the hour, by pH and nose, by days and signs, or by its steps alone. */
+export type JudgedBy = "bloom" | "acid" | "days" | "fresh";
+
+export function judgedBy({ readiness }: Recipe): JudgedBy {
+  if (readiness.type === "fresh") return "fresh";
+  const { cls } = readiness.model;
+  return cls === "bloom" || cls === "acid" ? cls : "days";
 }
 
 /** A nose's word holds for so long, h: a bloom moves in hours, the others in days. */
@@ -20,16 +29,17 @@ const NEAR_H = { bloom: 6, acid: 24, days: 24, fresh: 1 } as const;
 export interface Evidence {
   readonly input: JudgeInput;
   /** The newest word of each meaning that still holds. */
-  readonly latestSign: { readonly sign: SignObservation; readonly says: CueMeaning; readonly because: string } | null;
+  readonly latestSign: { readonly sign: SignItem; readonly says: CueMeaning; readonly because: string } | null;
   readonly disagreeing: VerdictReason | null;
 }
 
 /** The newest signs that still hold, and whether they contradict each other. */
 export function weighSigns(input: JudgeInput): Evidence {
-  const holdsH = SIGN_HOLDS_H[input.recipe.readiness.type];
-  const read = signsOf(input.observations).flatMap((sign) => {
+  const holdsH = SIGN_HOLDS_H[judgedBy(input.recipe)];
+  const read = signsOf(input.log).flatMap((sign) => {
     const cue = input.recipe.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
-    return cue && input.nowH - sign.hour <= holdsH ? [{ sign, says: cue.says, because: cue.because }] : [];
+    const fresh = input.nowH - sign.hour <= holdsH && sign.hour >= input.forecast.stageFromH;
+    return cue && fresh ? [{ sign, says: cue.says, because: cue.because }] : [];
   });
   const latestSign = read.at(-1) ?? null;
   const against =
@@ -69,14 +79,8 @@ export function warmthReason({ forecast, recipe }: JudgeInput): VerdictReason {
 /** Whether the window may well open soon. */
 export function isNear({ recipe, forecast, nowH }: JudgeInput): boolean {
   const opens = forecast.window.start.p10;
-  return opens !== null && opens - nowH <= NEAR_H[recipe.readiness.type];
+  return opens !== null && opens - nowH <= NEAR_H[judgedBy(recipe)];
 }
-
-/** When to look again: by the time the window may open, and no sooner than a gap. */
-export const soon = (input: JudgeInput, gapH: number) => {
-  const opens = input.forecast.window.start.p10;
-  return Math.max(input.nowH + gapH, opens === null ? input.nowH + 2 * gapH : Math.min(opens, input.nowH + 168));
-};
 
 /** The words that would say ready. */
 export const readyWords = ({ recipe }: JudgeInput): string[] =>

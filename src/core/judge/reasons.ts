@@ -1,18 +1,25 @@
 import type { Recipe } from "../book/recipe";
 import type { CueMeaning } from "../book/types";
 import type { PhInstrument, PhSpot, SignKind } from "../book/words";
-import type { TemperatureBasis } from "../ferment/liquidTemperature";
-import { signsOf, type Observation } from "../ferment/observations";
+import type { ObservationType } from "../ferment/evidence/observations";
+import type { HardRule } from "../ferment/outlook/spoilage";
+import type { Basis } from "./forecastBatch";
+import { actsOf, signsOf, type LogItem } from "./log";
+
+/** Which part of the day made a batch run ahead or behind. */
+export type WarmthSpell = "warm nights" | "cool nights" | "warm days" | "cool days" | "warm weather" | "cool weather";
 
 /** Why a verdict is what it is; `formats` puts each into words in the farm's units. */
 export type VerdictReason =
   | {
       readonly code: "warmth";
       readonly meanC: number;
-      readonly basis: TemperatureBasis;
+      readonly basis: Basis;
       readonly share: number;
       readonly comfortLowC: number;
     }
+  /** Against the usual of these days, hours; above 0 is ahead. */
+  | { readonly code: "pace"; readonly aheadH: number; readonly spell: WarmthSpell }
   | {
       readonly code: "ph";
       readonly ph: number;
@@ -22,7 +29,14 @@ export type VerdictReason =
       readonly instrument: PhInstrument;
     }
   | { readonly code: "ph-missing" }
-  | { readonly code: "ph-not-counted"; readonly ph: number; readonly spot: PhSpot }
+  | { readonly code: "ph-very-low"; readonly ph: number }
+  | {
+      readonly code: "ph-not-counted";
+      readonly ph: number;
+      readonly spot: PhSpot;
+      /** It stood in the middle, but had not come to rest. */
+      readonly unsettled: boolean;
+    }
   | { readonly code: "ph-stuck"; readonly ph: number; readonly days: number; readonly meanC: number }
   | { readonly code: "too-young"; readonly days: number; readonly minimumDays: number }
   | {
@@ -34,10 +48,18 @@ export type VerdictReason =
     }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }
   | { readonly code: "signs-disagree"; readonly one: string; readonly other: string }
+  | { readonly code: "contradictory" }
+  | { readonly code: "surprising"; readonly what: ObservationType }
+  | { readonly code: "fed-anew"; readonly hour: number }
+  | { readonly code: "watch"; readonly chance: number }
+  | { readonly code: "hold"; readonly chance: number; readonly laterGood: boolean }
+  | { readonly code: "hard-rule"; readonly rule: HardRule }
   | { readonly code: "air-off"; readonly sinceH: number; readonly leavesH: number; readonly soilH: number }
   | { readonly code: "window-closed"; readonly hour: number | null }
+  | { readonly code: "overheated" }
+  | { readonly code: "slow" }
   | {
-      readonly code: "cold" | "too-hot";
+      readonly code: "cold" | "too-hot" | "no-bloom";
       readonly meanC: number;
       readonly rate: number;
       readonly comfortLowC: number;
@@ -45,20 +67,21 @@ export type VerdictReason =
     };
 
 /** Failure signs ever logged: a later good sign does not lift them, only a correction of the entry does. */
-export function failures(recipe: Recipe, observations: readonly Observation[]): VerdictReason[] {
-  return signsOf(observations).flatMap((sign): VerdictReason[] => {
+export function failures(recipe: Recipe, log: readonly LogItem[]): Extract<VerdictReason, { code: "sign" }>[] {
+  return signsOf(log).flatMap((sign) => {
     const cue = recipe.cues.find(
       (candidate) => candidate.says === "failed" && candidate.kind === sign.kind && candidate.word === sign.word,
     );
-    return cue ? [{ code: "sign", kind: sign.kind, word: sign.word, says: "failed", because: cue.because }] : [];
+    return cue
+      ? [{ code: "sign" as const, kind: sign.kind, word: sign.word, says: "failed" as const, because: cue.because }]
+      : [];
   });
 }
 
-/** The hour at which the air last stopped and did not start again; null while it runs. */
-export function latestAirOff(observations: readonly Observation[]): number | null {
-  const last = observations
-    .filter((item) => item.kind === "act" && (item.act === "air-off" || item.act === "air-on"))
-    .toSorted((a, b) => a.hour - b.hour)
+/** The hour at which the air last stopped, by hand or by a power cut, and did not start again; null while it runs. */
+export function latestAirOff(log: readonly LogItem[]): number | null {
+  const last = actsOf(log)
+    .filter(({ act }) => act === "air-off" || act === "air-on" || act === "power-cut" || act === "power-back")
     .at(-1);
-  return last?.kind === "act" && last.act === "air-off" ? last.hour : null;
+  return last && (last.act === "air-off" || last.act === "power-cut") ? last.hour : null;
 }

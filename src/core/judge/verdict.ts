@@ -1,16 +1,18 @@
-import type { AcidReadiness, DaysReadiness, FreshReadiness } from "../book/types";
-import { countedPh } from "../ferment/observations";
+import { minimumAgeD, phTarget } from "../book/recipe";
+import type { FreshReadiness } from "../book/types";
 import {
   isNear,
+  judgedBy,
   readyWords,
   signReason,
-  soon,
   warmthReason,
   weighSigns,
   type Evidence,
   type JudgeInput,
 } from "./evidence";
-import { failures, latestAirOff, type VerdictReason } from "./reasons";
+import { countedPh, countsAsPh, type PhItem } from "./log";
+import { latestAirOff, type VerdictReason } from "./reasons";
+import { spoiltOf } from "./spoilt";
 
 /** Too early, nearly, ready, best now, past, stuck, failed. */
 export type VerdictState = "early" | "near" | "ready" | "peak" | "past" | "stuck" | "spoiled";
@@ -23,25 +25,35 @@ export interface Verdict {
   readonly reasons: readonly VerdictReason[];
   /** The one thing to do or to look at next, and at which hour of the batch. */
   readonly next: { readonly act: NextAct; readonly hour: number };
+  /** Where it must not be used: until it was looked at again, or for good. */
+  readonly spoilt: "hold" | "discard" | null;
 }
+
+type Judged = Omit<Verdict, "spoilt">;
 
 const PH_HOLDS_H = 168;
 const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12, fresh: 0 } as const;
+/** From this chance on a sign that says ready is believed, and without one a look is worth it now. */
+const OPEN = 0.25;
 /** Slower than a quarter of its usual pace a brew is stuck in the cold. */
 const COLD_RATE = 0.25;
 /** A pH that still stands so far above its target after two weeks in the warm is stuck. */
 const STUCK_PH = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18 } as const;
+/** Sourer than this an extract is started at half its dose. */
+const VERY_LOW_PH = 3;
+/** After one bad sign it is smelt again in so many hours. */
+const SMELL_AGAIN_H = 6;
 
 function readyOrPeak({ forecast, nowH, recipe }: JudgeInput): VerdictState {
   const peak = forecast.window.peak.p50;
-  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[recipe.readiness.type] ? "peak" : "ready";
+  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[judgedBy(recipe)] ? "peak" : "ready";
 }
 
-function judgeBloom(evidence: Evidence): Verdict {
+function judgeBloom(evidence: Evidence): Judged {
   const { input, latestSign } = evidence;
   const { nowH, forecast } = input;
   const { aerated, keeping } = input.recipe;
-  const airOffH = aerated ? latestAirOff(input.observations) : null;
+  const airOffH = aerated ? latestAirOff(input.log) : null;
   const limits = keeping.afterH;
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
   const airReason: VerdictReason[] =
@@ -50,14 +62,15 @@ function judgeBloom(evidence: Evidence): Verdict {
       : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
   if (airOffH !== null && limits !== null && nowH - airOffH > limits.soil)
     return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
-  if (latestSign?.says === "past" || forecast.probabilityPast > 0.5) {
+  const crashed = latestSign?.says === "past" && forecast.probabilityPast >= OPEN / 2;
+  if (crashed || forecast.probabilityPast > 0.5) {
     return {
       state: "past",
       reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
       next: { act: "compost", hour: nowH },
     };
   }
-  const open = forecast.probabilityReady >= 0.5;
+  const open = forecast.probabilityReady >= OPEN;
   if (open && latestSign?.says === "not-yet")
     return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH + 2 } };
   if (open && latestSign?.says === "ready")
@@ -71,48 +84,55 @@ function judgeBloom(evidence: Evidence): Verdict {
   return {
     state: isNear(input) ? "near" : "early",
     reasons: [...airReason, ...reasons],
-    next: { act: "smell", hour: soon(input, 3) },
+    next: { act: "smell", hour: forecast.nextCheckH },
   };
 }
 
-function phReasons(input: JudgeInput): VerdictReason[] {
-  const readings = countedPh(input.observations);
+/** The last pH that counts, its trend, and one that does not count, as reasons. */
+function phReasons(input: JudgeInput, target: number): VerdictReason[] {
+  const readings = countedPh(input.log);
   const last = readings.at(-1);
-  const aside = input.observations.findLast((item) => item.kind === "ph" && !readings.includes(item));
-  const asideReason: VerdictReason[] =
-    aside?.kind === "ph" ? [{ code: "ph-not-counted", ph: aside.value, spot: aside.spot }] : [];
-  const { readiness } = input.recipe;
-  if (!last || readiness.type !== "acid") return asideReason;
-  const before = readings.at(-2);
-  const spanD = before ? (last.hour - before.hour) / 24 : 0;
-  const perDay = before && spanD >= 0.5 ? (before.value - last.value) / spanD : null;
-  return [
-    {
+  const aside = input.log.findLast((item): item is PhItem => item.kind === "ph" && !countsAsPh(item));
+  const reasons: VerdictReason[] = [];
+  if (last) {
+    const before = readings.at(-2);
+    const spanD = before ? (last.hour - before.hour) / 24 : 0;
+    reasons.push({
       code: "ph",
       ph: last.value,
-      target: readiness.targetPh,
-      perDay,
+      target,
+      perDay: before && spanD >= 0.5 ? (before.value - last.value) / spanD : null,
       ageH: input.nowH - last.hour,
       instrument: last.instrument,
-    },
-    ...asideReason,
-  ];
+    });
+    if (last.value < VERY_LOW_PH) reasons.push({ code: "ph-very-low", ph: last.value });
+  }
+  if (aside)
+    reasons.push({
+      code: "ph-not-counted",
+      ph: aside.value,
+      spot: aside.spot,
+      unsettled: aside.spot === "mid-depth" && aside.settled === false,
+    });
+  return reasons;
 }
 
-function isPhStuck(input: JudgeInput, readiness: AcidReadiness): boolean {
-  const readings = countedPh(input.observations);
-  const last = readings.at(-1);
-  if (!last) return false;
-  const warm = input.forecast.meanLiquidC24h > STUCK_PH.warmerThanC;
-  return last.value > readiness.targetPh + STUCK_PH.aboveTarget && last.hour >= STUCK_PH.afterH && warm;
+function isPhStuck(input: JudgeInput, target: number): boolean {
+  const { forecast } = input;
+  const last = countedPh(input.log).at(-1);
+  if (!last || last.value <= target || last.hour < forecast.stageFromH) return false;
+  if (forecast.stuck.codes.includes("high_asymptote") && forecast.probabilityNever > 0.5) return true;
+  const standsH = last.hour - forecast.stageFromH;
+  const warm = forecast.meanLiquidC24h > STUCK_PH.warmerThanC;
+  return last.value > target + STUCK_PH.aboveTarget && standsH >= STUCK_PH.afterH && warm;
 }
 
-function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
+function judgeAcid(evidence: Evidence, target: number): Judged {
   const { input, latestSign } = evidence;
-  const { nowH, forecast } = input;
-  const last = countedPh(input.observations).at(-1);
-  const reasons = [...phReasons(input), ...signReason(evidence), warmthReason(input)];
-  if (isPhStuck(input, readiness))
+  const { nowH, forecast, recipe } = input;
+  const last = countedPh(input.log).at(-1);
+  const reasons = [...phReasons(input, target), ...signReason(evidence), warmthReason(input)];
+  if (isPhStuck(input, target))
     return {
       state: "stuck",
       reasons: [
@@ -121,12 +141,13 @@ function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
       ],
       next: { act: "feed", hour: nowH },
     };
-  if (last && last.value <= readiness.targetPh && nowH - last.hour <= PH_HOLDS_H) {
-    if (nowH < readiness.minimumAgeD * 24) {
+  const youngD = minimumAgeD(recipe);
+  if (last && last.value <= target && nowH - last.hour <= PH_HOLDS_H) {
+    if (nowH < youngD * 24) {
       return {
         state: "near",
-        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: readiness.minimumAgeD }, ...reasons],
-        next: { act: "repeat-ph", hour: readiness.minimumAgeD * 24 },
+        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD }, ...reasons],
+        next: { act: "repeat-ph", hour: youngD * 24 },
       };
     }
     if (latestSign?.says === "ready")
@@ -138,34 +159,35 @@ function judgeAcid(evidence: Evidence, readiness: AcidReadiness): Verdict {
     };
   }
   const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
-  const state = isNear(input) ? "near" : "early";
-  const gapH = state === "near" ? 12 : 24;
   return {
-    state,
+    state: isNear(input) || forecast.probabilityReady >= 0.5 ? "near" : "early",
     reasons: [...missing, ...reasons],
     next: {
       act: "read-ph",
-      hour: last ? Math.max(nowH, Math.min(soon(input, gapH), last.hour + 96)) : Math.max(nowH, 96),
+      hour: last
+        ? Math.max(nowH, Math.min(forecast.nextCheckH, last.hour + 96))
+        : Math.max(nowH, Math.min(96, forecast.nextCheckH)),
     },
   };
 }
 
-function judgeDays(evidence: Evidence, { minimumAgeD = 0 }: DaysReadiness): Verdict {
+function judgeDays(evidence: Evidence): Judged {
   const { input, latestSign } = evidence;
-  const { nowH, forecast } = input;
+  const { nowH, forecast, recipe } = input;
   const reasons = [...signReason(evidence), warmthReason(input)];
-  if (latestSign?.says === "past" || forecast.probabilityPast > 0.6)
+  const youngD = minimumAgeD(recipe);
+  if ((latestSign?.says === "past" && forecast.probabilityPast > 0.1) || forecast.probabilityPast > 0.6)
     return {
       state: "past",
       reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
       next: { act: "strain", hour: nowH },
     };
-  const open = forecast.probabilityReady >= 0.5;
-  if (open && nowH < minimumAgeD * 24)
+  const open = forecast.probabilityReady >= OPEN;
+  if (open && nowH < youngD * 24)
     return {
       state: "near",
-      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: minimumAgeD }, ...reasons],
-      next: { act: "smell", hour: minimumAgeD * 24 },
+      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD }, ...reasons],
+      next: { act: "smell", hour: youngD * 24 },
     };
   if (open && latestSign?.says === "ready")
     return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
@@ -175,11 +197,15 @@ function judgeDays(evidence: Evidence, { minimumAgeD = 0 }: DaysReadiness): Verd
       reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
       next: { act: "smell", hour: nowH },
     };
-  return { state: open || isNear(input) ? "near" : "early", reasons, next: { act: "smell", hour: soon(input, 12) } };
+  return {
+    state: open || isNear(input) ? "near" : "early",
+    reasons,
+    next: { act: "smell", hour: forecast.nextCheckH },
+  };
 }
 
 /** Made and used: done when its steps are, stale when it has stood too long. */
-function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Verdict {
+function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Judged {
   const { input, latestSign } = evidence;
   const { nowH } = input;
   const reasons = signReason(evidence);
@@ -194,58 +220,87 @@ function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Ver
   return { state: "ready", reasons, next: { act: "use-now", hour: nowH } };
 }
 
-/** A brew that hardly moves: its pace over the last day is under a quarter of the usual, and more of the same won't bring it in. */
-function coldVerdict(input: JudgeInput): Verdict | null {
+/** A brew that hardly moves, is too hot, or will not bloom as it stands. */
+function standingStill(input: JudgeInput): Judged | null {
   const { forecast, nowH, recipe } = input;
-  if (
-    nowH < 12 ||
-    forecast.meanRate24h >= COLD_RATE ||
-    forecast.probabilityReady >= 0.25 ||
-    forecast.probabilityPast >= 0.25
-  )
-    return null;
-  const tooHot = forecast.meanLiquidC24h > recipe.comfortC.high;
+  const { codes, chanceNever } = forecast.stuck;
+  if (recipe.readiness.type === "fresh" || nowH < 12) return null;
+  if (forecast.probabilityReady >= OPEN || forecast.probabilityPast >= OPEN) return null;
+  const tooHot = codes.includes("too_hot_now") || codes.includes("overheated");
+  const cold = forecast.meanRate24h < COLD_RATE && !tooHot;
+  const noBloom = codes.includes("cold_no_bloom") && chanceNever > 0.5;
+  if (!tooHot && !cold && !noBloom) return null;
+  const figures = {
+    meanC: forecast.meanLiquidC24h,
+    rate: forecast.meanRate24h,
+    comfortLowC: recipe.comfortC.low,
+    comfortHighC: recipe.comfortC.high,
+  };
+  const target = phTarget(recipe);
   return {
     state: "stuck",
     reasons: [
-      {
-        code: tooHot ? "too-hot" : "cold",
-        meanC: forecast.meanLiquidC24h,
-        rate: forecast.meanRate24h,
-        comfortLowC: recipe.comfortC.low,
-        comfortHighC: recipe.comfortC.high,
-      },
-      ...phReasons(input),
+      { code: tooHot ? "too-hot" : noBloom ? "no-bloom" : "cold", ...figures },
+      ...(codes.includes("overheated") ? [{ code: "overheated" } as const] : []),
+      ...(target === null ? [] : phReasons(input, target)),
     ],
     next: { act: "warm", hour: nowH },
   };
 }
 
 /** Each kind of method has its own rule. */
-function byRule(evidence: Evidence): Verdict {
-  const { readiness } = evidence.input.recipe;
-  switch (readiness.type) {
+function byRule(evidence: Evidence): Judged {
+  const { recipe } = evidence.input;
+  const { readiness } = recipe;
+  if (readiness.type === "fresh") return judgeFresh(evidence, readiness);
+  switch (judgedBy(recipe)) {
     case "bloom":
       return judgeBloom(evidence);
     case "acid":
-      return judgeAcid(evidence, readiness);
-    case "days":
-      return judgeDays(evidence, readiness);
-    case "fresh":
-      return judgeFresh(evidence, readiness);
+      return judgeAcid(evidence, phTarget(recipe)!);
+    default:
+      return judgeDays(evidence);
   }
+}
+
+/** What is said besides, whatever the rule found. */
+function asides({ forecast }: JudgeInput, evidence: Evidence): VerdictReason[] {
+  const surprising = forecast.surprises.find((surprise) => surprise.surprising);
+  return [
+    ...(evidence.disagreeing ? [evidence.disagreeing] : []),
+    ...(forecast.contradictory && !evidence.disagreeing ? [{ code: "contradictory" } as const] : []),
+    ...(surprising ? [{ code: "surprising", what: surprising.type } as const] : []),
+    ...(forecast.stageFromH > 0 ? [{ code: "fed-anew", hour: forecast.stageFromH } as const] : []),
+    ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
+    ...(forecast.stuck.codes.includes("slow") ? [{ code: "slow" } as const] : []),
+  ];
 }
 
 /**
  * One verdict with its reasons. Failure signs come first and stay, whatever is smelt later; then cold; then the method's own rule:
- * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready where signs decide.
+ * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready
+ * where signs decide, nor does pH alone.
  */
 export function judge(input: JudgeInput): Verdict {
-  const failed = failures(input.recipe, input.observations);
-  if (failed.length > 0) return { state: "spoiled", reasons: failed, next: { act: "compost", hour: input.nowH } };
-  const cold = coldVerdict(input);
-  if (cold) return cold;
+  const spoilt = spoiltOf(input);
+  if (spoilt) {
+    const isGone = spoilt.level === "discard";
+    return {
+      state: "spoiled",
+      reasons: spoilt.reasons,
+      next: isGone
+        ? { act: "compost", hour: input.nowH }
+        : { act: "smell", hour: Math.max(input.nowH, lastLookH(input) + SMELL_AGAIN_H) },
+      spoilt: spoilt.level,
+    };
+  }
   const evidence = weighSigns(input);
-  const verdict = byRule(evidence);
-  return evidence.disagreeing ? { ...verdict, reasons: [...verdict.reasons, evidence.disagreeing] } : verdict;
+  const verdict = standingStill(input) ?? byRule(evidence);
+  return { ...verdict, reasons: [...verdict.reasons, ...asides(input, evidence)], spoilt: null };
 }
+
+const lastLookH = ({ log }: JudgeInput): number =>
+  log.reduce(
+    (latest, item) => (item.kind === "smell" || item.kind === "film" ? Math.max(latest, item.hour) : latest),
+    0,
+  );

@@ -29,6 +29,7 @@ const KIND_WORDS: Record<SignKind, string> = {
   liquid: "Liquid",
   texture: "A fistful",
   warmth: "Warmth",
+  lens: "A drop under the lens",
 };
 const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
 

@@ -1,19 +1,7 @@
+import { CHITIN_TEA, FUNGAL_TEA, SUGAR_TEA } from "../../ferment/models/blooms";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { stage } from "../lines";
-import type { BloomReadiness, Method, School, UseRate } from "../types";
-
-// Hours are read at 24 °C and come from growers: 24–36 h, with chitin 48–72 h; the fungal brew is slower.
-const bloom = (
-  hours: { startH: number; peakH: number; endH: number },
-  optimumC: number,
-  maxC: number,
-  logRateSd: number,
-): BloomReadiness => ({
-  type: "bloom",
-  temperatures: { referenceC: 24, minC: -3, optimumC, maxC },
-  logRateSd,
-  ...hours,
-});
+import { ripens, stage } from "../lines";
+import type { Method, School, UseRate } from "../types";
 
 const USES: readonly UseRate[] = [
   {
@@ -55,7 +43,7 @@ const SCHOOLS: readonly School[] = [
     id: "bacterial",
     name: "Bacterial-leaning",
     stance: "A little sugar; suits annuals. Half a per cent of molasses is the ceiling.",
-    readiness: bloom({ startH: 24, peakH: 29, endH: 42 }, 35, 43, 0.195),
+    readiness: ripens(SUGAR_TEA),
     uses: USES,
     ingredients: [WATER, MOLASSES, ROCK, KELP, FISH, CASTINGS],
   },
@@ -63,7 +51,7 @@ const SCHOOLS: readonly School[] = [
     id: "fungal",
     name: "Fungal-leaning",
     stance: "No sugar, kelp instead; said to suit shrubs, trees and perennials. The evidence is thin.",
-    readiness: bloom({ startH: 36, peakH: 45, endH: 66 }, 31, 39, 0.275),
+    readiness: ripens(FUNGAL_TEA),
     uses: USES,
     ingredients: [
       WATER,
@@ -77,7 +65,7 @@ const SCHOOLS: readonly School[] = [
     id: "chitin",
     name: "With shell meal",
     stance: "Shell meal for the chitin eaters; takes two to three days and needs steady air.",
-    readiness: bloom({ startH: 48, peakH: 58, endH: 76 }, 33, 42, 0.275),
+    readiness: ripens(CHITIN_TEA),
     uses: USES,
     ingredients: [
       WATER,

@@ -1,5 +1,6 @@
+import { BRAN_BED } from "../../ferment/models/slow";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const branStarter: Method = {
@@ -27,16 +28,7 @@ export const branStarter: Method = {
       id: "standard",
       name: "One, one and two",
       stance: "Leaf mould, bran and dry leaves one, one and two by volume, wet to a wrung sponge.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 25, minC: 4, optimumC: 36, maxC: 46 },
-        logRateSd: 0.26,
-        lagD: 0.7,
-        startD: 8.5,
-        peakD: 10,
-        endD: 90,
-        minimumAgeD: 7,
-      },
+      readiness: ripens(BRAN_BED, 7),
       // By volume 1 : 1 : 2 at 0.25, 0.25 and 0.1 kg/L; packed it settles to two thirds, and the water goes into the gaps.
       ingredients: [
         basis("bran", "food and body", { roomLPerUnit: 2.7 }),

@@ -1,5 +1,6 @@
+import { PLANT_SOAK } from "../../ferment/models/slow";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const charGreenLiquid: Method = {
@@ -26,16 +27,7 @@ export const charGreenLiquid: Method = {
       id: "standard",
       name: "Two vessels",
       stance: "Vessel one half full of greens, vessel two fine char, each with a little compost and water; joined.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 26, minC: 2, optimumC: 35, maxC: 46 },
-        logRateSd: 0.4,
-        lagD: 1,
-        startD: 7,
-        peakD: 15,
-        endD: 90,
-        minimumAgeD: 7,
-      },
+      readiness: ripens({ ...PLANT_SOAK, startD: 7, peakD: 15 }, 7),
       ingredients: [
         basis("water", "half to each vessel"),
         perBasis("greens", from(0.05, 0.07, 0.1), "vessel one, half full of them"),

@@ -1,5 +1,6 @@
+import { CHAR_CHARGING } from "../../ferment/models/slow";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 // Five parts char, one of molasses, five of manure to fifteen of water, by volume, at their bulk densities of 0.25 and 0.5 kg/L.
@@ -31,16 +32,7 @@ export const chargedChar: Method = {
       id: "standard",
       name: "Molasses and manure",
       stance: "Two weeks at the least, four are better; judged by what still floats.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 22, minC: -12, optimumC: 38, maxC: 55 },
-        logRateSd: 0.37,
-        lagD: 0,
-        startD: 14,
-        peakD: 28,
-        endD: null,
-        minimumAgeD: 14,
-      },
+      readiness: ripens(CHAR_CHARGING, 14),
       ingredients: [
         basis("water", "the bath"),
         perBasis(

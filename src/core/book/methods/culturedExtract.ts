@@ -1,24 +1,10 @@
+import { PLANT_FERMENT } from "../../ferment/models/acids";
 import { basis, perBasis } from "../amounts";
-import { stage } from "../lines";
+import { stage, ripens } from "../lines";
 import type { Range } from "../range";
-import type { AcidReadiness, Method, School, UseRate } from "../types";
+import type { Method, School, UseRate } from "../types";
 
-const READINESS: AcidReadiness = {
-  type: "acid",
-  // Effective fit to growers' days: pH below 4 after 1–3 weeks, about two at 22 °C. Not measured microbial constants.
-  temperatures: { referenceC: 25, minC: 3.3, optimumC: 36, maxC: 43.7 },
-  logRateSd: 0.32,
-  startPh: 6,
-  floorPh: 3.5,
-  targetPh: 4,
-  bestPh: 3.7,
-  midpointD: 6.93,
-  widthD: 1.5,
-  keepsD: 120,
-  minimumAgeD: 7,
-  floorSd: 0.15,
-  stuck: { chance: 0.08, meanShift: 0.8, sd: 0.35 },
-};
+const READINESS = ripens(PLANT_FERMENT, 7);
 
 const USES: readonly UseRate[] = [
   {

@@ -1,5 +1,6 @@
+import { SACK_IN_DRUM } from "../../ferment/models/slow";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, D, rate, stage, step, task } from "../lines";
+import { cues, D, rate, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const drumManureTea: Method = {
@@ -27,16 +28,7 @@ export const drumManureTea: Method = {
       id: "standard",
       name: "Sack in a drum",
       stance: "Equal weights of rich greens and dung, a quarter of each in ash and char fines, urine in the water.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 25, minC: 3, optimumC: 36, maxC: 46 },
-        logRateSd: 0.35,
-        lagD: 1.5,
-        startD: 28,
-        peakD: 30,
-        endD: 180,
-        minimumAgeD: 21,
-      },
+      readiness: ripens(SACK_IN_DRUM, 21),
       // Per litre of water, from 20 kg greens, 20 kg dung, 5 kg ash, 5 kg char and 20 L urine to 150 L of water.
       ingredients: [
         basis("water", "the bath"),

@@ -1,5 +1,6 @@
+import { DUNG_WITH_SUGAR } from "../../ferment/models/slow";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const dungFlourFerment: Method = {
@@ -26,16 +27,7 @@ export const dungFlourFerment: Method = {
       id: "standard",
       name: "Seven days in the shade",
       stance: "A kilogram of aged dung, half of flour, half of raw sugar to ten litres; stirred.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 27, minC: 4, optimumC: 36, maxC: 46 },
-        logRateSd: 0.28,
-        lagD: 1,
-        startD: 6,
-        peakD: 7,
-        endD: 14,
-        minimumAgeD: 5,
-      },
+      readiness: ripens(DUNG_WITH_SUGAR, 5),
       ingredients: [
         basis("water", "the bath"),
         perBasis("dung-aged", 0.1, "the living part and the feed"),

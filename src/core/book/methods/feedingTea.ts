@@ -1,5 +1,6 @@
+import { SUGAR_TEA } from "../../ferment/models/blooms";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, rate, rotten, stage, step, task } from "../lines";
+import { cues, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const feedingTea: Method = {
@@ -26,14 +27,7 @@ export const feedingTea: Method = {
       id: "standard",
       name: "Steeped with air",
       stance: "The tea's rig, richer food, a shorter steep. Growers name the amendments and weigh few of them.",
-      readiness: {
-        type: "bloom",
-        temperatures: { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 },
-        logRateSd: 0.2,
-        startH: 12,
-        peakH: 18,
-        endH: 28,
-      },
+      readiness: ripens(SUGAR_TEA),
       ingredients: [
         basis("water", "the bath"),
         perBasis("castings", from(0.012, 0.025, 0.06), "the living part"),

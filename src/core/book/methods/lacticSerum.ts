@@ -1,58 +1,7 @@
+import { RICE_WASH, SALTED_RICE_WASH, SOUR_MILK } from "../../ferment/models/acids";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
-import type { AcidReadiness, Cue, Method } from "../types";
-
-const STUCK = { chance: 0.05, meanShift: 0.9, sd: 0.4 } as const;
-/** Effective fits to growers' days at 20 to 25 °C; not measured microbial constants. */
-const READINESS: Record<"salted-rice" | "plain-rice" | "milk", AcidReadiness> = {
-  "salted-rice": {
-    type: "acid",
-    temperatures: { referenceC: 25, minC: 0, optimumC: 29, maxC: 39 },
-    logRateSd: 0.23,
-    startPh: 6.3,
-    floorPh: 3.6,
-    targetPh: 4,
-    bestPh: 3.8,
-    midpointD: 4.85,
-    widthD: 1.2,
-    keepsD: 90,
-    minimumAgeD: 7,
-    floorSd: 0.13,
-    stuck: STUCK,
-  },
-  "plain-rice": {
-    type: "acid",
-    temperatures: { referenceC: 25, minC: 2, optimumC: 32, maxC: 41 },
-    logRateSd: 0.27,
-    startPh: 6.5,
-    floorPh: 3.9,
-    targetPh: 4.6,
-    bestPh: 4.3,
-    midpointD: 1.6,
-    widthD: 0.4,
-    keepsD: 6,
-    minimumAgeD: 2,
-    floorSd: 0.15,
-    stuck: STUCK,
-  },
-  "milk": {
-    type: "acid",
-    temperatures: { referenceC: 25, minC: 2, optimumC: 32, maxC: 41 },
-    logRateSd: 0.25,
-    startPh: 6.4,
-    floorPh: 3.8,
-    targetPh: 4.6,
-    bestPh: 4.2,
-    midpointD: 1.7,
-    widthD: 0.55,
-    keepsD: 14,
-    minimumAgeD: 4,
-    // The curd parts as 1 − exp(−t/1.55 d); four fifths of it is what growers wait for.
-    partsAfterD: 2.5,
-    floorSd: 0.15,
-    stuck: STUCK,
-  },
-};
+import { cues, D, rate, ripens, rotten, stage, step, task } from "../lines";
+import type { Cue, Method } from "../types";
 
 const CUES: readonly Cue[] = [
   ...cues("smell", ["raw sweet", "fresh green"], "not-yet", "it has hardly soured"),
@@ -103,7 +52,7 @@ export const lacticSerum: Method = {
       id: "salted-rice",
       name: "Salted rice wash",
       stance: "Salt on day nought, sugar on day two by the first volume; closed throughout. Keeps weeks.",
-      readiness: READINESS["salted-rice"],
+      readiness: ripens(SALTED_RICE_WASH, 7),
       ingredients: [
         basis("rice-wash", "the first rinse only, 20 to 40 g of rice to 100 mL"),
         perBasis("sea-salt", from(0.015, 0.0165, 0.018), "holds back what should not grow"),
@@ -116,7 +65,7 @@ export const lacticSerum: Method = {
       name: "Plain rice wash",
       stance: "Nothing added, lightly covered, two or three days. A different product: label it so.",
       lid: "breathable",
-      readiness: READINESS["plain-rice"],
+      readiness: ripens(RICE_WASH, 2),
       ingredients: [basis("rice-wash", "one volume of rice rinsed in two or three of water")],
       uses: plain,
       steps: [
@@ -151,7 +100,7 @@ export const lacticSerum: Method = {
       stance: "One part of soured rice wash to ten of milk; the clear yellow serum under the curd.",
       basis: "milk",
       lid: "breathable",
-      readiness: READINESS.milk,
+      readiness: ripens(SOUR_MILK, 4),
       ingredients: [
         basis("milk", "what is soured"),
         perBasis("rice-wash", 0.1, "soured three to five days first; starts the milk", { leastShare: 0.05 }),

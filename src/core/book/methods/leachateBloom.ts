@@ -1,5 +1,6 @@
+import { LEACHATE_BLOOM } from "../../ferment/models/blooms";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, rate, rotten, stage, step, task } from "../lines";
+import { cues, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const leachateBloom: Method = {
@@ -26,14 +27,7 @@ export const leachateBloom: Method = {
       id: "standard",
       name: "Bubbled with molasses",
       stance: "Two to five litres of leachate and half a litre of molasses to a hundred of water.",
-      readiness: {
-        type: "bloom",
-        temperatures: { referenceC: 24, minC: -3, optimumC: 36, maxC: 44 },
-        logRateSd: 0.2,
-        startH: 48,
-        peakH: 52,
-        endH: 61,
-      },
+      readiness: ripens(LEACHATE_BLOOM),
       ingredients: [
         basis("water", "the bath"),
         perBasis("molasses", from(0.004, 0.005, 0.005), "food"),

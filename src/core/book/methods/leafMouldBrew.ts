@@ -1,5 +1,6 @@
+import { STARCH_BLOOM } from "../../ferment/models/blooms";
 import { basis, from, perBasis } from "../amounts";
-import { cues, rate, rotten, stage, step, task } from "../lines";
+import { cues, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const leafMouldBrew: Method = {
@@ -27,15 +28,7 @@ export const leafMouldBrew: Method = {
       id: "standard",
       name: "Potato and sea salt",
       stance: "Boiled potato, measured salt, a handful of live leaf mould to twenty litres.",
-      readiness: {
-        type: "bloom",
-        // 48 h to the full head at 24 °C; near 13 °C it only scums over.
-        temperatures: { referenceC: 24, minC: -3, optimumC: 40, maxC: 47, stallsBelowC: 14 },
-        logRateSd: 0.15,
-        startH: 44,
-        peakH: 48,
-        endH: 53,
-      },
+      readiness: ripens(STARCH_BLOOM),
       ingredients: [
         basis("water", "the bath"),
         perBasis("potato", from(0.0075, 0.013, 0.02), "starch, the food"),

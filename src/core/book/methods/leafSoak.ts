@@ -1,5 +1,6 @@
+import { PLANT_SOAK } from "../../ferment/models/slow";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, stage, step, task } from "../lines";
+import { cues, D, rate, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const leafSoak: Method = {
@@ -27,16 +28,7 @@ export const leafSoak: Method = {
       id: "standard",
       name: "Leaf mould and weeds",
       stance: "Loosely filled with weeds, a handful or two of leaf mould to twenty litres, water over.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 26, minC: 2, optimumC: 35, maxC: 46 },
-        logRateSd: 0.44,
-        lagD: 1.5,
-        startD: 9,
-        peakD: 14,
-        endD: 120,
-        minimumAgeD: 7,
-      },
+      readiness: ripens(PLANT_SOAK, 7),
       ingredients: [
         basis("water", "over the leaf"),
         perBasis("greens", from(0.1, 0.2, 0.3), "what is drawn out", { bagged: true }),

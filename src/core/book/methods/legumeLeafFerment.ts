@@ -1,5 +1,6 @@
+import { PLANT_FERMENT } from "../../ferment/models/acids";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const legumeLeafFerment: Method = {
@@ -25,21 +26,7 @@ export const legumeLeafFerment: Method = {
       id: "standard",
       name: "Coconut water",
       stance: "Three litres of coconut water; sweetened water does where there is none.",
-      readiness: {
-        type: "acid",
-        temperatures: { referenceC: 25, minC: 3.3, optimumC: 36, maxC: 43.7 },
-        logRateSd: 0.32,
-        startPh: 6,
-        floorPh: 3.6,
-        targetPh: 4.4,
-        bestPh: 4,
-        midpointD: 3.2,
-        widthD: 1.2,
-        keepsD: 60,
-        minimumAgeD: 6,
-        floorSd: 0.15,
-        stuck: { chance: 0.08, meanShift: 0.8, sd: 0.35 },
-      },
+      readiness: ripens({ ...PLANT_FERMENT, midpointD: 3.2, targetPh: 4.4 }, 6),
       ingredients: [
         basis("coconut-water", "the sweet bath"),
         perBasis("molasses", from(0.0033, 0.005, 0.0067), "food"),

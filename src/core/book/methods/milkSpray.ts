@@ -26,13 +26,7 @@ export const milkSpray: Method = {
       id: "standard",
       name: "Fresh",
       stance: "Eight to thirty millilitres to the litre, mixed and used the same hour.",
-      readiness: {
-        type: "fresh",
-        temperatures: { referenceC: 20, activationJPerMol: 0 },
-        logRateSd: 0.05,
-        readyH: 0.05,
-        freshH: 6,
-      },
+      readiness: { type: "fresh", readyH: 0.05, freshH: 6 },
       ingredients: [basis("water", "thins it"), perBasis("milk", from(0.008, 0.015, 0.03), "the film")],
       uses: [
         rate("foliar", [0, 0, 1], 14, "As mixed; in sun it dries better, but not at noon."),

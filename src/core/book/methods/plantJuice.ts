@@ -1,18 +1,10 @@
-import type { DaysReadiness, Method, School, UseRate } from "../types";
+import { SUGAR_DRAWN } from "../../ferment/models/slow";
+import type { Method, School, UseRate } from "../types";
 import { basis, fixedDose, perBasis } from "../amounts";
-import { stage } from "../lines";
+import { stage, ripens } from "../lines";
 import type { Range } from "../range";
 
-const READINESS: DaysReadiness = {
-  type: "days",
-  // Effective fit to 5–7 days at 20–25 °C and up to 10 in a cellar; sugar draws sap by diffusion, so cold slows it less.
-  temperatures: { referenceC: 22.5, minC: -10, optimumC: 34, maxC: 48 },
-  logRateSd: 0.195,
-  lagD: 0.5,
-  startD: 5.4,
-  peakD: 6.4,
-  endD: 10,
-};
+const READINESS = ripens(SUGAR_DRAWN);
 
 const USES: readonly UseRate[] = [
   {

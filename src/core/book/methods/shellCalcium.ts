@@ -1,18 +1,7 @@
+import { SHELL_IN_ACID } from "../../ferment/models/slow";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task } from "../lines";
-import type { DaysReadiness, Method, School } from "../types";
-
-/** Days at 20 °C until nine tenths and 95 % of the acid is used; surface reaction, so the leaner the shell the slower. */
-const readiness = (startD: number, peakD: number): DaysReadiness => ({
-  type: "days",
-  temperatures: { referenceC: 20, activationJPerMol: 38_000 },
-  logRateSd: 0.4,
-  lagD: 0,
-  startD,
-  peakD,
-  endD: null,
-  minimumAgeD: 5,
-});
+import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
+import type { Method, School } from "../types";
 
 const USES = [
   rate("foliar", [500, 1000, 1000], 14, "In early growth, and again at fruit set."),
@@ -26,11 +15,11 @@ const USES = [
 ];
 
 /** Growers measure vinegar against shell; the book counts shell against vinegar, which is what fills the vessel. */
-const school = (id: string, name: string, vinegarLPerKg: number, stance: string, days: DaysReadiness): School => ({
+const school = (id: string, name: string, vinegarLPerKg: number, stance: string): School => ({
   id,
   name,
   stance,
-  readiness: days,
+  readiness: ripens({ ...SHELL_IN_ACID, lPerKg: vinegarLPerKg }, 5),
   uses: USES,
   ingredients: [basis("vinegar", "dissolves the shell"), perBasis("eggshell", 1 / vinegarLPerKg, "gives the calcium")],
 });
@@ -61,14 +50,12 @@ export const shellCalcium: Method = {
       "Four to one",
       4,
       "Four litres of vinegar to a kilogram of shell: quicker, and most of the shell serves again.",
-      readiness(6, 8.2),
     ),
     school(
       "ten-to-one",
       "Ten to one",
       10,
       "Ten litres to a kilogram: less shell to gather, twice the wait, the same strength in the end.",
-      readiness(15, 20),
     ),
   ],
   steps: [

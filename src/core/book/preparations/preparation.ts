@@ -35,8 +35,6 @@ export const preparation = (why: string): Common => ({
 /** Nothing ripens: it is done when its steps are. */
 export const doneAfter = (readyH: number, freshH: number): FreshReadiness => ({
   type: "fresh",
-  temperatures: { referenceC: 20, activationJPerMol: 0 },
-  logRateSd: 0.05,
   readyH,
   freshH,
 });

@@ -1,5 +1,6 @@
+import { PLANT_SOAK } from "../../ferment/models/slow";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rotten, step, task } from "../lines";
+import { cues, D, rotten, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 import { preparation } from "./preparation";
 
@@ -21,16 +22,23 @@ export const wormCastings: Method = {
       id: "standard",
       name: "Worm bed",
       stance: "Half their own weight a day is what worms eat; castings after two to four months.",
-      readiness: {
-        type: "days",
-        temperatures: { referenceC: 22, minC: 2, optimumC: 25, maxC: 35 },
-        logRateSd: 0.35,
-        lagD: 7,
-        startD: 60,
-        peakD: 90,
-        endD: null,
-        minimumAgeD: 45,
-      },
+      readiness: ripens(
+        // Worms, not microbes alone: slow and even; fitted to two to four months in a bed of common size.
+        {
+          ...PLANT_SOAK,
+          id: "worm_bed",
+          temperatures: { referenceC: 22, minC: 2, optimumC: 25, maxC: 35 },
+          lagD: 7,
+          startD: 60,
+          peakD: 90,
+          endD: Infinity,
+          horizonH: 6000,
+          setting: "solid_bed",
+          smellTable: null,
+          daysRuleH: 2160,
+        },
+        45,
+      ),
       ingredients: [
         basis("scraps", "what worms eat", { roomLPerUnit: 1.2 }),
         perBasis("dry-leaves", from(0.1, 0.2, 0.3), "bedding, and air", { roomLPerUnit: 4 }),

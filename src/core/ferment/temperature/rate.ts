@@ -1,7 +1,7 @@
-import type { CardinalTemperatures, RateTemperatures } from "../book/types";
+import type { CardinalTemperatures, RateTemperatures } from "../models/types";
 
 /** Share of the greatest rate at a temperature, 0 to 1. Cardinal temperature model with inflection, Rosso et al. 1993, J. Theor. Biol. 162:447. */
-function cardinalShare(celsius: number, { minC, optimumC, maxC }: CardinalTemperatures): number {
+export function cardinalShare(celsius: number, { minC, optimumC, maxC }: CardinalTemperatures): number {
   if (celsius <= minC || celsius >= maxC) return 0;
   const above = (celsius - maxC) * (celsius - minC) ** 2;
   const below =
@@ -15,8 +15,7 @@ const GAS_CONSTANT = 8.314462618;
 const KELVIN = 273.15;
 
 /**
- * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; a living one stands still outside
- * minC..maxC and below the cold in which it never comes to anything.
+ * How fast a brew goes at a liquid temperature, 1 at the method's reference temperature; a living one stands still outside minC..maxC.
  * @example rateAt(24, { referenceC: 24, minC: -3, optimumC: 35, maxC: 43 }); // 1
  */
 export function rateAt(liquidC: number, temperatures: RateTemperatures): number {
@@ -24,6 +23,5 @@ export function rateAt(liquidC: number, temperatures: RateTemperatures): number 
     const { activationJPerMol, referenceC } = temperatures;
     return Math.exp((-activationJPerMol / GAS_CONSTANT) * (1 / (liquidC + KELVIN) - 1 / (referenceC + KELVIN)));
   }
-  if (temperatures.stallsBelowC !== undefined && liquidC < temperatures.stallsBelowC) return 0;
   return cardinalShare(liquidC, temperatures) / cardinalShare(temperatures.referenceC, temperatures);
 }

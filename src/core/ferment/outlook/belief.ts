@@ -1,0 +1,251 @@
+import type { FermentBatch } from "../batch";
+import { chanceOf, isBelievable, plainChance, randomChance, tellsOf, weightsOf } from "../evidence/likelihood";
+import type { Observation } from "../evidence/observations";
+import { runnerFor } from "../kinetics/runner";
+import type { Features, Trajectory } from "../kinetics/trajectory";
+import type { FermentModel } from "../models/types";
+import { normalPdf } from "../normal";
+import { courseOf, type Course } from "../temperature/course";
+import { valueAt } from "../temperature/grid";
+
+/** One way this batch may be running, how likely that is after all that was reported, and what it would show. */
+export interface Way {
+  readonly weight: number;
+  readonly u: number;
+  readonly v: number;
+  readonly path: Trajectory;
+  /** Which of the starts that are possible it belongs to. */
+  readonly start: number;
+}
+
+/** One possible start: hours that the batch is older than its record says, and its course. */
+export interface PossibleStart {
+  readonly shiftH: number;
+  readonly batch: FermentBatch;
+  readonly course: Course;
+}
+
+export interface Surprise {
+  readonly type: Observation["type"];
+  readonly hour: number;
+  /** Chance that such a batch would show this, and whether that is so small that it should be looked at again. */
+  readonly chance?: number;
+  readonly surprising?: boolean;
+  /** Says nothing of this method's progress. */
+  readonly ignored?: boolean;
+}
+
+/** All that is believed of a batch at an hour of it. */
+export interface Belief {
+  readonly batch: FermentBatch;
+  readonly nowH: number;
+  readonly ways: readonly Way[];
+  readonly starts: readonly PossibleStart[];
+  readonly u: { readonly mean: number; readonly sd: number; readonly priorMean: number; readonly priorSd: number };
+  /** Distance of the grid's log rates. */
+  readonly uStep: number;
+  /** Reports that were taken, in the order given, and the index of each one's features; now's are the last. */
+  readonly taken: readonly Observation[];
+  readonly surprises: readonly Surprise[];
+  /** Weight of the ways that explain every report; little where reports contradict each other. 1 with fewer than two. */
+  readonly explained: number;
+  readonly refused: readonly Observation[];
+}
+
+export interface BeliefOptions {
+  /** Widens the prior of the log rate: 1 for a model that is right, 1.25 as shipped, since none is. */
+  readonly spread?: number;
+}
+
+/** Priors are widened by so much, since the model is wrong in ways that nobody knows; measured in `bench/ferment`. */
+export const SHIPPED_SPREAD = 1.25;
+const U_SPAN_SD = 2.8;
+const V_SPAN_SD = 2.2;
+/** A report this much rarer than a random one would be should be taken again. */
+const UNLIKELY = 0.15;
+const LEAST_PRIOR = 1e-7;
+const LEAST_WEIGHT = 1e-5;
+/** Floors worth telling apart, pH; the upper ones are batches that stick. */
+const FLOOR_SHIFTS = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9, 1.2, 1.6];
+/** Nodes of a normal start time by three-point Gauss-Hermite. */
+const START_NODES = [
+  { z: -Math.sqrt(3), weight: 1 / 6 },
+  { z: 0, weight: 2 / 3 },
+  { z: Math.sqrt(3), weight: 1 / 6 },
+];
+
+interface Node {
+  readonly value: number;
+  readonly weight: number;
+}
+
+const scaled = (nodes: readonly Node[]): Node[] => {
+  const total = nodes.reduce((sum, { weight }) => sum + weight, 0);
+  return nodes.map(({ value, weight }) => ({ value, weight: weight / total }));
+};
+
+const spaced = (count: number, spanSd: number, mean: number, sd: number): Node[] =>
+  scaled(
+    Array.from({ length: count }, (_, index) => {
+      const z = spanSd * ((2 * index) / (count - 1) - 1);
+      return { value: mean + z * sd, weight: Math.exp((-z * z) / 2) };
+    }),
+  );
+
+function secondNodes(model: FermentModel, isFew: boolean): Node[] {
+  const sd = model.prior.secondSd;
+  if (model.cls !== "acid") return spaced(isFew ? 5 : 7, V_SPAN_SD, 0, sd);
+  const { chance, meanShiftPh, sdPh } = model.stuck;
+  return scaled(
+    FLOOR_SHIFTS.map((value, index) => {
+      const before = FLOOR_SHIFTS[index - 1];
+      const after = FLOOR_SHIFTS[index + 1];
+      const width = before === undefined ? after! - value : after === undefined ? value - before : (after - before) / 2;
+      const usual = normalPdf(value / sd) / sd;
+      const sticking = normalPdf((value - meanShiftPh) / sdPh) / sdPh;
+      return { value, weight: width * ((1 - chance) * usual + chance * sticking) };
+    }),
+  );
+}
+
+/** What is not known of past temperatures widens the prior: sd of ln(theta) so far. */
+function gapSd({ hours, theta, thetaSd }: Course, nowH: number): number {
+  const passed = valueAt(hours, theta, nowH);
+  const unsure = Math.abs(valueAt(hours, thetaSd, nowH));
+  if (unsure === 0) return 0;
+  return passed > 0 ? Math.min(0.6, (0.7 * unsure) / passed) : 0.6;
+}
+
+/** The same batch begun so many hours earlier than its record says. */
+function shifted(batch: FermentBatch, shiftH: number): FermentBatch {
+  if (shiftH === 0) return batch;
+  const moved = <T extends { readonly hour: number }>(items: readonly T[] | undefined): T[] =>
+    (items ?? []).map((item) => ({ ...item, hour: item.hour + shiftH }));
+  return {
+    ...batch,
+    readings: moved(batch.readings),
+    forecast: moved(batch.forecast),
+    events: moved(batch.events),
+    observations: moved(batch.observations).map((item) => ({ ...item, hour: Math.max(0, item.hour) })),
+    startHour: (batch.startHour ?? 8) - shiftH,
+  };
+}
+
+const startsOf = (batch: FermentBatch, nowH: number): { shiftH: number; weight: number }[] => {
+  const sd = batch.startSdH ?? 0;
+  if (sd <= 0) return [{ shiftH: 0, weight: 1 }];
+  return START_NODES.map(({ z, weight }) => ({ shiftH: z * sd, weight })).filter(({ shiftH }) => nowH + shiftH >= 0);
+};
+
+interface LogWay extends Omit<Way, "weight"> {
+  readonly logWeight: number;
+}
+
+/** Largest weight first taken off, so that nothing overflows; ways that no longer matter are dropped. */
+function normalised(ways: readonly LogWay[]): Way[] {
+  const greatest = ways.reduce((most, { logWeight }) => Math.max(most, logWeight), -Infinity);
+  const raw = ways.map(({ logWeight }) => Math.exp(logWeight - greatest));
+  const total = raw.reduce((sum, value) => sum + value, 0);
+  const kept = ways.flatMap(({ logWeight: _, ...way }, index) =>
+    raw[index]! / total > LEAST_WEIGHT ? [{ ...way, weight: raw[index]! / total }] : [],
+  );
+  const keptTotal = kept.reduce((sum, { weight }) => sum + weight, 0);
+  return kept.map((way) => ({ ...way, weight: way.weight / keptTotal }));
+}
+
+/**
+ * Bayes' rule over a grid of how fast the batch runs and of its class's second unknown. Every report counts with a chance of being
+ * plainly wrong; reports near each other count as few.
+ */
+export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SPREAD }: BeliefOptions = {}): Belief {
+  const { model } = batch;
+  const given = (batch.observations ?? []).filter(({ hour }) => hour <= nowH);
+  const refused = given.filter((observation) => !isBelievable(observation));
+  const taken = given.filter(isBelievable);
+  const telling = taken.filter((observation) => tellsOf(observation, model));
+  const isFew = model.cls === "bloom" || model.cls === "bed";
+  const priorMean = batch.prior?.mean ?? 0;
+  const ownSd = batch.prior?.sd ?? Math.hypot(model.prior.farmSd, model.prior.batchSd);
+  const starts: PossibleStart[] = [];
+  const ways: LogWay[] = [];
+  let priorSd = ownSd;
+  let uStep = 0;
+  for (const { shiftH, weight: startWeight } of startsOf(batch, nowH)) {
+    const there = shifted(batch, shiftH);
+    const course = courseOf(there, nowH + shiftH);
+    const start = starts.push({ shiftH, batch: there, course }) - 1;
+    const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
+    if (shiftH === 0) priorSd = sd;
+    const count = isFew ? 15 : 17;
+    uStep = (2 * U_SPAN_SD * sd) / (count - 1);
+    const run = runnerFor(there, course);
+    const at = (hour: number) => Math.max(0, hour + shiftH);
+    const featureHours = [...taken.map(({ hour }) => at(hour)), nowH + shiftH];
+    const indexOf = new Map(taken.map((observation, index) => [observation, index]));
+    const moved = telling.map((observation) => ({ ...observation, hour: at(observation.hour) }));
+    const weights = weightsOf(moved, model);
+    for (const u of spaced(count, U_SPAN_SD, priorMean, sd))
+      for (const v of secondNodes(model, isFew)) {
+        const prior = startWeight * u.weight * v.weight;
+        if (prior < LEAST_PRIOR) continue;
+        const path = run(u.value, v.value, featureHours);
+        let logWeight = Math.log(prior);
+        moved.forEach((observation, index) => {
+          const shows = path.features[indexOf.get(telling[index]!)!]!;
+          logWeight += weights[index]! * Math.log(chanceOf(observation, model, shows, path));
+        });
+        ways.push({ logWeight, u: u.value, v: v.value, path, start });
+      }
+  }
+  const believed = normalised(ways);
+  const mean = believed.reduce((sum, { weight, u }) => sum + weight * u, 0);
+  const variance = believed.reduce((sum, { weight, u }) => sum + weight * (u - mean) ** 2, 0);
+  const there = (observation: Observation, start: number): Observation => ({
+    ...observation,
+    hour: Math.max(0, observation.hour + starts[start]!.shiftH),
+  });
+  // One row a report: what its chance is on each way.
+  const chances = taken.map((observation, index) =>
+    tellsOf(observation, model)
+      ? believed.map(({ path, start }) => plainChance(there(observation, start), model, path.features[index]!, path))
+      : null,
+  );
+  const surprises = taken.map((observation, index): Surprise => {
+    const { type, hour } = observation;
+    const row = chances[index];
+    if (!row) return { type, hour, ...(type === "film" ? {} : { ignored: true }) };
+    const chance = believed.reduce((sum, { weight }, way) => sum + weight * row[way]!, 0);
+    return { type, hour, chance, surprising: chance < UNLIKELY * randomChance(observation) };
+  });
+  const explains = (way: number) =>
+    chances.every((row, index) => !row || row[way]! >= UNLIKELY * randomChance(taken[index]!));
+  const explained =
+    telling.length < 2 ? 1 : believed.reduce((sum, { weight }, way) => (explains(way) ? sum + weight : sum), 0);
+  return {
+    batch,
+    nowH,
+    ways: believed,
+    starts,
+    u: { mean, sd: Math.sqrt(variance), priorMean, priorSd },
+    uStep,
+    taken,
+    surprises,
+    explained,
+    refused,
+  };
+}
+
+/** Mean over what is believed of a feature of now. */
+export function expected(belief: Belief, feature: keyof Features): number | null {
+  let sum = 0;
+  for (const { weight, path } of belief.ways) {
+    const value = path.features.at(-1)![feature];
+    if (value === undefined) return null;
+    sum += weight * value;
+  }
+  return sum;
+}
+
+/** Weight of the ways for which something holds; hours are the record's own. */
+export const weightWhere = (belief: Belief, holds: (way: Way, shiftH: number) => boolean): number =>
+  belief.ways.reduce((sum, way) => (holds(way, belief.starts[way.start]!.shiftH) ? sum + way.weight : sum), 0);

@@ -1,0 +1,150 @@
+import { requireWithin } from "../../errors";
+import type { FermentBatch } from "../batch";
+import type { Features } from "../kinetics/trajectory";
+import type { TemperatureBasis } from "../temperature/course";
+import { valueAt } from "../temperature/grid";
+import { believe, expected, weightWhere, type Belief, type BeliefOptions, type Surprise } from "./belief";
+import { atomsOf } from "./marks";
+import { quantile, quantilesOf, weightUpTo, type Quantiles } from "./quantiles";
+import { spoilageOf, type Spoilage } from "./spoilage";
+import { stuckOf, type Stuck } from "./stuck";
+
+export type Advice = "discard" | "hold" | "past" | "use_now" | "smell_then_use" | "check_now" | "stuck" | "wait";
+
+export interface Forecast {
+  readonly start: Quantiles;
+  readonly peak: Quantiles;
+  readonly end: Quantiles;
+  readonly crash: Quantiles;
+  /** Two-stage soaks: when the open stage is over; null for all others. */
+  readonly seal: Quantiles | null;
+  readonly times: readonly number[];
+  readonly ready: Float64Array;
+  readonly started: Float64Array;
+  readonly past: Float64Array;
+  readonly u: Belief["u"];
+  /** What it should show now, mean over what is believed. */
+  readonly state: Partial<Record<keyof Features, number>> & { readonly liquidC: number };
+  readonly stuck: Stuck;
+  readonly surprises: readonly Surprise[];
+  /** No way of running explains all that was reported: the window is as wide as both together. */
+  readonly contradictory: boolean;
+  readonly spoilage: Spoilage;
+  readonly readyNow: number;
+  readonly pastNow: number;
+  readonly usableNow: number;
+  readonly nextCheckH: number;
+  readonly advice: Advice;
+  readonly warnings: readonly string[];
+  readonly temperatureBasis: TemperatureBasis;
+  readonly meanLiquidC24h: number;
+}
+
+export interface ForecastOptions extends BeliefOptions {
+  /** Hours of the batch at which the chances are wanted. */
+  readonly times?: readonly number[];
+  readonly processSd?: number;
+}
+
+const FEATURES = [
+  "foam",
+  "foamPhase",
+  "phase",
+  "gas",
+  "viability",
+  "ph",
+  "parted",
+  "sunk",
+  "charged",
+  "extent",
+  "calciumGPerL",
+  "shellLeft",
+  "carbonDioxideLPerL",
+  "coreC",
+] as const satisfies readonly (keyof Features)[];
+
+const MAX_AGE_H = 24 * 800;
+/** Reports contradict each other where fewer of the ways than this explain them all. */
+const EXPLAINED = 0.2;
+
+function adviceOf(spoilage: Spoilage, pastNow: number, readyNow: number, stuck: Stuck): Advice {
+  if (spoilage.level === "discard") return "discard";
+  if (spoilage.level === "hold") return "hold";
+  if (pastNow > 0.5) return "past";
+  if (readyNow >= 0.6) return spoilage.needsSmellCheck ? "smell_then_use" : "use_now";
+  if (readyNow >= 0.25) return "check_now";
+  return stuck.codes.length > 0 && stuck.chanceNever > 0.5 ? "stuck" : "wait";
+}
+
+const sayRefused = (belief: Belief): string[] =>
+  belief.refused.map(
+    (observation) =>
+      `A ${observation.type === "ph" ? "pH" : observation.type} of ${"value" in observation ? observation.value : ""} at hour ${observation.hour.toFixed(1)} can't be; it was not used.`,
+  );
+
+/** The forecast that follows from what is believed. */
+export function forecastFrom(belief: Belief, { times = [], processSd }: ForecastOptions = {}): Forecast {
+  const { nowH, batch } = belief;
+  const isBloom = batch.model.cls === "bloom";
+  const starts = atomsOf(belief, "startH", processSd);
+  const ends = atomsOf(belief, "endH", processSd);
+  const started = Float64Array.from(times, (hour) => weightUpTo(starts, hour));
+  const past = Float64Array.from(times, (hour) => weightUpTo(ends, hour));
+  const readyNow = weightWhere(belief, ({ path }, shiftH) => path.startH - shiftH <= nowH && path.endH - shiftH > nowH);
+  const pastNow = weightWhere(belief, ({ path }, shiftH) => path.endH - shiftH <= nowH);
+  const spoilage = spoilageOf(belief);
+  const stuck = stuckOf(belief);
+  const gapH = isBloom ? 3 : 12;
+  const likely = quantile(starts, 0.15);
+  const { course, shiftH } = belief.starts.find((start) => start.shiftH === 0) ?? belief.starts[0]!;
+  const shows = Object.fromEntries(
+    FEATURES.flatMap((feature) => {
+      const value = expected(belief, feature);
+      return value === null ? [] : [[feature, value]];
+    }),
+  );
+  const lastDay = Array.from({ length: 25 }, (_, back) => Math.max(0, nowH + shiftH - back));
+  return {
+    start: quantilesOf(starts),
+    peak: quantilesOf(atomsOf(belief, "peakH", processSd)),
+    end: quantilesOf(ends),
+    crash: quantilesOf(atomsOf(belief, "crashH", processSd)),
+    seal:
+      batch.model.cls === "soak" && batch.model.sealD !== undefined
+        ? quantilesOf(atomsOf(belief, "sealH", processSd))
+        : null,
+    times,
+    started,
+    past,
+    ready: started.map((share, index) => Math.max(0, share - past[index]!)),
+    u: belief.u,
+    state: { ...shows, liquidC: valueAt(course.hours, course.liquidC, nowH + shiftH) },
+    stuck,
+    surprises: belief.surprises,
+    contradictory: belief.explained < EXPLAINED,
+    spoilage,
+    readyNow,
+    pastNow,
+    usableNow: readyNow * (1 - spoilage.chance),
+    nextCheckH: Math.min(
+      Math.max(nowH + gapH, Number.isFinite(likely) ? likely : nowH + 2 * gapH),
+      nowH + (isBloom ? 24 : 168),
+    ),
+    advice: adviceOf(spoilage, pastNow, readyNow, stuck),
+    warnings: sayRefused(belief),
+    temperatureBasis: course.basis,
+    meanLiquidC24h:
+      lastDay.reduce((sum, hour) => sum + valueAt(course.hours, course.liquidC, hour), 0) / lastDay.length,
+  };
+}
+
+/**
+ * When a batch's window is likely to open, be best, close and crash, from its liquid's temperature, moved by what was read and smelt.
+ * Pure: the same batch and hour give the same answer.
+ * @throws {DomainError} `out-of-range` (age, vessel)
+ */
+export function forecast(batch: FermentBatch, nowH: number, options: ForecastOptions = {}): Forecast {
+  requireWithin("The batch's age", nowH, "h", 0, MAX_AGE_H, "/now");
+  requireWithin("The vessel", batch.volumeL ?? batch.model.volumeL, "L", 0.1, 20_000, "/vesselVolume");
+  return forecastFrom(believe(batch, nowH, options), options);
+}

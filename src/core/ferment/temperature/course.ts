@@ -1,0 +1,241 @@
+import { airEvents, USUAL_START_HOUR, USUAL_SWING_C, type FermentBatch, type VesselEvent } from "../batch";
+import type { FermentModel } from "../models/types";
+import { airSeries } from "./airSeries";
+import { cardinalShare, rateAt } from "./rate";
+import { valueAt } from "./grid";
+import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
+
+/** Where a batch's temperature came from, best first. */
+export type TemperatureBasis = "read" | "air" | "stated" | "guessed";
+
+/**
+ * A batch's temperatures and what they add up to, over all its hours. Blooms and beds have a node in the middle of each step as well:
+ * steps are then two nodes wide.
+ */
+export interface Course {
+  readonly hours: Float64Array;
+  readonly airC: Float64Array;
+  readonly liquidC: Float64Array;
+  /** 1 at the reference temperature; with what overheating took for good. */
+  readonly rate: Float64Array;
+  /** Rate added up: hours (blooms) or days (all others) at the reference temperature. */
+  readonly theta: Float64Array;
+  /** How unsure theta is for what is not known of the air, in its unit. */
+  readonly thetaSd: Float64Array;
+  /** Degree hours above the greatest temperature so far. */
+  readonly overheatCH: Float64Array;
+  readonly tauH: number;
+  readonly basis: TemperatureBasis;
+}
+
+/** Least look-ahead past now, h. */
+const AHEAD_H = { bloom: 120, acid: 720, drawn: 480, soak: 480, char: 480, bed: 480, shell: 480 } as const;
+const FINE_UNTIL_H = 96;
+const KILLING_DOSE_CH = 24;
+
+export const horizonOf = (model: FermentModel, nowH: number): number =>
+  Math.max(model.horizonH, nowH + AHEAD_H[model.cls]);
+
+const withMiddles = (nodes: readonly number[]): Float64Array => {
+  const hours = new Float64Array(2 * nodes.length - 1);
+  nodes.forEach((hour, index) => {
+    hours[2 * index] = hour;
+    if (index > 0) hours[2 * index - 1] = (nodes[index - 1]! + hour) / 2;
+  });
+  return hours;
+};
+
+function gridOf(batch: FermentBatch, horizonH: number): Float64Array {
+  const { cls } = batch.model;
+  if (cls !== "bloom" && cls !== "bed")
+    return Float64Array.from({ length: Math.ceil(horizonH) + 1 }, (_, hour) => hour);
+  if (cls === "bed") return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
+  const nodes: number[] = [];
+  for (let hour = 0; hour < horizonH; hour += hour < FINE_UNTIL_H ? 1 : 2) nodes.push(hour);
+  nodes.push(nodes.at(-1)! + (nodes.at(-1)! < FINE_UNTIL_H ? 1 : 2));
+  // A step across a switch of the air would miss it by hours.
+  const switches = airEvents(batch).map(({ hour }) => hour);
+  const dilutions = (batch.events ?? []).filter(({ type }) => type === "topped_up").map(({ hour }) => hour);
+  const extra = [...switches, ...dilutions].filter((hour) => hour > 0 && hour < horizonH);
+  return withMiddles([...new Set([...nodes, ...extra])].toSorted((a, b) => a - b));
+}
+
+type Mark = { readonly hour: number } & (
+  | { readonly type: "reading"; readonly celsius: number }
+  | Exclude<VesselEvent, { type: "air_on" | "air_off" | "opened" | "insects" }>
+);
+
+function marksOf(batch: FermentBatch, nowH: number): Mark[] {
+  const isBed = batch.model.cls === "bed";
+  const readings = (batch.readings ?? [])
+    .filter(({ where, hour, celsius }) => where === "liquid" && !isBed && hour <= nowH && celsius > -30 && celsius < 60)
+    .map(({ hour, celsius }): Mark => ({ hour, type: "reading", celsius }));
+  const events = (batch.events ?? []).filter(
+    (event): event is Extract<Mark, VesselEvent> =>
+      event.type !== "air_on" && event.type !== "air_off" && event.type !== "opened" && event.type !== "insects",
+  );
+  return [...readings, ...events].toSorted((a, b) => a.hour - b.hour);
+}
+
+interface Surroundings {
+  place: Extract<VesselEvent, { type: "moved" }> | null;
+  heater: Extract<VesselEvent, { type: "heater_on" }> | null;
+  wrapped: boolean;
+}
+
+/** What is known of a place that the vessel was moved to, K. */
+const PLACE_SD_C = 1.5;
+
+/** Warms and cools the liquid from node to node, with readings and events at their own time between them. */
+function liquidOf(
+  batch: FermentBatch,
+  hours: Float64Array,
+  airC: Float64Array,
+  airSdC: Float64Array,
+  nowH: number,
+): { liquidC: Float64Array; tauH: number } {
+  const { model } = batch;
+  const volumeL = batch.volumeL ?? model.volumeL;
+  const setting = batch.setting ?? model.setting;
+  const startHour = batch.startHour ?? USUAL_START_HOUR;
+  const tauH = warmingTimeH(volumeL, setting);
+  const wrappedTauH = warmingTimeH(volumeL, "insulated");
+  const marks = marksOf(batch, nowH);
+  const now: Surroundings = { place: null, heater: null, wrapped: false };
+  const outside = Float64Array.from(airC);
+  const around = (hour: number): number =>
+    now.place
+      ? now.place.meanC + (now.place.swingC ?? 1) * Math.cos((2 * Math.PI * (startHour + hour - 15)) / 24)
+      : valueAt(hours, outside, hour);
+  const liquidC = new Float64Array(hours.length);
+  let celsius = batch.startC ?? airC[0]!;
+  let next = 0;
+  const step = (fromH: number, toH: number, airFromC: number, airToC: number) => {
+    const h = toH - fromH;
+    if (h <= 0) return;
+    const tau = now.wrapped ? Math.max(tauH, wrappedTauH) : tauH;
+    celsius = stepLiquid(celsius, airFromC, airToC, h, tau);
+    const { heater } = now;
+    if (heater && celsius < heater.setC)
+      celsius = Math.min(heater.setC, celsius + heatingKPerH(heater.watts, volumeL) * h);
+  };
+  const take = (mark: Mark) => {
+    switch (mark.type) {
+      case "reading":
+        celsius = mark.celsius;
+        break;
+      case "moved":
+        now.place = mark;
+        break;
+      case "moved_back":
+        now.place = null;
+        break;
+      case "heater_on":
+        now.heater = mark;
+        break;
+      case "heater_off":
+        now.heater = null;
+        break;
+      case "wrapped":
+      case "unwrapped":
+        now.wrapped = mark.type === "wrapped";
+        break;
+      case "topped_up":
+        celsius = (celsius * mark.ofL + mark.celsius * mark.litres) / (mark.ofL + mark.litres);
+        break;
+    }
+  };
+  let atH = hours[0]!;
+  for (let index = 0; index < hours.length; index += 1) {
+    const toH = hours[index]!;
+    while (next < marks.length && marks[next]!.hour <= toH) {
+      const mark = marks[next]!;
+      if (mark.hour > atH) {
+        step(atH, mark.hour, around(atH), around(mark.hour));
+        atH = mark.hour;
+      }
+      take(mark);
+      next += 1;
+    }
+    // From node to node in the open the air is at hand; only a mark between them needs it looked up.
+    const isWhole = index > 0 && atH === hours[index - 1]! && !now.place;
+    if (isWhole) step(atH, toH, outside[index - 1]!, outside[index]!);
+    else step(atH, toH, around(atH), around(toH));
+    atH = toH;
+    liquidC[index] = celsius;
+    if (now.place) {
+      airC[index] = around(toH);
+      airSdC[index] = PLACE_SD_C;
+    }
+    if (now.heater) airSdC[index] = Math.min(airSdC[index]!, PLACE_SD_C);
+  }
+  return { liquidC, tauH };
+}
+
+/** How fast a model's brew goes at a temperature, 1 at its reference. */
+function rateOf(model: FermentModel): (celsius: number) => number {
+  const { temperatures } = model;
+  if ("activationJPerMol" in temperatures) return (celsius) => rateAt(celsius, temperatures);
+  const atReference = cardinalShare(temperatures.referenceC, temperatures);
+  return (celsius) => cardinalShare(celsius, temperatures) / atReference;
+}
+
+function basisOf(batch: FermentBatch, air: "read" | "stated" | "guessed", nowH: number): TemperatureBasis {
+  const lastRead = (batch.readings ?? [])
+    .filter(({ where, hour }) => where === "liquid" && hour <= nowH)
+    .reduce((last, { hour }) => Math.max(last, hour), -Infinity);
+  if (nowH - lastRead <= 48) return "read";
+  return air === "read" ? "air" : air;
+}
+
+/**
+ * The liquid's temperature over the whole horizon and the thermal time that it makes: from readings in the liquid, else from the air
+ * through the vessel's own slowness, else from what was stated of the place.
+ */
+export function courseOf(batch: FermentBatch, nowH: number): Course {
+  const { model } = batch;
+  const hours = gridOf(batch, horizonOf(model, nowH));
+  const air = airSeries(hours, batch.readings ?? [], batch.forecast ?? [], {
+    startHour: batch.startHour ?? USUAL_START_HOUR,
+    nowH,
+    ambientC: batch.ambientC,
+    swingC: batch.swingC ?? USUAL_SWING_C,
+  });
+  const { liquidC, tauH } = liquidOf(batch, hours, air.celsius, air.sdC, nowH);
+  const length = hours.length;
+  const [rate, theta, thetaSd, overheatCH] = [0, 1, 2, 3].map(() => new Float64Array(length)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
+  const paceAt = rateOf(model);
+  const unitH = model.cls === "bloom" ? 1 : 24;
+  const maxC = "maxC" in model.temperatures ? model.temperatures.maxC : Infinity;
+  const losesForGood = model.cls !== "bloom" && model.cls !== "shell";
+  let slopeBefore = 0;
+  for (let index = 0; index < length; index += 1) {
+    const celsius = liquidC[index]!;
+    const h = index > 0 ? hours[index]! - hours[index - 1]! : 0;
+    overheatCH[index] = (index > 0 ? overheatCH[index - 1]! : 0) + Math.max(0, celsius - maxC) * h;
+    const left = losesForGood && overheatCH[index]! > 0 ? Math.exp(-overheatCH[index]! / KILLING_DOSE_CH) : 1;
+    rate[index] = paceAt(celsius) * left;
+    const slope = (paceAt(celsius + 0.5) - paceAt(celsius - 0.5)) * air.sdC[index]!;
+    if (index > 0) {
+      theta[index] = theta[index - 1]! + ((rate[index - 1]! + rate[index]!) / 2) * (h / unitH);
+      thetaSd[index] = thetaSd[index - 1]! + ((slopeBefore + slope) / 2) * (h / unitH);
+    }
+    slopeBefore = slope;
+  }
+  return {
+    hours,
+    airC: air.celsius,
+    liquidC,
+    rate,
+    theta,
+    thetaSd,
+    overheatCH,
+    tauH,
+    basis: basisOf(batch, air.basis, nowH),
+  };
+}

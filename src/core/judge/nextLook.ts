@@ -1,0 +1,90 @@
+import type { MeasureKind, SignKind } from "../book/words";
+import { chanceOf, tellsOf } from "../ferment/evidence/likelihood";
+import { FOAMS, SMELL_CLASSES, type Observation } from "../ferment/evidence/observations";
+import type { Belief } from "../ferment/outlook/belief";
+
+/** A look that could be taken, and by what share it would narrow what is not known. */
+export interface Look {
+  readonly kind: "ph" | "ph-strip" | SignKind | MeasureKind;
+  readonly narrowsBy: number;
+}
+
+interface Candidate {
+  readonly kind: Look["kind"];
+  /** All that it might say. */
+  readonly reports: readonly Observation[];
+}
+
+const steps = (from: number, to: number, count: number) =>
+  Array.from({ length: count }, (_, index) => from + ((to - from) * index) / (count - 1));
+
+function candidates({ batch, nowH: hour }: Belief): Candidate[] {
+  const { model } = batch;
+  const all: Candidate[] = [
+    {
+      kind: "ph",
+      reports: steps(2.6, 7, 23).map((value) => ({ hour, type: "ph", value, method: "meter" }) as const),
+    },
+    {
+      kind: "ph-strip",
+      reports: steps(2.6, 7, 23).map((value) => ({ hour, type: "ph", value, method: "strip" }) as const),
+    },
+    { kind: "surface", reports: FOAMS.map((value) => ({ hour, type: "foam", value }) as const) },
+    { kind: "smell", reports: SMELL_CLASSES.map((value) => ({ hour, type: "smell", value }) as const) },
+    {
+      kind: "bubbles",
+      reports: steps(0, Math.log(201), 14).map(
+        (value) => ({ hour, type: "bubbles", value: Math.exp(value) - 1 }) as const,
+      ),
+    },
+    { kind: "parted", reports: steps(0, 1, 11).map((value) => ({ hour, type: "sep", value }) as const) },
+    { kind: "sunk", reports: steps(0, 1, 11).map((value) => ({ hour, type: "sink", value }) as const) },
+    { kind: "core", reports: steps(5, 50, 16).map((value) => ({ hour, type: "core", value }) as const) },
+  ];
+  return all.filter(({ reports }) => tellsOf(reports[0]!, model));
+}
+
+/** What is not known yet: the log of the time left to the mark that is next. */
+function openQuestion({ ways, nowH, starts }: Belief): number[] {
+  const started = ways.reduce(
+    (sum, { weight, path, start }) => (path.startH - starts[start]!.shiftH <= nowH ? sum + weight : sum),
+    0,
+  );
+  const mark = started > 0.8 ? "endH" : "startH";
+  const farH = 4 * Math.max(24, nowH);
+  return ways.map(({ path, start }) =>
+    Math.log(1 + Math.min(farH, Math.max(0, path[mark] - starts[start]!.shiftH - nowH)) / 2),
+  );
+}
+
+const varianceOf = (values: readonly number[], weights: readonly number[]): number => {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = values.reduce((sum, value, index) => sum + value * weights[index]!, 0) / total;
+  return values.reduce((sum, value, index) => sum + weights[index]! * (value - mean) ** 2, 0) / total;
+};
+
+/**
+ * Looks in the order of how much each would narrow when the next mark falls, by the expected variance that would be left over all
+ * that the look might say (value of information before the look is taken; Raiffa and Schlaifer 1961).
+ */
+export function looksByWorth(belief: Belief): Look[] {
+  const question = openQuestion(belief);
+  const prior = belief.ways.map(({ weight }) => weight);
+  const before = varianceOf(question, prior);
+  if (before < 1e-6) return [];
+  return candidates(belief)
+    .map(({ kind, reports }) => {
+      let left = 0;
+      let total = 0;
+      for (const report of reports) {
+        const weights = belief.ways.map(
+          ({ weight, path }) => weight * chanceOf(report, belief.batch.model, path.features.at(-1)!, path),
+        );
+        const chance = weights.reduce((sum, weight) => sum + weight, 0);
+        left += chance * varianceOf(question, weights);
+        total += chance;
+      }
+      return { kind, narrowsBy: Math.max(0, 1 - left / total / before) };
+    })
+    .toSorted((a, b) => b.narrowsBy - a.narrowsBy);
+}

@@ -1,0 +1,50 @@
+import type { Recipe } from "../book/recipe";
+import { judgedBy } from "./evidence";
+import { countedPh, type LogItem } from "./log";
+import { latestAirOff } from "./reasons";
+import type { Verdict } from "./verdict";
+
+/** What may still be done with a batch, best first. */
+export type Remaining =
+  "wait" | "use-now" | "use-weaker" | "soil-only" | "bare-or-compost" | "hot-compost" | "nothing-yet";
+
+export interface RemainingUse {
+  readonly may: Remaining;
+  readonly because:
+    | "not-ready"
+    | "ready"
+    | "very-sour"
+    | "air-off"
+    | "air-off-long"
+    | "past-living"
+    | "past-kept"
+    | "held"
+    | "spoilt"
+    | "mould";
+}
+
+const VERY_SOUR_PH = 3;
+
+/** What may still be done, so that a batch past its best is not simply thrown away, and a spoilt one never goes on a crop. */
+export function remainingUse(recipe: Recipe, verdict: Verdict, log: readonly LogItem[], nowH: number): RemainingUse {
+  if (verdict.spoilt === "hold") return { may: "nothing-yet", because: "held" };
+  if (verdict.spoilt === "discard") {
+    const mould = log.some((item) => item.kind === "film" && item.word === "coloured mould");
+    return { may: "hot-compost", because: mould ? "mould" : "spoilt" };
+  }
+  const airOffH = recipe.aerated ? latestAirOff(log) : null;
+  const limits = recipe.keeping.afterH;
+  if (airOffH !== null && limits && verdict.state !== "early") {
+    const sinceH = nowH - airOffH;
+    if (sinceH > limits.soil) return { may: "bare-or-compost", because: "air-off-long" };
+    if (sinceH > limits.leaves) return { may: "soil-only", because: "air-off" };
+  }
+  if (verdict.state === "past")
+    return judgedBy(recipe) === "bloom"
+      ? { may: "bare-or-compost", because: "past-living" }
+      : { may: "use-weaker", because: "past-kept" };
+  if (verdict.state !== "ready" && verdict.state !== "peak") return { may: "wait", because: "not-ready" };
+  const ph = countedPh(log).at(-1);
+  if (ph && ph.value < VERY_SOUR_PH) return { may: "use-weaker", because: "very-sour" };
+  return { may: "use-now", because: "ready" };
+}
