@@ -112,6 +112,7 @@ const SELECT = `
 const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
 const SELECT_ONE = `${SELECT} where batch.id = ?`;
 const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
+const SELECT_OF_METHOD = `${SELECT} where batch.method_id = ? order by batch.started_at desc, batch.id desc limit ?`;
 const SELECT_METHODS_MADE =
   "select distinct batch.method_id from batch join batch_close done on done.batch_id = batch.id where done.kind = 'strained'";
 const SELECT_METHODS_OF_VESSEL = "select distinct method_id from batch where vessel_id = ?";
@@ -123,6 +124,13 @@ const INSERT_LINE =
   "insert into batch_line (batch_id, line_no, ingredient_id, part, unit, planned, used) values (?, ?, ?, ?, ?, ?, ?)";
 const SELECT_LINES =
   "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
+const SELECT_LINES_OF_RUNNING = `
+  select line.batch_id, line.ingredient_id, line.planned, line.used
+  from batch_line line left join batch_close done on done.batch_id = line.batch_id
+  where done.batch_id is null order by line.batch_id, line.line_no`;
+const SELECT_FINISHED = `${SELECT} where done.kind = 'strained' order by done.at desc, batch.id desc limit ?`;
+const SELECT_CLOSE_STATE =
+  "select database() as name, count(*) as closed, coalesce(max(batch_id), 0) as newest, coalesce(max(at), '1970-01-01') as latest from batch_close";
 const INSERT_CLOSE = `
   insert into batch_close (batch_id, kind, at, yield_l, yield_kg, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
@@ -170,6 +178,10 @@ export const listRunningBatches = async (db: Queryable): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_RUNNING)).map(toBatch);
 export const listBatches = async (db: Queryable, limit: number): Promise<Batch[]> =>
   (await select<BatchRow>(db, SELECT_ALL, [String(limit)])).map(toBatch);
+
+/** The latest batches of a method, newest first. */
+export const listBatchesOfMethod = async (db: Queryable, methodId: string, limit: number): Promise<Batch[]> =>
+  (await select<BatchRow>(db, SELECT_OF_METHOD, [methodId, String(limit)])).map(toBatch);
 
 /** Several batches at once, in no order; those that are not there are left out. */
 export async function listBatchesById(db: Queryable, ids: readonly number[]): Promise<Batch[]> {
@@ -232,6 +244,36 @@ export async function listBatchLines(db: Queryable, batchId: number): Promise<Ba
     planned: Number(row.planned),
     used: Number(row.used),
   }));
+}
+
+/** What went into every running batch, against what its recipe asked for. */
+export async function listLinesOfRunning(
+  db: Queryable,
+): Promise<Map<number, Pick<BatchLine, "ingredientId" | "planned" | "used">[]>> {
+  const rows = await select<{ batch_id: number; ingredient_id: string; planned: string; used: string }>(
+    db,
+    SELECT_LINES_OF_RUNNING,
+  );
+  const lines = new Map<number, Pick<BatchLine, "ingredientId" | "planned" | "used">[]>();
+  for (const row of rows)
+    lines.set(row.batch_id, [
+      ...(lines.get(row.batch_id) ?? []),
+      { ingredientId: row.ingredient_id, planned: Number(row.planned), used: Number(row.used) },
+    ]);
+  return lines;
+}
+
+/** Batches that were strained for use, newest first. */
+export const listFinished = async (db: Queryable, limit: number): Promise<Batch[]> =>
+  (await select<BatchRow>(db, SELECT_FINISHED, [String(limit)])).map(toBatch);
+
+/** Changes whenever a batch is closed. */
+export async function closeVersion(db: Queryable): Promise<string> {
+  const [row] = await select<{ name: string; closed: string | number; newest: string | number; latest: string }>(
+    db,
+    SELECT_CLOSE_STATE,
+  );
+  return row ? `${row.name}/${row.closed}/${row.newest}/${new Date(row.latest).getTime()}` : "";
 }
 
 export type NewClose = Omit<BatchClose, "actorName"> & {

@@ -8,7 +8,7 @@ export type Database = Pool;
 export interface Queryable {
   execute<T extends RowDataPacket[] | ResultSetHeader>(sql: string, values?: SqlValue[]): Promise<[T, unknown]>;
 }
-export type SqlValue = string | number | boolean | Date | null;
+export type SqlValue = string | number | boolean | Date | Buffer | null;
 
 /** Server errors that data modules tell apart, by number: mysql2's names for some of MariaDB's are wrong. */
 export const SQL_ERROR = {

@@ -56,6 +56,10 @@ const SELECT_STANDING = `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry join actor on actor.id = entry.actor_id
   where entry.batch_id = ? order by entry.at, entry.id`;
+const SELECT_STANDING_OF = (count: number) => `
+  select ${COLUMNS}, null as corrected_by_id
+  from standing_entry entry join actor on actor.id = entry.actor_id
+  where entry.batch_id in (${Array.from({ length: count }, () => "?").join(", ")}) order by entry.at, entry.id`;
 const SELECT_LOG = `
   select ${COLUMNS}, later.id as corrected_by_id
   from batch_entry entry
@@ -93,6 +97,11 @@ export const listStandingOfRunning = async (db: Queryable): Promise<Entry[]> =>
   (await select<EntryRow>(db, SELECT_STANDING_OF_RUNNING)).map(toEntry);
 export const listStanding = async (db: Queryable, batchId: number): Promise<Entry[]> =>
   (await select<EntryRow>(db, SELECT_STANDING, [batchId])).map(toEntry);
+/** Entries that stand, of several batches, oldest first. */
+export const listStandingOf = async (db: Queryable, batchIds: readonly number[]): Promise<Entry[]> =>
+  batchIds.length === 0
+    ? []
+    : (await select<EntryRow>(db, SELECT_STANDING_OF(batchIds.length), [...batchIds])).map(toEntry);
 /** The whole log of a batch with what was corrected, newest first. */
 export const listLog = async (db: Queryable, batchId: number): Promise<LoggedEntry[]> =>
   (await select<EntryRow>(db, SELECT_LOG, [batchId])).map(toEntry);

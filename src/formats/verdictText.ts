@@ -113,6 +113,16 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `pH ${formatNumber(reason.ph)} is very sour: start at half the dose.`;
     case "pace":
       return sayPace(reason);
+    case "cold-ahead":
+      return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} its liquid may fall to ${sayTemperature(reason.celsius, telling.units)}: bring it in, wrap it, or set a heater to ${sayTemperature(reason.comfortC, telling.units)}.`.replace(
+        /^./,
+        (letter) => letter.toUpperCase(),
+      );
+    case "heat-ahead":
+      return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} its liquid may reach ${sayTemperature(reason.celsius, telling.units)}: shade it, or it peaks early and unseen.`.replace(
+        /^./,
+        (letter) => letter.toUpperCase(),
+      );
     case "contradictory":
       return "What was read and seen does not fit together, so the window is given wide. One more careful reading would settle it.";
     case "surprising":

@@ -1,20 +1,24 @@
 import "server-only";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Range, StockUnit } from "@/core/book/range";
-import type { Recipe } from "@/core/book/recipe";
+import { phTarget, type Recipe } from "@/core/book/recipe";
 import type { Keeping, Lid } from "@/core/book/types";
-import { SIGN_KINDS, SIGN_WORDS, type SignKind } from "@/core/book/words";
+import { SIGN_KINDS, SIGN_WORDS, type MeasureKind, type SignKind } from "@/core/book/words";
 import type { Quantiles } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
+import type { Basis } from "@/core/judge/forecastBatch";
+import type { Look } from "@/core/judge/nextLook";
+import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
+import { sayLook, sayRemaining } from "@/formats/lookText";
 import { sayAge } from "@/formats/times";
 import { atHour, NEXT_WORDS, sayReason, sayWarmer, STATE_WORDS, type Telling } from "@/formats/verdictText";
-import { hourOf, logItemsOf } from "./assessBatch";
+import { hourOf, logItemsOf } from "./ferment/logItems";
 
 export interface RibbonPoint {
   readonly atMs: number;
@@ -67,6 +71,26 @@ export interface BatchView {
     readonly solids: string | null;
   };
   readonly liquidC: number;
+  /** Where the temperature behind all this is from. */
+  readonly basis: Basis;
+  /** Held until it is looked at again, or failed for good. */
+  readonly spoilt: "hold" | "discard" | null;
+  readonly spoilChance: number;
+  readonly ready: number;
+  /** What may still be done with it. */
+  readonly remaining: string;
+  /** The look that would tell most now. */
+  readonly bestLook: { readonly kind: Look["kind"]; readonly words: string } | null;
+  /** Numbers that its log asks for besides pH and temperature. */
+  readonly measures: readonly MeasureKind[];
+  readonly hasHeater: boolean;
+  readonly moved: boolean;
+  readonly wrapped: boolean;
+  readonly powerOff: boolean;
+  readonly isBed: boolean;
+  readonly phDecides: boolean;
+  /** Two-stage soaks: when the open stage is over; and whether it was closed. */
+  readonly seal: { readonly atMs: number | null; readonly done: boolean } | null;
   readonly words: readonly WordChoice[];
   readonly floatingSolids: boolean;
   /** What comes off at the end, as expected, and how it is kept. */
@@ -98,6 +122,34 @@ function wordChoices(recipe: Recipe): WordChoice[] {
     })),
   );
   return [...choices.filter(({ says }) => says !== null), ...choices.filter(({ says }) => says === null)];
+}
+
+/** What is counted or measured of a method's batch, by its model. */
+function measuring({ readiness }: Recipe): Pick<BatchView, "measures" | "isBed"> {
+  if (readiness.type === "fresh") return { measures: [], isBed: false };
+  const { model } = readiness;
+  const parts = model.cls === "drawn" || (model.cls === "acid" && Boolean(model.curd ?? model.partsAtPh));
+  return {
+    isBed: model.cls === "bed",
+    measures: [
+      ...(model.bubblesPerMin > 0 ? (["bubbles"] as const) : []),
+      ...(parts ? (["parted"] as const) : []),
+      ...(model.cls === "char" ? (["sunk"] as const) : []),
+      ...(model.cls === "bed" ? (["core"] as const) : []),
+    ],
+  };
+}
+
+/** How its vessel stands, by what was logged last of each. */
+function standing(log: readonly LogItem[]): Pick<BatchView, "hasHeater" | "moved" | "wrapped" | "powerOff"> {
+  const acts = actsOf(log);
+  const last = (...of: readonly string[]) => acts.findLast(({ act }) => of.includes(act))?.act;
+  return {
+    hasHeater: last("heater-on", "heater-off") === "heater-on",
+    moved: last("moved", "moved-back") === "moved",
+    wrapped: last("wrapped", "unwrapped") === "wrapped",
+    powerOff: last("power-cut", "power-back") === "power-cut",
+  };
 }
 
 /** Puts a running batch, its log and its assessment into the shape and the words that screens show. */
@@ -147,6 +199,19 @@ export function batchView(
       solids: lastOf(entries, "solids")?.word ?? null,
     },
     liquidC: forecast.liquidNowC,
+    basis: forecast.temperatureBasis,
+    spoilt: verdict.spoilt,
+    spoilChance: forecast.spoilage.chance,
+    ready: forecast.probabilityReady,
+    remaining: sayRemaining(assessment.remaining),
+    bestLook: assessment.looks[0] ? { kind: assessment.looks[0].kind, words: sayLook(assessment.looks[0]) } : null,
+    ...measuring(recipe),
+    ...standing(logItemsOf(batch, entries)),
+    phDecides: phTarget(recipe) !== null,
+    seal: forecast.seal && {
+      atMs: ms(forecast.seal.p50),
+      done: entries.some(({ kind, word }) => kind === "act" && word === "sealed"),
+    },
     words: wordChoices(recipe),
     closing: {
       yieldPerBasis: recipe.yieldPerBasis,

@@ -2,8 +2,9 @@ import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
 import type { VerdictState } from "@/core/judge/verdict";
+import { shelfStartH } from "@/core/judge/shelfStart";
 import { recipeFrom } from "@/core/recipe/document";
-import { insertClose, lockBatch, type Batch } from "@/data/batches";
+import { insertClose, listBatchLines, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
 import { findFarm } from "@/data/farm";
@@ -12,12 +13,13 @@ import { insertCleaning, lockVessel } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import { STATE_WORDS } from "@/formats/verdictText";
-import { assessBatch } from "./assessBatch";
+import { assessBatch } from "./ferment/assessBatch";
+import { hourOf, logItemsOf } from "./ferment/logItems";
+import { readSituation } from "./ferment/situation";
 import type { Context } from "./context";
 import { lotCostMinor } from "./feedBatch";
 import { Refusal, refuseAt } from "./refusal";
 import { bookIn } from "./shed/shedBook";
-import { airSince } from "./weather";
 import { momentOf, write } from "./write";
 
 const HOUR_MS = 3_600_000;
@@ -26,8 +28,10 @@ const YIELD_OVER_FILL = 1.1;
 
 async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<VerdictState> {
   const farm = await findFarm(db);
-  const air = farm ? airSince(farm, batch.startedAt, at) : [];
-  return assessBatch(batch, await listStanding(db, batch.id), air, at).verdict.state;
+  if (!farm) return "early";
+  const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
+  const situation = await readSituation(db, farm, [batch], lines, at);
+  return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict.state;
 }
 
 function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe): void {
@@ -142,10 +146,14 @@ async function openStore(
   ctx: Context,
   request: ActionRequest<"closeBatch">,
   batch: Batch,
-  { keeping, shortName, lid }: Recipe,
+  recipe: Recipe,
   at: Date,
 ): Promise<number> {
+  const { keeping, shortName, lid } = recipe;
   const atOnce = request.atOnce === true || keeping.living;
+  // The shelf's clock began when the air stopped, or when it was first ready, not when somebody came to strain it.
+  const log = logItemsOf(batch, await listStanding(db, batch.id));
+  const shelfFrom = new Date(batch.startedAt.getTime() + shelfStartH(recipe, log, hourOf(batch, at)) * HOUR_MS);
   const storeId = await insertStore(db, {
     batchId: batch.id,
     parentId: null,
@@ -154,8 +162,8 @@ async function openStore(
     label: request.label?.trim() || `${shortName} ${batch.id}`,
     atOnce,
     place: request.place?.trim() ?? "",
-    shelfFrom: at,
-    expiresAt: new Date(at.getTime() + keeping.shelfH * HOUR_MS),
+    shelfFrom,
+    expiresAt: new Date(shelfFrom.getTime() + keeping.shelfH * HOUR_MS),
   });
   await insertStoreMovement(db, {
     storeId,

@@ -4,7 +4,7 @@ import { batchCost, type BatchCost } from "@/core/money/batchCost";
 import type { Batch } from "@/data/batches";
 import type { Farm } from "@/data/farm";
 import type { LotDraw } from "@/data/stock";
-import { hourOf } from "./assessBatch";
+import { hourOf } from "./ferment/logItems";
 
 /** What a batch has cost up to a moment: its lots, the hands of filling and straining, and its pump for as long as it ran. */
 export function costOfBatch(batch: Batch, draws: readonly LotDraw[], farm: Farm, now: Date): BatchCost {

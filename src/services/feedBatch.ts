@@ -2,7 +2,7 @@ import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
 import { closesRing } from "@/core/stock/lineage";
-import { lockBatch, type Batch } from "@/data/batches";
+import { listBatchLines, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { insertEntry } from "@/data/entries";
 import { findFarm, type Farm } from "@/data/farm";
@@ -13,6 +13,7 @@ import { sayStock, sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
+import { keepForecast } from "./ferment/keepForecast";
 import { atField, Refusal, refuseAt } from "./refusal";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { momentOf, write } from "./write";
@@ -39,6 +40,13 @@ async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly nu
   }
 }
 
+/** A feed against what of its kind went in at first, 1 for as much again; null where the recipe has none of it. */
+async function feedShare(db: Queryable, batch: Batch, ingredientId: string, amount: number): Promise<number | null> {
+  const first = (await listBatchLines(db, batch.id)).filter((line) => line.ingredientId === ingredientId);
+  const used = first.reduce((sum, line) => sum + line.used, 0);
+  return used > 0 ? Math.min(99, amount / used) : null;
+}
+
 /**
  * Puts something into a running batch: what its recipe has for a later day, a feed, a top-up. It is drawn from the shed and logged.
  * @throws {Refusal} for a batch that has ended, too little in the shed, or a batch that would be made from itself
@@ -62,22 +70,22 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
       });
       await requireNoRing(db, batch.id, lots);
     }
-    return {
-      entryId: await insertEntry(db, {
-        batchId: batch.id,
-        kind: "act",
-        word: isWater ? "topped-up" : "fed",
-        numberValue: isWater ? request.amount : null,
-        instrument: null,
-        spot: null,
-        settled: null,
-        note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, "metric")} ${item.name.toLowerCase()}`,
-        at,
-        correctsId: null,
-        actorId: ctx.actor.id,
-        addedAt: ctx.now(),
-      }),
-    };
+    const entryId = await insertEntry(db, {
+      batchId: batch.id,
+      kind: "act",
+      word: isWater ? "topped-up" : "fed",
+      numberValue: isWater ? request.amount : await feedShare(db, batch, item.id, request.amount),
+      instrument: null,
+      spot: null,
+      settled: null,
+      note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, "metric")} ${item.name.toLowerCase()}`,
+      at,
+      correctsId: null,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    await keepForecast(db, batch.id, entryId, ctx.now());
+    return { entryId };
   });
 
 /** What a litre or kilogram of a batch has cost, for a lot that is made of it. */

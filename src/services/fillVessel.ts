@@ -17,6 +17,7 @@ import { listOpenMixings } from "@/data/mixings";
 import { lockPlan } from "@/data/plans";
 import { endPlan } from "./shed/plans";
 import type { Context } from "./context";
+import { keepForecast } from "./ferment/keepForecast";
 import { pickedPlant } from "./pickedPlant";
 import { pickRecipe } from "./recipes";
 import { atField, Refusal, refuseAt } from "./refusal";
@@ -258,6 +259,7 @@ export async function fillWith(
       actorId: ctx.actor.id,
     });
   }
+  await keepForecast(db, batchId, null, ctx.now());
   // What is mixed is mixed, also where its plan was given up meanwhile.
   const planGone = mixingId !== null && request.planId ? !(await lockPlan(db, request.planId))?.open : false;
   if (request.planId && !planGone) await endPlan(db, ctx, request.planId, batchId);

@@ -172,8 +172,8 @@ describe("straining, storing, applying", () => {
   it("guards a living tea's clock: leaves within an hour, soil within four, after twelve nothing but compost", async () => {
     const air = await farm.vessel("Air drum", 100, 60);
     await farm.lot("castings", 20, 10);
-    const teaId = await farm.fill(air, "aerated-tea", 60, hoursAgo(40));
-    for (const hours of [36, 20, 12]) await farm.log(teaId, hoursAgo(hours), { kind: "temperature", celsius: 22 });
+    const teaId = await farm.fill(air, "aerated-tea", 60, hoursAgo(48));
+    for (const hours of [44, 32, 20, 14]) await farm.log(teaId, hoursAgo(hours), { kind: "temperature", celsius: 22 });
     await farm.log(teaId, hoursAgo(14), { kind: "smell", word: "earthy" });
     const closed = await closeBatch(
       farm.context(hoursAgo(13)),

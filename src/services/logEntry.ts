@@ -4,6 +4,7 @@ import { lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { findEntry, insertEntry, type NewEntry } from "@/data/entries";
 import type { Context } from "./context";
+import { keepForecast } from "./ferment/keepForecast";
 import { Refusal, refuseAt } from "./refusal";
 import { momentOf, write } from "./write";
 
@@ -67,14 +68,14 @@ export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: numbe
       throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
     if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
     const at = momentOf(ctx, request.at, batch.startedAt);
-    return {
-      entryId: await insertEntry(db, {
-        ...valuesOf(request.entry),
-        batchId: batch.id,
-        at,
-        correctsId,
-        actorId: ctx.actor.id,
-        addedAt: ctx.now(),
-      }),
-    };
+    const entryId = await insertEntry(db, {
+      ...valuesOf(request.entry),
+      batchId: batch.id,
+      at,
+      correctsId,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    await keepForecast(db, batch.id, entryId, ctx.now());
+    return { entryId };
   });

@@ -16,18 +16,20 @@ import { listLabResults, type LabResult } from "@/data/labResults";
 import { listFeedings } from "@/data/lineage";
 import { findWaterOfBatch } from "@/data/water";
 import { listLog, type LoggedEntry } from "@/data/entries";
-import type { Farm } from "@/data/farm";
+import { listActors, type Farm } from "@/data/farm";
+import { listTaskShares, type TaskShare } from "@/data/taskShares";
 import { listPlots } from "@/data/plots";
 import { listDrawsOfBatch, type LotDraw } from "@/data/stock";
 import { listStoresOfBatch, type Store } from "@/data/stores";
-import { assessBatch } from "./assessBatch";
+import { assessBatch } from "./ferment/assessBatch";
+import { readProgress, type Progress } from "./ferment/readProgress";
+import { readSituation } from "./ferment/situation";
 import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "./farmView";
 import { sayHold } from "@/formats/holdText";
 import { hazardsOfBatches } from "./shed/batchHazards";
-import { airSince } from "./weather";
 
 export interface BatchLineView extends BatchLine {
   readonly name: string;
@@ -68,6 +70,11 @@ export interface BatchPage {
   readonly content: BatchContent;
   readonly use: { readonly name: string; readonly partsWater: number; readonly mixLPerM2: number | null };
   readonly lab: readonly Omit<LabResult, "addedAt">[];
+  readonly progress: Progress;
+  /** Family of what goes on in the drum, for drawing how it looks. */
+  readonly looks: string;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly shares: readonly TaskShare[];
 }
 
 interface Kin {
@@ -122,7 +129,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const db = ctx.pool;
   const batch = await findBatch(db, id);
   if (!batch) return null;
-  const [log, lines, draws, stores, applications, plots, water, lab, kin] = await Promise.all([
+  const [log, lines, draws, stores, applications, plots, water, lab, kin, people, shares] = await Promise.all([
     listLog(db, id),
     listBatchLines(db, id),
     listDrawsOfBatch(db, id),
@@ -132,13 +139,16 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     findWaterOfBatch(db, id),
     listLabResults(db, id),
     kinOf(db, id),
+    listActors(db),
+    listTaskShares(db),
   ]);
   const now = ctx.now();
   // A closed batch is judged as it stood when it was closed.
   const judgedAt = batch.close?.at ?? now;
   const standing = log.filter((entry) => entry.correctedById === null && entry.kind !== "withdrawn").toReversed();
-  const air = airSince(farm, batch.startedAt, judgedAt);
-  const assessment = assessBatch(batch, standing, air, judgedAt, "whole");
+  const situation = await readSituation(db, farm, [batch], new Map([[batch.id, lines]]), judgedAt);
+  const assessment = assessBatch(batch, standing, situation, judgedAt, "whole");
+  const progress = await readProgress(db, batch, standing, situation, judgedAt);
   const recipe = recipeFrom(batch.recipe.document);
   const drawnOf = (id: string) =>
     draws.filter((draw) => draw.ingredientId === id).reduce((sum, { amount }) => sum + amount, 0);
@@ -184,5 +194,9 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     use: usualUse(recipe),
     lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),
     targetPh: phTarget(recipe),
+    progress,
+    looks: recipe.family,
+    people: people.map(({ id: personId, name }) => ({ id: personId, name })),
+    shares: shares.filter(({ batchId }) => batchId === id),
   };
 }

@@ -77,7 +77,7 @@ function startsFor(
 /** All that choosing and scaling asks of the farm. */
 export async function readBook(ctx: Context, farm: Farm, day: string | null): Promise<BookView> {
   const now = ctx.now();
-  const dailyMeanC = meanAirByDay(farm, now, DAYS_AHEAD);
+  const dailyMeanC = await meanAirByDay(ctx.pool, farm, now, DAYS_AHEAD);
   const [making, states, measures] = await Promise.all([
     readMaking(ctx, farm.timeZone),
     listVesselStates(ctx.pool),

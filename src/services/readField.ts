@@ -31,7 +31,8 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [plots, latest, stores, tools, waters] = await Promise.all([
+  const [air, plots, latest, stores, tools, waters] = await Promise.all([
+    airSince(db, farm, now, now),
     listPlots(db),
     listLatestByPlot(db),
     listStoresOnHand(db),
@@ -52,6 +53,6 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     stores: stores.map(storeView),
     tools,
     waters,
-    bands: fitBands(farm, airSince(farm, now, now), now, BANDS_AHEAD_H),
+    bands: fitBands(farm, air.hours, now, BANDS_AHEAD_H),
   };
 }

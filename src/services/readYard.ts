@@ -1,17 +1,18 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
-import { listRunningBatches, type Batch } from "@/data/batches";
+import { listLinesOfRunning, listRunningBatches } from "@/data/batches";
 import { listStandingOfRunning, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
-import { assessBatch } from "./assessBatch";
+import { assessBatch } from "./ferment/assessBatch";
+import { readSituation } from "./ferment/situation";
 import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters } from "./readWaters";
 import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shed/shedRound";
-import { airFrom, airSince, fitBands } from "./weather";
+import { airFrom, fitBands } from "./weather";
 
 const HOUR_MS = 3_600_000;
 
@@ -59,14 +60,12 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselS
   airW,
 });
 
-const oldestStart = (batches: readonly Batch[], now: Date): Date =>
-  batches.reduce((oldest, { startedAt }) => (startedAt < oldest ? startedAt : oldest), now);
-
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [states, batches, entries, waters, mixings] = await Promise.all([
+  const [lines, states, batches, entries, waters, mixings] = await Promise.all([
+    listLinesOfRunning(db),
     listVesselStates(db),
     listRunningBatches(db),
     listStandingOfRunning(db),
@@ -76,18 +75,17 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const shed = await shedTasks(ctx, farm, mixings);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
-  // One series of air for the whole yard; each batch reads it from its own start.
-  const wholeAir = airSince(farm, oldestStart(batches, now), now);
+  const situation = await readSituation(db, farm, batches, lines, now);
   const running: RunningBatch[] = states.flatMap((vessel, order) => {
     const batch = byVessel.get(vessel.id);
     if (!batch) return [];
     const log = logs.get(batch.id) ?? [];
-    const assessment = assessBatch(batch, log, airFrom(wholeAir, batch.startedAt), now);
+    const assessment = assessBatch(batch, log, situation, now);
     return [{ vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now) }];
   });
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
-  const air = airFrom(wholeAir, now);
+  const air = airFrom(situation.air.hours, now);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),

@@ -9,7 +9,7 @@ import type { Farm } from "@/data/farm";
 import { sayEntry } from "@/formats/entryText";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
-import { hourOf, logItemsOf } from "./assessBatch";
+import { hourOf, logItemsOf } from "./ferment/logItems";
 import type { BatchView } from "./batchView";
 import type { WaterStartView } from "./readWaters";
 

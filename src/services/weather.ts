@@ -1,28 +1,89 @@
 import "server-only";
 import { fitHours, type FitBand } from "@/core/apply/fitHours";
+import type { Queryable } from "@/data/db";
+import { deviceVersion, findStation, listAirForecast, listStationReadings } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { sunDays } from "@/sim/sun";
-import { weather, type Climate, type HourOfWeather } from "@/sim/weatherStation";
+import { usualAir, weather, type Climate, type HourOfWeather } from "@/sim/weatherStation";
 
 const HOUR_MS = 3_600_000;
 /** How far ahead the forecast reaches. */
 export const WEATHER_AHEAD_H = 10 * 24 + 12;
 
-const climateOf = (farm: Farm): Climate => ({
+export const climateOf = (farm: Farm): Climate => ({
   latitudeDeg: farm.latitudeDeg,
   longitudeDeg: farm.longitudeDeg,
   meanC: farm.climateMeanC,
   swingC: farm.climateSwingC,
 });
 
-/** The farm's air from a moment on, measured up to now and forecast for ten days ahead. */
-export const airSince = (farm: Farm, from: Date, now: Date): HourOfWeather[] =>
-  weather(climateOf(farm), from, new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS), now);
+/** Air of a farm, hour by hour: measured up to now, expected after. Hours that a station missed are not there. */
+export interface FarmAir {
+  readonly hours: readonly HourOfWeather[];
+  /** A station of the farm's own posts; without one the stand-in that ships with Ruchka speaks. */
+  readonly fromStation: boolean;
+  /** Changes whenever a device has posted. */
+  readonly version: string;
+}
 
-/** The part of a series that begins with the hour of a moment. The series is hourly and without gaps. */
+// The air changes once an hour and is read with every page; the last few series are kept.
+const kept = new Map<string, FarmAir>();
+const KEPT_MOST = 24;
+
+async function stationAir(db: Queryable, stationId: number, from: Date, now: Date): Promise<HourOfWeather[]> {
+  const ahead = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
+  const [readings, expected] = await Promise.all([
+    listStationReadings(db, stationId, new Date(from.getTime() - HOUR_MS), now),
+    listAirForecast(db, stationId, now, ahead),
+  ]);
+  const byHour = new Map<number, { airC: number | null; rainMm: number; windMPerS: number }>();
+  for (const { quantity, at, value } of readings) {
+    const hour = Math.round(at.getTime() / HOUR_MS);
+    const known = byHour.get(hour) ?? { airC: null, rainMm: 0, windMPerS: 1 };
+    if (quantity === "air") known.airC = value;
+    else if (quantity === "rain") known.rainMm = value;
+    else known.windMPerS = value;
+    byHour.set(hour, known);
+  }
+  const measured = [...byHour.entries()].flatMap(([hour, { airC, rainMm, windMPerS }]): HourOfWeather[] =>
+    airC === null ? [] : [{ at: new Date(hour * HOUR_MS), airC, rainMm, windMPerS, measured: true }],
+  );
+  return [...measured, ...expected.map((hour) => ({ ...hour, measured: false }))].toSorted(
+    (a, b) => a.at.getTime() - b.at.getTime(),
+  );
+}
+
+/** The farm's air from a moment on, as its station measured and expects it; else as the stand-in does. */
+export async function airSince(db: Queryable, farm: Farm, from: Date, now: Date): Promise<FarmAir> {
+  const [version, stationId] = await Promise.all([deviceVersion(db), findStation(db)]);
+  const fromMs = Math.floor(from.getTime() / HOUR_MS) * HOUR_MS;
+  const key = [
+    version,
+    stationId,
+    fromMs,
+    Math.floor(now.getTime() / HOUR_MS),
+    farm.latitudeDeg,
+    farm.longitudeDeg,
+    farm.climateMeanC,
+    farm.climateSwingC,
+  ].join("/");
+  const known = kept.get(key);
+  if (known) return known;
+  const to = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
+  const air: FarmAir =
+    stationId === null
+      ? { hours: weather(climateOf(farm), from, to, now), fromStation: false, version }
+      : { hours: await stationAir(db, stationId, new Date(fromMs), now), fromStation: true, version };
+  if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
+  kept.set(key, air);
+  return air;
+}
+
+/** The part of a series that begins with the hour of a moment. */
 export function airFrom(series: readonly HourOfWeather[], from: Date): readonly HourOfWeather[] {
-  const first = series[0];
-  return first ? series.slice(Math.max(0, Math.floor((from.getTime() - first.at.getTime()) / HOUR_MS))) : series;
+  const firstMs = Math.floor(from.getTime() / HOUR_MS) * HOUR_MS;
+  const first = series.findIndex(({ at }) => at.getTime() >= firstMs);
+  return first <= 0 ? (first === 0 ? series : []) : series.slice(first);
 }
 
 /** Hours fit for applying, from now over the forecast. */
@@ -41,10 +102,16 @@ export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date,
 }
 
 /** Mean air of each day from a moment on: the forecast while it reaches, then what the climate makes likely, °C. */
-export function meanAirByDay(farm: Farm, from: Date, days: number): number[] {
-  const hours = weather(climateOf(farm), from, new Date(from.getTime() + days * 24 * HOUR_MS), from);
-  return Array.from({ length: days }, (_, day) => {
-    const slice = hours.slice(day * 24, day * 24 + 24);
-    return slice.reduce((sum, { airC }) => sum + airC, 0) / slice.length;
-  });
+export async function meanAirByDay(db: Queryable, farm: Farm, from: Date, days: number): Promise<number[]> {
+  const { hours } = await airSince(db, farm, from, from);
+  const sums = Array.from({ length: days }, () => ({ sum: 0, count: 0 }));
+  for (const { at, airC } of hours) {
+    const day = sums[Math.floor((at.getTime() - from.getTime()) / (24 * HOUR_MS))];
+    if (!day) continue;
+    day.sum += airC;
+    day.count += 1;
+  }
+  return sums.map(({ sum, count }, day) =>
+    count >= 12 ? sum / count : usualAir(new Date(from.getTime() + (day + 0.5) * 24 * HOUR_MS), climateOf(farm)).meanC,
+  );
 }

@@ -42,12 +42,18 @@ function smooth(hour: number, spanH: number, stream: number): number {
   return 2 * (draw(left, stream) * (1 - ease) + draw(left + 1, stream) * ease) - 1;
 }
 
+/** What the air usually is on a date in a climate: its mean, and half the range between day and night, °C and K. */
+export function usualAir(at: Date, climate: Climate): { readonly meanC: number; readonly swingC: number } {
+  const dayOfYear = (at.getTime() / HOUR_MS / DAY_H) % YEAR_D;
+  const warmest = climate.latitudeDeg >= 0 ? WARMEST_DAY_NORTH : WARMEST_DAY_NORTH - YEAR_D / 2;
+  const season = climate.swingC * Math.cos((2 * Math.PI * (dayOfYear - warmest)) / YEAR_D);
+  return { meanC: climate.meanC + season, swingC: DAY_NIGHT_HALF_C };
+}
+
 function trueWeather(at: Date, climate: Climate): Omit<HourOfWeather, "measured"> {
   const hour = at.getTime() / HOUR_MS;
   const solarHour = (((hour + climate.longitudeDeg / 15) % DAY_H) + DAY_H) % DAY_H;
-  const dayOfYear = (hour / DAY_H) % YEAR_D;
-  const warmest = climate.latitudeDeg >= 0 ? WARMEST_DAY_NORTH : WARMEST_DAY_NORTH - YEAR_D / 2;
-  const season = climate.swingC * Math.cos((2 * Math.PI * (dayOfYear - warmest)) / YEAR_D);
+  const usual = usualAir(at, climate);
   const cloud = smooth(hour, 30, 1);
   const dayNight =
     DAY_NIGHT_HALF_C *
@@ -58,7 +64,7 @@ function trueWeather(at: Date, climate: Climate): Omit<HourOfWeather, "measured"
   const breeze = 0.5 + 0.5 * Math.cos((2 * Math.PI * (solarHour - 14)) / DAY_H);
   return {
     at,
-    airC: climate.meanC + season + dayNight + spell,
+    airC: usual.meanC + dayNight + spell,
     rainMm: wet > 0 ? Math.round(wet * 60) / 10 : 0,
     windMPerS: Math.max(0.2, 1 + 2.4 * breeze + 1.6 * smooth(hour, 18, 4)),
   };

@@ -6,6 +6,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import type { BatchView } from "@/services/batchView";
+import type { Progress } from "@/services/ferment/readProgress";
 import type { MakingView } from "@/services/readMaking";
 import type { WatersView } from "@/services/readWaters";
 import type { FieldView, PlotView } from "@/services/readField";
@@ -47,6 +48,23 @@ export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
 
 const none = { p10: null, p50: null, p90: null };
 
+/** A batch's course with nothing in it yet. */
+export const progressOf = (change: Partial<Progress> = {}): Progress => ({
+  curve: null,
+  liquid: [],
+  temperatures: [],
+  tending: [],
+  stages: [],
+  photos: [],
+  given: [],
+  earlier: [],
+  meter: null,
+  ...change,
+});
+
+/** What a batch's page carries besides its own subject. */
+export const PAGE_REST = { progress: progressOf(), looks: "acid", people: [], shares: [] } as const;
+
 export function batchOf(methodId: string, change: Partial<BatchView> = {}): BatchView {
   const recipe = findRecipe(methodId);
   return {
@@ -75,6 +93,20 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     stateWords: "Nearly",
     reasons: ["pH 4.3, falling 0.2 a day; it must reach 4.", "17 °C over the last day."],
     ifWarmer: null,
+    basis: "air",
+    spoilt: null,
+    spoilChance: 0.03,
+    ready: 0,
+    remaining: "Nothing yet: it is not ready.",
+    bestLook: null,
+    measures: [],
+    hasHeater: false,
+    moved: false,
+    wrapped: false,
+    powerOff: false,
+    isBed: false,
+    phDecides: false,
+    seal: null,
     next: { act: "read-ph", words: "Read pH", atMs: at(2) },
     window: {
       start: { p10: at(8), p50: at(20), p90: at(40) },

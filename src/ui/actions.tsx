@@ -52,6 +52,12 @@ export interface FarmActions {
   readonly tickMixing: Act<{ mixingId: number }>;
   readonly finishMixing: Act<{ batchId: number }>;
   readonly dropMixing: Act<{ mixingId: number }>;
+  readonly addDevice: Act<{ deviceId: number }>;
+  readonly placeDevice: Act<{ deviceId: number }>;
+  readonly retireDevice: Act<{ deviceId: number }>;
+  readonly importLogger: Act<{ taken: number; known: number; setAside: number }>;
+  readonly resetLearning: Act<{ resetId: number }>;
+  readonly shareTask: Act<{ shareId: number }>;
 }
 
 const ActionsContext = createContext<FarmActions | null>(null);

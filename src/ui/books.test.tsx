@@ -4,7 +4,7 @@ import { batchContent } from "@/core/recipe/composition";
 import type { BatchCost } from "@/core/money/batchCost";
 import type { BatchPage } from "@/services/readBatch";
 import type { LedgerView } from "@/services/readLedger";
-import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, storeOf } from "@/testing/views";
+import { at, batchOf, FARM, PAGE_REST, fakeActions, NOW_MS, renderWith, storeOf } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
 import { OfflineBar } from "./frame/OfflineBar";
@@ -121,6 +121,7 @@ const entry = {
   actorName: "Ana",
 } as const;
 const PAGE: BatchPage = {
+  ...PAGE_REST,
   farm: FARM,
   nowMs: NOW_MS,
   batch: batchOf("cultured-extract"),

@@ -21,6 +21,13 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
     climateMeanC: 11,
     climateSwingC: 8,
   },
+  addDevice: { requestKey: KEY, name: "Mast", kind: "station", vesselId: null, token: "a".repeat(40) },
+  placeDevice: { requestKey: KEY, deviceId: 1, vesselId: 2 },
+  retireDevice: { requestKey: KEY, deviceId: 1 },
+  postReadings: { readings: [{ at: AT, quantity: "liquid", value: 21 }] },
+  importLogger: { requestKey: KEY, name: "Pen", vesselId: 1, text: "t,c\n", zone: "UTC", column: "c", unit: "°C" },
+  resetLearning: { requestKey: KEY, modelId: "B1_plant_ferment", reason: "another shed" },
+  shareTask: { requestKey: KEY, batchId: 1, act: "stirred", personId: null, slot: "morning" },
   addVessel: { requestKey: KEY, name: "Drum", kind: "drum", volumeL: 200 },
   receiveLot: {
     requestKey: KEY,

@@ -13,6 +13,7 @@ import type {
   ADD_LAB_RESULT,
   WEIGH_MEASURE,
 } from "./making";
+import type { DEVICE_SCHEMAS } from "./devices";
 import type { MIXING_SCHEMAS } from "./filling";
 import type { GATHER_SCHEMAS } from "./gather";
 import type { SHED_SCHEMAS } from "./shed";
@@ -31,6 +32,7 @@ import type {
 type S = typeof SHED_SCHEMAS;
 type G = typeof GATHER_SCHEMAS;
 type M = typeof MIXING_SCHEMAS;
+type D = typeof DEVICE_SCHEMAS;
 
 /** The type of each request, from its schema; named one by one, since the compiler gives up on the mapped type. */
 export interface ActionRequests {
@@ -52,6 +54,13 @@ export interface ActionRequests {
   readonly moveToShed: FromSchema<typeof MOVE_TO_SHED>;
   readonly addLabResult: FromSchema<typeof ADD_LAB_RESULT>;
   readonly weighMeasure: FromSchema<typeof WEIGH_MEASURE>;
+  readonly addDevice: FromSchema<D["addDevice"]>;
+  readonly placeDevice: FromSchema<D["placeDevice"]>;
+  readonly retireDevice: FromSchema<D["retireDevice"]>;
+  readonly postReadings: FromSchema<D["postReadings"]>;
+  readonly importLogger: FromSchema<D["importLogger"]>;
+  readonly resetLearning: FromSchema<D["resetLearning"]>;
+  readonly shareTask: FromSchema<D["shareTask"]>;
   readonly importFile: FromSchema<S["importFile"]>;
   readonly receiveLot: FromSchema<S["receiveLot"]>;
   readonly wasteLot: FromSchema<S["wasteLot"]>;

@@ -12,6 +12,7 @@ import {
   WARMTHS,
 } from "@/core/book/words";
 import { AMOUNT, DAY, ID, MINUTES, MOMENT, NAME, NOTE, object, REASON, REQUEST_KEY, ROW_ID } from "../parts";
+import { DEVICE_SCHEMAS } from "./devices";
 import { MIXING_SCHEMAS } from "./filling";
 import { GATHER_SCHEMAS } from "./gather";
 import { SHED_SCHEMAS } from "./shed";
@@ -191,6 +192,7 @@ export const ACTION_SCHEMAS = {
   ...SHED_SCHEMAS,
   ...GATHER_SCHEMAS,
   ...MIXING_SCHEMAS,
+  ...DEVICE_SCHEMAS,
   addPlot: ADD_PLOT,
   addTool: ADD_TOOL,
   logEntry: LOG_ENTRY,

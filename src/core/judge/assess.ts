@@ -2,6 +2,7 @@ import type { BatchInput } from "./batchInput";
 import { weigh, type BatchForecast } from "./forecastBatch";
 import { looksByWorth, type Look } from "./nextLook";
 import { paceReason } from "./pace";
+import { weatherAhead } from "./ahead";
 import { remainingUse, type RemainingUse } from "./remaining";
 import { judge, type Verdict } from "./verdict";
 import { whatIf } from "./whatIf";
@@ -46,9 +47,11 @@ export function assess(input: BatchInput): Assessment {
   const open = verdict.state === "early" || verdict.state === "near" || verdict.state === "stuck";
   const { usual } = input.temperature;
   const pace = paceReason(belief, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
+  const weather = weatherAhead(belief, input.recipe, current.stageFromH);
+  const besides = open ? [pace, weather].filter((reason) => reason !== null) : [];
   return {
     forecast: current,
-    verdict: pace && open ? { ...verdict, reasons: [...verdict.reasons, pace] } : verdict,
+    verdict: { ...verdict, reasons: [...verdict.reasons, ...besides] },
     ifWarmer: open && input.recipe.readiness.type === "ripens" ? warmerCase(input, current) : null,
     looks: belief ? looksByWorth(belief).filter(({ narrowsBy }) => narrowsBy > WORTH_LOOKING) : [],
     remaining: remainingUse(input.recipe, verdict, input.log, input.nowH),

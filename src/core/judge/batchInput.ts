@@ -36,6 +36,7 @@ export interface BatchInput {
   /** What went in against what the recipe asks for, 1 as it asks. */
   readonly sugar?: number;
   readonly inoculum?: number;
+  readonly lPerKg?: number;
   readonly setting?: Setting;
   /** What the farm's finished batches say of the log rate. */
   readonly farm?: { readonly mean: number; readonly sd: number };

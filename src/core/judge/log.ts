@@ -10,6 +10,8 @@ export type LogItem = { readonly hour: number } & (
       readonly spot: PhSpot;
       /** Whether the figure stood still when it was read; missing in older logs, which are taken at their word. */
       readonly settled?: boolean;
+      /** How far off it may be, pH, where that is more than the instrument's usual: probes drift. */
+      readonly sd?: number;
     }
   | { readonly kind: SignKind; readonly word: string }
   | {

@@ -93,6 +93,7 @@ export function modelBatch(input: BatchInput, model: FermentModel): FermentBatch
     ...(startC === undefined ? {} : { startC }),
     ...(input.sugar === undefined ? {} : { sugar: input.sugar }),
     ...(input.inoculum === undefined ? {} : { inoculum: input.inoculum }),
+    ...(input.lPerKg === undefined ? {} : { lPerKg: input.lPerKg }),
     ...(input.farm ? { prior: input.farm } : {}),
     readings,
     forecast: temperature.air.filter(({ hour }) => hour >= input.nowH),

@@ -48,6 +48,12 @@ export type VerdictReason =
     }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }
   | { readonly code: "signs-disagree"; readonly one: string; readonly other: string }
+  | {
+      readonly code: "cold-ahead" | "heat-ahead";
+      readonly celsius: number;
+      readonly hour: number;
+      readonly comfortC: number;
+    }
   | { readonly code: "contradictory" }
   | { readonly code: "surprising"; readonly what: ObservationType }
   | { readonly code: "fed-anew"; readonly hour: number }

@@ -64,7 +64,13 @@ export function seenBy(item: LogItem, model: FermentModel, cues: readonly Cue[])
   const { hour } = item;
   switch (item.kind) {
     case "ph":
-      return { hour, type: "ph", value: item.value, method: item.instrument };
+      return {
+        hour,
+        type: "ph",
+        value: item.value,
+        method: item.instrument,
+        ...(item.sd === undefined ? {} : { sd: item.sd }),
+      };
     case "act":
       return null;
     case "bubbles":

@@ -10,23 +10,35 @@ export interface DueTask {
   readonly late: boolean;
 }
 
-const answers = (task: TendingTask, item: LogItem): boolean => {
+/** Whether a line of the log is a task done. */
+export const answers = (task: TendingTask, item: LogItem): boolean => {
   if (task.act === "look") return item.kind !== "ph" && item.kind !== "act";
   if (task.act === "read-ph") return item.kind === "ph";
   return item.kind === "act" && item.act === task.act;
 };
 
+/** Gas comes faster in the warm: a lock is looked at as much sooner, within reason. */
+const everyHours = ({ act, everyH }: TendingTask, rate: number): number =>
+  act === "vented" ? everyH / Math.min(2, Math.max(0.75, rate)) : everyH;
+
+/** Once it is closed for its second stage nobody opens it to stir. */
+const isOver = ({ act }: TendingTask, log: readonly LogItem[]): boolean =>
+  act === "stirred" && log.some((item) => item.kind === "act" && item.act === "sealed");
+
 /**
  * What a batch's programme asks for up to an hour: each task once, due its interval after it was last done.
  * @param untilH look ahead to this hour of the batch
+ * @param rate how fast it works now against the usual
  */
-export function dueTasks(recipe: Recipe, log: readonly LogItem[], nowH: number, untilH: number): DueTask[] {
+export function dueTasks(recipe: Recipe, log: readonly LogItem[], nowH: number, untilH: number, rate = 1): DueTask[] {
   return recipe.tending.flatMap((task) => {
+    if (isOver(task, log)) return [];
+    const everyH = everyHours(task, rate);
     const lastH = log
       .filter((item) => answers(task, item))
       .reduce((latest, item) => Math.max(latest, item.hour), -Infinity);
-    const dueH = Math.max(task.fromH, lastH + task.everyH);
+    const dueH = Math.max(task.fromH, lastH + everyH);
     if (dueH > untilH || (task.untilH !== undefined && dueH > task.untilH)) return [];
-    return [{ task, dueH, late: nowH - dueH > task.everyH / 2 }];
+    return [{ task, dueH, late: nowH - dueH > everyH / 2 }];
   });
 }

@@ -47,7 +47,7 @@ export async function readTools(ctx: Context, farm: Farm): Promise<ToolsView> {
     listOpenPlans(db),
     listRunningBatches(db),
   ]);
-  const airC = meanAirByDay(farm, now, DAYS_AHEAD);
+  const airC = await meanAirByDay(ctx.pool, farm, now, DAYS_AHEAD);
   const vesselOf = (id: number | null): VesselState | null => vessels.find((vessel) => vessel.id === id) ?? null;
   const lacks = await Promise.all(
     plans.map(async (plan) => {

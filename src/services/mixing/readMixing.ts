@@ -58,6 +58,7 @@ async function viewOf(
     fill.lines.map(({ ingredientId, part, amount }) => ({ ingredient: ingredientId as IngredientId, part, amount })),
   );
   const now = ctx.now();
+  const meanC = await meanAirByDay(ctx.pool, farm, now, 1);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
@@ -67,7 +68,7 @@ async function viewOf(
     progress: mixProgress(stepsOf(recipe, fill), entries, now.getTime()),
     measures,
     gaps: equipmentGaps(recipe, litres, tools, isoDay(now, farm), {
-      airC: meanAirByDay(farm, now, 1)[0] ?? null,
+      airC: meanC[0] ?? null,
       hasOwnAir: (vessel?.airW ?? 0) > 0,
     }),
     cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),

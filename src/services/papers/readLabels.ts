@@ -8,11 +8,11 @@ import type { Farm } from "@/data/farm";
 import { listFeedings } from "@/data/lineage";
 import { ancestorsOf } from "@/core/stock/lineage";
 import { listStoresOfBatch } from "@/data/stores";
-import { assessBatch } from "../assessBatch";
+import { assessBatch } from "../ferment/assessBatch";
+import { readSituation } from "../ferment/situation";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";
 import { hazardsOfBatches } from "../shed/batchHazards";
-import { airSince } from "../weather";
 
 const HOUR_MS = 3_600_000;
 
@@ -59,9 +59,10 @@ export async function readLabels(
     cautions: cautionsOnVessel([...recipe.cautions, ...hazards.map(({ caution }) => caution)]),
   };
   const now = ctx.now();
-  const window = batch.close
+  const situation = batch.close
     ? null
-    : assessBatch(batch, entries, airSince(farm, batch.startedAt, now), now).forecast.window;
+    : await readSituation(ctx.pool, farm, [batch], new Map([[batch.id, lines]]), now);
+  const window = situation ? assessBatch(batch, entries, situation, now).forecast.window : null;
   const moment = (hour: number | null) => (hour === null ? null : batch.startedAt.getTime() + hour * HOUR_MS);
   const standing = stores.filter(({ onHandL }) => onHandL > 0);
   const labels =

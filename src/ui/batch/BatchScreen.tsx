@@ -5,7 +5,6 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
-import { sayWindow } from "@/formats/windowText";
 import { clockTime, fullDate } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { useAct } from "../actions";
@@ -17,15 +16,37 @@ import { contentsOf } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { AddSheet } from "./AddSheet";
 import { InIt, Origins } from "./BatchContent";
-import { BatchRibbon } from "./BatchRibbon";
+import { BatchPlate, type Pin } from "./plate/BatchPlate";
 import { CloseSheet } from "./CloseSheet";
 import { Lines, Outcome, Part } from "./BatchParts";
+import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
+import type { LookFamily } from "./Looks";
+import { Photos } from "./Photos";
 import { focusFor, LogSheet, type Correcting } from "./LogSheet";
-import { ReadingsChart } from "./ReadingsChart";
 import { TakeSheet } from "./TakeSheet";
+import { Tending } from "./Tending";
+import { WhatIfSheet } from "./WhatIfSheet";
+import { WindowTable } from "./WindowTable";
 
-type OpenSheet = "log" | "close" | "add" | { readonly take: "batch" | number; readonly heldL: number } | null;
+type OpenSheet =
+  "log" | "close" | "add" | "what-if" | { readonly take: "batch" | number; readonly heldL: number } | null;
+
+/** Where the temperature behind a forecast is from, for its drawing. */
+const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
+  read: "The liquid’s temperature was read.",
+  air: "The liquid’s temperature is worked out from the air, through the vessel’s own slowness.",
+  climate: "The temperature is what these weeks usually are here: nothing was read.",
+  stated: "The temperature is as it was stated at the start, held.",
+  guessed: "The temperature is a guess: a reading would narrow all this.",
+};
+/** Drawn looks by the family of what goes on in the drum. */
+const LOOKS: Partial<Record<string, LookFamily>> = {
+  bloom: "bloom",
+  acid: "acid",
+  sugar: "drawn",
+  char: "char",
+};
 
 /** One batch: the vessel large, its ribbon and past on one axis, the log, what went in, what it cost, what came of it. */
 export const BatchScreen = ({
@@ -42,15 +63,22 @@ export const BatchScreen = ({
   const { batch, farm } = page;
   const clock = farm;
   const running = page.close === null;
-  const standing = page.log.filter(({ kind, correctedById }) => kind !== "withdrawn" && correctedById === null);
-  const phs = standing
-    .filter(({ kind, spot }) => kind === "ph" && spot === "mid-depth")
-    .toReversed()
-    .map((entry) => ({
-      day: (entry.atMs - batch.startedMs) / 86_400_000,
-      ph: entry.numberValue!,
-      where: entry.spot ?? "",
-    }));
+  const pins: Pin[] = [
+    ...page.log
+      .filter(({ kind }) => kind !== "withdrawn")
+      .map((entry) => ({
+        atMs: entry.atMs,
+        text: sayEntry(entry, farm.units),
+        struck: entry.correctedById !== null,
+        kind: entry.kind === "act" ? ("act" as const) : ("seen" as const),
+      })),
+    ...page.progress.photos.map(({ atMs, note }) => ({
+      atMs,
+      text: note || "a photograph",
+      struck: false,
+      kind: "photo" as const,
+    })),
+  ];
   const strike = async (entryId: number) => {
     if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
       toast.success("Struck out; it stays readable.");
@@ -102,9 +130,16 @@ export const BatchScreen = ({
             {batch.reasons.map((reason) => (
               <li key={reason}>{reason}</li>
             ))}
-            {running ? <li>{sayWindow(batch.window, batch.state, page.nowMs, clock)}</li> : null}
             {running && batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
+            {running && batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
           </ul>
+          {running ? (
+            <p className="mt-2 border-l-4 border-marigold pl-3">
+              <span className="font-semibold">May be done with it: </span>
+              {batch.remaining}
+            </p>
+          ) : null}
+          {running && batch.state !== "spoiled" ? <WindowTable batch={batch} nowMs={page.nowMs} clock={clock} /> : null}
           {running ? (
             <div className="mt-4 flex flex-wrap gap-3">
               <Button look="strong" onClick={() => setSheet("log")}>
@@ -114,6 +149,7 @@ export const BatchScreen = ({
               </Button>
               <Button onClick={() => setSheet("close")}>Strain or throw out</Button>
               <Button onClick={() => setSheet("add")}>Add to it</Button>
+              <Button onClick={() => setSheet("what-if")}>What if</Button>
               {batch.closing.makes ? (
                 <Button onClick={() => setSheet({ take: "batch", heldL: batch.filledL })}>
                   Take some for the shed
@@ -124,18 +160,12 @@ export const BatchScreen = ({
         </div>
       </div>
       <div role="region" aria-label="The batch over time" tabIndex={0} className="mt-4 overflow-x-auto">
-        <BatchRibbon
-          page={page}
-          clock={clock}
-          pins={page.log
-            .filter(({ kind }) => kind !== "withdrawn")
-            .map((entry) => ({
-              atMs: entry.atMs,
-              text: sayEntry(entry, farm.units),
-              struck: entry.correctedById !== null,
-            }))}
-        />
+        <BatchPlate page={page} clock={clock} pins={pins} />
       </div>
+      <p className="text-[0.9rem] text-soft">
+        {BASIS_WORDS[batch.basis]} Squares are what was done, dots what was seen, frames photographs; hollow readings do
+        not count.
+      </p>
       <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">
         <div className="grid content-start gap-8">
           <Part title="Log">
@@ -154,16 +184,39 @@ export const BatchScreen = ({
               />
             )}
           </Part>
+          {page.progress.tending.length > 0 || page.progress.stages.length > 0 ? (
+            <Part title="Stages and tending">
+              <Tending
+                batch={batch}
+                progress={page.progress}
+                people={page.people}
+                shares={page.shares}
+                nowMs={page.close?.atMs ?? page.nowMs}
+                running={running}
+                clock={clock}
+              />
+            </Part>
+          ) : null}
+          <Part title="How it looks">
+            <Photos
+              batchId={batch.id}
+              startedMs={batch.startedMs}
+              photos={page.progress.photos}
+              family={LOOKS[page.looks] ?? "other"}
+              running={running}
+              clock={clock}
+            />
+          </Part>
+          {page.progress.earlier.length > 0 ? (
+            <Part title="Earlier ones">
+              <Earlier progress={page.progress} startedMs={batch.startedMs} clock={clock} />
+            </Part>
+          ) : null}
           {page.close || page.stores.length > 0 ? (
             <Outcome page={page} onTake={(take, heldL) => setSheet({ take, heldL })} />
           ) : null}
         </div>
         <div className="grid content-start gap-8">
-          {page.targetPh !== null && phs.length > 0 ? (
-            <Part title="pH">
-              <ReadingsChart points={phs} targetPh={page.targetPh} />
-            </Part>
-          ) : null}
           <Part title="What went in">
             <Lines page={page} />
             <div className="mt-2">
@@ -210,6 +263,7 @@ export const BatchScreen = ({
           batch={batch}
           vesselName={page.vesselName}
           focus={focusFor(batch)}
+          meter={page.progress.meter}
           clock={clock}
           units={farm.units}
           nowMs={page.nowMs}
@@ -218,6 +272,16 @@ export const BatchScreen = ({
             setSheet(null);
             setCorrecting(null);
           }}
+        />
+      ) : null}
+      {sheet === "what-if" ? (
+        <WhatIfSheet
+          batch={batch}
+          vesselName={page.vesselName}
+          nowMs={page.nowMs}
+          units={farm.units}
+          clock={clock}
+          onClose={() => setSheet(null)}
         />
       ) : null}
       {sheet === "add" ? (

@@ -1,5 +1,6 @@
 "use client";
 import { clsx } from "clsx";
+import { MEASURE_KINDS } from "@/core/book/words";
 import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
@@ -9,8 +10,13 @@ import type { Correcting } from "./LogSheet";
 
 export type LogLine = BatchPage["log"][number];
 
+const MEASURED: readonly string[] = MEASURE_KINDS;
 const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] =>
-  kind === "ph" || kind === "temperature" || kind === "act" || kind === "note" ? kind : "words";
+  MEASURED.includes(kind)
+    ? "measures"
+    : kind === "ph" || kind === "temperature" || kind === "act" || kind === "note"
+      ? kind
+      : "words";
 
 interface LogListProps {
   readonly log: readonly LogLine[];

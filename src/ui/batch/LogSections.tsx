@@ -3,16 +3,19 @@ import { clsx } from "clsx";
 import { useState } from "react";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import {
+  MEASURES,
   PH_INSTRUMENTS,
   PH_SPOTS,
   SIGN_KINDS,
   type Act,
+  type MeasureKind,
   type PhInstrument,
   type PhSpot,
   type SignKind,
 } from "@/core/book/words";
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
+import { sayDay } from "@/formats/times";
 import type { BatchView, WordChoice } from "@/services/batchView";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
@@ -39,7 +42,16 @@ export interface SectionProps {
 }
 
 /** pH, by meter or strip, and where it was read. */
-export const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last: number | null }) => {
+export const PhSection = ({
+  last,
+  meter = null,
+  busy,
+  onLog,
+}: SectionProps & {
+  readonly last: number | null;
+  readonly meter?: { readonly name: string; readonly calibratedOn: string | null; readonly isDue: boolean } | null;
+}) => {
+  const [settled, setSettled] = useState<"yes" | "no">("yes");
   const [value, setValue] = useState(last ?? 5);
   const [instrument, setInstrument] = useState<PhInstrument>("meter");
   const [spot, setSpot] = useState<PhSpot>("mid-depth");
@@ -71,6 +83,33 @@ export const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last:
           }))}
         />
       </div>
+      {instrument === "meter" ? (
+        <Choices
+          label="Has the figure stood still for half a minute?"
+          value={settled}
+          onChange={setSettled}
+          options={[
+            { value: "yes", label: "yes" },
+            { value: "no", label: "still moving" },
+          ]}
+        />
+      ) : (
+        <p className="text-[0.9rem] text-soft">
+          A strip reads to half a unit: it moves the forecast less than a meter.
+        </p>
+      )}
+      {instrument === "meter" && meter?.isDue ? (
+        <p className="text-[0.9rem] text-rust">
+          {meter.name}{" "}
+          {meter.calibratedOn ? `was last calibrated ${sayDay(meter.calibratedOn)}` : "was never calibrated"}: calibrate
+          it first, or take a strip.
+        </p>
+      ) : null}
+      {instrument === "meter" && settled === "no" ? (
+        <p className="text-[0.9rem] text-soft">
+          Kept in the log, but not taken as the batch’s pH until it stands still.
+        </p>
+      ) : null}
       {spot === "mid-depth" ? null : (
         <p className="text-[0.9rem] text-soft">
           Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.
@@ -79,7 +118,12 @@ export const PhSection = ({ last, busy, onLog }: SectionProps & { readonly last:
       <Button
         look="strong"
         disabled={busy}
-        onClick={() => onLog({ kind: "ph", value, instrument, spot }, `pH ${value}`)}
+        onClick={() =>
+          onLog(
+            { kind: "ph", value, instrument, spot, ...(instrument === "meter" ? { settled: settled === "yes" } : {}) },
+            `pH ${value}`,
+          )
+        }
       >
         Log pH {Number.isFinite(value) ? value : ""}
       </Button>
@@ -162,6 +206,111 @@ export const WordsSection = ({ words, busy, onLog }: SectionProps & { readonly w
   </section>
 );
 
+const MEASURE_WORDS: Record<
+  MeasureKind,
+  { readonly label: string; readonly unit: string; readonly first: number; readonly step: number }
+> = {
+  bubbles: { label: "Bubbles in a minute", unit: "a minute", first: 10, step: 1 },
+  sunk: { label: "How much has sunk", unit: "%", first: 50, step: 5 },
+  parted: { label: "How far it has parted", unit: "%", first: 50, step: 5 },
+  core: { label: "In the middle of the bed", unit: "°C", first: 25, step: 0.5 },
+};
+
+const Measure = ({
+  kind,
+  units,
+  busy,
+  onLog,
+}: SectionProps & { readonly kind: MeasureKind; readonly units: UnitSystem }) => {
+  const { label, unit, first, step } = MEASURE_WORDS[kind];
+  const fahrenheit = kind === "core" && units === "us";
+  const [value, setValue] = useState(fahrenheit ? 77 : first);
+  const { min, max } = MEASURES[kind];
+  const stored = fahrenheit ? Number(toBase({ value, unit: "°F" }).value.toFixed(2)) : value;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Stepper
+        label={label}
+        unit={fahrenheit ? "°F" : unit}
+        value={value}
+        step={step}
+        min={min}
+        max={fahrenheit ? 194 : max}
+        digits={1}
+        onChange={setValue}
+      />
+      <Button
+        className="min-h-14"
+        disabled={busy || !Number.isFinite(value)}
+        onClick={() => onLog({ kind, value: stored }, `${label.toLowerCase()}: ${value}`)}
+      >
+        Log it
+      </Button>
+    </div>
+  );
+};
+
+/** What is counted or measured of this method: bubbles, what has sunk or parted, the middle of a bed. */
+export const MeasuresSection = ({
+  measures,
+  ...rest
+}: SectionProps & { readonly measures: readonly MeasureKind[]; readonly units: UnitSystem }) =>
+  measures.length === 0 ? null : (
+    <section aria-label="Measured" className="grid gap-3 border-b border-line pb-5">
+      {measures.map((kind) => (
+        <Measure key={kind} kind={kind} {...rest} />
+      ))}
+    </section>
+  );
+
+/** Where it stands and what warms it, with the degrees that go with it. */
+const Surroundings = ({
+  batch,
+  units,
+  busy,
+  onLog,
+}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
+  const unit = units === "us" ? "°F" : "°C";
+  const [value, setValue] = useState(unit === "°F" ? 72 : 22);
+  const celsius = Number.isFinite(value) ? Number(toBase({ value, unit }).value.toFixed(1)) : NaN;
+  const at = sayTemperature(celsius, units);
+  const act = (name: Act, label: string, withDegrees: boolean) => (
+    <Button
+      key={name}
+      disabled={busy || (withDegrees && !Number.isFinite(celsius))}
+      onClick={() => onLog({ kind: "act", act: name, ...(withDegrees ? { celsius } : {}) }, label.toLowerCase())}
+    >
+      {label}
+    </Button>
+  );
+  return (
+    <details className="border-t border-line pt-3">
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Moved, heated, wrapped, power off</summary>
+      <div className="mt-2 grid gap-3">
+        <Stepper
+          label="Place or thermostat"
+          unit={unit}
+          value={value}
+          step={1}
+          min={unit === "°F" ? 32 : 0}
+          max={unit === "°F" ? 120 : 50}
+          digits={1}
+          onChange={setValue}
+        />
+        <div className="flex flex-wrap gap-2">
+          {batch.moved ? act("moved-back", "Moved back out", false) : act("moved", `Moved to a place of ${at}`, true)}
+          {batch.hasHeater ? act("heater-off", "Heater off", false) : act("heater-on", `Heater on at ${at}`, true)}
+          {batch.wrapped ? act("unwrapped", "Unwrapped", false) : act("wrapped", "Wrapped up", false)}
+          {batch.powerOff ? act("power-back", "Power came back", false) : act("power-cut", "Power went off", false)}
+          {batch.seal && !batch.seal.done ? act("sealed", "Closed for the second stage", false) : null}
+          {act("opened", "Opened", false)}
+          {act("flies-in", "Flies or ants in it", false)}
+        </div>
+      </div>
+    </details>
+  );
+};
+
 function actsFor(batch: BatchView): { act: Act; label: string }[] {
   return [
     { act: "stirred" as const, label: "Stirred" },
@@ -179,7 +328,12 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
 }
 
 /** What was done to it. */
-export const ActsSection = ({ batch, busy, onLog }: SectionProps & { readonly batch: BatchView }) => {
+export const ActsSection = ({
+  batch,
+  units,
+  busy,
+  onLog,
+}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
   const [litres, setLitres] = useState(1);
   return (
     <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
@@ -210,6 +364,7 @@ export const ActsSection = ({ batch, busy, onLog }: SectionProps & { readonly ba
           Log top-up
         </Button>
       </div>
+      <Surroundings batch={batch} units={units} busy={busy} onLog={onLog} />
     </section>
   );
 };

@@ -12,6 +12,7 @@ import { STATE_TEXT, StateMark } from "../kit/StateMark";
 
 import {
   ActsSection,
+  MeasuresSection,
   NoteSection,
   PhSection,
   TemperatureSection,
@@ -33,7 +34,7 @@ export interface Correcting {
   readonly entryId: number;
   readonly atMs: number;
   readonly was: string;
-  readonly kind: "ph" | "temperature" | "words" | "act" | "note";
+  readonly kind: "ph" | "temperature" | "words" | "measures" | "act" | "note";
 }
 
 interface LogSheetProps {
@@ -44,6 +45,8 @@ interface LogSheetProps {
   readonly units: UnitSystem;
   readonly nowMs: number;
   readonly correcting?: Correcting;
+  /** The farm's pH meter, where the page knows it. */
+  readonly meter?: { readonly name: string; readonly calibratedOn: string | null; readonly isDue: boolean } | null;
   readonly onClose: () => void;
 }
 
@@ -64,12 +67,23 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
       ))}
       <li>{sayWindow(batch.window, batch.state, nowMs, clock)}</li>
       {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
+      {batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
     </ul>
   </div>
 );
 
 /** What was read, seen, smelt or done: one tap logs it, and the verdict above is drawn anew. */
-export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correcting, onClose }: LogSheetProps) => {
+export const LogSheet = ({
+  batch,
+  vesselName,
+  focus,
+  clock,
+  units,
+  nowMs,
+  correcting,
+  meter = null,
+  onClose,
+}: LogSheetProps) => {
   const log = useAct("logEntry");
   const [agoH, setAgoH] = useState(0);
   const at = correcting
@@ -97,18 +111,19 @@ export const LogSheet = ({ batch, vesselName, focus, clock, units, nowMs, correc
   };
   const section: SectionProps = { busy: log.busy, onLog: (entry, said) => void onLog(entry, said) };
   const parts = {
-    ph: <PhSection key="ph" last={batch.last.ph} {...section} />,
+    ph: <PhSection key="ph" last={batch.last.ph} meter={meter} {...section} />,
     temperature: (
       <TemperatureSection key="temperature" lastC={batch.last.celsius ?? batch.liquidC} units={units} {...section} />
     ),
     words: <WordsSection key="words" words={batch.words} {...section} />,
-    act: <ActsSection key="act" batch={batch} {...section} />,
+    measures: <MeasuresSection key="measures" measures={batch.measures} units={units} {...section} />,
+    act: <ActsSection key="act" batch={batch} units={units} {...section} />,
     note: <NoteSection key="note" {...section} />,
   };
   const first = correcting ? correcting.kind : focus === "smell" ? "words" : focus;
   const order = correcting
     ? [first]
-    : [first, ...(["words", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
+    : [first, ...(["words", "measures", "ph", "temperature", "act", "note"] as const).filter((part) => part !== first)];
   return (
     <Sheet
       open

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { findRecipe } from "@/core/book";
 import { batchContent } from "@/core/recipe/composition";
 import type { BatchPage } from "@/services/readBatch";
-import { batchOf, FARM, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
+import { batchOf, FARM, PAGE_REST, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
 import { ContentTable } from "../content/ContentTable";
 import { BatchScreen } from "./BatchScreen";
 import { CloseSheet } from "./CloseSheet";
@@ -10,6 +10,7 @@ import { CloseSheet } from "./CloseSheet";
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
 
 const pageOf = (methodId: string, change: Partial<BatchPage> = {}): BatchPage => ({
+  ...PAGE_REST,
   farm: FARM,
   nowMs: NOW_MS,
   batch: batchOf(methodId),

@@ -11,7 +11,7 @@ import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
-import { smallJpeg } from "./smallJpeg";
+import { smallJpeg } from "../kit/smallJpeg";
 
 type Place = GatherView["places"][number];
 const VIGOUR_WORDS = {

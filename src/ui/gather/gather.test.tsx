@@ -4,7 +4,7 @@ import { binState } from "@/core/gather/wormBin";
 import type { GatherView } from "@/services/gather/readGather";
 import { at, FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
 import { GatherScreen } from "./GatherScreen";
-import { fitInto } from "./smallJpeg";
+import { fitInto } from "../kit/smallJpeg";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
 

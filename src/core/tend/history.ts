@@ -1,0 +1,33 @@
+import type { Recipe } from "../book/recipe";
+import type { TendingTask } from "../book/types";
+import type { LogItem } from "../judge/log";
+import { answers } from "./dueTasks";
+
+export interface TendingHistory {
+  readonly task: TendingTask;
+  /** Hours at which it was done. */
+  readonly doneH: readonly number[];
+  /** Hours at which it had fallen due and was not done for half its interval after. */
+  readonly missedH: readonly number[];
+}
+
+/** What of a batch's programme was done and what was missed, up to an hour of it. */
+export function tendingHistory(recipe: Recipe, log: readonly LogItem[], nowH: number): TendingHistory[] {
+  return recipe.tending.map((task) => {
+    const doneH = log
+      .filter((item) => answers(task, item))
+      .map(({ hour }) => hour)
+      .toSorted((a, b) => a - b);
+    const missedH: number[] = [];
+    const lastH = Math.min(task.untilH ?? Infinity, nowH - task.everyH / 2);
+    for (let dueH = task.fromH; dueH <= lastH;) {
+      // Done at any time since half an interval before counts; the next is then due an interval after it.
+      const done = doneH.find((hour) => hour >= dueH - task.everyH / 2 && hour <= dueH + task.everyH / 2);
+      if (done === undefined) {
+        missedH.push(dueH);
+        dueH += task.everyH;
+      } else dueH = Math.max(done + task.everyH, dueH + task.everyH / 2);
+    }
+    return { task, doneH, missedH };
+  });
+}

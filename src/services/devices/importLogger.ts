@@ -1,0 +1,100 @@
+import "server-only";
+import { insertDevice, insertPlacing, insertReadings, listDevices } from "@/data/devices";
+import { lockVessel } from "@/data/vessels";
+import type { ProbeQuantity } from "@/core/probe/plausible";
+import type { Context } from "../context";
+import { refuseAt } from "../refusal";
+import { write } from "../write";
+import { readLoggerFile, type LoggerColumn } from "./loggerFile";
+import { sifted } from "./takeReadings";
+
+/** What a look at a logger's file finds, before anything is written. */
+export interface LoggerLook {
+  readonly layout: string | null;
+  readonly hasZone: boolean;
+  readonly columns: readonly LoggerColumn[];
+  readonly fromMs: number | null;
+  readonly toMs: number | null;
+  /** Stretches longer than this without a figure, ms. */
+  readonly gaps: readonly { readonly fromMs: number; readonly toMs: number }[];
+  readonly unread: readonly { readonly line: number; readonly text: string }[];
+}
+
+/** A stretch without a figure worth naming, h. */
+const GAP_H = 6;
+const HOUR_MS = 3_600_000;
+
+/** Looks at a file and writes nothing. */
+export function lookAtLogger(text: string, zone: string, column: string | null): LoggerLook {
+  const file = readLoggerFile(text, zone);
+  const chosen = column ?? file.columns[0]?.name ?? null;
+  const times = chosen
+    ? file
+        .figures(chosen)
+        .map(({ at }) => at.getTime())
+        .toSorted((a, b) => a - b)
+    : [];
+  const gaps = times.flatMap((toMs, index) => {
+    const fromMs = times[index - 1];
+    return fromMs !== undefined && toMs - fromMs > GAP_H * HOUR_MS ? [{ fromMs, toMs }] : [];
+  });
+  return {
+    layout: file.layout,
+    hasZone: file.hasZone,
+    columns: file.columns,
+    fromMs: times[0] ?? null,
+    toMs: times.at(-1) ?? null,
+    gaps,
+    unread: file.unread,
+  };
+}
+
+/**
+ * Reads a column of a logger's file in as a device of its own. Read in again it adds what is new.
+ * @throws {Refusal} for a file whose times can't be read, a column that is not there
+ */
+export const importLogger = (
+  ctx: Context,
+  input: unknown,
+): Promise<{ taken: number; known: number; setAside: number }> =>
+  write(ctx, "importLogger", input, async (db, request) => {
+    if (request.vesselId !== null && !(await lockVessel(db, request.vesselId)))
+      throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    const file = readLoggerFile(request.text, request.zone);
+    if (file.layout === null)
+      throw refuseAt(
+        "bad-request",
+        "/text",
+        "No column of times was found in it. Ruchka reads ISO times and the usual ways with days, months and a clock.",
+      );
+    const figures = file.figures(request.column);
+    if (figures.length === 0) throw refuseAt("bad-request", "/column", `“${request.column}” has no figures.`);
+    const name = request.name.trim();
+    const known = (await listDevices(db)).find((device) => device.name === name);
+    if (known && known.kind !== "logger")
+      throw refuseAt(
+        "name-taken",
+        "/name",
+        `“${name}” is a device that posts by itself. Give the logger another name.`,
+      );
+    const deviceId =
+      known?.id ??
+      (await insertDevice(db, { name, kind: "logger", tokenHash: null, actorId: ctx.actor.id, addedAt: ctx.now() }));
+    const first = figures.reduce((least, { at }) => (at < least ? at : least), figures[0]!.at);
+    if (!known || known.vesselId !== request.vesselId)
+      await insertPlacing(db, deviceId, request.vesselId, first, ctx.actor.id);
+    const quantity: ProbeQuantity = request.unit === "pH" ? "ph" : request.vesselId === null ? "air" : "liquid";
+    const readings = await sifted(
+      db,
+      deviceId,
+      figures.map(({ at, value }) => ({
+        at,
+        quantity,
+        value: request.unit === "°F" ? ((value - 32) * 5) / 9 : value,
+      })),
+      ctx.now(),
+    );
+    const fresh = await insertReadings(db, readings, ctx.now());
+    const aside = readings.filter(({ setAside }) => setAside !== null).length;
+    return { taken: Math.max(0, fresh - aside), known: readings.length - fresh, setAside: aside };
+  });

@@ -1,0 +1,161 @@
+import "server-only";
+import { TZDate } from "@date-fns/tz";
+import { isValid, parse } from "date-fns";
+import { parseCsv } from "../files/decode";
+
+/** A column of figures in a logger's file, and what it seems to hold. */
+export interface LoggerColumn {
+  readonly name: string;
+  readonly unit: "°C" | "°F" | "pH";
+  readonly figures: number;
+}
+
+export interface LoggerFigure {
+  readonly at: Date;
+  readonly value: number;
+}
+
+export interface LoggerFile {
+  /** How its times are written; null where they could not be read. */
+  readonly layout: string | null;
+  /** Its times carry their own offset. */
+  readonly hasZone: boolean;
+  readonly columns: readonly LoggerColumn[];
+  readonly figures: (column: string) => readonly LoggerFigure[];
+  readonly unread: readonly { readonly line: number; readonly text: string }[];
+}
+
+/** Ways in which loggers write a moment, tried in this order; the first that reads nine of ten lines is taken. */
+const LAYOUTS = [
+  "yyyy-MM-dd HH:mm:ss",
+  "yyyy-MM-dd HH:mm",
+  "yyyy/MM/dd HH:mm:ss",
+  "yyyy/MM/dd HH:mm",
+  "dd.MM.yyyy HH:mm:ss",
+  "dd.MM.yyyy HH:mm",
+  "dd/MM/yyyy HH:mm:ss",
+  "dd/MM/yyyy HH:mm",
+  "MM/dd/yyyy hh:mm:ss a",
+  "MM/dd/yyyy hh:mm a",
+  "MM/dd/yyyy HH:mm:ss",
+  "MM/dd/yyyy HH:mm",
+  "MM/dd/yy HH:mm",
+  "dd-MMM-yyyy HH:mm:ss",
+  "dd-MMM-yyyy HH:mm",
+] as const;
+const ISO_ZONED = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)$/;
+const ISO_LOCAL = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d)?$/;
+const EPOCH = /^\d{10}(\d{3})?$/;
+const READS = 0.9;
+
+type Reader = (text: string) => Date | null;
+
+/** A wall clock's moment in a zone. */
+function inZone(text: string, layout: string, zone: string): Date | null {
+  const local = parse(text, layout, new TZDate(2000, 0, 1, zone));
+  return isValid(local) && local.getFullYear() > 1990 && local.getFullYear() < 2200 ? new Date(local.getTime()) : null;
+}
+
+function readers(zone: string): { readonly layout: string; readonly hasZone: boolean; readonly read: Reader }[] {
+  return [
+    {
+      layout: "ISO 8601 with offset",
+      hasZone: true,
+      read: (text) => (ISO_ZONED.test(text) ? new Date(text) : null),
+    },
+    {
+      layout: "seconds since 1970",
+      hasZone: true,
+      read: (text) => (EPOCH.test(text) ? new Date(Number(text) * (text.length > 10 ? 1 : 1000)) : null),
+    },
+    {
+      layout: "ISO 8601",
+      hasZone: false,
+      read: (text) =>
+        ISO_LOCAL.test(text) ? inZone(text.slice(0, 16).replace("T", " "), "yyyy-MM-dd HH:mm", zone) : null,
+    },
+    ...LAYOUTS.map((layout) => ({ layout, hasZone: false, read: (text: string) => inZone(text, layout, zone) })),
+  ];
+}
+
+/** A number as loggers write it, with a point or a comma and perhaps its unit behind it. */
+function figureOf(text: string): number | null {
+  const plain = text.replace(/\s|°|C$|F$|pH/gi, "").replace(",", ".");
+  return /^[+-]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : null;
+}
+
+const unitOf = (head: string, values: readonly number[]): LoggerColumn["unit"] => {
+  if (/\bph\b/i.test(head)) return "pH";
+  if (/°?\s*f\b|fahrenheit/i.test(head)) return "°F";
+  // Without a word in its head, a column whose middle lies over 45 is in Fahrenheit: no drum stands that hot.
+  const middle = values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+  return /°?\s*c\b|celsius/i.test(head) || middle <= 45 ? "°C" : "°F";
+};
+
+type Stamp = (row: readonly string[]) => string;
+
+/** Date and time in one column, or in two beside each other. */
+function stamps(width: number): Stamp[] {
+  const columns = Array.from({ length: width }, (_, column) => column);
+  const cell = (row: readonly string[], column: number) => row[column]?.trim() ?? "";
+  return [
+    ...columns.map(
+      (column): Stamp =>
+        (row) =>
+          cell(row, column),
+    ),
+    ...columns.map(
+      (column): Stamp =>
+        (row) =>
+          `${cell(row, column)} ${cell(row, column + 1)}`.trim(),
+    ),
+  ];
+}
+
+/** A make and a serial number may stand above the table: its head is the line above the first that has a time. */
+const PREAMBLE_MOST = 30;
+const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reader): number =>
+  rows.slice(0, PREAMBLE_MOST).findIndex((row) => read(stamp(row)) !== null) - 1;
+
+/**
+ * Reads a logger's file, whatever it is parted by and however it writes its times.
+ * @param zone time zone of its times where they have none of their own
+ */
+export function readLoggerFile(text: string, zone: string): LoggerFile {
+  const { rows } = parseCsv(text);
+  const width = Math.max(0, ...rows.slice(0, PREAMBLE_MOST + 20).map((row) => row.length));
+  for (const stamp of stamps(width))
+    for (const { layout, hasZone, read } of readers(zone)) {
+      const head = headRow(rows, stamp, read);
+      if (head < 0) continue;
+      const heads = rows[head]!;
+      const body = rows.slice(head + 1);
+      const sample = body.slice(0, 40);
+      if (sample.filter((row) => read(stamp(row)) !== null).length < READS * sample.length) continue;
+      const timed = body.map((row, index) => ({ row, at: read(stamp(row)), line: head + 2 + index }));
+      const isStamp = (column: number) => sample.every((row) => (row[column] ?? "").trim() === stamp(row));
+      const columns = heads.flatMap((name, column): LoggerColumn[] => {
+        const values = isStamp(column) ? [] : body.flatMap((row) => figureOf(row[column] ?? "") ?? []);
+        return values.length > 0 && values.length >= 0.3 * body.length
+          ? [{ name: name.trim() || `column ${column + 1}`, unit: unitOf(name, values), figures: values.length }]
+          : [];
+      });
+      return {
+        layout,
+        hasZone,
+        columns,
+        figures: (wanted) => {
+          const column = heads.findIndex((name, index) => (name.trim() || `column ${index + 1}`) === wanted);
+          return timed.flatMap(({ row, at }) => {
+            const value = figureOf(row[column] ?? "");
+            return at && value !== null ? [{ at, value }] : [];
+          });
+        },
+        unread: timed
+          .filter(({ at }) => at === null)
+          .slice(0, 20)
+          .map(({ row, line }) => ({ line, text: row.join(" · ").slice(0, 80) })),
+      };
+    }
+  return { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+}

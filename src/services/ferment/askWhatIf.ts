@@ -1,0 +1,108 @@
+import "server-only";
+import { startsForPeak } from "@/core/choose/startForPeak";
+import { judgedBy } from "@/core/judge/evidence";
+import { forecastBatch, type BatchForecast, type Quantiles } from "@/core/judge/forecastBatch";
+import { warmthFor, whatIf, type Change } from "@/core/judge/whatIf";
+import { findBatch, listBatchLines } from "@/data/batches";
+import { listStanding } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import type { Context } from "../context";
+import type { MarkTimes, RibbonPoint } from "../batchView";
+import { fitBands } from "../weather";
+import { wholeHours } from "./assessBatch";
+import { inputFor, readSituation } from "./situation";
+
+const HOUR_MS = 3_600_000;
+
+/** One way of running the batch, as it is drawn. */
+export interface Course {
+  readonly window: { readonly start: MarkTimes; readonly peak: MarkTimes; readonly end: MarkTimes };
+  readonly ribbon: readonly RibbonPoint[];
+  readonly never: number;
+}
+
+export interface WhatIfAnswer {
+  readonly asIs: Course;
+  readonly changed: Course | null;
+  /** How warm it must be kept to be ready by the moment asked for; null where no warmth does it, or none is needed. */
+  readonly warmthC: number | null;
+  readonly warmthNeeded: "none" | "some" | "beyond" | null;
+  /** Starts of such a brew that put its peak inside fit hours. */
+  readonly starts: readonly {
+    readonly startMs: number;
+    readonly peakMs: number;
+    readonly bandFromMs: number;
+    readonly bandToMs: number;
+  }[];
+}
+
+export interface WhatIfAsked extends Change {
+  readonly byMs?: number;
+  readonly forPeak?: boolean;
+}
+
+/**
+ * What would come of a batch done otherwise, beside what will come of it as it is; how warm it must be kept to be ready by a day;
+ * and when such a brew should be started to peak in fit hours. Writes nothing.
+ * @returns null where there is no such batch, or it has ended
+ */
+export async function askWhatIf(
+  ctx: Context,
+  farm: Farm,
+  batchId: number,
+  { byMs, forPeak = false, ...change }: WhatIfAsked,
+): Promise<WhatIfAnswer | null> {
+  const now = ctx.now();
+  const batch = await findBatch(ctx.pool, batchId);
+  if (!batch || batch.close) return null;
+  const lines = new Map([[batch.id, await listBatchLines(ctx.pool, batch.id)]]);
+  const situation = await readSituation(ctx.pool, farm, [batch], lines, now);
+  const plain = inputFor(batch, await listStanding(ctx.pool, batch.id), situation, now);
+  const input = { ...plain, curveHours: wholeHours(plain.nowH, 12 * 24, 120) };
+  const ms = (hour: number | null) => (hour === null ? null : batch.startedAt.getTime() + hour * HOUR_MS);
+  const marks = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });
+  const courseOf = ({ window, curve, probabilityNever }: BatchForecast): Course => ({
+    window: { start: marks(window.start), peak: marks(window.peak), end: marks(window.end) },
+    ribbon: curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
+    never: probabilityNever,
+  });
+  const asIs = forecastBatch(input);
+  const byH = byMs === undefined ? null : (byMs - batch.startedAt.getTime()) / HOUR_MS;
+  const warmthC = byH === null ? null : warmthFor(input, byH);
+  const comesByItself = byH !== null && (asIs.window.start.p50 ?? Infinity) <= byH;
+  const bands = forPeak ? fitBands(farm, situation.air.hours, now) : [];
+  const spans = bands.map(({ fromMs, toMs }) => ({
+    fromInH: (fromMs - now.getTime()) / HOUR_MS,
+    toInH: (toMs - now.getTime()) / HOUR_MS,
+  }));
+  const fromNow = (hour: number) => hour - plain.nowH;
+  const starts =
+    forPeak && judgedBy(plain.recipe) === "bloom"
+      ? startsForPeak(
+          {
+            ...plain,
+            startHour: ((plain.startHour ?? 8) + plain.nowH) % 24,
+            temperature: {
+              ...plain.temperature,
+              air: plain.temperature.air.map((point) => ({ ...point, hour: fromNow(point.hour) })),
+            },
+          },
+          spans,
+        )
+      : [];
+  return {
+    asIs: courseOf(asIs),
+    changed: Object.keys(change).length === 0 ? null : courseOf(whatIf(input, change)),
+    warmthC,
+    warmthNeeded: byH === null ? null : comesByItself ? "none" : warmthC === null ? "beyond" : "some",
+    starts: starts
+      .filter(({ span }) => span !== null)
+      .slice(0, 4)
+      .map(({ startInH, peakInH, span }) => ({
+        startMs: now.getTime() + startInH * HOUR_MS,
+        peakMs: now.getTime() + peakInH * HOUR_MS,
+        bandFromMs: bands[span!]!.fromMs,
+        bandToMs: bands[span!]!.toMs,
+      })),
+  };
+}

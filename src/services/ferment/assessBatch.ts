@@ -1,0 +1,67 @@
+import "server-only";
+import { assess, type Assessment } from "@/core/judge/assess";
+import type { Batch } from "@/data/batches";
+import type { Entry } from "@/data/entries";
+import { hourOf } from "./logItems";
+import { inputFor, type Situation } from "./situation";
+
+/** A forecast is worked out anew when an entry, a reading, the air, or a quarter of an hour has come in. */
+const GRAIN_MS = 15 * 60_000;
+const KEPT_MOST = 2000;
+
+const kept = new Map<string, Assessment>();
+
+/** Hours of the batch at which its ribbon is drawn: two days by the hour, then ten by four. */
+export function ribbonHours(nowH: number): number[] {
+  const near = Array.from({ length: 49 }, (_, hour) => nowH + hour);
+  const far = Array.from({ length: 50 }, (_, step) => nowH + 52 + 4 * step);
+  return [...near, ...far];
+}
+
+/** Hours over a batch's whole life and some days on. */
+export const wholeHours = (nowH: number, aheadH = 12 * 24, count = 160): number[] =>
+  Array.from({ length: count }, (_, step) => ((nowH + aheadH) * step) / (count - 1));
+
+/** Everything that an assessment depends on, so that what is kept is never stale. */
+const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, moment: Date, curve: string): string => {
+  const probes = situation.probes.get(batch.vesselId) ?? [];
+  return JSON.stringify([
+    [batch.id, batch.startedAt, curve, moment, situation.priors.version],
+    [situation.air.version, situation.air.fromStation, situation.air.hours.at(-1)?.at, situation.farm.climateMeanC],
+    [probes.length, probes.at(-1)?.at],
+    entries.map(({ id, kind, numberValue, word, spot, settled, at }) => [
+      id,
+      kind,
+      numberValue,
+      word,
+      spot,
+      settled,
+      at,
+    ]),
+  ]);
+};
+
+/**
+ * Forecast and verdict of a batch as it stands, from its log, its probes, the farm's air and what the farm's batches taught.
+ * Kept by everything it depends on, the moment's quarter hour among it.
+ */
+export function assessBatch(
+  batch: Batch,
+  entries: readonly Entry[],
+  situation: Situation,
+  at: Date,
+  curve: "ribbon" | "whole" = "ribbon",
+): Assessment {
+  const moment = new Date(Math.max(batch.startedAt.getTime(), Math.floor(at.getTime() / GRAIN_MS) * GRAIN_MS));
+  const key = keyOf(batch, entries, situation, moment, curve);
+  const known = kept.get(key);
+  if (known) return known;
+  const nowH = Math.max(0, hourOf(batch, moment));
+  const assessment = assess({
+    ...inputFor(batch, entries, situation, moment),
+    curveHours: curve === "ribbon" ? ribbonHours(nowH) : wholeHours(nowH),
+  });
+  if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
+  kept.set(key, assessment);
+  return assessment;
+}

@@ -1,0 +1,137 @@
+import "server-only";
+import type { FermentModel } from "@/core/ferment/models/types";
+import { batchEstimate, farmPrior, type BatchEstimate } from "@/core/ferment/learning/farmPrior";
+import { believe } from "@/core/ferment/outlook/belief";
+import { runningStage } from "@/core/judge/stage";
+import { recipeFrom } from "@/core/recipe/document";
+import { closeVersion, listBatchLines, listFinished, type Batch } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listStandingOf } from "@/data/entries";
+import type { Farm } from "@/data/farm";
+import { listLearningResets, type LearningReset } from "@/data/forecasts";
+import { inputFor, type Situation } from "./situation";
+import { airSince } from "../weather";
+import { listVesselReadings } from "@/data/devices";
+
+/** What the farm's finished batches say of one model's pace. */
+export interface Learned {
+  readonly model: FermentModel;
+  /** ln of how fast batches run here against the book, and its spread for the next one. */
+  readonly mean: number;
+  readonly sd: number;
+  /** Batches that taught something, and all that were finished since the last reset. */
+  readonly taught: number;
+  readonly finished: number;
+  readonly resets: readonly LearningReset[];
+}
+
+export interface Priors {
+  readonly of: (modelId: string) => { readonly mean: number; readonly sd: number } | null;
+  readonly learned: readonly Learned[];
+  /** Changes whenever a batch is finished or the learning is reset. */
+  readonly version: string;
+}
+
+export const NO_PRIORS: Priors = { of: () => null, learned: [], version: "none" };
+
+/** Older batches than these teach nothing: farms change. */
+const MOST_BATCHES = 150;
+const MOST_OF_A_MODEL = 12;
+
+interface Taught {
+  readonly model: FermentModel;
+  readonly closedAt: Date;
+  readonly estimate: BatchEstimate | null;
+}
+
+// What a finished batch teaches never changes but by a correction of its log; worked out once a batch and log.
+const estimates = new Map<string, BatchEstimate | null>();
+const kept: { last: Priors | null } = { last: null };
+
+function estimateOf(batch: Batch, situation: Situation, entries: Parameters<typeof inputFor>[1]): BatchEstimate | null {
+  const key = `${situation.air.version.split("/")[0]}/${batch.id}/${entries.map(({ id }) => id).join(",")}`;
+  const known = estimates.get(key);
+  if (known !== undefined) return known;
+  const at = batch.close!.at;
+  const input = inputFor(batch, entries, situation, at);
+  const { readiness } = input.recipe;
+  if (readiness.type !== "ripens") return null;
+  const { batch: stage, fromH } = runningStage(input, readiness.model);
+  // A batch that was fed on the way tells of the feed as well; it teaches nothing of the plain recipe.
+  const { u } = believe(stage, input.nowH - fromH);
+  const estimate =
+    fromH > 0 ? null : batchEstimate({ mean: u.mean, sd: u.sd, priorMean: u.priorMean, priorSd: u.priorSd });
+  estimates.set(key, estimate);
+  return estimate;
+}
+
+async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
+  const finished = (await listFinished(db, MOST_BATCHES)).filter((batch) => {
+    const { readiness } = recipeFrom(batch.recipe.document);
+    return readiness.type === "ripens";
+  });
+  const counts = new Map<string, number>();
+  const chosen = finished.filter((batch) => {
+    const { readiness } = recipeFrom(batch.recipe.document);
+    const id = readiness.type === "ripens" ? readiness.model.id : "";
+    counts.set(id, (counts.get(id) ?? 0) + 1);
+    return counts.get(id)! <= MOST_OF_A_MODEL;
+  });
+  const [first] = chosen.toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
+  if (!first) return [];
+  const entries = await listStandingOf(
+    db,
+    chosen.map(({ id }) => id),
+  );
+  const latest = chosen.reduce((last, { close }) => (close!.at > last ? close!.at : last), first.close!.at);
+  const [air, readings] = await Promise.all([
+    airSince(db, farm, first.startedAt, latest),
+    listVesselReadings(db, first.startedAt, latest),
+  ]);
+  const probes = new Map<number, typeof readings>();
+  for (const reading of readings) probes.set(reading.vesselId, [...(probes.get(reading.vesselId) ?? []), reading]);
+  const taught: Taught[] = [];
+  for (const batch of chosen) {
+    const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
+    const situation: Situation = { farm, now: batch.close!.at, air, probes, lines, priors: NO_PRIORS };
+    const own = entries.filter(({ batchId }) => batchId === batch.id);
+    const { readiness } = recipeFrom(batch.recipe.document);
+    if (readiness.type === "ripens")
+      taught.push({ model: readiness.model, closedAt: batch.close!.at, estimate: estimateOf(batch, situation, own) });
+  }
+  return taught;
+}
+
+function learnedOf(model: FermentModel, taught: readonly Taught[], resets: readonly LearningReset[]): Learned {
+  const since = resets.at(-1)?.at;
+  const own = taught.filter(({ model: { id }, closedAt }) => id === model.id && (!since || closedAt > since));
+  const found = own.flatMap(({ estimate }) => estimate ?? []);
+  const { mean, sd } = farmPrior(found, model.prior.farmSd, model.prior.batchSd);
+  return { model, mean, sd, taught: found.length, finished: own.length, resets };
+}
+
+/** What the farm's finished batches taught, by model; worked out again when one more is finished or the learning is reset. */
+export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
+  const [closed, resets] = await Promise.all([closeVersion(db), listLearningResets(db)]);
+  const version = `${closed}/${resets.length}/${resets.at(-1)?.at.getTime() ?? 0}`;
+  if (kept.last?.version === version) return kept.last;
+  const taught = await taughtBy(db, farm);
+  const models = new Map(taught.map(({ model }) => [model.id, model]));
+  const learned = [...models.values()].map((model) =>
+    learnedOf(
+      model,
+      taught,
+      resets.filter(({ modelId }) => modelId === model.id),
+    ),
+  );
+  const priors: Priors = {
+    of: (modelId) => {
+      const found = learned.find(({ model }) => model.id === modelId);
+      return found && found.taught > 0 ? { mean: found.mean, sd: found.sd } : null;
+    },
+    learned,
+    version,
+  };
+  kept.last = priors;
+  return priors;
+}

@@ -1,0 +1,216 @@
+import "server-only";
+import { expectedCurve, type ExpectedCurve, type LeadFeature } from "@/core/judge/expectedCurve";
+import { countsAsPh } from "@/core/judge/log";
+import { runningStage } from "@/core/judge/stage";
+import { believe, type Belief } from "@/core/ferment/outlook/belief";
+import { locate } from "@/core/ferment/temperature/grid";
+import { recipeFrom } from "@/core/recipe/document";
+import { tendingHistory } from "@/core/tend/history";
+import { listBatchesOfMethod, type Batch } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listBatchPhotos } from "@/data/batchPhotos";
+import { listForecastsOfBatch } from "@/data/forecasts";
+import { listStandingOf, type Entry } from "@/data/entries";
+import { readMeter } from "./meter";
+import { wholeHours } from "./assessBatch";
+import { hourOf, logItemsOf } from "./logItems";
+import { inputFor, type Situation } from "./situation";
+
+const HOUR_MS = 3_600_000;
+const CURVE_POINTS = 56;
+const AHEAD_H = 12 * 24;
+const EARLIER_MOST = 4;
+
+/** How a batch has gone and is expected to go, as its page draws it. */
+export interface Progress {
+  readonly curve: {
+    readonly feature: LeadFeature;
+    readonly points: readonly {
+      readonly atMs: number;
+      readonly low: number;
+      readonly mid: number;
+      readonly high: number;
+    }[];
+    /** What was read of it. */
+    readonly readings: readonly { readonly atMs: number; readonly value: number; readonly counted: boolean }[];
+  } | null;
+  /** Liquid as worked out, and air; hourly in the past, coarser ahead. */
+  readonly liquid: readonly { readonly atMs: number; readonly celsius: number; readonly airC: number }[];
+  /** Read in the liquid, by hand or by a probe. */
+  readonly temperatures: readonly { readonly atMs: number; readonly celsius: number; readonly byProbe: boolean }[];
+  readonly tending: readonly {
+    readonly text: string;
+    readonly act: string;
+    readonly everyH: number;
+    readonly doneMs: readonly number[];
+    readonly missedMs: readonly number[];
+    readonly ifMissed: string;
+  }[];
+  readonly stages: readonly {
+    readonly name: string;
+    readonly note: string;
+    readonly fromMs: number;
+    readonly untilMs: number | null;
+    readonly lid: string;
+  }[];
+  readonly photos: readonly {
+    readonly id: number;
+    readonly atMs: number;
+    readonly note: string;
+    readonly by: string;
+  }[];
+  /** The windows that were given on the way. */
+  readonly given: readonly {
+    readonly madeMs: number;
+    readonly p10: number | null;
+    readonly p50: number | null;
+    readonly p90: number | null;
+  }[];
+  /** Earlier batches of the method, by age. */
+  readonly earlier: readonly {
+    readonly batchId: number;
+    readonly startedMs: number;
+    readonly outcome: "strained" | "discarded";
+    readonly closedD: number;
+    readonly readings: readonly { readonly day: number; readonly value: number }[];
+  }[];
+  readonly meter: { readonly name: string; readonly calibratedOn: string | null; readonly isDue: boolean } | null;
+}
+
+/** What a line of the log says of the feature that the batch is drawn by; null where nothing. */
+function readingOf(feature: LeadFeature, entry: Entry): number | null {
+  if (feature === "ph") return entry.kind === "ph" ? entry.numberValue : null;
+  if (feature === "sunk" || feature === "parted") return entry.kind === feature ? entry.numberValue! / 100 : null;
+  return null;
+}
+
+const isCounted = (entry: Entry): boolean =>
+  entry.kind !== "ph" ||
+  countsAsPh({
+    hour: 0,
+    kind: "ph",
+    value: entry.numberValue!,
+    instrument: entry.instrument!,
+    spot: entry.spot!,
+    ...(entry.settled === null ? {} : { settled: entry.settled }),
+  });
+
+function liquidOf(belief: Belief, batch: Batch, fromH: number, hours: readonly number[]): Progress["liquid"] {
+  const { course } = belief.starts[0]!;
+  const at = (values: Float64Array, hour: number) => {
+    const { index, share } = locate(course.hours, hour);
+    const next = Math.min(values.length - 1, index + 1);
+    return values[index]! + (values[next]! - values[index]!) * share;
+  };
+  return hours
+    .filter((hour) => hour >= fromH)
+    .map((hour) => ({
+      atMs: batch.startedAt.getTime() + hour * HOUR_MS,
+      celsius: at(course.liquidC, hour - fromH),
+      airC: at(course.airC, hour - fromH),
+    }));
+}
+
+async function earlierOf(db: Queryable, batch: Batch, feature: LeadFeature): Promise<Progress["earlier"]> {
+  const others = (await listBatchesOfMethod(db, batch.methodId, EARLIER_MOST + 1))
+    .filter(({ id, close, startedAt }) => id !== batch.id && close !== null && startedAt < batch.startedAt)
+    .slice(0, EARLIER_MOST);
+  const entries = await listStandingOf(
+    db,
+    others.map(({ id }) => id),
+  );
+  return others.map((other) => ({
+    batchId: other.id,
+    startedMs: other.startedAt.getTime(),
+    outcome: other.close!.kind,
+    closedD: hourOf(other, other.close!.at) / 24,
+    readings: entries.flatMap((entry) => {
+      const value = entry.batchId === other.id && isCounted(entry) ? readingOf(feature, entry) : null;
+      return value === null ? [] : [{ day: hourOf(other, entry.at) / 24, value }];
+    }),
+  }));
+}
+
+/** A batch's course with its band, its readings, its tending, its photographs and its forerunners. */
+export async function readProgress(
+  db: Queryable,
+  batch: Batch,
+  entries: readonly Entry[],
+  situation: Situation,
+  at: Date,
+): Promise<Progress> {
+  const recipe = recipeFrom(batch.recipe.document);
+  const input = inputFor(batch, entries, situation, at);
+  const { readiness } = recipe;
+  const stage = readiness.type === "ripens" ? runningStage(input, readiness.model) : null;
+  const belief = stage ? believe(stage.batch, input.nowH - stage.fromH) : null;
+  const fromH = stage?.fromH ?? 0;
+  const hours = wholeHours(input.nowH, batch.close ? 0 : AHEAD_H, CURVE_POINTS);
+  const curve: ExpectedCurve | null = belief ? expectedCurve(belief, hours, fromH) : null;
+  const ms = (hour: number) => batch.startedAt.getTime() + hour * HOUR_MS;
+  const [photos, given, earlier, meter] = await Promise.all([
+    listBatchPhotos(db, batch.id),
+    listForecastsOfBatch(db, batch.id),
+    earlierOf(db, batch, curve?.feature ?? "phase"),
+    readMeter(db, situation.farm, at),
+  ]);
+  const byHand = entries
+    .filter(({ kind }) => kind === "temperature")
+    .map((entry) => ({ atMs: entry.at.getTime(), celsius: entry.numberValue!, byProbe: false }));
+  const probes = (situation.probes.get(batch.vesselId) ?? []).filter(
+    (reading) => reading.at >= batch.startedAt && reading.at <= at,
+  );
+  return {
+    curve: curve && {
+      feature: curve.feature,
+      points: curve.points.map(({ hour, ...point }) => ({ atMs: ms(hour), ...point })),
+      readings: [
+        ...entries.flatMap((entry) => {
+          const value = readingOf(curve.feature, entry);
+          return value === null ? [] : [{ atMs: entry.at.getTime(), value, counted: isCounted(entry) }];
+        }),
+        ...(curve.feature === "ph"
+          ? probes
+              .filter(({ quantity }) => quantity === "ph")
+              .map((reading) => ({ atMs: reading.at.getTime(), value: reading.value, counted: true }))
+          : []),
+      ],
+    },
+    liquid: belief ? liquidOf(belief, batch, fromH, hours) : [],
+    temperatures: [
+      ...byHand,
+      ...probes
+        .filter(({ quantity }) => quantity === "liquid" || quantity === "core")
+        .map((reading) => ({ atMs: reading.at.getTime(), celsius: reading.value, byProbe: true })),
+    ].toSorted((a, b) => a.atMs - b.atMs),
+    tending: tendingHistory(recipe, logItemsOf(batch, entries), input.nowH).map(({ task, doneH, missedH }) => ({
+      text: task.text,
+      act: task.act,
+      everyH: task.everyH,
+      doneMs: doneH.map(ms),
+      missedMs: missedH.map(ms),
+      ifMissed: task.ifMissed,
+    })),
+    stages: recipe.stages.map(({ name, note, fromD, untilD, lid }) => ({
+      name,
+      note,
+      lid,
+      fromMs: ms(fromD * 24),
+      untilMs: untilD === null ? null : ms(untilD * 24),
+    })),
+    photos: photos.map(({ id, at: takenAt, note, actorName }) => ({
+      id,
+      atMs: takenAt.getTime(),
+      note,
+      by: actorName,
+    })),
+    given: given.map(({ madeAt, start }) => ({
+      madeMs: madeAt.getTime(),
+      p10: start.p10?.getTime() ?? null,
+      p50: start.p50?.getTime() ?? null,
+      p90: start.p90?.getTime() ?? null,
+    })),
+    earlier,
+    meter,
+  };
+}

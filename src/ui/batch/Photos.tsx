@@ -1,0 +1,96 @@
+"use client";
+import { Camera } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import { toast } from "sonner";
+import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
+import type { Progress } from "@/services/ferment/readProgress";
+import { Button } from "../kit/Button";
+import { smallJpeg } from "../kit/smallJpeg";
+import { DrawnLooks, type LookFamily } from "./Looks";
+
+interface PhotosProps {
+  readonly batchId: number;
+  readonly startedMs: number;
+  readonly photos: Progress["photos"];
+  readonly family: LookFamily;
+  readonly running: boolean;
+  readonly clock: FarmClock;
+}
+
+const HOUR_MS = 3_600_000;
+
+/** Photographs by time, and above them how early, full and spent look, to hold one against the other. */
+export const Photos = ({ batchId, startedMs, photos, family, running, clock }: PhotosProps) => {
+  const router = useRouter();
+  const file = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+  const keep = async (chosen: File) => {
+    setBusy(true);
+    try {
+      const answer = await fetch(`/api/batches/photos?batch=${batchId}`, {
+        method: "POST",
+        headers: { "content-type": "image/jpeg" },
+        body: await smallJpeg(chosen),
+      });
+      if (answer.ok) {
+        toast.success("The picture is kept with the batch.");
+        router.refresh();
+      } else toast.error(await answer.text());
+    } catch {
+      toast.error("This picture could not be read or sent. Try again, or take another.");
+    }
+    setBusy(false);
+  };
+  return (
+    <div className="grid gap-4">
+      <div className="grid max-w-md grid-cols-3 gap-3">
+        <DrawnLooks family={family} id={`b${batchId}`} />
+      </div>
+      {photos.length > 0 ? (
+        <ol className="flex snap-x gap-3 overflow-x-auto pb-1" aria-label="Photographs by time" tabIndex={0}>
+          {photos.map((photo) => (
+            <li key={photo.id} className="w-40 shrink-0 snap-start">
+              {/* eslint-disable-next-line @next/next/no-img-element -- out of the farm's books, made small already */}
+              <img
+                src={`/api/batches/photos?id=${photo.id}`}
+                alt={photo.note || `The batch at ${sayAge((photo.atMs - startedMs) / HOUR_MS)}`}
+                className="aspect-square w-40 border-2 border-ink object-cover"
+              />
+              <p className="reading mt-1 text-[0.86rem] leading-tight">
+                {sayAge((photo.atMs - startedMs) / HOUR_MS)}, {dayMonth(new Date(photo.atMs), clock)}{" "}
+                {clockTime(new Date(photo.atMs), clock)}
+              </p>
+              <p className="text-[0.86rem] leading-tight text-soft">
+                {photo.note ? `${photo.note}; ` : ""}by {photo.by}
+              </p>
+            </li>
+          ))}
+        </ol>
+      ) : (
+        <p className="text-soft">No photograph yet. One at every look makes your own field guide.</p>
+      )}
+      {running ? (
+        <div>
+          <input
+            ref={file}
+            type="file"
+            accept="image/*"
+            capture="environment"
+            className="sr-only"
+            aria-label="A photograph of it"
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              event.target.value = "";
+              if (chosen) void keep(chosen);
+            }}
+          />
+          <Button disabled={busy} onClick={() => file.current?.click()}>
+            <Camera aria-hidden className="size-5" />
+            {busy ? "Keeping it" : "Take a picture of it"}
+          </Button>
+        </div>
+      ) : null}
+    </div>
+  );
+};

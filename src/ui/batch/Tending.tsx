@@ -1,0 +1,156 @@
+"use client";
+import { useState } from "react";
+import { dayMonth, sayDuration, type FarmClock } from "@/formats/times";
+import type { Progress } from "@/services/ferment/readProgress";
+import type { BatchView } from "@/services/batchView";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Choices } from "../kit/Choices";
+
+interface TendingProps {
+  readonly batch: Pick<BatchView, "id" | "seal">;
+  readonly progress: Progress;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly shares: readonly {
+    readonly act: string;
+    readonly personName: string | null;
+    readonly slot: string | null;
+  }[];
+  readonly nowMs: number;
+  readonly running: boolean;
+  readonly clock: FarmClock;
+}
+
+/** Its stages one after the other, the one that runs marked. */
+const Stages = ({ progress, batch, nowMs, clock }: Pick<TendingProps, "progress" | "batch" | "nowMs" | "clock">) => (
+  <ol className="flex flex-wrap gap-y-2">
+    {progress.stages.map((stage, index) => {
+      // The open stage of a two-stage soak ends by warmth, not by the calendar.
+      const until = index === 0 && batch.seal?.atMs ? batch.seal.atMs : stage.untilMs;
+      const from = index === 1 && batch.seal?.atMs ? batch.seal.atMs : stage.fromMs;
+      const isNow = nowMs >= from && (until === null || nowMs < until);
+      return (
+        <li
+          key={stage.name}
+          aria-current={isNow ? "step" : undefined}
+          className={`min-w-[9rem] flex-1 border-t-4 pr-3 pt-1.5 ${isNow ? "border-marigold" : nowMs >= from ? "border-ink" : "border-line"}`}
+        >
+          <p className="font-semibold">{stage.name}</p>
+          <p className="reading text-[0.88rem] text-soft">
+            {dayMonth(new Date(from), clock)} {until === null ? "on" : `to ${dayMonth(new Date(until), clock)}`} ·{" "}
+            {stage.lid}
+          </p>
+          <p className="text-[0.88rem] text-soft">{stage.note}</p>
+        </li>
+      );
+    })}
+  </ol>
+);
+
+type Slot = "any" | "morning" | "midday" | "evening";
+
+/** Who does it, and when in the day. */
+const Share = ({
+  batchId,
+  act,
+  people,
+  onDone,
+}: {
+  readonly batchId: number;
+  readonly act: string;
+  readonly people: TendingProps["people"];
+  readonly onDone: () => void;
+}) => {
+  const share = useAct("shareTask", "toast");
+  const [person, setPerson] = useState("0");
+  const [slot, setSlot] = useState<Slot>("any");
+  const save = async () => {
+    const request = {
+      batchId,
+      act,
+      personId: person === "0" ? null : Number(person),
+      slot: slot === "any" ? null : slot,
+    };
+    if (await share.run(request)) onDone();
+  };
+  return (
+    <div className="mt-2 grid gap-3 border-l-4 border-marigold pl-3">
+      <Choices
+        label="Who"
+        value={person}
+        onChange={setPerson}
+        options={[
+          { value: "0", label: "whoever is there" },
+          ...people.map(({ id, name }) => ({ value: String(id), label: name })),
+        ]}
+      />
+      <Choices
+        label="When"
+        value={slot}
+        onChange={setSlot}
+        options={(["any", "morning", "midday", "evening"] as const).map((value) => ({
+          value,
+          label: value === "any" ? "when it is due" : value,
+        }))}
+      />
+      <Button look="strong" disabled={share.busy} onClick={() => void save()} className="justify-self-start">
+        Keep it so
+      </Button>
+    </div>
+  );
+};
+
+/** A batch's stages and its programme: what was done, what was missed and what that means, and whose it is. */
+export const Tending = ({ batch, progress, people, shares, nowMs, running, clock }: TendingProps) => {
+  const [sharing, setSharing] = useState<string | null>(null);
+  return (
+    <div className="grid gap-4">
+      {progress.stages.length > 0 ? <Stages progress={progress} batch={batch} nowMs={nowMs} clock={clock} /> : null}
+      <ul className="divide-y divide-line border-y border-line empty:hidden">
+        {progress.tending.map((task) => {
+          const share = shares.find(({ act }) => act === task.act);
+          return (
+            <li key={`${task.act}-${task.text}`} className="py-2">
+              <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+                <span className="font-semibold">{task.text}</span>
+                <span className="reading text-[0.92rem] text-soft">
+                  every {sayDuration(task.everyH)} · done {task.doneMs.length}
+                  {task.missedMs.length > 0 ? ` · missed ${task.missedMs.length}` : ""}
+                </span>
+              </p>
+              {task.missedMs.length > 0 ? (
+                <p className="text-[0.92rem] text-rust">
+                  Missed{" "}
+                  {task.missedMs
+                    .slice(-3)
+                    .map((ms) => dayMonth(new Date(ms), clock))
+                    .join(", ")}
+                  {task.missedMs.length > 3 ? ` and ${task.missedMs.length - 3} times before` : ""}. {task.ifMissed}
+                </p>
+              ) : null}
+              {running ? (
+                <p className="flex flex-wrap items-center gap-x-2 text-[0.9rem] text-soft">
+                  {share?.personName ?? "Whoever is there"}
+                  {share?.slot ? `, ${share.slot}` : ""}
+                  {people.length > 1 ? (
+                    <Button
+                      look="quiet"
+                      className="text-[0.9rem]"
+                      aria-label={`Who does it: ${task.text}`}
+                      onClick={() => setSharing(sharing === task.act ? null : task.act)}
+                    >
+                      Change
+                    </Button>
+                  ) : null}
+                </p>
+              ) : null}
+              {sharing === task.act ? (
+                <Share batchId={batch.id} act={task.act} people={people} onDone={() => setSharing(null)} />
+              ) : null}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+};

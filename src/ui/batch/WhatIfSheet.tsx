@@ -1,0 +1,262 @@
+"use client";
+import { useEffect, useState } from "react";
+import { fromBase, toBase } from "@/core/quantity/units";
+import { sayTemperature, type UnitSystem } from "@/formats/amounts";
+import { clockTime, longWeekday, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
+import type { BatchView } from "@/services/batchView";
+import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
+import { Choices } from "../kit/Choices";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+import { Stepper } from "../kit/Stepper";
+import { RibbonStrip } from "./plate/RibbonStrip";
+import { plateScale, PLATE_W } from "./plate/scale";
+
+interface WhatIfSheetProps {
+  readonly batch: BatchView;
+  readonly vesselName: string;
+  readonly nowMs: number;
+  readonly units: UnitSystem;
+  readonly clock: FarmClock;
+  readonly onClose: () => void;
+}
+
+type Asked = "place" | "heater" | "culture" | "sugar" | "later";
+
+const OPTIONS: readonly { readonly value: Asked; readonly label: string }[] = [
+  { value: "place", label: "a warmer place" },
+  { value: "heater", label: "a heater in it" },
+  { value: "culture", label: "more culture" },
+  { value: "sugar", label: "less sugar" },
+  { value: "later", label: "started later" },
+];
+const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar: 0.5, later: 24 };
+const WAIT_MS = 250;
+const DAY_MS = 86_400_000;
+
+const Strip = ({
+  title,
+  course,
+  batch,
+  nowMs,
+  toMs,
+  id,
+  clock,
+}: {
+  readonly title: string;
+  readonly course: Course;
+  readonly batch: BatchView;
+  readonly nowMs: number;
+  readonly toMs: number;
+  readonly id: string;
+  readonly clock: FarmClock;
+}) => {
+  const scale = { ...plateScale({ batch: { ...batch, window: course.window }, close: null, nowMs }) };
+  const drawn = { ...scale, toMs, x: scale.x.copy().domain([scale.fromMs, toMs]) };
+  const say = (ms: number | null) =>
+    ms === null ? "not in sight" : sayForecastMoment(new Date(ms), new Date(nowMs), clock);
+  const { start, peak, end } = course.window;
+  return (
+    <figure className="mt-4">
+      <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <span className="font-semibold">{title}</span>
+        <span className="reading text-[0.95rem]">
+          opens {say(start.p50)}, best {say(peak.p50)}, {end.p50 === null ? "keeps" : `closes ${say(end.p50)}`}
+        </span>
+      </figcaption>
+      <svg
+        role="img"
+        aria-label={`${title}: opens ${say(start.p50)}`}
+        viewBox={`0 0 ${PLATE_W} 96`}
+        className="block w-full"
+      >
+        <RibbonStrip
+          id={id}
+          scale={drawn}
+          points={course.ribbon}
+          bestMs={peak.p50}
+          lost={start.p50 === null && course.never > 0.5}
+          top={2}
+          height={86}
+        />
+        <line x1={drawn.x(nowMs)} x2={drawn.x(nowMs)} y1={0} y2={92} stroke="var(--ink)" strokeWidth={2} />
+      </svg>
+    </figure>
+  );
+};
+
+function sayDifference({ asIs, changed }: WhatIfAnswer): string | null {
+  const [before, after] = [asIs.window.start.p50, changed?.window.start.p50 ?? null];
+  if (!changed) return null;
+  if (before === null && after === null) return "Neither comes to anything that can be foreseen.";
+  if (before === null) return "That would bring it in.";
+  if (after === null) return "That would keep it from coming in at all.";
+  const hours = (before - after) / 3_600_000;
+  if (Math.abs(hours) < 1) return "It would make no difference worth the trouble.";
+  return `It would open ${sayDuration(Math.abs(hours))} ${hours > 0 ? "sooner" : "later"}.`;
+}
+
+/** What if it stood warmer, had a heater, more culture, less sugar, another start: as it is and as it would be, one above the other. */
+export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
+  const unit = units === "us" ? "°F" : "°C";
+  const shown = (celsius: number) =>
+    Math.round(fromBase({ dimension: "temperature", value: celsius }, unit).value * 2) / 2;
+  const isWarmth = (asked: Asked) => asked === "place" || asked === "heater";
+  const [asked, setAsked] = useState<Asked>("place");
+  const [value, setValue] = useState(shown(FIRST.place));
+  const [byDays, setByDays] = useState(3);
+  const [answer, setAnswer] = useState<WhatIfAnswer | null>(null);
+  const [failed, setFailed] = useState(false);
+  const byMs = nowMs + byDays * DAY_MS;
+  const pick = (next: Asked) => {
+    setAsked(next);
+    setValue(isWarmth(next) ? shown(FIRST[next]) : FIRST[next]);
+  };
+  useEffect(() => {
+    const asking = new AbortController();
+    const figure = isWarmth(asked) ? toBase({ value, unit }).value : value;
+    const query = new URLSearchParams({
+      batch: String(batch.id),
+      [asked]: String(figure),
+      by: String(byMs),
+      peak: "1",
+    });
+    const timer = setTimeout(() => {
+      fetch(`/api/batches/what-if?${query}`, { signal: asking.signal })
+        .then(async (response) => {
+          setFailed(!response.ok);
+          if (response.ok) setAnswer((await response.json()) as WhatIfAnswer);
+        })
+        .catch((error: unknown) => {
+          if (!(error instanceof DOMException && error.name === "AbortError")) setFailed(true);
+        });
+    }, WAIT_MS);
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
+  }, [asked, value, byMs, batch.id, unit]);
+  const ends = answer ? [answer.asIs, ...(answer.changed ? [answer.changed] : [])] : [];
+  const toMs = Math.max(
+    ...ends.map(({ window }) => plateScale({ batch: { ...batch, window }, close: null, nowMs }).toMs),
+    nowMs + DAY_MS,
+  );
+  return (
+    <Sheet open onClose={onClose} wide title={`${vesselName}: what if`} lead="Nothing is changed by asking.">
+      <Choices label="What if it had" value={asked} onChange={pick} options={OPTIONS} />
+      <div className="mt-4">
+        {isWarmth(asked) ? (
+          <Stepper
+            label={asked === "place" ? "The place is" : "The thermostat is at"}
+            unit={unit}
+            value={value}
+            step={unit === "°F" ? 1 : 0.5}
+            min={unit === "°F" ? 32 : 0}
+            max={unit === "°F" ? 110 : 42}
+            digits={1}
+            onChange={setValue}
+          />
+        ) : asked === "later" ? (
+          <Stepper
+            label="Hours later"
+            unit="h"
+            value={value}
+            step={6}
+            min={1}
+            max={240}
+            digits={0}
+            onChange={setValue}
+          />
+        ) : (
+          <Stepper
+            label={asked === "culture" ? "Times the culture" : "Share of the sugar"}
+            value={value}
+            step={asked === "culture" ? 0.5 : 0.1}
+            min={0.1}
+            max={asked === "culture" ? 10 : 3}
+            digits={1}
+            onChange={setValue}
+          />
+        )}
+      </div>
+      {failed ? (
+        <div className="mt-4">
+          <Notice tone="error" title="This could not be worked out just now.">
+            Close it and try again in a moment.
+          </Notice>
+        </div>
+      ) : null}
+      {answer ? (
+        <>
+          <p aria-live="polite" className="mt-5 text-lg font-bold">
+            {sayDifference(answer)}
+          </p>
+          <Strip
+            title="As it is"
+            course={answer.asIs}
+            batch={batch}
+            nowMs={nowMs}
+            toMs={toMs}
+            id="as-is"
+            clock={clock}
+          />
+          {answer.changed ? (
+            <Strip
+              title="As it would be"
+              course={answer.changed}
+              batch={batch}
+              nowMs={nowMs}
+              toMs={toMs}
+              id="would-be"
+              clock={clock}
+            />
+          ) : null}
+          <section className="mt-6 border-t border-line pt-4" aria-label="How warm by a day">
+            <h3 className="text-lg">How warm to have it in by a day?</h3>
+            <div className="mt-2">
+              <Stepper
+                label="Days from now"
+                unit="d"
+                value={byDays}
+                step={1}
+                min={1}
+                max={60}
+                digits={0}
+                onChange={(days) => setByDays(Number.isFinite(days) ? days : 1)}
+              />
+            </div>
+            <p className="mt-2" aria-live="polite">
+              {answer.warmthNeeded === "none"
+                ? `By ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)} it comes by itself.`
+                : answer.warmthNeeded === "beyond"
+                  ? `No warmth that its culture bears brings it in by ${longWeekday(new Date(byMs), clock)}.`
+                  : answer.warmthC === null
+                    ? ""
+                    : `Keep it at ${sayTemperature(answer.warmthC, units)} from now on, and it is as likely as not in by ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)}.`}
+            </p>
+          </section>
+          {answer.starts.length > 0 ? (
+            <section className="mt-6 border-t border-line pt-4" aria-label="The next one">
+              <h3 className="text-lg">The next one, to peak in fit hours</h3>
+              <ul className="mt-1 divide-y divide-line border-y border-line">
+                {answer.starts.map((start) => (
+                  <li key={start.startMs} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+                    <span>Start it {sayForecastMoment(new Date(start.startMs), new Date(nowMs), clock)}</span>
+                    <span className="text-soft">
+                      best {sayForecastMoment(new Date(start.peakMs), new Date(nowMs), clock)}, fit{" "}
+                      {clockTime(new Date(start.bandFromMs), clock)} to {clockTime(new Date(start.bandToMs), clock)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ) : null}
+        </>
+      ) : failed ? null : (
+        <p className="mt-6 text-soft" role="status">
+          Working it out
+        </p>
+      )}
+    </Sheet>
+  );
+};

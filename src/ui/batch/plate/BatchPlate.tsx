@@ -1,0 +1,98 @@
+import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
+import type { BatchPage } from "@/services/readBatch";
+import { CurveStrip } from "./CurveStrip";
+import { RibbonStrip } from "./RibbonStrip";
+import { plateScale, PLATE_W, timeTicks } from "./scale";
+import { WarmthStrip } from "./WarmthStrip";
+
+export interface Pin {
+  readonly atMs: number;
+  readonly text: string;
+  readonly struck: boolean;
+  readonly kind: "act" | "seen" | "photo";
+}
+
+interface BatchPlateProps {
+  readonly page: BatchPage;
+  readonly pins: readonly Pin[];
+  readonly clock: FarmClock;
+}
+
+const TOP = 22;
+const RIBBON_H = 96;
+const PINS_H = 34;
+const CURVE_H = 150;
+const WARMTH_H = 96;
+const AXIS_H = 34;
+
+/** What is pinned where it happened: round what was seen, square what was done, a frame for a photograph. */
+const PinMark = ({ x, y, pin }: { readonly x: number; readonly y: number; readonly pin: Pin }) => (
+  <g opacity={pin.struck ? 0.4 : 1}>
+    <title>{pin.text}</title>
+    {pin.kind === "seen" ? (
+      <circle cx={x} cy={y} r={5.5} fill="var(--blue)" stroke="var(--chalk)" strokeWidth={1.5} />
+    ) : pin.kind === "act" ? (
+      <rect x={x - 5} y={y - 5} width={10} height={10} fill="var(--ink)" stroke="var(--chalk)" strokeWidth={1.5} />
+    ) : (
+      <rect x={x - 6} y={y - 5} width={12} height={10} fill="var(--chalk)" stroke="var(--ink)" strokeWidth={2} />
+    )}
+  </g>
+);
+
+/** One batch on one axis from its start to what is ahead: its ribbon, what happened, its course with the band, its warmth. */
+export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
+  const { batch, progress, close } = page;
+  const scale = plateScale(page);
+  const { x, fromMs, toMs, nowMs } = scale;
+  const curveTop = TOP + RIBBON_H + PINS_H;
+  const warmthTop = curveTop + (progress.curve ? CURVE_H : 0);
+  const bottom = warmthTop + WARMTH_H;
+  const pinY = TOP + RIBBON_H + 14;
+  const { step, atMs: ticks } = timeTicks(scale);
+  return (
+    <svg
+      role="img"
+      aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`}
+      viewBox={`0 0 ${PLATE_W} ${bottom + AXIS_H}`}
+      className="block w-full min-w-[760px]"
+    >
+      <RibbonStrip
+        id={`batch-${batch.id}`}
+        scale={scale}
+        points={batch.ribbon}
+        bestMs={batch.window.peak.p50}
+        lost={batch.state === "spoiled" || batch.state === "stuck"}
+        top={TOP}
+        height={RIBBON_H}
+      />
+      {progress.curve ? (
+        <CurveStrip scale={scale} curve={progress.curve} targetPh={page.targetPh} top={curveTop} height={CURVE_H} />
+      ) : null}
+      <WarmthStrip scale={scale} progress={progress} units={page.farm.units} top={warmthTop} height={WARMTH_H} />
+      <line x1={x(nowMs)} x2={x(nowMs)} y1={TOP - 4} y2={bottom} stroke="var(--ink)" strokeWidth={2} />
+      <text
+        x={x(nowMs)}
+        y={14}
+        textAnchor={close ? "end" : "middle"}
+        className="reading"
+        fontSize={15}
+        fontWeight={700}
+        fill="var(--ink)"
+      >
+        {close ? close.kind : "now"}
+      </text>
+      {pins.map((pin) => (
+        <PinMark key={`${pin.atMs}-${pin.text}`} x={x(Math.min(pin.atMs, toMs))} y={pinY} pin={pin} />
+      ))}
+      <line x1={x(fromMs)} x2={x(toMs)} y1={bottom + 2} y2={bottom + 2} stroke="var(--ink)" strokeWidth={1.5} />
+      {ticks.map((atMs) => (
+        <g key={atMs}>
+          <line x1={x(atMs)} x2={x(atMs)} y1={bottom + 2} y2={bottom + 8} stroke="var(--ink)" />
+          <text x={x(atMs)} y={bottom + 25} textAnchor="middle" className="reading" fontSize={15} fill="var(--soft)">
+            {step === "day" ? dayMonth(new Date(atMs), clock) : clockTime(new Date(atMs), clock)}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+};
