@@ -53,6 +53,7 @@ export default tseslint.config(
       "scripts/**",
       "bench/**",
       "src/demo/main.ts",
+      "src/demo/standIns.ts",
       "src/data/migrateMain.ts",
       "src/commands/main.ts",
       "src/app/runAction.ts",

@@ -68,6 +68,26 @@ stop_web() {
   rm -f "$DATA/web.pid"
 }
 
+stand_ins_pid() { # the demo's stand-in devices, if they live
+  local pid
+  pid="$(cat "$DATA/stand-ins.pid" 2>/dev/null || true)"
+  if [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q standIns; then echo "$pid"; fi
+}
+
+start_stand_ins() { # a weather station and two drum probes that post as real ones would
+  if [ -n "$(stand_ins_pid)" ] || [ ! -e "$DATA/made-at" ]; then return 0; fi
+  setsid node --conditions=react-server --import "file://$ROOT/node_modules/tsx/dist/loader.mjs" src/demo/standIns.ts \
+    "http://127.0.0.1:$(cat "$DATA/web.port" 2>/dev/null || echo "$WEB_PORT")" "$DATA/made-at" </dev/null >>"$DATA/stand-ins.log" 2>&1 &
+  echo "$!" >"$DATA/stand-ins.pid"
+}
+
+stop_stand_ins() {
+  local pid
+  pid="$(stand_ins_pid)"
+  if [ -n "$pid" ]; then kill "$pid" 2>/dev/null || true; fi
+  rm -f "$DATA/stand-ins.pid"
+}
+
 one_at_a_time() { # two starts at once would trip over each other
   mkdir -p "$DATA"
   exec 9>"$DATA/lock"

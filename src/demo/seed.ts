@@ -12,12 +12,15 @@ import { receiveLot } from "@/services/shed/receiveLot";
 import { applyStore } from "@/services/applyStore";
 import { cleanVessel, closeBatch } from "@/services/closeBatch";
 import type { Context } from "@/services/context";
+import { addDevice } from "@/services/devices/devices";
+import { takeReadings } from "@/services/devices/takeReadings";
 import { addToBatch } from "@/services/feedBatch";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { saveRecipe } from "@/services/recipes";
 import { setUpFarm } from "@/services/setUpFarm";
 import { addWaterSource, readWater, startWater } from "@/services/waters";
+import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
 import { BEDS, FARM, LOTS, PLACES, TOOLS, VESSELS, WATERS } from "./story";
 
@@ -165,6 +168,22 @@ async function seedPlaces(tell: Teller): Promise<void> {
 }
 
 type VesselByName = (name: string) => { id: number; volumeL: number; diameterM: number | null };
+
+/** A mast with the farm's weather of the last months, and two probes; from here on their stand-ins post by themselves. */
+async function seedDevices(tell: Teller, vessel: VesselByName): Promise<void> {
+  const early = tell.context(70 * DAY_H);
+  const places = [
+    [STATION, "station", null],
+    [FLOAT, "probe", vessel("Air drum").id],
+    [PEN, "probe", vessel("Glass drum").id],
+  ] as const;
+  for (const [name, kind, vesselId] of places) {
+    await addDevice(early, { requestKey: keyOf(`device ${name}`), name, kind, vesselId, token: tokenOf(name) });
+    const since = new Date(tell.now.getTime() - 70 * DAY_H * HOUR_MS);
+    for (const posted of postsOf(name, tell.now, since, tell.now))
+      await takeReadings(early.pool, tell.now, tokenOf(name), posted);
+  }
+}
 
 /** The serum that all the extracts are started with: made here, from the first rinse of rice, and put in the shed. */
 async function seedSerum(tell: Teller, vessel: VesselByName): Promise<void> {
@@ -449,6 +468,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const plots = new Map((await listPlots(db)).map(({ name, id }) => [name, id]));
   const tools = new Map((await listTools(db)).map(({ name, id }) => [name, id]));
   const vessel: VesselByName = (name) => vessels.get(name)!;
+  await seedDevices(tell, vessel);
   await seedSerum(tell, vessel);
   await seedOwnRecipe(tell);
   await seedFinished(

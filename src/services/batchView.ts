@@ -77,6 +77,8 @@ export interface BatchView {
   readonly spoilt: "hold" | "discard" | null;
   readonly spoilChance: number;
   readonly ready: number;
+  /** How fast it works over the last day, against the usual. */
+  readonly rate: number;
   /** What may still be done with it. */
   readonly remaining: string;
   /** The look that would tell most now. */
@@ -203,6 +205,7 @@ export function batchView(
     spoilt: verdict.spoilt,
     spoilChance: forecast.spoilage.chance,
     ready: forecast.probabilityReady,
+    rate: forecast.meanRate24h,
     remaining: sayRemaining(assessment.remaining),
     bestLook: assessment.looks[0] ? { kind: assessment.looks[0].kind, words: sayLook(assessment.looks[0]) } : null,
     ...measuring(recipe),

@@ -2,7 +2,8 @@ import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
 import { listLinesOfRunning, listRunningBatches } from "@/data/batches";
 import { listStandingOfRunning, type Entry } from "@/data/entries";
-import type { Farm } from "@/data/farm";
+import { listActors, type Farm } from "@/data/farm";
+import { listTaskShares } from "@/data/taskShares";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
 import { assessBatch } from "./ferment/assessBatch";
 import { readSituation } from "./ferment/situation";
@@ -38,6 +39,7 @@ export interface YardView {
   readonly bands: readonly FitBand[];
   readonly air: readonly AirPoint[];
   readonly round: readonly RoundTask[];
+  readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly done: readonly RoundDone[];
 }
 
@@ -64,7 +66,9 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselS
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [lines, states, batches, entries, waters, mixings] = await Promise.all([
+  const [people, shares, lines, states, batches, entries, waters, mixings] = await Promise.all([
+    listActors(db),
+    listTaskShares(db),
     listLinesOfRunning(db),
     listVesselStates(db),
     listRunningBatches(db),
@@ -86,20 +90,22 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
   const air = airFrom(situation.air.hours, now);
+  const bands = fitBands(farm, air, now);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
+    people,
     vessels: states.map((state) => ({
       ...plainVessel(state),
       status: statusOf(state),
       batch: views.get(state.id) ?? null,
       mixing: mixings.find(({ vesselId }) => vesselId === state.id) ?? null,
     })),
-    bands: fitBands(farm, air, now),
+    bands,
     air: air
       .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
       .map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
-    round: roundTasks(running, dirty, waters.starts, now, shed),
+    round: roundTasks({ running, dirty, waters: waters.starts, shed, bands, shares, clock: farm, now }),
     done: doneToday(running, farm, now),
   };
 }

@@ -1,4 +1,5 @@
 import "server-only";
+import type { FitBand } from "@/core/apply/fitHours";
 import type { Act } from "@/core/book/words";
 import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
@@ -6,9 +7,10 @@ import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
+import type { DaySlot, TaskShare } from "@/data/taskShares";
 import { sayEntry } from "@/formats/entryText";
 import { sayVolume } from "@/formats/amounts";
-import { isoDay } from "@/formats/times";
+import { clockTime, hourOfDay, isoDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 import type { BatchView } from "./batchView";
 import type { WaterStartView } from "./readWaters";
@@ -29,7 +31,18 @@ export interface RoundTask {
   readonly urgency: "late" | "now" | "later";
   readonly touch: RoundTouch;
   readonly vesselOrder: number;
+  /** Tomorrow's, by the farm's calendar. */
+  readonly tomorrow: boolean;
+  /** Whose it is; null for whoever is there. */
+  readonly who: string | null;
 }
+
+type Draft = Omit<RoundTask, "tomorrow" | "who">;
+/** Parts of the day that a task may be kept for, by the farm's clock. */
+const SLOT_H = { morning: 7, midday: 12, evening: 18 } as const;
+
+/** A task before it is placed in the day. */
+export type RoundDraft = Draft;
 
 export interface RoundDone {
   readonly entryId: number;
@@ -49,7 +62,7 @@ export interface RunningBatch {
 
 const HOUR_MS = 3_600_000;
 /** The round looks this far ahead, and calls "now" what is due within an hour. */
-const AHEAD_H = 16;
+const AHEAD_H = 40;
 const NOW_H = 1;
 
 const urgencyOf = (dueMs: number, now: Date, late: boolean): RoundTask["urgency"] =>
@@ -63,9 +76,9 @@ function touchFor(act: string, batchId: number): RoundTouch {
   return { type: "log-act", batchId, act: act as Act };
 }
 
-function tendingTasks({ vessel, order, batch, entries }: RunningBatch, now: Date): RoundTask[] {
+function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): Draft[] {
   const nowH = hourOf(batch, now);
-  return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H).map(
+  return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate).map(
     ({ task, dueH, late }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       return {
@@ -81,11 +94,56 @@ function tendingTasks({ vessel, order, batch, entries }: RunningBatch, now: Date
   );
 }
 
+/** What is wrong with how it stands: its air, its power, a stage that is over. */
+function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date): Draft[] {
+  const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const };
+  const drafts: Draft[] = [];
+  const living = view.state === "early" || view.state === "near" || view.state === "ready" || view.state === "peak";
+  if (view.aerated && !view.airOn && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-air`,
+      title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
+      why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
+      touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
+    });
+  const { seal } = view;
+  if (seal && !seal.done && seal.atMs !== null && seal.atMs <= now.getTime() + 24 * HOUR_MS)
+    drafts.push({
+      ...base,
+      urgency: seal.atMs <= now.getTime() ? "now" : "later",
+      dueMs: Math.max(seal.atMs, now.getTime()),
+      key: `${batch.id}-seal`,
+      title: `${vessel.name}: close it for its second stage`,
+      why: "By its warmth the open weeks are over. Leave room for gas, and an airlock.",
+      touch: { type: "log-act", batchId: batch.id, act: "sealed" },
+    });
+  return drafts;
+}
+
+/** Whether fit hours come before a window closes, in words. */
+function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock: FarmClock): string {
+  const closes = view.window.end.p50;
+  if (closes === null || closes > now.getTime() + 36 * HOUR_MS) return "";
+  const band = bands.find(({ fromMs, toMs }) => toMs > now.getTime() && fromMs < closes);
+  const until = `It closes about ${sayForecastMoment(new Date(closes), now, clock)}`;
+  return band
+    ? `${until}; fit hours before that: ${clockTime(new Date(Math.max(band.fromMs, now.getTime())), clock)} to ${clockTime(new Date(Math.min(band.toMs, closes)), clock)}. `
+    : `${until}, and no fit hours come before that: bare soil or the compost. `;
+}
+
 /** What the verdict itself asks for, where the programme does not ask for it already. */
-function verdictTask({ vessel, order, batch, view }: RunningBatch, now: Date): RoundTask | null {
+function verdictTask(
+  { vessel, order, batch, view }: RunningBatch,
+  now: Date,
+  bands: readonly FitBand[],
+  clock: FarmClock,
+): Draft | null {
   const base = { dueMs: view.next.atMs, vesselOrder: order, urgency: urgencyOf(view.next.atMs, now, false) };
   if (view.next.atMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
-  const why = view.reasons[0] ?? view.stateWords;
+  const open = view.next.act === "strain" || view.next.act === "use-now";
+  // On a phone three lines are seen: when it closes comes first.
+  const why = `${open ? fitBefore(view, bands, now, clock) : ""}${view.reasons[0] ?? view.stateWords}`;
   switch (view.next.act) {
     case "strain":
     case "use-now":
@@ -137,7 +195,7 @@ function verdictTask({ vessel, order, batch, view }: RunningBatch, now: Date): R
   }
 }
 
-const washTask = (vessel: VesselState, order: number, now: Date): RoundTask => ({
+const washTask = (vessel: VesselState, order: number, now: Date): Draft => ({
   key: `wash-${vessel.id}`,
   dueMs: now.getTime(),
   title: `${vessel.name}: wash it out`,
@@ -148,7 +206,7 @@ const washTask = (vessel: VesselState, order: number, now: Date): RoundTask => (
 });
 
 /** Water that was set aside is news when it is ready, and until it is used. */
-function waterTask(start: WaterStartView, order: number, now: Date): RoundTask | null {
+function waterTask(start: WaterStartView, order: number, now: Date): Draft | null {
   if (start.readyMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
   const ready = start.readyMs <= now.getTime();
   return {
@@ -164,26 +222,53 @@ function waterTask(start: WaterStartView, order: number, now: Date): RoundTask |
 
 const RANK = { late: 0, now: 1, later: 2 } as const;
 
-/** Today's round: late first, then what is due now in walking order along the vessels, then by the clock. */
-export function roundTasks(
-  running: readonly RunningBatch[],
-  dirty: readonly { vessel: VesselState; order: number }[],
-  waters: readonly WaterStartView[],
-  now: Date,
+/** What a round is made of. */
+export interface RoundInput {
+  readonly running: readonly RunningBatch[];
+  readonly dirty: readonly { readonly vessel: VesselState; readonly order: number }[];
+  readonly waters: readonly WaterStartView[];
   /** What the shed has to say. */
-  shed: readonly RoundTask[] = [],
-): RoundTask[] {
+  readonly shed: readonly Draft[];
+  readonly bands: readonly FitBand[];
+  readonly shares: readonly TaskShare[];
+  readonly clock: FarmClock;
+  readonly now: Date;
+}
+
+/** A task kept for a part of the day falls due then, on its own day; one that is late already stays late. */
+function atItsHour(task: Draft, slot: DaySlot | null, clock: FarmClock): Draft {
+  if (slot === null || task.urgency === "late") return task;
+  const due = new Date(task.dueMs);
+  const dueMs = task.dueMs + (SLOT_H[slot] - hourOfDay(due, clock)) * HOUR_MS;
+  return { ...task, dueMs };
+}
+
+/** The round: late first, then what is due now in walking order along the vessels, then by the clock, tomorrow's last. */
+export function roundTasks({ running, dirty, waters, shed, bands, shares, clock, now }: RoundInput): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
-  const offer = (task: RoundTask | null) => {
-    const known = task && byKey.get(task.key);
-    if (task && (!known || task.dueMs < known.dueMs)) byKey.set(task.key, task);
+  const today = isoDay(now, clock);
+  const offer = (draft: Draft | null, share: TaskShare | null = null) => {
+    if (!draft) return;
+    const task = atItsHour(draft, share?.slot ?? null, clock);
+    const known = byKey.get(task.key);
+    if (known && task.dueMs >= known.dueMs) return;
+    const urgency = task.urgency === "late" ? "late" : urgencyOf(task.dueMs, now, false);
+    byKey.set(task.key, {
+      ...task,
+      urgency,
+      tomorrow: urgency === "later" && isoDay(new Date(task.dueMs), clock) !== today,
+      who: share?.personName ?? null,
+    });
   };
   for (const item of running) {
-    tendingTasks(item, now).forEach(offer);
-    offer(verdictTask(item, now));
+    const shareOf = (key: string) =>
+      shares.find(({ batchId, act }) => batchId === item.batch.id && key === `${item.batch.id}-${act}`) ?? null;
+    for (const task of tendingTasks(item, now)) offer(task, shareOf(task.key));
+    for (const task of standingTasks(item, now)) offer(task);
+    offer(verdictTask(item, now, bands, clock));
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
-  shed.forEach(offer);
+  for (const task of shed) offer(task);
   for (const start of waters) offer(waterTask(start, dirty.length + running.length, now));
   return [...byKey.values()].toSorted(
     (a, b) =>

@@ -62,6 +62,9 @@ export const progressOf = (change: Partial<Progress> = {}): Progress => ({
   ...change,
 });
 
+/** A method that was never made here. */
+export const NO_RECORD = { lines: [], hits: 0, judged: 0, offD: null, ruleOffD: null, learned: null } as const;
+
 /** What a batch's page carries besides its own subject. */
 export const PAGE_REST = { progress: progressOf(), looks: "acid", people: [], shares: [] } as const;
 
@@ -97,6 +100,7 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     spoilt: null,
     spoilChance: 0.03,
     ready: 0,
+    rate: 1,
     remaining: "Nothing yet: it is not ready.",
     bestLook: null,
     measures: [],
@@ -149,6 +153,7 @@ export const yardOf = (vessels: readonly YardVessel[], change: Partial<YardView>
   bands: [{ fromMs: at(5), toMs: at(8), when: "dusk", fit: "leaves", because: "dry", windMPerS: 1, airC: 14 }],
   air: Array.from({ length: 100 }, (_, hour) => ({ atMs: at(hour), airC: 12 + (hour % 24) / 3, rainMm: 0 })),
   round: [],
+  people: [],
   done: [],
   ...change,
 });

@@ -48,7 +48,7 @@ export function assess(input: BatchInput): Assessment {
   const { usual } = input.temperature;
   const pace = paceReason(belief, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
   const weather = weatherAhead(belief, input.recipe, current.stageFromH);
-  const besides = open ? [pace, weather].filter((reason) => reason !== null) : [];
+  const besides = open ? [verdict.state === "stuck" ? null : pace, weather].filter((reason) => reason !== null) : [];
   return {
     forecast: current,
     verdict: { ...verdict, reasons: [...verdict.reasons, ...besides] },

@@ -137,7 +137,7 @@ function judgeAcid(evidence: Evidence, target: number): Judged {
       state: "stuck",
       reasons: [
         { code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h },
-        ...reasons,
+        ...reasons.filter(({ code }) => code !== "warmth"),
       ],
       next: { act: "feed", hour: nowH },
     };

@@ -9,8 +9,9 @@ import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
 import type { MarkTimes, RibbonPoint } from "../batchView";
 import { fitBands } from "../weather";
-import { wholeHours } from "./assessBatch";
-import { inputFor, readSituation } from "./situation";
+import { momentFor, wholeHours } from "./assessBatch";
+import { inputFor } from "./inputFor";
+import { readSituation } from "./situation";
 
 const HOUR_MS = 3_600_000;
 
@@ -52,9 +53,9 @@ export async function askWhatIf(
   batchId: number,
   { byMs, forPeak = false, ...change }: WhatIfAsked,
 ): Promise<WhatIfAnswer | null> {
-  const now = ctx.now();
   const batch = await findBatch(ctx.pool, batchId);
   if (!batch || batch.close) return null;
+  const now = momentFor(batch, ctx.now());
   const lines = new Map([[batch.id, await listBatchLines(ctx.pool, batch.id)]]);
   const situation = await readSituation(ctx.pool, farm, [batch], lines, now);
   const plain = inputFor(batch, await listStanding(ctx.pool, batch.id), situation, now);

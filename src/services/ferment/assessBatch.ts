@@ -3,7 +3,7 @@ import { assess, type Assessment } from "@/core/judge/assess";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import { hourOf } from "./logItems";
-import { inputFor, type Situation } from "./situation";
+import { inputFor, type Situation } from "./inputFor";
 
 /** A forecast is worked out anew when an entry, a reading, the air, or a quarter of an hour has come in. */
 const GRAIN_MS = 15 * 60_000;
@@ -21,6 +21,10 @@ export function ribbonHours(nowH: number): number[] {
 /** Hours over a batch's whole life and some days on. */
 export const wholeHours = (nowH: number, aheadH = 12 * 24, count = 160): number[] =>
   Array.from({ length: count }, (_, step) => ((nowH + aheadH) * step) / (count - 1));
+
+/** The moment that a forecast is of: the quarter of an hour that has begun, and never before the batch. */
+export const momentFor = (batch: Pick<Batch, "startedAt">, at: Date): Date =>
+  new Date(Math.max(batch.startedAt.getTime(), Math.floor(at.getTime() / GRAIN_MS) * GRAIN_MS));
 
 /** Everything that an assessment depends on, so that what is kept is never stale. */
 const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, moment: Date, curve: string): string => {
@@ -52,7 +56,7 @@ export function assessBatch(
   at: Date,
   curve: "ribbon" | "whole" = "ribbon",
 ): Assessment {
-  const moment = new Date(Math.max(batch.startedAt.getTime(), Math.floor(at.getTime() / GRAIN_MS) * GRAIN_MS));
+  const moment = momentFor(batch, at);
   const key = keyOf(batch, entries, situation, moment, curve);
   const known = kept.get(key);
   if (known) return known;

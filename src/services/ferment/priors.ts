@@ -9,7 +9,7 @@ import type { Queryable } from "@/data/db";
 import { listStandingOf } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listLearningResets, type LearningReset } from "@/data/forecasts";
-import { inputFor, type Situation } from "./situation";
+import { inputFor, NO_PACES, type KnownPaces, type Situation } from "./inputFor";
 import { airSince } from "../weather";
 import { listVesselReadings } from "@/data/devices";
 
@@ -25,14 +25,9 @@ export interface Learned {
   readonly resets: readonly LearningReset[];
 }
 
-export interface Priors {
-  readonly of: (modelId: string) => { readonly mean: number; readonly sd: number } | null;
+export interface Priors extends KnownPaces {
   readonly learned: readonly Learned[];
-  /** Changes whenever a batch is finished or the learning is reset. */
-  readonly version: string;
 }
-
-export const NO_PRIORS: Priors = { of: () => null, learned: [], version: "none" };
 
 /** Older batches than these teach nothing: farms change. */
 const MOST_BATCHES = 150;
@@ -93,7 +88,7 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
   const taught: Taught[] = [];
   for (const batch of chosen) {
     const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
-    const situation: Situation = { farm, now: batch.close!.at, air, probes, lines, priors: NO_PRIORS };
+    const situation: Situation = { farm, now: batch.close!.at, air, probes, lines, priors: NO_PACES };
     const own = entries.filter(({ batchId }) => batchId === batch.id);
     const { readiness } = recipeFrom(batch.recipe.document);
     if (readiness.type === "ripens")

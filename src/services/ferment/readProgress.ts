@@ -14,7 +14,7 @@ import { listStandingOf, type Entry } from "@/data/entries";
 import { readMeter } from "./meter";
 import { wholeHours } from "./assessBatch";
 import { hourOf, logItemsOf } from "./logItems";
-import { inputFor, type Situation } from "./situation";
+import { inputFor, type Situation } from "./inputFor";
 
 const HOUR_MS = 3_600_000;
 const CURVE_POINTS = 56;

@@ -1,4 +1,5 @@
 import "server-only";
+import { findMethod } from "@/core/book";
 import { outcomeOf, scoreOf, type Score } from "@/core/judge/outcome";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Batch } from "@/data/batches";
@@ -99,12 +100,7 @@ function lineOf(batch: Batch, log: Parameters<typeof logItemsOf>[1], kept: reado
 }
 
 /** How the forecasts of a method's finished batches came out, and what those batches taught. */
-export async function readRecord(
-  ctx: Context,
-  farm: Farm,
-  methodId: string,
-  modelId: string | null,
-): Promise<MethodRecord> {
+export async function readRecord(ctx: Context, farm: Farm, methodId: string): Promise<MethodRecord> {
   const db = ctx.pool;
   const kept = await listForecastsOfMethod(db, methodId);
   const ids = [...new Set(kept.map(({ batchId }) => batchId))];
@@ -128,7 +124,10 @@ export async function readRecord(
   );
   const judged = scores.filter(({ verdict }) => verdict !== "open");
   const bounded = lines.filter(({ readyD, atStart }) => readyD.notBefore !== null && atStart?.score.offH != null);
-  const learned = priors.learned.find(({ model }) => model.id === modelId) ?? null;
+  const models = findMethod(methodId).schools.flatMap(({ readiness }) =>
+    readiness.type === "ripens" ? [readiness.model.id] : [],
+  );
+  const learned = priors.learned.find(({ model }) => models.includes(model.id)) ?? null;
   return {
     lines,
     hits: judged.filter(({ verdict }) => verdict === "hit").length,

@@ -12,7 +12,7 @@ import { isoDay } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
-import type { RoundTask } from "../round";
+import type { RoundDraft } from "../round";
 import { readShelfLots } from "./shelf";
 import { WARN_H } from "./takers";
 
@@ -73,14 +73,20 @@ function picks(
 }
 
 /** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
-export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundTask[]> {
+export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundDraft[]> {
   const clock = farm;
   const db = ctx.pool;
   const now = ctx.now().getTime();
   const today = isoDay(ctx.now(), clock);
   const rise = nextRise(farm, now);
   const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
-  const task = (key: string, title: string, why: string, href: string, change: Partial<RoundTask> = {}): RoundTask => ({
+  const task = (
+    key: string,
+    title: string,
+    why: string,
+    href: string,
+    change: Partial<RoundDraft> = {},
+  ): RoundDraft => ({
     key,
     title,
     why,

@@ -125,7 +125,7 @@ export const Tending = ({ batch, progress, people, shares, nowMs, running, clock
                     .slice(-3)
                     .map((ms) => dayMonth(new Date(ms), clock))
                     .join(", ")}
-                  {task.missedMs.length > 3 ? ` and ${task.missedMs.length - 3} times before` : ""}. {task.ifMissed}
+                  {task.missedMs.length > 3 ? `, and ${task.missedMs.length - 3} before` : ""}. {task.ifMissed}
                 </p>
               ) : null}
               {running ? (

@@ -16,6 +16,7 @@ export const WindowTable = ({ batch, nowMs, clock }: WindowTableProps) => {
     ["Best", batch.window.peak, "not in sight"],
     ["Closes", batch.window.end, "keeps"],
   ];
+  if (batch.window.start.p50 === null) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
   return (
     <dl className="mt-3 grid max-w-xl grid-cols-3 border-y border-line">
       {rows.map(([name, { p10, p50, p90 }, never]) => (

@@ -8,6 +8,7 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { chosenKey, farmRecipe, recipeOfKey, versionsOffered, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
+import type { MethodRecord } from "@/services/ferment/record";
 import type { BookView } from "@/services/readBook";
 import { useAct } from "../actions";
 import { queryOf } from "../fill/recipeKey";
@@ -16,6 +17,7 @@ import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
 import { EditSheet } from "./EditSheet";
+import { FarmRecord } from "./FarmRecord";
 import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutTools } from "./MethodParts";
 import { RecipeDrawing } from "./MethodPlate";
 import { ScaleSheet, type ScaleStart } from "./ScaleSheet";
@@ -25,6 +27,7 @@ import { Versions } from "./Versions";
 interface MethodScreenProps {
   readonly view: BookView;
   readonly methodId: string;
+  readonly record: MethodRecord;
   /** Opened from the chooser with something to scale by. */
   readonly scaleFrom: ScaleStart | null;
 }
@@ -43,7 +46,7 @@ function keysOf(view: BookView, methodId: string): RecipeKey[] {
 }
 
 /** One method of the field book. */
-export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) => {
+export const MethodScreen = ({ view, methodId, record, scaleFrom }: MethodScreenProps) => {
   const method = findMethod(methodId);
   const ours = chosenKey(methodId, view.choices);
   const [shown, setShown] = useState<RecipeKey>(ours);
@@ -152,6 +155,11 @@ export const MethodScreen = ({ view, methodId, scaleFrom }: MethodScreenProps) =
         </div>
       </div>
       <div className="mt-10 grid grid-cols-1 gap-10">
+        {record.learned || record.lines.length > 0 ? (
+          <Part title="On this farm">
+            <FarmRecord record={record} clock={view.farm} />
+          </Part>
+        ) : null}
         <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
           <SchoolsTable columns={columns} />
         </Part>

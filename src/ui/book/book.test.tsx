@@ -3,7 +3,7 @@ import { bookDocument } from "@/core/recipe/document";
 import { leadTime } from "@/core/choose/leadTime";
 import { findRecipe, METHODS } from "@/core/book";
 import type { BookView } from "@/services/readBook";
-import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf } from "@/testing/views";
+import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
 import { documentFrom, draftOf } from "./editDraft";
 import { MethodScreen } from "./MethodScreen";
@@ -31,7 +31,7 @@ const viewOf = (change: Partial<BookView> = {}): BookView => ({
   ...change,
 });
 const method = (methodId: string, actions = fakeActions(), view = viewOf()) => {
-  renderWith(actions, <MethodScreen view={view} methodId={methodId} scaleFrom={null} />);
+  renderWith(actions, <MethodScreen record={NO_RECORD} view={view} methodId={methodId} scaleFrom={null} />);
   return actions;
 };
 const versionOf = (versionNo: number, change: object = {}) => ({

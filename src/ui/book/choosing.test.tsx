@@ -5,7 +5,7 @@ import { leadTime } from "@/core/choose/leadTime";
 import { bookDocument } from "@/core/recipe/document";
 import { scaleRecipe } from "@/core/recipe/scale";
 import type { BookView } from "@/services/readBook";
-import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf } from "@/testing/views";
+import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
 import { drumCost, plannedCost } from "./drumCost";
 import { MethodScreen } from "./MethodScreen";
@@ -189,7 +189,11 @@ describe("the scale panel", () => {
     methodId: string,
     limit: { ingredient: "plant" | "castings"; amount: number } | null = null,
     change: Partial<BookView> = {},
-  ) => renderWith(fakeActions(), <MethodScreen view={viewOf(change)} methodId={methodId} scaleFrom={{ limit }} />);
+  ) =>
+    renderWith(
+      fakeActions(),
+      <MethodScreen record={NO_RECORD} view={viewOf(change)} methodId={methodId} scaleFrom={{ limit }} />,
+    );
   const table = () => screen.getByRole("table", { name: "What goes in" });
   it("starts with the free vessel, and leads to filling it by this recipe", () => {
     scale("cultured-extract");

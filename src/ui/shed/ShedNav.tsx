@@ -5,6 +5,7 @@ const PLACES = [
   { href: "/shed/shopping", name: "Shopping" },
   { href: "/shed/gathering", name: "Gathering" },
   { href: "/shed/tools", name: "Tools" },
+  { href: "/shed/probes", name: "Probes" },
   { href: "/shed/count", name: "Count" },
   { href: "/shed/files", name: "Files" },
 ] as const;

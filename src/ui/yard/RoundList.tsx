@@ -1,12 +1,14 @@
 "use client";
 import { Check, ChevronRight } from "lucide-react";
 import { clsx } from "clsx";
+import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
 import type { RoundDone, RoundTask } from "@/services/round";
 
 interface RoundListProps {
   readonly tasks: readonly RoundTask[];
   readonly done: readonly RoundDone[];
+  readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly nowMs: number;
   readonly clock: FarmClock;
   readonly busyKey: string | null;
@@ -21,65 +23,102 @@ const when = (task: RoundTask, nowMs: number, clock: FarmClock) =>
       ? "now"
       : clockTime(new Date(task.dueMs), clock);
 
-/** What to do, in walking order; what one touch can do, one touch does. */
-export const RoundList = ({ tasks, done, nowMs, clock, busyKey, onTouch }: RoundListProps) => (
-  <section aria-labelledby="round" className="flex flex-col">
-    <h2 id="round" className="text-xl">
-      Today’s round
-    </h2>
-    {tasks.length === 0 ? <p className="mt-2 text-soft">Nothing is due before tomorrow.</p> : null}
-    <ol className="mt-2 divide-y divide-line border-y border-line empty:hidden">
-      {tasks.map((task) => (
-        <li key={task.key}>
-          <button
-            type="button"
-            data-round={task.key}
-            disabled={busyKey === task.key}
-            onClick={() => onTouch(task)}
-            className={clsx(
-              "grid min-h-14 w-full grid-cols-[2.7rem_1fr_1.75rem] items-center gap-2 border-l-4 py-2 pl-2 text-left hover:bg-marigold-wash",
-              task.urgency === "late"
-                ? "border-rust"
-                : task.urgency === "now"
-                  ? "border-marigold"
-                  : "border-transparent",
-            )}
-          >
-            <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>
-              {when(task, nowMs, clock)}
-            </span>
-            <span className="min-w-0">
-              <span className="block font-semibold leading-tight">{task.title}</span>
-              <span className="line-clamp-2 text-[0.86rem] leading-tight text-soft">{task.why}</span>
-            </span>
-            {isOneTouch(task) ? (
-              <span
-                aria-hidden
-                className="grid size-7 place-items-center rounded-[4px] border-[1.5px] border-ink bg-chalk"
-              >
-                {busyKey === task.key ? <Check className="size-5" /> : null}
-              </span>
-            ) : (
-              <ChevronRight aria-hidden className="size-6 text-soft" />
-            )}
-          </button>
-        </li>
-      ))}
-    </ol>
-    {done.length > 0 ? (
-      <>
-        <h3 className="mt-4 text-[1rem]">Done today</h3>
-        <ul className="mt-1 text-[0.9rem] text-soft">
-          {done.map((item) => (
-            <li key={item.entryId} className="flex gap-2 py-0.5">
-              <span className="reading w-[3.1rem] shrink-0">{clockTime(new Date(item.atMs), clock)}</span>
-              <span>
-                {item.title} <span className="whitespace-nowrap">by {item.by}</span>
-              </span>
-            </li>
-          ))}
-        </ul>
-      </>
-    ) : null}
-  </section>
+interface TaskLineProps extends Pick<RoundListProps, "nowMs" | "clock" | "busyKey" | "onTouch"> {
+  readonly task: RoundTask;
+}
+
+const TaskLine = ({ task, nowMs, clock, busyKey, onTouch }: TaskLineProps) => (
+  <li>
+    <button
+      type="button"
+      data-round={task.key}
+      disabled={busyKey === task.key}
+      onClick={() => onTouch(task)}
+      className={clsx(
+        "grid min-h-14 w-full grid-cols-[2.7rem_1fr_1.75rem] items-center gap-2 border-l-4 py-2 pl-2 text-left hover:bg-marigold-wash",
+        task.urgency === "late" ? "border-rust" : task.urgency === "now" ? "border-marigold" : "border-transparent",
+      )}
+    >
+      <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>
+        {when(task, nowMs, clock)}
+      </span>
+      <span className="min-w-0">
+        <span className="block font-semibold leading-tight">{task.title}</span>
+        <span className="line-clamp-3 text-[0.86rem] leading-tight text-soft">
+          {task.who ? <span className="font-semibold">{task.who}. </span> : null}
+          {task.why}
+        </span>
+      </span>
+      {isOneTouch(task) ? (
+        <span aria-hidden className="grid size-7 place-items-center rounded-[4px] border-[1.5px] border-ink bg-chalk">
+          {busyKey === task.key ? <Check className="size-5" /> : null}
+        </span>
+      ) : (
+        <ChevronRight aria-hidden className="size-6 text-soft" />
+      )}
+    </button>
+  </li>
 );
+
+const LIST = "mt-2 divide-y divide-line border-y border-line empty:hidden";
+
+/** What to do, in walking order, now before later and tomorrow's last; what one touch can do, one touch does. */
+export const RoundList = ({ tasks, done, people, nowMs, clock, busyKey, onTouch }: RoundListProps) => {
+  const [person, setPerson] = useState("");
+  const isShared = tasks.some(({ who }) => who !== null);
+  const shown = tasks.filter(({ who }) => person === "" || who === null || who === person);
+  const line = (task: RoundTask) => (
+    <TaskLine key={task.key} task={task} nowMs={nowMs} clock={clock} busyKey={busyKey} onTouch={onTouch} />
+  );
+  const today = shown.filter(({ tomorrow }) => !tomorrow);
+  const tomorrow = shown.filter((task) => task.tomorrow);
+  return (
+    <section aria-labelledby="round" className="flex flex-col">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <h2 id="round" className="text-xl">
+          Today’s round
+        </h2>
+        {isShared ? (
+          <select
+            aria-label="Whose round"
+            value={person}
+            onChange={(event) => setPerson(event.target.value)}
+            className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-2 text-[0.92rem]"
+          >
+            <option value="">everybody’s</option>
+            {people.map(({ id, name }) => (
+              <option key={id} value={name}>
+                {name}’s
+              </option>
+            ))}
+          </select>
+        ) : null}
+      </div>
+      {today.length === 0 ? <p className="mt-2 text-soft">Nothing is due before tomorrow.</p> : null}
+      <ol className={LIST}>{today.map(line)}</ol>
+      {tomorrow.length > 0 ? (
+        <details className="mt-3">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            Tomorrow: {tomorrow.length} {tomorrow.length === 1 ? "thing" : "things"}
+          </summary>
+          <ol className={LIST}>{tomorrow.map(line)}</ol>
+        </details>
+      ) : null}
+      {done.length > 0 ? (
+        <>
+          <h3 className="mt-4 text-[1rem]">Done today</h3>
+          <ul className="mt-1 text-[0.9rem] text-soft">
+            {done.map((item) => (
+              <li key={item.entryId} className="flex gap-2 py-0.5">
+                <span className="reading w-[3.1rem] shrink-0">{clockTime(new Date(item.atMs), clock)}</span>
+                <span>
+                  {item.title} <span className="whitespace-nowrap">by {item.by}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+    </section>
+  );
+};

@@ -214,6 +214,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         <RoundList
           tasks={yard.round}
           done={yard.done}
+          people={yard.people}
           nowMs={yard.nowMs}
           clock={clock}
           busyKey={busyKey}

@@ -20,6 +20,8 @@ const task = (change: Partial<RoundTask>): RoundTask => ({
   urgency: "now",
   touch: { type: "log-act", batchId: 4, act: "vented" },
   vesselOrder: 0,
+  tomorrow: false,
+  who: null,
   ...change,
 });
 
@@ -142,6 +144,7 @@ describe("the round", () => {
     renderWith(
       fakeActions(),
       <RoundList
+        people={[]}
         tasks={tasks}
         done={[{ entryId: 1, batchId: 4, title: "Drum: Stirred", atMs: at(-3), by: "Ana" }]}
         nowMs={NOW_MS}

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { METHODS } from "@/core/book";
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
+import { readRecord } from "@/services/ferment/record";
 import { readBook } from "@/services/readBook";
 import { MethodScreen } from "@/ui/book/MethodScreen";
 import { openPage } from "../../openPage";
@@ -19,11 +20,20 @@ export async function generateMetadata({ params }: MethodRouteProps): Promise<Me
 export default async function MethodRoute({ params, searchParams }: MethodRouteProps) {
   const [{ id }, { scale, limit, amount }] = await Promise.all([params, searchParams]);
   if (!METHODS.some((method) => method.id === id)) notFound();
-  const page = await openPage(({ ctx, farm }) => readBook(ctx, farm, null));
+  const page = await openPage(async ({ ctx, farm }) => ({
+    book: await readBook(ctx, farm, null),
+    record: await readRecord(ctx, farm, id),
+  }));
   if (page.type !== "open") return null;
   const ingredient = INGREDIENT_IDS.find((known) => known === limit);
   const start = ingredient && Number(amount) > 0 ? { ingredient, amount: Number(amount) } : null;
   return (
-    <MethodScreen key={id} view={page.value} methodId={id} scaleFrom={scale === undefined ? null : { limit: start }} />
+    <MethodScreen
+      key={id}
+      view={page.value.book}
+      record={page.value.record}
+      methodId={id}
+      scaleFrom={scale === undefined ? null : { limit: start }}
+    />
   );
 }

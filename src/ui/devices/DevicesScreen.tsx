@@ -1,0 +1,211 @@
+"use client";
+import { scaleLinear } from "d3-scale";
+import { line } from "d3-shape";
+import { useState } from "react";
+import { toast } from "sonner";
+import { fromBase } from "@/core/quantity/units";
+import { formatNumber } from "@/formats/numbers";
+import { sayMoment } from "@/formats/times";
+import type { DevicesView, DeviceView } from "@/services/devices/readDevices";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { SelectField } from "../kit/fields";
+import { ShedNav } from "../shed/ShedNav";
+import { AddDeviceSheet } from "./AddDeviceSheet";
+import { LoggerSheet } from "./LoggerSheet";
+
+const KINDS = { station: "weather station", probe: "probe", logger: "logger, from its files" } as const;
+const WORDS = {
+  air: "air",
+  liquid: "liquid",
+  core: "middle of the bed",
+  ph: "pH",
+  rain: "rain",
+  wind: "wind",
+} as const;
+const HOUR_MS = 3_600_000;
+const W = 520;
+const H = 74;
+
+/** What one device posted over the last days; a gap is a gap, not a line across it. */
+const Trace = ({
+  device,
+  nowMs,
+  units,
+}: {
+  readonly device: DeviceView;
+  readonly nowMs: number;
+  readonly units: "metric" | "us";
+}) => {
+  const quantity = device.series.some((point) => point.quantity === "ph")
+    ? "ph"
+    : device.kind === "station"
+      ? "air"
+      : "liquid";
+  const isWarmth = quantity !== "ph";
+  const unit = units === "us" ? "°F" : "°C";
+  const points = device.series
+    .filter((point) => point.quantity === quantity)
+    .map(({ atMs, value }) => ({
+      atMs,
+      value: isWarmth ? fromBase({ dimension: "temperature", value }, unit).value : value,
+    }));
+  if (points.length < 2) return null;
+  const values = points.map(({ value }) => value);
+  const x = scaleLinear([nowMs - 72 * HOUR_MS, nowMs], [34, W - 6]);
+  const y = scaleLinear(
+    [Math.min(...values), Math.max(...values, Math.min(...values) + (isWarmth ? 2 : 0.3))],
+    [H - 16, 10],
+  );
+  const parts = points.reduce<(typeof points)[]>((all, point) => {
+    const last = all.at(-1);
+    if (last && point.atMs - last.at(-1)!.atMs <= 2.5 * HOUR_MS) last.push(point);
+    else all.push([point]);
+    return all;
+  }, []);
+  const path = line<(typeof points)[number]>()
+    .x(({ atMs }) => x(atMs))
+    .y(({ value }) => y(value));
+  return (
+    <figure className="max-w-xl">
+      <svg
+        role="img"
+        aria-label={`${device.name}, ${WORDS[quantity]} over three days`}
+        viewBox={`0 0 ${W} ${H}`}
+        className="block w-full"
+      >
+        {y.ticks(3).map((value) => (
+          <g key={value}>
+            <line x1={34} x2={W - 6} y1={y(value)} y2={y(value)} stroke="var(--line)" strokeDasharray="1 4" />
+            <text x={30} y={y(value) + 4} textAnchor="end" className="reading" fontSize={13} fill="var(--soft)">
+              {formatNumber(value, 3)}
+            </text>
+          </g>
+        ))}
+        {parts.map((part) => (
+          <path
+            key={part[0]!.atMs}
+            d={path(part) ?? ""}
+            fill="none"
+            stroke={isWarmth ? "var(--rust)" : "var(--blue)"}
+            strokeWidth={1.8}
+          />
+        ))}
+      </svg>
+      <figcaption className="text-[0.86rem] text-soft">
+        {WORDS[quantity]}
+        {isWarmth ? `, ${unit}` : ""}, three days; what is missing was not posted
+      </figcaption>
+    </figure>
+  );
+};
+
+const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly view: DevicesView }) => {
+  const [moving, setMoving] = useState(false);
+  const [vesselId, setVesselId] = useState(String(device.vesselId ?? ""));
+  const place = useAct("placeDevice", "toast");
+  const retire = useAct("retireDevice", "toast");
+  const now = new Date(view.nowMs);
+  const hang = async () => {
+    if (await place.run({ deviceId: device.id, vesselId: vesselId === "" ? null : Number(vesselId) })) {
+      toast.success(`${device.name} hangs there from now on. What it read before stays where it was read.`);
+      setMoving(false);
+    }
+  };
+  const out = async () => {
+    if (await retire.run({ deviceId: device.id })) toast.success(`${device.name} is out of use; its readings stay.`);
+  };
+  return (
+    <section aria-label={device.name} className="border-t-2 border-ink pt-3">
+      <h2 className="text-xl">{device.name}</h2>
+      <p className="text-soft">
+        {KINDS[device.kind]}, {device.vesselName ? `in the ${device.vesselName.toLowerCase()}` : "in the air"}
+        {device.retired ? "; out of use" : ""}
+      </p>
+      <p className={device.quiet ? "font-semibold text-rust" : ""}>
+        {device.lastMs === null
+          ? "It has not posted yet."
+          : `Last heard ${sayMoment(new Date(device.lastMs), now, view.farm)}${device.quiet ? ": it has fallen silent. Look at its battery and its way to the network; meanwhile the air’s temperature is used." : "."}`}
+      </p>
+      <Trace device={device} nowMs={view.nowMs} units={view.farm.units} />
+      {device.setAside.length > 0 ? (
+        <details className="mt-1">
+          <summary className="min-h-11 cursor-pointer py-2">
+            {device.setAside.length === 20 ? "The latest 20" : device.setAside.length} kept apart, and not used
+          </summary>
+          <ul className="divide-y divide-line border-y border-line text-[0.95rem]">
+            {device.setAside.map((figure) => (
+              <li key={`${figure.atMs}-${figure.quantity}`} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+                <span className="reading text-soft">{sayMoment(new Date(figure.atMs), now, view.farm)}</span>
+                <span>
+                  {WORDS[figure.quantity]} {formatNumber(figure.value, 4)}: {figure.why}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      {device.retired || device.kind === "logger" ? null : (
+        <div className="mt-1 flex flex-wrap gap-2">
+          <Button look="quiet" onClick={() => setMoving(!moving)}>
+            Hang it elsewhere
+          </Button>
+          <Button look="quiet" onClick={() => void out()}>
+            Take it out of use
+          </Button>
+        </div>
+      )}
+      {moving ? (
+        <div className="mt-2 grid max-w-sm gap-3 border-l-4 border-marigold pl-3">
+          <SelectField
+            label="From now on it hangs"
+            value={vesselId}
+            onChange={(event) => setVesselId(event.target.value)}
+          >
+            <option value="">in the air</option>
+            {view.vessels.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </SelectField>
+          <Button look="strong" disabled={place.busy} onClick={() => void hang()} className="justify-self-start">
+            Hang it there
+          </Button>
+        </div>
+      ) : null}
+    </section>
+  );
+};
+
+/** Stations, probes and loggers: what they post, where they hang, what of it was kept apart. */
+export const DevicesScreen = ({ view }: { readonly view: DevicesView }) => {
+  const [open, setOpen] = useState<"add" | "file" | null>(null);
+  return (
+    <div className="px-4 py-5 md:px-8">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl">Probes and loggers</h1>
+        <div className="flex flex-wrap gap-2">
+          <Button onClick={() => setOpen("file")}>Read in a logger’s file</Button>
+          <Button look="strong" onClick={() => setOpen("add")}>
+            Add a device
+          </Button>
+        </div>
+      </div>
+      <ShedNav here="/shed/probes" />
+      {view.devices.length === 0 ? (
+        <p className="mt-4 max-w-xl border-l-4 border-marigold bg-chalk p-4">
+          No device posts here yet. Without one the weather is made up by the stand-in that ships with Ruchka, and a
+          drum’s warmth is worked out from it: log a temperature by hand, or add a probe.
+        </p>
+      ) : null}
+      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2">
+        {view.devices.map((device) => (
+          <DevicePart key={device.id} device={device} view={view} />
+        ))}
+      </div>
+      {open === "add" ? <AddDeviceSheet view={view} onClose={() => setOpen(null)} /> : null}
+      {open === "file" ? <LoggerSheet view={view} onClose={() => setOpen(null)} /> : null}
+    </div>
+  );
+};

@@ -1,0 +1,187 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { clockTime, fullDate } from "@/formats/times";
+import type { LoggerLook } from "@/services/devices/importLogger";
+import type { DevicesView } from "@/services/devices/readDevices";
+import { useAct } from "../actions";
+import { Choices } from "../kit/Choices";
+import { FormSheet } from "../kit/FormSheet";
+import { SelectField, TextField } from "../kit/fields";
+
+interface Looked {
+  readonly text: string;
+  readonly look: LoggerLook;
+}
+
+const ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
+
+/** A logger's file: looked at first, with its columns, its span and its gaps; then read in. */
+export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
+  const read = useAct("importLogger");
+  const [file, setFile] = useState<File | null>(null);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [name, setName] = useState("");
+  const [vesselId, setVesselId] = useState("");
+  const [zone, setZone] = useState(view.farm.timeZone);
+  const [column, setColumn] = useState("");
+  const [unit, setUnit] = useState<"°C" | "°F" | "pH">("°C");
+  const lookAt = async (chosen: File, inZone: string) => {
+    setProblem(null);
+    try {
+      const answer = await fetch(`/api/shed/logger?zone=${encodeURIComponent(inZone)}`, {
+        method: "POST",
+        body: chosen,
+      });
+      if (!answer.ok) return setProblem(await answer.text());
+      const found = (await answer.json()) as Looked;
+      setLooked(found);
+      const [first] = found.look.columns;
+      setColumn(first?.name ?? "");
+      if (first) setUnit(first.unit);
+      if (found.look.layout === null) setProblem("No column of times was found in it.");
+    } catch {
+      setProblem("The file could not be sent. Try again in a moment.");
+    }
+  };
+  const submit = async () => {
+    if (!looked) return setProblem("Choose a file first.");
+    const answer = await read.run({
+      name,
+      vesselId: vesselId === "" ? null : Number(vesselId),
+      text: looked.text,
+      zone,
+      column,
+      unit,
+    });
+    if (!answer) return;
+    toast.success(
+      `${answer.taken} figures taken${answer.known > 0 ? `, ${answer.known} were there already` : ""}${answer.setAside > 0 ? `, ${answer.setAside} kept apart` : ""}.`,
+    );
+    onClose();
+  };
+  const at = (ms: number) => `${fullDate(new Date(ms), view.farm)} ${clockTime(new Date(ms), view.farm)}`;
+  const look = looked?.look;
+  return (
+    <FormSheet
+      title="Read in a logger’s file"
+      act="Read it in"
+      busy={read.busy}
+      error={read.error}
+      onClose={onClose}
+      onSubmit={(event) => {
+        event?.preventDefault();
+        return submit();
+      }}
+    >
+      <div>
+        <label className="mb-1 block text-[0.92rem] font-semibold" htmlFor="logger-file">
+          The file, as the logger gave it
+        </label>
+        <input
+          id="logger-file"
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          className="block w-full min-h-11"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0] ?? null;
+            setFile(chosen);
+            if (chosen) void lookAt(chosen, zone);
+          }}
+        />
+        {problem || read.fields["/text"] ? (
+          <p role="alert" className="mt-1 font-semibold text-rust">
+            {problem ?? read.fields["/text"]}
+          </p>
+        ) : null}
+      </div>
+      {look && look.layout !== null ? (
+        <div className="border-l-4 border-marigold pl-3 text-[0.95rem]" data-look>
+          <p>
+            Times are written as {look.layout}
+            {look.hasZone ? ", with their own zone" : ""}.
+          </p>
+          {look.fromMs !== null && look.toMs !== null ? (
+            <p>
+              From {at(look.fromMs)} to {at(look.toMs)}.
+            </p>
+          ) : null}
+          <p>
+            {look.gaps.length === 0
+              ? "No gap of more than six hours."
+              : `${look.gaps.length} ${look.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(look.gaps[0]!.fromMs)}.`}
+          </p>
+          {look.unread.length > 0 ? (
+            <p>
+              {look.unread.length} lines have no time and are left out; the first is line {look.unread[0]!.line}: “
+              {look.unread[0]!.text}”.
+            </p>
+          ) : null}
+        </div>
+      ) : null}
+      {look && !look.hasZone && look.layout !== null ? (
+        <SelectField
+          label="Its clock was set to"
+          value={zone}
+          onChange={(event) => {
+            setZone(event.target.value);
+            if (file) void lookAt(file, event.target.value);
+          }}
+        >
+          {[...new Set([view.farm.timeZone, ...ZONES])].map((one) => (
+            <option key={one} value={one}>
+              {one}
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {look && look.columns.length > 0 ? (
+        <SelectField
+          label="The column to read"
+          value={column}
+          error={read.fields["/column"]}
+          onChange={(event) => {
+            setColumn(event.target.value);
+            setUnit(look.columns.find((one) => one.name === event.target.value)?.unit ?? "°C");
+          }}
+        >
+          {look.columns.map((one) => (
+            <option key={one.name} value={one.name}>
+              {one.name}, {one.figures} figures
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {look && look.columns.length > 0 ? (
+        <Choices
+          label="It is in"
+          value={unit}
+          onChange={setUnit}
+          options={(["°C", "°F", "pH"] as const).map((value) => ({ value, label: value }))}
+        />
+      ) : null}
+      <SelectField
+        label="It hung in"
+        value={vesselId}
+        error={read.fields["/vesselId"]}
+        onChange={(event) => setVesselId(event.target.value)}
+      >
+        <option value="">the air</option>
+        {view.vessels.map(({ id, name: vessel }) => (
+          <option key={id} value={id}>
+            {vessel}
+          </option>
+        ))}
+      </SelectField>
+      <TextField
+        label="The logger’s name"
+        hint="The same name again adds to what was read before."
+        value={name}
+        maxLength={60}
+        error={read.fields["/name"]}
+        onChange={(event) => setName(event.target.value)}
+      />
+    </FormSheet>
+  );
+};
