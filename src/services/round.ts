@@ -176,7 +176,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-look`,
-        title: `${vessel.name}: smell it`,
+        title: `${vessel.name}: ${view.next.act === "look" ? "look at it" : "smell it"}`,
         why,
         touch: { type: "open-log", batchId: batch.id, focus: "smell" },
       };

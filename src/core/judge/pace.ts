@@ -47,6 +47,9 @@ export function paceReason(belief: Belief | null, usual: Usual | null): VerdictR
   const worthH = cls === "bloom" ? WORTH_H.bloom : WORTH_H.other;
   if (Math.abs(aheadH) < Math.max(worthH, WORTH_SHARE * belief.nowH)) return null;
   const warm = gained > 0;
+  // Kept in a place of its own it owes nothing to the weather.
+  const kept = batch.events?.some(({ type }) => type === "moved" || type === "heater_on") ?? false;
+  if (kept) return { code: "pace", aheadH, spell: warm ? "its warm place" : "its cool place" };
   const share = night / gained;
   const spell: WarmthSpell =
     share > BLAME

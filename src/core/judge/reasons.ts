@@ -7,7 +7,15 @@ import type { Basis } from "./forecastBatch";
 import { actsOf, signsOf, type LogItem } from "./log";
 
 /** Which part of the day made a batch run ahead or behind. */
-export type WarmthSpell = "warm nights" | "cool nights" | "warm days" | "cool days" | "warm weather" | "cool weather";
+export type WarmthSpell =
+  | "warm nights"
+  | "cool nights"
+  | "warm days"
+  | "cool days"
+  | "warm weather"
+  | "cool weather"
+  | "its warm place"
+  | "its cool place";
 
 /** Why a verdict is what it is; `formats` puts each into words in the farm's units. */
 export type VerdictReason =

@@ -35,6 +35,7 @@ const PH_HOLDS_H = 168;
 const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12, fresh: 0 } as const;
 /** From this chance on a sign that says ready is believed, and without one a look is worth it now. */
 const OPEN = 0.25;
+const OPEN_BY_FOAM = 0.1;
 /** Slower than a quarter of its usual pace a brew is stuck in the cold. */
 const COLD_RATE = 0.25;
 /** A pH that still stands so far above its target after two weeks in the warm is stuck. */
@@ -55,6 +56,8 @@ function judgeBloom(evidence: Evidence): Judged {
   const { aerated, keeping } = input.recipe;
   const airOffH = aerated ? latestAirOff(input.log) : null;
   const limits = keeping.afterH;
+  // What makes its own foam is looked at; where air is blown in only the nose tells.
+  const look: NextAct = aerated ? "smell" : "look";
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
   const airReason: VerdictReason[] =
     airOffH === null || limits === null
@@ -70,21 +73,23 @@ function judgeBloom(evidence: Evidence): Judged {
       next: { act: "compost", hour: nowH },
     };
   }
-  const open = forecast.probabilityReady >= OPEN;
+  // Where nothing stirs it but its own gas, the foam is the main sign; blown air makes foam of its own.
+  const byFoam = !aerated && latestSign?.sign.kind === "surface";
+  const open = forecast.probabilityReady >= (byFoam ? OPEN_BY_FOAM : OPEN);
   if (open && latestSign?.says === "not-yet")
-    return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH + 2 } };
+    return { state: "near", reasons: [...airReason, ...reasons], next: { act: look, hour: nowH + 2 } };
   if (open && latestSign?.says === "ready")
     return { state: readyOrPeak(input), reasons: [...airReason, ...reasons], next: { act: "use-now", hour: nowH } };
   if (open)
     return {
       state: "near",
       reasons: [{ code: "sign-missing", words: readyWords(input) }, ...airReason, ...reasons],
-      next: { act: "smell", hour: nowH },
+      next: { act: look, hour: nowH },
     };
   return {
     state: isNear(input) ? "near" : "early",
     reasons: [...airReason, ...reasons],
-    next: { act: "smell", hour: forecast.nextCheckH },
+    next: { act: look, hour: forecast.nextCheckH },
   };
 }
 

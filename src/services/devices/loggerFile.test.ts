@@ -33,6 +33,11 @@ describe("a logger's file", () => {
       "2031-06-01T06:00:00.000Z",
     ],
     [
+      "prose above a table parted by semicolons",
+      "Made by a logger, no. 4\nTime;temp C\n01.06.2031 08:00;21.5\n01.06.2031 09:00;21.7\n",
+      "2031-06-01T06:00:00.000Z",
+    ],
+    [
       "a preamble above the table",
       "Logger 12\nSerial,4711\n\nNo,Time,temp C,humidity\n1,2031-06-01 08:00:00,21.5,80\n2,2031-06-01 09:00:00,21.7,81\n",
       "2031-06-01T06:00:00.000Z",

@@ -1,7 +1,7 @@
 import "server-only";
 import { TZDate } from "@date-fns/tz";
 import { isValid, parse } from "date-fns";
-import { parseCsv } from "../files/decode";
+import { DELIMITERS, parseCsv } from "../files/decode";
 
 /** A column of figures in a logger's file, and what it seems to hold. */
 export interface LoggerColumn {
@@ -122,7 +122,15 @@ const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reade
  * @param zone time zone of its times where they have none of their own
  */
 export function readLoggerFile(text: string, zone: string): LoggerFile {
-  const { rows } = parseCsv(text);
+  // A line of prose above the table leads a guess astray: what it is parted by is what makes times and figures of it.
+  for (const delimiter of DELIMITERS) {
+    const file = readRows(parseCsv(text, "utf-8", delimiter).rows, zone);
+    if (file.columns.length > 0) return file;
+  }
+  return { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+}
+
+function readRows(rows: readonly (readonly string[])[], zone: string): LoggerFile {
   const width = Math.max(0, ...rows.slice(0, PREAMBLE_MOST + 20).map((row) => row.length));
   for (const stamp of stamps(width))
     for (const { layout, hasZone, read } of readers(zone)) {

@@ -25,11 +25,19 @@ export function decodeText(bytes: Uint8Array): { readonly text: string; readonly
   }
 }
 
-/** Rows of a CSV, whatever it is parted by; empty lines are left out. */
-export function parseCsv(text: string, encoding: ParsedFile["encoding"] = "utf-8"): ParsedFile {
+/** What tables are parted by. */
+export const DELIMITERS = [",", ";", "\t", "|"] as const;
+
+/** Rows of a CSV, whatever it is parted by unless that is said; empty lines are left out. */
+export function parseCsv(
+  text: string,
+  encoding: ParsedFile["encoding"] = "utf-8",
+  delimiter: (typeof DELIMITERS)[number] | "" = "",
+): ParsedFile {
   const { data, errors, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), {
     skipEmptyLines: "greedy",
-    delimitersToGuess: [",", ";", "\t", "|"],
+    delimiter,
+    delimitersToGuess: [...DELIMITERS],
   });
   return {
     encoding,

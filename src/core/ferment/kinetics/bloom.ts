@@ -78,6 +78,9 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
   const { gasPerH, cells: cellsRef } = model.reference;
   const { deathPerH, starvedDeath, foamPerH, air: supply } = model;
   const airFactor = bench.batch.airFactor ?? 1;
+  const perGas = 1 / gasPerH;
+  // Each node's growth is asked for twice or more: as the end of one step, the start of the next, and twice in the middle.
+  const growing = rate.map((pacing, at) => (growth * pacing) / (1 + lag * asleep[at]!));
   // Taken out of their objects once: `slopes` below is the innermost loop of every forecast.
   const supplied = supply !== null;
   const demandOfGas = supply ? supply.demandPerH / gasPerH : 0;
@@ -101,12 +104,11 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
   const d3 = new Float64Array(4);
   const d4 = new Float64Array(4);
   const slopes = (out: Float64Array, at: number, k: number, x0: number, s0: number, f0: number, q0: number) => {
-    const r = rate[at]!;
     const rho = deathFactor[at]!;
     const food = s0 > 0 ? s0 : 0;
     const m = food / (half + food);
-    const keep = upkeep * r * m;
-    let g = (growth * r * m) / (1 + lag * asleep[at]!);
+    const keep = upkeep * rate[at]! * m;
+    let g = growing[at]! * m;
     let fade = 0;
     if (supplied) {
       const demand = (demandOfGas * (g + keep) + demandAtRest * rho) * x0;
@@ -114,13 +116,13 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
       const oxygen = (-b + Math.sqrt(b * b + 4 * k * k * halfOxygen)) / (2 * k);
       g *= anoxic + ((1 - anoxic) * (1 + halfOxygen) * oxygen) / (oxygen + halfOxygen);
       const enough = 16 * oxygen * oxygen;
-      const busy = ((g + keep) * x0) / gasPerH;
+      const busy = (g + keep) * x0 * perGas;
       fade = (-qualityLoss * rho * (resting + (1 - resting) * (busy < 1 ? busy : 1))) / (1 + enough * enough);
     }
     const death = deathPerH * rho * (1 + starvedDeath * (1 - m)) + heatDeath[at]!;
     out[0] = (g - (death < 1 ? death : 1)) * x0;
     out[1] = -(g + keep) * x0;
-    out[2] = foamPerH * (((g + keep) * x0) / gasPerH - f0);
+    out[2] = foamPerH * ((g + keep) * x0 * perGas - f0);
     out[3] = fade * q0;
   };
   let length = count;
@@ -289,7 +291,8 @@ export function bloomRunner(batch: FermentBatch, model: BloomModel, course: Cour
     const ran = run(bench, u, v, sleepAt(u), Math.max(0, bench.lastEventH, ...featureHours));
     const { foam, length } = ran;
     const span = hours.subarray(0, length);
-    const good = ran.cells.map((x, index) => x * ran.quality[index]!);
+    const good = new Float64Array(length);
+    for (let index = 0; index < length; index += 1) good[index] = ran.cells[index]! * ran.quality[index]!;
     const foamTop = topOf(hours, foam, length);
     const goodTop = topOf(hours, good, length);
     const weakest = risingFoamPhase(foamTop.height / foamRef);
