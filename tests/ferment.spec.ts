@@ -154,14 +154,21 @@ test("a photograph, made small, stands with the drawn looks; tasks are shared ou
   await openBatch(page, "Warm pail");
   const looks = page.getByRole("region", { name: "How it looks" });
   await expect(looks.getByRole("img", { name: "full: the head covers it" })).toBeVisible();
-  const png = Buffer.from(
-    "iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAYAAACNMs+9AAAAFUlEQVR42mNk+M9Qz0AEYBxVSF+FABJADveWkH6oAAAAAElFTkSuQmCC",
-    "base64",
-  );
-  await looks.getByLabel("A photograph of it").setInputFiles({ name: "foam.png", mimeType: "image/png", buffer: png });
+  const png = await page.evaluate(async () => {
+    const canvas = document.createElement("canvas");
+    canvas.width = 2000;
+    canvas.height = 1500;
+    canvas.getContext("2d")!.fillRect(0, 0, 900, 900);
+    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
+    return [...new Uint8Array(await blob!.arrayBuffer())];
+  });
+  const photograph = looks.getByLabel("A photograph of it");
+  await photograph.setInputFiles({ name: "words.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
+  await expect(page.getByText(/This picture could not be read/)).toBeVisible();
+  await photograph.setInputFiles({ name: "foam.png", mimeType: "image/png", buffer: Buffer.from(png) });
   await expect(looks.getByRole("listitem")).toContainText("by Ana");
   const picture = looks.getByRole("listitem").getByRole("img");
-  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(10);
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1280);
   const tending = page.getByRole("region", { name: "Stages and tending" });
   await tending
     .getByRole("button", { name: /^Who does it/ })
