@@ -265,7 +265,8 @@ export function roundTasks({ running, dirty, waters, shed, bands, shares, clock,
       shares.find(({ batchId, act }) => batchId === item.batch.id && key === `${item.batch.id}-${act}`) ?? null;
     for (const task of tendingTasks(item, now)) offer(task, shareOf(task.key));
     for (const task of standingTasks(item, now)) offer(task);
-    offer(verdictTask(item, now, bands, clock));
+    const asked = verdictTask(item, now, bands, clock);
+    offer(asked, asked && shareOf(asked.key));
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
   for (const task of shed) offer(task);

@@ -1,0 +1,10 @@
+/** The core's own tests alone, for telling which mutants of the ferment engine they notice. */
+import base from "../../jest.config.mjs";
+
+const [unit] = base.projects;
+const { displayName: _name, ...project } = unit;
+export default {
+  ...project,
+  rootDir: "../..",
+  testMatch: ["<rootDir>/src/core/{ferment,judge,tend,probe}/**/*.test.ts"],
+};

@@ -1,0 +1,265 @@
+import { findFarm } from "@/data/farm";
+import { listForecastsOfBatch } from "@/data/forecasts";
+import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
+import { closeBatch } from "../closeBatch";
+import { addToBatch } from "../feedBatch";
+import { readBatch } from "../readBatch";
+import { readYard } from "../readYard";
+import { askWhatIf } from "./askWhatIf";
+import { resetLearning, shareTask } from "./changes";
+import { addBatchPhoto, readBatchPhoto } from "./photos";
+import { readPriors } from "./priors";
+import { readRecord } from "./record";
+
+let farm: TestFarm;
+beforeEach(async () => {
+  farm = await TestFarm.make();
+  await farm.lot("molasses", 30, 10);
+  await farm.lot("lactic-culture", 30, 10);
+});
+afterEach(() => farm.scratch.drop());
+
+const theFarm = async () => (await findFarm(farm.scratch.db))!;
+const page = async (batchId: number) => (await readBatch(farm.context(), await theFarm(), batchId))!;
+const ph = (value: number) => ({ kind: "ph", value, instrument: "meter", spot: "mid-depth", settled: true });
+
+/** An extract that soured fast: two readings above pH 4, one under it, then strained as ready. */
+async function fastExtract(vessel: number, startedDaysAgo: number): Promise<number> {
+  const at = (days: number) => hoursAgo((startedDaysAgo - days) * 24);
+  const batchId = await farm.fill(vessel, "cultured-extract", 80, at(0));
+  for (const [days, value] of [
+    [4, 5],
+    [6, 4.3],
+    [8, 3.8],
+  ] as const) {
+    await farm.log(batchId, at(days), { kind: "temperature", celsius: 21 });
+    await farm.log(batchId, at(days), ph(value));
+  }
+  await farm.log(batchId, at(8), { kind: "smell", word: "cidery" });
+  await closeBatch(farm.context(at(8.2)), {
+    requestKey: key(),
+    batchId,
+    kind: "strained",
+    at: at(8.2).toISOString(),
+    yieldL: 70,
+    residue: "compost",
+    labourMin: 10,
+  });
+  return batchId;
+}
+
+describe("a forecast that is kept", () => {
+  it("is kept at the start and at every line of the log, as it was then", async () => {
+    const batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 80, hoursAgo(240));
+    await farm.log(batchId, hoursAgo(100), ph(4.9));
+    await farm.log(batchId, hoursAgo(50), { kind: "smell", word: "yeasty" });
+    const kept = await listForecastsOfBatch(farm.scratch.db, batchId);
+    expect(kept.map(({ entryId }) => entryId === null)).toEqual([true, false, false]);
+    expect(kept[0]!.u!.sd).toBeGreaterThan(kept[1]!.u!.sd);
+    for (const { start, modelVersion, state } of kept) {
+      expect(start.p10!.getTime()).toBeLessThan(start.p90!.getTime());
+      expect([modelVersion, state.length > 3]).toEqual([1, true]);
+    }
+  });
+  it("stands in the method's record beside what came of it", async () => {
+    await fastExtract(await farm.vessel("Drum"), 30);
+    const record = await readRecord(farm.context(), await theFarm(), "cultured-extract");
+    expect(record.lines).toHaveLength(1);
+    const [line] = record.lines;
+    expect(line!.readyD).toEqual({ notBefore: expect.closeTo(6, 6), by: expect.closeTo(8, 6) });
+    expect(line!.atStart!.score.offH).toBeGreaterThan(0);
+    expect(line!.halfWay).not.toBeNull();
+    expect(record.judged).toBe(2);
+    expect(record.ruleOffD).toBeCloseTo(7, 6);
+  });
+  it("is nothing for a method that was never made", async () =>
+    expect(await readRecord(farm.context(), await theFarm(), "leaf-soak")).toEqual({
+      lines: [],
+      hits: 0,
+      judged: 0,
+      offD: null,
+      ruleOffD: null,
+      learned: null,
+    }));
+});
+
+describe("what the farm's batches teach", () => {
+  it("moves the next one's forecast, says so, and is forgotten when asked", async () => {
+    const [one, two, three] = [await farm.vessel("One"), await farm.vessel("Two"), await farm.vessel("Three")];
+    const before = await readPriors(farm.scratch.db, await theFarm());
+    expect(before.of("B1_plant_ferment")).toBeNull();
+    await fastExtract(one, 40);
+    await fastExtract(two, 20);
+    const taught = await readPriors(farm.scratch.db, await theFarm());
+    expect(taught.of("B1_plant_ferment")!.mean).toBeGreaterThan(0.1);
+    expect(taught.learned[0]).toMatchObject({ taught: 2, finished: 2 });
+    const third = await farm.fill(three, "cultured-extract", 80, hoursAgo(24));
+    const fast = (await page(third)).batch.window.start.p50!;
+    const reset = (change: object = {}) =>
+      resetLearning(farm.context(), {
+        requestKey: key(),
+        modelId: "B1_plant_ferment",
+        reason: "another shed",
+        ...change,
+      });
+    expect((await refusalOf(reset({ reason: " " }))).fields).toHaveProperty("/reason");
+    expect((await refusalOf(reset({ modelId: "nothing" }))).fields).toHaveProperty("/modelId");
+    await reset();
+    expect((await page(third)).batch.window.start.p50!).toBeGreaterThan(fast + 3_600_000);
+    const { learned } = await readRecord(farm.context(), await theFarm(), "cultured-extract");
+    expect(learned).toMatchObject({ taught: 0, finished: 0, resets: [{ reason: "another shed", by: "Ana" }] });
+  });
+  it("is nothing by a batch that was fed on the way", async () => {
+    const vessel = await farm.vessel("One");
+    const batchId = await farm.fill(vessel, "cultured-extract", 80, hoursAgo(500));
+    await farm.log(batchId, hoursAgo(200), ph(4.8));
+    await addToBatch(farm.context(hoursAgo(190)), {
+      requestKey: key(),
+      batchId,
+      ingredientId: "molasses",
+      amount: 0.4,
+      at: hoursAgo(190).toISOString(),
+    });
+    await farm.log(batchId, hoursAgo(20), ph(3.8));
+    await farm.log(batchId, hoursAgo(20), { kind: "smell", word: "cidery" });
+    await closeBatch(farm.context(hoursAgo(10)), {
+      requestKey: key(),
+      batchId,
+      kind: "strained",
+      at: hoursAgo(10).toISOString(),
+      yieldL: 70,
+      residue: "compost",
+      labourMin: 10,
+      overrideReason: "sour enough",
+    });
+    expect((await readPriors(farm.scratch.db, await theFarm())).of("B1_plant_ferment")).toBeNull();
+  });
+});
+
+describe("a batch's page", () => {
+  it("draws its course with band, readings, warmth, tending, stages and forerunners", async () => {
+    const [one, two] = [await farm.vessel("One"), await farm.vessel("Two")];
+    const earlier = await fastExtract(one, 40);
+    const batchId = await farm.fill(two, "cultured-extract", 80, hoursAgo(240));
+    await farm.log(batchId, hoursAgo(100), ph(4.9));
+    await farm.log(batchId, hoursAgo(90), { ...ph(3.2), settled: false });
+    const { progress } = await page(batchId);
+    expect(progress.curve!.feature).toBe("ph");
+    expect(progress.curve!.readings.map(({ value, counted }) => [value, counted])).toEqual([
+      [4.9, true],
+      [3.2, false],
+    ]);
+    expect(progress.curve!.points.length).toBeGreaterThan(40);
+    expect(progress.liquid.length).toBe(progress.curve!.points.length);
+    expect(progress.tending.find(({ act }) => act === "vented")!.missedMs.length).toBeGreaterThan(1);
+    expect(progress.stages.map(({ name }) => name)).toEqual(["Souring", "Finishing"]);
+    expect(progress.earlier.map(({ batchId: id, readings }) => [id, readings.length])).toEqual([[earlier, 3]]);
+    expect(progress.given).toHaveLength(3);
+  });
+  it("takes a food that was fed as a stage begun anew, with its share of what went in", async () => {
+    const batchId = await farm.fill(await farm.vessel("One"), "cultured-extract", 80, hoursAgo(500));
+    await farm.log(batchId, hoursAgo(60), ph(4.9));
+    await farm.log(batchId, hoursAgo(30), ph(4.9));
+    expect((await page(batchId)).batch.state).toBe("stuck");
+    await addToBatch(farm.context(hoursAgo(2)), {
+      requestKey: key(),
+      batchId,
+      ingredientId: "molasses",
+      amount: 0.4,
+      at: hoursAgo(2).toISOString(),
+    });
+    const fed = (await page(batchId)).batch;
+    expect(fed.state).not.toBe("stuck");
+    expect(fed.reasons.join(" ")).toContain("begun anew");
+    expect(fed.window.start.p50!).toBeGreaterThan(NOW.getTime());
+  });
+  it("keeps photographs with it, and refuses what is none", async () => {
+    const batchId = await farm.fill(await farm.vessel("One"), "cultured-extract", 80, hoursAgo(50));
+    const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]);
+    const photoId = await addBatchPhoto(farm.context(), batchId, jpeg, { note: "pale film" });
+    expect(await readBatchPhoto(farm.context(), photoId)).toEqual(jpeg);
+    expect((await page(batchId)).progress.photos).toMatchObject([{ id: photoId, note: "pale film", by: "Ana" }]);
+    expect((await refusalOf(addBatchPhoto(farm.context(), batchId, Buffer.from("words"), { note: "" }))).code).toBe(
+      "bad-request",
+    );
+    expect((await refusalOf(addBatchPhoto(farm.context(), 4711, jpeg, { note: "" }))).code).toBe("not-found");
+    expect(
+      (await refusalOf(addBatchPhoto(farm.context(), batchId, jpeg, { note: "", at: hoursAgo(60).toISOString() })))
+        .code,
+    ).toBe("time");
+  });
+  it("starts a tea's shelf clock when its air stopped", async () => {
+    await farm.lot("castings", 20, 10);
+    const tea = await farm.fill(await farm.vessel("Air", 100, 40), "aerated-tea", 60, hoursAgo(40));
+    for (const hours of [36, 20, 8]) await farm.log(tea, hoursAgo(hours), { kind: "temperature", celsius: 24 });
+    await farm.log(tea, hoursAgo(4), { kind: "smell", word: "earthy" });
+    await farm.log(tea, hoursAgo(2), { kind: "act", act: "air-off" });
+    await closeBatch(farm.context(), {
+      requestKey: key(),
+      batchId: tea,
+      kind: "strained",
+      yieldL: 50,
+      residue: "compost",
+      labourMin: 5,
+    });
+    const [store] = (await page(tea)).stores;
+    expect(store!.shelfFromMs).toBe(hoursAgo(2).getTime());
+  });
+});
+
+describe("what if", () => {
+  it("it stood warmer: both ways, how warm by a day, and when the next would peak in fit hours; nothing is written", async () => {
+    await farm.lot("potato", 10, 5);
+    await farm.lot("sea-salt", 2, 1);
+    await farm.lot("leaf-mould", 4, 0, "2031-03-01");
+    const batchId = await farm.fill(await farm.vessel("Pail", 30), "leaf-mould-brew", 20, hoursAgo(20), {
+      statedC: 16,
+    });
+    const asked = (await askWhatIf(farm.context(), await theFarm(), batchId, {
+      placeC: 27,
+      byMs: NOW.getTime() + 20 * 3_600_000,
+      forPeak: true,
+    }))!;
+    expect(asked.changed!.window.start.p50!).toBeLessThan(asked.asIs.window.start.p50!);
+    expect(asked.asIs.ribbon.length).toBeGreaterThan(100);
+    expect(["some", "beyond"]).toContain(asked.warmthNeeded);
+    for (const { peakMs, bandFromMs, bandToMs } of asked.starts) {
+      expect(peakMs).toBeGreaterThanOrEqual(bandFromMs);
+      expect(peakMs).toBeLessThanOrEqual(bandToMs);
+    }
+    expect((await page(batchId)).log).toEqual([]);
+    expect(await askWhatIf(farm.context(), await theFarm(), 4711, {})).toBeNull();
+  });
+});
+
+describe("the round", () => {
+  const round = async () => (await readYard(farm.context(), await theFarm())).round;
+  it("has a person and a part of the day where that was said", async () => {
+    const batchId = await farm.fill(await farm.vessel("One"), "cultured-extract", 80, hoursAgo(80));
+    const share = (change: object = {}) =>
+      shareTask(farm.context(), { requestKey: key(), batchId, act: "read-ph", personId: null, slot: null, ...change });
+    expect((await refusalOf(share({ personId: 4711 }))).fields).toHaveProperty("/personId");
+    const { people } = await page(batchId);
+    await share({ personId: people[1]!.id, slot: "evening" });
+    const task = (await round()).find(({ key: name }) => name === `${batchId}-read-ph`)!;
+    expect(task.who).toBe("Ben");
+    expect(new Date(task.dueMs).getUTCHours()).toBe(18);
+  });
+  it("calls for air at once where it stopped, and one touch puts it on", async () => {
+    await farm.lot("castings", 20, 10);
+    const tea = await farm.fill(await farm.vessel("Air", 100, 40), "aerated-tea", 60, hoursAgo(12));
+    expect((await round()).some(({ key: name }) => name === `${tea}-air`)).toBe(false);
+    await farm.log(tea, hoursAgo(1), { kind: "act", act: "power-cut" });
+    const task = (await round()).find(({ key: name }) => name === `${tea}-air`)!;
+    expect(task).toMatchObject({ urgency: "late", touch: { type: "log-act", act: "power-back" } });
+    await farm.log(tea, hoursAgo(0.5), { kind: "act", act: "power-back" });
+    expect((await round()).some(({ key: name }) => name === `${tea}-air`)).toBe(false);
+  });
+  it("puts tomorrow's apart", async () => {
+    await farm.fill(await farm.vessel("One"), "cultured-extract", 80, hoursAgo(70));
+    const tasks = await round();
+    expect(
+      tasks.filter(({ tomorrow }) => tomorrow).every(({ dueMs }) => new Date(dueMs).getUTCDate() !== NOW.getUTCDate()),
+    ).toBe(true);
+  });
+});

@@ -1,0 +1,365 @@
+import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import type { Progress } from "@/services/ferment/readProgress";
+import type { WhatIfAnswer } from "@/services/ferment/askWhatIf";
+import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, renderWith } from "@/testing/views";
+import { FarmRecord } from "../book/FarmRecord";
+import { RoundList } from "../yard/RoundList";
+import { LogSheet } from "./LogSheet";
+import { BatchPlate } from "./plate/BatchPlate";
+import { plateScale, timeTicks } from "./plate/scale";
+import { Tending } from "./Tending";
+import { WhatIfSheet } from "./WhatIfSheet";
+import { WindowTable } from "./WindowTable";
+
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
+
+const mark = (p10: number, p50: number, p90: number) => ({ p10: at(p10), p50: at(p50), p90: at(p90) });
+const WINDOW = { start: mark(10, 20, 40), peak: mark(20, 30, 50), end: mark(60, 90, 130) };
+const batch = batchOf("cultured-extract", { startedMs: at(-100), window: WINDOW, phDecides: true });
+
+describe("one axis for all of a batch", () => {
+  it("goes from the start to where its window closes, within twelve days", () => {
+    const { fromMs, toMs, nowMs } = plateScale({ batch, close: null, nowMs: NOW_MS });
+    expect([fromMs, nowMs]).toEqual([at(-100), NOW_MS]);
+    expect(toMs).toBe(at(90));
+  });
+  it("ends where the batch did", () => {
+    const close = { atMs: at(-10) } as never;
+    expect(plateScale({ batch, close, nowMs: NOW_MS }).toMs).toBe(at(-10));
+  });
+  it("has ticks at whole days, or parts of one where it is short", () => {
+    expect(timeTicks({ fromMs: at(-100), toMs: at(90) })).toMatchObject({ step: "day" });
+    expect(timeTicks({ fromMs: at(-10), toMs: at(20) })).toMatchObject({ step: "hour" });
+    expect(timeTicks({ fromMs: at(-100), toMs: at(90) }).atMs.length).toBeLessThanOrEqual(10);
+  });
+});
+
+const progress: Progress = progressOf({
+  curve: {
+    feature: "ph",
+    points: [-100, -50, 0, 50].map((hour) => ({ atMs: at(hour), low: 4, mid: 4.5, high: 5 })),
+    readings: [
+      { atMs: at(-50), value: 4.6, counted: true },
+      { atMs: at(-20), value: 3.4, counted: false },
+    ],
+  },
+  liquid: [-100, 0, 50].map((hour) => ({ atMs: at(hour), celsius: 21, airC: 15 })),
+  temperatures: [{ atMs: at(-30), celsius: 22, byProbe: false }],
+});
+
+describe("the plate", () => {
+  const page = { ...PAGE_REST, batch, progress, close: null, nowMs: NOW_MS, targetPh: 4, farm: FARM } as never;
+  it("draws ribbon, course, warmth and what happened; a reading that does not count is hollow and says so", () => {
+    const pins = [{ atMs: at(-20), text: "pH 3.4 in the film", struck: false, kind: "seen" as const }];
+    render(<BatchPlate page={page} pins={pins} clock={FARM} />);
+    const plate = screen.getByRole("img", { name: /with 1 entries/ });
+    expect(plate).toHaveTextContent("pH; the band is ready, 4 and under");
+    expect(plate).toHaveTextContent("Liquid °C; the thin line is the air");
+    expect(within(plate).getByText("3.4, not counted")).toBeInTheDocument();
+    expect(within(plate).getByText("pH 3.4 in the film")).toBeInTheDocument();
+  });
+});
+
+describe("the window", () => {
+  it("is three spans with their likeliest moment", () => {
+    render(<WindowTable batch={{ window: WINDOW, seal: null }} nowMs={NOW_MS} clock={FARM} />);
+    expect(screen.getByText("tomorrow 08:00")).toBeVisible();
+    expect(screen.getByText("today 22:00 to Sat 04:00")).toBeVisible();
+  });
+  it("says what keeps, what is behind, and where none is in sight", () => {
+    const none = { p10: null, p50: null, p90: null };
+    const { rerender } = render(
+      <WindowTable
+        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1), end: none }, seal: null }}
+        nowMs={NOW_MS}
+        clock={FARM}
+      />,
+    );
+    expect(screen.getByText("behind")).toBeVisible();
+    expect(screen.getByText("keeps")).toBeVisible();
+    rerender(
+      <WindowTable
+        batch={{ window: { start: none, peak: none, end: none }, seal: null }}
+        nowMs={NOW_MS}
+        clock={FARM}
+      />,
+    );
+    expect(screen.getByText("No window in sight as it stands.")).toBeVisible();
+  });
+});
+
+describe("stages and tending", () => {
+  const tended = progressOf({
+    tending: [
+      {
+        text: "Vent it",
+        act: "vented",
+        everyH: 48,
+        doneMs: [at(-60)],
+        missedMs: [at(-90), at(-10)],
+        ifMissed: "Gas builds up.",
+      },
+    ],
+    stages: [
+      { name: "Souring", note: "It works.", fromMs: at(-100), untilMs: at(-20), lid: "airlock" },
+      { name: "Finishing", note: "Quiet.", fromMs: at(-20), untilMs: null, lid: "airlock" },
+    ],
+  });
+  const people = [
+    { id: 1, name: "Ana" },
+    { id: 2, name: "Ben" },
+  ];
+  it("tell what was missed with what that means, and mark the stage that runs", () => {
+    renderWith(
+      fakeActions(),
+      <Tending batch={batch} progress={tended} people={people} shares={[]} nowMs={NOW_MS} running clock={FARM} />,
+    );
+    expect(screen.getByText(/Missed 16 Mar, 20 Mar\. Gas builds up\./)).toBeVisible();
+    expect(screen.getByText("every 2 days · done 1 · missed 2")).toBeVisible();
+    expect(screen.getByText("Finishing").closest("li")).toHaveAttribute("aria-current", "step");
+  });
+  it("are given to a person and a part of the day", async () => {
+    const actions = fakeActions();
+    renderWith(
+      actions,
+      <Tending batch={batch} progress={tended} people={people} shares={[]} nowMs={NOW_MS} running clock={FARM} />,
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Who does it: Vent it" }));
+    fireEvent.click(screen.getByRole("radio", { name: "Ben" }));
+    fireEvent.click(screen.getByRole("radio", { name: "morning" }));
+    fireEvent.click(screen.getByRole("button", { name: "Keep it so" }));
+    await waitFor(() =>
+      expect(actions.shareTask).toHaveBeenCalledWith(
+        expect.objectContaining({ batchId: 4, act: "vented", personId: 2, slot: "morning" }),
+      ),
+    );
+  });
+});
+
+describe("the log", () => {
+  const open = (
+    change: Parameters<typeof batchOf>[1] = {},
+    methodId = "cultured-extract",
+    meter: object | null = null,
+  ) => {
+    const actions = fakeActions();
+    renderWith(
+      actions,
+      <LogSheet
+        batch={batchOf(methodId, change)}
+        vesselName="Drum"
+        focus="ph"
+        clock={FARM}
+        units="metric"
+        nowMs={NOW_MS}
+        meter={meter as never}
+        onClose={() => undefined}
+      />,
+    );
+    return actions;
+  };
+  const logged = (actions: ReturnType<typeof fakeActions>) =>
+    actions.logEntry.mock.calls.map(([request]) => (request as { entry: object }).entry);
+  it("asks whether the pH had come to rest, and says what a strip and a stale meter are worth", async () => {
+    const actions = open({}, "cultured-extract", { name: "The meter", calibratedOn: "2031-01-05", isDue: true });
+    expect(screen.getByText(/The meter was last calibrated 5 Jan 2031/)).toBeVisible();
+    fireEvent.click(screen.getByRole("radio", { name: "still moving" }));
+    expect(screen.getByText(/not taken as the batch’s pH until it stands still/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: /^Log pH/ }));
+    await waitFor(() => expect(logged(actions)).toMatchObject([{ kind: "ph", instrument: "meter", settled: false }]));
+    fireEvent.click(screen.getByRole("radio", { name: "strip" }));
+    expect(screen.getByText(/A strip reads to half a unit/)).toBeVisible();
+  });
+  it("counts bubbles and measures what the method goes by", async () => {
+    const actions = open({ measures: ["bubbles", "core"] });
+    fireEvent.change(screen.getByRole("spinbutton", { name: /Bubbles in a minute/ }), { target: { value: "14" } });
+    fireEvent.click(screen.getAllByRole("button", { name: "Log it" })[0]!);
+    await waitFor(() => expect(logged(actions)).toEqual([{ kind: "bubbles", value: 14 }]));
+  });
+  it("tells of a move, a heater and the power, and then of their ends", async () => {
+    const actions = open();
+    fireEvent.click(screen.getByText("Moved, heated, wrapped, power off"));
+    fireEvent.change(screen.getByRole("spinbutton", { name: /Place or thermostat/ }), { target: { value: "25" } });
+    fireEvent.click(screen.getByRole("button", { name: "Heater on at 25 °C" }));
+    await waitFor(() => expect(logged(actions)).toEqual([{ kind: "act", act: "heater-on", celsius: 25 }]));
+    const power = screen.getByRole("button", { name: "Power went off" });
+    await waitFor(() => expect(power).toBeEnabled());
+    fireEvent.click(power);
+    await waitFor(() => expect(logged(actions)).toHaveLength(2));
+  });
+  it("offers the end of what is on", () => {
+    open({ hasHeater: true, moved: true, wrapped: true, powerOff: true, seal: { atMs: at(-2), done: false } });
+    fireEvent.click(screen.getByText("Moved, heated, wrapped, power off"));
+    for (const name of ["Heater off", "Moved back out", "Unwrapped", "Power came back", "Closed for the second stage"])
+      expect(screen.getByRole("button", { name })).toBeVisible();
+  });
+});
+
+describe("what if", () => {
+  const course = (startH: number | null) => ({
+    window: {
+      start: startH === null ? { p10: null, p50: null, p90: null } : mark(startH - 5, startH, startH + 9),
+      peak: mark(60, 70, 80),
+      end: mark(200, 220, 240),
+    },
+    ribbon: [0, 50, 100].map((hour) => ({ atMs: at(hour), ready: hour / 100, past: 0 })),
+    never: startH === null ? 0.9 : 0,
+  });
+  const answer = (change: Partial<WhatIfAnswer>): WhatIfAnswer => ({
+    asIs: course(60),
+    changed: course(20),
+    warmthC: 24.5,
+    warmthNeeded: "some",
+    starts: [],
+    ...change,
+  });
+  const ask = async (given: Partial<WhatIfAnswer> | null) => {
+    global.fetch = jest.fn(async () =>
+      given ? { ok: true, json: async () => answer(given) } : { ok: false },
+    ) as never;
+    render(
+      <WhatIfSheet
+        batch={batch}
+        vesselName="Drum"
+        nowMs={NOW_MS}
+        units="metric"
+        clock={FARM}
+        onClose={() => undefined}
+      />,
+    );
+    await waitFor(() => expect(global.fetch).toHaveBeenCalled());
+  };
+  it("lays both ways one above the other and says the difference", async () => {
+    await ask({});
+    await waitFor(() => expect(screen.getByText("It would open 40 h sooner.")).toBeVisible());
+    expect(screen.getByRole("img", { name: /^As it is/ })).toBeVisible();
+    expect(screen.getByRole("img", { name: /^As it would be/ })).toBeVisible();
+    expect(screen.getByText(/Keep it at 24.5 °C from now on/)).toBeVisible();
+  });
+  it.each([
+    ["brings in what was lost", { asIs: course(null) }, "That would bring it in."],
+    ["loses what was coming", { changed: course(null) }, "That would keep it from coming in at all."],
+    ["makes no difference", { changed: course(60) }, "It would make no difference worth the trouble."],
+    ["helps neither", { asIs: course(null), changed: course(null) }, "Neither comes to anything that can be foreseen."],
+  ])("says where it %s", async (_what, change, words) => {
+    await ask(change);
+    await waitFor(() => expect(screen.getByText(words)).toBeVisible());
+  });
+  it("says when the next should be started, and where no warmth helps", async () => {
+    await ask({
+      warmthNeeded: "beyond",
+      warmthC: null,
+      starts: [{ startMs: at(2), peakMs: at(50), bandFromMs: at(49), bandToMs: at(52) }],
+    });
+    await waitFor(() => expect(screen.getByText(/No warmth that its culture bears/)).toBeVisible());
+    expect(screen.getByText(/Start it today 14:00/)).toBeVisible();
+  });
+  it("asks for what was changed", async () => {
+    await ask({});
+    fireEvent.click(screen.getByRole("radio", { name: "more culture" }));
+    await waitFor(() => expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("culture=2"));
+  });
+  it("says so where it could not be worked out", async () => {
+    await ask(null);
+    await waitFor(() => expect(screen.getByText("This could not be worked out just now.")).toBeVisible());
+  });
+});
+
+describe("what the farm's batches taught", () => {
+  const said = (verdict: "hit" | "too-late") => ({ p10D: 8, p50D: 10, p90D: 14, score: { verdict, offH: 20 } });
+  const record = {
+    lines: [
+      {
+        batchId: 5,
+        startedMs: at(-900),
+        vesselName: "Drum",
+        readyD: { notBefore: 9, by: 11 },
+        atStart: said("hit"),
+        halfWay: said("too-late"),
+        ruleD: 14,
+      },
+    ],
+    hits: 1,
+    judged: 2,
+    offD: 0.8,
+    ruleOffD: 4,
+    learned: {
+      modelId: "B1_plant_ferment",
+      pace: 1.18,
+      sd: 0.2,
+      bookSd: 0.25,
+      taught: 3,
+      finished: 4,
+      resets: [{ atMs: at(-2000), reason: "new shed", by: "Ben" }],
+    },
+  } as const;
+  it("is its pace, how often the windows held, and each batch beside what was said of it", () => {
+    renderWith(fakeActions(), <FarmRecord record={record} clock={FARM} />);
+    expect(
+      screen.getByText(
+        /about 18 % faster than the book says here, by 3 of 4 finished ones; forecasts are 20 % narrower/,
+      ),
+    ).toBeVisible();
+    expect(screen.getByText(/1 of 2 windows held/)).toBeVisible();
+    const row = screen.getAllByRole("row")[1]!;
+    expect(row).toHaveTextContent("9 to 11");
+    expect(row).toHaveTextContent("right");
+    expect(row).toHaveTextContent("too late");
+    expect(screen.getByText(/Forgotten on .* by Ben: new shed/)).toBeVisible();
+  });
+  it("is forgotten for a reason", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <FarmRecord record={record} clock={FARM} />);
+    fireEvent.click(screen.getByRole("button", { name: "Make it forget" }));
+    fireEvent.change(screen.getByLabelText("What has changed here?"), { target: { value: "another well" } });
+    fireEvent.click(screen.getByRole("button", { name: "Forget what was learned" }));
+    await waitFor(() =>
+      expect(actions.resetLearning).toHaveBeenCalledWith(
+        expect.objectContaining({ modelId: "B1_plant_ferment", reason: "another well" }),
+      ),
+    );
+  });
+});
+
+describe("the round", () => {
+  const task = (key: string, change: object) =>
+    ({
+      key,
+      dueMs: at(1),
+      title: key,
+      why: "",
+      urgency: "later",
+      touch: { type: "go", href: "/" },
+      vesselOrder: 0,
+      tomorrow: false,
+      who: null,
+      ...change,
+    }) as never;
+  it("shows one person's with what is anybody's, and tomorrow's apart", () => {
+    const tasks = [
+      task("Ana's", { who: "Ana" }),
+      task("Ben's", { who: "Ben" }),
+      task("anybody's", {}),
+      task("next day's", { tomorrow: true }),
+    ];
+    render(
+      <RoundList
+        tasks={tasks}
+        done={[]}
+        people={[
+          { id: 1, name: "Ana" },
+          { id: 2, name: "Ben" },
+        ]}
+        nowMs={NOW_MS}
+        clock={FARM}
+        busyKey={null}
+        onTouch={() => undefined}
+      />,
+    );
+    expect(screen.getByText("Tomorrow: 1 thing")).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Whose round"), { target: { value: "Ben" } });
+    expect(screen.queryByRole("button", { name: /Ana's/ })).toBeNull();
+    expect(screen.getByRole("button", { name: /Ben's/ })).toBeVisible();
+    expect(screen.getByRole("button", { name: /anybody's/ })).toBeVisible();
+  });
+});
