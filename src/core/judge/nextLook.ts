@@ -44,6 +44,9 @@ function candidates({ batch, nowH: hour }: Belief): Candidate[] {
   return all.filter(({ reports }) => tellsOf(reports[0]!, model));
 }
 
+/** Weight of a look at foam that a pump made. */
+const BLOWN_FOAM = 0.25;
+
 /** What is not known yet: the log of the time left to the mark that is next. */
 function openQuestion({ ways, nowH, starts }: Belief): number[] {
   const started = ways.reduce(
@@ -72,13 +75,17 @@ export function looksByWorth(belief: Belief): Look[] {
   const prior = belief.ways.map(({ weight }) => weight);
   const before = varianceOf(question, prior);
   if (before < 1e-6) return [];
+  const { model } = belief.batch;
+  // Blown air makes foam of its own: where there is any, a look at it settles little.
+  const foamCounts = model.cls === "bloom" && model.air ? BLOWN_FOAM : 1;
   return candidates(belief)
     .map(({ kind, reports }) => {
+      const counts = kind === "surface" ? foamCounts : 1;
       let left = 0;
       let total = 0;
       for (const report of reports) {
         const weights = belief.ways.map(
-          ({ weight, path }) => weight * chanceOf(report, belief.batch.model, path.features.at(-1)!, path),
+          ({ weight, path }) => weight * chanceOf(report, belief.batch.model, path.features.at(-1)!, path) ** counts,
         );
         const chance = weights.reduce((sum, weight) => sum + weight, 0);
         left += chance * varianceOf(question, weights);

@@ -1,5 +1,6 @@
 import "server-only";
 import { expectedCurve, type ExpectedCurve, type LeadFeature } from "@/core/judge/expectedCurve";
+import type { BatchForecast } from "@/core/judge/forecastBatch";
 import { countsAsPh } from "@/core/judge/log";
 import { runningStage } from "@/core/judge/stage";
 import { believe, type Belief } from "@/core/ferment/outlook/belief";
@@ -17,8 +18,8 @@ import { hourOf, logItemsOf } from "./logItems";
 import { inputFor, type Situation } from "./inputFor";
 
 const HOUR_MS = 3_600_000;
-const CURVE_POINTS = 56;
-const AHEAD_H = 12 * 24;
+const CURVE_POINTS = 72;
+const AHEAD_MOST_H = 12 * 24;
 const EARLIER_MOST = 4;
 
 /** How a batch has gone and is expected to go, as its page draws it. */
@@ -138,6 +139,7 @@ export async function readProgress(
   entries: readonly Entry[],
   situation: Situation,
   at: Date,
+  window: BatchForecast["window"],
 ): Promise<Progress> {
   const recipe = recipeFrom(batch.recipe.document);
   const input = inputFor(batch, entries, situation, at);
@@ -145,7 +147,14 @@ export async function readProgress(
   const stage = readiness.type === "ripens" ? runningStage(input, readiness.model) : null;
   const belief = stage ? believe(stage.batch, input.nowH - stage.fromH) : null;
   const fromH = stage?.fromH ?? 0;
-  const hours = wholeHours(input.nowH, batch.close ? 0 : AHEAD_H, CURVE_POINTS);
+  // As far as the plate is drawn: half as long again, or to where the window closes.
+  const untilH = Math.max(
+    1.5 * Math.max(input.nowH, 12),
+    ...[window.start.p90, window.peak.p90, window.end.p50].map((hour) =>
+      hour === null ? 0 : Math.min(hour, input.nowH + AHEAD_MOST_H),
+    ),
+  );
+  const hours = wholeHours(input.nowH, batch.close ? 0 : untilH - input.nowH, CURVE_POINTS);
   const curve: ExpectedCurve | null = belief ? expectedCurve(belief, hours, fromH) : null;
   const ms = (hour: number) => batch.startedAt.getTime() + hour * HOUR_MS;
   const [photos, given, earlier, meter] = await Promise.all([
