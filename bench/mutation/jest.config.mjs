@@ -3,8 +3,9 @@ import base from "../../jest.config.mjs";
 
 const [unit] = base.projects;
 const { displayName: _name, ...project } = unit;
-export default {
+const config = {
   ...project,
   rootDir: "../..",
   testMatch: ["<rootDir>/src/core/{ferment,judge,tend,probe}/**/*.test.ts"],
 };
+export default config;

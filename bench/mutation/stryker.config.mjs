@@ -1,5 +1,5 @@
 /** Mutation testing of the ferment engine and of its verdicts; see bench/README.md. */
-export default {
+const config = {
   packageManager: "npm",
   testRunner: "jest",
   jest: { projectType: "custom", configFile: "bench/mutation/jest.config.mjs", enableFindRelatedTests: true },
@@ -14,3 +14,4 @@ export default {
   concurrency: 2,
   timeoutMS: 20_000,
 };
+export default config;

@@ -13,8 +13,23 @@ export interface LeadTime {
 /** A drum of ordinary size stands for any: what it holds hardly changes how long it takes at a temperature. */
 const USUAL_VESSEL_L = 200;
 
+/** The same model at the same warmth takes as long: worked out once for each. */
+const known = new WeakMap<object, Map<number, LeadTime>>();
+/** A tenth of a degree makes no difference to anyone. */
+const round = (celsius: number) => Math.round(celsius * 10) / 10;
+
 /** How long a recipe takes in liquid that stands at a temperature, by the same forecast that batches get. */
 export function leadTime(recipe: Recipe, liquidC: number): LeadTime {
+  const { readiness } = recipe;
+  const at = round(liquidC);
+  const byWarmth = known.get(readiness) ?? new Map<number, LeadTime>();
+  known.set(readiness, byWarmth);
+  const found = byWarmth.get(at) ?? workOut(recipe, at);
+  byWarmth.set(at, found);
+  return found;
+}
+
+function workOut(recipe: Recipe, liquidC: number): LeadTime {
   const { window } = forecastBatch({
     recipe,
     vesselL: USUAL_VESSEL_L,

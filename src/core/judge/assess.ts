@@ -26,7 +26,7 @@ export interface Assessment {
 /** A shift in the window worth mentioning, h. */
 const WORTH_SAYING_H = 6;
 /** A look that narrows less than this is not worth the walk. */
-const WORTH_LOOKING = 0.03;
+const WORTH_LOOKING = 0.08;
 
 function warmerCase(input: BatchInput, current: BatchForecast): WarmerCase | null {
   const { low, high } = input.recipe.comfortC;
@@ -53,7 +53,10 @@ export function assess(input: BatchInput): Assessment {
     forecast: current,
     verdict: { ...verdict, reasons: [...verdict.reasons, ...besides] },
     ifWarmer: open && input.recipe.readiness.type === "ripens" ? warmerCase(input, current) : null,
-    looks: belief ? looksByWorth(belief).filter(({ narrowsBy }) => narrowsBy > WORTH_LOOKING) : [],
+    looks:
+      belief && verdict.spoilt === null && verdict.state !== "past"
+        ? looksByWorth(belief).filter(({ narrowsBy }) => narrowsBy > WORTH_LOOKING)
+        : [],
     remaining: remainingUse(input.recipe, verdict, input.log, input.nowH),
   };
 }

@@ -35,7 +35,9 @@ export function spoiltOf({ recipe, log, forecast }: JudgeInput): Spoilt | null {
     new Set(failed.map(({ word }) => word)).size > 1;
   const alike = failed.length - new Set(failed.map(({ word }) => word)).size > 0;
   const level = unsafe || alike ? "discard" : "hold";
-  const reasons: VerdictReason[] = [...hard, ...failed.slice(-2)];
+  // The same word twice is one reason.
+  const told = failed.filter(({ word }, index) => failed.findIndex((other) => other.word === word) === index);
+  const reasons: VerdictReason[] = [...hard, ...told.slice(-2)];
   return {
     level,
     reasons: level === "hold" ? [...reasons, { code: "hold", chance: spoilage.chance, laterGood }] : reasons,

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
-import { clockTime, fullDate } from "@/formats/times";
+import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
@@ -40,6 +40,7 @@ const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
   stated: "The temperature is as it was stated at the start, held.",
   guessed: "The temperature is a guess: a reading would narrow all this.",
 };
+const isNight = (at: Date, clock: FarmClock) => hourOfDay(at, clock) >= 21 || hourOfDay(at, clock) < 6;
 /** Drawn looks by the family of what goes on in the drum. */
 const LOOKS: Partial<Record<string, LookFamily>> = {
   bloom: "bloom",
@@ -132,6 +133,15 @@ export const BatchScreen = ({
             ))}
             {running && batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
             {running && batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
+            {running && batch.next.atMs > page.nowMs + 1_800_000 ? (
+              <li>
+                Look again {sayForecastMoment(new Date(batch.next.atMs), new Date(page.nowMs), clock)}
+                {batch.next.atMs - page.nowMs < 9 * 3_600_000 && isNight(new Date(batch.next.atMs), clock)
+                  ? ", though it is night: it may be best then"
+                  : ""}
+                .
+              </li>
+            ) : null}
           </ul>
           {running ? (
             <p className="mt-2 border-l-4 border-marigold pl-3">

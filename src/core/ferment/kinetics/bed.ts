@@ -17,7 +17,10 @@ const MOST_HEAT_RATE = 1.5;
 export function bedRunner(batch: FermentBatch, model: BedModel, course: Course): Runner {
   const { hours, airC, theta, tauH } = course;
   const steps = (hours.length - 1) / 2;
-  const opened = (batch.events ?? []).filter(({ type }) => type === "opened").map(({ hour }) => hour);
+  const opened = new Uint8Array(steps);
+  for (const { type, hour } of batch.events ?? [])
+    if (type === "opened" && hour > 0 && hour <= hours[2 * steps]!)
+      opened[Math.min(steps - 1, Math.ceil(hour / 3) - 1)] = 1;
   const riseK = model.greatestRiseK * Math.cbrt((batch.volumeL ?? model.volumeL) / 40);
   const atReference = cardinalShare(model.temperatures.referenceC, model.temperatures);
   return (u, v, featureHours) => {
@@ -47,7 +50,7 @@ export function bedRunner(batch: FermentBatch, model: BedModel, course: Course):
       const heat1 = riseK * working(middleE) * Math.min(MOST_HEAT_RATE, r1);
       celsius = stepLiquid(celsius, a + heat1, c + heat1, h, tauH);
       e += (r1 * h) / 24;
-      if (opened.some((hour) => hour > hours[2 * k]! && hour <= hours[2 * k + 2]!)) celsius = (celsius + c) / 2;
+      if (opened[k]) celsius = (celsius + c) / 2;
       dose += Math.max(0, celsius - model.temperatures.maxC) * h;
       nodes[k + 1] = hours[2 * k + 2]!;
       progress[k + 1] = e;

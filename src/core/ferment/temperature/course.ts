@@ -31,6 +31,10 @@ export interface Course {
 /** Least look-ahead past now, h. */
 const AHEAD_H = { bloom: 120, acid: 720, drawn: 480, soak: 480, char: 480, bed: 480, shell: 480 } as const;
 const FINE_UNTIL_H = 96;
+/** Weather is forecast for ten days; beyond it the day is a plain wave, which eight points a day follow well. */
+const FINE_AHEAD_H = 264;
+const FINE_SLOW_H = 480;
+const COARSE_STEP_H = 3;
 const KILLING_DOSE_CH = 24;
 
 export const horizonOf = (model: FermentModel, nowH: number): number =>
@@ -45,10 +49,20 @@ const withMiddles = (nodes: readonly number[]): Float64Array => {
   return hours;
 };
 
-function gridOf(batch: FermentBatch, horizonH: number): Float64Array {
+/** Hours up to some days past now; further on, where only the climate is known, every third: soaks look ahead for half a year. */
+function slowGrid(nowH: number, horizonH: number): Float64Array {
+  const fineH = Math.ceil(Math.max(FINE_SLOW_H, nowH + FINE_AHEAD_H));
+  const last = Math.ceil(horizonH);
+  const fine = Math.min(fineH, last);
+  const coarse = Math.ceil((last - fine) / COARSE_STEP_H);
+  return Float64Array.from({ length: fine + coarse + 1 }, (_, index) =>
+    index <= fine ? index : fine + (index - fine) * COARSE_STEP_H,
+  );
+}
+
+function gridOf(batch: FermentBatch, nowH: number, horizonH: number): Float64Array {
   const { cls } = batch.model;
-  if (cls !== "bloom" && cls !== "bed")
-    return Float64Array.from({ length: Math.ceil(horizonH) + 1 }, (_, hour) => hour);
+  if (cls !== "bloom" && cls !== "bed") return slowGrid(nowH, horizonH);
   if (cls === "bed") return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
   const nodes: number[] = [];
   for (let hour = 0; hour < horizonH; hour += hour < FINE_UNTIL_H ? 1 : 2) nodes.push(hour);
@@ -194,7 +208,7 @@ function basisOf(batch: FermentBatch, air: "read" | "stated" | "guessed", nowH: 
  */
 export function courseOf(batch: FermentBatch, nowH: number): Course {
   const { model } = batch;
-  const hours = gridOf(batch, horizonOf(model, nowH));
+  const hours = gridOf(batch, nowH, horizonOf(model, nowH));
   const air = airSeries(hours, batch.readings ?? [], batch.forecast ?? [], {
     startHour: batch.startHour ?? USUAL_START_HOUR,
     nowH,
