@@ -31,6 +31,14 @@ describe("what came of a batch", () => {
       byH: 60,
     });
   });
+  it("counts a pH at its very target, no word that says nothing, and no not-yet of the same hour or later", () => {
+    expect(outcomeOf(extract, [ph(200, 4.2), ph(260, 4)], null)).toEqual({ notBeforeH: 200, byH: 260 });
+    expect(outcomeOf(extract, [ph(200, 4.2)], 300)).toEqual({ notBeforeH: null, byH: 300 });
+    expect(outcomeOf(tea, [smell(10, "vinegar"), smell(30, "earthy")], null)).toEqual({ notBeforeH: null, byH: 30 });
+    const both = [smell(20, "raw sweet"), smell(30, "raw sweet"), smell(30, "earthy"), smell(40, "raw sweet")];
+    expect(outcomeOf(tea, both, null)).toEqual({ notBeforeH: 20, byH: 30 });
+    expect(outcomeOf(tea, [smell(25, "earthy"), smell(28, "earthy")], null)).toEqual({ notBeforeH: null, byH: 25 });
+  });
   it("is at the latest when it was strained, and nothing where it never came to that", () => {
     expect(outcomeOf(tea, [], 33)).toEqual({ notBeforeH: null, byH: 33 });
     expect(outcomeOf(tea, [], null)).toBeNull();
@@ -46,6 +54,12 @@ describe("how a forecast did", () => {
     [{ p10: null, p50: null, p90: null }, "too-late", null],
     [{ p10: 240, p50: null, p90: null }, "hit", null],
   ] as const)("%j: %s", (window, verdict, offH) => expect(scoreOf(window, truth)).toEqual({ verdict, offH }));
+  it("is right at its very edges", () => {
+    expect(scoreOf({ p10: 260, p50: 300, p90: 400 }, truth).verdict).toBe("hit");
+    expect(scoreOf({ p10: 100, p50: 150, p90: 200 }, truth).verdict).toBe("hit");
+  });
+  it("has no distance where one end is not known", () =>
+    expect(scoreOf({ p10: 1, p50: 2, p90: 3 }, { notBeforeH: null, byH: 9 }).offH).toBeNull());
   it("is left open where nobody looked before", () =>
     expect(scoreOf({ p10: 100, p50: 150, p90: 190 }, { notBeforeH: null, byH: 260 }).verdict).toBe("open"));
 });
