@@ -22,6 +22,10 @@ export const ACT_WORDS: Record<Act, string> = {
   "sealed": "Closed",
   "opened": "Opened",
   "flies-in": "Flies or ants in it",
+  "lid-checked": "Lid and cloth looked at",
+  "lid-off": "Lid or cloth found off",
+  "bag-out": "Bag or solids taken out",
+  "held-on-air": "Held on its air",
 };
 /** What the number of an act stands for. */
 const WITH_LITRES: readonly string[] = ["topped-up"];

@@ -2,6 +2,8 @@ import type { SignKind } from "@/core/book/words";
 import type { WarmerCase } from "@/core/judge/assess";
 import type { ObservationType } from "@/core/ferment/evidence/observations";
 import type { HardRule } from "@/core/ferment/outlook/spoilage";
+import { HOLD_LOOK_EVERY_H } from "@/core/judge/holdOnAir";
+import type { SmellAhead } from "@/core/judge/nextSmell";
 import type { VerdictReason } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { sayTemperature, type UnitSystem } from "./amounts";
@@ -96,6 +98,13 @@ const SIGN_VERBS: Record<SignKind, string> = {
   lens: "Under the lens",
 };
 
+const SMELL_AHEAD: Readonly<Record<SmellAhead["says"], (smell: SmellAhead) => string>> = {
+  ready: ({ now, next }) => `After ${now} comes ${listWords(next)}: that is ready.`,
+  past: ({ now, next }) => `After ${now} comes ${listWords(next)}: that is past, so don't wait for it.`,
+  failed: ({ now, next }) =>
+    `${listWords(next).replace(/^./, (first) => first.toUpperCase())} after ${now} would mean that it has failed.`,
+};
+
 /** One reason in plain words. */
 export function sayReason(reason: VerdictReason, telling: Telling): string {
   switch (reason.code) {
@@ -155,6 +164,12 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `The signs disagree (${reason.one}, then ${reason.other}). Look again in a few hours.`;
     case "air-off":
       return `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`;
+    case "held-on-air":
+      return reason.isOver
+        ? "Its night on air is over: use it now, or pour it on the compost. Its food has run out."
+        : `Held on its air until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)} at most; smell it every ${HOLD_LOOK_EVERY_H} hours, it is judged anew each time.`;
+    case "smell-ahead":
+      return SMELL_AHEAD[reason.says](reason);
     case "window-closed":
       return reason.hour === null
         ? "Its best time is over."

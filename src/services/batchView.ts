@@ -8,10 +8,12 @@ import type { Quantiles } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
 import type { Basis } from "@/core/judge/forecastBatch";
 import type { Look } from "@/core/judge/nextLook";
+import { holdOnAir } from "@/core/judge/holdOnAir";
 import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { recipeFrom } from "@/core/recipe/document";
+import { solidsStillIn } from "@/core/tend/keptLong";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
@@ -89,6 +91,12 @@ export interface BatchView {
   readonly moved: boolean;
   readonly wrapped: boolean;
   readonly powerOff: boolean;
+  /** Its lid or cloth was found off and not put back since. */
+  readonly lidOff: boolean;
+  /** A liquid that keeps still stands on its bag or solids. */
+  readonly solidsIn: boolean;
+  /** Held on its air, and until when at most. */
+  readonly heldUntilMs: number | null;
   readonly isBed: boolean;
   readonly phDecides: boolean;
   /** Two-stage soaks: when the open stage is over; and whether it was closed. */
@@ -143,7 +151,7 @@ function measuring({ readiness }: Recipe): Pick<BatchView, "measures" | "isBed">
 }
 
 /** How its vessel stands, by what was logged last of each. */
-function standing(log: readonly LogItem[]): Pick<BatchView, "hasHeater" | "moved" | "wrapped" | "powerOff"> {
+function standing(log: readonly LogItem[]): Pick<BatchView, "hasHeater" | "moved" | "wrapped" | "powerOff" | "lidOff"> {
   const acts = actsOf(log);
   const last = (...of: readonly string[]) => acts.findLast(({ act }) => of.includes(act))?.act;
   return {
@@ -151,6 +159,7 @@ function standing(log: readonly LogItem[]): Pick<BatchView, "hasHeater" | "moved
     moved: last("moved", "moved-back") === "moved",
     wrapped: last("wrapped", "unwrapped") === "wrapped",
     powerOff: last("power-cut", "power-back") === "power-cut",
+    lidOff: last("lid-off", "lid-checked", "sealed") === "lid-off",
   };
 }
 
@@ -167,6 +176,7 @@ export function batchView(
   const ms = (hour: number | null) => (hour === null ? null : atHour(telling, hour).getTime());
   const times = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });
   const { forecast, verdict, ifWarmer } = assessment;
+  const log = logItemsOf(batch, entries);
   return {
     id: batch.id,
     methodId: batch.methodId,
@@ -176,7 +186,7 @@ export function batchView(
     versionNo: batch.recipe.versionNo,
     lid: recipe.lid,
     aerated: recipe.aerated,
-    airOn: recipe.aerated && latestAirOff(logItemsOf(batch, entries)) === null,
+    airOn: recipe.aerated && latestAirOff(log) === null,
     filledL: batch.filledL,
     basisAmount: batch.basisAmount,
     vesselL: batch.vesselL,
@@ -209,7 +219,9 @@ export function batchView(
     remaining: sayRemaining(assessment.remaining),
     bestLook: assessment.looks[0] ? { kind: assessment.looks[0].kind, words: sayLook(assessment.looks[0]) } : null,
     ...measuring(recipe),
-    ...standing(logItemsOf(batch, entries)),
+    ...standing(log),
+    solidsIn: solidsStillIn(recipe, log),
+    heldUntilMs: ms(holdOnAir(recipe, log, forecast.window.end.p50)?.untilH ?? null),
     phDecides: phTarget(recipe) !== null,
     seal: forecast.seal && {
       atMs: ms(forecast.seal.p50),

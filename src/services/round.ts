@@ -3,6 +3,7 @@ import type { FitBand } from "@/core/apply/fitHours";
 import type { Act } from "@/core/book/words";
 import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
+import { KEPT_LONG_H } from "@/core/tend/keptLong";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
@@ -10,7 +11,7 @@ import type { Farm } from "@/data/farm";
 import type { DaySlot, TaskShare } from "@/data/taskShares";
 import { sayEntry } from "@/formats/entryText";
 import { sayVolume } from "@/formats/amounts";
-import { clockTime, hourOfDay, isoDay, sayForecastMoment, type FarmClock } from "@/formats/times";
+import { clockTime, hourOfDay, isoDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 import type { BatchView } from "./batchView";
 import type { WaterStartView } from "./readWaters";
@@ -76,16 +77,23 @@ function touchFor(act: string, batchId: number): RoundTouch {
   return { type: "log-act", batchId, act: act as Act };
 }
 
+/** How long ago it was last done, in words. */
+const sinceLast = (what: string, lastH: number | null, nowH: number): string =>
+  lastH === null ? `not ${what} yet` : `last ${what} ${sayDuration(Math.max(0, nowH - lastH))} ago`;
+
 function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): Draft[] {
   const nowH = hourOf(batch, now);
   return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate).map(
-    ({ task, dueH, late }) => {
+    ({ task, dueH, late, lastH }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       return {
         key: `${batch.id}-${task.act}`,
         dueMs,
         title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
-        why: late ? `Late. ${task.ifMissed}` : `${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`,
+        why: [
+          late ? `Late. ${task.ifMissed}` : `${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`,
+          ...(task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : []),
+        ].join(late ? " " : "; "),
         urgency: urgencyOf(dueMs, now, late),
         touch: touchFor(task.act, batch.id),
         vesselOrder: order,
@@ -106,6 +114,45 @@ function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date):
       title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
       why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
       touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
+    });
+  if (view.powerOff && view.hasHeater && !view.aerated && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-heater`,
+      title: `${vessel.name}: its heater has no power; get it going`,
+      why: "It cools to the air's warmth and slows. Wrap it while the power is away.",
+      touch: { type: "log-act", batchId: batch.id, act: "power-back" },
+    });
+  if (view.lidOff)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-lid-checked`,
+      title: `${vessel.name}: its lid is off; put it on and tie it`,
+      why: "Flies lay within the hour, rain thins it. Look for both first, and log what got in.",
+      touch: { type: "log-act", batchId: batch.id, act: "lid-checked" },
+    });
+  if (view.heldUntilMs !== null && view.heldUntilMs <= now.getTime() && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-close`,
+      title: `${vessel.name}: its night on air is over; use it now`,
+      why: "One night is the most that it is held: its food has run out. Smell it; if it is off, onto the compost.",
+      touch: { type: "close", batchId: batch.id },
+    });
+  const readyMs = view.window.start.p50;
+  if (
+    view.solidsIn &&
+    (view.state === "ready" || view.state === "peak") &&
+    readyMs !== null &&
+    now.getTime() - readyMs > KEPT_LONG_H * HOUR_MS
+  )
+    drafts.push({
+      ...base,
+      urgency: "now",
+      key: `${batch.id}-bag-out`,
+      title: `${vessel.name}: lift the bag or solids out, hang a tarp for shade`,
+      why: "Ready for over four weeks: to keep it longer it stands without them, cool and dark.",
+      touch: { type: "log-act", batchId: batch.id, act: "bag-out" },
     });
   const { seal } = view;
   if (seal && !seal.done && seal.atMs !== null && seal.atMs <= now.getTime() + 24 * HOUR_MS)

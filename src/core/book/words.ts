@@ -67,6 +67,10 @@ export const ACTS = [
   "sealed",
   "opened",
   "flies-in",
+  "lid-checked",
+  "lid-off",
+  "bag-out",
+  "held-on-air",
 ] as const;
 export type Act = (typeof ACTS)[number];
 

@@ -1,8 +1,6 @@
 import { forecastInput } from "@/testing/forecastInput";
 import { findRecipe } from "../book";
 import { startsForPeak } from "../choose/startForPeak";
-import { dueTasks } from "../tend/dueTasks";
-import { tendingHistory } from "../tend/history";
 import { assess } from "./assess";
 import { expectedCurve } from "./expectedCurve";
 import { weigh } from "./forecastBatch";
@@ -145,30 +143,6 @@ describe("the shelf's clock", () => {
     expect(shelfStartH(findRecipe("leaf-mould-brew"), [sign(46, "surface", "full head")], 50)).toBe(46);
     expect(shelfStartH(findRecipe("leaf-mould-brew"), [sign(40, "surface", "patches")], 50)).toBe(50);
     expect(shelfStartH(findRecipe("cultured-extract"), [sign(300, "smell", "cidery")], 400)).toBe(400);
-  });
-});
-
-describe("tending", () => {
-  const extract = findRecipe("cultured-extract");
-  const vent = (log: LogItem[], nowH: number) =>
-    tendingHistory(extract, log, nowH).find(({ task }) => task.act === "vented")!;
-  it("counts what was done and what was missed, each from when it was last done", () => {
-    const first = extract.tending.find((task) => task.act === "vented")!;
-    const on = Array.from({ length: 4 }, (_, round) => act(first.fromH + round * first.everyH, "vented"));
-    expect(vent(on, first.fromH + 3.2 * first.everyH)).toMatchObject({ missedH: [], doneH: { length: 4 } });
-    expect(vent([], first.fromH + 3.6 * first.everyH).missedH).toHaveLength(4);
-    expect(vent([act(first.fromH + 5, "vented")], first.fromH + 2.6 * first.everyH).missedH).toHaveLength(1);
-  });
-  it("misses nothing that is not long due", () => expect(vent([], 1).missedH).toEqual([]));
-  it("asks for the lock sooner in the warm, and for no stirring once it is closed", () => {
-    const due = (rate: number) =>
-      dueTasks(extract, [act(100, "vented")], 101, 400, rate).find(({ task }) => task.act === "vented")!.dueH;
-    expect(due(2)).toBeLessThan(due(1));
-    expect(due(0.2)).toBeGreaterThan(due(1));
-    const drum = findRecipe("drum-manure-tea");
-    const stirs = (log: LogItem[]) => dueTasks(drum, log, 100, 140).filter(({ task }) => task.act === "stirred").length;
-    expect(stirs([])).toBe(1);
-    expect(stirs([act(99, "sealed")])).toBe(0);
   });
 });
 

@@ -35,6 +35,7 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "unwrapped":
       return [{ hour, type: act.act }];
     case "opened":
+    case "lid-off":
       return [{ hour, type: "opened" }];
     case "flies-in":
       return [{ hour, type: "insects" }];
@@ -45,6 +46,9 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "pressed-under":
     case "sealed":
     case "fed":
+    case "lid-checked":
+    case "bag-out":
+    case "held-on-air":
       return [];
   }
 }

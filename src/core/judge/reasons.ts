@@ -5,6 +5,7 @@ import type { ObservationType } from "../ferment/evidence/observations";
 import type { HardRule } from "../ferment/outlook/spoilage";
 import type { Basis } from "./forecastBatch";
 import { actsOf, signsOf, type LogItem } from "./log";
+import type { SmellAhead } from "./nextSmell";
 
 /** Which part of the day made a batch run ahead or behind. */
 export type WarmthSpell =
@@ -70,6 +71,8 @@ export type VerdictReason =
   | { readonly code: "hard-rule"; readonly rule: HardRule }
   | { readonly code: "air-off"; readonly sinceH: number; readonly leavesH: number; readonly soilH: number }
   | { readonly code: "window-closed"; readonly hour: number | null }
+  | { readonly code: "held-on-air"; readonly untilH: number; readonly isOver: boolean }
+  | ({ readonly code: "smell-ahead" } & SmellAhead)
   | { readonly code: "overheated" }
   | { readonly code: "slow" }
   | {

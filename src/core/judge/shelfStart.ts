@@ -1,9 +1,9 @@
 import type { Recipe } from "../book/recipe";
-import { signsOf, type LogItem } from "./log";
+import { actsOf, signsOf, type LogItem } from "./log";
 import { latestAirOff } from "./reasons";
 
 /**
- * The hour at which a batch's shelf clock began: when its air stopped, when it was first ready, or when it was strained or closed.
+ * The hour at which a batch's shelf clock began: when its air stopped, when it was first ready, when its solids came out, or when it was strained or closed.
  * A clock never begins later than the straining itself.
  * @param strainedH hour at which it was strained
  */
@@ -25,6 +25,7 @@ export function shelfStartH(recipe: Recipe, log: readonly LogItem[], strainedH: 
       return 0;
     case "strained":
     case "closed":
-      return strainedH;
+      // What is kept in its drum without its solids is kept from when they came out.
+      return actsOf(log).find(({ act, hour }) => act === "bag-out" && hour <= strainedH)?.hour ?? strainedH;
   }
 }

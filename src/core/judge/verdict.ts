@@ -11,6 +11,8 @@ import {
   type JudgeInput,
 } from "./evidence";
 import { countedPh, countsAsPh, type PhItem } from "./log";
+import { holdOnAir } from "./holdOnAir";
+import { smellAhead } from "./nextSmell";
 import { latestAirOff, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
 
@@ -269,7 +271,9 @@ function byRule(evidence: Evidence): Judged {
 }
 
 /** What is said besides, whatever the rule found. */
-function asides({ forecast }: JudgeInput, evidence: Evidence): VerdictReason[] {
+function asides({ forecast, recipe, log, nowH }: JudgeInput, evidence: Evidence): VerdictReason[] {
+  const hold = holdOnAir(recipe, log, forecast.window.end.p50);
+  const smell = smellAhead(recipe, log);
   const surprising = forecast.surprises.find((surprise) => surprise.surprising);
   return [
     ...(evidence.disagreeing ? [evidence.disagreeing] : []),
@@ -278,6 +282,8 @@ function asides({ forecast }: JudgeInput, evidence: Evidence): VerdictReason[] {
     ...(forecast.stageFromH > 0 ? [{ code: "fed-anew", hour: forecast.stageFromH } as const] : []),
     ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
     ...(forecast.stuck.codes.includes("slow") ? [{ code: "slow" } as const] : []),
+    ...(hold ? [{ code: "held-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),
+    ...(smell ? [{ code: "smell-ahead", ...smell } as const] : []),
   ];
 }
 

@@ -1,6 +1,7 @@
 import type { Recipe } from "../book/recipe";
 import type { TendingTask } from "../book/types";
 import type { LogItem } from "../judge/log";
+import { programmeOf, sealedAtH } from "./programme";
 
 export interface DueTask {
   readonly task: TendingTask;
@@ -8,6 +9,8 @@ export interface DueTask {
   readonly dueH: number;
   /** Late by more than half its own interval. */
   readonly late: boolean;
+  /** Hour of the batch at which it was last done; null where it never was. */
+  readonly lastH: number | null;
 }
 
 /** Whether a line of the log is a task done. */
@@ -21,24 +24,22 @@ export const answers = (task: TendingTask, item: LogItem): boolean => {
 const everyHours = ({ act, everyH }: TendingTask, rate: number): number =>
   act === "vented" ? everyH / Math.min(2, Math.max(0.75, rate)) : everyH;
 
-/** Once it is closed for its second stage nobody opens it to stir. */
-const isOver = ({ act }: TendingTask, log: readonly LogItem[]): boolean =>
-  act === "stirred" && log.some((item) => item.kind === "act" && item.act === "sealed");
-
 /**
  * What a batch's programme asks for up to an hour: each task once, due its interval after it was last done.
  * @param untilH look ahead to this hour of the batch
  * @param rate how fast it works now against the usual
  */
 export function dueTasks(recipe: Recipe, log: readonly LogItem[], nowH: number, untilH: number, rate = 1): DueTask[] {
-  return recipe.tending.flatMap((task) => {
-    if (isOver(task, log)) return [];
+  const sealedH = sealedAtH(log);
+  return programmeOf(recipe, log).flatMap((task) => {
+    // What ended with the closing is not made up for: nobody opens it again to stir.
+    if (sealedH !== null && task.untilH === sealedH) return [];
     const everyH = everyHours(task, rate);
     const lastH = log
       .filter((item) => answers(task, item))
       .reduce((latest, item) => Math.max(latest, item.hour), -Infinity);
     const dueH = Math.max(task.fromH, lastH + everyH);
     if (dueH > untilH || (task.untilH !== undefined && dueH > task.untilH)) return [];
-    return [{ task, dueH, late: nowH - dueH > everyH / 2 }];
+    return [{ task, dueH, late: nowH - dueH > everyH / 2, lastH: Number.isFinite(lastH) ? lastH : null }];
   });
 }

@@ -2,6 +2,7 @@ import type { Recipe } from "../book/recipe";
 import type { TendingTask } from "../book/types";
 import type { LogItem } from "../judge/log";
 import { answers } from "./dueTasks";
+import { programmeOf } from "./programme";
 
 export interface TendingHistory {
   readonly task: TendingTask;
@@ -13,7 +14,7 @@ export interface TendingHistory {
 
 /** What of a batch's programme was done and what was missed, up to an hour of it. */
 export function tendingHistory(recipe: Recipe, log: readonly LogItem[], nowH: number): TendingHistory[] {
-  return recipe.tending.map((task) => {
+  return programmeOf(recipe, log).map((task) => {
     const doneH = log
       .filter((item) => answers(task, item))
       .map(({ hour }) => hour)

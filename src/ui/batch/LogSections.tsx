@@ -304,7 +304,9 @@ const Surroundings = ({
           {batch.powerOff ? act("power-back", "Power came back", false) : act("power-cut", "Power went off", false)}
           {batch.seal && !batch.seal.done ? act("sealed", "Closed for the second stage", false) : null}
           {act("opened", "Opened", false)}
+          {batch.lid === "sealed" ? null : act("lid-off", "Lid or cloth found off", false)}
           {act("flies-in", "Flies or ants in it", false)}
+          {batch.solidsIn ? act("bag-out", "Bag or solids taken out", false) : null}
         </div>
       </div>
     </details>
@@ -316,6 +318,15 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     { act: "stirred" as const, label: "Stirred" },
     ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
     ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
+    ...(batch.lid === "breathable" || batch.lidOff
+      ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Lid looked at" }]
+      : []),
+    ...(batch.aerated &&
+    batch.airOn &&
+    batch.heldUntilMs === null &&
+    (batch.state === "ready" || batch.state === "peak")
+      ? [{ act: "held-on-air" as const, label: "Held on air, one night at most" }]
+      : []),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
     ...(batch.aerated
       ? [
