@@ -138,7 +138,7 @@ async function pdfOf(page: Page): Promise<{ pages: number; widthMm: number; heig
 
 test("prints labels for every paper, alike for every can, with the code that opens the batch", async ({ page }) => {
   await page.goto("/shed");
-  await page.getByRole("button", { name: "Pour, label, empty: Nettle extract" }).click();
+  await page.getByRole("button", { name: "Look, pour, label: Nettle extract" }).click();
   const store = panel(page, "Nettle extract");
   await store.getByLabel("Into how many").fill("3");
   await store.getByLabel("Each takes (L)").fill("1 jerry can");

@@ -73,6 +73,7 @@ export const dropPlan = async (input: unknown) => runAction((ctx) => plans.dropP
 export const emptyStore = async (input: unknown) => runAction((ctx) => stores.emptyStore(ctx, input));
 export const countStore = async (input: unknown) => runAction((ctx) => stores.countStore(ctx, input));
 export const keepStore = async (input: unknown) => runAction((ctx) => stores.keepStore(ctx, input));
+export const checkStore = async (input: unknown) => runAction((ctx) => stores.checkStore(ctx, input));
 export const pourStore = async (input: unknown) => runAction((ctx) => stores.pourStore(ctx, input));
 export const addEquipment = async (input: unknown) => runAction((ctx) => tools.addEquipment(ctx, input));
 export const noteEquipment = async (input: unknown) => runAction((ctx) => tools.noteEquipment(ctx, input));

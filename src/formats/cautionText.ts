@@ -11,6 +11,14 @@ export function sayCaution(caution: ApplyCaution): string {
       return `Its air stopped ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is foul and goes on nothing but compost.`;
     case "late-for-leaves":
       return `Its air stopped ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`;
+    case "smelt-off":
+      return "It was smelt and found off: the heap or bare ground, and nothing that grows.";
+    case "smelt-doubtful":
+      return "It was found off before and better later. Let another nose smell it.";
+    case "smell-first":
+      return caution.because === "hot-spell"
+        ? "It stood through a hot spell since it was last smelt. Open it, smell it, say what you found; then it may go out."
+        : "It has stood long since it was last smelt. Open it, smell it, say what you found; then it may go out.";
     case "use-unknown":
       return `The book knows no such use of ${caution.method.toLowerCase()}.`;
     case "too-strong":

@@ -10,6 +10,7 @@ import { parseDilution } from "@/core/quantity/ratio";
 import { insertApplication, insertApplicationPlot } from "@/data/applications";
 import type { Queryable } from "@/data/db";
 import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
+import { listChecksOf } from "@/data/storeChecks";
 import { insertStoreMovement, lockStore } from "@/data/stores";
 import { sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
@@ -17,6 +18,7 @@ import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
+import { airDays, storeState } from "./shed/storeStates";
 import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
 
@@ -70,6 +72,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     ];
     const recipe = recipeFrom(store.recipe);
     const rate = findUseRate(recipe, use.id);
+    const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
     requireReason(
       findCautions({
         recipe,
@@ -78,6 +81,8 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
         partsWater: dilution.partsWater,
         hoursPastExpiry: (at.getTime() - store.expiresAt.getTime()) / 3_600_000,
         hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / 3_600_000,
+        smelt: state.smelt,
+        recheck: state.recheck,
         plots: plots.map(({ name, leafEaten, harvestOn }) => ({ name, leafEaten, harvestOn })),
         today: isoDay(at, { timeZone: farm?.timeZone ?? "UTC" }),
       }),

@@ -7,7 +7,7 @@ import { listStoresOnHand } from "@/data/stores";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters, type WatersView } from "./readWaters";
-import { storeView, type StoreView } from "./shed/readShed";
+import { storeViews, type StoreView } from "./shed/storeStates";
 import { airSince, fitBands } from "./weather";
 
 export interface PlotView extends Plot {
@@ -50,7 +50,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     farm: farmView(farm),
     nowMs: now.getTime(),
     plots: plots.map((plot) => ({ ...plot, last: lastOf(plot.id) })),
-    stores: stores.map(storeView),
+    stores: await storeViews(db, farm, stores, now),
     tools,
     waters,
     bands: fitBands(farm, air.hours, now, BANDS_AHEAD_H),

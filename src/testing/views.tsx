@@ -10,7 +10,8 @@ import type { Progress } from "@/services/ferment/readProgress";
 import type { MakingView } from "@/services/readMaking";
 import type { WatersView } from "@/services/readWaters";
 import type { FieldView, PlotView } from "@/services/readField";
-import type { ShelfItem, StoreView } from "@/services/shed/readShed";
+import type { ShelfItem } from "@/services/shed/readShed";
+import type { StoreView } from "@/services/shed/storeStates";
 import type { YardVessel, YardView } from "@/services/readYard";
 import { ActionsProvider, type FarmActions } from "@/ui/actions";
 
@@ -174,6 +175,9 @@ export const storeOf = (change: Partial<StoreView> = {}): StoreView => ({
   partNo: null,
   shelfFromMs: at(-100),
   expiresMs: at(2000),
+  recheck: null,
+  smelt: "good",
+  loosenMs: null,
   ...change,
 });
 

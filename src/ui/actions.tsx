@@ -40,6 +40,7 @@ export interface FarmActions {
   readonly emptyStore: Act<{ storeId: number }>;
   readonly countStore: Act<{ storeId: number }>;
   readonly keepStore: Act<{ storeId: number }>;
+  readonly checkStore: Act<{ storeId: number }>;
   readonly pourStore: Act<{ storeIds: number[] }>;
   readonly addEquipment: Act<{ equipmentId: number }>;
   readonly noteEquipment: Act<{ equipmentId: number }>;

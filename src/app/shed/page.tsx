@@ -6,11 +6,22 @@ import { openPage } from "../openPage";
 
 export const metadata: Metadata = { title: "Shed" };
 
-export default async function ShedPage({ searchParams }: { readonly searchParams: Promise<{ item?: string }> }) {
-  const { item: itemId } = await searchParams;
+export default async function ShedPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ item?: string; store?: string }>;
+}) {
+  const { item: itemId, store: storeId } = await searchParams;
   const page = await openPage(async ({ ctx, farm }) => {
     const view = await readShed(ctx, farm);
     return { view, item: itemId === undefined ? null : await readItem(ctx, itemId, view.today) };
   });
-  return page.type === "open" ? <ShedScreen view={page.value.view} item={page.value.item} /> : null;
+  return page.type === "open" ? (
+    <ShedScreen
+      key={storeId ?? ""}
+      view={page.value.view}
+      item={page.value.item}
+      storeId={storeId === undefined ? null : Number(storeId)}
+    />
+  ) : null;
 }

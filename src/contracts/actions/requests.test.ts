@@ -90,6 +90,7 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
   dropPlan: { requestKey: KEY, planId: 1 },
   emptyStore: { requestKey: KEY, storeId: 1, litres: 2, to: "composted", reason: "past its day" },
   countStore: { requestKey: KEY, storeId: 1, litres: 12 },
+  checkStore: { requestKey: KEY, storeId: 1, kind: "smelt-good", ph: 3.6 },
   keepStore: { requestKey: KEY, storeId: 1, until: "2031-04-01", reason: "opened" },
   pourStore: { requestKey: KEY, storeId: 1, parts: [{ litres: 5, label: "Can", container: "vented" }] },
   addEquipment: { requestKey: KEY, kind: "pump", name: "Big pump", count: 1, size: 60, outlets: 4 },

@@ -74,6 +74,7 @@ export interface ActionRequests {
   readonly emptyStore: FromSchema<S["emptyStore"]>;
   readonly countStore: FromSchema<S["countStore"]>;
   readonly keepStore: FromSchema<S["keepStore"]>;
+  readonly checkStore: FromSchema<S["checkStore"]>;
   readonly pourStore: FromSchema<S["pourStore"]>;
   readonly addEquipment: FromSchema<S["addEquipment"]>;
   readonly noteEquipment: FromSchema<S["noteEquipment"]>;

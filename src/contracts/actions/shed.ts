@@ -1,6 +1,7 @@
 import { EQUIPMENT_KINDS } from "@/core/equipment/needs";
 import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS } from "@/core/safety/provenance";
 import { LOT_HAPPENINGS } from "@/core/stock/lotState";
+import { STORE_CHECKS } from "@/core/stock/storeChecks";
 import { AMOUNT, DAY, ID, MOMENT, NAME, NOTE, object, POSITIVE_AMOUNT, REASON, REQUEST_KEY, ROW_ID } from "../parts";
 import { VERSION_NO } from "./making";
 
@@ -157,6 +158,15 @@ export const KEEP_STORE = object(["requestKey", "storeId", "until", "reason"], {
   reason: NEEDED_REASON,
 });
 
+export const CHECK_STORE = object(["requestKey", "storeId", "kind"], {
+  requestKey: REQUEST_KEY,
+  storeId: ROW_ID,
+  kind: { enum: STORE_CHECKS },
+  ph: { type: ["number", "null"], minimum: 0, maximum: 14 },
+  note: NOTE,
+  at: MOMENT,
+});
+
 export const POUR_STORE = object(["requestKey", "storeId", "parts"], {
   requestKey: REQUEST_KEY,
   storeId: ROW_ID,
@@ -214,6 +224,7 @@ export const SHED_SCHEMAS = {
   emptyStore: EMPTY_STORE,
   countStore: COUNT_STORE,
   keepStore: KEEP_STORE,
+  checkStore: CHECK_STORE,
   pourStore: POUR_STORE,
   addEquipment: ADD_EQUIPMENT,
   noteEquipment: NOTE_EQUIPMENT,

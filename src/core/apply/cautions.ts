@@ -1,12 +1,16 @@
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
 import type { UseId } from "../book/uses";
+import type { Recheck } from "../stock/storeChecks";
 
 /** What speaks against an application: `reason` wants one from the person, `never` can't be overridden. */
 export type ApplyCaution =
   | { readonly code: "expired"; readonly weight: "reason"; readonly hoursPast: number }
   | { readonly code: "long-dead"; readonly weight: "never"; readonly hours: number; readonly limitH: number }
   | { readonly code: "late-for-leaves"; readonly weight: "reason"; readonly hours: number; readonly limitH: number }
+  | { readonly code: "smelt-off"; readonly weight: "never" }
+  | { readonly code: "smelt-doubtful"; readonly weight: "reason" }
+  | { readonly code: "smell-first"; readonly weight: "never"; readonly because: Recheck["because"] }
   | { readonly code: "use-unknown"; readonly weight: "reason"; readonly method: string }
   | { readonly code: "too-strong"; readonly weight: "reason"; readonly strongest: number; readonly partsWater: number }
   | {
@@ -23,6 +27,9 @@ export interface ApplyCase {
   readonly partsWater: number;
   readonly hoursPastExpiry: number;
   readonly hoursSinceShelf: number;
+  /** As last smelt, and whether it must be smelt again first. */
+  readonly smelt: "good" | "off" | "doubtful";
+  readonly recheck: Recheck | null;
   readonly plots: readonly { readonly name: string; readonly leafEaten: boolean; readonly harvestOn: string | null }[];
   /** The farm's calendar day. */
   readonly today: string;
@@ -61,6 +68,15 @@ function clockCautions({ recipe, use, hoursPastExpiry, hoursSinceShelf }: ApplyC
     : [];
 }
 
+function noseCautions({ use, smelt, recheck }: ApplyCase): ApplyCaution[] {
+  if (use.id === "compost") return [];
+  if (smelt === "off") return [{ code: "smelt-off", weight: "never" }];
+  return [
+    ...(recheck ? [{ code: "smell-first", weight: "never", because: recheck.because } as const] : []),
+    ...(smelt === "doubtful" ? [{ code: "smelt-doubtful", weight: "reason" } as const] : []),
+  ];
+}
+
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
 export function findCautions(application: ApplyCase): ApplyCaution[] {
   const { rate, recipe, partsWater } = application;
@@ -70,7 +86,10 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
       : partsWater < rate.partsWater.strongest * (1 - 1e-9)
         ? [{ code: "too-strong", weight: "reason", strongest: rate.partsWater.strongest, partsWater }]
         : [];
-  return [...clockCautions(application), ...leafCaution(application), ...strength].toSorted(
-    (a, b) => Number(b.weight === "never") - Number(a.weight === "never"),
-  );
+  return [
+    ...clockCautions(application),
+    ...noseCautions(application),
+    ...leafCaution(application),
+    ...strength,
+  ].toSorted((a, b) => Number(b.weight === "never") - Number(a.weight === "never"));
 }

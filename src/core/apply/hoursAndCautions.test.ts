@@ -48,6 +48,8 @@ describe("cautions against an application", () => {
       partsWater: 1000,
       hoursPastExpiry: -1,
       hoursSinceShelf: 0.5,
+      smelt: "good",
+      recheck: null,
       plots: [],
       today: "2031-03-20",
       ...change,
@@ -68,6 +70,13 @@ describe("cautions against an application", () => {
     expect(on("aerated-tea", "foliar", lettuce(null))).toEqual(["leaf-eaten-soon/reason"]);
     expect(on("aerated-tea", "foliar", lettuce("2031-08-20"))).toEqual([]);
     expect(on("aerated-tea", "drench-growing", lettuce("2031-03-25"))).toEqual([]);
+  });
+  it("bar what was smelt off or must be smelt first, but for compost, and doubt what was off before", () => {
+    const recheck = { because: "hot-spell", dueMs: 0 };
+    expect(on("plant-juice", "foliar", { smelt: "off", recheck })).toEqual(["smelt-off/never"]);
+    expect(on("plant-juice", "foliar", { recheck })).toEqual(["smell-first/never"]);
+    expect(on("plant-juice", "foliar", { smelt: "doubtful" })).toEqual(["smelt-doubtful/reason"]);
+    expect(on("aerated-tea", "compost", { partsWater: 1, smelt: "off", recheck })).toEqual([]);
   });
   it("bar a tea that has been without air past the hard end, but for compost", () => {
     expect(on("aerated-tea", "drench-growing", { partsWater: 1, hoursSinceShelf: 13 })).toEqual(["long-dead/never"]);

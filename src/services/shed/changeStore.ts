@@ -1,4 +1,5 @@
 import "server-only";
+import { phTarget } from "@/core/book/recipe";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Queryable } from "@/data/db";
 import {
@@ -11,11 +12,13 @@ import {
   type StoreMovement,
 } from "@/data/stores";
 import { findFarm } from "@/data/farm";
+import { copyStoreChecks, insertStoreCheck } from "@/data/storeChecks";
 import { sayVolume } from "@/formats/amounts";
 import { noonOf } from "@/formats/times";
 import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
 import { momentOf, write } from "../write";
+import { makesGas } from "./storeStates";
 
 /** The ledger's grain, L. */
 const GRAIN_L = 5e-4;
@@ -116,6 +119,7 @@ export const pourStore = (ctx: Context, input: unknown): Promise<{ storeIds: num
         shelfFrom: store.shelfFrom,
         expiresAt: store.expiresAt,
       });
+      await copyStoreChecks(db, store.id, id);
       await move(db, ctx, store.id, -litres, "poured", at, `into ${part.label.trim()}`);
       await move(db, ctx, id, litres, "poured", at, `from ${store.label}`);
       storeIds.push(id);
@@ -123,5 +127,34 @@ export const pourStore = (ctx: Context, input: unknown): Promise<{ storeIds: num
     return { storeIds };
   });
 
-/** Living brews and ferments under an airlock or cloth make gas in the jar as in the drum. */
-export const makesGas = (lid: string, living: boolean): boolean => living || lid === "airlock" || lid === "breathable";
+/** So far above its target a sour liquid no longer keeps by its sourness. */
+const SOUR_MARGIN = 0.5;
+
+/**
+ * A store was looked at: its gas let out, smelt and found good, or found off. Nothing found off is lifted by a later line alone; it stays
+ * doubtful.
+ * @throws {Refusal} for a good word over a pH that has climbed
+ */
+export const checkStore = (ctx: Context, input: unknown): Promise<{ storeId: number }> =>
+  write(ctx, "checkStore", input, async (db, request) => {
+    const store = await requireStore(db, request.storeId);
+    const at = momentOf(ctx, request.at, store.shelfFrom);
+    const target = phTarget(recipeFrom(store.recipe));
+    const ph = request.ph ?? null;
+    if (request.kind === "smelt-good" && ph !== null && target !== null && ph > target + SOUR_MARGIN)
+      throw refuseAt(
+        "unfit",
+        "/ph",
+        `pH ${ph} is no longer sour enough to keep it: write it down as off, or read again.`,
+      );
+    await insertStoreCheck(db, {
+      storeId: store.id,
+      kind: request.kind,
+      ph,
+      note: request.note?.trim() ?? "",
+      at,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { storeId: store.id };
+  });

@@ -7,7 +7,7 @@ import { listReceipts, listUse } from "@/data/movements";
 import type { OwnIngredient } from "@/data/ownIngredients";
 import { listPlots } from "@/data/plots";
 import { listFirstDays } from "@/data/stock";
-import { listStoresOnHand, type Store } from "@/data/stores";
+import { listStoresOnHand } from "@/data/stores";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import { sayHold } from "@/formats/holdText";
 import { isoDay } from "@/formats/times";
@@ -17,6 +17,7 @@ import { readWaters, type WatersView } from "../readWaters";
 import { readDemands } from "./demands";
 import { shedItems, type ShedItem } from "./items";
 import { readShelfLots, type Shelf } from "./shelf";
+import { storeViews, type StoreView } from "./storeStates";
 import { takersOf } from "./takers";
 
 const DAY_MS = 86_400_000;
@@ -48,11 +49,6 @@ export interface ShelfItem {
   readonly unitCostMinor: number;
 }
 
-export type StoreView = Omit<Store, "shelfFrom" | "expiresAt"> & {
-  readonly shelfFromMs: number;
-  readonly expiresMs: number;
-};
-
 /** A store in the shed, with the beds that could take it before it is over. */
 export type ShedStore = StoreView & { readonly takers: readonly string[] };
 
@@ -66,12 +62,6 @@ export interface ShedView {
   readonly waters: WatersView;
   readonly own: readonly OwnIngredient[];
 }
-
-export const storeView = ({ shelfFrom, expiresAt, ...store }: Store): StoreView => ({
-  ...store,
-  shelfFromMs: shelfFrom.getTime(),
-  expiresMs: expiresAt.getTime(),
-});
 
 /** A fill draws on few lots; more of them are not sent. */
 const LOTS_SHOWN = 20;
@@ -127,6 +117,7 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
     readDemands(db, today, farm),
     listPlots(db),
   ]);
+  const views = await storeViews(db, farm, stores, ctx.now());
   const items = shedItems(shelf, { terms, flows: [...use, ...receipts], firstDays, demands, nowMs });
   const soonest = new Map(items.map((item) => [item.itemId, urgency(item, nowMs)]));
   return {
@@ -134,7 +125,7 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
     nowMs,
     today,
     items: items.toSorted((a, b) => soonest.get(a.itemId)! - soonest.get(b.itemId)! || BY_WORD.compare(a.name, b.name)),
-    stores: stores.map((store) => ({ ...storeView(store), takers: takersOf(store, plots, nowMs) })),
+    stores: views.map((view, index) => ({ ...view, takers: takersOf(stores[index]!, plots, nowMs) })),
     waters,
     own,
   };

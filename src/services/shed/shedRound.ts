@@ -14,9 +14,11 @@ import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
 import type { RoundDraft } from "../round";
 import { readShelfLots } from "./shelf";
+import { storeViews } from "./storeStates";
 import { WARN_H } from "./takers";
 
 const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 const SHED_ORDER = 1000;
 const PICKED_PLANTS: readonly string[] = ["plant", "greens", "legume-leaf", "repellent-plant"];
 
@@ -80,6 +82,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
   const today = isoDay(ctx.now(), clock);
   const rise = nextRise(farm, now);
   const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
+  const views = await storeViews(db, farm, stores, ctx.now());
   const task = (
     key: string,
     title: string,
@@ -145,6 +148,34 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
             urgency: "later",
           },
         ),
+      ),
+    ...views
+      .filter(({ loosenMs, onHandL }) => onHandL > 0 && loosenMs !== null && loosenMs <= now + DAY_MS)
+      .map(({ id, label, loosenMs }) =>
+        task(
+          `loosen-${id}`,
+          `${label}: let its gas out, slowly, face away`,
+          "It still works; a tight lid bursts",
+          `/shed?store=${id}`,
+          loosenMs! > now ? { dueMs: loosenMs!, urgency: "later" } : {},
+        ),
+      ),
+    ...views
+      .filter(({ recheck, smelt, expiresMs }) => recheck !== null && smelt !== "off" && expiresMs > now)
+      .map(({ id, label, recheck }) =>
+        task(
+          `smell-${id}`,
+          `${label}: open it and smell it before it is used`,
+          recheck!.because === "hot-spell"
+            ? "It stood through a hot spell"
+            : "It has stood long since it was last smelt",
+          `/shed?store=${id}`,
+        ),
+      ),
+    ...views
+      .filter(({ smelt }) => smelt === "off")
+      .map(({ id, label }) =>
+        task(`off-${id}`, `${label}: found off; bring it to the heap`, "Not on what grows", `/shed?store=${id}`),
       ),
     ...stores
       .filter(({ expiresAt }) => expiresAt.getTime() <= now)

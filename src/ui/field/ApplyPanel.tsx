@@ -35,6 +35,29 @@ const sayBothWays = ({ partsWater }: Dilution) =>
     ? "undiluted"
     : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
 
+/** What has stood long is smelt here and now, before it goes out. */
+const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
+  const check = useAct("checkStore");
+  const found = async (kind: "smelt-good" | "smelt-off") => {
+    if (await check.run({ storeId, kind })) toast.success("Written down, with day and name.");
+  };
+  return (
+    <div role="group" aria-label="What its smell says" className="flex flex-wrap gap-2">
+      <Button disabled={check.busy} onClick={() => void found("smelt-good")}>
+        It smells good
+      </Button>
+      <Button look="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
+        It smells off
+      </Button>
+      {check.error ? (
+        <Notice tone="error" title={check.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+    </div>
+  );
+};
+
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
   const apply = useAct("applyStore");
@@ -77,6 +100,8 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         partsWater: dilution.partsWater,
         hoursPastExpiry: (view.nowMs - store.expiresMs) / 3_600_000,
         hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
+        smelt: store.smelt,
+        recheck: store.recheck,
         plots,
         today: isoDay(new Date(view.nowMs), view.farm),
       })
@@ -239,6 +264,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           {null}
         </Notice>
       ))}
+      {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={store.id} /> : null}
       {cautions.length > 0 && !barred ? (
         <TextArea
           label="Why all the same?"

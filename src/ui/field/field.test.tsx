@@ -75,6 +75,16 @@ describe("applying", () => {
     expect(screen.queryByLabelText("Why all the same?")).toBeNull();
     expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
   });
+  it("has what stood long smelt first, here and now", async () => {
+    const actions = fakeActions();
+    openPanel([1], fieldOf({ stores: [storeOf({ recheck: { because: "age", dueMs: at(-3) } })] }), actions);
+    expect(screen.getByText(/stood long since it was last smelt/)).toBeVisible();
+    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+    fireEvent.click(screen.getByRole("button", { name: "It smells good" }));
+    await waitFor(() =>
+      expect(actions.checkStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, kind: "smelt-good" }),
+    );
+  });
   it("takes the injector for the injector's use, and refuses what it can't give", () => {
     openPanel([1]);
     fireEvent.click(screen.getByRole("radio", { name: "Through the injector" }));

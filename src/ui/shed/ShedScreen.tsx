@@ -17,9 +17,19 @@ import { StoreShelf } from "./StoreShelf";
 type Open = { readonly type: "receive" | "own" } | { readonly type: "store"; readonly store: ShedStore } | null;
 
 /** The shed: finished inputs, and what to make more from, what spoils or runs out first in front. */
-export const ShedScreen = ({ view, item = null }: { readonly view: ShedView; readonly item?: ItemView | null }) => {
+export const ShedScreen = ({
+  view,
+  item = null,
+  storeId = null,
+}: {
+  readonly view: ShedView;
+  readonly item?: ItemView | null;
+  /** The store that is opened at once. */
+  readonly storeId?: number | null;
+}) => {
   const router = useRouter();
-  const [open, setOpen] = useState<Open>(null);
+  const asked = view.stores.find(({ id }) => id === storeId);
+  const [open, setOpen] = useState<Open>(asked ? { type: "store", store: asked } : null);
   useKey("n", () => setOpen({ type: "receive" }));
   const close = () => setOpen(null);
   return (

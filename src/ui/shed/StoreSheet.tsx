@@ -6,6 +6,7 @@ import { sayVolume } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
 import type { ActionError } from "@/contracts/actions/requests";
+import type { StoreCheckKind } from "@/core/stock/storeChecks";
 import { useAct } from "../actions";
 import { Button, buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
@@ -13,6 +14,7 @@ import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { needsLook } from "./storeWords";
 
 interface StoreSheetProps {
   readonly store: ShedStore;
@@ -20,7 +22,7 @@ interface StoreSheetProps {
   readonly onClose: () => void;
 }
 
-type Act = "pour" | "empty" | "count" | "keep";
+type Act = "look" | "pour" | "empty" | "count" | "keep";
 
 /** What happens to a store, as a small form in its panel: what is wrong on top, the act at its foot. */
 const StoreForm = ({
@@ -223,10 +225,55 @@ const Keep = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: (
   );
 };
 
-/** One store: poured over into cans and jars, measured, labelled, or brought where what is over belongs. */
+const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; readonly note: string }[] = [
+  { value: "smelt-good", label: "smells good", note: "As it did when it was stored. It may go out." },
+  { value: "smelt-off", label: "smells off", note: "Foul, rotten, or mouldy in colour. The heap or bare ground only." },
+  { value: "loosened", label: "gas let out", note: "Turned slowly, face away; closed again or left loose." },
+];
+
+/** Opened, smelt, its pH read, its gas let out. */
+const Look = ({ store, onDone }: { readonly store: ShedStore; readonly onDone: () => void }) => {
+  const act = useAct("checkStore");
+  const [kind, setKind] = useState<StoreCheckKind>("smelt-good");
+  const [ph, setPh] = useState("");
+  const [note, setNote] = useState("");
+  const submit = async () => {
+    const read = ph.trim() === "" ? null : (parseNumber(ph) as number);
+    if (!(await act.run({ storeId: store.id, kind, ph: read, note }))) return;
+    toast.success(
+      kind === "smelt-off"
+        ? "Written down. Now empty it: the heap or bare ground."
+        : "Written down, with day and name.",
+    );
+    onDone();
+  };
+  return (
+    <StoreForm busy={act.busy} error={act.error} act="Keep what was found" onSubmit={submit}>
+      <Choices label="What was found" value={kind} onChange={setKind} stacked options={LOOKS} />
+      {kind === "loosened" ? null : (
+        <NumberField
+          label="pH, if read"
+          value={ph}
+          onChange={(event) => setPh(event.target.value)}
+          error={act.fields["/ph"]}
+        />
+      )}
+      <TextField
+        label="Note"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        error={act.fields["/note"]}
+      />
+    </StoreForm>
+  );
+};
+
+/** One store: looked at, poured over into cans and jars, measured, labelled, or brought where what is over belongs. */
 export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
   const over = store.expiresMs < view.nowMs;
-  const [act, setAct] = useState<Act>(over ? "empty" : "pour");
+  const [act, setAct] = useState<Act>(
+    over || store.smelt === "off" ? "empty" : needsLook(store, view) ? "look" : "pour",
+  );
   return (
     <Sheet
       open
@@ -250,17 +297,24 @@ export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
             Not on anything that is growing. The heap or bare ground may still have it; the books keep where it went.
           </Notice>
         ) : null}
+        {store.smelt === "off" ? (
+          <Notice tone="error" title="It was found off">
+            The heap or bare ground, and nothing that grows. A better smell later does not make it good again.
+          </Notice>
+        ) : null}
         <Choices
           label="What happens to it"
           value={act}
           onChange={setAct}
           options={[
+            { value: "look", label: "smelt, let out" },
             { value: "pour", label: "poured over" },
             { value: "count", label: "measured" },
             { value: "keep", label: "another day" },
             { value: "empty", label: "emptied" },
           ]}
         />
+        {act === "look" ? <Look store={store} onDone={onClose} /> : null}
         {act === "pour" ? <Pour store={store} onDone={onClose} /> : null}
         {act === "count" ? <Measure store={store} onDone={onClose} /> : null}
         {act === "keep" ? <Keep store={store} onDone={onClose} /> : null}

@@ -5,6 +5,7 @@ import { fullDate, sayDuration } from "@/formats/times";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
 import { Button, buttonLook } from "../kit/Button";
 import { Bottle } from "./shelfDrawings";
+import { sayStoreNeed } from "./storeWords";
 
 const HOUR_MS = 3_600_000;
 /** Warned so far ahead. */
@@ -36,6 +37,7 @@ const StoreItem = ({
 }) => {
   const life = sayLife(store, view);
   const over = store.expiresMs < view.nowMs;
+  const need = sayStoreNeed(store, view);
   return (
     <li className="flex flex-col items-center text-center">
       <div className="flex h-36 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
@@ -52,6 +54,7 @@ const StoreItem = ({
         {store.partNo ? <span className="text-soft"> · part {store.partNo}</span> : null}
       </p>
       <p className={`text-[0.88rem] leading-tight ${life.tone}`}>{life.text}</p>
+      {need ? <p className="text-[0.88rem] leading-tight font-semibold text-rust">{need}</p> : null}
       <p className="mb-2 text-[0.88rem] leading-tight text-soft">
         {[CONTAINER_WORDS[store.container], store.place].filter(Boolean).join("; ")}
         {store.takers.length > 0 ? `. Could take it: ${store.takers.join(", ")}` : ""}
@@ -65,9 +68,9 @@ const StoreItem = ({
         <Button
           look={over ? "danger" : "quiet"}
           onClick={onOpen}
-          aria-label={`${over ? "Where it goes" : "Pour, label, empty"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
+          aria-label={`${over ? "Where it goes" : "Look, pour, label"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
         >
-          {over ? "Where it goes" : "Pour, label…"}
+          {over ? "Where it goes" : "Look, pour, label…"}
         </Button>
       </div>
     </li>

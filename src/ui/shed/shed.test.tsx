@@ -370,7 +370,7 @@ describe("a store", () => {
   };
   it("is poured into parts alike", async () => {
     const actions = openStore(
-      "Pour, label, empty: Nettle extract",
+      "Look, pour, label: Nettle extract",
       fakeActions({ pourStore: { ok: true, value: { storeIds: [8, 9] } } }),
     );
     fireEvent.change(screen.getByLabelText("Each takes (L)"), { target: { value: "5" } });

@@ -232,6 +232,21 @@ describe("a store", () => {
       expect(actions.keepStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, until: "2031-04-10", reason: "opened" }),
     );
   });
+  it("is opened and smelt, its pH kept; one found off is only emptied", async () => {
+    const actions = fakeActions();
+    const due: ShedStore = { ...STORE, recheck: { because: "age", dueMs: NOW_MS } };
+    const { unmount } = renderWith(actions, <StoreSheet store={due} view={VIEW} onClose={closed} />);
+    fireEvent.click(screen.getByRole("radio", { name: /smells good/ }));
+    type("pH, if read", "3,7");
+    click("Keep what was found");
+    await waitFor(() =>
+      expect(actions.checkStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, kind: "smelt-good", ph: 3.7 }),
+    );
+    unmount();
+    renderWith(fakeActions(), <StoreSheet store={{ ...STORE, smelt: "off" }} view={VIEW} onClose={closed} />);
+    expect(screen.getByText("It was found off")).toBeVisible();
+    expect(screen.getByRole("button", { name: "Write it down" })).toBeVisible();
+  });
   it("marks the lid that would burst, and keeps what was typed", async () => {
     open(
       fakeActions({

@@ -1,0 +1,14 @@
+import type { ShedStore, ShedView } from "@/services/shed/readShed";
+
+/** Whether a store wants to be opened: smelt before it is used, or its gas let out. */
+export const needsLook = ({ recheck, loosenMs }: ShedStore, { nowMs }: Pick<ShedView, "nowMs">): boolean =>
+  recheck !== null || (loosenMs !== null && loosenMs <= nowMs);
+
+/** What a store wants now, in words; null where nothing. */
+export function sayStoreNeed(store: ShedStore, view: Pick<ShedView, "nowMs">): string | null {
+  if (store.smelt === "off") return "■ found off: the heap or bare ground";
+  if (store.recheck)
+    return store.recheck.because === "hot-spell" ? "▲ hot spell: smell it first" : "▲ stood long: smell it first";
+  if (store.loosenMs !== null && store.loosenMs <= view.nowMs) return "▲ let its gas out";
+  return store.smelt === "doubtful" ? "▲ found off before: doubtful" : null;
+}
