@@ -10,7 +10,7 @@ const LID_IF_MISSED =
 
 const LID_TASK: TendingTask = {
   act: "lid-checked",
-  text: "Lid and cloth: on, tied, no flies or ants, out of sun and rain",
+  text: "Lid or cloth tied, shaded, no flies?",
   everyH: LID_EVERY_H,
   fromH: LID_EVERY_H,
   ifMissed: LID_IF_MISSED,

@@ -155,7 +155,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
         task(
           `loosen-${id}`,
           `${label}: let its gas out, slowly, face away`,
-          "It still works; a tight lid bursts",
+          "It still works: a lid or lock that sticks may burst it",
           `/shed?store=${id}`,
           loosenMs! > now ? { dueMs: loosenMs!, urgency: "later" } : {},
         ),
