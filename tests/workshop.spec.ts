@@ -140,6 +140,10 @@ test("prints labels for every paper, alike for every can, with the code that ope
   await page.goto("/shed");
   await page.getByRole("button", { name: "Look, pour, label: Nettle extract" }).click();
   const store = panel(page, "Nettle extract");
+  // It has stood a fortnight under its lock, so letting its gas out is what the sheet opens with.
+  await store.getByRole("radio", { name: /gas let out/ }).click();
+  await expect(store.getByText(/Turned slowly, face away/)).toBeVisible();
+  await store.getByRole("radio", { name: "poured over" }).click();
   await store.getByLabel("Into how many").fill("3");
   await store.getByLabel("Each takes (L)").fill("1 jerry can");
   await store.getByLabel("What it stands in").selectOption("sealed");

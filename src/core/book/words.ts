@@ -25,7 +25,7 @@ export const SURFACES = [
   "flat",
 ] as const;
 export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould"] as const;
-export const SOLIDS = ["floating", "sunk", "bleached", "slimy"] as const;
+export const SOLIDS = ["floating", "sunk", "bleached", "slimy", "spongy"] as const;
 
 export const LIQUIDS = ["clear", "cloudy", "thick", "dark", "separated"] as const;
 /** Solid starters and heaps: how a fistful feels. */

@@ -32,6 +32,23 @@ describe("a lot as it stands", () => {
 });
 
 describe("what is held back", () => {
+  it.each([
+    ["castings", "sticky, rancid", false],
+    ["castings", "holds, then crumbles", true],
+    ["compost", "of ammonia, or slimy", false],
+    ["leaf-mould", "few threads, dry at the edges", true],
+    ["leaf-mould", "sour or dead", false],
+  ])("holds %s that is %s by a handful: passes %s", (id, word, passes) => {
+    const hold = holdOn("2031-01-10", lot(id), [event("vigour", "2031-01-05", word)]);
+    expect(hold).toEqual(passes ? null : { hard: false, because: `a handful of it failed: ${word}` });
+  });
+  it("goes by the latest handful", () =>
+    expect(
+      holdOn("2031-01-10", lot("castings"), [
+        event("vigour", "2031-01-05", "drips"),
+        event("vigour", "2031-01-07", "holds, then crumbles"),
+      ]),
+    ).toBeNull());
   it("holds urine for a month after the last of it", () => {
     const urine = lot("urine", {
       provenance: {

@@ -1,5 +1,6 @@
 import { INGREDIENT_FACTS, usualExpiry } from "../book/ingredientFacts";
 import type { IngredientId } from "../book/ingredients";
+import { judgeHandful } from "./handTest";
 import { keepsOut, lotHazards, type LotHazard, type Provenance } from "../safety/provenance";
 
 /** All that can be noted of a lot. */
@@ -98,6 +99,8 @@ export function lotHold(lot: LotFacts, state: LotState, onDay: string): LotHold 
           ? hazard.because
           : `${hazard.because}; not before ${hazard.notBefore}`,
     };
+  const found = state.vigour === null ? null : judgeHandful(lot.ingredientId, state.vigour);
+  if (found && !found.fit) return { hard: false, because: `a handful of it failed: ${found.word}` };
   if (!isLiving(lot.ingredientId)) return null;
   if (state.expiresOn !== null && state.expiresOn < onDay)
     return { hard: false, because: `a live culture past its day (${state.expiresOn})` };

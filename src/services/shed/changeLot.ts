@@ -1,5 +1,6 @@
 import "server-only";
 import { toMilli } from "@/core/stock/drawOldest";
+import { judgeHandful } from "@/core/stock/handTest";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { insertLotEvent } from "@/data/lotEvents";
@@ -131,6 +132,8 @@ export const noteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }
       throw refuseAt("time", "/word", "It can't expire before it came in.");
     if (["place", "vigour", "note"].includes(request.kind) && word === "")
       throw refuseAt("bad-request", "/word", "This is needed.");
+    if (request.kind === "vigour" && !judgeHandful(lot.ingredientId, word))
+      throw refuseAt("bad-request", "/word", "A handful of it is not judged by such a word.");
     await insertLotEvent(db, {
       lotId: lot.id,
       kind: request.kind,

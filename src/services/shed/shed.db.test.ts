@@ -305,6 +305,7 @@ describe("what is held back", () => {
     [{ kind: "expiry", onDay: "2031-03-20", word: "2030-01-01" }, "/word"],
     [{ kind: "expiry", onDay: "2031-03-20", word: "never" }, "/word"],
     [{ kind: "place", onDay: "2031-03-20", word: " " }, "/word"],
+    [{ kind: "vigour", onDay: "2031-03-20", word: "lovely" }, "/word"],
     [{ kind: "opened", onDay: "2031-03-20", lotId: 999 }, "/lotId"],
   ])("refuses a note that can't be: %j", async (note, field) => {
     const { lotId } = await receive({});

@@ -1,6 +1,7 @@
 "use client";
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
+import { handTestOf } from "@/core/stock/handTest";
 import { sayMoney, sayStock } from "@/formats/amounts";
 import { sayHold } from "@/formats/holdText";
 import { sayDay } from "@/formats/times";
@@ -52,7 +53,7 @@ export const LotRow = ({
         ? ([["beans-sown", "Beans sown"]] as const)
         : ([["beans", "Read the beans"]] as const)
       : []),
-    ...(lot.ingredientId === "leaf-mould" ? ([["vigour", "Vigour"]] as const) : []),
+    ...(handTestOf(lot.ingredientId).length > 0 ? ([["vigour", "A handful"]] as const) : []),
   ];
   return (
     <li className="py-2.5">
@@ -72,7 +73,7 @@ export const LotRow = ({
           state.place,
           state.openedOn ? `opened ${sayDay(state.openedOn)}` : "",
           state.expiresOn ? `keeps to ${sayDay(state.expiresOn)}` : "",
-          state.vigour ? `vigour: ${state.vigour}` : "",
+          state.vigour ? `a handful: ${state.vigour}` : "",
           ...sayOrigin(lot),
           lot.note,
         ]

@@ -1,6 +1,7 @@
 "use client";
 import { useState, type FormEvent } from "react";
 import { toast } from "sonner";
+import { handTestOf } from "@/core/stock/handTest";
 import { sayStock } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
@@ -22,7 +23,7 @@ const TITLES: Readonly<Record<LotAct, string>> = {
   "expiry": "It keeps to another day",
   "beans-sown": "Three beans are sown in it",
   "beans": "How did the beans come up?",
-  "vigour": "How lively is it?",
+  "vigour": "What a handful tells",
   "correct": "Put a line right",
 };
 const ACTS: Readonly<Record<LotAct, string>> = {
@@ -46,12 +47,6 @@ interface LotSheetProps {
   readonly today: string;
   readonly onClose: () => void;
 }
-
-const VIGOUR_WORDS = [
-  "smells of woods, threads run through it",
-  "few threads, dry at the edges",
-  "sour or dead",
-] as const;
 
 /** One thing that happened to a lot, or a line of its ledger put right; one small form whatever it was. */
 export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotSheetProps) => {
@@ -149,11 +144,15 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
       ) : null}
       {act === "vigour" ? (
         <Choices
-          label="A handful, looked at and smelt"
+          label="A handful, pressed, looked at and smelt"
           value={word}
           onChange={setWord}
           stacked
-          options={VIGOUR_WORDS.map((value) => ({ value, label: value }))}
+          options={handTestOf(lot?.ingredientId ?? "").map((found) => ({
+            value: found.word,
+            label: found.word,
+            note: `${found.fit ? "Pass" : "Fail"}. ${found.say}`,
+          }))}
         />
       ) : null}
       {act === "beans-sown" ? (

@@ -141,7 +141,7 @@ describe("what happens to a lot", () => {
     click(button);
     await waitFor(() => expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 3, ...sent }));
   });
-  it("looks at how lively it is, and when beans were sown in it", async () => {
+  it("says of each finding whether it passes, and keeps what was found, and when beans were sown in it", async () => {
     const actions = open("vigour");
     fireEvent.click(screen.getByRole("radio", { name: /few threads/ }));
     click("Keep it");

@@ -88,6 +88,7 @@ export const shellCalcium: Method = {
       "the acid still works on the shell",
     ),
     ...cues("surface", ["still", "flat"], "ready", "no more bubbles: acid or shell is used up"),
+    ...cues("solids", ["spongy"], "ready", "the shell is eaten through; what is left crumbles between the fingers"),
     ...cues("smell", ["vinegar"], "not-yet", "free acid is left"),
     ...cues("smell", ["neutral"], "ready", "the acid is spent"),
     ...rotten,
