@@ -30,8 +30,11 @@ const toCheck = ({ kind, ph, at }: CheckRow): StoreCheck => ({
 /** The checks of all stores that hold something, oldest first, by store. */
 export async function listStoreChecks(db: Queryable): Promise<ReadonlyMap<number, readonly StoreCheck[]>> {
   const byStore = new Map<number, StoreCheck[]>();
-  for (const row of await select<CheckRow>(db, SELECT_ON_HAND))
-    byStore.set(row.store_id, [...(byStore.get(row.store_id) ?? []), toCheck(row)]);
+  for (const row of await select<CheckRow>(db, SELECT_ON_HAND)) {
+    const known = byStore.get(row.store_id);
+    if (known) known.push(toCheck(row));
+    else byStore.set(row.store_id, [toCheck(row)]);
+  }
   return byStore;
 }
 

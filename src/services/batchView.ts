@@ -14,6 +14,7 @@ import { latestAirOff } from "@/core/judge/reasons";
 import type { NextAct, VerdictState } from "@/core/judge/verdict";
 import { recipeFrom } from "@/core/recipe/document";
 import { solidsStillIn } from "@/core/tend/keptLong";
+import { sealedAtH } from "@/core/tend/programme";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
@@ -225,7 +226,7 @@ export function batchView(
     phDecides: phTarget(recipe) !== null,
     seal: forecast.seal && {
       atMs: ms(forecast.seal.p50),
-      done: entries.some(({ kind, word }) => kind === "act" && word === "sealed"),
+      done: sealedAtH(log) !== null,
     },
     words: wordChoices(recipe),
     closing: {

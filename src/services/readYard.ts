@@ -11,7 +11,8 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters } from "./readWaters";
-import { doneToday, roundTasks, type RoundDone, type RoundTask, type RunningBatch } from "./round";
+import { doneToday, roundTasks } from "./round";
+import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shed/shedRound";
 import { airFrom, fitBands } from "./weather";
 

@@ -3,9 +3,6 @@ import type { FitBand } from "@/core/apply/fitHours";
 import type { Act } from "@/core/book/words";
 import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
-import { KEPT_LONG_H } from "@/core/tend/keptLong";
-import type { Batch } from "@/data/batches";
-import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
 import type { DaySlot, TaskShare } from "@/data/taskShares";
@@ -14,52 +11,12 @@ import { sayVolume } from "@/formats/amounts";
 import { clockTime, hourOfDay, isoDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 import type { BatchView } from "./batchView";
+import type { RoundDone, RoundDraft, RoundTask, RoundTouch, RunningBatch } from "./roundTask";
+import { standingTasks } from "./standingTasks";
 import type { WaterStartView } from "./readWaters";
 
-/** What one touch on a task does: log the act, open the log sheet, strain, or mark the vessel as washed. */
-export type RoundTouch =
-  | { readonly type: "log-act"; readonly batchId: number; readonly act: Act }
-  | { readonly type: "open-log"; readonly batchId: number; readonly focus: "ph" | "smell" | "temperature" }
-  | { readonly type: "close"; readonly batchId: number }
-  | { readonly type: "clean"; readonly vesselId: number }
-  | { readonly type: "go"; readonly href: string };
-
-export interface RoundTask {
-  readonly key: string;
-  readonly dueMs: number;
-  readonly title: string;
-  readonly why: string;
-  readonly urgency: "late" | "now" | "later";
-  readonly touch: RoundTouch;
-  readonly vesselOrder: number;
-  /** Tomorrow's, by the farm's calendar. */
-  readonly tomorrow: boolean;
-  /** Whose it is; null for whoever is there. */
-  readonly who: string | null;
-}
-
-type Draft = Omit<RoundTask, "tomorrow" | "who">;
 /** Parts of the day that a task may be kept for, by the farm's clock. */
 const SLOT_H = { morning: 7, midday: 12, evening: 18 } as const;
-
-/** A task before it is placed in the day. */
-export type RoundDraft = Draft;
-
-export interface RoundDone {
-  readonly entryId: number;
-  readonly batchId: number;
-  readonly title: string;
-  readonly atMs: number;
-  readonly by: string;
-}
-
-export interface RunningBatch {
-  readonly vessel: VesselState;
-  readonly order: number;
-  readonly batch: Batch;
-  readonly entries: readonly Entry[];
-  readonly view: BatchView;
-}
 
 const HOUR_MS = 3_600_000;
 /** The round looks this far ahead, and calls "now" what is due within an hour. */
@@ -81,7 +38,7 @@ function touchFor(act: string, batchId: number): RoundTouch {
 const sinceLast = (what: string, lastH: number | null, nowH: number): string =>
   lastH === null ? `not ${what} yet` : `last ${what} ${sayDuration(Math.max(0, nowH - lastH))} ago`;
 
-function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): Draft[] {
+function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): RoundDraft[] {
   const nowH = hourOf(batch, now);
   return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate).map(
     ({ task, dueH, late, lastH }) => {
@@ -102,72 +59,6 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
   );
 }
 
-/** What is wrong with how it stands: its air, its power, a stage that is over. */
-function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date): Draft[] {
-  const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const };
-  const drafts: Draft[] = [];
-  const living = view.state === "early" || view.state === "near" || view.state === "ready" || view.state === "peak";
-  if (view.aerated && !view.airOn && living)
-    drafts.push({
-      ...base,
-      key: `${batch.id}-air`,
-      title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
-      why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
-      touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
-    });
-  if (view.powerOff && view.hasHeater && !view.aerated && living)
-    drafts.push({
-      ...base,
-      key: `${batch.id}-heater`,
-      title: `${vessel.name}: its heater has no power; get it going`,
-      why: "It cools to the air's warmth and slows. Wrap it while the power is away.",
-      touch: { type: "log-act", batchId: batch.id, act: "power-back" },
-    });
-  if (view.lidOff)
-    drafts.push({
-      ...base,
-      key: `${batch.id}-lid-checked`,
-      title: `${vessel.name}: its lid is off; put it on and tie it`,
-      why: "Flies lay within the hour, rain thins it. Look for both first, and log what got in.",
-      touch: { type: "log-act", batchId: batch.id, act: "lid-checked" },
-    });
-  if (view.heldUntilMs !== null && view.heldUntilMs <= now.getTime() && living)
-    drafts.push({
-      ...base,
-      key: `${batch.id}-close`,
-      title: `${vessel.name}: its night on air is over; use it now`,
-      why: "One night is the most that it is held: its food has run out. Smell it; if it is off, onto the compost.",
-      touch: { type: "close", batchId: batch.id },
-    });
-  const readyMs = view.window.start.p50;
-  if (
-    view.solidsIn &&
-    (view.state === "ready" || view.state === "peak") &&
-    readyMs !== null &&
-    now.getTime() - readyMs > KEPT_LONG_H * HOUR_MS
-  )
-    drafts.push({
-      ...base,
-      urgency: "now",
-      key: `${batch.id}-bag-out`,
-      title: `${vessel.name}: lift the bag or solids out, hang a tarp for shade`,
-      why: "Ready for over four weeks: to keep it longer it stands without them, cool and dark.",
-      touch: { type: "log-act", batchId: batch.id, act: "bag-out" },
-    });
-  const { seal } = view;
-  if (seal && !seal.done && seal.atMs !== null && seal.atMs <= now.getTime() + 24 * HOUR_MS)
-    drafts.push({
-      ...base,
-      urgency: seal.atMs <= now.getTime() ? "now" : "later",
-      dueMs: Math.max(seal.atMs, now.getTime()),
-      key: `${batch.id}-seal`,
-      title: `${vessel.name}: close it for its second stage`,
-      why: "By its warmth the open weeks are over. Leave room for gas, and an airlock.",
-      touch: { type: "log-act", batchId: batch.id, act: "sealed" },
-    });
-  return drafts;
-}
-
 /** Whether fit hours come before a window closes, in words. */
 function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock: FarmClock): string {
   const closes = view.window.end.p50;
@@ -185,7 +76,7 @@ function verdictTask(
   now: Date,
   bands: readonly FitBand[],
   clock: FarmClock,
-): Draft | null {
+): RoundDraft | null {
   const base = { dueMs: view.next.atMs, vesselOrder: order, urgency: urgencyOf(view.next.atMs, now, false) };
   if (view.next.atMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
   const open = view.next.act === "strain" || view.next.act === "use-now";
@@ -242,7 +133,7 @@ function verdictTask(
   }
 }
 
-const washTask = (vessel: VesselState, order: number, now: Date): Draft => ({
+const washTask = (vessel: VesselState, order: number, now: Date): RoundDraft => ({
   key: `wash-${vessel.id}`,
   dueMs: now.getTime(),
   title: `${vessel.name}: wash it out`,
@@ -253,7 +144,7 @@ const washTask = (vessel: VesselState, order: number, now: Date): Draft => ({
 });
 
 /** Water that was set aside is news when it is ready, and until it is used. */
-function waterTask(start: WaterStartView, order: number, now: Date): Draft | null {
+function waterTask(start: WaterStartView, order: number, now: Date): RoundDraft | null {
   if (start.readyMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
   const ready = start.readyMs <= now.getTime();
   return {
@@ -275,7 +166,7 @@ export interface RoundInput {
   readonly dirty: readonly { readonly vessel: VesselState; readonly order: number }[];
   readonly waters: readonly WaterStartView[];
   /** What the shed has to say. */
-  readonly shed: readonly Draft[];
+  readonly shed: readonly RoundDraft[];
   readonly bands: readonly FitBand[];
   readonly shares: readonly TaskShare[];
   readonly clock: FarmClock;
@@ -283,7 +174,7 @@ export interface RoundInput {
 }
 
 /** A task kept for a part of the day falls due then, on its own day; one that is late already stays late. */
-function atItsHour(task: Draft, slot: DaySlot | null, clock: FarmClock): Draft {
+function atItsHour(task: RoundDraft, slot: DaySlot | null, clock: FarmClock): RoundDraft {
   if (slot === null || task.urgency === "late") return task;
   const due = new Date(task.dueMs);
   const dueMs = task.dueMs + (SLOT_H[slot] - hourOfDay(due, clock)) * HOUR_MS;
@@ -294,7 +185,7 @@ function atItsHour(task: Draft, slot: DaySlot | null, clock: FarmClock): Draft {
 export function roundTasks({ running, dirty, waters, shed, bands, shares, clock, now }: RoundInput): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
   const today = isoDay(now, clock);
-  const offer = (draft: Draft | null, share: TaskShare | null = null) => {
+  const offer = (draft: RoundDraft | null, share: TaskShare | null = null) => {
     if (!draft) return;
     const task = atItsHour(draft, share?.slot ?? null, clock);
     const known = byKey.get(task.key);

@@ -12,7 +12,7 @@ import { isoDay } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
-import type { RoundDraft } from "../round";
+import type { RoundDraft } from "../roundTask";
 import { readShelfLots } from "./shelf";
 import { storeViews } from "./storeStates";
 import { WARN_H } from "./takers";

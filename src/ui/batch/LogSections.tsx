@@ -7,7 +7,6 @@ import {
   PH_INSTRUMENTS,
   PH_SPOTS,
   SIGN_KINDS,
-  type Act,
   type MeasureKind,
   type PhInstrument,
   type PhSpot,
@@ -16,7 +15,7 @@ import {
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
-import type { BatchView, WordChoice } from "@/services/batchView";
+import type { WordChoice } from "@/services/batchView";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Stepper } from "../kit/Stepper";
@@ -262,123 +261,6 @@ export const MeasuresSection = ({
       ))}
     </section>
   );
-
-/** Where it stands and what warms it, with the degrees that go with it. */
-const Surroundings = ({
-  batch,
-  units,
-  busy,
-  onLog,
-}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const unit = units === "us" ? "°F" : "°C";
-  const [value, setValue] = useState(unit === "°F" ? 72 : 22);
-  const celsius = Number.isFinite(value) ? Number(toBase({ value, unit }).value.toFixed(1)) : NaN;
-  const at = sayTemperature(celsius, units);
-  const act = (name: Act, label: string, withDegrees: boolean) => (
-    <Button
-      key={name}
-      disabled={busy || (withDegrees && !Number.isFinite(celsius))}
-      onClick={() => onLog({ kind: "act", act: name, ...(withDegrees ? { celsius } : {}) }, label.toLowerCase())}
-    >
-      {label}
-    </Button>
-  );
-  return (
-    <details className="border-t border-line pt-3">
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Moved, heated, wrapped, power off</summary>
-      <div className="mt-2 grid gap-3">
-        <Stepper
-          label="Place or thermostat"
-          unit={unit}
-          value={value}
-          step={1}
-          min={unit === "°F" ? 32 : 0}
-          max={unit === "°F" ? 120 : 50}
-          digits={1}
-          onChange={setValue}
-        />
-        <div className="flex flex-wrap gap-2">
-          {batch.moved ? act("moved-back", "Moved back out", false) : act("moved", `Moved to a place of ${at}`, true)}
-          {batch.hasHeater ? act("heater-off", "Heater off", false) : act("heater-on", `Heater on at ${at}`, true)}
-          {batch.wrapped ? act("unwrapped", "Unwrapped", false) : act("wrapped", "Wrapped up", false)}
-          {batch.powerOff ? act("power-back", "Power came back", false) : act("power-cut", "Power went off", false)}
-          {batch.seal && !batch.seal.done ? act("sealed", "Closed for the second stage", false) : null}
-          {act("opened", "Opened", false)}
-          {batch.lid === "sealed" ? null : act("lid-off", "Lid or cloth found off", false)}
-          {act("flies-in", "Flies or ants in it", false)}
-          {batch.solidsIn ? act("bag-out", "Bag or solids taken out", false) : null}
-        </div>
-      </div>
-    </details>
-  );
-};
-
-function actsFor(batch: BatchView): { act: Act; label: string }[] {
-  return [
-    { act: "stirred" as const, label: "Stirred" },
-    ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
-    ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
-    ...(batch.lid === "breathable" || batch.lidOff
-      ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Lid looked at" }]
-      : []),
-    ...(batch.aerated &&
-    batch.airOn &&
-    batch.heldUntilMs === null &&
-    (batch.state === "ready" || batch.state === "peak")
-      ? [{ act: "held-on-air" as const, label: "Held on air, one night at most" }]
-      : []),
-    ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
-    ...(batch.aerated
-      ? [
-          batch.airOn
-            ? { act: "air-off" as const, label: "Air went off" }
-            : { act: "air-on" as const, label: "Air on again" },
-        ]
-      : []),
-  ];
-}
-
-/** What was done to it. */
-export const ActsSection = ({
-  batch,
-  units,
-  busy,
-  onLog,
-}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const [litres, setLitres] = useState(1);
-  return (
-    <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
-      <h3 className="text-[1.02rem]">Done</h3>
-      <div className="flex flex-wrap gap-2">
-        {actsFor(batch).map(({ act, label }) => (
-          <Button key={act} disabled={busy} onClick={() => onLog({ kind: "act", act }, label.toLowerCase())}>
-            {label}
-          </Button>
-        ))}
-      </div>
-      <div className="flex flex-wrap items-end gap-3">
-        <Stepper
-          label="Topped up with"
-          unit="L"
-          value={litres}
-          step={0.5}
-          min={0.1}
-          max={20000}
-          digits={1}
-          onChange={setLitres}
-        />
-        <Button
-          disabled={busy}
-          onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)}
-          className="min-h-14"
-        >
-          Log top-up
-        </Button>
-      </div>
-      <Surroundings batch={batch} units={units} busy={busy} onLog={onLog} />
-    </section>
-  );
-};
 
 /** Anything else. */
 export const NoteSection = ({ busy, onLog }: SectionProps) => {

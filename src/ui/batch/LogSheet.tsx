@@ -10,8 +10,8 @@ import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 
+import { ActsSection } from "./LogActs";
 import {
-  ActsSection,
   MeasuresSection,
   NoteSection,
   PhSection,

@@ -3,7 +3,7 @@ import { Check, ChevronRight } from "lucide-react";
 import { clsx } from "clsx";
 import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
-import type { RoundDone, RoundTask } from "@/services/round";
+import type { RoundDone, RoundTask } from "@/services/roundTask";
 
 interface RoundListProps {
   readonly tasks: readonly RoundTask[];

@@ -7,7 +7,7 @@ import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
 import { clockTime, longWeekday } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
-import type { RoundTask } from "@/services/round";
+import type { RoundTask } from "@/services/roundTask";
 import type { YardVessel, YardView } from "@/services/readYard";
 import { useAct } from "../actions";
 import { useKey } from "../frame/keys";

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
-import type { RoundTask } from "@/services/round";
+import type { RoundTask } from "@/services/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
 import { ActionsProvider } from "../actions";
 import { RoundList } from "./RoundList";

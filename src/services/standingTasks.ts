@@ -1,0 +1,71 @@
+import "server-only";
+import { KEPT_LONG_H } from "@/core/tend/keptLong";
+import type { RoundDraft, RunningBatch } from "./roundTask";
+
+const HOUR_MS = 3_600_000;
+
+/** What is wrong with how it stands: its air, its power, a stage that is over. */
+export function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date): RoundDraft[] {
+  const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const };
+  const drafts: RoundDraft[] = [];
+  const living = view.state === "early" || view.state === "near" || view.state === "ready" || view.state === "peak";
+  if (view.aerated && !view.airOn && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-air`,
+      title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
+      why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
+      touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
+    });
+  if (view.powerOff && view.hasHeater && !view.aerated && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-heater`,
+      title: `${vessel.name}: its heater has no power; get it going`,
+      why: "It cools to the air's warmth and slows. Wrap it while the power is away.",
+      touch: { type: "log-act", batchId: batch.id, act: "power-back" },
+    });
+  if (view.lidOff)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-lid-checked`,
+      title: `${vessel.name}: its lid is off; put it on and tie it`,
+      why: "Flies lay within the hour, rain thins it. Look for both first, and log what got in.",
+      touch: { type: "log-act", batchId: batch.id, act: "lid-checked" },
+    });
+  if (view.heldUntilMs !== null && view.heldUntilMs <= now.getTime() && living)
+    drafts.push({
+      ...base,
+      key: `${batch.id}-close`,
+      title: `${vessel.name}: its night on air is over; use it now`,
+      why: "One night is the most that it is held: its food has run out. Smell it; if it is off, onto the compost.",
+      touch: { type: "close", batchId: batch.id },
+    });
+  const readyMs = view.window.start.p50;
+  if (
+    view.solidsIn &&
+    (view.state === "ready" || view.state === "peak") &&
+    readyMs !== null &&
+    now.getTime() - readyMs > KEPT_LONG_H * HOUR_MS
+  )
+    drafts.push({
+      ...base,
+      urgency: "now",
+      key: `${batch.id}-bag-out`,
+      title: `${vessel.name}: lift the bag or solids out, hang a tarp for shade`,
+      why: "Ready for over four weeks: to keep it longer it stands without them, cool and dark.",
+      touch: { type: "log-act", batchId: batch.id, act: "bag-out" },
+    });
+  const { seal } = view;
+  if (seal && !seal.done && seal.atMs !== null && seal.atMs <= now.getTime() + 24 * HOUR_MS)
+    drafts.push({
+      ...base,
+      urgency: seal.atMs <= now.getTime() ? "now" : "later",
+      dueMs: Math.max(seal.atMs, now.getTime()),
+      key: `${batch.id}-seal`,
+      title: `${vessel.name}: close it for its second stage`,
+      why: "By its warmth the open weeks are over. Leave room for gas, and an airlock.",
+      touch: { type: "log-act", batchId: batch.id, act: "sealed" },
+    });
+  return drafts;
+}
