@@ -77,11 +77,15 @@ export const isBelievable = (observation: Observation): boolean => {
 
 type Marks = Pick<Trajectory, "startH" | "endH">;
 
+/** Chance that a grower would say a mark has passed. */
+function saidPassed(hour: number, markH: number): number {
+  if (!Number.isFinite(markH)) return 0;
+  return markH <= 0 ? 1 : normalCdf(Math.log(Math.max(1e-9, hour / markH)) / JUDGE_SD);
+}
+
 function judged(word: "not_yet" | "ready" | "past", hour: number, { startH, endH }: Marks): number {
-  const passed = (markH: number) =>
-    Number.isFinite(markH) ? (markH <= 0 ? 1 : normalCdf(Math.log(Math.max(1e-9, hour / markH)) / JUDGE_SD)) : 0;
-  const started = passed(startH);
-  const over = Math.min(started, passed(endH));
+  const started = saidPassed(hour, startH);
+  const over = Math.min(started, saidPassed(hour, endH));
   return word === "not_yet" ? 1 - started : word === "ready" ? started - over : over;
 }
 

@@ -35,18 +35,20 @@ export function bedRunner(batch: FermentBatch, model: BedModel, course: Course):
     const core = new Float64Array(steps + 1);
     const neededD = (mark: number) => mark - model.lagD + lagD;
     const stopD = neededD(model.peakD) + COOLED_AFTER_D;
+    const perShare = pace / atReference;
     let [e, celsius, dose, last] = [0, batch.startC ?? airC[0]!, 0, 0];
     core[0] = celsius;
     for (let k = 0; k < steps; k += 1) {
-      const [a, m, c] = [airC[2 * k]!, airC[2 * k + 1]!, airC[2 * k + 2]!];
+      const a = airC[2 * k]!;
+      const m = airC[2 * k + 1]!;
+      const c = airC[2 * k + 2]!;
       const h = hours[2 * k + 2]! - hours[2 * k]!;
-      const alive = Math.exp(-dose / KILLING_DOSE_CH);
-      const rateAtC = (t: number) => (pace * cardinalShare(t, model.temperatures) * alive) / atReference;
-      const r0 = rateAtC(celsius);
+      const alive = dose > 0 ? Math.exp(-dose / KILLING_DOSE_CH) : 1;
+      const r0 = perShare * alive * cardinalShare(celsius, model.temperatures);
       const heat0 = riseK * working(e) * Math.min(MOST_HEAT_RATE, r0);
       const middleC = stepLiquid(celsius, a + heat0, m + heat0, h / 2, tauH);
       const middleE = e + (r0 * h) / 48;
-      const r1 = rateAtC(middleC);
+      const r1 = perShare * alive * cardinalShare(middleC, model.temperatures);
       const heat1 = riseK * working(middleE) * Math.min(MOST_HEAT_RATE, r1);
       celsius = stepLiquid(celsius, a + heat1, c + heat1, h, tauH);
       e += (r1 * h) / 24;

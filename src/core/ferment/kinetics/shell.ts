@@ -82,9 +82,15 @@ function dissolve(batch: FermentBatch, model: ShellModel, dose: Dose): { days: F
   const days = new Float64Array(count);
   const free = new Float64Array(count);
   let z = 1;
+  let length = count;
   for (let index = 0; index < count; index += 1) {
     days[index] = index * stepD;
     free[index] = z;
+    if (z === dose.acidLeft) {
+      // Nothing more happens, and a look-up past the end is held there.
+      length = index + 1;
+      break;
+    }
     if (z - dose.acidLeft < 1e-4) {
       z = dose.acidLeft;
       continue;
@@ -95,7 +101,7 @@ function dissolve(batch: FermentBatch, model: ShellModel, dose: Dose): { days: F
     const k4 = slope(z + stepD * k3);
     z = Math.max(dose.acidLeft, z + (stepD / 6) * (k1 + 2 * k2 + 2 * k3 + k4));
   }
-  return { days, free };
+  return { days: days.subarray(0, length), free: free.subarray(0, length) };
 }
 
 /** Shell in vinegar: how far the acid is used up decides; it keeps. `v` is the log of the acid's strength against its label. */

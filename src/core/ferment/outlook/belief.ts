@@ -146,11 +146,11 @@ function normalised(ways: readonly LogWay[]): Way[] {
   const greatest = ways.reduce((most, { logWeight }) => Math.max(most, logWeight), -Infinity);
   const raw = ways.map(({ logWeight }) => Math.exp(logWeight - greatest));
   const total = raw.reduce((sum, value) => sum + value, 0);
-  const kept = ways.flatMap(({ logWeight: _, ...way }, index) =>
-    raw[index]! / total > LEAST_WEIGHT ? [{ ...way, weight: raw[index]! / total }] : [],
+  const isKept = (value: number) => value / total > LEAST_WEIGHT;
+  const keptTotal = raw.reduce((sum, value) => (isKept(value) ? sum + value : sum), 0);
+  return ways.flatMap(({ u, v, path, start }, index) =>
+    isKept(raw[index]!) ? [{ u, v, path, start, weight: raw[index]! / keptTotal }] : [],
   );
-  const keptTotal = kept.reduce((sum, { weight }) => sum + weight, 0);
-  return kept.map((way) => ({ ...way, weight: way.weight / keptTotal }));
 }
 
 /**
