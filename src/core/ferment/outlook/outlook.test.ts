@@ -204,6 +204,15 @@ describe("spoilage", () => {
     expect(spoil(B1, [smell(200, "rotten"), smell(239, "rotten")]).level).toBe("discard");
     expect(spoil(B1, [smell(200, "rotten"), smell(201, "rotten")]).level).not.toBe("ok");
   });
+  it("holds what hardly ever spoils on one rotten smell too, until it is smelt again and clean", () => {
+    for (const id of ["D1_shell_acid", "F1_char_charge"]) {
+      expect(spoil(id, [smell(200, "rotten")])).toMatchObject({ level: "hold" });
+      expect(spoil(id, [smell(200, "rotten"), smell(230, "neutral_earthy")]).level).not.toBe("hold");
+      expect(spoil(id, [smell(200, "neutral_earthy")]).level).toBe("ok");
+    }
+    // A soak stinks half-way: that alone is no reason.
+    expect(spoil("E1_plant_soak", [smell(120, "rotten")], 130).level).not.toBe("hold");
+  });
   it("discards mould with colours and rot together, whatever is smelt later", () => {
     const found = spoil(B1, [
       film(100, "coloured"),

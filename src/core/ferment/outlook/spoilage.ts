@@ -20,6 +20,8 @@ const HOLD_AT = 0.1;
 const DISCARD_AT = 0.6;
 const MOST_FOR = 20;
 const MOST_AGAINST = 1 / 5;
+/** A rotten smell that tells this much holds a batch whatever its odds were: shell and char hardly ever spoil, and a few do. */
+const HOLDS_ALONE = 10;
 const REPEAT_H = 6;
 const SMELL_HOLDS_H = { bloom: 6, other: 72 };
 /** Odds that a lid lifted, or flies seen, bring something in. */
@@ -90,6 +92,7 @@ export function spoilageOf(belief: Belief): Spoilage {
   let odds = first;
   let lastH = 0;
   let adverse = 0;
+  let lastSmellHolds = false;
   const age = (hour: number) => {
     if (odds < first) odds = first + (odds - first) * Math.exp(-(hour - lastH) / fadesH);
     lastH = hour;
@@ -113,6 +116,7 @@ export function spoilageOf(belief: Belief): Spoilage {
     const mixed = (p: number) => (1 - MISREPORT) * p + MISREPORT * report.random;
     const ratio = Math.min(MOST_FOR, Math.max(MOST_AGAINST, mixed(report.bad) / mixed(report.ok)));
     if (ratio > 2) adverse += 1;
+    if (taken[index]!.type === "smell") lastSmellHolds = isRotten(taken[index]!) && ratio >= HOLDS_ALONE;
     const repeats = taken.some(
       (other, at) =>
         at !== index &&
@@ -131,7 +135,7 @@ export function spoilageOf(belief: Belief): Spoilage {
   const holdsH = isBloom ? SMELL_HOLDS_H.bloom : SMELL_HOLDS_H.other;
   return {
     chance,
-    level: isGone ? "discard" : chance >= HOLD_AT ? "hold" : chance >= WATCH_AT ? "watch" : "ok",
+    level: isGone ? "discard" : chance >= HOLD_AT || lastSmellHolds ? "hold" : chance >= WATCH_AT ? "watch" : "ok",
     hard,
     needsSmellCheck: !taken.some(({ type, hour }) => type === "smell" && nowH - hour <= holdsH),
   };
