@@ -32,8 +32,13 @@ export interface Progress {
       readonly mid: number;
       readonly high: number;
     }[];
-    /** What was read of it. */
-    readonly readings: readonly { readonly atMs: number; readonly value: number; readonly counted: boolean }[];
+    /** What was read of it, by hand or by a probe. */
+    readonly readings: readonly {
+      readonly atMs: number;
+      readonly value: number;
+      readonly counted: boolean;
+      readonly byProbe: boolean;
+    }[];
   } | null;
   /** Liquid as worked out, and air; hourly in the past, coarser ahead. */
   readonly liquid: readonly { readonly atMs: number; readonly celsius: number; readonly airC: number }[];
@@ -176,12 +181,12 @@ export async function readProgress(
       readings: [
         ...entries.flatMap((entry) => {
           const value = readingOf(curve.feature, entry);
-          return value === null ? [] : [{ atMs: entry.at.getTime(), value, counted: isCounted(entry) }];
+          return value === null ? [] : [{ atMs: entry.at.getTime(), value, counted: isCounted(entry), byProbe: false }];
         }),
         ...(curve.feature === "ph"
           ? probes
               .filter(({ quantity }) => quantity === "ph")
-              .map((reading) => ({ atMs: reading.at.getTime(), value: reading.value, counted: true }))
+              .map((reading) => ({ atMs: reading.at.getTime(), value: reading.value, counted: true, byProbe: true }))
           : []),
       ],
     },

@@ -16,7 +16,8 @@ import { contentsOf } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { AddSheet } from "./AddSheet";
 import { InIt, Origins } from "./BatchContent";
-import { BatchPlate, type Pin } from "./plate/BatchPlate";
+import type { Pin } from "./plate/BatchPlate";
+import { OverTime } from "./plate/OverTime";
 import { CloseSheet } from "./CloseSheet";
 import { Lines, Outcome, Part } from "./BatchParts";
 import { Earlier } from "./Earlier";
@@ -32,14 +33,6 @@ import { WindowTable } from "./WindowTable";
 type OpenSheet =
   "log" | "close" | "add" | "what-if" | { readonly take: "batch" | number; readonly heldL: number } | null;
 
-/** Where the temperature behind a forecast is from, for its drawing. */
-const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
-  read: "The liquid’s temperature was read.",
-  air: "The liquid’s temperature is worked out from the air, through the vessel’s own slowness.",
-  climate: "The temperature is what these weeks usually are here: nothing was read.",
-  stated: "The temperature is as it was stated at the start, held.",
-  guessed: "The temperature is a guess: a reading would narrow all this.",
-};
 const isNight = (at: Date, clock: FarmClock) => hourOfDay(at, clock) >= 21 || hourOfDay(at, clock) < 6;
 /** Drawn looks by the family of what goes on in the drum. */
 const LOOKS: Partial<Record<string, LookFamily>> = {
@@ -169,13 +162,7 @@ export const BatchScreen = ({
           ) : null}
         </div>
       </div>
-      <div role="region" aria-label="The batch over time" tabIndex={0} className="mt-4 overflow-x-auto">
-        <BatchPlate page={page} clock={clock} pins={pins} />
-      </div>
-      <p className="text-[0.9rem] text-soft">
-        {BASIS_WORDS[batch.basis]} Squares are what was done, dots what was seen, frames photographs; hollow readings do
-        not count.
-      </p>
+      <OverTime page={page} clock={clock} pins={pins} />
       <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">
         <div className="grid content-start gap-8">
           <Part title="Log">

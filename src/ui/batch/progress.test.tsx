@@ -6,7 +6,8 @@ import { FarmRecord } from "../book/FarmRecord";
 import { RoundList } from "../yard/RoundList";
 import { LogSheet } from "./LogSheet";
 import { BatchPlate } from "./plate/BatchPlate";
-import { plateScale, timeTicks } from "./plate/scale";
+import { OverTime } from "./plate/OverTime";
+import { plateScale, timeTicks, nowShare } from "./plate/scale";
 import { Tending } from "./Tending";
 import { WhatIfSheet } from "./WhatIfSheet";
 import { WindowTable } from "./WindowTable";
@@ -39,8 +40,9 @@ const progress: Progress = progressOf({
     feature: "ph",
     points: [-100, -50, 0, 50].map((hour) => ({ atMs: at(hour), low: 4, mid: 4.5, high: 5 })),
     readings: [
-      { atMs: at(-50), value: 4.6, counted: true },
-      { atMs: at(-20), value: 3.4, counted: false },
+      { atMs: at(-50), value: 4.6, counted: true, byProbe: false },
+      { atMs: at(-40), value: 4.62, counted: true, byProbe: true },
+      { atMs: at(-20), value: 3.4, counted: false, byProbe: false },
     ],
   },
   liquid: [-100, 0, 50].map((hour) => ({ atMs: at(hour), celsius: 21, airC: 15 })),
@@ -57,6 +59,15 @@ describe("the plate", () => {
     expect(plate).toHaveTextContent("Liquid °C; the thin line is the air");
     expect(within(plate).getByText("3.4, not counted")).toBeInTheDocument();
     expect(within(plate).getByText("pH 3.4 in the film")).toBeInTheDocument();
+    const radius = (said: string) => Number(within(plate).getByText(said).closest("circle")!.getAttribute("r"));
+    expect(radius("4.62")).toBeLessThan(radius("4.6"));
+  });
+  it("opens on the present where it is wider than the screen", () => {
+    const width = jest.spyOn(HTMLElement.prototype, "scrollWidth", "get").mockReturnValue(1000);
+    render(<OverTime page={{ ...(page as object), close: null } as never} pins={[]} clock={FARM} />);
+    const region = screen.getByRole("region", { name: "The batch over time" });
+    expect(region.scrollLeft).toBeCloseTo(1000 * nowShare(page), 0);
+    width.mockRestore();
   });
 });
 

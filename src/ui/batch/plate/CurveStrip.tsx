@@ -33,7 +33,7 @@ const TICKS: Record<LeadFeature, readonly number[]> = {
   phase: [1, 2, 3],
 };
 
-/** How the batch should have gone and will go, with its band, and what was read of it: hollow where a reading does not count. */
+/** How the batch should have gone and will go, with its band, and what was read of it: small by a probe, hollow where it does not count. */
 export const CurveStrip = ({ scale, curve, targetPh, top, height }: CurveStripProps) => {
   const { x, fromMs, toMs } = scale;
   const { feature, points, readings } = curve;
@@ -75,14 +75,16 @@ export const CurveStrip = ({ scale, curve, targetPh, top, height }: CurveStripPr
       <path d={middle ?? ""} fill="none" stroke="var(--ink)" strokeWidth={1.8} strokeDasharray="6 3" />
       {readings
         .filter(({ atMs }) => atMs >= fromMs && atMs <= toMs)
-        .map(({ atMs, value, counted }) => (
+        // A probe's are many and small, and lie under what was read by hand.
+        .toSorted((a, b) => Number(b.byProbe) - Number(a.byProbe))
+        .map(({ atMs, value, counted, byProbe }) => (
           <circle
-            key={`${atMs}-${value}`}
+            key={`${atMs}-${value}-${byProbe}`}
             cx={x(atMs)}
             cy={y(value)}
-            r={5}
+            r={byProbe ? 1.8 : 5}
             fill={counted ? "var(--blue)" : "var(--chalk)"}
-            stroke={counted ? "var(--chalk)" : "var(--blue)"}
+            stroke={byProbe ? "none" : counted ? "var(--chalk)" : "var(--blue)"}
             strokeWidth={1.8}
           >
             <title>{`${formatNumber(value * factor, 3)}${unit}${counted ? "" : ", not counted"}`}</title>

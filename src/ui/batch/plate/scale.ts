@@ -34,6 +34,12 @@ export function plateScale(page: Pick<BatchPage, "batch" | "close" | "nowMs">): 
   return { x: scaleLinear([fromMs, toMs], [PAD_X, PLATE_W - 12]), fromMs, toMs, nowMs };
 }
 
+/** Where the present stands, as a share of the plate's width. */
+export function nowShare(page: Pick<BatchPage, "batch" | "close" | "nowMs">): number {
+  const { x, nowMs } = plateScale(page);
+  return x(nowMs) / PLATE_W;
+}
+
 /** Ticks that leave about eight marks on the axis, at whole days or parts of one. */
 export function timeTicks({ fromMs, toMs }: Pick<PlateScale, "fromMs" | "toMs">): {
   readonly step: "day" | "hour";
