@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
 import type { PostedReadings } from "@/services/devices/takeReadings";
 import { probeFigures, type SimulatedProbe } from "@/sim/drumProbe";
-import { weather, type Climate } from "@/sim/weatherStation";
+import type { Climate } from "@/core/weather/climate";
+import { weather } from "@/sim/weatherStation";
 import { FARM } from "./story";
 
 const HOUR_MS = 3_600_000;

@@ -32,7 +32,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
   const [air, plots, latest, stores, tools, waters] = await Promise.all([
-    airSince(db, farm, now, now),
+    airSince(db, now, now),
     listPlots(db),
     listLatestByPlot(db),
     listStoresOnHand(db),
@@ -53,6 +53,6 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     stores: await storeViews(db, farm, stores, now),
     tools,
     waters,
-    bands: fitBands(farm, air.hours, now, BANDS_AHEAD_H),
+    bands: fitBands(farm, air, now, BANDS_AHEAD_H),
   };
 }

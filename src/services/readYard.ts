@@ -14,7 +14,7 @@ import { readWaters } from "./readWaters";
 import { doneToday, roundTasks } from "./round";
 import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shed/shedRound";
-import { airFrom, fitBands } from "./weather";
+import { airAhead, fitBands } from "./weather";
 
 const HOUR_MS = 3_600_000;
 
@@ -30,7 +30,8 @@ export interface YardVessel extends Vessel {
 export interface AirPoint {
   readonly atMs: number;
   readonly airC: number;
-  readonly rainMm: number;
+  /** Nobody told it: what the air usually is. */
+  readonly usual: boolean;
 }
 
 export interface YardView {
@@ -90,8 +91,8 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   });
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
-  const air = airFrom(situation.air.hours, now);
-  const bands = fitBands(farm, air, now);
+  const air = airAhead(farm, situation.air, now);
+  const bands = fitBands(farm, situation.air, now);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
@@ -105,7 +106,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     bands,
     air: air
       .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
-      .map(({ at, airC, rainMm }) => ({ atMs: at.getTime(), airC, rainMm })),
+      .map(({ at, airC, source }) => ({ atMs: at.getTime(), airC, usual: source === "usual" })),
     round: roundTasks({ running, dirty, waters: waters.starts, shed, bands, shares, clock: farm, now }),
     done: doneToday(running, farm, now),
   };

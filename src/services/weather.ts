@@ -1,10 +1,10 @@
 import "server-only";
 import { fitHours, type FitBand } from "@/core/apply/fitHours";
+import { usualAir, usualAirAt, type Climate } from "@/core/weather/climate";
 import type { Queryable } from "@/data/db";
 import { deviceVersion, findStation, listAirForecast, listStationReadings } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { sunDays } from "@/sim/sun";
-import { usualAir, weather, type Climate, type HourOfWeather } from "@/sim/weatherStation";
 
 const HOUR_MS = 3_600_000;
 /** How far ahead the forecast reaches. */
@@ -17,11 +17,19 @@ export const climateOf = (farm: Farm): Climate => ({
   swingC: farm.climateSwingC,
 });
 
-/** Air of a farm, hour by hour: measured up to now, expected after. Hours that a station missed are not there. */
+/** An hour of the farm's air; rain and wind are null where nobody tells them. */
+export interface AirHour {
+  readonly at: Date;
+  readonly airC: number;
+  readonly rainMm: number | null;
+  readonly windMPerS: number | null;
+  /** Measured by a station, expected by its forecast, or what the air usually is where neither tells. */
+  readonly source: "measured" | "expected" | "usual";
+}
+
+/** Air of a farm, hour by hour, as a station told it: measured up to now, expected after. What nobody told is not there. */
 export interface FarmAir {
-  readonly hours: readonly HourOfWeather[];
-  /** A station of the farm's own posts; without one the stand-in that ships with Ruchka speaks. */
-  readonly fromStation: boolean;
+  readonly hours: readonly AirHour[];
   /** Changes whenever a device has posted. */
   readonly version: string;
 }
@@ -30,71 +38,83 @@ export interface FarmAir {
 const kept = new Map<string, FarmAir>();
 const KEPT_MOST = 24;
 
-async function stationAir(db: Queryable, stationId: number, from: Date, now: Date): Promise<HourOfWeather[]> {
+async function stationAir(db: Queryable, stationId: number, from: Date, now: Date): Promise<AirHour[]> {
   const ahead = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
   const [readings, expected] = await Promise.all([
     listStationReadings(db, stationId, new Date(from.getTime() - HOUR_MS), now),
     listAirForecast(db, stationId, now, ahead),
   ]);
-  const byHour = new Map<number, { airC: number | null; rainMm: number; windMPerS: number }>();
+  const byHour = new Map<number, { airC: number | null; rainMm: number | null; windMPerS: number | null }>();
   for (const { quantity, at, value } of readings) {
     const hour = Math.round(at.getTime() / HOUR_MS);
-    const known = byHour.get(hour) ?? { airC: null, rainMm: 0, windMPerS: 1 };
+    const known = byHour.get(hour) ?? { airC: null, rainMm: null, windMPerS: null };
     if (quantity === "air") known.airC = value;
     else if (quantity === "rain") known.rainMm = value;
     else known.windMPerS = value;
     byHour.set(hour, known);
   }
-  const measured = [...byHour.entries()].flatMap(([hour, { airC, rainMm, windMPerS }]): HourOfWeather[] =>
-    airC === null ? [] : [{ at: new Date(hour * HOUR_MS), airC, rainMm, windMPerS, measured: true }],
+  const measured = [...byHour.entries()].flatMap(([hour, { airC, rainMm, windMPerS }]): AirHour[] =>
+    airC === null ? [] : [{ at: new Date(hour * HOUR_MS), airC, rainMm, windMPerS, source: "measured" }],
   );
-  return [...measured, ...expected.map((hour) => ({ ...hour, measured: false }))].toSorted(
+  return [...measured, ...expected.map((hour) => ({ ...hour, source: "expected" as const }))].toSorted(
     (a, b) => a.at.getTime() - b.at.getTime(),
   );
 }
 
-/** The farm's air from a moment on, as its station measured and expects it; else as the stand-in does. */
-export async function airSince(db: Queryable, farm: Farm, from: Date, now: Date): Promise<FarmAir> {
+/** The farm's air from a moment on, as its station measured and expects it; empty without one: nobody makes weather up. */
+export async function airSince(db: Queryable, from: Date, now: Date): Promise<FarmAir> {
   const [version, stationId] = await Promise.all([deviceVersion(db), findStation(db)]);
   const fromMs = Math.floor(from.getTime() / HOUR_MS) * HOUR_MS;
-  const key = [
-    version,
-    stationId,
-    fromMs,
-    Math.floor(now.getTime() / HOUR_MS),
-    farm.latitudeDeg,
-    farm.longitudeDeg,
-    farm.climateMeanC,
-    farm.climateSwingC,
-  ].join("/");
+  const key = [version, stationId, fromMs, Math.floor(now.getTime() / HOUR_MS)].join("/");
   const known = kept.get(key);
   if (known) return known;
-  const to = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
-  const air: FarmAir =
-    stationId === null
-      ? { hours: weather(climateOf(farm), from, to, now), fromStation: false, version }
-      : { hours: await stationAir(db, stationId, new Date(fromMs), now), fromStation: true, version };
+  const hours = stationId === null ? [] : await stationAir(db, stationId, new Date(fromMs), now);
+  const air: FarmAir = { hours, version };
   if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
   kept.set(key, air);
   return air;
 }
 
 /** The part of a series that begins with the hour of a moment. */
-export function airFrom(series: readonly HourOfWeather[], from: Date): readonly HourOfWeather[] {
+export function airFrom(series: readonly AirHour[], from: Date): readonly AirHour[] {
   const firstMs = Math.floor(from.getTime() / HOUR_MS) * HOUR_MS;
   const first = series.findIndex(({ at }) => at.getTime() >= firstMs);
   return first <= 0 ? (first === 0 ? series : []) : series.slice(first);
 }
 
+/** The hours ahead: as expected where a station tells, else the air as it usually is, with no word on rain and wind. */
+export function airAhead(farm: Farm, { hours }: FarmAir, now: Date): AirHour[] {
+  const climate = climateOf(farm);
+  const told = new Map(airFrom(hours, now).map((hour) => [Math.round(hour.at.getTime() / HOUR_MS), hour]));
+  const first = Math.floor(now.getTime() / HOUR_MS);
+  return Array.from({ length: Math.ceil(WEATHER_AHEAD_H) + 1 }, (_, ahead) => {
+    const at = new Date((first + ahead) * HOUR_MS);
+    return (
+      told.get(first + ahead) ?? {
+        at,
+        airC: usualAirAt(at, climate),
+        rainMm: null,
+        windMPerS: null,
+        source: "usual" as const,
+      }
+    );
+  });
+}
+
 /** Hours fit for applying, from now over the forecast. */
-export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
+export function fitBands(farm: Farm, air: FarmAir, now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
   const to = new Date(now.getTime() + aheadH * HOUR_MS);
   const suns = sunDays(farm.latitudeDeg, farm.longitudeDeg, now, to).map(({ rise, set }) => ({
     riseMs: rise.getTime(),
     setMs: set.getTime(),
   }));
   return fitHours(
-    hours.map(({ at, airC, rainMm, windMPerS }) => ({ atMs: at.getTime(), airC, rainMm, windMPerS })),
+    airAhead(farm, air, now).map(({ at, airC, rainMm, windMPerS }) => ({
+      atMs: at.getTime(),
+      airC,
+      rainMm,
+      windMPerS,
+    })),
     suns,
     now.getTime(),
     to.getTime(),
@@ -103,7 +123,7 @@ export function fitBands(farm: Farm, hours: readonly HourOfWeather[], now: Date,
 
 /** Mean air of each day from a moment on: the forecast while it reaches, then what the climate makes likely, °C. */
 export async function meanAirByDay(db: Queryable, farm: Farm, from: Date, days: number): Promise<number[]> {
-  const { hours } = await airSince(db, farm, from, from);
+  const { hours } = await airSince(db, from, from);
   const sums = Array.from({ length: days }, () => ({ sum: 0, count: 0 }));
   for (const { at, airC } of hours) {
     const day = sums[Math.floor((at.getTime() - from.getTime()) / (24 * HOUR_MS))];

@@ -1,5 +1,6 @@
 import { warmingTimeH, stepLiquid } from "@/core/ferment/temperature/vessel";
-import { weather, type Climate } from "./weatherStation";
+import type { Climate } from "@/core/weather/climate";
+import { weather } from "./weatherStation";
 
 /** A stand-in probe: where it hangs, and what it does wrong. */
 export interface SimulatedProbe {

@@ -1,5 +1,6 @@
+import type { Climate } from "@/core/weather/climate";
 import { sunDays } from "./sun";
-import { weather, type Climate } from "./weatherStation";
+import { weather } from "./weatherStation";
 
 const SOUTH: Climate = { latitudeDeg: -37.5, longitudeDeg: 150, meanC: 14, swingC: 6 };
 const HOUR = 3_600_000;

@@ -1,10 +1,4 @@
-/** A farm's climate, as far as the stand-in station needs it. */
-export interface Climate {
-  readonly latitudeDeg: number;
-  readonly longitudeDeg: number;
-  readonly meanC: number;
-  readonly swingC: number;
-}
+import { DAY_NIGHT_HALF_C, dayWave, usualAir, type Climate } from "@/core/weather/climate";
 
 export interface HourOfWeather {
   readonly at: Date;
@@ -17,11 +11,6 @@ export interface HourOfWeather {
 
 const HOUR_MS = 3_600_000;
 const DAY_H = 24;
-const YEAR_D = 365.2425;
-/** Day of the year on which the air is warmest, north of the equator; half a year later south of it. */
-const WARMEST_DAY_NORTH = 201;
-const DAY_NIGHT_HALF_C = 4.5;
-const WARMEST_SOLAR_HOUR = 15;
 /** The station's own luck: same seed, same weather, whenever it is asked. */
 const SEED = 20_310_407;
 
@@ -42,23 +31,12 @@ function smooth(hour: number, spanH: number, stream: number): number {
   return 2 * (draw(left, stream) * (1 - ease) + draw(left + 1, stream) * ease) - 1;
 }
 
-/** What the air usually is on a date in a climate: its mean, and half the range between day and night, °C and K. */
-export function usualAir(at: Date, climate: Climate): { readonly meanC: number; readonly swingC: number } {
-  const dayOfYear = (at.getTime() / HOUR_MS / DAY_H) % YEAR_D;
-  const warmest = climate.latitudeDeg >= 0 ? WARMEST_DAY_NORTH : WARMEST_DAY_NORTH - YEAR_D / 2;
-  const season = climate.swingC * Math.cos((2 * Math.PI * (dayOfYear - warmest)) / YEAR_D);
-  return { meanC: climate.meanC + season, swingC: DAY_NIGHT_HALF_C };
-}
-
 function trueWeather(at: Date, climate: Climate): Omit<HourOfWeather, "measured"> {
   const hour = at.getTime() / HOUR_MS;
   const solarHour = (((hour + climate.longitudeDeg / 15) % DAY_H) + DAY_H) % DAY_H;
   const usual = usualAir(at, climate);
   const cloud = smooth(hour, 30, 1);
-  const dayNight =
-    DAY_NIGHT_HALF_C *
-    (1 - 0.35 * Math.max(0, cloud)) *
-    Math.cos((2 * Math.PI * (solarHour - WARMEST_SOLAR_HOUR)) / DAY_H);
+  const dayNight = DAY_NIGHT_HALF_C * (1 - 0.35 * Math.max(0, cloud)) * dayWave(at, climate);
   const spell = 2.6 * smooth(hour, 84, 2);
   const wet = cloud + 0.5 * smooth(hour, 7, 3) - 0.75;
   const breeze = 0.5 + 0.5 * Math.cos((2 * Math.PI * (solarHour - 14)) / DAY_H);

@@ -155,7 +155,7 @@ export const yardOf = (vessels: readonly YardVessel[], change: Partial<YardView>
   nowMs: NOW_MS,
   vessels,
   bands: [{ fromMs: at(5), toMs: at(8), when: "dusk", fit: "leaves", because: "dry", windMPerS: 1, airC: 14 }],
-  air: Array.from({ length: 100 }, (_, hour) => ({ atMs: at(hour), airC: 12 + (hour % 24) / 3, rainMm: 0 })),
+  air: Array.from({ length: 100 }, (_, hour) => ({ atMs: at(hour), airC: 12 + (hour % 24) / 3, usual: false })),
   round: [],
   people: [],
   done: [],

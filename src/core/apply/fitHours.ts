@@ -1,9 +1,9 @@
-/** One hour of weather, as the judge of hours needs it; times in ms since the epoch. */
+/** One hour of weather, as the judge of hours needs it; times in ms since the epoch. Rain and wind are null where nobody tells them. */
 export interface WeatherHour {
   readonly atMs: number;
   readonly airC: number;
-  readonly rainMm: number;
-  readonly windMPerS: number;
+  readonly rainMm: number | null;
+  readonly windMPerS: number | null;
 }
 
 export interface SunTimes {
@@ -17,8 +17,9 @@ export interface FitBand {
   readonly toMs: number;
   readonly when: "dawn" | "dusk";
   readonly fit: "leaves" | "soil" | "none";
-  readonly because: "dry" | "rain" | "wind" | "cold" | "heat";
-  readonly windMPerS: number;
+  /** `unknown`: the sun and the usual air fit, and rain or wind is for whoever goes out to see. */
+  readonly because: "dry" | "rain" | "wind" | "cold" | "heat" | "unknown";
+  readonly windMPerS: number | null;
   readonly airC: number;
 }
 
@@ -34,23 +35,26 @@ const LEAF_C = { min: 6, max: 26 } as const;
 const SOIL_C = { min: 3, max: 30 } as const;
 const RAIN_MM = 0.2;
 
+const known = (values: readonly (number | null)[]): number[] => values.filter((value) => value !== null);
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 function judgeBand(when: "dawn" | "dusk", fromMs: number, toMs: number, hours: readonly WeatherHour[]): FitBand | null {
   const during = hours.filter(({ atMs }) => atMs >= fromMs - HOUR_MS / 2 && atMs <= toMs);
   if (during.length === 0) return null;
   const after = hours.filter(({ atMs }) => atMs > toMs && atMs <= toMs + DRY_AFTER_H * HOUR_MS);
-  const rainMm = [...during, ...after].reduce((sum, hour) => sum + hour.rainMm, 0);
+  const rains = known([...during, ...after].map((hour) => hour.rainMm));
+  const winds = known(during.map((hour) => hour.windMPerS));
+  const rainMm = rains.reduce((sum, fell) => sum + fell, 0);
   const airC = mean(during.map((hour) => hour.airC));
-  const windMPerS = mean(during.map((hour) => hour.windMPerS));
+  const windMPerS = winds.length > 0 ? mean(winds) : null;
   const verdict = ((): Pick<FitBand, "fit" | "because"> => {
     if (airC < SOIL_C.min) return { fit: "none", because: "cold" };
     if (airC > SOIL_C.max) return { fit: "none", because: "heat" };
     if (rainMm > RAIN_MM) return { fit: "soil", because: "rain" };
-    if (windMPerS > CALM_M_PER_S) return { fit: "soil", because: "wind" };
+    if (windMPerS !== null && windMPerS > CALM_M_PER_S) return { fit: "soil", because: "wind" };
     if (airC < LEAF_C.min) return { fit: "soil", because: "cold" };
     if (airC > LEAF_C.max) return { fit: "soil", because: "heat" };
-    return { fit: "leaves", because: "dry" };
+    return { fit: "leaves", because: rains.length > 0 && windMPerS !== null ? "dry" : "unknown" };
   })();
   return { fromMs, toMs, when, ...verdict, windMPerS, airC };
 }

@@ -32,6 +32,17 @@ describe("fit hours", () => {
   ] as const)("%s", (_what, change, from, to, fit, because) => {
     expect(bands(with_(change, from, to))[1]).toMatchObject({ when: "dusk", fit, because });
   });
+  it("leave rain and wind to whoever goes out, where nobody tells them, but not heat and frost", () => {
+    const mute = DAY.map((hour) => ({ ...hour, rainMm: null, windMPerS: null }));
+    expect(bands(mute)).toMatchObject([
+      { fit: "leaves", because: "unknown", windMPerS: null },
+      { fit: "leaves", because: "unknown" },
+    ]);
+    expect(bands(mute.map((hour) => ({ ...hour, airC: 33 })))[0]).toMatchObject({ fit: "none", because: "heat" });
+    // A gauge and no vane: rain is known, and wind is not.
+    expect(bands(DAY.map((hour) => ({ ...hour, windMPerS: null })))[0]).toMatchObject({ because: "unknown" });
+    expect(bands(mute.map((hour) => ({ ...hour, rainMm: 2 })))[0]).toMatchObject({ fit: "soil", because: "rain" });
+  });
   it("begin no earlier than now, and need weather to be judged", () => {
     expect(fitHours(DAY, SUNS, 7 * HOUR, 10 * HOUR)).toMatchObject([{ fromMs: 7 * HOUR }]);
     expect(fitHours([], SUNS, 0, 48 * HOUR)).toEqual([]);

@@ -147,12 +147,20 @@ describe("a weather station", () => {
   it("is the farm's air from then on: measured, and expected", async () => {
     const batchId = await extractIn(await farm.vessel("Drum"), 9);
     const before = (await readBatch(farm.context(), await theFarm(), batchId))!.batch;
+    // Nobody makes weather up: until something tells it the climate stands in, and says so.
+    expect(before.basis).toBe("climate");
+    const mute = await readYard(farm.context(), await theFarm());
+    expect(mute.air.every(({ usual }) => usual)).toBe(true);
+    expect(mute.bands[0]).toMatchObject({ because: "unknown" });
     expect((await station()).taken).toBe(240);
     const after = (await readBatch(farm.context(), await theFarm(), batchId))!.batch;
     expect(after.liquidC).toBeCloseTo(9, 0);
+    expect(after.basis).toBe("air");
     expect(after.window.start.p50).not.toBe(before.window.start.p50);
     const { air } = await readYard(farm.context(), await theFarm());
-    expect(air.some(({ airC, rainMm }) => airC === 30 && rainMm === 2)).toBe(true);
+    expect(air.some(({ airC, usual }) => airC === 30 && !usual)).toBe(true);
+    // Past the end of its forecast the air is what it usually is.
+    expect(air.at(-1)).toMatchObject({ usual: true });
   });
   it("has a newer forecast take an older one's place, not the other way round", async () => {
     await station();

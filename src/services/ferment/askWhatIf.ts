@@ -71,7 +71,7 @@ export async function askWhatIf(
   const byH = byMs === undefined ? null : (byMs - batch.startedAt.getTime()) / HOUR_MS;
   const warmthC = byH === null ? null : warmthFor(input, byH);
   const comesByItself = byH !== null && (asIs.window.start.p50 ?? Infinity) <= byH;
-  const bands = forPeak ? fitBands(farm, situation.air.hours, now) : [];
+  const bands = forPeak ? fitBands(farm, situation.air, now) : [];
   const spans = bands.map(({ fromMs, toMs }) => ({
     fromInH: (fromMs - now.getTime()) / HOUR_MS,
     toInH: (toMs - now.getTime()) / HOUR_MS,

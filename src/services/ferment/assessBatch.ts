@@ -31,7 +31,7 @@ const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, mo
   const probes = situation.probes.get(batch.vesselId) ?? [];
   return JSON.stringify([
     [batch.id, batch.startedAt, curve, moment, situation.priors.version],
-    [situation.air.version, situation.air.fromStation, situation.air.hours.at(-1)?.at, situation.farm.climateMeanC],
+    [situation.air.version, situation.air.hours.length, situation.air.hours.at(-1)?.at, situation.farm.climateMeanC],
     [probes.length, probes.at(-1)?.at],
     entries.map(({ id, kind, numberValue, word, spot, settled, at }) => [
       id,

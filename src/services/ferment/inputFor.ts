@@ -4,12 +4,12 @@ import type { BatchInput, TemperaturePoint } from "@/core/judge/batchInput";
 import type { LogItem } from "@/core/judge/log";
 import { recipeFrom } from "@/core/recipe/document";
 import { relativeAmounts, type WentIn } from "@/core/recipe/relative";
+import { usualAir } from "@/core/weather/climate";
 import type { Batch } from "@/data/batches";
 import type { VesselReading } from "@/data/devices";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { hourOfDay } from "@/formats/times";
-import { usualAir } from "@/sim/weatherStation";
 import { airFrom, climateOf, type FarmAir } from "../weather";
 import { hourOf, logItemsOf } from "./logItems";
 

@@ -80,7 +80,7 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
   );
   const latest = chosen.reduce((last, { close }) => (close!.at > last ? close!.at : last), first.close!.at);
   const [air, readings] = await Promise.all([
-    airSince(db, farm, first.startedAt, latest),
+    airSince(db, first.startedAt, latest),
     listVesselReadings(db, first.startedAt, latest),
   ]);
   const probes = new Map<number, typeof readings>();

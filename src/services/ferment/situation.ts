@@ -24,7 +24,7 @@ export async function readSituation(
 ): Promise<Situation> {
   const from = oldest(batches, now);
   const [air, readings, priors] = await Promise.all([
-    airSince(db, farm, from, now),
+    airSince(db, from, now),
     listVesselReadings(db, from, now),
     readPriors(db, farm),
   ]);

@@ -45,11 +45,11 @@ export async function airDays(db: Queryable, farm: Farm, now: Date): Promise<Air
   const shiftMs = (farm.longitudeDeg / 15) * HOUR_MS;
   const today = Math.floor((now.getTime() + shiftMs) / DAY_MS);
   const from = new Date((today - AIR_BACK_D) * DAY_MS - shiftMs);
-  const { hours } = await airSince(db, farm, from, now);
+  const { hours } = await airSince(db, from, now);
   const sums = new Map<number, { sum: number; count: number }>();
-  for (const { at, airC, measured } of hours) {
+  for (const { at, airC, source } of hours) {
     const day = Math.floor((at.getTime() + shiftMs) / DAY_MS);
-    if (!measured || day >= today) continue;
+    if (source !== "measured" || day >= today) continue;
     const known = sums.get(day) ?? { sum: 0, count: 0 };
     sums.set(day, { sum: known.sum + airC, count: known.count + 1 });
   }

@@ -13,7 +13,14 @@ const WORDS_FROM_PX = 12;
 const LABEL_PX = 15;
 
 const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
-const BECAUSE = { dry: "dry", rain: "rain: soil only", wind: "wind: soil only", cold: "cold", heat: "hot" } as const;
+const BECAUSE = {
+  dry: "dry",
+  rain: "rain: soil only",
+  wind: "wind: soil only",
+  cold: "cold",
+  heat: "hot",
+  unknown: "see sky and wind",
+} as const;
 export const sayBand = (band: FitBand): string =>
   band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`;
 
@@ -128,8 +135,8 @@ export const TimeAxis = ({
   );
 };
 
-/** The air's span in words, above its curve. */
+/** The air's span in words, above its curve; what nobody told is called usual. */
 export const sayAirSpan = (air: readonly AirPoint[], unit: string, toUnit: (celsius: number) => number): string => {
   const temperatures = air.map(({ airC }) => toUnit(airC));
-  return `air ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
+  return `${air.every(({ usual }) => usual) ? "usual air" : "air"} ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
 };

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { toast } from "sonner";
@@ -61,6 +62,17 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
           </li>
         ))}
       </ul>
+      {next.some(({ because }) => because === "unknown") ? (
+        <p className="mt-1 text-[0.92rem] text-soft">
+          By the sun and the usual air alone: nothing tells the weather here.{" "}
+          <Link
+            href="/shed/probes"
+            className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+          >
+            Connect a station
+          </Link>
+        </p>
+      ) : null}
     </section>
   );
 };

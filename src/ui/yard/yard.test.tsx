@@ -127,6 +127,19 @@ describe("the yard", () => {
     fireEvent.keyDown(document.activeElement!, { key: "Enter", bubbles: true });
     expect(push).toHaveBeenCalledWith("/?fill=2", { scroll: false });
   });
+  it("says that it goes by the sun and the usual air where nothing tells the weather", () => {
+    const told = yardOf([running("Drum")]);
+    const usual = told.air.map((hour) => ({ ...hour, usual: true }));
+    const bands = told.bands.map((band) => ({ ...band, because: "unknown" as const, windMPerS: null }));
+    const { unmount } = renderWith(fakeActions(), <YardScreen yard={told} />);
+    expect(screen.queryByText(/nothing tells the weather here/)).toBeNull();
+    unmount();
+    renderWith(fakeActions(), <YardScreen yard={{ ...told, air: usual, bands }} />);
+    expect(screen.getByText(/usual air \d+ to \d+ °C/)).toBeInTheDocument();
+    expect(screen.getByText(/nothing tells the weather here/)).toBeVisible();
+    expect(screen.getAllByText("dusk, see sky and wind").length).toBeGreaterThan(0);
+    expect(screen.getByRole("link", { name: "Connect a station" })).toHaveAttribute("href", "/shed/probes");
+  });
   it("says what comes first where nothing stands yet", () => {
     renderWith(fakeActions(), <YardScreen yard={yardOf([])} />);
     expect(screen.getByText(/No vessel stands here yet/)).toBeVisible();
