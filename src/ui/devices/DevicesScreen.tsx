@@ -195,8 +195,8 @@ export const DevicesScreen = ({ view }: { readonly view: DevicesView }) => {
       <ShedNav here="/shed/probes" />
       {view.devices.length === 0 ? (
         <p className="mt-4 max-w-xl border-l-4 border-marigold bg-chalk p-4">
-          No device posts here yet. Without one the weather is made up by the stand-in that ships with Ruchka, and a
-          drum’s warmth is worked out from it: log a temperature by hand, or add a probe.
+          No device posts here yet. Without one a drum’s warmth is worked out from the usual air of this climate, which
+          may be days off: log a temperature by hand, or add a probe or a station.
         </p>
       ) : null}
       <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2">

@@ -89,7 +89,8 @@ export const SetUpScreen = () => {
         <NumberField label="A kilowatt hour costs" {...at("powerPerKWh")} />
         <div className="sm:col-span-2">
           <Notice tone="plain">
-            Weather comes from a simulated station in this climate until a real one is connected.
+            Until a weather station is connected, drums are taken to stand in the usual air of this climate; rain and
+            wind you see for yourself.
           </Notice>
         </div>
         <Button type="submit" look="strong" disabled={setUp.busy}>
