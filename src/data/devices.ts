@@ -39,8 +39,9 @@ export interface VesselReading {
 export interface StationHour {
   readonly at: Date;
   readonly airC: number;
-  readonly rainMm: number;
-  readonly windMPerS: number;
+  /** Null where the station does not expect it. */
+  readonly rainMm: number | null;
+  readonly windMPerS: number | null;
 }
 
 interface DeviceRow {
@@ -203,8 +204,8 @@ export async function putForecast(
         deviceId,
         at,
         airC.toFixed(2),
-        rainMm.toFixed(2),
-        windMPerS.toFixed(2),
+        rainMm?.toFixed(2) ?? null,
+        windMPerS?.toFixed(2) ?? null,
         issuedAt,
       ]),
     );
@@ -263,16 +264,16 @@ export async function listStationReadings(
 }
 
 export async function listAirForecast(db: Queryable, deviceId: number, after: Date, to: Date): Promise<StationHour[]> {
-  const rows = await select<{ at: Date; air_c: string; rain_mm: string; wind_m_per_s: string }>(db, SELECT_FORECAST, [
-    deviceId,
-    after,
-    to,
-  ]);
+  const rows = await select<{ at: Date; air_c: string; rain_mm: string | null; wind_m_per_s: string | null }>(
+    db,
+    SELECT_FORECAST,
+    [deviceId, after, to],
+  );
   return rows.map((row) => ({
     at: row.at,
     airC: Number(row.air_c),
-    rainMm: Number(row.rain_mm),
-    windMPerS: Number(row.wind_m_per_s),
+    rainMm: row.rain_mm === null ? null : Number(row.rain_mm),
+    windMPerS: row.wind_m_per_s === null ? null : Number(row.wind_m_per_s),
   }));
 }
 

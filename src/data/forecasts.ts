@@ -4,6 +4,7 @@ import { insert, select, type Queryable } from "./db";
 /** A forecast as it was kept, to be held against what came of it. */
 export interface KeptForecast {
   readonly batchId: number;
+  /** The line of the log that it answers to; null for the start, and where the weather or a probe moved it. */
   readonly entryId: number | null;
   readonly madeAt: Date;
   readonly modelVersion: number;
@@ -56,6 +57,14 @@ const SELECT_OF_METHOD = `
   from batch_forecast forecast
   join batch on batch.id = forecast.batch_id
   where batch.method_id = ? order by forecast.batch_id, forecast.made_at, forecast.id`;
+const SELECT_LATEST_OF_RUNNING = `
+  select ${COLUMNS.split(", ")
+    .map((column) => `forecast.${column}`)
+    .join(", ")}
+  from batch_forecast forecast
+  join (select max(kept.id) as id from batch_forecast kept
+        left join batch_close on batch_close.batch_id = kept.batch_id
+        where batch_close.batch_id is null group by kept.batch_id) latest on latest.id = forecast.id`;
 const INSERT_RESET = "insert into learning_reset (model_id, reason, at, actor_id) values (?, ?, ?, ?)";
 const SELECT_RESETS = `
   select learning_reset.model_id, learning_reset.reason, learning_reset.at, actor.name as actor_name
@@ -95,6 +104,9 @@ export const insertForecast = (db: Queryable, kept: KeptForecast): Promise<numbe
 
 export const listForecastsOfBatch = async (db: Queryable, batchId: number): Promise<KeptForecast[]> =>
   (await select<ForecastRow>(db, SELECT_OF_BATCH, [batchId])).map(toKept);
+/** The one kept last of every running batch. */
+export const listLatestForecasts = async (db: Queryable): Promise<KeptForecast[]> =>
+  (await select<ForecastRow>(db, SELECT_LATEST_OF_RUNNING)).map(toKept);
 export const listForecastsOfMethod = async (db: Queryable, methodId: string): Promise<KeptForecast[]> =>
   (await select<ForecastRow>(db, SELECT_OF_METHOD, [methodId])).map(toKept);
 

@@ -1,4 +1,5 @@
 import { findFarm } from "@/data/farm";
+import { listForecastsOfBatch } from "@/data/forecasts";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { readBatch } from "../readBatch";
 import { readYard } from "../readYard";
@@ -161,6 +162,44 @@ describe("a weather station", () => {
     expect(air.some(({ airC, usual }) => airC === 30 && !usual)).toBe(true);
     // Past the end of its forecast the air is what it usually is.
     expect(air.at(-1)).toMatchObject({ usual: true });
+  });
+  it("has every forecast that it moves kept, once, and none of those it leaves", async () => {
+    const batchId = await extractIn(await farm.vessel("Drum"), 9);
+    await station();
+    const kept = () => listForecastsOfBatch(farm.scratch.db, batchId);
+    const said = (hoursLater: number, airC: number) => {
+      const now = new Date(NOW.getTime() + hoursLater * HOUR_MS);
+      const hours = [...Array(200).keys()].map((ahead) => ({
+        at: new Date(now.getTime() + (ahead + 1) * HOUR_MS).toISOString(),
+        airC,
+      }));
+      return takeReadings(farm.scratch.pool, now, tokenOf("s"), {
+        readings: [],
+        forecast: { issuedAt: now.toISOString(), hours },
+      });
+    };
+    const atStart = (await kept()).length;
+    await said(1, 12);
+    const moved = await kept();
+    expect(moved).toHaveLength(atStart + 1);
+    expect(moved.at(-1)).toMatchObject({ entryId: null });
+    expect(moved.at(-1)!.start.p50?.getTime() ?? Infinity).toBeGreaterThan(moved[0]!.start.p50!.getTime());
+    await said(1.5, 12);
+    expect(await kept()).toHaveLength(atStart + 1);
+  });
+  it("may expect the air alone: rain and wind are then not known", async () => {
+    await station();
+    const at = new Date(NOW.getTime() + HOUR_MS);
+    const hours = [...Array(48).keys()].map((ahead) => ({
+      at: new Date(at.getTime() + ahead * HOUR_MS).toISOString(),
+      airC: 17,
+    }));
+    await takeReadings(farm.scratch.pool, at, tokenOf("s"), {
+      readings: [],
+      forecast: { issuedAt: at.toISOString(), hours },
+    });
+    const { bands } = await readYard(farm.context(), await theFarm());
+    expect(bands[0]).toMatchObject({ because: "unknown", windMPerS: null });
   });
   it("has a newer forecast take an older one's place, not the other way round", async () => {
     await station();

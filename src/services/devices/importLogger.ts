@@ -3,6 +3,7 @@ import { insertDevice, insertPlacing, insertReadings, listDevices } from "@/data
 import { lockVessel } from "@/data/vessels";
 import type { ProbeQuantity } from "@/core/probe/plausible";
 import type { Context } from "../context";
+import { keepMovedForecasts } from "../ferment/keepForecast";
 import { refuseAt } from "../refusal";
 import { write } from "../write";
 import { readLoggerFile, type LoggerColumn } from "./loggerFile";
@@ -95,6 +96,7 @@ export const importLogger = (
       ctx.now(),
     );
     const fresh = await insertReadings(db, readings, ctx.now());
+    if (fresh > 0) await keepMovedForecasts(db, ctx.now());
     const aside = readings.filter(({ setAside }) => setAside !== null).length;
     return { taken: Math.max(0, fresh - aside), known: readings.length - fresh, setAside: aside };
   });

@@ -11,6 +11,7 @@ import {
   putForecast,
   type DeviceReading,
 } from "@/data/devices";
+import { keepMovedForecasts } from "../ferment/keepForecast";
 import { Refusal } from "../refusal";
 
 const HOUR_MS = 3_600_000;
@@ -76,11 +77,12 @@ export async function takeReadings(pool: Database, now: Date, token: string, inp
         posted.forecast.hours.map(({ at, airC, rainMm, windMPerS }) => ({
           at: new Date(at),
           airC,
-          rainMm: rainMm ?? 0,
-          windMPerS: windMPerS ?? 1,
+          rainMm: rainMm ?? null,
+          windMPerS: windMPerS ?? null,
         })),
         new Date(posted.forecast.issuedAt),
       );
+    if (fresh > 0 || posted.forecast) await keepMovedForecasts(db, now);
     const aside = readings.filter(({ setAside }) => setAside !== null);
     return {
       taken: Math.max(0, fresh - aside.length),

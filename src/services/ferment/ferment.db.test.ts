@@ -1,5 +1,6 @@
 import { findFarm } from "@/data/farm";
 import { listForecastsOfBatch } from "@/data/forecasts";
+import { MODEL_VERSION } from "./keepForecast";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { closeBatch } from "../closeBatch";
 import { addToBatch } from "../feedBatch";
@@ -58,7 +59,7 @@ describe("a forecast that is kept", () => {
     expect(kept[0]!.u!.sd).toBeGreaterThan(kept[1]!.u!.sd);
     for (const { start, modelVersion, state } of kept) {
       expect(start.p10!.getTime()).toBeLessThan(start.p90!.getTime());
-      expect([modelVersion, state.length > 3]).toEqual([1, true]);
+      expect([modelVersion, state.length > 3]).toEqual([MODEL_VERSION, true]);
     }
   });
   it("stands in the method's record beside what came of it", async () => {
