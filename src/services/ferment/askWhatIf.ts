@@ -1,6 +1,4 @@
 import "server-only";
-import { startsForPeak } from "@/core/choose/startForPeak";
-import { judgedBy } from "@/core/judge/evidence";
 import { forecastBatch, type BatchForecast, type Quantiles } from "@/core/judge/forecastBatch";
 import { warmthFor, whatIf, type Change } from "@/core/judge/whatIf";
 import { findBatch, listBatchLines } from "@/data/batches";
@@ -8,9 +6,9 @@ import { listStanding } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
 import type { MarkTimes, RibbonPoint } from "../batchView";
-import { fitBands } from "../weather";
 import { momentFor, wholeHours } from "./assessBatch";
 import { inputFor } from "./inputFor";
+import { peakStartsOf, type PeakStartView } from "./peakStarts";
 import { readSituation } from "./situation";
 
 const HOUR_MS = 3_600_000;
@@ -29,12 +27,7 @@ export interface WhatIfAnswer {
   readonly warmthC: number | null;
   readonly warmthNeeded: "none" | "some" | "beyond" | null;
   /** Starts of such a brew that put its peak inside fit hours. */
-  readonly starts: readonly {
-    readonly startMs: number;
-    readonly peakMs: number;
-    readonly bandFromMs: number;
-    readonly bandToMs: number;
-  }[];
+  readonly starts: readonly PeakStartView[];
 }
 
 export interface WhatIfAsked extends Change {
@@ -71,39 +64,20 @@ export async function askWhatIf(
   const byH = byMs === undefined ? null : (byMs - batch.startedAt.getTime()) / HOUR_MS;
   const warmthC = byH === null ? null : warmthFor(input, byH);
   const comesByItself = byH !== null && (asIs.window.start.p50 ?? Infinity) <= byH;
-  const bands = forPeak ? fitBands(farm, situation.air, now) : [];
-  const spans = bands.map(({ fromMs, toMs }) => ({
-    fromInH: (fromMs - now.getTime()) / HOUR_MS,
-    toInH: (toMs - now.getTime()) / HOUR_MS,
-  }));
   const fromNow = (hour: number) => hour - plain.nowH;
-  const starts =
-    forPeak && judgedBy(plain.recipe) === "bloom"
-      ? startsForPeak(
-          {
-            ...plain,
-            startHour: ((plain.startHour ?? 8) + plain.nowH) % 24,
-            temperature: {
-              ...plain.temperature,
-              air: plain.temperature.air.map((point) => ({ ...point, hour: fromNow(point.hour) })),
-            },
-          },
-          spans,
-        )
-      : [];
+  const next = {
+    ...plain,
+    startHour: ((plain.startHour ?? 8) + plain.nowH) % 24,
+    temperature: {
+      ...plain.temperature,
+      air: plain.temperature.air.map((point) => ({ ...point, hour: fromNow(point.hour) })),
+    },
+  };
   return {
     asIs: courseOf(asIs),
     changed: Object.keys(change).length === 0 ? null : courseOf(whatIf(input, change)),
     warmthC,
     warmthNeeded: byH === null ? null : comesByItself ? "none" : warmthC === null ? "beyond" : "some",
-    starts: starts
-      .filter(({ span }) => span !== null)
-      .slice(0, 4)
-      .map(({ startInH, peakInH, span }) => ({
-        startMs: now.getTime() + startInH * HOUR_MS,
-        peakMs: now.getTime() + peakInH * HOUR_MS,
-        bandFromMs: bands[span!]!.fromMs,
-        bandToMs: bands[span!]!.toMs,
-      })),
+    starts: forPeak ? peakStartsOf(next, farm, situation.air, now) : [],
   };
 }

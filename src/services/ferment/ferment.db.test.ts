@@ -7,6 +7,7 @@ import { addToBatch } from "../feedBatch";
 import { readBatch } from "../readBatch";
 import { readYard } from "../readYard";
 import { askWhatIf } from "./askWhatIf";
+import { readPeakStarts } from "./peakStarts";
 import { resetLearning, shareTask } from "./changes";
 import { addBatchPhoto, readBatchPhoto } from "./photos";
 import { readPriors } from "./priors";
@@ -229,6 +230,14 @@ describe("what if", () => {
       expect(peakMs).toBeLessThanOrEqual(bandToMs);
     }
     expect((await page(batchId)).log).toEqual([]);
+    // The method's page tells it before anything is begun; what keeps has no hour to be started for.
+    const starts = await readPeakStarts(farm.context(), await theFarm(), "aerated-tea");
+    expect(starts.length).toBeGreaterThan(0);
+    for (const { startMs, peakMs, bandFromMs, bandToMs } of starts) {
+      expect(startMs).toBeLessThan(peakMs);
+      expect(bandFromMs <= peakMs && peakMs <= bandToMs).toBe(true);
+    }
+    expect(await readPeakStarts(farm.context(), await theFarm(), "cultured-extract")).toEqual([]);
     expect(await askWhatIf(farm.context(), await theFarm(), 4711, {})).toBeNull();
   });
 });

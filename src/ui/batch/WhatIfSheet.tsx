@@ -5,6 +5,7 @@ import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
 import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
+import { PeakStarts } from "../content/PeakStarts";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
@@ -238,17 +239,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           {answer.starts.length > 0 ? (
             <section className="mt-6 border-t border-line pt-4" aria-label="The next one">
               <h3 className="text-lg">The next one, to peak in fit hours</h3>
-              <ul className="mt-1 divide-y divide-line border-y border-line">
-                {answer.starts.map((start) => (
-                  <li key={start.startMs} className="flex flex-wrap justify-between gap-x-4 py-1.5">
-                    <span>Start it {sayForecastMoment(new Date(start.startMs), new Date(nowMs), clock)}</span>
-                    <span className="text-soft">
-                      best {sayForecastMoment(new Date(start.peakMs), new Date(nowMs), clock)}, fit{" "}
-                      {clockTime(new Date(start.bandFromMs), clock)} to {clockTime(new Date(start.bandToMs), clock)}
-                    </span>
-                  </li>
-                ))}
-              </ul>
+              <PeakStarts starts={answer.starts} nowMs={nowMs} clock={clock} />
             </section>
           ) : null}
         </>

@@ -8,10 +8,12 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { chosenKey, farmRecipe, recipeOfKey, versionsOffered, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
+import type { PeakStartView } from "@/services/ferment/peakStarts";
 import type { MethodRecord } from "@/services/ferment/record";
 import type { BookView } from "@/services/readBook";
 import { useAct } from "../actions";
 import { queryOf } from "../fill/recipeKey";
+import { PeakStarts } from "../content/PeakStarts";
 import { Button, buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
@@ -28,6 +30,8 @@ interface MethodScreenProps {
   readonly view: BookView;
   readonly methodId: string;
   readonly record: MethodRecord;
+  /** Starts that put its best hour into fit hours; none for what keeps. */
+  readonly starts: readonly PeakStartView[];
   /** Opened from the chooser with something to scale by. */
   readonly scaleFrom: ScaleStart | null;
 }
@@ -46,7 +50,7 @@ function keysOf(view: BookView, methodId: string): RecipeKey[] {
 }
 
 /** One method of the field book. */
-export const MethodScreen = ({ view, methodId, record, scaleFrom }: MethodScreenProps) => {
+export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: MethodScreenProps) => {
   const method = findMethod(methodId);
   const ours = chosenKey(methodId, view.choices);
   const [shown, setShown] = useState<RecipeKey>(ours);
@@ -155,6 +159,16 @@ export const MethodScreen = ({ view, methodId, record, scaleFrom }: MethodScreen
         </div>
       </div>
       <div className="mt-10 grid grid-cols-1 gap-10">
+        {starts.length > 0 ? (
+          <Part title="Started when, to be best in fit hours">
+            <div className="max-w-2xl">
+              <PeakStarts starts={starts} nowMs={view.nowMs} clock={view.farm} />
+              <p className="mt-1 text-[0.92rem] text-soft">
+                By the air that is expected and the usual vessel. It may come hours sooner or later: smell it before.
+              </p>
+            </div>
+          </Part>
+        ) : null}
         {record.learned || record.lines.length > 0 ? (
           <Part title="On this farm">
             <FarmRecord record={record} clock={view.farm} />

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import { leadTime } from "@/core/choose/leadTime";
 import { findRecipe, METHODS } from "@/core/book";
@@ -6,6 +6,7 @@ import type { BookView } from "@/services/readBook";
 import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
 import { documentFrom, draftOf } from "./editDraft";
+import type { PeakStartView } from "@/services/ferment/peakStarts";
 import { MethodScreen } from "./MethodScreen";
 import { workScale, type ScaleDraft } from "./scaleDraft";
 
@@ -30,8 +31,11 @@ const viewOf = (change: Partial<BookView> = {}): BookView => ({
   measures: [],
   ...change,
 });
-const method = (methodId: string, actions = fakeActions(), view = viewOf()) => {
-  renderWith(actions, <MethodScreen record={NO_RECORD} view={view} methodId={methodId} scaleFrom={null} />);
+const method = (methodId: string, actions = fakeActions(), view = viewOf(), starts: readonly PeakStartView[] = []) => {
+  renderWith(
+    actions,
+    <MethodScreen starts={starts} record={NO_RECORD} view={view} methodId={methodId} scaleFrom={null} />,
+  );
   return actions;
 };
 const versionOf = (versionNo: number, change: object = {}) => ({
@@ -49,6 +53,18 @@ describe("the field book", () => {
     renderWith(fakeActions(), <BookScreen view={viewOf()} startBy="all" />);
     for (const { name } of METHODS) expect(screen.getByRole("link", { name })).toBeVisible();
     expect(screen.getAllByText(/Sugar: .* Water: .* Air: .* Time:/).length).toBe(METHODS.length);
+  });
+  it("tells of a bloom when to start it to be best in fit hours, and of what keeps nothing", () => {
+    const hour = (hours: number) => NOW_MS + hours * 3_600_000;
+    const start = { startMs: hour(6), peakMs: hour(38), bandFromMs: hour(37), bandToMs: hour(40) };
+    method("aerated-tea", fakeActions(), viewOf(), [start]);
+    const part = screen.getByRole("heading", { name: "Started when, to be best in fit hours" }).closest("section")!;
+    expect(within(part).getAllByRole("listitem")).toHaveLength(1);
+    expect(part).toHaveTextContent(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
+    expect(part).toHaveTextContent("smell it before");
+    cleanup();
+    method("cultured-extract");
+    expect(screen.queryByRole("heading", { name: /to be best in fit hours/ })).toBeNull();
   });
   it("says what can be made of the shed as it is", () => {
     const shelf = [

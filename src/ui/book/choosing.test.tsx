@@ -192,7 +192,7 @@ describe("the scale panel", () => {
   ) =>
     renderWith(
       fakeActions(),
-      <MethodScreen record={NO_RECORD} view={viewOf(change)} methodId={methodId} scaleFrom={{ limit }} />,
+      <MethodScreen starts={[]} record={NO_RECORD} view={viewOf(change)} methodId={methodId} scaleFrom={{ limit }} />,
     );
   const table = () => screen.getByRole("table", { name: "What goes in" });
   it("starts with the free vessel, and leads to filling it by this recipe", () => {

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { METHODS } from "@/core/book";
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
+import { readPeakStarts } from "@/services/ferment/peakStarts";
 import { readRecord } from "@/services/ferment/record";
 import { readBook } from "@/services/readBook";
 import { MethodScreen } from "@/ui/book/MethodScreen";
@@ -23,6 +24,7 @@ export default async function MethodRoute({ params, searchParams }: MethodRouteP
   const page = await openPage(async ({ ctx, farm }) => ({
     book: await readBook(ctx, farm, null),
     record: await readRecord(ctx, farm, id),
+    starts: await readPeakStarts(ctx, farm, id),
   }));
   if (page.type !== "open") return null;
   const ingredient = INGREDIENT_IDS.find((known) => known === limit);
@@ -32,6 +34,7 @@ export default async function MethodRoute({ params, searchParams }: MethodRouteP
       key={id}
       view={page.value.book}
       record={page.value.record}
+      starts={page.value.starts}
       methodId={id}
       scaleFrom={scale === undefined ? null : { limit: start }}
     />
