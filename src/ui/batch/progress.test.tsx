@@ -55,8 +55,6 @@ describe("the plate", () => {
     const pins = [{ atMs: at(-20), text: "pH 3.4 in the film", struck: false, kind: "seen" as const }];
     render(<BatchPlate page={page} pins={pins} clock={FARM} />);
     const plate = screen.getByRole("img", { name: /with 1 entries/ });
-    expect(plate).toHaveTextContent("pH; the band is ready, 4 and under");
-    expect(plate).toHaveTextContent("Liquid °C; the thin line is the air");
     expect(within(plate).getByText("3.4, not counted")).toBeInTheDocument();
     expect(within(plate).getByText("pH 3.4 in the film")).toBeInTheDocument();
     const radius = (said: string) => Number(within(plate).getByText(said).closest("circle")!.getAttribute("r"));
@@ -67,6 +65,9 @@ describe("the plate", () => {
     render(<OverTime page={{ ...(page as object), close: null } as never} pins={[]} clock={FARM} />);
     const region = screen.getByRole("region", { name: "The batch over time" });
     expect(region.scrollLeft).toBeCloseTo(1000 * nowShare(page), 0);
+    // What the strips show stays in sight, wherever it is pushed.
+    expect(within(region).getByText("pH; the band is ready, 4 and under")).toBeInTheDocument();
+    expect(within(region).getByText("Liquid °C; the thin line is the air")).toBeInTheDocument();
     width.mockRestore();
   });
 });

@@ -2,7 +2,8 @@ import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { CurveStrip } from "./CurveStrip";
 import { RibbonStrip } from "./RibbonStrip";
-import { plateScale, PLATE_W, timeTicks } from "./scale";
+import { plateLayout, RIBBON_H, TOP } from "./layout";
+import { PLATE_W, timeTicks } from "./scale";
 import { WarmthStrip } from "./WarmthStrip";
 
 export interface Pin {
@@ -17,13 +18,6 @@ interface BatchPlateProps {
   readonly pins: readonly Pin[];
   readonly clock: FarmClock;
 }
-
-const TOP = 22;
-const RIBBON_H = 96;
-const PINS_H = 34;
-const CURVE_H = 150;
-const WARMTH_H = 96;
-const AXIS_H = 34;
 
 /** What is pinned where it happened: round what was seen, square what was done, a frame for a photograph. */
 const PinMark = ({ x, y, pin }: { readonly x: number; readonly y: number; readonly pin: Pin }) => (
@@ -42,19 +36,16 @@ const PinMark = ({ x, y, pin }: { readonly x: number; readonly y: number; readon
 /** One batch on one axis from its start to what is ahead: its ribbon, what happened, its course with the band, its warmth. */
 export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
   const { batch, progress, close } = page;
-  const scale = plateScale(page);
+  const { scale, curve, warmth, bottom, height } = plateLayout(page);
   const { x, fromMs, toMs, nowMs } = scale;
-  const curveTop = TOP + RIBBON_H + PINS_H;
-  const warmthTop = curveTop + (progress.curve ? CURVE_H : 0);
-  const bottom = warmthTop + WARMTH_H;
   const pinY = TOP + RIBBON_H + 14;
   const { step, atMs: ticks } = timeTicks(scale);
   return (
     <svg
       role="img"
       aria-label={`The batch from its start on ${dayMonth(new Date(fromMs), clock)} to what is ahead, with ${pins.length} entries`}
-      viewBox={`0 0 ${PLATE_W} ${bottom + AXIS_H}`}
-      className="block w-full min-w-[760px]"
+      viewBox={`0 0 ${PLATE_W} ${height}`}
+      className="block w-full"
     >
       <RibbonStrip
         id={`batch-${batch.id}`}
@@ -65,10 +56,10 @@ export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
         top={TOP}
         height={RIBBON_H}
       />
-      {progress.curve ? (
-        <CurveStrip scale={scale} curve={progress.curve} targetPh={page.targetPh} top={curveTop} height={CURVE_H} />
+      {progress.curve && curve ? (
+        <CurveStrip scale={scale} curve={progress.curve} targetPh={page.targetPh} axis={curve} />
       ) : null}
-      <WarmthStrip scale={scale} progress={progress} units={page.farm.units} top={warmthTop} height={WARMTH_H} />
+      <WarmthStrip scale={scale} progress={progress} axis={warmth} />
       <line x1={x(nowMs)} x2={x(nowMs)} y1={TOP - 4} y2={bottom} stroke="var(--ink)" strokeWidth={2} />
       <text
         x={x(nowMs)}
