@@ -75,7 +75,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       batchId: batch.id,
       kind: discarding ? "discarded" : "strained",
       yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
-      yieldKg: discarding || !weighed ? null : (parseNumber(form.yieldL) as number),
+      yieldKg: discarding || !weighed ? null : readOptional(form.yieldL),
       intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
       residueKg: readOptional(form.residueKg),

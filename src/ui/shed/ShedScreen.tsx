@@ -11,7 +11,7 @@ import { ItemSheet } from "./ItemSheet";
 import { OwnIngredientSheet } from "./OwnIngredientSheet";
 import { ReceiveSheet } from "./ReceiveSheet";
 import { ShedNav } from "./ShedNav";
-import { StoreSheet } from "./StoreSheet";
+import { StoreSheet } from "./store/StoreSheet";
 import { StoreShelf } from "./StoreShelf";
 
 type Open = { readonly type: "receive" | "own" } | { readonly type: "store"; readonly store: ShedStore } | null;

@@ -8,7 +8,7 @@ import { MeasuresProvider } from "../measures/measuresContext";
 import { WeighSheet } from "../measures/WeighSheet";
 import { LotSheet } from "./LotSheet";
 import { OwnIngredientSheet } from "./OwnIngredientSheet";
-import { StoreSheet } from "./StoreSheet";
+import { StoreSheet } from "./store/StoreSheet";
 import { SupplySheet } from "./SupplySheet";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
@@ -246,6 +246,25 @@ describe("a store", () => {
     renderWith(fakeActions(), <StoreSheet store={{ ...STORE, smelt: "off" }} view={VIEW} onClose={closed} />);
     expect(screen.getByText("It was found off")).toBeVisible();
     expect(screen.getByRole("button", { name: "Write it down" })).toBeVisible();
+  });
+  it("drops nothing that was typed wrong: a pH and a count are marked at their fields, and nothing is sent", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={jest.fn()} />);
+    fireEvent.click(screen.getByRole("radio", { name: "smelt, let out" }));
+    type("pH, if read", "sour");
+    click("Keep what was found");
+    expect(await screen.findByText("This must be a number.")).toBeVisible();
+    expect(screen.getByLabelText("pH, if read")).toHaveValue("sour");
+    fireEvent.click(screen.getByRole("radio", { name: "poured over" }));
+    for (const wrong of ["a few", "2.5", "0", "41"]) {
+      type("Into how many", wrong);
+      type("Each takes (L)", "5");
+      click("Pour");
+      expect(await screen.findByText("A whole number from 1 to 40.")).toBeVisible();
+      expect(screen.getByLabelText("Into how many")).toHaveValue(wrong);
+    }
+    expect(actions.checkStore).not.toHaveBeenCalled();
+    expect(actions.pourStore).not.toHaveBeenCalled();
   });
   it("marks the lid that would burst, and keeps what was typed", async () => {
     open(

@@ -1,0 +1,55 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { useAct } from "../../actions";
+import { Choices } from "../../kit/Choices";
+import { TextField } from "../../kit/fields";
+import { AmountField, OF_LITRES, useReadAmount } from "../../measures/AmountField";
+import { StoreForm, type StoreActProps } from "./StoreForm";
+
+/** Brought where what is over belongs, with the reason. */
+export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly over: boolean }) => {
+  const act = useAct("emptyStore");
+  const { read } = useReadAmount();
+  const [litres, setLitres] = useState(String(store.onHandL));
+  const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
+  const [reason, setReason] = useState(over ? "past its day" : "");
+  const submit = async () => {
+    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
+    toast.success("It is written down, with the reason.");
+    onDone();
+  };
+  return (
+    <StoreForm busy={act.busy} error={act.error} act="Write it down" onSubmit={submit}>
+      <Choices
+        label="Where it goes"
+        value={to}
+        onChange={setTo}
+        stacked
+        options={[
+          { value: "composted", label: "on the heap", note: "Hot compost, away from water." },
+          {
+            value: "bare-ground",
+            label: "onto bare ground",
+            note: "Nothing growing, nothing sown this month; away from wells and streams.",
+          },
+          { value: "wasted", label: "thrown out", note: "Spilt, leaked, or not even for the heap." },
+        ]}
+      />
+      <AmountField
+        label="How much"
+        of={OF_LITRES}
+        typed={litres}
+        value={litres}
+        onChange={(event) => setLitres(event.target.value)}
+        error={act.fields["/litres"]}
+      />
+      <TextField
+        label="Why"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+      />
+    </StoreForm>
+  );
+};

@@ -1,0 +1,36 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { useAct } from "../../actions";
+import { TextField } from "../../kit/fields";
+import { StoreForm, type StoreActProps } from "./StoreForm";
+
+/** Another day to keep to, with the reason. */
+export const KeepStore = ({ store, onDone }: StoreActProps) => {
+  const act = useAct("keepStore");
+  const [until, setUntil] = useState("");
+  const [reason, setReason] = useState("");
+  const submit = async () => {
+    if (!(await act.run({ storeId: store.id, until, reason }))) return;
+    toast.success("Kept. Print its label anew.");
+    onDone();
+  };
+  return (
+    <StoreForm busy={act.busy} error={act.error} act="Keep this day" onSubmit={submit}>
+      <TextField
+        label="Keeps to"
+        type="date"
+        value={until}
+        onChange={(event) => setUntil(event.target.value)}
+        error={act.fields["/until"]}
+      />
+      <TextField
+        label="Why"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+        hint="opened, poured from another, smelt and found good"
+      />
+    </StoreForm>
+  );
+};

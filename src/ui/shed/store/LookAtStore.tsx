@@ -1,0 +1,51 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import type { StoreCheckKind } from "@/core/stock/storeChecks";
+import { readOptional } from "@/formats/numbers";
+import { useAct } from "../../actions";
+import { Choices } from "../../kit/Choices";
+import { NumberField, TextField } from "../../kit/fields";
+import { StoreForm, type StoreActProps } from "./StoreForm";
+
+const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; readonly note: string }[] = [
+  { value: "smelt-good", label: "smells good", note: "As it did when it was stored. It may go out." },
+  { value: "smelt-off", label: "smells off", note: "Foul, rotten, or mouldy in colour. The heap or bare ground only." },
+  { value: "loosened", label: "gas let out", note: "Turned slowly, face away; closed again or left loose." },
+];
+
+/** Opened, smelt, its pH read, its gas let out. */
+export const LookAtStore = ({ store, onDone }: StoreActProps) => {
+  const act = useAct("checkStore");
+  const [kind, setKind] = useState<StoreCheckKind>("smelt-good");
+  const [ph, setPh] = useState("");
+  const [note, setNote] = useState("");
+  const submit = async () => {
+    if (!(await act.run({ storeId: store.id, kind, ph: readOptional(ph), note }))) return;
+    toast.success(
+      kind === "smelt-off"
+        ? "Written down. Now empty it: the heap or bare ground."
+        : "Written down, with day and name.",
+    );
+    onDone();
+  };
+  return (
+    <StoreForm busy={act.busy} error={act.error} act="Keep what was found" onSubmit={submit}>
+      <Choices label="What was found" value={kind} onChange={setKind} stacked options={LOOKS} />
+      {kind === "loosened" ? null : (
+        <NumberField
+          label="pH, if read"
+          value={ph}
+          onChange={(event) => setPh(event.target.value)}
+          error={act.fields["/ph"]}
+        />
+      )}
+      <TextField
+        label="Note"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        error={act.fields["/note"]}
+      />
+    </StoreForm>
+  );
+};

@@ -1,0 +1,38 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { useAct } from "../../actions";
+import { TextField } from "../../kit/fields";
+import { AmountField, OF_LITRES, useReadAmount } from "../../measures/AmountField";
+import { StoreForm, type StoreActProps } from "./StoreForm";
+
+/** Measured again: the books follow what is in it. */
+export const MeasureStore = ({ store, onDone }: StoreActProps) => {
+  const act = useAct("countStore");
+  const { read } = useReadAmount();
+  const [litres, setLitres] = useState("");
+  const [reason, setReason] = useState("");
+  const submit = async () => {
+    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
+    toast.success("The books say so too now.");
+    onDone();
+  };
+  return (
+    <StoreForm busy={act.busy} error={act.error} act="So much is in it" onSubmit={submit}>
+      <AmountField
+        label="It holds"
+        of={OF_LITRES}
+        typed={litres}
+        value={litres}
+        onChange={(event) => setLitres(event.target.value)}
+        error={act.fields["/litres"]}
+      />
+      <TextField
+        label="Note"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+      />
+    </StoreForm>
+  );
+};
