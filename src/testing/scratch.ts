@@ -7,6 +7,7 @@ import { openPool, type Queryable } from "@/data/db";
 import { listActors } from "@/data/farm";
 import { migrate } from "@/data/migrate";
 import { addPlot, addTool, addVessel } from "@/services/addThings";
+import { closeBatch } from "@/services/closeBatch";
 import { receiveLot } from "@/services/shed/receiveLot";
 import type { Context } from "@/services/context";
 import { fillVessel } from "@/services/fillVessel";
@@ -162,6 +163,21 @@ export class TestFarm {
     await this.log(batchId, hoursAgo(6), { kind: "ph", value: 3.7, instrument: "meter", spot: "mid-depth" });
     await this.log(batchId, hoursAgo(6), { kind: "smell", word: "cidery" });
     return batchId;
+  };
+
+  /** That extract strained into a store of 60 L, now. */
+  strained = async (change: object = {}): Promise<number> => {
+    const { storeId } = await closeBatch(this.context(), {
+      requestKey: key(),
+      batchId: await this.readyExtract(await this.vessel("Drum")),
+      kind: "strained",
+      yieldL: 60,
+      residue: "compost",
+      labourMin: 5,
+      label: "Extract",
+      ...change,
+    });
+    return storeId!;
   };
 }
 

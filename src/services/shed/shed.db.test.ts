@@ -470,22 +470,9 @@ describe("what is picked for the batch itself", () => {
 });
 
 describe("finished inputs", () => {
-  async function strained(): Promise<number> {
-    const batchId = await farm.readyExtract(await farm.vessel("Drum"));
-    const { storeId } = await closeBatch(farm.context(), {
-      requestKey: key(),
-      batchId,
-      kind: "strained",
-      yieldL: 60,
-      residue: "compost",
-      labourMin: 5,
-      label: "Extract",
-    });
-    return storeId!;
-  }
   const stores = async () => (await readShed(farm.context(), await row())).stores;
   it("are poured into parts, each with its number, the life they had, and nothing lost", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained();
     const part = (litres: number) => ({ litres, label: "Can", container: "vented", place: "porch" });
     await pourStore(farm.context(), { requestKey: key(), storeId, parts: [part(20), part(20)] });
     const all = await stores();
@@ -505,7 +492,7 @@ describe("finished inputs", () => {
     expect(labels.code.dark).toHaveLength(labels.code.size ** 2);
   });
   it("are never sealed where they make gas, nor poured out of nothing", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained();
     const pour = (litres: number, container: string) =>
       pourStore(farm.context(), { requestKey: key(), storeId, parts: [{ litres, label: "Can", container }] });
     expect(await refusalOf(pour(10, "sealed"))).toMatchObject({
@@ -516,7 +503,7 @@ describe("finished inputs", () => {
     expect((await stores()).map(({ onHandL }) => onHandL)).toEqual([60]);
   });
   it("go to the heap with a reason when they are over, and stay in the books", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained();
     await emptyStore(farm.context(), {
       requestKey: key(),
       storeId,
@@ -543,7 +530,7 @@ describe("finished inputs", () => {
     ]);
   });
   it("keep to another day by a reason, and what is alive no longer than it is", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained();
     const keep = (until: string, id = storeId) =>
       keepStore(farm.context(), { requestKey: key(), storeId: id, until, reason: "opened" });
     await keep("2031-04-02");
@@ -565,7 +552,7 @@ describe("finished inputs", () => {
     expect(await refusalOf(keep("2031-05-01", living!))).toMatchObject({ code: "unfit" });
   });
   it("name the beds that could take them only when little time is left", async () => {
-    await strained();
+    await farm.strained();
     await farm.plot("Bed 1");
     await farm.plot("Bare bed", { stage: "bare" });
     expect((await stores())[0]!.takers).toEqual([]);

@@ -1,7 +1,6 @@
 import { findFarm } from "@/data/farm";
 import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
 import { applyStore } from "../applyStore";
-import { closeBatch } from "../closeBatch";
 import { readYard } from "../readYard";
 import { checkStore, pourStore } from "./changeStore";
 import { readShed } from "./readShed";
@@ -15,25 +14,12 @@ const stores = async (at: Date) => (await readShed(farm.context(at), (await find
 const tasks = async (at: Date) =>
   (await readYard(farm.context(at), (await findFarm(farm.scratch.db))!)).round.map(({ key: name }) => name);
 
-async function strained(): Promise<number> {
-  const { storeId } = await closeBatch(farm.context(), {
-    requestKey: key(),
-    batchId: await farm.readyExtract(await farm.vessel("Drum")),
-    kind: "strained",
-    yieldL: 60,
-    residue: "compost",
-    labourMin: 5,
-    label: "Extract",
-    container: "vented",
-  });
-  return storeId!;
-}
 const check = (storeId: number, kind: string, at: Date, more: object = {}) =>
   checkStore(farm.context(at), { requestKey: key(), storeId, kind, ...more });
 
 describe("a store that has stood long", () => {
   it("is to be smelt before it goes out, and is asked for in the round until it was", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     expect((await stores(later(20)))[0]).toMatchObject({ recheck: null, smelt: "good" });
     expect((await stores(later(35)))[0]).toMatchObject({ recheck: { because: "age" } });
     expect(await tasks(later(35))).toContain(`smell-${storeId}`);
@@ -42,7 +28,7 @@ describe("a store that has stood long", () => {
     expect(await tasks(later(36))).not.toContain(`smell-${storeId}`);
   });
   it("is refused for a bed until it was smelt, and then goes out", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     const plotId = await farm.plot("Bed 1");
     const toolId = await farm.can();
     const apply = () =>
@@ -67,7 +53,7 @@ describe("a store that has stood long", () => {
     expect(await apply()).toHaveProperty("applicationId");
   });
   it("has its gas let out every fortnight", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     expect(await tasks(later(5))).not.toContain(`loosen-${storeId}`);
     expect(await tasks(later(15))).toContain(`loosen-${storeId}`);
     await check(storeId, "loosened", later(15));
@@ -77,7 +63,7 @@ describe("a store that has stood long", () => {
 
 describe("a store that was found off", () => {
   it("goes to the heap, and no later smell makes it good", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     await check(storeId, "smelt-off", later(1), { note: "rotten" });
     expect((await stores(later(2)))[0]).toMatchObject({ smelt: "off" });
     expect(await tasks(later(2))).toContain(`off-${storeId}`);
@@ -85,7 +71,7 @@ describe("a store that was found off", () => {
     expect((await stores(later(3)))[0]).toMatchObject({ smelt: "doubtful" });
   });
   it("passes it on to what is poured from it", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     await check(storeId, "smelt-off", later(1));
     await pourStore(farm.context(later(2)), {
       requestKey: key(),
@@ -98,7 +84,7 @@ describe("a store that was found off", () => {
 
 describe("a check", () => {
   it("is refused before the store was made, in the future, and as good over a pH that has climbed", async () => {
-    const storeId = await strained();
+    const storeId = await farm.strained({ container: "vented" });
     expect((await refusalOf(check(storeId, "smelt-good", later(1), { ph: 5.2 }))).fields).toHaveProperty(["/ph"]);
     expect((await refusalOf(check(storeId, "loosened", NOW, { at: later(1).toISOString() }))).code).toBe("time");
     expect((await refusalOf(check(storeId, "loosened", NOW, { at: hoursAgo(5000).toISOString() }))).code).toBe("time");

@@ -1,11 +1,11 @@
 "use client";
 import { useState } from "react";
 import type { Act } from "@/core/book/words";
-import { toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import type { BatchView } from "@/services/batchView";
 import { Button } from "../kit/Button";
 import { Stepper } from "../kit/Stepper";
+import { WarmthStepper } from "../measures/WarmthStepper";
 import type { SectionProps } from "./LogSections";
 
 /** Where it stands and what warms it, with the degrees that go with it. */
@@ -15,15 +15,18 @@ const Surroundings = ({
   busy,
   onLog,
 }: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const unit = units === "us" ? "°F" : "°C";
-  const [value, setValue] = useState(unit === "°F" ? 72 : 22);
-  const celsius = Number.isFinite(value) ? Number(toBase({ value, unit }).value.toFixed(1)) : NaN;
+  const [celsius, setCelsius] = useState(22);
   const at = sayTemperature(celsius, units);
   const act = (name: Act, label: string, withDegrees: boolean) => (
     <Button
       key={name}
       disabled={busy || (withDegrees && !Number.isFinite(celsius))}
-      onClick={() => onLog({ kind: "act", act: name, ...(withDegrees ? { celsius } : {}) }, label.toLowerCase())}
+      onClick={() =>
+        onLog(
+          { kind: "act", act: name, ...(withDegrees ? { celsius: Number(celsius.toFixed(1)) } : {}) },
+          label.toLowerCase(),
+        )
+      }
     >
       {label}
     </Button>
@@ -32,16 +35,7 @@ const Surroundings = ({
     <details className="border-t border-line pt-3">
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">Moved, heated, wrapped, power off</summary>
       <div className="mt-2 grid gap-3">
-        <Stepper
-          label="Place or thermostat"
-          unit={unit}
-          value={value}
-          step={1}
-          min={unit === "°F" ? 32 : 0}
-          max={unit === "°F" ? 120 : 50}
-          digits={1}
-          onChange={setValue}
-        />
+        <WarmthStepper label="Place or thermostat" units={units} celsius={celsius} onChange={setCelsius} />
         <div className="flex flex-wrap gap-2">
           {batch.moved ? act("moved-back", "Moved back out", false) : act("moved", `Moved to a place of ${at}`, true)}
           {batch.hasHeater ? act("heater-off", "Heater off", false) : act("heater-on", `Heater on at ${at}`, true)}

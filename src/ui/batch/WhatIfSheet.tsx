@@ -1,6 +1,5 @@
 "use client";
 import { useEffect, useState } from "react";
-import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
@@ -10,6 +9,7 @@ import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { Stepper } from "../kit/Stepper";
+import { WarmthStepper } from "../measures/WarmthStepper";
 import { RibbonStrip } from "./plate/RibbonStrip";
 import { plateScale, PLATE_W } from "./plate/scale";
 
@@ -99,26 +99,23 @@ function sayDifference({ asIs, changed }: WhatIfAnswer): string | null {
 
 /** What if it stood warmer, had a heater, more culture, less sugar, another start: as it is and as it would be, one above the other. */
 export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
-  const unit = units === "us" ? "°F" : "°C";
-  const shown = (celsius: number) =>
-    Math.round(fromBase({ dimension: "temperature", value: celsius }, unit).value * 2) / 2;
   const isWarmth = (asked: Asked) => asked === "place" || asked === "heater";
   const [asked, setAsked] = useState<Asked>("place");
-  const [value, setValue] = useState(shown(FIRST.place));
+  const [value, setValue] = useState(FIRST.place);
   const [byDays, setByDays] = useState(3);
   const [answer, setAnswer] = useState<WhatIfAnswer | null>(null);
   const [failed, setFailed] = useState(false);
   const byMs = nowMs + byDays * DAY_MS;
   const pick = (next: Asked) => {
     setAsked(next);
-    setValue(isWarmth(next) ? shown(FIRST[next]) : FIRST[next]);
+    setValue(FIRST[next]);
   };
   useEffect(() => {
+    if (!Number.isFinite(value)) return undefined;
     const asking = new AbortController();
-    const figure = isWarmth(asked) ? toBase({ value, unit }).value : value;
     const query = new URLSearchParams({
       batch: String(batch.id),
-      [asked]: String(figure),
+      [asked]: String(value),
       by: String(byMs),
       peak: "1",
     });
@@ -136,7 +133,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       clearTimeout(timer);
       asking.abort();
     };
-  }, [asked, value, byMs, batch.id, unit]);
+  }, [asked, value, byMs, batch.id]);
   const ends = answer ? [answer.asIs, ...(answer.changed ? [answer.changed] : [])] : [];
   const toMs = Math.max(
     ...ends.map(({ window }) => plateScale({ batch: { ...batch, window }, close: null, nowMs }).toMs),
@@ -147,14 +144,10 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       <Choices label="What if it had" value={asked} onChange={pick} options={OPTIONS} />
       <div className="mt-4">
         {isWarmth(asked) ? (
-          <Stepper
+          <WarmthStepper
             label={asked === "place" ? "The place is" : "The thermostat is at"}
-            unit={unit}
-            value={value}
-            step={unit === "°F" ? 1 : 0.5}
-            min={unit === "°F" ? 32 : 0}
-            max={unit === "°F" ? 110 : 42}
-            digits={1}
+            units={units}
+            celsius={value}
             onChange={setValue}
           />
         ) : asked === "later" ? (
@@ -190,7 +183,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       {answer ? (
         <>
           <p aria-live="polite" className="mt-5 text-lg font-bold">
-            {sayDifference(answer)}
+            {Number.isFinite(value) ? sayDifference(answer) : "A number is missing above."}
           </p>
           <Strip
             title="As it is"
@@ -201,7 +194,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             id="as-is"
             clock={clock}
           />
-          {answer.changed ? (
+          {answer.changed && Number.isFinite(value) ? (
             <Strip
               title="As it would be"
               course={answer.changed}

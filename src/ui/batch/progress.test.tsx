@@ -271,6 +271,17 @@ describe("what if", () => {
     fireEvent.click(screen.getByRole("radio", { name: "more culture" }));
     await waitFor(() => expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("culture=2"));
   });
+  it("asks nothing while no number is typed, and says so", async () => {
+    await ask({});
+    await waitFor(() => expect(screen.getByText("It would open 40 h sooner.")).toBeVisible());
+    const asked = (global.fetch as jest.Mock).mock.calls.length;
+    fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "" } });
+    expect(screen.getByText("A number is missing above.")).toBeVisible();
+    expect(screen.queryByRole("img", { name: /^As it would be/ })).toBeNull();
+    fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "27.5" } });
+    await waitFor(() => expect((global.fetch as jest.Mock).mock.calls).toHaveLength(asked + 1));
+    expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("place=27.5");
+  });
   it("says so where it could not be worked out", async () => {
     await ask(null);
     await waitFor(() => expect(screen.getByText("This could not be worked out just now.")).toBeVisible());
