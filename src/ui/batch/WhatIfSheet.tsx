@@ -62,7 +62,9 @@ const Strip = ({
       <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4">
         <span className="font-semibold">{title}</span>
         <span className="reading text-[0.95rem]">
-          opens {say(start.p50)}, best {say(peak.p50)}, {end.p50 === null ? "keeps" : `closes ${say(end.p50)}`}
+          {start.p50 === null
+            ? "no window in sight"
+            : `opens ${say(start.p50)}, best ${say(peak.p50)}, ${end.p50 === null ? "keeps" : `closes ${say(end.p50)}`}`}
         </span>
       </figcaption>
       <svg
@@ -86,16 +88,31 @@ const Strip = ({
   );
 };
 
-function sayDifference({ asIs, changed }: WhatIfAnswer): string | null {
+/** Shorter than this is not worth doing anything for, h. */
+const WORTH_H = 1;
+const HOUR_MS = 3_600_000;
+
+/** How the close moves, where the window is open already and only that can. */
+function sayClose(before: number | null, after: number | null): string {
+  const hours = before === null || after === null ? 0 : (before - after) / HOUR_MS;
+  if (Math.abs(hours) < WORTH_H) return "It is open, and would stay so as long.";
+  return `It is open, and would close ${sayDuration(Math.abs(hours))} ${hours > 0 ? "sooner" : "later"}.`;
+}
+
+function sayDifference({ asIs, changed }: WhatIfAnswer, nowMs: number): string | null {
   const [before, after] = [asIs.window.start.p50, changed?.window.start.p50 ?? null];
   if (!changed) return null;
   if (before === null && after === null) return "Neither comes to anything that can be foreseen.";
   if (before === null) return "That would bring it in.";
   if (after === null) return "That would keep it from coming in at all.";
-  const hours = (before - after) / 3_600_000;
-  if (Math.abs(hours) < 1) return "It would make no difference worth the trouble.";
+  if (before <= nowMs && after <= nowMs) return sayClose(asIs.window.end.p50, changed.window.end.p50);
+  const hours = (before - after) / HOUR_MS;
+  if (Math.abs(hours) < WORTH_H) return "It would make no difference worth the trouble.";
   return `It would open ${sayDuration(Math.abs(hours))} ${hours > 0 ? "sooner" : "later"}.`;
 }
+
+const isOpen = ({ asIs }: WhatIfAnswer, nowMs: number) =>
+  asIs.window.start.p50 !== null && asIs.window.start.p50 <= nowMs;
 
 /** What if it stood warmer, had a heater, more culture, less sugar, another start: as it is and as it would be, one above the other. */
 export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
@@ -183,7 +200,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       {answer ? (
         <>
           <p aria-live="polite" className="mt-5 text-lg font-bold">
-            {Number.isFinite(value) ? sayDifference(answer) : "A number is missing above."}
+            {Number.isFinite(value) ? sayDifference(answer, nowMs) : "A number is missing above."}
           </p>
           <Strip
             title="As it is"
@@ -205,30 +222,32 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
               clock={clock}
             />
           ) : null}
-          <section className="mt-6 border-t border-line pt-4" aria-label="How warm by a day">
-            <h3 className="text-lg">How warm to have it in by a day?</h3>
-            <div className="mt-2">
-              <Stepper
-                label="Days from now"
-                unit="d"
-                value={byDays}
-                step={1}
-                min={1}
-                max={60}
-                digits={0}
-                onChange={(days) => setByDays(Number.isFinite(days) ? days : 1)}
-              />
-            </div>
-            <p className="mt-2" aria-live="polite">
-              {answer.warmthNeeded === "none"
-                ? `By ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)} it comes by itself.`
-                : answer.warmthNeeded === "beyond"
-                  ? `No warmth that its culture bears brings it in by ${longWeekday(new Date(byMs), clock)}.`
-                  : answer.warmthC === null
-                    ? ""
-                    : `Keep it at ${sayTemperature(answer.warmthC, units)} from now on, and it is as likely as not in by ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)}.`}
-            </p>
-          </section>
+          {isOpen(answer, nowMs) ? null : (
+            <section className="mt-6 border-t border-line pt-4" aria-label="How warm by a day">
+              <h3 className="text-lg">How warm to have it in by a day?</h3>
+              <div className="mt-2">
+                <Stepper
+                  label="Days from now"
+                  unit="d"
+                  value={byDays}
+                  step={1}
+                  min={1}
+                  max={60}
+                  digits={0}
+                  onChange={(days) => setByDays(Number.isFinite(days) ? days : 1)}
+                />
+              </div>
+              <p className="mt-2" aria-live="polite">
+                {answer.warmthNeeded === "none"
+                  ? `By ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)} it comes by itself.`
+                  : answer.warmthNeeded === "beyond"
+                    ? `No warmth that its culture bears brings it in by ${longWeekday(new Date(byMs), clock)}.`
+                    : answer.warmthC === null
+                      ? ""
+                      : `Keep it at ${sayTemperature(answer.warmthC, units)} from now on, and it is as likely as not in by ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)}.`}
+              </p>
+            </section>
+          )}
           {answer.starts.length > 0 ? (
             <section className="mt-6 border-t border-line pt-4" aria-label="The next one">
               <h3 className="text-lg">The next one, to peak in fit hours</h3>

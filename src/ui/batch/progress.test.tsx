@@ -208,11 +208,11 @@ describe("the log", () => {
 });
 
 describe("what if", () => {
-  const course = (startH: number | null) => ({
+  const course = (startH: number | null, endH = 220) => ({
     window: {
       start: startH === null ? { p10: null, p50: null, p90: null } : mark(startH - 5, startH, startH + 9),
       peak: mark(60, 70, 80),
-      end: mark(200, 220, 240),
+      end: mark(endH - 20, endH, endH + 20),
     },
     ribbon: [0, 50, 100].map((hour) => ({ atMs: at(hour), ready: hour / 100, past: 0 })),
     never: startH === null ? 0.9 : 0,
@@ -252,6 +252,17 @@ describe("what if", () => {
     ["brings in what was lost", { asIs: course(null) }, "That would bring it in."],
     ["loses what was coming", { changed: course(null) }, "That would keep it from coming in at all."],
     ["makes no difference", { changed: course(60) }, "It would make no difference worth the trouble."],
+    [
+      "closes an open one sooner",
+      { asIs: course(-3, 30), changed: course(-4, 26) },
+      "It is open, and would close 4 h sooner.",
+    ],
+    [
+      "closes an open one later",
+      { asIs: course(-3, 30), changed: course(-3, 36) },
+      "It is open, and would close 6 h later.",
+    ],
+    ["leaves an open one", { asIs: course(-3), changed: course(-4) }, "It is open, and would stay so as long."],
     ["helps neither", { asIs: course(null), changed: course(null) }, "Neither comes to anything that can be foreseen."],
   ])("says where it %s", async (_what, change, words) => {
     await ask(change);
@@ -270,6 +281,12 @@ describe("what if", () => {
     await ask({});
     fireEvent.click(screen.getByRole("radio", { name: "more culture" }));
     await waitFor(() => expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("culture=2"));
+  });
+  it("asks how warm only while it is not open, and tells of no window where none is in sight", async () => {
+    await ask({ asIs: course(-3), changed: course(null) });
+    await waitFor(() => expect(screen.getByText(/^opens today/)).toBeVisible());
+    expect(screen.getByText("no window in sight")).toBeVisible();
+    expect(screen.queryByText("How warm to have it in by a day?")).toBeNull();
   });
   it("asks nothing while no number is typed, and says so", async () => {
     await ask({});
