@@ -28,9 +28,12 @@ export const sayBand = (band: FitBand): string =>
 function midnights(nowMs: number, clock: FarmClock): { atMs: number; label: string }[] {
   const intoDayH = hourOfDay(new Date(nowMs), clock);
   const first = nowMs + (24 - intoDayH) * HOUR_MS;
-  return Array.from({ length: 11 }, (_, day) => first + day * 24 * HOUR_MS)
-    .filter((atMs) => atMs < nowMs + AHEAD_H * HOUR_MS)
-    .map((atMs) => ({ atMs, label: weekday(new Date(atMs + HOUR_MS), clock) }));
+  return (
+    Array.from({ length: 11 }, (_, day) => first + day * 24 * HOUR_MS)
+      // The last one is left out where its name would hang over the top.
+      .filter((atMs) => atMs < nowMs + AHEAD_H * HOUR_MS && yOf(atMs, nowMs) >= LABEL_PX / 2)
+      .map((atMs) => ({ atMs, label: weekday(new Date(atMs + HOUR_MS), clock) }))
+  );
 }
 
 interface PlateProps {
@@ -116,7 +119,7 @@ export const TimeAxis = ({
         <span
           key={atMs}
           className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold"
-          style={{ top: Math.max(8, yOf(atMs, nowMs)) }}
+          style={{ top: yOf(atMs, nowMs) }}
         >
           {label}
         </span>
@@ -138,5 +141,5 @@ export const TimeAxis = ({
 /** The air's span in words, above its curve; what nobody told is called usual. */
 export const sayAirSpan = (air: readonly AirPoint[], unit: string, toUnit: (celsius: number) => number): string => {
   const temperatures = air.map(({ airC }) => toUnit(airC));
-  return `${air.every(({ usual }) => usual) ? "usual air" : "air"} ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
+  return `${air.every(({ usual }) => usual) ? "usual" : "air"} ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
 };

@@ -69,7 +69,7 @@ const RunningFoot = ({
     >
       {batch.reasons[0]}
     </p>
-    <div className="mt-2 grid w-full gap-1.5 px-1.5">
+    <div className="mx-auto mt-2 grid w-full max-w-52 gap-1.5 px-1.5">
       {wantsClose(batch) ? (
         <>
           <Button
@@ -120,7 +120,7 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
           ? "Wash it, and its bag and stones, before the next fill."
           : vessel.site}
     </p>
-    <div className="mt-2 grid w-full gap-1.5 px-1.5">
+    <div className="mx-auto mt-2 grid w-full max-w-52 gap-1.5 px-1.5">
       {vessel.mixing ? (
         <Link
           href={`/mix/${vessel.mixing.id}`}

@@ -6,6 +6,7 @@ import { toast } from "sonner";
 import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
+import { plural } from "@/formats/numbers";
 import { clockTime, longWeekday } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
 import type { RoundTask } from "@/services/roundTask";
@@ -152,12 +153,12 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           </h1>
           {yard.vessels.length > 0 ? (
             <p className="text-soft">
-              {working.length} of {yard.vessels.length} vessels working ·{" "}
-              {sayVolume(
-                working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
-                units,
-              )}{" "}
-              on the go
+              {working.length === 0
+                ? `Nothing on the go in ${plural(yard.vessels.length, "vessel")}`
+                : `${working.length} of ${plural(yard.vessels.length, "vessel")} working · ${sayVolume(
+                    working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
+                    units,
+                  )} on the go`}
             </p>
           ) : null}
         </div>

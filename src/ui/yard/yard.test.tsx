@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { RoundTask } from "@/services/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
 import { ActionsProvider } from "../actions";
@@ -43,6 +43,9 @@ describe("the yard", () => {
     renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum"), vesselOf("Pail", { id: 2 })])} />);
     expect(screen.getByRole("heading", { name: "The yard, Thursday 12:00" })).toBeVisible();
     expect(screen.getByText("1 of 2 vessels working · 170 L on the go")).toBeVisible();
+    cleanup();
+    renderWith(fakeActions(), <YardScreen yard={yardOf([vesselOf("Pail")])} />);
+    expect(screen.getByText("Nothing on the go in 1 vessel")).toBeVisible();
   });
   it("says under each vessel what it is, how it stands, why, and what is next", () => {
     renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum")])} />);
@@ -135,7 +138,7 @@ describe("the yard", () => {
     expect(screen.queryByText(/nothing tells the weather here/)).toBeNull();
     unmount();
     renderWith(fakeActions(), <YardScreen yard={{ ...told, air: usual, bands }} />);
-    expect(screen.getByText(/usual air \d+ to \d+ °C/)).toBeInTheDocument();
+    expect(screen.getByText(/usual \d+ to \d+ °C/)).toBeInTheDocument();
     expect(screen.getByText(/nothing tells the weather here/)).toBeVisible();
     expect(screen.getAllByText("dusk, see sky and wind").length).toBeGreaterThan(0);
     expect(screen.getByRole("link", { name: "Connect a station" })).toHaveAttribute("href", "/shed/probes");
