@@ -34,4 +34,8 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await page.getByRole("dialog").getByLabel("Holds to the brim (L)").fill("200");
   await page.getByRole("dialog").getByRole("button", { name: "Add it" }).click();
   await expect(page.getByRole("article", { name: "Drum" })).toContainText("Free");
+  // Nothing tells the weather here, and nobody makes it up.
+  await expect(page.getByText("nothing tells the weather here")).toBeVisible();
+  await page.getByRole("link", { name: "Connect a station" }).click();
+  await expect(page.getByText("No device posts here yet")).toBeVisible();
 });
