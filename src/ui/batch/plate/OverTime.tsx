@@ -16,7 +16,7 @@ interface OverTimeProps {
 const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
   read: "The liquid’s temperature was read.",
   air: "The liquid’s temperature is worked out from the air, through the vessel’s own slowness.",
-  climate: "The temperature is what these weeks usually are here: nothing was read.",
+  climate: "The temperature is what these weeks usually are here: nothing tells it now.",
   stated: "The temperature is as it was stated at the start, held.",
   guessed: "The temperature is a guess: a reading would narrow all this.",
 };
