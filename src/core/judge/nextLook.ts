@@ -60,11 +60,15 @@ function openQuestion({ ways, nowH, starts }: Belief): number[] {
   );
 }
 
-const varianceOf = (values: readonly number[], weights: readonly number[]): number => {
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  const mean = values.reduce((sum, value, index) => sum + value * weights[index]!, 0) / total;
-  return values.reduce((sum, value, index) => sum + weights[index]! * (value - mean) ** 2, 0) / total;
-};
+/** Sum of the weights, and the values' weighted variance. Plain loops: a look is asked some fifty times over hundreds of ways. */
+function spreadOf(values: ArrayLike<number>, weights: ArrayLike<number>): { total: number; variance: number } {
+  let [total, sum, squares] = [0, 0, 0];
+  for (let index = 0; index < values.length; index += 1) total += weights[index]!;
+  for (let index = 0; index < values.length; index += 1) sum += weights[index]! * values[index]!;
+  const mean = sum / total;
+  for (let index = 0; index < values.length; index += 1) squares += weights[index]! * (values[index]! - mean) ** 2;
+  return { total, variance: squares / total };
+}
 
 /**
  * Looks in the order of how much each would narrow when the next mark falls, by the expected variance that would be left over all
@@ -72,10 +76,12 @@ const varianceOf = (values: readonly number[], weights: readonly number[]): numb
  */
 export function looksByWorth(belief: Belief): Look[] {
   const question = openQuestion(belief);
-  const prior = belief.ways.map(({ weight }) => weight);
-  const before = varianceOf(question, prior);
+  const prior = Float64Array.from(belief.ways, ({ weight }) => weight);
+  const { variance: before } = spreadOf(question, prior);
   if (before < 1e-6) return [];
   const { model } = belief.batch;
+  const weights = new Float64Array(belief.ways.length);
+  const shown = belief.ways.map(({ path }) => path.features.at(-1)!);
   // Blown air makes foam of its own: where there is any, a look at it settles little.
   const foamCounts = model.cls === "bloom" && model.air ? BLOWN_FOAM : 1;
   return candidates(belief)
@@ -84,11 +90,12 @@ export function looksByWorth(belief: Belief): Look[] {
       let left = 0;
       let total = 0;
       for (const report of reports) {
-        const weights = belief.ways.map(
-          ({ weight, path }) => weight * chanceOf(report, belief.batch.model, path.features.at(-1)!, path) ** counts,
-        );
-        const chance = weights.reduce((sum, weight) => sum + weight, 0);
-        left += chance * varianceOf(question, weights);
+        belief.ways.forEach(({ weight, path }, way) => {
+          const chance = chanceOf(report, model, shown[way]!, path);
+          weights[way] = weight * (counts === 1 ? chance : chance ** counts);
+        });
+        const { total: chance, variance } = spreadOf(question, weights);
+        left += chance * variance;
         total += chance;
       }
       return { kind, narrowsBy: Math.max(0, 1 - left / total / before) };

@@ -20,7 +20,8 @@ const normal = (x: number, mean: number, sd: number) => normalPdf((x - mean) / s
 
 /** sd of one pH reading round the batch's own curve. */
 export const phSd = (observation: Extract<Observation, { type: "ph" }>): number =>
-  Math.hypot(observation.sd ?? PH_SD[observation.method], PH_PROCESS_SD);
+  // Not Math.hypot: it is ten times as slow, and this is asked of every way.
+  Math.sqrt((observation.sd ?? PH_SD[observation.method]) ** 2 + PH_PROCESS_SD ** 2);
 
 /** What the report would be if it were drawn at random: uniform over the possible ones. */
 export function randomChance({ type }: Observation): number {
