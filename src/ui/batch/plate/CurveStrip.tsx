@@ -60,7 +60,9 @@ export const CurveStrip = ({ scale, curve, targetPh, axis }: CurveStripProps) =>
             stroke={byProbe ? "none" : counted ? "var(--chalk)" : "var(--blue)"}
             strokeWidth={1.8}
           >
-            <title>{`${formatNumber(value * factor, 3)}${unit}${counted ? "" : ", not counted"}`}</title>
+            {byProbe ? null : (
+              <title>{`${formatNumber(value * factor, 3)}${unit}${counted ? "" : ", not counted"}`}</title>
+            )}
           </circle>
         ))}
     </g>
