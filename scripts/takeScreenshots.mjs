@@ -1,0 +1,86 @@
+/**
+ * Takes the README's pictures anew from a demo that runs: `node scripts/takeScreenshots.mjs http://127.0.0.1:3000`.
+ * Each names what must be seen on it, so that no picture of an error page is kept.
+ */
+import path from "node:path";
+import { chromium } from "@playwright/test";
+
+const [base = "http://127.0.0.1:3000", folder = "docs/screenshots"] = process.argv.slice(2);
+const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const button = (name) => (page) => page.getByRole("button", { name }).first().click();
+const link = (name) => (page) => page.getByRole("link", { name }).first().click();
+
+/** What each picture shows: its page, what is done there first, and words that stand on it. */
+const PICTURES = [
+  { name: "yard", at: "/", sees: "The yard" },
+  { name: "yard-dusk", at: "/", does: [button("Day or dusk")], sees: "The yard" },
+  {
+    name: "yard-phone",
+    at: "/",
+    size: PHONE,
+    does: [
+      (page) => page.getByRole("heading", { name: "Fit hours" }).scrollIntoViewIfNeeded(),
+      (page) => page.mouse.wheel(0, 330),
+    ],
+    sees: "The yard",
+  },
+  { name: "round-phone", at: "/", size: PHONE, sees: "Today’s round" },
+  { name: "batch", at: "/", does: [link("Blue drum")], sees: "May be done with it" },
+  { name: "fill", at: "/", does: [button("Fill Pail one")], sees: "In the order of mixing" },
+  { name: "log-phone", at: "/", size: PHONE, does: [button("Log Air drum")], sees: "Smell" },
+  { name: "book", at: "/book", sees: "Methods" },
+  { name: "method", at: "/book/aerated-tea", sees: "Making it" },
+  { name: "scale", at: "/book/drum-manure-tea?scale", sees: "Scale" },
+  { name: "shed", at: "/shed", sees: "Finished, ready to go out" },
+  { name: "shopping", at: "/shed/shopping", sees: "To buy" },
+  { name: "gathering", at: "/shed/gathering", sees: "Gathering" },
+  { name: "tools", at: "/shed/tools", sees: "Tools" },
+  { name: "probes", at: "/shed/probes", sees: "Last heard" },
+  {
+    name: "field",
+    at: "/field",
+    does: [
+      (page) =>
+        page
+          .getByRole("button", { name: /^Bed 1\b/ })
+          .first()
+          .click(),
+    ],
+    sees: "How strong",
+  },
+  { name: "ledger", at: "/ledger", sees: "What a litre cost" },
+  { name: "labels", at: "/paper/labels?batch=2", sees: "Labels of batch 2" },
+  // Last, as it begins a fill.
+  {
+    name: "mix-phone",
+    at: "/",
+    size: PHONE,
+    does: [button("Fill Jar"), button("Mix it step by step"), (page) => page.waitForURL("**/mix/**")],
+    sees: "Where it stands",
+  },
+];
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+});
+let failed = 0;
+for (const { name, at, size = LAPTOP, does = [], sees } of PICTURES) {
+  const page = await browser.newPage({ viewport: size });
+  try {
+    await page.goto(base + at, { waitUntil: "networkidle" });
+    for (const act of does) await act(page);
+    await page.getByText(sees).first().waitFor({ timeout: 10_000 });
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: path.join(folder, `${name}.png`) });
+  } catch (error) {
+    failed += 1;
+    console.error(`${name}: ${String(error).split("\n")[0]}`);
+  }
+  await page.close();
+}
+await browser.close();
+console.log(`${PICTURES.length - failed} pictures taken, ${failed} failed`);
+process.exitCode = failed > 0 ? 1 : 0;
