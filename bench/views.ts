@@ -5,9 +5,6 @@ import { listPlotApplications, listLatestByPlot } from "../src/data/applications
 import { listBatches, listRunningBatches } from "../src/data/batches";
 import { listStandingOfRunning } from "../src/data/entries";
 import { findFarm, type Farm } from "../src/data/farm";
-import type { FermentBatch } from "../src/core/ferment/batch";
-import { FERMENT_MODELS } from "../src/core/ferment/models";
-import { forecast } from "../src/core/ferment/outlook/forecast";
 import { migrate } from "../src/data/migrate";
 import { listPlots, listTools } from "../src/data/plots";
 import { listRecipeVersions } from "../src/data/recipes";
@@ -27,6 +24,7 @@ import { readCount } from "../src/services/shed/readCount";
 import { readItem } from "../src/services/shed/readItem";
 import { readShopping } from "../src/services/shed/readShopping";
 import { fillShed } from "./fillShed";
+import { fortyBatches } from "./fortyBatches";
 import { multiply } from "./multiply";
 
 const ROUNDS = 9;
@@ -41,33 +39,6 @@ async function time(work: () => Promise<unknown>): Promise<{ firstMs: number; me
   }
   const [firstMs = NaN, ...rest] = samples;
   return { firstMs, medianMs: rest.toSorted((a, b) => a - b)[Math.floor(rest.length / 2)] ?? NaN };
-}
-
-/** Forty running batches of all methods, half-way and observed, judged one after the other as a whole yard is: ms for all. */
-function fortyBatches(): number {
-  const batches = Array.from({ length: 40 }, (_, index): FermentBatch & { readonly nowH: number } => {
-    const model = FERMENT_MODELS[index % FERMENT_MODELS.length]!;
-    const nowH = 0.6 * model.daysRuleH + index;
-    const air = (hour: number) => ({ hour, celsius: 20 + 4 * Math.cos(((hour - 6) * 2 * Math.PI) / 24) });
-    return {
-      nowH,
-      model,
-      startC: 20,
-      readings: Array.from({ length: Math.floor(nowH) }, (_unused, hour) => air(hour)),
-      forecast: Array.from({ length: 240 }, (_unused, hour) => air(nowH + hour)),
-      observations: [
-        { hour: 0.8 * nowH, type: "smell", value: "yeasty" },
-        { hour: 0.9 * nowH, type: "judge", value: "not_yet" },
-      ],
-    };
-  });
-  const times = Array.from({ length: 99 }, (_, hour) => 4 * hour);
-  const rounds = Array.from({ length: 15 }, () => {
-    const from = performance.now();
-    for (const { nowH, ...batch } of batches) forecast(batch, nowH, { times });
-    return performance.now() - from;
-  });
-  return rounds.toSorted((a, b) => a - b)[Math.floor(rounds.length / 2)]!;
 }
 
 type View = readonly [name: string, view: () => Promise<unknown>, sql: () => Promise<unknown>];
@@ -149,7 +120,7 @@ async function main(): Promise<void> {
   const [[counts]] = (await pool.query(
     "select (select count(*) from vessel) as vessels, (select count(*) from batch) as batches, (select count(*) from batch_entry) as entries, (select count(*) from lot) as lots, (select count(*) from plot) as plots",
   )) as unknown as [[Record<string, number>]];
-  const forecastMs = fortyBatches();
+  const { forecastMs, assessMs } = fortyBatches();
   const table = [
     `Node ${process.version}, ${os.cpus().length} cores (${os.cpus()[0]?.model ?? "unknown"}). 100 × means ${Object.entries(
       counts ?? {},
@@ -163,7 +134,7 @@ async function main(): Promise<void> {
     ...full,
     ...large,
     "",
-    `Forty running batches of all methods, observed and half-way, forecast one after the other with nothing kept: median ${forecastMs.toFixed(0)} ms.`,
+    `Forty running batches of all methods, observed and half-way, one after the other with nothing kept, median: ${assessMs.toFixed(0)} ms for all that a page says of them (forecast, verdict, what warmth would change, which look would tell most), ${forecastMs.toFixed(0)} ms for the bare forecasts.`,
     "",
   ].join("\n");
   writeFileSync("bench/latest.md", table);

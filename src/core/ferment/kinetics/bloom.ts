@@ -20,6 +20,8 @@ interface Bench {
   readonly thinned: Float64Array;
   readonly sugar: number;
   readonly lastEventH: number;
+  /** Room that every run writes anew: some eighty runs make a forecast, and each is read before the next. */
+  readonly room: Record<"cells" | "foam" | "quality" | "good" | "growing", Float64Array>;
 }
 
 function benchFor(batch: FermentBatch, model: BloomModel, course: Course): Bench {
@@ -51,6 +53,13 @@ function benchFor(batch: FermentBatch, model: BloomModel, course: Course): Bench
     thinned,
     sugar: batch.sugar ?? 1,
     lastEventH: Math.max(0, ...(batch.events ?? []).map(({ hour }) => hour)),
+    room: {
+      cells: new Float64Array(count),
+      foam: new Float64Array(count),
+      quality: new Float64Array(count),
+      good: new Float64Array(count),
+      growing: new Float64Array(course.hours.length),
+    },
   };
 }
 
@@ -80,7 +89,7 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
   const airFactor = bench.batch.airFactor ?? 1;
   const perGas = 1 / gasPerH;
   // Each node's growth is asked for twice or more: as the end of one step, the start of the next, and twice in the middle.
-  const growing = new Float64Array(rate.length);
+  const { cells, foam, quality, growing } = bench.room;
   for (let at = 0; at < growing.length; at += 1) growing[at] = (growth * rate[at]!) / (1 + lag * asleep[at]!);
   // Taken out of their objects once: `slopes` below is the innermost loop of every forecast.
   const supplied = supply !== null;
@@ -90,9 +99,6 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
   const anoxic = supply?.anoxicShare ?? 1;
   const qualityLoss = supply?.qualityLossPerH ?? 0;
   const resting = supply?.restingLossShare ?? 0;
-  const cells = new Float64Array(count);
-  const foam = new Float64Array(count);
-  const quality = new Float64Array(count);
   let x = model.startingCells * (bench.batch.inoculum ?? 1);
   let s = sugar;
   let f = 0;
@@ -313,7 +319,7 @@ export function bloomRunner(batch: FermentBatch, model: BloomModel, course: Cour
     const ran = run(bench, u, v, sleepAt(u), Math.max(0, bench.lastEventH, ...featureHours));
     const { foam, length } = ran;
     const span = hours.subarray(0, length);
-    const good = new Float64Array(length);
+    const { good } = bench.room;
     for (let index = 0; index < length; index += 1) good[index] = ran.cells[index]! * ran.quality[index]!;
     const foamTop = topOf(hours, foam, length);
     const goodTop = topOf(hours, good, length);
