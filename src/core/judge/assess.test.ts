@@ -130,6 +130,19 @@ describe("feeding on the way", () => {
     expect(after.window.start.p50!).toBeLessThan(434 + 14 * 24);
     expect(codesOf(at("cultured-extract", 18.2, 24, [...stuckLog, fed(434)]))).toContain("fed-anew");
   });
+  it("tells the hours of the batch all the same, not those of the stage", () => {
+    const nowH = 18.2 * 24;
+    const hours = [nowH, nowH + 100, nowH + 600];
+    const after = forecastBatch({ ...at("cultured-extract", 18.2, 24, [...stuckLog, fed(434)]), curveHours: hours });
+    expect(after.curve.map(({ hour }) => hour)).toEqual(hours);
+    // The stage is three hours old: nothing is ready yet, and most of it will be in 25 days.
+    expect(after.probabilityReady).toBeLessThan(0.05);
+    expect(after.curve[0]!.ready).toBeCloseTo(after.probabilityReady, 1);
+    expect(after.curve[2]!.ready).toBeGreaterThan(0.5);
+    expect(after.nextCheckH).toBeGreaterThan(nowH);
+    expect(after.horizonH).toBeGreaterThan(nowH + 700);
+    expect(after.share).toBeLessThan(0.3);
+  });
   it("is the recipe's own where it comes on its day", () => {
     expect(forecastBatch(at("lactic-serum", 4, 22, [fed(49)], "salted-rice")).stageFromH).toBe(0);
     expect(forecastBatch(at("lactic-serum", 8, 22, [fed(150)], "salted-rice")).stageFromH).toBe(150);

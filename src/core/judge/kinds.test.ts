@@ -37,6 +37,20 @@ describe("what is made and used", () => {
     const start = (celsius: number) => forecastBatch(forecastInput("boiled-potato", 0, celsius)).window.start.p50;
     expect(start(5)).toBe(start(30));
   });
+  it("has exact hours, sound until a nose says otherwise, and keeps asking for none it need not", () => {
+    const seen = forecastBatch({ ...forecastInput("rice-wash", 0, 20), curveHours: [0, 1, 40] });
+    const { start, end } = seen.window;
+    expect([start.p10, start.p90]).toEqual([start.p50, start.p50]);
+    expect(end.p50!).toBeGreaterThan(start.p50!);
+    expect(seen.spoilage).toEqual({ chance: 0.01, level: "ok", hard: [], needsSmellCheck: false });
+    expect(seen.stuck).toMatchObject({ codes: [], chanceNever: 0 });
+    expect(seen.curve).toEqual([
+      { hour: 0, ready: 0, past: 0 },
+      { hour: 1, ready: 1, past: 0 },
+      { hour: 40, ready: 0, past: 1 },
+    ]);
+    expect(forecastBatch(forecastInput("rice-wash", 0, 20)).curve).toEqual([]);
+  });
   it("fails by its signs like everything else", () =>
     expect(stateOf("rice-wash", 1, 20, [sign(1, "smell", "putrid")]).state).toBe("spoiled"));
 });

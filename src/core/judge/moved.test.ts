@@ -25,6 +25,9 @@ describe("whether a window has moved", () => {
   it("takes a window that came into sight, or went, as moved", () => {
     expect(moved(extract, [null, null], [300, null])).toBe(true);
     expect(moved(extract, [300, null], [null, null])).toBe(true);
+    // However near it is.
+    expect(moved(tea, [null, null], [1, null], 0)).toBe(true);
+    expect(moved(tea, [1, null], [null, null], 0)).toBe(true);
     expect(moved(extract, [null, null], [null, null])).toBe(false);
   });
 });
