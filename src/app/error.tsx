@@ -1,6 +1,6 @@
 "use client";
-import { Away } from "@/ui/frame/Away";
+import { Broken } from "@/ui/frame/Broken";
 
-export default function ErrorPage() {
-  return <Away />;
+export default function ErrorPage({ error }: { readonly error: Error & { readonly digest?: string } }) {
+  return <Broken number={error.digest ?? null} />;
 }

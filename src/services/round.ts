@@ -37,20 +37,21 @@ function touchFor(act: string, batchId: number): RoundTouch {
 /** How long ago it was last done, in words. */
 const sinceLast = (what: string, lastH: number | null, nowH: number): string =>
   lastH === null ? `not ${what} yet` : `last ${what} ${sayDuration(Math.max(0, nowH - lastH))} ago`;
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
 function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): RoundDraft[] {
   const nowH = hourOf(batch, now);
   return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate).map(
     ({ task, dueH, late, lastH }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
+      const since = task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : [];
       return {
         key: `${batch.id}-${task.act}`,
         dueMs,
         title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
-        why: [
-          late ? `Late. ${task.ifMissed}` : `${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`,
-          ...(task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : []),
-        ].join(late ? " " : "; "),
+        why: late
+          ? ["Late.", task.ifMissed, ...since.map(sentence)].join(" ")
+          : [`${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`, ...since].join("; "),
         urgency: urgencyOf(dueMs, now, late),
         touch: touchFor(task.act, batch.id),
         vesselOrder: order,
@@ -63,7 +64,7 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
 function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock: FarmClock): string {
   const closes = view.window.end.p50;
   if (closes === null || closes > now.getTime() + 36 * HOUR_MS) return "";
-  const band = bands.find(({ fromMs, toMs }) => toMs > now.getTime() && fromMs < closes);
+  const band = bands.find(({ fromMs, toMs, fit }) => fit !== "none" && toMs > now.getTime() && fromMs < closes);
   const until = `It closes about ${sayForecastMoment(new Date(closes), now, clock)}`;
   return band
     ? `${until}; fit hours before that: ${clockTime(new Date(Math.max(band.fromMs, now.getTime())), clock)} to ${clockTime(new Date(Math.min(band.toMs, closes)), clock)}. `

@@ -26,7 +26,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
   useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
   useKey("n", () => setSheet("plot"));
-  const next = view.bands[0];
+  const next = view.bands.find(({ fit }) => fit !== "none");
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0 px-4 py-4 md:px-6">

@@ -70,7 +70,7 @@ export const BandWords = ({ nowMs, bands }: Omit<PlateProps, "clock">) => (
           className="reading absolute right-1 -translate-y-1/2 whitespace-nowrap text-[0.82rem] text-soft"
           style={{ top: (yOf(band.fromMs, nowMs) + yOf(band.toMs, nowMs)) / 2 }}
         >
-          {sayBand(band)}
+          {band.because === "unknown" ? band.when : sayBand(band)}
         </span>
       ))}
   </div>

@@ -1,0 +1,31 @@
+"use client";
+import Link from "next/link";
+import { Button } from "../kit/Button";
+
+interface BrokenProps {
+  /** Under which the server wrote down what went wrong; none where it went wrong in the browser. */
+  readonly number: string | null;
+}
+
+/** A page that went wrong: what that means, the next step, and what to tell whoever looks after it. */
+export const Broken = ({ number }: BrokenProps) => (
+  <div className="mx-auto mt-16 max-w-lg border-l-4 border-rust bg-chalk p-6">
+    <h1 className="text-2xl">This page went wrong</h1>
+    <p className="mt-2">
+      Nothing that was written is lost. After an update a page may be of the one before: looking again mends that. If it
+      stays, the other places still work{number ? "; the server has written it down under the number below" : ""}.
+    </p>
+    {number ? <p className="reading mt-2">{number}</p> : null}
+    <div className="mt-4 flex flex-wrap gap-2">
+      <Button look="strong" onClick={() => window.location.reload()}>
+        Look again
+      </Button>
+      <Link
+        href="/"
+        className="grid min-h-11 place-items-center px-3 underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+      >
+        To the yard
+      </Link>
+    </div>
+  </div>
+);
