@@ -92,7 +92,7 @@ describe("what is tended", () => {
     const again = round([running(1, "cultured-extract", 300, {}, [entry("vented", 100)])]).find(
       ({ key }) => key === "1-vented",
     )!;
-    expect(again.why).toMatch(/^Late\. .*\. Last vented 4 d ago\.$/);
+    expect(again.why).toMatch(/^Late\. .*\. Last vented 4 days ago\.$/);
     const fresh = round([running(1, "cultured-extract", 100, {}, [entry("vented", 30)])]).find(
       ({ key }) => key === "1-vented",
     )!;
