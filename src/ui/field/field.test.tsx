@@ -187,6 +187,22 @@ describe("the field without something", () => {
     renderWith(fakeActions(), <FieldScreen view={fieldOf(change)} storeId={null} />);
     expect(screen.getByText(new RegExp(words))).toBeVisible();
   });
+  it("names the next hours that are fit, and skips those that are not", () => {
+    const band = (fromH: number, fit: "none" | "soil") => ({
+      fromMs: NOW_MS + fromH * 3_600_000,
+      toMs: NOW_MS + (fromH + 3) * 3_600_000,
+      when: "dusk" as const,
+      fit,
+      because: fit === "none" ? ("cold" as const) : ("rain" as const),
+      windMPerS: 1,
+      airC: 3,
+    });
+    renderWith(
+      fakeActions(),
+      <FieldScreen view={fieldOf({ bands: [band(2, "none"), band(9, "soil")] })} storeId={null} />,
+    );
+    expect(screen.getByText(/^Next fit hours: .*rain: soil only/)).toBeVisible();
+  });
   it("chooses all beds and none", () => {
     renderWith(fakeActions(), <FieldScreen view={fieldOf()} storeId={1} />);
     fireEvent.click(screen.getByRole("button", { name: "Choose all" }));
