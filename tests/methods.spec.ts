@@ -214,3 +214,13 @@ test("a figure in pails, from anywhere", async ({ page }) => {
   await page.getByLabel("A figure to work out").fill("7 pails");
   await expect(page.getByText(/until you weigh your own/)).toBeVisible();
 });
+
+test("a bloom's page says when to start it to be best in fit hours", async ({ page }) => {
+  await page.goto("/book/aerated-tea");
+  const part = page.getByRole("region", { name: "Started when, to be best in fit hours" });
+  await expect(part.getByRole("listitem").first()).toContainText(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
+  await seesNoBarrier(page);
+  await page.goto("/book/cultured-extract");
+  await expect(page.getByRole("heading", { name: "Making it" })).toBeVisible();
+  await expect(part).toHaveCount(0);
+});
