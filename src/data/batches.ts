@@ -23,7 +23,10 @@ export interface Batch {
   readonly methodId: string;
   readonly schoolId: string;
   readonly recipe: FrozenRecipe;
+  /** Level when it was filled; what was topped up since; and what was drawn off into the shed while it ran. */
   readonly filledL: number;
+  readonly toppedUpL: number;
+  readonly takenOutL: number;
   readonly basisAmount: number;
   readonly startedAt: Date;
   readonly statedC: number | null;
@@ -81,6 +84,8 @@ interface BatchRow {
   /** Batches from before recipes were kept whole went by the book. */
   recipe: Omit<FrozenRecipe, "versionNo" | "document"> & Partial<Pick<FrozenRecipe, "versionNo" | "document">>;
   filled_l: string;
+  topped_up_l: string;
+  taken_out_l: string;
   basis_amount: string;
   started_at: Date;
   stated_c: string | null;
@@ -103,7 +108,11 @@ const SELECT = `
   select batch.id, batch.vessel_id, vessel.name as vessel_name, vessel.kind as vessel_kind, vessel.volume_l as vessel_l, batch.method_id, batch.school_id,
          batch.recipe, batch.filled_l, batch.basis_amount, batch.started_at, batch.stated_c, batch.labour_min, batch.power_w, actor.name as actor_name,
          done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.labour_min as close_labour_min,
-         done.verdict, done.override_reason, closer.name as closed_by
+         done.verdict, done.override_reason, closer.name as closed_by,
+         coalesce((select sum(added.number_value) from standing_entry added
+                   where added.batch_id = batch.id and added.kind = 'act' and added.word = 'topped-up'), 0) as topped_up_l,
+         coalesce((select sum(lot.received) from lot
+                   where lot.from_batch_id = batch.id and (done.at is null or lot.added_at < done.at)), 0) as taken_out_l
   from batch
   join vessel on vessel.id = batch.vessel_id
   join actor on actor.id = batch.actor_id
@@ -165,6 +174,8 @@ const toBatch = (row: BatchRow): Batch => ({
     document: row.recipe.document ?? bookDocument(row.method_id, row.school_id),
   },
   filledL: Number(row.filled_l),
+  toppedUpL: Number(row.topped_up_l),
+  takenOutL: Number(row.taken_out_l),
   basisAmount: Number(row.basis_amount),
   startedAt: row.started_at,
   statedC: row.stated_c === null ? null : Number(row.stated_c),

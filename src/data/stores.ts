@@ -19,11 +19,13 @@ export interface Store {
   readonly shelfFrom: Date;
   readonly expiresAt: Date;
   readonly onHandL: number;
+  /** Share of its first strength that topping up left its batch. */
+  readonly strength: number;
   /** As the batch was made by. */
   readonly recipe: RecipeDocument;
 }
 
-export type NewStore = Omit<Store, "id" | "onHandL" | "recipe">;
+export type NewStore = Omit<Store, "id" | "onHandL" | "strength" | "recipe">;
 
 export interface StoreMovement {
   readonly storeId: number;
@@ -48,6 +50,7 @@ interface StoreRow {
   shelf_from: Date;
   expires_at: Date;
   on_hand_l: string;
+  strength: number;
   /** null for batches from before recipes were kept whole: they went by the book. */
   recipe: RecipeDocument | null;
   method_id: string;
@@ -55,7 +58,7 @@ interface StoreRow {
 }
 
 const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
+  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l / (batch.filled_l + coalesce((select sum(added.number_value) from standing_entry added where added.batch_id = batch.id and added.kind = 'act' and added.word = 'topped-up'), 0)) as strength, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -83,6 +86,7 @@ const toStore = (row: StoreRow): Store => ({
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
+  strength: Number(row.strength),
   recipe: row.recipe ?? bookDocument(row.method_id, row.school_id),
 });
 

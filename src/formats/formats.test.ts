@@ -1,3 +1,4 @@
+import { sayThinned } from "./strengthText";
 import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "./amounts";
 import { sayCaution } from "./cautionText";
 import { sayEntry } from "./entryText";
@@ -136,5 +137,16 @@ describe("verdicts in words", () => {
     expect(
       sayEntry({ kind: "act", numberValue: 2, word: "topped-up", instrument: null, spot: null, note: "" }, "metric"),
     ).toBe("Topped up with 2 L");
+  });
+});
+
+describe("what topping up left of the strength", () => {
+  it("says the mix that makes up for it, and nothing where it is no matter", () => {
+    expect(sayThinned(1, 250)).toBeNull();
+    expect(sayThinned(0.996, 250)).toBeNull();
+    expect(sayThinned(0.9, 250)).toBe(
+      "Topped up with water: it is at 90 % of its first strength, and 1:225 does what 1:250 would.",
+    );
+    expect(sayThinned(0.5, 0)).toBe("Topped up with water: it is at 50 % of its first strength.");
   });
 });

@@ -1,4 +1,5 @@
 import "server-only";
+import { standsIn } from "@/core/recipe/level";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Range, StockUnit } from "@/core/book/range";
 import { phTarget, type Recipe } from "@/core/book/recipe";
@@ -188,7 +189,7 @@ export function batchView(
     lid: recipe.lid,
     aerated: recipe.aerated,
     airOn: recipe.aerated && latestAirOff(log) === null,
-    filledL: batch.filledL,
+    filledL: standsIn(batch),
     basisAmount: batch.basisAmount,
     vesselL: batch.vesselL,
     startedMs: batch.startedAt.getTime(),

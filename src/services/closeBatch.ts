@@ -1,4 +1,5 @@
 import "server-only";
+import { standsIn } from "@/core/recipe/level";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
 import type { VerdictState } from "@/core/judge/verdict";
@@ -48,8 +49,8 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe
     return;
   }
   if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
-  if (request.yieldL > batch.filledL * YIELD_OVER_FILL)
-    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(batch.filledL, "metric")} went in.`);
+  if (request.yieldL > standsIn(batch) * YIELD_OVER_FILL)
+    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(standsIn(batch), "metric")} stand in it.`);
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */

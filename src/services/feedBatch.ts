@@ -1,4 +1,5 @@
 import "server-only";
+import { standsIn } from "@/core/recipe/level";
 import { findIngredient } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
 import { closesRing } from "@/core/stock/lineage";
@@ -16,6 +17,7 @@ import { costOfBatch } from "./costs";
 import { keepForecast } from "./ferment/keepForecast";
 import { atField, Refusal, refuseAt } from "./refusal";
 import { bookIn, drawOut } from "./shed/shedBook";
+import { requireRoomFor } from "./room";
 import { momentOf, write } from "./write";
 
 async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
@@ -57,6 +59,7 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const at = momentOf(ctx, request.at, batch.startedAt);
     const isWater = item.id === "water";
+    if (isWater) requireRoomFor(batch, request.amount, "/amount");
     const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
     if (!isWater) {
       const lots = await drawOut(db, ctx, {
@@ -129,9 +132,10 @@ export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: nu
   write(ctx, "takeFromBatch", input, async (db, request) => {
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
-    if (request.litres > batch.filledL)
-      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(batch.filledL, "metric")} stand in it.`);
-    const lotId = await takeIn(db, ctx, batch, request.litres, batch.filledL, at);
+    const standsL = standsIn(batch);
+    if (request.litres > standsL)
+      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(standsL, "metric")} stand in it.`);
+    const lotId = await takeIn(db, ctx, batch, request.litres, standsL, at);
     await insertEntry(db, {
       batchId: batch.id,
       kind: "note",

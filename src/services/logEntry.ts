@@ -6,6 +6,7 @@ import { findEntry, insertEntry, type NewEntry } from "@/data/entries";
 import type { Context } from "./context";
 import { keepForecast } from "./ferment/keepForecast";
 import { Refusal, refuseAt } from "./refusal";
+import { requireRoomFor } from "./room";
 import { momentOf, write } from "./write";
 
 type LoggedThing = ActionRequest<"logEntry">["entry"];
@@ -67,6 +68,8 @@ export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: numbe
     if (batch.close && correctsId === null)
       throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
     if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
+    if (request.entry.kind === "act" && request.entry.act === "topped-up" && correctsId === null)
+      requireRoomFor(batch, request.entry.litres ?? 0, "/entry/litres");
     const at = momentOf(ctx, request.at, batch.startedAt);
     const entryId = await insertEntry(db, {
       ...valuesOf(request.entry),

@@ -1,8 +1,11 @@
 import { listLog, listStanding } from "@/data/entries";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { findFarm } from "@/data/farm";
+import { listStoresOnHand } from "@/data/stores";
 import { closeBatch } from "./closeBatch";
+import { addToBatch } from "./feedBatch";
 import { logEntry } from "./logEntry";
+import { readBatch } from "./readBatch";
 import { readYard } from "./readYard";
 
 describe("the log", () => {
@@ -44,6 +47,47 @@ describe("the log", () => {
     expect((await listStanding(farm.scratch.db, batchId)).map(({ word }) => word)).toEqual(["white bubbly"]);
   });
 
+  it("raises the level by what is topped up and thins what is in it, until that is struck out", async () => {
+    const page = async () => (await readBatch(farm.context(), (await findFarm(farm.scratch.db))!, batchId))!;
+    const before = await page();
+    const topUp = await farm.log(batchId, hoursAgo(20), { kind: "act", act: "topped-up", litres: 8 });
+    const topped = await page();
+    expect(topped.batch.filledL).toBeCloseTo(before.batch.filledL + 8, 3);
+    expect(topped.strength).toBeCloseTo(before.batch.filledL / (before.batch.filledL + 8), 6);
+    expect(topped.content.gPerL.k2o.default).toBeLessThan(before.content.gPerL.k2o.default);
+    expect((await batchInYard()).filledL).toBeCloseTo(topped.batch.filledL, 3);
+    await logEntry(farm.context(), { requestKey: key(), batchId, correctsId: topUp, entry: { kind: "withdrawn" } });
+    expect((await page()).strength).toBe(1);
+    expect((await page()).batch.filledL).toBeCloseTo(before.batch.filledL, 3);
+  });
+  it("tops up no further than the brim, and yields no more than stands in it", async () => {
+    const topUp = (litres: number) =>
+      refusalOf(
+        logEntry(farm.context(), { requestKey: key(), batchId, entry: { kind: "act", act: "topped-up", litres } }),
+      );
+    expect((await topUp(30)).fields["/entry/litres"]).toMatch(/^Only 1\d(\.\d)? L more fit into Drum\.$/);
+    const roomL = 100 - (await batchInYard()).filledL;
+    await farm.log(batchId, hoursAgo(1), { kind: "act", act: "topped-up", litres: Number(roomL.toFixed(2)) });
+    expect((await topUp(5)).fields["/entry/litres"]).toBe("Drum is full to the brim.");
+    const water = { requestKey: key(), batchId, ingredientId: "water", amount: 5 };
+    expect((await refusalOf(addToBatch(farm.context(), water))).fields).toHaveProperty("/amount");
+    const yields = (yieldL: number) => ({
+      requestKey: key(),
+      batchId,
+      kind: "strained",
+      yieldL,
+      residue: "compost",
+      labourMin: 5,
+      label: "Extract",
+      overrideReason: "trial",
+    });
+    expect((await refusalOf(closeBatch(farm.context(), yields(140)))).fields["/yieldL"]).toContain("100 L stand in it");
+    // What was topped up comes off as well.
+    const { storeId } = await closeBatch(farm.context(), yields(95));
+    const [store] = await listStoresOnHand(farm.scratch.db);
+    expect(store).toMatchObject({ id: storeId, onHandL: 95 });
+    expect(store!.strength).toBeCloseTo((100 - roomL) / 100, 3);
+  });
   it("lets two people correct one entry only once", async () => {
     const wrong = await farm.log(batchId, hoursAgo(2), {
       kind: "ph",

@@ -327,8 +327,13 @@ describe("batches that feed batches", () => {
   });
   it("draw on each other, and their cautions and lineage follow", async () => {
     const serumId = await serum("Crock");
+    const before = await pageOf(serumId);
     await takeFromBatch(farm.context(), { requestKey: key(), batchId: serumId, litres: 2 });
     expect(await onHand("lactic-culture")).toBe(2);
+    // The level falls by it; what is left is as strong as it was.
+    const left = await pageOf(serumId);
+    expect(left.batch.filledL).toBeCloseTo(before.batch.filledL - 2, 3);
+    expect([left.strength, left.content.gPerL]).toEqual([1, before.content.gPerL]);
     await farm.lot("molasses", 5, 10);
     const extractId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 50);
     const page = await pageOf(extractId);

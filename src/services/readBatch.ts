@@ -7,6 +7,7 @@ import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
 import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
 import { recipeFrom } from "@/core/recipe/document";
+import { strengthLeft } from "@/core/recipe/level";
 import { laterLines, type LaterLine } from "@/core/recipe/later";
 import { ancestorsOf } from "@/core/stock/lineage";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
@@ -68,6 +69,8 @@ export interface BatchPage {
   /** Cautions that come with what it was made from. */
   readonly inherited: readonly string[];
   readonly content: BatchContent;
+  /** Share of its first strength that topping up left it. */
+  readonly strength: number;
   readonly use: { readonly name: string; readonly partsWater: number; readonly mixLPerM2: number | null };
   readonly lab: readonly Omit<LabResult, "addedAt">[];
   readonly progress: Progress;
@@ -188,9 +191,13 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     content: batchContent(
       recipe,
       amountsIn(lines, draws),
-      batch.close && batch.close.yieldL > 0 ? batch.close.yieldL : batch.basisAmount * recipe.yieldPerBasis.default,
+      // What was drawn off took its share with it, and water made more of the same.
+      batch.close && batch.close.yieldL > 0
+        ? batch.close.yieldL + batch.takenOutL
+        : batch.basisAmount * recipe.yieldPerBasis.default + batch.toppedUpL,
       Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
     ),
+    strength: strengthLeft(batch),
     use: usualUse(recipe),
     lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),
     targetPh: phTarget(recipe),

@@ -67,7 +67,7 @@ export const progressOf = (change: Partial<Progress> = {}): Progress => ({
 export const NO_RECORD = { lines: [], hits: 0, judged: 0, offD: null, ruleOffD: null, learned: null } as const;
 
 /** What a batch's page carries besides its own subject. */
-export const PAGE_REST = { progress: progressOf(), looks: "acid", people: [], shares: [] } as const;
+export const PAGE_REST = { progress: progressOf(), looks: "acid", people: [], shares: [], strength: 1 } as const;
 
 export function batchOf(methodId: string, change: Partial<BatchView> = {}): BatchView {
   const recipe = findRecipe(methodId);
@@ -169,6 +169,7 @@ export const storeOf = (change: Partial<StoreView> = {}): StoreView => ({
   atOnce: false,
   place: "lean-to",
   onHandL: 20,
+  strength: 1,
   recipe: bookDocument("cultured-extract", "equal-parts"),
   container: "breathable",
   parentId: null,

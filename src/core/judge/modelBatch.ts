@@ -7,13 +7,17 @@ import { seenBy } from "./wordClasses";
 
 /** A place indoors, and a thermostat, where nobody says how warm. */
 const INDOORS_C = 20;
+/** Water from a butt stands at the air's mean; where that is not known, at this. */
+const WATER_C = 15;
 /** A heater of common size, W to the litre; with it a drum warms about 2 K an hour. */
 const HEATER_W_PER_L = 2.5;
 const INDOORS_SWING_C = 1.5;
 
 function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselEvent[] {
   const { hour, amount } = act;
-  const ofL = input.filledL ?? input.vesselL;
+  const filledL = input.filledL ?? input.vesselL;
+  const before = actsOf(input.log).filter((item) => item.act === "topped-up" && item.hour < hour);
+  const ofL = before.reduce((sum, item) => sum + (item.amount ?? 0), filledL);
   const isAerated = model.cls === "bloom" && model.air !== null;
   switch (act.act) {
     case "air-on":
@@ -28,7 +32,7 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "moved-back":
       return [{ hour, type: "moved_back" }];
     case "heater-on":
-      return [{ hour, type: "heater_on", setC: amount ?? INDOORS_C, watts: HEATER_W_PER_L * ofL }];
+      return [{ hour, type: "heater_on", setC: amount ?? INDOORS_C, watts: HEATER_W_PER_L * filledL }];
     case "heater-off":
       return [{ hour, type: "heater_off" }];
     case "wrapped":
@@ -40,7 +44,9 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "flies-in":
       return [{ hour, type: "insects" }];
     case "topped-up":
-      return amount === undefined ? [] : [{ hour, type: "topped_up", litres: amount, ofL, celsius: 15 }];
+      return amount === undefined
+        ? []
+        : [{ hour, type: "topped_up", litres: amount, ofL, celsius: input.temperature.usual?.meanC ?? WATER_C }];
     case "stirred":
     case "vented":
     case "pressed-under":

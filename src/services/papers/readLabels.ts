@@ -1,4 +1,5 @@
 import "server-only";
+import { standsIn } from "@/core/recipe/level";
 import QRCode from "qrcode";
 import { cautionsOnVessel, contentsOf, labelDilution, labelNumber, type LabelFacts } from "@/core/paper/label";
 import { recipeFrom } from "@/core/recipe/document";
@@ -83,7 +84,7 @@ export async function readLabels(
             number: labelNumber(batchId, null),
             expected: window ? { fromMs: moment(window.start.p10), toMs: moment(window.start.p90) } : null,
             useByMs: null,
-            litres: batch.filledL,
+            litres: standsIn(batch),
             place: batch.vesselName,
           },
         ];

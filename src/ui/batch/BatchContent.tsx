@@ -5,6 +5,7 @@ import { NUTRIENTS } from "@/core/book/composition";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
+import { sayThinned } from "@/formats/strengthText";
 import type { BatchPage } from "@/services/readBatch";
 import { ContentTable } from "../content/ContentTable";
 import { LabSheet } from "../content/LabSheet";
@@ -13,8 +14,10 @@ import { Button } from "../kit/Button";
 /** What is in a batch, worked out or measured. */
 export const InIt = ({ page }: { readonly page: BatchPage }) => {
   const [open, setOpen] = useState(false);
+  const thinned = sayThinned(page.strength, page.use.partsWater);
   return (
     <>
+      {thinned ? <p className="mb-2 border-l-4 border-marigold pl-3">{thinned}</p> : null}
       <ContentTable
         content={page.content}
         partsWater={page.use.partsWater}

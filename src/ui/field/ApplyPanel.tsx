@@ -11,6 +11,7 @@ import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
 import { sayLoad } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
+import { sayThinned } from "@/formats/strengthText";
 import { isoDay, sayDuration } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
@@ -106,6 +107,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         today: isoDay(new Date(view.nowMs), view.farm),
       })
     : [];
+  const thinned = sayThinned(store.strength, rate?.partsWater.default ?? 0);
   const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
   const barred = cautions.some(({ weight }) => weight === "never");
   const fieldError = (path: string) => apply.fields[path] ?? (problem?.path === path ? problem.message : undefined);
@@ -184,6 +186,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
             : undefined
         }
       />
+      {thinned ? <p className="border-l-4 border-marigold pl-3 text-[0.92rem]">{thinned}</p> : null}
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Mix"

@@ -178,6 +178,17 @@ describe("the field plan", () => {
   });
 });
 
+describe("an input that was topped up", () => {
+  it("says how weak it is, and the mix that makes up for it", () => {
+    openPanel([1], fieldOf({ stores: [storeOf({ strength: 0.8 })] }));
+    expect(screen.getByText(/it is at 80 % of its first strength, and 1:\d+ does what 1:\d+ would/)).toBeVisible();
+  });
+  it("says nothing at full strength", () => {
+    openPanel([1]);
+    expect(screen.queryByText(/first strength/)).toBeNull();
+  });
+});
+
 describe("the field without something", () => {
   it.each([
     ["stores", { stores: [] }, "No finished input is in store"],

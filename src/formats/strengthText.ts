@@ -1,0 +1,18 @@
+import { partsForStrength } from "@/core/recipe/level";
+import { formatNumber } from "./numbers";
+
+/** From here on nobody would measure otherwise. */
+const WHOLE = 0.995;
+
+/**
+ * What topping up left of an input's strength, and the mix that makes up for it; null where that is no matter.
+ * @example sayThinned(0.9, 250); // "Topped up with water: it is at 90 % of its first strength, and 1:225 does what 1:250 would."
+ */
+export function sayThinned(strength: number, partsWater: number): string | null {
+  if (strength > WHOLE) return null;
+  const share = `Topped up with water: it is at ${formatNumber(100 * strength, 2)} % of its first strength`;
+  const parts = Math.round(partsForStrength(partsWater, strength));
+  return parts > 0
+    ? `${share}, and 1:${formatNumber(parts, 3)} does what 1:${formatNumber(partsWater, 3)} would.`
+    : `${share}.`;
+}

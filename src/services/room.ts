@@ -1,0 +1,18 @@
+import "server-only";
+import { standsIn } from "@/core/recipe/level";
+import type { Batch } from "@/data/batches";
+import { sayVolume } from "@/formats/amounts";
+import { refuseAt } from "./refusal";
+
+/** Refuses what would run over the brim of a running batch's vessel. @throws {Refusal} `over-brim` at the field */
+export function requireRoomFor(batch: Batch, litres: number, path: string): void {
+  const roomL = batch.vesselL - standsIn(batch);
+  if (litres > roomL + 5e-4)
+    throw refuseAt(
+      "over-brim",
+      path,
+      roomL < 0.05
+        ? `${batch.vesselName} is full to the brim.`
+        : `Only ${sayVolume(roomL, "metric")} more fit into ${batch.vesselName}.`,
+    );
+}
