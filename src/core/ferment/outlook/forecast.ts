@@ -1,5 +1,6 @@
 import { requireWithin } from "../../errors";
 import type { FermentBatch } from "../batch";
+import type { Observation } from "../evidence/observations";
 import type { Features } from "../kinetics/trajectory";
 import type { TemperatureBasis } from "../temperature/course";
 import { valueAt } from "../temperature/grid";
@@ -76,10 +77,19 @@ function adviceOf(spoilage: Spoilage, pastNow: number, readyNow: number, stuck: 
   return stuck.codes.length > 0 && stuck.chanceNever > 0.5 ? "stuck" : "wait";
 }
 
+/** What of figures is read, in words; other reports are words themselves and can't be refused. */
+const REFUSABLE: Partial<Record<Observation["type"], string>> = {
+  ph: "pH",
+  bubbles: "count of bubbles",
+  sep: "parted share",
+  sink: "sunk share",
+  core: "bed temperature",
+};
+
 const sayRefused = (belief: Belief): string[] =>
   belief.refused.map(
     (observation) =>
-      `A ${observation.type === "ph" ? "pH" : observation.type} of ${"value" in observation ? observation.value : ""} at hour ${observation.hour.toFixed(1)} can't be; it was not used.`,
+      `A ${REFUSABLE[observation.type] ?? observation.type} of ${"value" in observation ? observation.value : ""} at hour ${observation.hour.toFixed(1)} can't be; it was not used.`,
   );
 
 /** The forecast that follows from what is believed. */

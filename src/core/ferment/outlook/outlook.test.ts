@@ -196,6 +196,48 @@ describe("temperature", () => {
   });
 });
 
+describe("a start that nobody wrote down", () => {
+  const unsure = (startSdH: number, observations: readonly Observation[] = []) =>
+    forecast(batch(A1, 24, observations, { startSdH }), 36);
+  it("widens the window on both sides, and leaves its middle about where it was", () => {
+    const [sure, vague] = [unsure(0), unsure(8)];
+    expect(width(vague)).toBeGreaterThan(1.1 * width(sure));
+    expect(Math.abs(vague.start.p50 - sure.start.p50)).toBeLessThan(3);
+    expect(vague.start.p10).toBeLessThan(sure.start.p10);
+    expect(vague.start.p90).toBeGreaterThan(sure.start.p90);
+  });
+  it("is told by what is seen: a head already means that it began sooner, and is ready sooner by the record's own hours", () => {
+    const head = foam(30, "full_head");
+    const [sure, vague] = [unsure(0, [head]), unsure(8, [head])];
+    expect(vague.start.p50).toBeLessThan(sure.start.p50);
+    const still = [foam(30, "none"), foam(35, "none")];
+    expect(unsure(8, still).start.p50).toBeGreaterThan(unsure(0).start.p50);
+    // A report from its first hour stands even where the start may have come after it.
+    expect(Number.isFinite(unsure(8, [foam(1, "none")]).start.p50)).toBe(true);
+  });
+  it("moves the clock of the day with it", () => {
+    const byDay = (startSdH: number) =>
+      forecast({ model: findModel(A1), ambientC: 20, swingC: 8, startC: 20, startHour: 6, startSdH }, 12).start.p50;
+    // Begun at six in the morning or at an unsure hour about it: much the same day of warmth lies ahead.
+    expect(Math.abs(byDay(3) - byDay(0))).toBeLessThan(3);
+  });
+});
+
+describe("a report that can't be", () => {
+  it("is told with its hour and not used", () => {
+    const found = forecast(batch(B1, 24, [ph(100.04, 1.5), ph(90, 11)]), 200);
+    expect(found.warnings).toEqual([
+      "A pH of 1.5 at hour 100.0 can't be; it was not used.",
+      "A pH of 11 at hour 90.0 can't be; it was not used.",
+    ]);
+    const bubbles = { hour: 50, type: "bubbles", value: NaN } as const;
+    expect(forecast(batch(B1, 24, [bubbles]), 200).warnings).toEqual([
+      "A count of bubbles of NaN at hour 50.0 can't be; it was not used.",
+    ]);
+    expect(forecast(batch(B1, 24, [ph(90, 11)]), 200).start).toEqual(forecast(batch(B1, 24), 200).start);
+  });
+});
+
 describe("spoilage", () => {
   const spoil = (id: string, observations: Observation[], nowH = 240, more: Partial<FermentBatch> = {}) =>
     forecast(batch(id, 24, observations, more), nowH).spoilage;
