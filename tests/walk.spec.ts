@@ -149,7 +149,7 @@ test("5 · strains it into a store, and the vessel is to be washed, then free", 
   const panel = person.panel();
   await panel.getByLabel("Strained off (L)").fill("900");
   await panel.getByRole("button", { name: "Strain into store" }).click();
-  await expect(panel.getByRole("alert").filter({ hasText: "went in" }).first()).toBeVisible();
+  await expect(panel.getByRole("alert").filter({ hasText: "stand in it" }).first()).toBeVisible();
   await panel.getByLabel("Strained off (L)").fill("171");
   await panel.getByLabel("Label").fill("Bean extract");
   await seesNoBarrier(page);

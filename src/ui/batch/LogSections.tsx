@@ -209,7 +209,7 @@ const MEASURE_WORDS: Record<
   MeasureKind,
   { readonly label: string; readonly unit: string; readonly first: number; readonly step: number }
 > = {
-  bubbles: { label: "Bubbles in a minute", unit: "a minute", first: 10, step: 1 },
+  bubbles: { label: "Bubbles", unit: "a minute", first: 10, step: 1 },
   sunk: { label: "How much has sunk", unit: "%", first: 50, step: 5 },
   parted: { label: "How far it has parted", unit: "%", first: 50, step: 5 },
   core: { label: "In the middle of the bed", unit: "°C", first: 25, step: 0.5 },

@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
@@ -72,6 +72,8 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
   </div>
 );
 
+type LogPart = "ph" | "temperature" | "words" | "measures" | "act" | "note";
+
 /** What was read, seen, smelt or done: one tap logs it, and the verdict above is drawn anew. */
 export const LogSheet = ({
   batch,
@@ -85,6 +87,8 @@ export const LogSheet = ({
   onClose,
 }: LogSheetProps) => {
   const log = useAct("logEntry");
+  /** The part from which the last entry was sent: what is wrong with it is said there. */
+  const [sentFrom, setSentFrom] = useState<LogPart | null>(null);
   const [agoH, setAgoH] = useState(0);
   const at = correcting
     ? new Date(correcting.atMs).toISOString()
@@ -109,16 +113,22 @@ export const LogSheet = ({
     });
     if (correcting) onClose();
   };
-  const section: SectionProps = { busy: log.busy, onLog: (entry, said) => void onLog(entry, said) };
-  const parts = {
-    ph: <PhSection key="ph" last={batch.last.ph} meter={meter} {...section} />,
+  const from = (part: LogPart): SectionProps => ({
+    busy: log.busy,
+    onLog: (entry, said) => {
+      setSentFrom(part);
+      void onLog(entry, said);
+    },
+  });
+  const parts: Record<LogPart, ReactNode> = {
+    ph: <PhSection last={batch.last.ph} meter={meter} {...from("ph")} />,
     temperature: (
-      <TemperatureSection key="temperature" lastC={batch.last.celsius ?? batch.liquidC} units={units} {...section} />
+      <TemperatureSection lastC={batch.last.celsius ?? batch.liquidC} units={units} {...from("temperature")} />
     ),
-    words: <WordsSection key="words" words={batch.words} {...section} />,
-    measures: <MeasuresSection key="measures" measures={batch.measures} units={units} {...section} />,
-    act: <ActsSection key="act" batch={batch} units={units} {...section} />,
-    note: <NoteSection key="note" {...section} />,
+    words: <WordsSection words={batch.words} {...from("words")} />,
+    measures: <MeasuresSection measures={batch.measures} units={units} {...from("measures")} />,
+    act: <ActsSection batch={batch} units={units} {...from("act")} />,
+    note: <NoteSection {...from("note")} />,
   };
   const first = correcting ? correcting.kind : focus === "smell" ? "words" : focus;
   const order = correcting
@@ -136,13 +146,6 @@ export const LogSheet = ({
       }
     >
       {correcting ? null : <Verdict batch={batch} nowMs={nowMs} clock={clock} />}
-      {log.error ? (
-        <div className="mb-4">
-          <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
-            {log.fields && Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
-          </Notice>
-        </div>
-      ) : null}
       {correcting ? null : (
         <label className="mb-4 flex items-center gap-3">
           <span className="text-[0.92rem] font-semibold">When</span>
@@ -159,7 +162,20 @@ export const LogSheet = ({
           </select>
         </label>
       )}
-      <div className="grid gap-5">{order.map((part) => parts[part])}</div>
+      <div className="grid gap-5">
+        {order.map((part) => (
+          <div key={part} className="grid gap-3">
+            {log.error && sentFrom === part ? (
+              <div ref={(element) => element?.scrollIntoView?.({ block: "nearest" })}>
+                <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
+                  {Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
+                </Notice>
+              </div>
+            ) : null}
+            {parts[part]}
+          </div>
+        ))}
+      </div>
     </Sheet>
   );
 };

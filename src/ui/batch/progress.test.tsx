@@ -187,7 +187,7 @@ describe("the log", () => {
   });
   it("counts bubbles and measures what the method goes by", async () => {
     const actions = open({ measures: ["bubbles", "core"] });
-    fireEvent.change(screen.getByRole("spinbutton", { name: /Bubbles in a minute/ }), { target: { value: "14" } });
+    fireEvent.change(screen.getByRole("spinbutton", { name: /Bubbles \(a minute\)/ }), { target: { value: "14" } });
     fireEvent.click(screen.getAllByRole("button", { name: "Log it" })[0]!);
     await waitFor(() => expect(logged(actions)).toEqual([{ kind: "bubbles", value: 14 }]));
   });

@@ -84,6 +84,10 @@ describe("the log sheet", () => {
     fireEvent.change(screen.getByRole("spinbutton", { name: "pH" }), { target: { value: "19" } });
     fireEvent.click(screen.getByRole("button", { name: "Log pH 19" }));
     expect(await screen.findByRole("alert")).toHaveTextContent("At most 14.");
+    // It is said where it was typed: the pH stands next after it.
+    expect(screen.getByRole("alert").parentElement!.parentElement).toContainElement(
+      screen.getByRole("spinbutton", { name: "pH" }),
+    );
     expect(actions.logEntry).not.toHaveBeenCalled();
   });
   it("in correcting shows only that kind, names the old entry and closes when done", async () => {
