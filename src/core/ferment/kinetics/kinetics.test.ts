@@ -240,3 +240,66 @@ describe("soaks, juices, char and beds", () => {
     expect(core({ events: [{ hour: 70, type: "opened" }] })).toBeLessThan(core({}) - 1);
   });
 });
+
+describe("what a batch shows, worked out anew from the equations", () => {
+  // Held at its reference temperature the rate is one, and thermal days are days.
+  const share = (value: number) => Math.min(1, Math.max(0, value));
+  it("of an acid ferment: its gas while it falls, its phase to ready and then by age", () => {
+    const model = findModel("B1_plant_ferment") as AcidModel;
+    const [u, hours] = [0.2, [24, 120, 168, 240, 400, 900]];
+    const { features } = runAt(steady(model.id, 25), hours, u);
+    const fall = fallOf(steady(model.id, 25), model, 0);
+    const startD = thermalDaysToPh(fall, 4);
+    hours.forEach((hour, index) => {
+      const eta = (Math.exp(u) * hour) / 24;
+      const x = 1 / (1 + Math.exp(-(eta - 6.93) / 1.5));
+      const ph = phAfter(fall, eta);
+      expect(features[index]!.gas!).toBeCloseTo(4 * x * (1 - x) * Math.exp(u), 3);
+      expect(features[index]!.phase!).toBeCloseTo(
+        eta < startD ? 2 * share((6 - ph) / 2) : 2 + share((eta - startD) / 20),
+        3,
+      );
+    });
+  });
+  it.each([
+    ["E1_plant_soak", 26, 9, 120],
+    ["E2_dung_sugar", 27, 6, 14],
+    ["E3_sack_drum", 25, 28, 180],
+  ])("of %s: raw to ready by its days, then old by three times them or its end", (id, celsius, startD, endD) => {
+    const days = [startD / 3, startD - 0.01, startD + 1, startD + 4, 4 * startD];
+    const { features } = runAt(
+      steady(id, celsius),
+      days.map((day) => 24 * day),
+    );
+    days.forEach((day, index) => {
+      const old = (day - startD) / Math.max(1, Math.min(endD, 3 * startD) - startD);
+      expect(features[index]!.phase!).toBeCloseTo(day < startD ? (2 * day) / startD : 2 + share(old), 2);
+    });
+  });
+  it("of char: its phase by its days, three when it is old", () => {
+    const { features } = runAt(steady("F1_char_charge", 22), [7 * 24, 14 * 24, 60 * 24]);
+    expect(features.map(({ phase }) => Number(phase!.toFixed(2)))).toEqual([1, 2, 3]);
+  });
+  it("of shell: its gas by the free acid and what is left of the shell, its phase to the start of use", () => {
+    const model = findModel("D1_shell_acid") as ShellModel;
+    const u = 0.1;
+    const { features } = runAt(steady(model.id, 20), [12, 72, 240], u);
+    const { acidRatio } = doseOf(steady(model.id, 20), model);
+    for (const { extent, gas, phase } of features) {
+      const z = 1 - extent! * 0.98;
+      const left = 1 - (1 - z) * acidRatio;
+      expect(gas!).toBeCloseTo((Math.exp(u) * left ** 0.666667 * (z - 0.02)) / 0.98, 3);
+      expect(phase!).toBeCloseTo(2 * share(extent! / 0.9), 6);
+    }
+  });
+  it("of a starch brew with next to no food: no bloom to speak of", () => {
+    const { startH, peakH, endH } = runAt(steady("A1_starch_bloom", 24, { sugar: 0.02 }));
+    expect([startH, peakH, endH]).toEqual([Infinity, Infinity, Infinity]);
+    expect(runAt(steady("A1_starch_bloom", 24, { sugar: 0.6 })).peakH).toBeLessThan(60);
+  });
+  it("of a brew that still heads up at the end of its horizon: nothing that can be told", () => {
+    const cold = steady("A1_starch_bloom", 11);
+    expect(runAt(cold).startH).toBe(Infinity);
+    expect(runAt(cold, [190]).features[0]!.foamPhase!).toBeGreaterThan(0);
+  });
+});
