@@ -1,6 +1,7 @@
 import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "./db";
+import { TOPPED_UP_L } from "./entries";
 import type { VesselKind } from "./vessels";
 
 /** The recipe as it was when the batch began; kept whole, so that a later change of the book does not rewrite the past. */
@@ -109,8 +110,7 @@ const SELECT = `
          batch.recipe, batch.filled_l, batch.basis_amount, batch.started_at, batch.stated_c, batch.labour_min, batch.power_w, actor.name as actor_name,
          done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.labour_min as close_labour_min,
          done.verdict, done.override_reason, closer.name as closed_by,
-         coalesce((select sum(added.number_value) from standing_entry added
-                   where added.batch_id = batch.id and added.kind = 'act' and added.word = 'topped-up'), 0) as topped_up_l,
+         ${TOPPED_UP_L} as topped_up_l,
          coalesce((select sum(lot.received) from lot
                    where lot.from_batch_id = batch.id and (done.at is null or lot.added_at < done.at)), 0) as taken_out_l
   from batch

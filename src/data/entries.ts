@@ -28,6 +28,10 @@ export interface LoggedEntry extends Entry {
 
 export type NewEntry = Omit<Entry, "id" | "actorName"> & { readonly actorId: number; readonly addedAt: Date };
 
+/** What a batch was topped up with by what stands of its log, L; for a query that has `batch`. */
+export const TOPPED_UP_L = `coalesce((select sum(added.number_value) from standing_entry added
+  where added.batch_id = batch.id and added.kind = 'act' and added.word = 'topped-up'), 0)`;
+
 interface EntryRow {
   id: number;
   batch_id: number;

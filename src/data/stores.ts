@@ -1,6 +1,8 @@
 import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
+import { strengthLeft } from "@/core/recipe/level";
 import { insert, select, type Queryable } from "./db";
+import { TOPPED_UP_L } from "./entries";
 
 export type StoreContainer = "breathable" | "sealed" | "vented";
 
@@ -50,15 +52,15 @@ interface StoreRow {
   shelf_from: Date;
   expires_at: Date;
   on_hand_l: string;
-  strength: number;
+  filled_l: string;
+  topped_up_l: string;
   /** null for batches from before recipes were kept whole: they went by the book. */
   recipe: RecipeDocument | null;
   method_id: string;
   school_id: string;
 }
 
-const COLUMNS =
-  "store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l / (batch.filled_l + coalesce((select sum(added.number_value) from standing_entry added where added.batch_id = batch.id and added.kind = 'act' and added.word = 'topped-up'), 0)) as strength, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe";
+const COLUMNS = `store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l, ${TOPPED_UP_L} as topped_up_l, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe`;
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -86,7 +88,7 @@ const toStore = (row: StoreRow): Store => ({
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
-  strength: Number(row.strength),
+  strength: strengthLeft({ filledL: Number(row.filled_l), toppedUpL: Number(row.topped_up_l) }),
   recipe: row.recipe ?? bookDocument(row.method_id, row.school_id),
 });
 

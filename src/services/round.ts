@@ -1,5 +1,5 @@
 import "server-only";
-import type { FitBand } from "@/core/apply/fitHours";
+import { isFit, type FitBand } from "@/core/apply/fitHours";
 import type { Act } from "@/core/book/words";
 import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
@@ -64,7 +64,7 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
 function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock: FarmClock): string {
   const closes = view.window.end.p50;
   if (closes === null || closes > now.getTime() + 36 * HOUR_MS) return "";
-  const band = bands.find(({ fromMs, toMs, fit }) => fit !== "none" && toMs > now.getTime() && fromMs < closes);
+  const band = bands.find((one) => isFit(one) && one.toMs > now.getTime() && one.fromMs < closes);
   const until = `It closes about ${sayForecastMoment(new Date(closes), now, clock)}`;
   return band
     ? `${until}; fit hours before that: ${clockTime(new Date(Math.max(band.fromMs, now.getTime())), clock)} to ${clockTime(new Date(Math.min(band.toMs, closes)), clock)}. `

@@ -23,6 +23,9 @@ export interface FitBand {
   readonly airC: number;
 }
 
+/** Whether anything may go out in a band, if only onto soil. */
+export const isFit = ({ fit }: FitBand): boolean => fit !== "none";
+
 const HOUR_MS = 3_600_000;
 /** Low sun: from half an hour before sunrise for three hours, and the last two hours of light and one after. */
 const DAWN = { fromH: -0.5, toH: 2.5 } as const;

@@ -5,7 +5,7 @@ import { trajectoryTask } from "@/commands/trajectory";
 import { chanceOf, plainChance, weightsOf } from "./evidence/likelihood";
 import type { Observation } from "./evidence/observations";
 import { FOAM_TABLE, rowAt } from "./evidence/tables";
-import { fallingFoamPhase, risingFoamPhase } from "./kinetics/bloom";
+import { fallingFoamPhase, risingFoamPhase } from "./kinetics/bloomPhases";
 import { doseOf, sealedCarbonDioxide, vinegarPh } from "./kinetics/shell";
 import { batchEstimate, farmPrior } from "./learning/farmPrior";
 import { findModel } from "./models";

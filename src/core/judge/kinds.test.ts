@@ -1,3 +1,4 @@
+import { ph } from "@/testing/logItems";
 import { forecastInput } from "@/testing/forecastInput";
 import { assess } from "./assess";
 import { forecastBatch } from "./forecastBatch";
@@ -11,13 +12,6 @@ const sign = (
   hour,
   kind,
   word,
-});
-const ph = (hour: number, value: number): LogItem => ({
-  hour,
-  kind: "ph",
-  value,
-  instrument: "meter",
-  spot: "mid-depth",
 });
 const stateOf = (
   methodId: string,

@@ -1,17 +1,9 @@
+import { ph, smell } from "@/testing/logItems";
 import { findRecipe } from "../book";
-import type { LogItem } from "./log";
 import { outcomeOf, scoreOf } from "./outcome";
 
 const extract = findRecipe("cultured-extract");
 const tea = findRecipe("aerated-tea");
-const ph = (hour: number, value: number): LogItem => ({
-  hour,
-  kind: "ph",
-  value,
-  instrument: "meter",
-  spot: "mid-depth",
-});
-const smell = (hour: number, word: string): LogItem => ({ hour, kind: "smell", word });
 
 describe("what came of a batch", () => {
   it("goes by the first pH at its target and the last above it", () => {

@@ -1,3 +1,4 @@
+import { ph, smell } from "@/testing/logItems";
 import { findRecipe } from "../book";
 import type { Spoilage } from "../ferment/outlook/spoilage";
 import type { Stuck } from "../ferment/outlook/stuck";
@@ -34,14 +35,6 @@ const told = (change: Partial<BatchForecast> = {}): BatchForecast => ({
   stageFromH: 0,
   ...change,
 });
-const ph = (hour: number, value: number): LogItem => ({
-  hour,
-  kind: "ph",
-  value,
-  instrument: "meter",
-  spot: "mid-depth",
-});
-const smell = (hour: number, word: string): LogItem => ({ hour, kind: "smell", word });
 const surface = (hour: number, word: string): LogItem => ({ hour, kind: "surface", word });
 const act = (hour: number, what: "air-off" | "air-on" | "power-cut" | "power-back" | "stirred"): LogItem => ({
   hour,

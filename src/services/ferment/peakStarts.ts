@@ -1,4 +1,5 @@
 import "server-only";
+import { isFit } from "@/core/apply/fitHours";
 import { startsForPeak } from "@/core/choose/startForPeak";
 import type { BatchInput } from "@/core/judge/batchInput";
 import { judgedBy } from "@/core/judge/evidence";
@@ -29,7 +30,7 @@ export interface PeakStartView {
  */
 export function peakStartsOf(input: BatchInput, farm: Farm, air: FarmAir, now: Date): PeakStartView[] {
   if (judgedBy(input.recipe) !== "bloom") return [];
-  const bands = fitBands(farm, air, now).filter(({ fit }) => fit !== "none");
+  const bands = fitBands(farm, air, now).filter(isFit);
   const spans = bands.map(({ fromMs, toMs }) => ({
     fromInH: (fromMs - now.getTime()) / HOUR_MS,
     toInH: (toMs - now.getTime()) / HOUR_MS,

@@ -72,6 +72,9 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
   </div>
 );
 
+/** Kept outside, so that it is called as the notice appears and not at every drawing. */
+const bringIntoView = (element: HTMLElement | null) => element?.scrollIntoView?.({ block: "nearest" });
+
 type LogPart = "ph" | "temperature" | "words" | "measures" | "act" | "note";
 
 /** What was read, seen, smelt or done: one tap logs it, and the verdict above is drawn anew. */
@@ -166,7 +169,7 @@ export const LogSheet = ({
         {order.map((part) => (
           <div key={part} className="grid gap-3">
             {log.error && sentFrom === part ? (
-              <div ref={(element) => element?.scrollIntoView?.({ block: "nearest" })}>
+              <div ref={bringIntoView}>
                 <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
                   {Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
                 </Notice>

@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { isFit } from "@/core/apply/fitHours";
 import { clockTime, longWeekday } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
 import { useKey } from "../frame/keys";
@@ -26,7 +27,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
   useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
   useKey("n", () => setSheet("plot"));
-  const next = view.bands.find(({ fit }) => fit !== "none");
+  const next = view.bands.find(isFit);
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
       <div className="min-w-0 px-4 py-4 md:px-6">

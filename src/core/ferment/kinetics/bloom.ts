@@ -2,7 +2,9 @@ import { airEvents, type FermentBatch } from "../batch";
 import type { BloomModel } from "../models/types";
 import type { Course } from "../temperature/course";
 import { locate, valueAt } from "../temperature/grid";
-import { clamp, through, type Features, type Runner, type Trajectory } from "./trajectory";
+import { fallingCellPhase, fallingFoamPhase, risingCellPhase, risingFoamPhase } from "./bloomPhases";
+import { firstFall, lastRise, topOf, type Top } from "./crossings";
+import { clamp, type Features, type Runner, type Trajectory } from "./trajectory";
 
 /** What holds for every run of one batch: its grid, its air, and the temperature's part of each rate. */
 interface Bench {
@@ -191,47 +193,6 @@ function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: n
   return { cells, foam, quality, length };
 }
 
-interface Top {
-  readonly index: number;
-  readonly hour: number;
-  readonly height: number;
-}
-
-/** Where the values are greatest: vertex of the parabola through the three nodes around it. */
-function topOf(hours: Float64Array, values: Float64Array, length: number): Top {
-  let index = 0;
-  for (let at = 1; at < length; at += 1) if (values[at]! > values[index]!) index = at;
-  const plain = { index, hour: hours[index]!, height: values[index]! };
-  if (index === 0 || index >= length - 1) return plain;
-  const [t0, t1, t2] = [hours[index - 1]!, hours[index]!, hours[index + 1]!];
-  const [y0, y1, y2] = [values[index - 1]!, values[index]!, values[index + 1]!];
-  const rise = (y1 - y0) / (t1 - t0);
-  const bend = ((y2 - y1) / (t2 - t1) - rise) / (t2 - t0);
-  if (!(bend < 0)) return plain;
-  const hour = (t0 + t1) / 2 - rise / (2 * bend);
-  return { index, hour, height: y0 + rise * (hour - t0) + bend * (hour - t0) * (hour - t1) };
-}
-
-/** Last time before the top that the values rise through a level, first time after it that they fall through one. */
-const lastRise = (hours: Float64Array, values: Float64Array, top: number, level: number): number => {
-  for (let at = top; at > 0; at -= 1) {
-    const [low, high] = [values[at - 1]!, values[at]!];
-    if (low < level && high >= level)
-      return hours[at - 1]! + ((hours[at]! - hours[at - 1]!) * (level - low)) / (high - low);
-  }
-  return values[0]! >= level ? hours[0]! : hours[top]!;
-};
-const firstFall = (hours: Float64Array, values: Float64Array, top: number, length: number, level: number): number => {
-  for (let at = top + 1; at < length; at += 1) {
-    const [high, low] = [values[at - 1]!, values[at]!];
-    if (low < level)
-      return high <= level
-        ? hours[at - 1]!
-        : hours[at - 1]! + ((hours[at]! - hours[at - 1]!) * (high - level)) / (high - low);
-  }
-  return Infinity;
-};
-
 const NEVER = { startH: Infinity, peakH: Infinity, endH: Infinity, crashH: Infinity };
 type Marks = Pick<Trajectory, "startH" | "peakH" | "endH" | "crashH">;
 
@@ -263,42 +224,6 @@ function cellMarks(bench: Bench, good: Float64Array, length: number, top: Top): 
     crashH: firstFall(hours, good, top.index, length, model.crashShare * top.height),
   };
 }
-
-const LN = Math.log;
-const FOAM_RISES = [
-  [LN(0.02), 0],
-  [LN(0.1), 1],
-  [LN(0.35), 2],
-  [LN(0.8), 3],
-] as const;
-const CELLS_RISE = [
-  [0.02, 0],
-  [0.1, 1],
-  [0.4, 2],
-  [0.8, 3],
-] as const;
-
-/** Phase of a head that still rises, from foam against the usual greatest. */
-export const risingFoamPhase = (foam: number): number => through(FOAM_RISES, LN(Math.max(1e-9, foam)));
-/** Phase of a head that falls, from foam against its own greatest. */
-export const fallingFoamPhase = (share: number): number =>
-  through(
-    [
-      [0.1, 5],
-      [0.6, 4],
-      [0.95, 3],
-    ],
-    share,
-  );
-const fallingCellPhase = (share: number): number =>
-  through(
-    [
-      [0.2, 5],
-      [0.6, 4],
-      [0.9, 3],
-    ],
-    share,
-  );
 
 /** Brews that bloom and crash: by their head of foam, or by their living cells and what the lack of air did to them. */
 export function bloomRunner(batch: FermentBatch, model: BloomModel, course: Course): Runner {
@@ -346,7 +271,7 @@ export function bloomRunner(batch: FermentBatch, model: BloomModel, course: Cour
           model.metric === "foam"
             ? foamPhase
             : hour < goodTop.hour
-              ? through(CELLS_RISE, viable / cellsRef)
+              ? risingCellPhase(viable / cellsRef)
               : fallingCellPhase(viable / goodTop.height),
       };
     });

@@ -4,7 +4,7 @@ import type { AcidModel, BloomModel, ShellModel } from "../models/types";
 import { courseOf } from "../temperature/course";
 import type { FermentBatch, VesselEvent } from "../batch";
 import { fallOf, phAfter, thermalDaysToPh } from "./acid";
-import { fallingFoamPhase, risingFoamPhase } from "./bloom";
+import { fallingFoamPhase, risingFoamPhase } from "./bloomPhases";
 import { runnerFor } from "./runner";
 import { doseOf, sealedCarbonDioxide, vinegarPh } from "./shell";
 import { ripePhase } from "./soak";
