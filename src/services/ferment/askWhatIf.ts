@@ -48,10 +48,13 @@ export async function askWhatIf(
 ): Promise<WhatIfAnswer | null> {
   const batch = await findBatch(ctx.pool, batchId);
   if (!batch || batch.close) return null;
-  const now = momentFor(batch, ctx.now());
   const lines = new Map([[batch.id, await listBatchLines(ctx.pool, batch.id)]]);
-  const situation = await readSituation(ctx.pool, farm, [batch], lines, now);
-  const plain = inputFor(batch, await listStanding(ctx.pool, batch.id), situation, now);
+  const [situation, entries] = await Promise.all([
+    readSituation(ctx.pool, farm, [batch], lines, ctx.now()),
+    listStanding(ctx.pool, batch.id),
+  ]);
+  const now = momentFor(batch, entries, situation, ctx.now());
+  const plain = inputFor(batch, entries, situation, now);
   const input = { ...plain, curveHours: wholeHours(plain.nowH, 12 * 24, 120) };
   const ms = (hour: number | null) => (hour === null ? null : batch.startedAt.getTime() + hour * HOUR_MS);
   const marks = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });

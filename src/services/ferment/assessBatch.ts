@@ -1,5 +1,6 @@
 import "server-only";
 import { assess, type Assessment } from "@/core/judge/assess";
+import { SHOWN_AHEAD_H } from "@/core/judge/shownUntil";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import { hourOf } from "./logItems";
@@ -19,12 +20,26 @@ export function ribbonHours(nowH: number): number[] {
 }
 
 /** Hours over a batch's whole life and some days on. */
-export const wholeHours = (nowH: number, aheadH = 12 * 24, count = 160): number[] =>
+export const wholeHours = (nowH: number, aheadH = SHOWN_AHEAD_H, count = 160): number[] =>
   Array.from({ length: count }, (_, step) => ((nowH + aheadH) * step) / (count - 1));
 
-/** The moment that a forecast is of: the quarter of an hour that has begun, and never before the batch. */
-export const momentFor = (batch: Pick<Batch, "startedAt">, at: Date): Date =>
-  new Date(Math.max(batch.startedAt.getTime(), Math.floor(at.getTime() / GRAIN_MS) * GRAIN_MS));
+/**
+ * The moment that a forecast is of: the quarter of an hour that has begun, or the last entry or reading since, so that what was just
+ * logged counts at once; never before the batch.
+ */
+export function momentFor(
+  batch: Pick<Batch, "startedAt" | "vesselId">,
+  entries: readonly Pick<Entry, "at">[],
+  { probes }: Pick<Situation, "probes">,
+  at: Date,
+): Date {
+  const nowMs = at.getTime();
+  const quarterMs = Math.floor(nowMs / GRAIN_MS) * GRAIN_MS;
+  const told = [...entries, ...(probes.get(batch.vesselId) ?? [])].map((item) => item.at.getTime());
+  return new Date(
+    told.filter((ms) => ms <= nowMs).reduce((a, b) => Math.max(a, b), Math.max(batch.startedAt.getTime(), quarterMs)),
+  );
+}
 
 /** Everything that an assessment depends on, so that what is kept is never stale. */
 const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, moment: Date, curve: string): string => {
@@ -56,7 +71,7 @@ export function assessBatch(
   at: Date,
   curve: "ribbon" | "whole" = "ribbon",
 ): Assessment {
-  const moment = momentFor(batch, at);
+  const moment = momentFor(batch, entries, situation, at);
   const key = keyOf(batch, entries, situation, moment, curve);
   const known = kept.get(key);
   if (known) return known;

@@ -63,6 +63,21 @@ describe("a forecast that is kept", () => {
       expect([modelVersion, state.length > 3]).toEqual([MODEL_VERSION, true]);
     }
   });
+  it("counts what was logged a minute ago, on the batch's page, in what is kept and in what if", async () => {
+    const seven = new Date(hoursAgo(0).getTime() + 7 * 60_000);
+    const minute = new Date(seven.getTime() + 60_000);
+    const batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 80, hoursAgo(240));
+    const pageAt = async () => (await readBatch(farm.context(minute), await theFarm(), batchId))!;
+    const asIsAt = async () => (await askWhatIf(farm.context(minute), await theFarm(), batchId, {}))!.asIs.window.start;
+    const [before, unasked] = [await pageAt(), await asIsAt()];
+    await farm.log(batchId, seven, ph(5.4));
+    const [, kept] = await listForecastsOfBatch(farm.scratch.db, batchId);
+    const [after, asked] = [await pageAt(), await asIsAt()];
+    const spread = ({ p10, p90 }: { p10: number | null; p90: number | null }) => p90! - p10!;
+    expect(spread(after.batch.window.start)).toBeLessThan(0.7 * spread(before.batch.window.start));
+    expect(spread(asked)).toBeLessThan(0.7 * spread(unasked));
+    expect(kept!.start.p50!.getTime()).toBeCloseTo(after.batch.window.start.p50!, -5);
+  });
   it("stands in the method's record beside what came of it", async () => {
     await fastExtract(await farm.vessel("Drum"), 30);
     const record = await readRecord(farm.context(), await theFarm(), "cultured-extract");
