@@ -4,7 +4,7 @@ import { sayCaution } from "./cautionText";
 import { sayEntry } from "./entryText";
 import { sayLoads } from "./loadsText";
 import { formatNumber, parseNumber, plural } from "./numbers";
-import { hourOfDay, isoDay, sayAge, sayDuration, sayForecastMoment, sayMoment } from "./times";
+import { hourOfDay, isoDay, midnights, sayAge, sayDuration, sayForecastMoment, sayMoment } from "./times";
 import { sayReason, sayWarmer, type Telling } from "./verdictText";
 import { sayWindow } from "./windowText";
 
@@ -91,6 +91,20 @@ describe("times by the farm's clock", () => {
       sayDuration(24 * 20),
       sayDuration(24 * 180),
     ]).toEqual(["hour 21", "day 2", "24 min", "26 h", "20 days", "6 months"]);
+  });
+  it("knows where the farm's days begin, over a change of its clocks too", () => {
+    const span = [Date.parse("2031-03-29T12:00:00Z"), Date.parse("2031-04-01T12:00:00Z")] as const;
+    const begin = (timeZone: string) => midnights(...span, { timeZone }).map((ms) => new Date(ms).toISOString());
+    expect(begin("Etc/GMT-10")).toEqual([
+      "2031-03-29T14:00:00.000Z",
+      "2031-03-30T14:00:00.000Z",
+      "2031-03-31T14:00:00.000Z",
+    ]);
+    expect(begin("Europe/Berlin")).toEqual([
+      "2031-03-29T23:00:00.000Z",
+      "2031-03-30T22:00:00.000Z",
+      "2031-03-31T22:00:00.000Z",
+    ]);
   });
 });
 

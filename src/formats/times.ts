@@ -1,3 +1,6 @@
+import { tz } from "@date-fns/tz";
+import { eachDayOfInterval } from "date-fns";
+
 /** What a farm's clock shows of an instant. The time zone is the farm's, not the reader's. */
 export interface FarmClock {
   readonly timeZone: string;
@@ -45,6 +48,12 @@ export function noonOf(day: string, clock: FarmClock): Date {
   const guess = new Date(`${day}T12:00:00Z`);
   return Number.isNaN(guess.getTime()) ? guess : new Date(guess.getTime() + (12 - hourOfDay(guess, clock)) * 3_600_000);
 }
+
+/** Instants at which the farm's days begin within a span, also over a change of its clocks. */
+export const midnights = (fromMs: number, toMs: number, { timeZone }: FarmClock): number[] =>
+  eachDayOfInterval({ start: fromMs, end: toMs }, { in: tz(timeZone) })
+    .map(Number)
+    .filter((atMs) => atMs >= fromMs);
 
 const DAY_MS = 86_400_000;
 

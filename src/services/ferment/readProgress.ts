@@ -6,6 +6,7 @@ import { runningStage } from "@/core/judge/stage";
 import { believe, type Belief } from "@/core/ferment/outlook/belief";
 import { locate } from "@/core/ferment/temperature/grid";
 import { recipeFrom } from "@/core/recipe/document";
+import { shownUntilH } from "@/core/judge/shownUntil";
 import { tendingHistory } from "@/core/tend/history";
 import { listBatchesOfMethod, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -19,7 +20,6 @@ import { inputFor, type Situation } from "./inputFor";
 
 const HOUR_MS = 3_600_000;
 const CURVE_POINTS = 72;
-const AHEAD_MOST_H = 12 * 24;
 const EARLIER_MOST = 4;
 
 /** How a batch has gone and is expected to go, as its page draws it. */
@@ -152,14 +152,7 @@ export async function readProgress(
   const stage = readiness.type === "ripens" ? runningStage(input, readiness.model) : null;
   const belief = stage ? believe(stage.batch, input.nowH - stage.fromH) : null;
   const fromH = stage?.fromH ?? 0;
-  // As far as the plate is drawn: half as long again, or to where the window closes.
-  const untilH = Math.max(
-    1.5 * Math.max(input.nowH, 12),
-    ...[window.start.p90, window.peak.p90, window.end.p50].map((hour) =>
-      hour === null ? 0 : Math.min(hour, input.nowH + AHEAD_MOST_H),
-    ),
-  );
-  const hours = wholeHours(input.nowH, batch.close ? 0 : untilH - input.nowH, CURVE_POINTS);
+  const hours = wholeHours(input.nowH, batch.close ? 0 : shownUntilH(window, input.nowH) - input.nowH, CURVE_POINTS);
   const curve: ExpectedCurve | null = belief ? expectedCurve(belief, hours, fromH) : null;
   const ms = (hour: number) => batch.startedAt.getTime() + hour * HOUR_MS;
   const [photos, given, earlier, meter] = await Promise.all([

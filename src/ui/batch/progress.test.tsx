@@ -1,4 +1,5 @@
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
+import { clockTime, dayMonth, weekday } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, renderWith } from "@/testing/views";
@@ -19,19 +20,30 @@ const WINDOW = { start: mark(10, 20, 40), peak: mark(20, 30, 50), end: mark(60, 
 const batch = batchOf("cultured-extract", { startedMs: at(-100), window: WINDOW, phDecides: true });
 
 describe("one axis for all of a batch", () => {
-  it("goes from the start to where its window closes, within twelve days", () => {
+  it("goes from the start to a little after its window closes, within twelve days", () => {
     const { fromMs, toMs, nowMs } = plateScale({ batch, close: null, nowMs: NOW_MS });
     expect([fromMs, nowMs]).toEqual([at(-100), NOW_MS]);
-    expect(toMs).toBe(at(90));
+    expect(toMs).toBe(at(90 + 19));
   });
   it("ends where the batch did", () => {
     const close = { atMs: at(-10) } as never;
     expect(plateScale({ batch, close, nowMs: NOW_MS }).toMs).toBe(at(-10));
   });
-  it("has ticks at whole days, or parts of one where it is short", () => {
-    expect(timeTicks({ fromMs: at(-100), toMs: at(90) })).toMatchObject({ step: "day" });
-    expect(timeTicks({ fromMs: at(-10), toMs: at(20) })).toMatchObject({ step: "hour" });
-    expect(timeTicks({ fromMs: at(-100), toMs: at(90) }).atMs.length).toBeLessThanOrEqual(10);
+  it("has ticks where the farm's days begin", () => {
+    const ticks = timeTicks({ fromMs: at(-100), toMs: at(90) }, FARM);
+    expect(ticks.length).toBeGreaterThan(6);
+    expect(ticks.length).toBeLessThanOrEqual(10);
+    expect(ticks.map(({ atMs }) => clockTime(new Date(atMs), FARM))).toEqual(ticks.map(() => "00:00"));
+    expect(ticks[0]!.text).toBe(dayMonth(new Date(ticks[0]!.atMs), FARM));
+  });
+  it("has ticks at the farm's hours where it is short, and the day's name at midnight", () => {
+    const ticks = timeTicks({ fromMs: at(-10), toMs: at(20) }, FARM);
+    const hours = ticks.map(({ atMs }) => clockTime(new Date(atMs), FARM));
+    expect(new Set(hours)).toEqual(new Set(["00:00", "06:00", "12:00", "18:00"]));
+    for (const { atMs, text, isDay } of ticks) {
+      expect(isDay).toBe(clockTime(new Date(atMs), FARM) === "00:00");
+      expect(text).toBe(isDay ? weekday(new Date(atMs), FARM) : clockTime(new Date(atMs), FARM));
+    }
   });
 });
 

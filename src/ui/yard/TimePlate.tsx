@@ -1,7 +1,7 @@
 import { line } from "d3-shape";
 import type { FitBand } from "@/core/apply/fitHours";
 import { formatNumber } from "@/formats/numbers";
-import { clockTime, hourOfDay, weekday, type FarmClock } from "@/formats/times";
+import { clockTime, hourOfDay, midnights, weekday, type FarmClock } from "@/formats/times";
 import type { AirPoint } from "@/services/readYard";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
@@ -24,17 +24,11 @@ const BECAUSE = {
 export const sayBand = (band: FitBand): string =>
   band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`;
 
-/** Midnights within the plate, each with the day that begins. */
-function midnights(nowMs: number, clock: FarmClock): { atMs: number; label: string }[] {
-  const intoDayH = hourOfDay(new Date(nowMs), clock);
-  const first = nowMs + (24 - intoDayH) * HOUR_MS;
-  return (
-    Array.from({ length: 11 }, (_, day) => first + day * 24 * HOUR_MS)
-      // The last one is left out where its name would hang over the top.
-      .filter((atMs) => atMs < nowMs + AHEAD_H * HOUR_MS && yOf(atMs, nowMs) >= LABEL_PX / 2)
-      .map((atMs) => ({ atMs, label: weekday(new Date(atMs + HOUR_MS), clock) }))
-  );
-}
+/** Midnights within the plate, each with the day that begins. The last is left out where its name would hang over the top. */
+const daysBegin = (nowMs: number, clock: FarmClock): { atMs: number; label: string }[] =>
+  midnights(nowMs, nowMs + AHEAD_H * HOUR_MS, clock)
+    .filter((atMs) => yOf(atMs, nowMs) >= LABEL_PX / 2)
+    .map((atMs) => ({ atMs, label: weekday(new Date(atMs), clock) }));
 
 interface PlateProps {
   readonly nowMs: number;
@@ -50,7 +44,7 @@ export const BandLayer = ({ nowMs, clock, bands }: PlateProps) => (
       const height = Math.max(2, yOf(band.fromMs, nowMs) - top);
       return <rect key={band.fromMs} x={0} width="100%" y={top} height={height} fill={BAND_FILL[band.fit]} />;
     })}
-    {midnights(nowMs, clock).map(({ atMs }) => (
+    {daysBegin(nowMs, clock).map(({ atMs }) => (
       <line key={atMs} x1={0} x2="100%" y1={yOf(atMs, nowMs)} y2={yOf(atMs, nowMs)} stroke="var(--line)" />
     ))}
     <line x1={0} x2="100%" y1={PLATE_H - 0.5} y2={PLATE_H - 0.5} stroke="var(--ink)" />
@@ -97,7 +91,7 @@ export const TimeAxis = ({
     ) ?? "";
   const intoDayH = hourOfDay(new Date(nowMs), clock);
   // A label gives way to the days and to "now" where they would touch.
-  const taken = [PLATE_H - 4, ...midnights(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
+  const taken = [PLATE_H - 4, ...daysBegin(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
   const hours = Array.from(
     { length: 8 },
     (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS,
@@ -115,7 +109,7 @@ export const TimeAxis = ({
       >
         <path d={path} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
       </svg>
-      {midnights(nowMs, clock).map(({ atMs, label }) => (
+      {daysBegin(nowMs, clock).map(({ atMs, label }) => (
         <span
           key={atMs}
           className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold"

@@ -1,4 +1,4 @@
-import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
+import { dayMonth, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { CurveStrip } from "./CurveStrip";
 import { RibbonStrip } from "./RibbonStrip";
@@ -39,7 +39,6 @@ export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
   const { scale, curve, warmth, bottom, height } = plateLayout(page);
   const { x, fromMs, toMs, nowMs } = scale;
   const pinY = TOP + RIBBON_H + 14;
-  const { step, atMs: ticks } = timeTicks(scale);
   return (
     <svg
       role="img"
@@ -76,11 +75,19 @@ export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
         <PinMark key={`${pin.atMs}-${pin.text}`} x={x(Math.min(pin.atMs, toMs))} y={pinY} pin={pin} />
       ))}
       <line x1={x(fromMs)} x2={x(toMs)} y1={bottom + 2} y2={bottom + 2} stroke="var(--ink)" strokeWidth={1.5} />
-      {ticks.map((atMs) => (
+      {timeTicks(scale, clock).map(({ atMs, text, isDay }) => (
         <g key={atMs}>
           <line x1={x(atMs)} x2={x(atMs)} y1={bottom + 2} y2={bottom + 8} stroke="var(--ink)" />
-          <text x={x(atMs)} y={bottom + 25} textAnchor="middle" className="reading" fontSize={15} fill="var(--soft)">
-            {step === "day" ? dayMonth(new Date(atMs), clock) : clockTime(new Date(atMs), clock)}
+          <text
+            x={x(atMs)}
+            y={bottom + 25}
+            textAnchor="middle"
+            className="reading"
+            fontSize={15}
+            fontWeight={isDay ? 700 : undefined}
+            fill={isDay ? "var(--ink)" : "var(--soft)"}
+          >
+            {text}
           </text>
         </g>
       ))}

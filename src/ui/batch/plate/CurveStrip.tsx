@@ -3,7 +3,7 @@ import { LEAD_WORDS } from "@/formats/lookText";
 import { formatNumber } from "@/formats/numbers";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { StripAxis } from "./axes";
-import type { PlateScale } from "./scale";
+import { seenOf, type PlateScale } from "./scale";
 import { StripTicks } from "./StripTicks";
 
 interface CurveStripProps {
@@ -20,7 +20,7 @@ export const CurveStrip = ({ scale, curve, targetPh, axis }: CurveStripProps) =>
   const { y } = axis;
   const [low] = y.domain();
   const { scale: factor, unit } = LEAD_WORDS[feature];
-  const drawn = points.filter(({ atMs }) => atMs >= fromMs && atMs <= toMs);
+  const drawn = seenOf(points, scale);
   type Point = (typeof drawn)[number];
   const band = area<Point>()
     .x(({ atMs }) => x(atMs))

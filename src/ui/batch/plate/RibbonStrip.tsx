@@ -1,7 +1,6 @@
 import { area, curveMonotoneX } from "d3-shape";
 import type { RibbonPoint } from "@/services/batchView";
-import type { PlateScale } from "./scale";
-import { PLATE_W } from "./scale";
+import { seenOf, type PlateScale } from "./scale";
 
 const THREAD = 2.5;
 
@@ -24,7 +23,7 @@ export const RibbonStrip = ({ id, scale, points, bestMs, lost, top, height }: Ri
   const { x, nowMs, toMs, fromMs } = scale;
   const middle = top + height / 2;
   const half = height / 2 - 6;
-  const drawn = points.filter(({ atMs }) => atMs >= fromMs && atMs <= toMs);
+  const drawn = seenOf(points, scale);
   const width = ({ ready }: { ready: number }) => THREAD + (half - THREAD) * ready;
   const shape = area<RibbonPoint>()
     .x(({ atMs }) => x(atMs))
@@ -39,7 +38,10 @@ export const RibbonStrip = ({ id, scale, points, bestMs, lost, top, height }: Ri
           <line x1={0} y1={0} x2={0} y2={7} stroke="var(--rust)" strokeWidth={3} />
         </pattern>
         <clipPath id={`ahead-${id}`}>
-          <rect x={x(nowMs)} y={top} width={PLATE_W} height={height} />
+          <rect x={x(nowMs)} y={top} width={Math.max(0, x(toMs) - x(nowMs))} height={height} />
+        </clipPath>
+        <clipPath id={`behind-${id}`}>
+          <rect x={x(fromMs)} y={top} width={x(nowMs) - x(fromMs)} height={height} />
         </clipPath>
       </defs>
       {lost ? (
@@ -53,7 +55,7 @@ export const RibbonStrip = ({ id, scale, points, bestMs, lost, top, height }: Ri
         />
       ) : (
         <>
-          <path d={shape ?? ""} fill="var(--galvanised)" opacity={0.6} />
+          <path d={shape ?? ""} fill="var(--galvanised)" opacity={0.6} clipPath={`url(#behind-${id})`} />
           <path
             d={shape ?? ""}
             fill="var(--leaf-wash)"

@@ -1,7 +1,7 @@
 import { curveMonotoneX, line } from "d3-shape";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { StripAxis } from "./axes";
-import type { PlateScale } from "./scale";
+import { seenOf, type PlateScale } from "./scale";
 import { StripTicks } from "./StripTicks";
 
 interface WarmthStripProps {
@@ -14,7 +14,7 @@ interface WarmthStripProps {
 export const WarmthStrip = ({ scale, progress, axis }: WarmthStripProps) => {
   const { x, fromMs, toMs } = scale;
   const { y } = axis;
-  const points = progress.liquid.filter(({ atMs }) => atMs >= fromMs && atMs <= toMs);
+  const points = seenOf(progress.liquid, scale);
   const reads = progress.temperatures.filter(({ atMs }) => atMs >= fromMs && atMs <= toMs);
   type Point = (typeof points)[number];
   const path = (value: (point: Point) => number) =>

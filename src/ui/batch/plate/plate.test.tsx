@@ -1,6 +1,6 @@
 import { curveAxis, warmthAxis } from "./axes";
 import { plateLayout } from "./layout";
-import { nowShare, PLATE_W, plateScale } from "./scale";
+import { nowShare, PLATE_W, plateScale, seenOf } from "./scale";
 import { at, batchOf, FARM, NOW_MS, progressOf } from "@/testing/views";
 
 const mark = (p10: number, p50: number, p90: number) => ({ p10: at(p10), p50: at(p50), p90: at(p90) });
@@ -29,6 +29,15 @@ describe("the axis of a course", () => {
   });
   it("counts shares in hundredths", () =>
     expect(curveAxis("sunk", null, 0, 150).ticks.map(({ text }) => text)).toEqual(["0", "50", "100"]));
+});
+
+describe("what is seen of a course", () => {
+  const points = [-120, -50, 40, 108, 110, 140].map((hour) => ({ atMs: at(hour) }));
+  it("begins with the batch, and has one point beyond the end, so that its line runs to the edge", () => {
+    expect(scale.toMs).toBe(at(109));
+    expect(seenOf(points, scale)).toEqual([-50, 40, 108, 110].map((hour) => ({ atMs: at(hour) })));
+  });
+  it("is all of one that ends before", () => expect(seenOf(points.slice(1, 3), scale)).toEqual(points.slice(1, 3)));
 });
 
 describe("the axis of warmth", () => {
