@@ -5,7 +5,7 @@
  */
 export const LAYERS = {
   core: { layers: [], packages: [] },
-  formats: { layers: ["core"], packages: [] },
+  formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz"] },
   contracts: { layers: ["core"], packages: ["ajv", "ajv-formats", "json-schema-to-ts", "jsonc-parser"] },
   sim: { layers: ["core"], packages: ["suncalc"] },
   commands: { layers: ["core", "formats", "contracts"], packages: ["json-schema-to-ts", "node"] },

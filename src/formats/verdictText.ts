@@ -160,6 +160,8 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `${SIGN_VERBS[reason.kind]} ${reason.word}: ${reason.because}.`;
     case "sign-missing":
       return `Not confirmed by a sign yet. Ready is: ${listWords(reason.words)}.`;
+    case "ph-at-odds":
+      return `pH ${formatNumber(reason.one, 3)}, then ${formatNumber(reason.other, 3)}: within hours it can’t be both. Rinse the meter, read once more at mid-depth, and strike the wrong one.`;
     case "signs-disagree":
       return `The signs disagree (${reason.one}, then ${reason.other}). Look again in a few hours.`;
     case "air-off":

@@ -1,7 +1,8 @@
-import type { Recipe } from "../book/recipe";
+import { phTarget, type Recipe } from "../book/recipe";
 import type { CueMeaning } from "../book/types";
 import type { BatchForecast } from "./forecastBatch";
 import { signsOf, type LogItem, type SignItem } from "./log";
+import { phAtOdds } from "./phEvidence";
 import type { VerdictReason } from "./reasons";
 
 export interface JudgeInput {
@@ -31,6 +32,8 @@ export interface Evidence {
   /** The newest word of each meaning that still holds. */
   readonly latestSign: { readonly sign: SignItem; readonly says: CueMeaning; readonly because: string } | null;
   readonly disagreeing: VerdictReason | null;
+  /** Two readings that can't both be right, where pH decides. */
+  readonly phAtOdds: VerdictReason | null;
 }
 
 /** The newest signs that still hold, and whether they contradict each other. */
@@ -48,7 +51,7 @@ export function weighSigns(input: JudgeInput): Evidence {
   const disagreeing: VerdictReason | null = against
     ? { code: "signs-disagree", one: against.sign.word, other: latestSign.sign.word }
     : null;
-  return { input, latestSign, disagreeing };
+  return { input, latestSign, disagreeing, phAtOdds: phTarget(input.recipe) === null ? null : phAtOdds(input.log) };
 }
 
 /** The newest sign as a reason. */

@@ -56,6 +56,7 @@ export type VerdictReason =
       readonly because: string;
     }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }
+  | { readonly code: "ph-at-odds"; readonly one: number; readonly other: number }
   | { readonly code: "signs-disagree"; readonly one: string; readonly other: string }
   | {
       readonly code: "cold-ahead" | "heat-ahead";

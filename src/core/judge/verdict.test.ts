@@ -137,6 +137,29 @@ describe("an acid ferment", () => {
     expect(extract(300, both)).toMatchObject({ state: "ready", next: { act: "strain", hour: 300 } });
     expect(extract(300, both, { probabilityPast: 0.6 }).state).toBe("past");
   });
+  it("with two readings of the hour that can't both be right is read again, whatever it smells of", () => {
+    const odds = [ph(298.9, 4.75), ph(299, 3.8), smell(299, "cidery")];
+    const verdict = extract(300, odds, { contradictory: true });
+    expect(verdict).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 300 } });
+    expect(verdict.reasons[0]).toEqual({ code: "ph-at-odds", one: 4.75, other: 3.8 });
+    expect(codes(verdict)).not.toContain("ph");
+    expect(codes(verdict)).not.toContain("contradictory");
+  });
+  it("takes the reading that a third bears out, and readings that may both be right", () => {
+    expect(extract(300, [ph(298, 4.75), ph(298.5, 3.8), ph(299, 3.9), smell(299, "cidery")]).state).toBe("ready");
+    // A day apart it may have soured so far; half a unit apart two meters' readings may be of one pH.
+    expect(extract(300, [ph(275, 4.75), ph(299, 3.8), smell(299, "cidery")]).state).toBe("ready");
+    expect(extract(300, [ph(298, 4.5), ph(299, 3.96), smell(299, "cidery")]).state).toBe("ready");
+    expect(extract(300, [ph(298, 4.52), ph(299, 3.96), smell(299, "cidery")]).state).toBe("near");
+    const byStrip = { ...ph(298, 4.75), instrument: "strip" } as const;
+    expect(extract(300, [byStrip, ph(299, 3.96), smell(299, "cidery")]).state).toBe("ready");
+  });
+  it("is told of a jump up too", () =>
+    expect(extract(300, [ph(298, 3.8), ph(299, 4.75)]).reasons[0]).toEqual({
+      code: "ph-at-odds",
+      one: 3.8,
+      other: 4.75,
+    }));
   it("holds a pH for a week and no longer", () => {
     const log = [ph(200, 3.9), smell(367, "cidery")];
     expect(extract(368, log).state).toBe("ready");

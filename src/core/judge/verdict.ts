@@ -10,9 +10,10 @@ import {
   type Evidence,
   type JudgeInput,
 } from "./evidence";
-import { countedPh, countsAsPh, type PhItem } from "./log";
+import { countedPh } from "./log";
 import { holdOnAir } from "./holdOnAir";
 import { smellAhead } from "./nextSmell";
+import { phReasons } from "./phEvidence";
 import { latestAirOff, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
 
@@ -42,8 +43,6 @@ const OPEN_BY_FOAM = 0.1;
 const COLD_RATE = 0.25;
 /** A pH that still stands so far above its target after two weeks in the warm is stuck. */
 const STUCK_PH = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18 } as const;
-/** Sourer than this an extract is started at half its dose. */
-const VERY_LOW_PH = 3;
 /** After one bad sign it is smelt again in so many hours. */
 const SMELL_AGAIN_H = 6;
 
@@ -95,35 +94,6 @@ function judgeBloom(evidence: Evidence): Judged {
   };
 }
 
-/** The last pH that counts, its trend, and one that does not count, as reasons. */
-function phReasons(input: JudgeInput, target: number): VerdictReason[] {
-  const readings = countedPh(input.log);
-  const last = readings.at(-1);
-  const aside = input.log.findLast((item): item is PhItem => item.kind === "ph" && !countsAsPh(item));
-  const reasons: VerdictReason[] = [];
-  if (last) {
-    const before = readings.at(-2);
-    const spanD = before ? (last.hour - before.hour) / 24 : 0;
-    reasons.push({
-      code: "ph",
-      ph: last.value,
-      target,
-      perDay: before && spanD >= 0.5 ? (before.value - last.value) / spanD : null,
-      ageH: input.nowH - last.hour,
-      instrument: last.instrument,
-    });
-    if (last.value < VERY_LOW_PH) reasons.push({ code: "ph-very-low", ph: last.value });
-  }
-  if (aside)
-    reasons.push({
-      code: "ph-not-counted",
-      ph: aside.value,
-      spot: aside.spot,
-      unsettled: aside.spot === "mid-depth" && aside.settled === false,
-    });
-  return reasons;
-}
-
 function isPhStuck(input: JudgeInput, target: number): boolean {
   const { forecast } = input;
   const last = countedPh(input.log).at(-1);
@@ -138,7 +108,8 @@ function judgeAcid(evidence: Evidence, target: number): Judged {
   const { input, latestSign } = evidence;
   const { nowH, forecast, recipe } = input;
   const last = countedPh(input.log).at(-1);
-  const reasons = [...phReasons(input, target), ...signReason(evidence), warmthReason(input)];
+  const { phAtOdds } = evidence;
+  const reasons = [...(phAtOdds ? [phAtOdds] : phReasons(input, target)), ...signReason(evidence), warmthReason(input)];
   if (isPhStuck(input, target))
     return {
       state: "stuck",
@@ -157,6 +128,7 @@ function judgeAcid(evidence: Evidence, target: number): Judged {
         next: { act: "repeat-ph", hour: youngD * 24 },
       };
     }
+    if (phAtOdds) return { state: "near", reasons, next: { act: "repeat-ph", hour: nowH } };
     if (latestSign?.says === "ready")
       return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
     return {
@@ -277,7 +249,9 @@ function asides({ forecast, recipe, log, nowH }: JudgeInput, evidence: Evidence)
   const surprising = forecast.surprises.find((surprise) => surprise.surprising);
   return [
     ...(evidence.disagreeing ? [evidence.disagreeing] : []),
-    ...(forecast.contradictory && !evidence.disagreeing ? [{ code: "contradictory" } as const] : []),
+    ...(forecast.contradictory && !evidence.disagreeing && !evidence.phAtOdds
+      ? [{ code: "contradictory" } as const]
+      : []),
     ...(surprising ? [{ code: "surprising", what: surprising.type } as const] : []),
     ...(forecast.stageFromH > 0 ? [{ code: "fed-anew", hour: forecast.stageFromH } as const] : []),
     ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),

@@ -3,33 +3,48 @@ import { sayForecastMoment } from "@/formats/times";
 import type { BatchView, MarkTimes } from "@/services/batchView";
 
 interface WindowTableProps {
-  readonly batch: Pick<BatchView, "window" | "seal">;
+  readonly batch: Pick<BatchView, "window" | "state">;
   readonly nowMs: number;
   readonly clock: FarmClock;
 }
 
-/** Opens, best, closes: each as a span in which it falls eight times in ten, with its likeliest moment. */
+interface Cell {
+  readonly name: string;
+  readonly when: string;
+  readonly span: string;
+}
+
+/** Opens, best, closes: each as a span in which it falls eight times in ten, with its likeliest moment. What is ready by its signs is open now. */
 export const WindowTable = ({ batch, nowMs, clock }: WindowTableProps) => {
   const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
-  const rows: readonly (readonly [string, MarkTimes, string])[] = [
-    ["Opens", batch.window.start, "not in sight"],
-    ["Best", batch.window.peak, "not in sight"],
-    ["Closes", batch.window.end, "keeps"],
+  const { start, peak, end } = batch.window;
+  const cell = (name: string, { p10, p50, p90 }: MarkTimes, never: string): Cell => {
+    if (p50 === null) return { name, when: never, span: "" };
+    if (p50 <= nowMs) return { name, when: say(p50), span: "behind" };
+    const until = p90 === null ? "not in sight" : say(p90);
+    return { name, when: say(p50), span: p10 === null ? "" : `${say(Math.max(p10, nowMs))} to ${until}` };
+  };
+  const isOpen = batch.state === "ready" || batch.state === "peak";
+  const isSooner = isOpen && (start.p50 === null || start.p50 > nowMs);
+  if (start.p50 === null && !isOpen) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
+  const cells: readonly Cell[] = [
+    isSooner
+      ? {
+          name: "Opens",
+          when: "it is open",
+          span: `by its signs, sooner than reckoned${start.p50 === null ? "" : ` (${say(start.p50)})`}`,
+        }
+      : cell("Opens", start, "not in sight"),
+    cell("Best", peak, "not in sight"),
+    cell("Closes", end, "keeps"),
   ];
-  if (batch.window.start.p50 === null) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
   return (
     <dl className="mt-3 grid max-w-xl grid-cols-3 border-y border-line">
-      {rows.map(([name, { p10, p50, p90 }, never]) => (
+      {cells.map(({ name, when, span }) => (
         <div key={name} className="border-line px-3 py-1.5 first:pl-0 [&+div]:border-l">
           <dt className="text-[0.88rem] text-soft">{name}</dt>
-          <dd className="reading text-[1.05rem] font-semibold leading-tight">{p50 === null ? never : say(p50)}</dd>
-          <dd className="reading text-[0.86rem] leading-tight text-soft">
-            {p50 === null || p10 === null || p50 <= nowMs
-              ? p50 !== null && p50 <= nowMs
-                ? "behind"
-                : ""
-              : `${say(Math.max(p10, nowMs))} to ${p90 === null ? "not in sight" : say(p90)}`}
-          </dd>
+          <dd className="reading text-[1.05rem] font-semibold leading-tight">{when}</dd>
+          <dd className="reading text-[0.86rem] leading-tight text-soft">{span}</dd>
         </div>
       ))}
     </dl>

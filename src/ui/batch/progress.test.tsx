@@ -89,7 +89,7 @@ describe("the plate", () => {
 
 describe("the window", () => {
   it("is three spans with their likeliest moment", () => {
-    render(<WindowTable batch={{ window: WINDOW, seal: null }} nowMs={NOW_MS} clock={FARM} />);
+    render(<WindowTable batch={{ window: WINDOW, state: "near" }} nowMs={NOW_MS} clock={FARM} />);
     expect(screen.getByText("tomorrow 08:00")).toBeVisible();
     expect(screen.getByText("today 22:00 to Sat 04:00")).toBeVisible();
   });
@@ -97,7 +97,7 @@ describe("the window", () => {
     const none = { p10: null, p50: null, p90: null };
     const { rerender } = render(
       <WindowTable
-        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1), end: none }, seal: null }}
+        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1), end: none }, state: "near" }}
         nowMs={NOW_MS}
         clock={FARM}
       />,
@@ -106,12 +106,35 @@ describe("the window", () => {
     expect(screen.getByText("keeps")).toBeVisible();
     rerender(
       <WindowTable
-        batch={{ window: { start: none, peak: none, end: none }, seal: null }}
+        batch={{ window: { start: none, peak: none, end: none }, state: "near" }}
         nowMs={NOW_MS}
         clock={FARM}
       />,
     );
     expect(screen.getByText("No window in sight as it stands.")).toBeVisible();
+  });
+  it("is open where its signs say so, sooner than reckoned, and also where nothing was in sight", () => {
+    const { rerender } = render(<WindowTable batch={{ window: WINDOW, state: "ready" }} nowMs={NOW_MS} clock={FARM} />);
+    expect(screen.getByText("it is open")).toBeVisible();
+    expect(screen.getByText("by its signs, sooner than reckoned (tomorrow 08:00)")).toBeVisible();
+    const none = { p10: null, p50: null, p90: null };
+    rerender(
+      <WindowTable
+        batch={{ window: { start: none, peak: none, end: none }, state: "ready" }}
+        nowMs={NOW_MS}
+        clock={FARM}
+      />,
+    );
+    expect(screen.getByText("by its signs, sooner than reckoned")).toBeVisible();
+    rerender(
+      <WindowTable
+        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1) }, state: "peak" }}
+        nowMs={NOW_MS}
+        clock={FARM}
+      />,
+    );
+    expect(screen.queryByText("it is open")).toBeNull();
+    expect(screen.getByText("behind")).toBeVisible();
   });
 });
 

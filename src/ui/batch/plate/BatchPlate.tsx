@@ -6,6 +6,9 @@ import { plateLayout, RIBBON_H, TOP } from "./layout";
 import { PLATE_W, timeTicks } from "./scale";
 import { WarmthStrip } from "./WarmthStrip";
 
+/** Half of a mark's words: nearer to the right edge they would be cut. */
+const LABEL_HALF = 24;
+
 export interface Pin {
   readonly atMs: number;
   readonly text: string;
@@ -81,7 +84,7 @@ export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
           <text
             x={x(atMs)}
             y={bottom + 25}
-            textAnchor="middle"
+            textAnchor={x(atMs) > PLATE_W - LABEL_HALF ? "end" : "middle"}
             className="reading"
             fontSize={15}
             fontWeight={isDay ? 700 : undefined}

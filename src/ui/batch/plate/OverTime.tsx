@@ -36,7 +36,7 @@ const StripLabels = ({ page }: { readonly page: BatchPage }) => {
       {[...(curve ? [curve] : []), warmth].map((axis) => (
         <div key={axis.title}>
           <span
-            className="absolute whitespace-nowrap pl-1 text-[0.9rem] font-semibold leading-none max-md:bg-limewash max-md:text-[0.8rem] md:left-12"
+            className="absolute whitespace-nowrap pl-1 text-[0.9rem] font-semibold leading-none max-md:bg-limewash max-md:text-[0.8rem] md:left-14"
             style={at(axis.top + 1)}
           >
             {axis.title}
