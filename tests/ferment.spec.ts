@@ -71,13 +71,14 @@ test("spoils: held on one bad smell, not lifted by a good one, thrown out on a s
   await openBatch(page, "Sour drum");
   const log = await logIn(page);
   await log.getByRole("button", { name: /^putrid/ }).click();
-  await expect(log.getByText("Failed", { exact: true })).toBeVisible();
+  await expect(log.getByText("Held back", { exact: true })).toBeVisible();
   await expect(log.getByText(/Do not apply it. Smell again/)).toBeVisible();
   await log.getByRole("button", { name: /^cidery/ }).click();
   await expect(log.getByText(/A better smell later does not lift this/)).toBeVisible();
   await log.getByRole("button", { name: /^putrid/ }).click();
   await closed(page);
   await expect(page.getByText("Hot compost, away from water. Never on a crop.")).toBeVisible();
+  await expect(page.getByText("Failed", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Strain or throw out" }).click();
   const close = page.getByRole("dialog");
   await expect(close).toContainText(/not for crops|thrown out|Throw/);

@@ -125,7 +125,7 @@ test("3 · refuses pH 19 in words, and a stray entry is corrected by a later one
     .panel()
     .getByRole("button", { name: /^putrid/ })
     .click();
-  await expect(person.panel().getByText("Failed", { exact: true })).toBeVisible();
+  await expect(person.panel().getByText("Held back", { exact: true })).toBeVisible();
   await page.keyboard.press("Escape");
   await person.vessel("Blue drum").getByRole("link", { name: "Blue drum" }).click();
   await page.getByRole("button", { name: "Correct: Smell: putrid" }).click();

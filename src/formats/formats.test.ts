@@ -1,3 +1,4 @@
+import type { VerdictState } from "@/core/judge/verdict";
 import { sayThinned } from "./strengthText";
 import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "./amounts";
 import { sayCaution } from "./cautionText";
@@ -5,8 +6,8 @@ import { sayEntry } from "./entryText";
 import { sayLoads } from "./loadsText";
 import { formatNumber, parseNumber, plural } from "./numbers";
 import { hourOfDay, isoDay, midnights, sayAge, sayDuration, sayForecastMoment, sayMoment } from "./times";
-import { sayReason, sayWarmer, type Telling } from "./verdictText";
-import { sayWindow } from "./windowText";
+import { sayReason, sayState, sayWarmer, type Telling } from "./verdictText";
+import { sayWindow, type WindowMs } from "./windowText";
 
 const THIN = "\u202f";
 
@@ -128,6 +129,11 @@ describe("verdicts in words", () => {
       "14 °C over the last day (worked out from the air), cooler than it likes; by warmth it is about 60 % of the way to opening.",
     );
   });
+  it("head a batch that is held back otherwise than one that failed", () => {
+    expect(sayState({ state: "spoiled", spoilt: "hold" })).toBe("Held back");
+    expect(sayState({ state: "spoiled", spoilt: "discard" })).toBe("Failed");
+    expect(sayState({ state: "peak", spoilt: null })).toBe("Best now");
+  });
   it("say what warmth would change", () => {
     expect(sayWarmer({ atC: 22, startH: 24 * 12 }, telling)).toBe(
       "Kept at 22 °C from now on, it would open about Sat 08:00.",
@@ -139,10 +145,19 @@ describe("verdicts in words", () => {
     const start = { p10: at("2031-03-21T20:00:00Z"), p50: at("2031-03-22T06:10:00Z"), p90: at("2031-03-23T14:00:00Z") };
     const none = { p10: null, p50: null, p90: null };
     const nowMs = telling.now.getTime();
-    expect(sayWindow({ start, end: none }, "early", nowMs, telling.clock)).toBe(
-      "Opens about Sat 06:00, between tomorrow 20:00 and Sun 14:00.",
-    );
-    expect(sayWindow({ start: none, end: none }, "stuck", nowMs, telling.clock)).toBe("No window in sight.");
+    const say = (window: WindowMs, state: VerdictState = "early", spoilt: "hold" | null = null) =>
+      sayWindow({ window, state, spoilt }, nowMs, telling.clock);
+    expect(say({ start, end: none })).toBe("Opens about Sat 06:00, between tomorrow 20:00 and Sun 14:00.");
+    expect(say({ start: none, end: none }, "stuck")).toBe("No window in sight.");
+    const end = { p10: null, p50: at("2031-03-24T06:00:00Z"), p90: null };
+    expect(say({ start, end }, "ready")).toBe("Open by its signs, sooner than reckoned; closes about Mon.");
+    expect(say({ start: none, end: none }, "peak")).toBe("Open by its signs, sooner than reckoned.");
+    expect(say({ start, end }, "spoiled")).toBe("Nothing will come of it.");
+    expect(say({ start, end }, "spoiled", "hold")).toBe("It waits for what the doubt comes to.");
+    const behind = { p10: nowMs - 9, p50: nowMs - 5, p90: nowMs - 1 };
+    expect(say({ start: behind, end }, "ready")).toBe("Open until about Mon.");
+    expect(say({ start: behind, end: behind }, "past")).toBe("Closed about today 08:00.");
+    expect(say({ start: behind, end: none }, "near")).toBe("By its warmth the window is open, and it keeps.");
   });
   it("say cautions and entries", () => {
     expect(sayCaution({ code: "too-strong", weight: "reason", strongest: 32, partsWater: 10 })).toBe(

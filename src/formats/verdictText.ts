@@ -5,12 +5,12 @@ import type { HardRule } from "@/core/ferment/outlook/spoilage";
 import { HOLD_LOOK_EVERY_H } from "@/core/judge/holdOnAir";
 import type { SmellAhead } from "@/core/judge/nextSmell";
 import type { VerdictReason } from "@/core/judge/reasons";
-import type { NextAct, VerdictState } from "@/core/judge/verdict";
+import type { NextAct, Verdict, VerdictState } from "@/core/judge/verdict";
 import { sayTemperature, type UnitSystem } from "./amounts";
 import { formatNumber } from "./numbers";
 import { sayDuration, sayForecastMoment, type FarmClock } from "./times";
 
-export const STATE_WORDS: Record<VerdictState, string> = {
+const STATE_WORDS: Record<VerdictState, string> = {
   early: "Too early",
   near: "Nearly",
   ready: "Ready",
@@ -19,6 +19,10 @@ export const STATE_WORDS: Record<VerdictState, string> = {
   stuck: "Stuck",
   spoiled: "Failed",
 };
+
+/** The verdict's heading: what failed for good, and what is held back until the doubt is settled, are told apart. */
+export const sayState = ({ state, spoilt }: Pick<Verdict, "state" | "spoilt">): string =>
+  spoilt === "hold" ? "Held back" : STATE_WORDS[state];
 
 /** What the words of a reason need: the farm's units and clock, and when the batch began. */
 export interface Telling {

@@ -1,3 +1,4 @@
+import type { Spoilt } from "@/core/judge/spoilt";
 import type { VerdictState } from "@/core/judge/verdict";
 import { sayForecastMoment, type FarmClock } from "./times";
 
@@ -13,20 +14,34 @@ export interface WindowMs {
   readonly end: MarkMs;
 }
 
+/** What the words of a window go by. */
+export interface JudgedWindow {
+  readonly window: WindowMs;
+  readonly state: VerdictState;
+  readonly spoilt: Spoilt["level"] | null;
+}
+
+/** Whether its signs make it ready before its forecast does. */
+export const isSoonerBySigns = (state: VerdictState, { p50 }: MarkMs, nowMs: number): boolean =>
+  (state === "ready" || state === "peak") && (p50 === null || p50 > nowMs);
+
 /**
  * When a batch's window opens and closes, in a few words.
- * @example sayWindow(window, "early", nowMs, { timeZone: "UTC" }); // "Opens about Fri 06:00, between Thu 20:00 and Sat 14:00."
+ * @example sayWindow(early, nowMs, { timeZone: "UTC" }); // "Opens about Fri 06:00, between Thu 20:00 and Sat 14:00."
  */
-export function sayWindow({ start, end }: WindowMs, state: VerdictState, nowMs: number, clock: FarmClock): string {
+export function sayWindow({ window, state, spoilt }: JudgedWindow, nowMs: number, clock: FarmClock): string {
+  const { start, end } = window;
   const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
-  if (state === "spoiled") return "Nothing will come of it.";
+  if (state === "spoiled")
+    return spoilt === "hold" ? "It waits for what the doubt comes to." : "Nothing will come of it.";
+  const close = end.p50 === null || end.p50 <= nowMs ? "" : `; closes about ${say(end.p50)}`;
+  if (isSoonerBySigns(state, start, nowMs)) return `Open by its signs, sooner than reckoned${close}.`;
   if (start.p50 === null) return "No window in sight.";
   if (start.p50 > nowMs) {
     const span =
       start.p10 !== null && start.p90 !== null && start.p10 > nowMs
         ? `, between ${say(start.p10)} and ${say(start.p90)}`
         : "";
-    const close = end.p50 === null ? "" : `; closes about ${say(end.p50)}`;
     return `Opens about ${say(start.p50)}${span}${close}.`;
   }
   // By warmth alone; the verdict may still wait for a sign or a reading.

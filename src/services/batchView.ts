@@ -21,7 +21,7 @@ import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { sayLook, sayRemaining } from "@/formats/lookText";
 import { sayAge } from "@/formats/times";
-import { atHour, NEXT_WORDS, sayReason, sayWarmer, STATE_WORDS, type Telling } from "@/formats/verdictText";
+import { atHour, NEXT_WORDS, sayReason, sayState, sayWarmer, type Telling } from "@/formats/verdictText";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 
 export interface RibbonPoint {
@@ -195,7 +195,7 @@ export function batchView(
     startedMs: batch.startedAt.getTime(),
     ageText: sayAge(hourOf(batch, now)),
     state: verdict.state,
-    stateWords: STATE_WORDS[verdict.state],
+    stateWords: sayState(verdict),
     reasons: verdict.reasons.map((reason) => sayReason(reason, telling)),
     ifWarmer: sayWarmer(ifWarmer, telling),
     next: {

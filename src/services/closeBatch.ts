@@ -2,7 +2,7 @@ import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
-import type { VerdictState } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/verdict";
 import { shelfStartH } from "@/core/judge/shelfStart";
 import { recipeFrom } from "@/core/recipe/document";
 import { insertClose, listBatchLines, lockBatch, type Batch } from "@/data/batches";
@@ -13,7 +13,7 @@ import { insertStore, insertStoreMovement, type StoreContainer } from "@/data/st
 import { insertCleaning, lockVessel } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
-import { STATE_WORDS } from "@/formats/verdictText";
+import { sayState } from "@/formats/verdictText";
 import { assessBatch } from "./ferment/assessBatch";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 import { readSituation } from "./ferment/situation";
@@ -23,16 +23,18 @@ import { Refusal, refuseAt } from "./refusal";
 import { bookIn } from "./shed/shedBook";
 import { momentOf, write } from "./write";
 
+type Judgement = Pick<Verdict, "state" | "spoilt">;
+
 const HOUR_MS = 3_600_000;
 /** Sugar and sap add to what was filled; more than this over it is a slip of the key. */
 const YIELD_OVER_FILL = 1.1;
 
-async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<VerdictState> {
+async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Judgement> {
   const farm = await findFarm(db);
-  if (!farm) return "early";
+  if (!farm) return { state: "early", spoilt: null };
   const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
   const situation = await readSituation(db, farm, [batch], lines, at);
-  return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict.state;
+  return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict;
 }
 
 function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe): void {
@@ -54,8 +56,15 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
-function requireFit(request: ActionRequest<"closeBatch">, state: VerdictState): void {
+function requireFit(request: ActionRequest<"closeBatch">, verdict: Judgement): void {
+  const { state, spoilt } = verdict;
   if (request.kind === "discarded" || state === "ready" || state === "peak") return;
+  if (spoilt === "hold")
+    throw new Refusal(
+      "unfit",
+      "This batch is held back for a bad sign. If that entry was wrong, correct it; else throw the batch out onto hot compost, away from water.",
+      { "/kind": "Held back: not to be strained for use." },
+    );
   if (state === "spoiled")
     throw new Refusal(
       "unfit",
@@ -66,7 +75,7 @@ function requireFit(request: ActionRequest<"closeBatch">, state: VerdictState): 
     throw refuseAt(
       "reason-needed",
       "/overrideReason",
-      `The verdict is "${STATE_WORDS[state].toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`,
+      `The verdict is "${sayState(verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`,
     );
   }
 }
@@ -95,7 +104,7 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
       residue: request.residue.trim(),
       residueKg: request.residueKg ?? null,
       labourMin: request.labourMin,
-      verdict,
+      verdict: verdict.state,
       overrideReason: request.overrideReason?.trim() || null,
       note: request.note ?? "",
       actorId: ctx.actor.id,

@@ -82,7 +82,11 @@ describe("straining, storing, applying", () => {
       closeBatch(farm.context(), closing({ batchId: young, yieldL: 40, ...change }));
     expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
     await farm.log(young, hoursAgo(1), { kind: "smell", word: "putrid" });
-    expect((await refusalOf(close({ overrideReason: "smells fine to me" }))).code).toBe("unfit");
+    const held = await refusalOf(close({ overrideReason: "smells fine to me" }));
+    expect(held).toMatchObject({ code: "unfit", fields: { "/kind": "Held back: not to be strained for use." } });
+    await farm.log(young, hoursAgo(0.5), { kind: "smell", word: "putrid" });
+    const failed = await refusalOf(close({ overrideReason: "smells fine to me" }));
+    expect(failed).toMatchObject({ code: "unfit", fields: { "/kind": "Failed: only to be thrown out." } });
     await close({ kind: "discarded", yieldL: 0 });
     const page = (await readBatch(farm.context(), await farmRow(), young))!;
     expect(page.close).toMatchObject({ kind: "discarded", verdict: "spoiled" });

@@ -8,7 +8,7 @@ import type { Context } from "./context";
 import { farmView, type FarmView } from "./farmView";
 import { readWaters, type WatersView } from "./readWaters";
 import { storeViews, type StoreView } from "./shed/storeStates";
-import { airSince, fitBands } from "./weather";
+import { airAhead, airSince, fitBands } from "./weather";
 
 export interface PlotView extends Plot {
   readonly last: (Omit<PlotApplication, "at"> & { readonly atMs: number }) | null;
@@ -53,6 +53,6 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     stores: await storeViews(db, farm, stores, now),
     tools,
     waters,
-    bands: fitBands(farm, air, now, BANDS_AHEAD_H),
+    bands: fitBands(farm, airAhead(farm, air, now), now, BANDS_AHEAD_H),
   };
 }

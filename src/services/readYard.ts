@@ -92,7 +92,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
   const air = airAhead(farm, situation.air, now);
-  const bands = fitBands(farm, situation.air, now);
+  const bands = fitBands(farm, air, now);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),

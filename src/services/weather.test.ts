@@ -47,7 +47,8 @@ describe("the hours ahead", () => {
 });
 
 describe("fit hours from what is told", () => {
-  const told = (change: Partial<AirHour>) => air(Array.from({ length: 60 }, (_, hour) => hourAt(hour, change)));
+  const told = (change: Partial<AirHour>) =>
+    airAhead(farm, air(Array.from({ length: 60 }, (_, hour) => hourAt(hour, change))), NOW);
   it("are dry where a station says so, and wet where it says that", () => {
     expect(fitBands(farm, told({}), NOW, 36)[0]).toMatchObject({ when: "dusk", fit: "leaves", because: "dry" });
     expect(fitBands(farm, told({ rainMm: 1 }), NOW, 36)[0]).toMatchObject({ fit: "soil", because: "rain" });

@@ -101,20 +101,15 @@ export function airAhead(farm: Farm, { hours }: FarmAir, now: Date): AirHour[] {
   });
 }
 
-/** Hours fit for applying, from now over the forecast. */
-export function fitBands(farm: Farm, air: FarmAir, now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
+/** Hours fit for applying, from now on, by the hours ahead. */
+export function fitBands(farm: Farm, ahead: readonly AirHour[], now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
   const to = new Date(now.getTime() + aheadH * HOUR_MS);
   const suns = sunDays(farm.latitudeDeg, farm.longitudeDeg, now, to).map(({ rise, set }) => ({
     riseMs: rise.getTime(),
     setMs: set.getTime(),
   }));
   return fitHours(
-    airAhead(farm, air, now).map(({ at, airC, rainMm, windMPerS }) => ({
-      atMs: at.getTime(),
-      airC,
-      rainMm,
-      windMPerS,
-    })),
+    ahead.map(({ at, airC, rainMm, windMPerS }) => ({ atMs: at.getTime(), airC, rainMm, windMPerS })),
     suns,
     now.getTime(),
     to.getTime(),

@@ -79,7 +79,6 @@ describe("forecast", () => {
     const none = { liquid: [], air: [], statedC: null };
     expect(basis({ ...none, liquid: [{ hour: 20, celsius: 21 }], air })).toBe("read");
     expect(basis({ ...none, air })).toBe("air");
-    expect(basis({ ...none, air, airIsClimate: true })).toBe("climate");
     expect(basis({ ...none, usual: { meanC: 12, swingC: 4 } })).toBe("climate");
     expect(basis({ ...none, statedC: 20 })).toBe("stated");
     expect(basis(none)).toBe("guessed");

@@ -17,8 +17,6 @@ export interface TemperatureInput {
   readonly statedC: number | null;
   /** What the air usually is at the farm on these days: mean, and half the range between day and night. */
   readonly usual?: { readonly meanC: number; readonly swingC: number };
-  /** The air given is the climate's, not the weather's. */
-  readonly airIsClimate?: boolean;
 }
 
 /** A batch as the farm knows it: its recipe, its vessel, its log. */

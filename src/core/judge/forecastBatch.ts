@@ -149,12 +149,7 @@ export function weigh(input: BatchInput): Weighed {
     probabilityPast: found.pastNow,
     probabilityNever: found.stuck.chanceNever,
     curve: curveHours.map((hour, index) => ({ hour, ready: found.ready[index]!, past: found.past[index]! })),
-    temperatureBasis:
-      temperatureBasis === "air" && input.temperature.airIsClimate
-        ? "climate"
-        : temperatureBasis === "stated" && input.temperature.usual
-          ? "climate"
-          : temperatureBasis,
+    temperatureBasis: temperatureBasis === "stated" && input.temperature.usual ? "climate" : temperatureBasis,
     liquidNowC: found.state.liquidC,
     meanLiquidC24h: found.meanLiquidC24h,
     meanRate24h: found.stuck.meanRate24,

@@ -9,7 +9,7 @@ import type { Farm } from "@/data/farm";
 import { hourOfDay } from "@/formats/times";
 import type { Context } from "../context";
 import { readMaking } from "../readMaking";
-import { airSince, climateOf, fitBands, type FarmAir } from "../weather";
+import { airAhead, airSince, climateOf, fitBands, type FarmAir } from "../weather";
 import { readPriors } from "./priors";
 
 const HOUR_MS = 3_600_000;
@@ -30,7 +30,7 @@ export interface PeakStartView {
  */
 export function peakStartsOf(input: BatchInput, farm: Farm, air: FarmAir, now: Date): PeakStartView[] {
   if (judgedBy(input.recipe) !== "bloom") return [];
-  const bands = fitBands(farm, air, now).filter(isFit);
+  const bands = fitBands(farm, airAhead(farm, air, now), now).filter(isFit);
   const spans = bands.map(({ fromMs, toMs }) => ({
     fromInH: (fromMs - now.getTime()) / HOUR_MS,
     toInH: (toMs - now.getTime()) / HOUR_MS,

@@ -115,7 +115,7 @@ export const BatchScreen = ({
             {running ? `; ${batch.ageText}` : ""}. Batch {batch.id}.
           </p>
           <p className={`mt-3 flex items-center gap-2 text-2xl font-bold ${STATE_TEXT[batch.state]}`}>
-            <StateMark state={batch.state} size={22} />
+            <StateMark verdict={batch} size={22} />
             {page.close
               ? `${page.close.kind === "strained" ? "Strained" : "Thrown out"}; judged ${batch.stateWords.toLowerCase()} then`
               : batch.stateWords}

@@ -58,14 +58,14 @@ const HOUR_MS = 3_600_000;
 const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" | "clock">) => (
   <div aria-live="polite" className="mb-4">
     <p className={`flex items-center gap-2 text-lg font-bold ${STATE_TEXT[batch.state]}`}>
-      <StateMark state={batch.state} size={16} />
+      <StateMark verdict={batch} size={16} />
       {batch.stateWords}
     </p>
     <ul className="mt-1 list-none text-[0.95rem]">
       {batch.reasons.map((reason) => (
         <li key={reason}>{reason}</li>
       ))}
-      <li>{sayWindow(batch.window, batch.state, nowMs, clock)}</li>
+      <li>{sayWindow(batch, nowMs, clock)}</li>
       {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
       {batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
     </ul>

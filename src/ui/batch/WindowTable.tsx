@@ -1,5 +1,6 @@
 import type { FarmClock } from "@/formats/times";
 import { sayForecastMoment } from "@/formats/times";
+import { isSoonerBySigns } from "@/formats/windowText";
 import type { BatchView, MarkTimes } from "@/services/batchView";
 
 interface WindowTableProps {
@@ -24,9 +25,8 @@ export const WindowTable = ({ batch, nowMs, clock }: WindowTableProps) => {
     const until = p90 === null ? "not in sight" : say(p90);
     return { name, when: say(p50), span: p10 === null ? "" : `${say(Math.max(p10, nowMs))} to ${until}` };
   };
-  const isOpen = batch.state === "ready" || batch.state === "peak";
-  const isSooner = isOpen && (start.p50 === null || start.p50 > nowMs);
-  if (start.p50 === null && !isOpen) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
+  const isSooner = isSoonerBySigns(batch.state, start, nowMs);
+  if (start.p50 === null && !isSooner) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
   const cells: readonly Cell[] = [
     isSooner
       ? {

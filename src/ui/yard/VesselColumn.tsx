@@ -60,12 +60,12 @@ const RunningFoot = ({
     </p>
     <p className="text-[0.95rem] leading-tight">{batch.shortName}</p>
     <p className={`mt-2 flex items-center justify-center gap-1.5 font-bold ${STATE_TEXT[batch.state]}`}>
-      <StateMark state={batch.state} />
+      <StateMark verdict={batch} />
       {batch.stateWords}
     </p>
     <p
       className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft"
-      title={`${batch.reasons.join(" ")} ${sayWindow(batch.window, batch.state, nowMs, clock)}`}
+      title={`${batch.reasons.join(" ")} ${sayWindow(batch, nowMs, clock)}`}
     >
       {batch.reasons[0]}
     </p>
@@ -161,7 +161,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
           <Ribbon
             batch={batch}
             nowMs={nowMs}
-            label={`${vessel.name}: ${sayWindow(batch.window, batch.state, nowMs, clock)}`}
+            label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`}
           />
         ) : null}
       </div>
