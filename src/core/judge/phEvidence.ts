@@ -1,10 +1,10 @@
 import { phSd } from "../ferment/evidence/likelihood";
-import { countedPh, countsAsPh, type LogItem, type PhItem } from "./log";
+import { actsOf, countedPh, countsAsPh, type LogItem, type PhItem } from "./log";
 import type { VerdictReason } from "./reasons";
 
 /** Sourer than this an extract is started at half its dose. */
 const VERY_LOW_PH = 3;
-/** Within so many hours a batch hardly sours, so that two readings must be of one pH. */
+/** Within so many hours a batch hardly sours by itself, so that two readings must be of one pH. */
 const ONE_PH_H = 6;
 /** Two readings so many of their spreads apart are not of one pH. */
 const AT_ODDS_SDS = 2.5;
@@ -19,6 +19,10 @@ const sdOf = ({ hour, value, instrument, sd }: PhItem): number =>
 export function phAtOdds(log: readonly LogItem[]): Extract<VerdictReason, { code: "ph-at-odds" }> | null {
   const [one, other] = countedPh(log).slice(-2);
   if (!one || !other || other.hour - one.hour > ONE_PH_H) return null;
+  const wasChanged = actsOf(log).some(
+    ({ act, hour }) => (act === "topped-up" || act === "fed") && hour >= one.hour && hour <= other.hour,
+  );
+  if (wasChanged) return null;
   const isOne = Math.abs(one.value - other.value) <= AT_ODDS_SDS * Math.hypot(sdOf(one), sdOf(other));
   return isOne ? null : { code: "ph-at-odds", one: one.value, other: other.value };
 }

@@ -154,6 +154,13 @@ describe("an acid ferment", () => {
     const byStrip = { ...ph(298, 4.75), instrument: "strip" } as const;
     expect(extract(300, [byStrip, ph(299, 3.96), smell(299, "cidery")]).state).toBe("ready");
   });
+  it("asks for no third reading where water or food came between", () => {
+    const fed = (hour: number): LogItem => ({ hour, kind: "act", act: "topped-up", amount: 20 });
+    const jumpAfter = (hour: number) => codes(extract(300, [ph(298, 3.8), fed(hour), ph(299, 4.75)]));
+    expect(jumpAfter(298.5)).not.toContain("ph-at-odds");
+    expect(jumpAfter(297)).toContain("ph-at-odds");
+    expect(jumpAfter(299.5)).toContain("ph-at-odds");
+  });
   it("is told of a jump up too", () =>
     expect(extract(300, [ph(298, 3.8), ph(299, 4.75)]).reasons[0]).toEqual({
       code: "ph-at-odds",
