@@ -276,6 +276,52 @@ describe("what a batch shows, worked out anew from the equations", () => {
       expect(features[index]!.phase!).toBeCloseTo(day < startD ? (2 * day) / startD : 2 + share(old), 2);
     });
   });
+  it("of a sugar-drawn juice: its gas once its fifth day is past, and what has parted", () => {
+    const model = findModel("C1_sugar_extract");
+    const [u, days] = [0.15, [1, 4, 5, 6, 9]];
+    const { features } = runAt(
+      steady(model.id, model.temperatures.referenceC),
+      days.map((day) => 24 * day),
+      u,
+    );
+    days.forEach((day, index) => {
+      const eta = Math.exp(u) * day;
+      expect(features[index]!.gas!).toBeCloseTo(Math.exp(u) / (1 + Math.exp(-(eta - 5) / 0.8)), 2);
+    });
+    expect(features.map(({ parted }) => parted!)).toEqual(
+      features.map(({ parted }) => parted!).toSorted((a, b) => a - b),
+    );
+  });
+  it("of a cool starch brew: cells, food and foam as small steps of its equations have them", () => {
+    const model = findModel("A1_starch_bloom") as BloomModel;
+    const batch = steady(model.id, 19);
+    const course = courseOf(batch, 0);
+    const hours = [20, 50, 70, 90, 110];
+    const u = 0.1;
+    const { features } = runnerFor(batch, course)(u, 0, hours);
+    const [rate, pace, stepH] = [course.rate[0]!, Math.exp(u), 0.005];
+    expect(rate).toBeLessThan(0.8);
+    let [x, s, f] = [model.startingCells, 1, 0];
+    const seen: { foam: number; cells: number }[] = [];
+    for (let step = 0; seen.length < hours.length; step += 1) {
+      if (step * stepH >= hours[seen.length]!)
+        seen.push({ foam: f / model.reference.foam, cells: x / model.reference.cells });
+      const awake = 1 / (1 + (Math.exp(model.lag) - 1) * Math.exp(-model.growthPerH * pace * rate * step * stepH));
+      const food = s / (model.halfFood + s);
+      const grown = model.growthPerH * pace * rate * awake * food;
+      const kept = model.maintenancePerH * pace * rate * food;
+      const death = model.deathPerH * model.deathQ10 ** ((19 - 24) / 10) * (1 + model.starvedDeath * (1 - food));
+      const gas = ((grown + kept) * x) / model.reference.gasPerH;
+      f += stepH * model.foamPerH * (gas - f);
+      s -= stepH * (grown + kept) * x;
+      x += stepH * (grown - death) * x;
+    }
+    hours.forEach((_, index) => {
+      expect(features[index]!.foam!).toBeCloseTo(seen[index]!.foam, 1.5);
+      expect(features[index]!.viability!).toBeCloseTo(seen[index]!.cells, 1.5);
+    });
+    expect(Math.max(...seen.map(({ foam }) => foam))).toBeGreaterThan(0.5);
+  });
   it("of char: its phase by its days, three when it is old", () => {
     const { features } = runAt(steady("F1_char_charge", 22), [7 * 24, 14 * 24, 60 * 24]);
     expect(features.map(({ phase }) => Number(phase!.toFixed(2)))).toEqual([1, 2, 3]);

@@ -116,7 +116,7 @@ function gapSd({ hours, theta, thetaSd }: Course, nowH: number): number {
   return passed > 0 ? Math.min(0.6, (0.7 * unsure) / passed) : 0.6;
 }
 
-/** The same batch begun so many hours earlier than its record says. */
+/** The same batch begun so many hours earlier than its record says. What was reported of it is moved where it is weighed. */
 function shifted(batch: FermentBatch, shiftH: number): FermentBatch {
   if (shiftH === 0) return batch;
   const moved = <T extends { readonly hour: number }>(items: readonly T[] | undefined): T[] =>
@@ -126,7 +126,6 @@ function shifted(batch: FermentBatch, shiftH: number): FermentBatch {
     readings: moved(batch.readings),
     forecast: moved(batch.forecast),
     events: moved(batch.events),
-    observations: moved(batch.observations).map((item) => ({ ...item, hour: Math.max(0, item.hour) })),
     startHour: (batch.startHour ?? 8) - shiftH,
   };
 }

@@ -215,6 +215,18 @@ describe("a start that nobody wrote down", () => {
     // A report from its first hour stands even where the start may have come after it.
     expect(Number.isFinite(unsure(8, [foam(1, "none")]).start.p50)).toBe(true);
   });
+  it("moves all that was recorded with it, so that readings and the hour of the day stay where they were", () => {
+    const events = [{ hour: 5, type: "air_off" }] as const;
+    const { starts } = believe(batch(A1, 24, [], { startSdH: 2, startHour: 6, events }), 12);
+    expect(starts.map(({ shiftH }) => shiftH)).toEqual(
+      [-2, 0, 2].map((z) => expect.closeTo(z * (z === 0 ? 0 : Math.sqrt(3)), 9)),
+    );
+    for (const { shiftH, batch: there } of starts) {
+      expect(there.startHour! + shiftH).toBeCloseTo(6, 9);
+      expect(there.readings![3]!.hour - shiftH).toBeCloseTo(9, 9);
+      expect(there.events![0]!.hour - shiftH).toBeCloseTo(5, 9);
+    }
+  });
   it("moves the clock of the day with it", () => {
     const byDay = (startSdH: number) =>
       forecast({ model: findModel(A1), ambientC: 20, swingC: 8, startC: 20, startHour: 6, startSdH }, 12).start.p50;
@@ -310,6 +322,11 @@ describe("advice", () => {
     expect(gap(2)).toBeGreaterThan(10);
     expect(gap(38)).toBeLessThan(6);
     expect(gap(2)).toBeLessThanOrEqual(24);
+    // Where nothing is in sight it is looked at again after two of the usual gaps.
+    const cold = forecast(batch(A1, 3), 30);
+    expect(cold.start.p50).toBe(Infinity);
+    expect(cold.nextCheckH - 30).toBeGreaterThan(1);
+    expect(cold.nextCheckH - 30).toBeLessThanOrEqual(24);
   });
 });
 
