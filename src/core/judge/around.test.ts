@@ -72,6 +72,23 @@ describe("what befell a vessel", () => {
     ]));
   it("does not stop air where none was blown in, nor light a heater that was off", () =>
     expect(eventsOf("cultured-extract", [act(10, "power-cut"), act(13, "power-back")])).toEqual(["10 heater_off"]));
+  it("lights the heater again as it was set last before the cut, at the drum's own power, and none that was put out", () => {
+    const heatersOf = (log: LogItem[]) => {
+      const input = { ...forecastInput("cultured-extract", 60, 20, log), filledL: 100 };
+      const { readiness } = input.recipe;
+      if (readiness.type !== "ripens") throw new Error("does not ripen");
+      return modelBatch(input, readiness.model).events!.filter(({ type, hour }) => type === "heater_on" && hour >= 13);
+    };
+    const cut = [act(10, "power-cut"), act(13, "power-back")];
+    expect(heatersOf([act(1, "heater-on", 18), act(5, "heater-on", 24), ...cut])).toEqual([
+      { hour: 13, type: "heater_on", setC: 24, watts: 250 },
+    ]);
+    expect(heatersOf([act(1, "heater-on", 24), act(5, "heater-off"), ...cut])).toEqual([]);
+    expect(heatersOf([...cut, act(20, "heater-on", 24)])).toEqual([
+      { hour: 20, type: "heater_on", setC: 24, watts: 250 },
+    ]);
+    expect(heatersOf([act(1, "heater-on", 24), act(3, "stirred"), ...cut])).toHaveLength(1);
+  });
   it("names moving, wrapping, opening, flies and topping up; stirring is none", () =>
     expect(
       eventsOf("cultured-extract", [

@@ -36,6 +36,8 @@ describe("whether a batch must not be used", () => {
     const later = (log: LogItem[]) => judged(log)!.reasons.some((reason) => reason.code === "hold" && reason.laterGood);
     expect(later([smell(100, "putrid"), smell(120, "cidery")])).toBe(true);
     expect(later([smell(90, "cidery"), smell(100, "putrid")])).toBe(false);
+    expect(later([smell(80, "cidery"), smell(90, "cidery"), smell(100, "putrid")])).toBe(false);
+    expect(later([film(80, "none"), smell(90, "cidery"), smell(100, "putrid")])).toBe(false);
     expect(later([smell(100, "putrid"), smell(100, "cidery")])).toBe(false);
     expect(later([smell(100, "putrid"), film(120, "none")])).toBe(false);
     // The first bad sign counts, whatever stands before it.

@@ -81,6 +81,14 @@ describe("an aerated brew", () => {
     expect(of("aerated-tea", 30, [], shut).state).toBe("near");
     expect(of("aerated-tea", 30, [], { window: { ...open.window, start: NEVER } }).state).toBe("early");
   });
+  it("is compost once its air has been off for longer than soil takes it, and tells since when", () => {
+    const soilH = findRecipe("aerated-tea").keeping.afterH!.soil;
+    const off = (hours: number) => of("aerated-tea", 40 + hours, [smell(39, "earthy"), act(40, "air-off")], open);
+    expect(off(soilH + 0.1)).toMatchObject({ state: "past", next: { act: "compost" } });
+    expect(off(soilH + 0.1).reasons[0]).toMatchObject({ code: "air-off", sinceH: expect.closeTo(soilH + 0.1, 9) });
+    expect(off(soilH - 0.1).state).not.toBe("past");
+    expect(codes(off(soilH - 0.1))).toContain("air-off");
+  });
   it("is past when its window closed as likely as not, or sooner where it looks so", () => {
     expect(of("aerated-tea", 70, [], { ...open, probabilityPast: 0.51 })).toMatchObject({
       state: "past",
