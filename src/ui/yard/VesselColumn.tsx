@@ -158,11 +158,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
     >
       <div style={{ height: PLATE_H }} className="w-full">
         {batch ? (
-          <Ribbon
-            batch={batch}
-            nowMs={nowMs}
-            label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`}
-          />
+          <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`} />
         ) : null}
       </div>
       <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">
