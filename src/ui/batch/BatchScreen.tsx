@@ -8,6 +8,7 @@ import { sayEntry } from "@/formats/entryText";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
 import { useAct } from "../actions";
+import { useLookAgain } from "../frame/useLookAgain";
 import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
@@ -51,6 +52,7 @@ export const BatchScreen = ({
   readonly startWith?: OpenSheet;
 }) => {
   const router = useRouter();
+  useLookAgain();
   const [sheet, setSheet] = useState<OpenSheet>(startWith);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
   const withdraw = useAct("logEntry", "toast");

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
+import { useLookAgain } from "../frame/useLookAgain";
 import { Button, buttonLook } from "../kit/Button";
 import { useNow } from "../kit/Countdown";
 import { Notice } from "../kit/Notice";
@@ -26,16 +27,7 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
   const [skipped, setSkipped] = useState<number | null>(null);
   const { progress } = view;
   const nowMs = useNow(progress.waitingUntilMs !== null, view.nowMs);
-  useEffect(() => {
-    const look = () => router.refresh();
-    const timer = setInterval(look, LOOK_AGAIN_MS);
-    const woken = () => document.visibilityState === "visible" && look();
-    document.addEventListener("visibilitychange", woken);
-    return () => {
-      clearInterval(timer);
-      document.removeEventListener("visibilitychange", woken);
-    };
-  }, [router]);
+  useLookAgain(LOOK_AGAIN_MS);
 
   // The next thing to do is in sight without a wet finger on the screen.
   const nextKey = progress.next?.step.key ?? "end";

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
@@ -13,6 +13,7 @@ import type { RoundTask } from "@/services/roundTask";
 import type { YardVessel, YardView } from "@/services/readYard";
 import { useAct } from "../actions";
 import { useKey } from "../frame/keys";
+import { useLookAgain } from "../frame/useLookAgain";
 import { CloseSheet } from "../batch/CloseSheet";
 import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { Button } from "../kit/Button";
@@ -22,8 +23,6 @@ import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "./TimePlate
 import { VesselColumn, type VesselActs } from "./VesselColumn";
 import { useYardKeys } from "./useYardKeys";
 
-/** The yard looks again by itself, so that ribbons and round move with the clock. */
-const LOOK_AGAIN_MS = 5 * 60_000;
 /** Longer names than this take two lines in a column. */
 const ONE_LINE_NAME = 10;
 const VESSEL_BOX = { widthPx: 94, heightPx: 98 } as const;
@@ -92,10 +91,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
   const fresh = (batch: BatchView) => holding(batch.id)?.batch ?? batch;
 
-  useEffect(() => {
-    const timer = setInterval(() => router.refresh(), LOOK_AGAIN_MS);
-    return () => clearInterval(timer);
-  }, [router]);
+  useLookAgain();
 
   const washed = async (vesselId: number, name: string) => {
     if (await clean.run({ vesselId })) toast.success(`${name} is free.`);
