@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 
-/** Adds up the counts of Jest and Playwright; a runner that left none counts as one failure. */
-const [jestFile, playwrightFile, failedStep] = process.argv.slice(2);
+/** Adds up the counts of Jest and of Playwright's runs; a runner that left none counts as one failure. */
+const [failedStep, jestFile, ...browserFiles] = process.argv.slice(2);
 const read = (file) => {
   try {
     return JSON.parse(readFileSync(file, "utf8"));
@@ -10,11 +10,13 @@ const read = (file) => {
   }
 };
 const jest = read(jestFile);
-const browser = read(playwrightFile);
+const browser = browserFiles.map((file) => read(file) ?? { passed: 0, failed: 1 });
 // A suite that could not even load has no test to count.
 const jestFailed = jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1;
-const failed = jestFailed + (browser ? browser.failed : 1) + Number(failedStep ?? 0);
-const passed = (jest?.numPassedTests ?? 0) + (browser?.passed ?? 0);
-console.log(`core and data: ${jest?.numPassedTests ?? 0} passed; interface: ${browser?.passed ?? 0} passed`);
+const jestPassed = jest?.numPassedTests ?? 0;
+const browserPassed = browser.reduce((sum, { passed }) => sum + passed, 0);
+const failed = jestFailed + browser.reduce((sum, run) => sum + run.failed, 0) + Number(failedStep ?? 0);
+const passed = jestPassed + browserPassed;
+console.log(`core and data: ${jestPassed} passed; interface: ${browserPassed} passed`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
