@@ -1,4 +1,4 @@
-import type { VerdictState } from "@/core/judge/verdict";
+import type { VerdictState } from "@/core/judge/verdictState";
 import { sayThinned } from "./strengthText";
 import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "./amounts";
 import { sayCaution } from "./cautionText";

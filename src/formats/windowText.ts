@@ -1,5 +1,5 @@
-import type { Spoilt } from "@/core/judge/spoilt";
-import type { VerdictState } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/verdict";
+import { isUsable, type VerdictState } from "@/core/judge/verdictState";
 import { sayForecastMoment, type FarmClock } from "./times";
 
 /** Early, likely and late moment of a mark, ms since the epoch; null for not in sight. */
@@ -15,15 +15,13 @@ export interface WindowMs {
 }
 
 /** What the words of a window go by. */
-export interface JudgedWindow {
+export interface JudgedWindow extends Pick<Verdict, "state" | "spoilt"> {
   readonly window: WindowMs;
-  readonly state: VerdictState;
-  readonly spoilt: Spoilt["level"] | null;
 }
 
 /** Whether its signs make it ready before its forecast does. */
 export const isSoonerBySigns = (state: VerdictState, { p50 }: MarkMs, nowMs: number): boolean =>
-  (state === "ready" || state === "peak") && (p50 === null || p50 > nowMs);
+  isUsable(state) && (p50 === null || p50 > nowMs);
 
 /**
  * When a batch's window opens and closes, in a few words.

@@ -3,6 +3,7 @@ import { standsIn } from "@/core/recipe/level";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
 import type { Verdict } from "@/core/judge/verdict";
+import { isUsable } from "@/core/judge/verdictState";
 import { shelfStartH } from "@/core/judge/shelfStart";
 import { recipeFrom } from "@/core/recipe/document";
 import { insertClose, listBatchLines, lockBatch, type Batch } from "@/data/batches";
@@ -58,7 +59,7 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
 function requireFit(request: ActionRequest<"closeBatch">, verdict: Judgement): void {
   const { state, spoilt } = verdict;
-  if (request.kind === "discarded" || state === "ready" || state === "peak") return;
+  if (request.kind === "discarded" || isUsable(state)) return;
   if (spoilt === "hold")
     throw new Refusal(
       "unfit",

@@ -1,4 +1,5 @@
 import "server-only";
+import { isUsable } from "@/core/judge/verdictState";
 import { KEPT_LONG_H } from "@/core/tend/keptLong";
 import type { RoundDraft, RunningBatch } from "./roundTask";
 
@@ -8,7 +9,7 @@ const HOUR_MS = 3_600_000;
 export function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date): RoundDraft[] {
   const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const };
   const drafts: RoundDraft[] = [];
-  const living = view.state === "early" || view.state === "near" || view.state === "ready" || view.state === "peak";
+  const living = view.state === "early" || view.state === "near" || isUsable(view.state);
   if (view.aerated && !view.airOn && living)
     drafts.push({
       ...base,
@@ -42,12 +43,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       touch: { type: "close", batchId: batch.id },
     });
   const readyMs = view.window.start.p50;
-  if (
-    view.solidsIn &&
-    (view.state === "ready" || view.state === "peak") &&
-    readyMs !== null &&
-    now.getTime() - readyMs > KEPT_LONG_H * HOUR_MS
-  )
+  if (view.solidsIn && isUsable(view.state) && readyMs !== null && now.getTime() - readyMs > KEPT_LONG_H * HOUR_MS)
     drafts.push({
       ...base,
       urgency: "now",

@@ -1,7 +1,8 @@
 import { findRecipe } from "../book";
 import type { LogItem } from "./log";
 import { remainingUse, type RemainingUse } from "./remaining";
-import type { Verdict, VerdictState } from "./verdict";
+import type { Verdict } from "./verdict";
+import type { VerdictState } from "./verdictState";
 
 const tea = findRecipe("aerated-tea");
 const bloom = findRecipe("leaf-mould-brew");

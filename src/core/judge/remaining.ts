@@ -3,6 +3,7 @@ import { judgedBy } from "./evidence";
 import { countedPh, type LogItem } from "./log";
 import { latestAirOff } from "./reasons";
 import type { Verdict } from "./verdict";
+import { isUsable } from "./verdictState";
 
 /** What may still be done with a batch, best first. */
 export type Remaining =
@@ -43,7 +44,7 @@ export function remainingUse(recipe: Recipe, verdict: Verdict, log: readonly Log
     return judgedBy(recipe) === "bloom"
       ? { may: "bare-or-compost", because: "past-living" }
       : { may: "use-weaker", because: "past-kept" };
-  if (verdict.state !== "ready" && verdict.state !== "peak") return { may: "wait", because: "not-ready" };
+  if (!isUsable(verdict.state)) return { may: "wait", because: "not-ready" };
   const ph = countedPh(log).at(-1);
   if (ph && ph.value < VERY_SOUR_PH) return { may: "use-weaker", because: "very-sour" };
   return { may: "use-now", because: "ready" };

@@ -16,9 +16,7 @@ import { smellAhead } from "./nextSmell";
 import { phReasons } from "./phEvidence";
 import { latestAirOff, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
-
-/** Too early, nearly, ready, best now, past, stuck, failed. */
-export type VerdictState = "early" | "near" | "ready" | "peak" | "past" | "stuck" | "spoiled";
+import type { VerdictState } from "./verdictState";
 
 export type NextAct =
   "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed";

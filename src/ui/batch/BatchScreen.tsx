@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
@@ -15,24 +14,18 @@ import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { CostMeasure } from "../ledger/CostMeasure";
 import { contentsOf } from "../yard/VesselColumn";
 import { VesselDrawing } from "../yard/VesselDrawing";
-import { AddSheet } from "./AddSheet";
 import { InIt, Origins } from "./BatchContent";
 import type { Pin } from "./plate/BatchPlate";
 import { OverTime } from "./plate/OverTime";
-import { CloseSheet } from "./CloseSheet";
 import { Lines, Outcome, Part } from "./BatchParts";
+import { BatchSheets, type OpenSheet } from "./BatchSheets";
 import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
 import type { LookFamily } from "./Looks";
 import { Photos } from "./Photos";
-import { focusFor, LogSheet, type Correcting } from "./LogSheet";
-import { TakeSheet } from "./TakeSheet";
+import type { Correcting } from "./LogSheet";
 import { Tending } from "./Tending";
-import { WhatIfSheet } from "./WhatIfSheet";
 import { WindowTable } from "./WindowTable";
-
-type OpenSheet =
-  "log" | "close" | "add" | "what-if" | { readonly take: "batch" | number; readonly heldL: number } | null;
 
 const isNight = (at: Date, clock: FarmClock) => hourOfDay(at, clock) >= 21 || hourOfDay(at, clock) < 6;
 /** Drawn looks by the family of what goes on in the drum. */
@@ -51,7 +44,6 @@ export const BatchScreen = ({
   readonly page: BatchPage;
   readonly startWith?: OpenSheet;
 }) => {
-  const router = useRouter();
   useLookAgain();
   const [sheet, setSheet] = useState<OpenSheet>(startWith);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
@@ -257,62 +249,15 @@ export const BatchScreen = ({
           </Part>
         </div>
       </div>
-      {sheet === "log" ? (
-        <LogSheet
-          batch={batch}
-          vesselName={page.vesselName}
-          focus={focusFor(batch)}
-          meter={page.progress.meter}
-          clock={clock}
-          units={farm.units}
-          nowMs={page.nowMs}
-          {...(correcting ? { correcting } : {})}
-          onClose={() => {
-            setSheet(null);
-            setCorrecting(null);
-          }}
-        />
-      ) : null}
-      {sheet === "what-if" ? (
-        <WhatIfSheet
-          batch={batch}
-          vesselName={page.vesselName}
-          nowMs={page.nowMs}
-          units={farm.units}
-          clock={clock}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet === "add" ? (
-        <AddSheet
-          batchId={batch.id}
-          vesselName={page.vesselName}
-          units={farm.units}
-          suggested={page.later.filter(({ done }) => !done)}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet !== null && typeof sheet === "object" && batch.closing.makes ? (
-        <TakeSheet
-          from={sheet.take === "batch" ? { batchId: batch.id } : { storeId: sheet.take }}
-          name={batch.shortName}
-          makes={batch.closing.makes}
-          heldL={sheet.heldL}
-          units={farm.units}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet === "close" ? (
-        <CloseSheet
-          batch={batch}
-          vesselName={page.vesselName}
-          units={farm.units}
-          onClose={() => {
-            setSheet(null);
-            router.refresh();
-          }}
-        />
-      ) : null}
+      <BatchSheets
+        page={page}
+        sheet={sheet}
+        correcting={correcting}
+        onClose={() => {
+          setSheet(null);
+          setCorrecting(null);
+        }}
+      />
     </div>
   );
 };

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Act } from "@/core/book/words";
+import { isUsable } from "@/core/judge/verdictState";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import type { BatchView } from "@/services/batchView";
 import { Button } from "../kit/Button";
@@ -60,10 +61,7 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     ...(batch.lid === "breathable" || batch.lidOff
       ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Lid looked at" }]
       : []),
-    ...(batch.aerated &&
-    batch.airOn &&
-    batch.heldUntilMs === null &&
-    (batch.state === "ready" || batch.state === "peak")
+    ...(batch.aerated && batch.airOn && batch.heldUntilMs === null && isUsable(batch.state)
       ? [{ act: "held-on-air" as const, label: "Held on air, one night at most" }]
       : []),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),

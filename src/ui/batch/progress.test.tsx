@@ -1,6 +1,7 @@
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { clockTime, dayMonth, weekday } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
+import type { BatchView } from "@/services/batchView";
 import type { WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, renderWith } from "@/testing/views";
 import { FarmRecord } from "../book/FarmRecord";
@@ -88,51 +89,29 @@ describe("the plate", () => {
 });
 
 describe("the window", () => {
+  const none = { p10: null, p50: null, p90: null };
+  const table = (window: BatchView["window"], state: BatchView["state"]) => (
+    <WindowTable batch={{ window, state }} nowMs={NOW_MS} clock={FARM} />
+  );
   it("is three spans with their likeliest moment", () => {
-    render(<WindowTable batch={{ window: WINDOW, state: "near" }} nowMs={NOW_MS} clock={FARM} />);
+    render(table(WINDOW, "near"));
     expect(screen.getByText("tomorrow 08:00")).toBeVisible();
     expect(screen.getByText("today 22:00 to Sat 04:00")).toBeVisible();
   });
   it("says what keeps, what is behind, and where none is in sight", () => {
-    const none = { p10: null, p50: null, p90: null };
-    const { rerender } = render(
-      <WindowTable
-        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1), end: none }, state: "near" }}
-        nowMs={NOW_MS}
-        clock={FARM}
-      />,
-    );
+    const { rerender } = render(table({ ...WINDOW, start: mark(-9, -5, -1), end: none }, "near"));
     expect(screen.getByText("behind")).toBeVisible();
     expect(screen.getByText("keeps")).toBeVisible();
-    rerender(
-      <WindowTable
-        batch={{ window: { start: none, peak: none, end: none }, state: "near" }}
-        nowMs={NOW_MS}
-        clock={FARM}
-      />,
-    );
+    rerender(table({ start: none, peak: none, end: none }, "near"));
     expect(screen.getByText("No window in sight as it stands.")).toBeVisible();
   });
   it("is open where its signs say so, sooner than reckoned, and also where nothing was in sight", () => {
-    const { rerender } = render(<WindowTable batch={{ window: WINDOW, state: "ready" }} nowMs={NOW_MS} clock={FARM} />);
+    const { rerender } = render(table(WINDOW, "ready"));
     expect(screen.getByText("it is open")).toBeVisible();
     expect(screen.getByText("by its signs, sooner than reckoned (tomorrow 08:00)")).toBeVisible();
-    const none = { p10: null, p50: null, p90: null };
-    rerender(
-      <WindowTable
-        batch={{ window: { start: none, peak: none, end: none }, state: "ready" }}
-        nowMs={NOW_MS}
-        clock={FARM}
-      />,
-    );
+    rerender(table({ start: none, peak: none, end: none }, "ready"));
     expect(screen.getByText("by its signs, sooner than reckoned")).toBeVisible();
-    rerender(
-      <WindowTable
-        batch={{ window: { ...WINDOW, start: mark(-9, -5, -1) }, state: "peak" }}
-        nowMs={NOW_MS}
-        clock={FARM}
-      />,
-    );
+    rerender(table({ ...WINDOW, start: mark(-9, -5, -1) }, "peak"));
     expect(screen.queryByText("it is open")).toBeNull();
     expect(screen.getByText("behind")).toBeVisible();
   });

@@ -1,4 +1,5 @@
-import type { Verdict, VerdictState } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/verdict";
+import type { VerdictState } from "@/core/judge/verdictState";
 
 /** A verdict's own shape, so that no one needs the colour to tell it. */
 const SHAPES: Record<VerdictState | "held", string> = {
@@ -11,7 +12,7 @@ const SHAPES: Record<VerdictState | "held", string> = {
   spoiled: "M3 1l5 5l5-5l2 2l-5 5l5 5l-2 2l-5-5l-5 5l-2-2l5-5l-5-5z",
   held: "M3 2.5h3.5v11h-3.5zM9.5 2.5h3.5v11h-3.5z",
 };
-const OUTLINED: ReadonlySet<string> = new Set(["early", "stuck"]);
+const OUTLINED: ReadonlySet<keyof typeof SHAPES> = new Set(["early", "stuck"]);
 
 export const STATE_TEXT: Record<VerdictState, string> = {
   early: "text-ink",
