@@ -52,6 +52,7 @@ export default tseslint.config(
     files: [
       "scripts/**",
       "bench/**",
+      "tests/harness/addCounts.mjs",
       "src/demo/main.ts",
       "src/demo/standIns.ts",
       "src/data/migrateMain.ts",

@@ -19,7 +19,9 @@ const shared = {
   moduleFileExtensions: ["ts", "tsx", "js", "mjs", "cjs", "json"],
 };
 const config = {
-  reporters: ["default"],
+  reporters: ["default", "<rootDir>/tests/harness/jestCounts.mjs"],
+  // Ends what hangs; a machine many times slower than the usual must not meet it.
+  testTimeout: 600_000,
   projects: [
     {
       ...shared,

@@ -1,8 +1,8 @@
 import { defineConfig } from "@playwright/test";
 
-/** Debian's Chromium, kept off the network; bin/test starts the server these run against. */
+/** Debian's headless browser, kept off the network. */
 const launchOptions = {
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium-headless-shell",
   args: [
     "--no-sandbox",
     "--disable-gpu",
@@ -15,28 +15,26 @@ const launchOptions = {
   ],
 };
 
-const phone = { baseURL: process.env.PHONE_URL, viewport: { width: 390, height: 844 }, hasTouch: true };
-
 export default defineConfig({
   testDir: "tests",
   testMatch: "**/*.spec.ts",
-  // One farm, one story: the tests of a width follow each other.
-  workers: 1,
-  fullyParallel: false,
+  // Each walk has a farm of its own (tests/harness/farm.ts), so that they may go in any order and side by side.
+  fullyParallel: true,
+  workers: Number(process.env.TEST_WORKERS ?? 1),
   retries: 0,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
-  reporter: [["list"], ["./tests/countReporter.ts"]],
-  // A trace of every act costs a third of the time; it is kept where somebody will look at it.
-  use: { launchOptions, trace: process.env.CI ? "off" : "retain-on-failure" },
+  // Limits end what hangs; a machine many times slower than the usual must not meet them.
+  timeout: 900_000,
+  expect: { timeout: 90_000 },
+  reporter: [["list"], ["./tests/harness/countReporter.ts"]],
+  // A trace of every act costs more than the walk itself: TRACE=1 keeps one of what fails.
+  use: { launchOptions, trace: process.env.TRACE ? "retain-on-failure" : "off" },
   projects: [
+    { name: "laptop", testIgnore: "faults.spec.ts", use: { viewport: { width: 1280, height: 800 } } },
+    // The walks that a phone is used for, at a thumb's width.
     {
-      name: "laptop",
-      testIgnore: "faults.spec.ts",
-      use: { baseURL: process.env.LAPTOP_URL, viewport: { width: 1280, height: 800 } },
+      name: "phone",
+      testMatch: ["methods.spec.ts", "walk.spec.ts", "yardwork.spec.ts", "faults.spec.ts"],
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
     },
-    // The walk at a thumb's width, and what happens when the database is taken away: from every farm, so it is run alone.
-    { name: "phone", testMatch: ["methods.spec.ts", "walk.spec.ts", "yardwork.spec.ts"], use: phone },
-    { name: "faults", testMatch: "faults.spec.ts", use: phone },
   ],
 });

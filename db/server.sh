@@ -1,5 +1,5 @@
 # Starts and stops a private MariaDB on loopback. Sourced; wants $DATA (its folder) and $DB_PORT.
-# What it gives: DATABASE_URL.
+# What it gives: DATABASE_URL. DB_FLAGS: more settings, as the tests have, whose data a power cut may take.
 
 db_socket() { # a socket's path may be 107 characters at most
   local plain="$DATA/db/m.sock"
@@ -27,7 +27,7 @@ db_start() {
       touch "$DATA/db/ready"
     fi
     setsid "$(command -v mariadbd || echo /usr/sbin/mariadbd)" --defaults-file="$ROOT/db/my.cnf" --user="$user" --datadir="$DATA/db/data" --port="$DB_PORT" --socket="$socket" \
-      --pid-file="$DATA/db/m.pid" --log-error="$DATA/db/m.err" </dev/null >/dev/null 2>&1 &
+      --pid-file="$DATA/db/m.pid" --log-error="$DATA/db/m.err" ${DB_FLAGS:-} </dev/null >/dev/null 2>&1 &
     for _ in $(seq 1 150); do db_answers && break; sleep 0.2; done
     db_answers || { echo "The database did not start; see $DATA/db/m.err (is port $DB_PORT taken? RUCHKA_DB_PORT changes it)" >&2; return 1; }
   fi

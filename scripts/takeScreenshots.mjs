@@ -63,7 +63,7 @@ const PICTURES = [
 ];
 
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium-headless-shell",
   args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
 });
 let failed = 0;

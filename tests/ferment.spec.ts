@@ -1,8 +1,8 @@
-import { expect, test, type Page } from "@playwright/test";
-import { fitsTheScreen, panel, seesNoBarrier } from "./look";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./harness/farm";
+import { fitsTheScreen, panel, seesNoBarrier } from "./harness/look";
 
-test.use({ baseURL: process.env.FERMENT_URL ?? "" });
-test.describe.configure({ mode: "serial" });
+test.use({ farmKind: "ferment" });
 
 /** As tests/farms/fermentFarm.ts gave it to the probe. */
 const TOKEN = "fermenting-farm-probe-token-0123456789abcdef";

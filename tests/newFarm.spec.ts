@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./harness/farm";
 
-test.use({ baseURL: process.env.NEW_FARM_URL ?? "" });
+test.use({ farmKind: "new" });
 
 test("a farm of one's own begins empty, each place with its next step", async ({ page }) => {
   await page.goto("/");

@@ -1,7 +1,6 @@
-import { expect, test, type Browser, type Page } from "@playwright/test";
-import { fitsTheScreen, panel, seesNoBarrier } from "./look";
-
-test.describe.configure({ mode: "serial" });
+import type { Browser, Page } from "@playwright/test";
+import { expect, test } from "./harness/farm";
+import { fitsTheScreen, panel, seesNoBarrier } from "./harness/look";
 
 test("receives a lot in the farm's own measure, with where it is from; bad days stay at their field", async ({
   page,

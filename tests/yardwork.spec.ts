@@ -1,7 +1,6 @@
-import { expect, test, type Page } from "@playwright/test";
-import { fitsTheScreen, panel, seesNoBarrier } from "./look";
-
-test.describe.configure({ mode: "serial" });
+import type { Page } from "@playwright/test";
+import { expect, test } from "./harness/farm";
+import { fitsTheScreen, panel, seesNoBarrier } from "./harness/look";
 
 test("counts by phone: what was typed outlives a phone asleep, and is handed in whole", async ({ page }) => {
   await page.goto("/shed/count");

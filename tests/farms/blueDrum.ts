@@ -1,0 +1,37 @@
+/** The demo farm a step on: the blue drum read and smelt, so that it is ready; with "strained" also strained, washed, and in store. */
+import { randomUUID } from "node:crypto";
+import { listActors } from "@/data/farm";
+import { listVesselStates } from "@/data/vessels";
+import { cleanVessel, closeBatch } from "@/services/closeBatch";
+import type { Context } from "@/services/context";
+import { logEntry } from "@/services/logEntry";
+import { now, pool } from "@/services/runtime";
+
+async function main(): Promise<void> {
+  const [actor] = await listActors(pool());
+  const drum = (await listVesselStates(pool())).find(({ name }) => name === "Blue drum");
+  if (!actor || !drum?.batchId) throw new Error("The demo's blue drum holds no batch.");
+  const { batchId } = drum;
+  const ctx: Context = { pool: pool(), now, actor };
+  const log = (entry: object) => logEntry(ctx, { requestKey: randomUUID(), batchId, entry });
+  if (process.argv[2] === "strained") {
+    await closeBatch(ctx, {
+      requestKey: randomUUID(),
+      batchId,
+      kind: "strained",
+      yieldL: 171,
+      label: "Bean extract",
+      residue: "compost",
+      labourMin: 20,
+    });
+    await cleanVessel(ctx, { requestKey: randomUUID(), vesselId: drum.id });
+  } else {
+    // Read twice, as it is far from the last reading.
+    for (let reading = 0; reading < 2; reading += 1)
+      await log({ kind: "ph", value: 3.8, instrument: "meter", spot: "mid-depth", settled: true });
+    await log({ kind: "smell", word: "cidery" });
+  }
+  await pool().end();
+}
+
+void main();
