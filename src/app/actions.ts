@@ -9,6 +9,7 @@ import * as feed from "@/services/feedBatch";
 import * as fill from "@/services/fillVessel";
 import * as log from "@/services/logEntry";
 import * as measures from "@/services/measures";
+import * as rules from "@/services/safety/harvestRules";
 import * as recipes from "@/services/recipes";
 import * as ferment from "@/services/ferment/changes";
 import * as devices from "@/services/devices/devices";
@@ -51,6 +52,7 @@ export const logEntry = async (input: unknown) => runAction((ctx) => log.logEntr
 export const closeBatch = async (input: unknown) => runAction((ctx) => close.closeBatch(ctx, input));
 export const cleanVessel = async (input: unknown) => runAction((ctx) => close.cleanVessel(ctx, input));
 export const applyStore = async (input: unknown) => runAction((ctx) => apply.applyStore(ctx, input));
+export const setHarvestRule = async (input: unknown) => runAction((ctx) => rules.setHarvestRule(ctx, input));
 export const saveRecipe = async (input: unknown) => runAction((ctx) => recipes.saveRecipe(ctx, input));
 export const chooseRecipe = async (input: unknown) => runAction((ctx) => recipes.chooseRecipe(ctx, input));
 export const addWaterSource = async (input: unknown) => runAction((ctx) => waters.addWaterSource(ctx, input));

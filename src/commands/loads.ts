@@ -1,11 +1,12 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { LOADS_INPUT, LOADS_OUTPUT } from "@/contracts/commands/schemas";
+import { haulOf } from "@/core/apply/haul";
 import { planLoads, type Amounts, type HandTool, type Injector } from "@/core/apply/loads";
 import { findUse } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { checkMeasures, convert } from "@/core/quantity/convert";
 import { parseDilution } from "@/core/quantity/ratio";
-import { sayLoad, sayLoads } from "@/formats/loadsText";
+import { sayHaul, sayLoad, sayLoads } from "@/formats/loadsText";
 import { inLitres, litres, type Task } from "./task";
 
 type Input = FromSchema<typeof LOADS_INPUT>;
@@ -47,6 +48,7 @@ function run(input: Input) {
     tool,
     ...(availableL === undefined ? {} : { availableL }),
   });
+  const haul = tool.type === "hand" ? sayHaul(haulOf(plan.loads), "load", "metric") : null;
   const noun = tool.type === "injector" ? "tank" : use.id === "foliar" ? "knapsack" : "can";
   return {
     totals: amounts(plan.totals),
@@ -54,17 +56,19 @@ function run(input: Input) {
     loads: plan.loads.map((load, index) => ({
       count: load.count,
       ...amounts(load),
-      text: sayLoad(load, noun, index > 0, "metric"),
+      text: sayLoad(load, noun, index > 0, "metric", plan.preMix),
     })),
     left: plan.leftL === null ? null : litres(plan.leftL),
     short: plan.shortL === null ? null : litres(plan.shortL),
     roundingError: litres(plan.roundingErrorL),
-    text: sayLoads(plan.loads, noun, "metric"),
+    text: sayLoads(plan.loads, noun, "metric", plan.preMix),
     assumed: [
       "1:N is 1 part concentrate to N parts water",
       ...(tool.type === "injector"
         ? ["a load is one tank of pre-diluted stock; the injector adds the rest of the water"]
         : []),
+      ...(plan.preMix ? ["the tool's step is too coarse for the dose, so it is thinned first"] : []),
+      ...(haul ? [haul] : []),
     ],
   };
 }

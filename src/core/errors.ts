@@ -11,6 +11,7 @@ export interface DomainErrorParams {
   "density-unknown": { ingredient: string | null };
   "measure-shadows-unit": { name: string };
   "ratio-unreadable": { text: string };
+  "ratio-ambiguous": { text: string; partsWater: readonly number[] };
   "ratio-without-water": { text: string };
   "ratio-too-strong-to-be-a-mix": { text: string };
   "dilution-underdetermined": { given: number };
@@ -49,6 +50,8 @@ const MESSAGES: { [C in keyof DomainErrorParams]: (params: DomainErrorParams[C])
       : `The density of "${ingredient}" is not known, so a volume can't be turned into a mass.`,
   "measure-shadows-unit": ({ name }) => `"${name}" is already a standard unit; give the farm's measure another name.`,
   "ratio-unreadable": ({ text }) => `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or neat.`,
+  "ratio-ambiguous": ({ text, partsWater }) =>
+    `"${text}" may mean ${partsWater.map((parts) => `1:${tidy(parts)}`).join(" or ")}. Write the one you mean that way: 1 part to so many of water.`,
   "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "neat" to use it undiluted.`,
   "ratio-too-strong-to-be-a-mix": ({ text }) =>
     `"${text}" is 100 % or more of the mix. Write "neat" to use it undiluted.`,

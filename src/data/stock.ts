@@ -246,6 +246,42 @@ export async function listOriginsOf(db: Queryable, batchIds: readonly number[]):
   }));
 }
 
+export interface DrawnInto {
+  readonly batchId: number;
+  readonly ingredientId: string;
+  readonly provenance: Provenance | null;
+  readonly at: Date;
+}
+
+/** All that went into these batches, at the start and since, with where its lot was from; what never stood in the shed comes from the fill's lines. */
+export async function listDrawnInto(db: Queryable, batchIds: readonly number[]): Promise<DrawnInto[]> {
+  if (batchIds.length === 0) return [];
+  const places = batchIds.map(() => "?").join(", ");
+  const rows = await select<{
+    batch_id: number;
+    ingredient_id: string;
+    provenance: LotRow["provenance"] | null;
+    at: Date;
+  }>(
+    db,
+    `select movement.batch_id, lot.ingredient_id, lot.provenance, movement.at
+     from stock_movement movement join lot on lot.id = movement.lot_id where movement.batch_id in (${places})
+     union all
+     select line.batch_id, line.ingredient_id, null, batch.started_at
+     from batch_line line join batch on batch.id = line.batch_id
+     where line.batch_id in (${places}) and line.used > 0
+       and not exists (select 1 from stock_movement drawn join lot drawn_lot on drawn_lot.id = drawn.lot_id
+                       where drawn.batch_id = line.batch_id and drawn_lot.ingredient_id = line.ingredient_id)`,
+    [...batchIds, ...batchIds],
+  );
+  return rows.map((row) => ({
+    batchId: row.batch_id,
+    ingredientId: row.ingredient_id,
+    provenance: row.provenance === null ? null : parsed(row.provenance),
+    at: row.at,
+  }));
+}
+
 /** The first day on which a lot of each ingredient came in. */
 export const listFirstDays = async (db: Queryable): Promise<ReadonlyMap<string, string>> =>
   new Map(

@@ -1,9 +1,9 @@
 import { fromBase } from "@/core/quantity/units";
 import type { Quantity } from "@/core/quantity/units";
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import { formatNumber } from "./numbers";
 
-/** The units a farm talks in; what is stored is SI either way. */
-export type UnitSystem = "metric" | "us";
+export type { UnitSystem };
 
 interface Spoken {
   readonly unit: string;

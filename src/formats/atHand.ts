@@ -2,7 +2,8 @@ import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { findPlant } from "@/core/book/plants";
 import type { HandItem } from "@/core/choose/atHand";
 import { toBase, type LocalMeasure } from "@/core/quantity/units";
-import { readAmount, type UnitSystem } from "./figure/readAmount";
+import { readAmount } from "@/core/quantity/typed/amount";
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 
 /** Words for how much that are no amount until someone weighs it. */
 const HEAPS =
@@ -45,7 +46,7 @@ function ingredientNamed(text: string): IngredientId | null {
 
 function readItem(text: string, system: UnitSystem, measures: readonly LocalMeasure[]): HandLine {
   const read = readAmount(text, system, measures);
-  const known = read && read.readings.length > 0 ? read : null;
+  const known = read && read.readings.length > 0 && read.value >= 0 ? read : null;
   const rest = (known ? known.rest : text).trim().replace(/^of\s+/i, "");
   const thing = rest.replace(HEAPS, "").replace(SOME, "").trim();
   const mouldy = MOULDY.test(thing);
@@ -58,7 +59,9 @@ function readItem(text: string, system: UnitSystem, measures: readonly LocalMeas
   const fitting = known?.readings
     .map((quantity) => toBase(quantity, measures))
     .find(({ dimension, value }) => dimension === wanted && value > 0 && value < 1e6);
-  return { text, plant, ingredient, amount: fitting?.value ?? null, spoiled, mouldy };
+  // A number that may be two is asked for, as a crate is.
+  const amount = known?.orValue === null ? (fitting?.value ?? null) : null;
+  return { text, plant, ingredient, amount, spoiled, mouldy };
 }
 
 /**

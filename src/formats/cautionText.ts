@@ -1,6 +1,15 @@
 import type { ApplyCaution } from "@/core/apply/cautions";
+import type { Carried } from "@/core/safety/carried";
 import { sayDilution } from "./amounts";
 import { sayDuration } from "./times";
+
+/** What a liquid carries, ending "it holds". */
+export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
+  "dung": "dung, with its germs",
+  "urine": "urine",
+  "milk": "milk, which some people must not eat",
+  "unwashed-leaf": "unwashed leaves",
+};
 
 /** A caution against an application, in words. */
 export function sayCaution(caution: ApplyCaution): string {
@@ -23,6 +32,25 @@ export function sayCaution(caution: ApplyCaution): string {
       return `The book knows no such use of ${caution.method.toLowerCase()}.`;
     case "too-strong":
       return `${sayDilution(caution.partsWater)} is stronger than the strongest in the book (${sayDilution(caution.strongest)}). Patch-test first.`;
+    case "hazard-on-leaves":
+      return `It holds ${CARRIED_WORDS[caution.hazard]}: onto the soil only, never onto leaves. Whoever eats of ${caution.plot} can fall ill.`;
+    case "hazard-before-harvest": {
+      const rule = `${caution.ruleD} days before harvest${caution.touchesSoil ? ", as what is eaten touches the soil" : ""}`;
+      const from = caution.ownRule
+        ? "the farm’s own rule"
+        : "a cautious rule until the farm sets its own by its certifier";
+      const when =
+        caution.daysToHarvest === null
+          ? `${caution.plot} is eaten, and nobody has said when it is harvested`
+          : caution.daysToHarvest === 0
+            ? `${caution.plot} is being picked`
+            : `${caution.plot} is harvested in ${caution.daysToHarvest} days`;
+      return `It holds ${CARRIED_WORDS[caution.hazard]}, and ${when}. It stops ${rule} (${from}). Local code stands above it.`;
+    }
+    case "urine-too-young":
+      return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at the least.`;
+    case "again-so-soon":
+      return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
     case "leaf-eaten-soon":
       return caution.daysToHarvest === null
         ? `${caution.plot}: its leaves are eaten and no harvest day is set. Sugared living brews stay off such leaves for 90 days before harvest.`

@@ -49,7 +49,7 @@ describe("reading what wet hands type", () => {
     );
     expect(amount("1 L", UNKNOWN)).toMatch(/^Nobody has said what a litre of it weighs/);
     expect(amount("1 jerry can", UNKNOWN)).toMatch(/was not weighed with this yet/);
-    expect(amount("-3", CASTINGS)).toMatch(/^A number, please/);
+    expect(amount("-3", CASTINGS)).toBe("No amount is below nothing.");
   });
   it("weighs the farm's own kind as what it counts as, where it was not weighed itself", () => {
     const ours = { itemId: "own-3", unit: "kg", densityKgPerL: 0.65, ingredientId: "castings" } as const;

@@ -1,7 +1,8 @@
 import { fromBase, toBase, type Quantity } from "@/core/quantity/units";
 import { sayStock, type UnitSystem } from "./amounts";
-import { formatNumber } from "./numbers";
-import { readAmount } from "./figure/readAmount";
+import { splitNumber } from "@/core/quantity/typed/number";
+import { formatNumber, numberDoubt } from "./numbers";
+import { readAmount } from "@/core/quantity/typed/amount";
 import type { OwnMeasure } from "./figure/parts";
 
 /** What an amount is of: the unit it is counted in, and what turns litres of it into kilograms. */
@@ -61,7 +62,7 @@ function ownDimensionFirst(readings: readonly Quantity[], of: Measurable): reado
 
 /**
  * Reads an amount as it is typed with wet hands: "2,5", "12 oz", "1 1/2 gal", "3 scoops". A bare number is in the stock unit. The farm's own
- * measures go before any unit of that name. A gallon that may be either is not guessed at by a metric farm.
+ * measures go before any unit of that name. Where a mark or a gallon leaves a choice it is asked, not guessed at.
  */
 export function readMeasured(
   text: string,
@@ -69,10 +70,13 @@ export function readMeasured(
   measures: readonly OwnMeasure[],
   system: UnitSystem,
 ): Measured {
-  const typed = readAmount(text, system, []);
   if (text.trim() === "") return unreadable("How much?");
+  const typed = readAmount(text, system, []);
   if (!typed) return unreadable("A number, please; with a unit or one of our measures after it if you like.");
-  const word = text.trim().replace(/^[\d.,\s/½¼¾]+/, "");
+  if (typed.value < 0) return unreadable("No amount is below nothing.");
+  const doubt = numberDoubt(typed.typedNumber);
+  if (doubt) return unreadable(doubt);
+  const word = splitNumber(text)!.rest;
   const own = word === "" ? null : weighedFor(measures, word, of);
   if (own) {
     const amount = typed.value * own.mean;
@@ -87,7 +91,11 @@ export function readMeasured(
     };
   }
   if (word === "") return { type: "read", amount: typed.value, how: null };
-  if (typed.readings.length === 0 || typed.rest !== "") {
+  if (typed.readings.length > 0 && typed.rest !== "")
+    return unreadable(
+      `"${typed.rest}" is left over: ${typed.typedNumber} ${typed.readings[0]!.unit} was read before it.`,
+    );
+  if (typed.readings.length === 0) {
     const known = [...new Set(measures.map(({ measure }) => measure))];
     const hint = known.includes(word.toLowerCase().replace(/s$/, ""))
       ? `Our ${word.toLowerCase().replace(/s$/, "")} was not weighed with this yet.`
@@ -95,14 +103,20 @@ export function readMeasured(
     return unreadable(`${hint} Type ${of.unit}, or weigh one.`);
   }
   const readings = ownDimensionFirst(typed.readings, of);
-  if (system === "metric" && readings.length > 1 && readings.every(({ unit }) => unit.endsWith("gal")))
+  if (readings.length > 1 && readings.every(({ unit }) => unit.endsWith("gal")))
     return unreadable(
       `Which gallon? US gal makes ${sayStock(toStock(readings[0]!, of) ?? 0, of.unit, system)}, imp gal ${sayStock(toStock(readings[1]!, of) ?? 0, of.unit, system)}.`,
     );
   const chosen = readings[0]!;
   const amount = toStock(chosen, of);
-  if (amount === null)
-    return unreadable(`Nobody has said what a litre of it weighs: type ${of.unit}, or weigh a measure of it.`);
+  if (amount === null) {
+    const { dimension } = toBase({ value: 1, unit: chosen.unit });
+    return unreadable(
+      dimension === "volume" || dimension === "mass"
+        ? `Nobody has said what a litre of it weighs: type ${of.unit}, or weigh a measure of it.`
+        : `${typed.typedNumber} ${chosen.unit} is no amount of it: type ${of.unit}.`,
+    );
+  }
   return {
     type: "read",
     amount,

@@ -1,3 +1,5 @@
+import { readNumber } from "@/core/quantity/typed/number";
+
 /**
  * A number with no more digits than a farm can use: so many significant ones, no trailing zeros, thin spaces between thousands.
  * @example formatNumber(1412.3, 4); // "1 412"
@@ -12,10 +14,25 @@ export function formatNumber(value: number, significant = 3): string {
   return fraction ? `${grouped}.${fraction}` : grouped;
 }
 
-/** Reads a number as people type it, with a comma or a point, spaces between thousands; null if it is none. */
+/**
+ * Reads a number as people type it, with either decimal mark, spaces or marks between thousands, fractions. Null if it is none, or if it may be
+ * two: then `numberDoubt` says which.
+ * @example parseNumber("1 412,5"); // 1412.5
+ */
 export function parseNumber(text: string): number | null {
-  const tidy = text.replace(/[\s\u202f]/g, "").replace(",", ".");
-  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : null;
+  const [value, other] = readNumber(text);
+  return value === undefined || other !== undefined ? null : value;
+}
+
+/**
+ * What to say of a number that may be two; null where it is one or none.
+ * @example numberDoubt("1,500"); // "1,500 may be 1500 or 1.5. Write it that way."
+ */
+export function numberDoubt(text: string): string | null {
+  const [value, other] = readNumber(text);
+  return value === undefined || other === undefined
+    ? null
+    : `${text.trim()} may be ${other} or ${value}. Write it that way.`;
 }
 
 /**

@@ -3,11 +3,16 @@ import type { ActionRequest } from "@/contracts/actions/requests";
 import { recipeFrom } from "@/core/recipe/document";
 import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
-import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
 import { findUseRate } from "@/core/book";
+import { cropFacts } from "@/core/book/crops";
 import { findUse } from "@/core/book/uses";
+import { addDays } from "@/core/calendar";
+import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
 import { parseDilution } from "@/core/quantity/ratio";
-import { insertApplication, insertApplicationPlot } from "@/data/applications";
+import { insertApplication, insertApplicationPlot, listLastByMethod } from "@/data/applications";
+import { findBatch } from "@/data/batches";
+import { listHarvestRules } from "@/data/harvestRules";
 import type { Queryable } from "@/data/db";
 import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listChecksOf } from "@/data/storeChecks";
@@ -16,8 +21,11 @@ import { sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
+import { fits } from "@/core/quantity/fits";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
+import { carriedOfBatches } from "./safety/carriedOf";
+import { lastSameDays } from "./safety/lastSame";
 import { airDays, storeState } from "./shed/storeStates";
 import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
@@ -43,15 +51,27 @@ async function findPlots(db: Queryable, ids: readonly number[]): Promise<Plot[]>
 const measuredL = (plan: LoadsPlan) => plan.totals.concentrateL + plan.roundingErrorL;
 
 function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest): void {
+  const reason = request.overrideReason ?? "";
+  if (reasonSuffices(cautions, reason)) return;
   const barred = cautions.find(({ weight }) => weight === "never");
   if (barred) throw refuseAt("unfit", "/storeId", sayCaution(barred));
-  if (cautions.length > 0 && (request.overrideReason ?? "").trim() === "") {
-    throw refuseAt(
-      "reason-needed",
-      "/overrideReason",
-      `${sayCaution(cautions[0]!)} Say why you go on all the same; it is kept with the application.`,
-    );
-  }
+  const full = cautions.some(({ weight }) => weight === "blocked");
+  throw refuseAt(
+    "reason-needed",
+    "/overrideReason",
+    `${sayCaution(cautions[0]!)} ${full ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`,
+  );
+}
+
+/** The day from which a plot may be harvested again by the rules; null where nothing that is carried asks for days. */
+function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly HarvestRule[], day: string): string | null {
+  const crop = cropFacts(plot.crop, plot.leafEaten) ?? { part: "leaf", touchesSoil: true, eatenRaw: true };
+  if (crop.part === "none") return null;
+  const days = carries.map((hazard) =>
+    ruleDays(rules.find((rule) => rule.hazard === hazard) ?? DEFAULT_RULES[hazard], crop),
+  );
+  const most = Math.max(0, ...days);
+  return most === 0 ? null : addDays(day, most);
 }
 
 /**
@@ -64,15 +84,22 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const use = atField("/useId", () => findUse(request.useId));
-    const dilution = atField("/ratio", () => parseDilution(request.ratio));
     const [tool, plots, farm] = [
       await findTool(db, request.toolId),
       await findPlots(db, request.plotIds),
       await findFarm(db),
     ];
+    const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
     const recipe = recipeFrom(store.recipe);
     const rate = findUseRate(recipe, use.id);
     const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
+    const [carried, rules, lastByMethod] = [
+      (await carriedOfBatches(db, [store.batchId])).get(store.batchId)!,
+      await listHarvestRules(db),
+      await listLastByMethod(db),
+    ];
+    const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
+    const { methodId } = (await findBatch(db, store.batchId))!;
     requireReason(
       findCautions({
         recipe,
@@ -83,8 +110,16 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
         hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / 3_600_000,
         smelt: state.smelt,
         recheck: state.recheck,
-        plots: plots.map(({ name, leafEaten, harvestOn }) => ({ name, leafEaten, harvestOn })),
-        today: isoDay(at, { timeZone: farm?.timeZone ?? "UTC" }),
+        plots: plots.map(({ id, name, crop, leafEaten, harvestOn }) => ({
+          name,
+          crop,
+          leafEaten,
+          harvestOn,
+          lastSameD: lastSameDays(lastByMethod, id, methodId, at),
+        })),
+        ...carried,
+        rules,
+        today,
       }),
       request,
     );
@@ -98,7 +133,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       }),
     );
     const concentrateL = measuredL(plan);
-    if (concentrateL > store.onHandL + 5e-4) {
+    if (!fits(concentrateL, store.onHandL)) {
       throw refuseAt(
         "short-of-store",
         "/plotIds",
@@ -114,6 +149,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       toolId: tool.id,
       mixL: plan.totals.mixL,
       concentrateL: Math.min(concentrateL, store.onHandL),
+      carries: use.id === "compost" ? [] : carried.carries,
       loads: plan.loads,
       labourMin: request.labourMin,
       overrideReason: request.overrideReason?.trim() || null,
@@ -123,7 +159,14 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
     });
     const measuredShare = concentrateL / plan.totals.concentrateL;
     for (const [index, part] of plan.plots.entries())
-      await insertApplicationPlot(db, applicationId, plots[index]!.id, part.mixL, part.concentrateL * measuredShare);
+      await insertApplicationPlot(
+        db,
+        applicationId,
+        plots[index]!.id,
+        part.mixL,
+        part.concentrateL * measuredShare,
+        use.id === "compost" ? null : clearDay(plots[index]!, carried.carries, rules, today),
+      );
     await insertStoreMovement(db, {
       storeId: store.id,
       changeByL: -Math.min(concentrateL, store.onHandL),

@@ -12,6 +12,7 @@ import { findLotSources, listDrawsOfBatch } from "@/data/stock";
 import { insertStoreMovement, lockStore } from "@/data/stores";
 import { sayStock, sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
+import { fits } from "@/core/quantity/fits";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { keepForecast } from "./ferment/keepForecast";
@@ -133,9 +134,9 @@ export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: nu
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const standsL = standsIn(batch);
-    if (request.litres > standsL)
+    if (!fits(request.litres, standsL))
       throw refuseAt("over-brim", "/litres", `Only ${sayVolume(standsL, "metric")} stand in it.`);
-    const lotId = await takeIn(db, ctx, batch, request.litres, standsL, at);
+    const lotId = await takeIn(db, ctx, batch, Math.min(request.litres, standsL), standsL, at);
     await insertEntry(db, {
       batchId: batch.id,
       kind: "note",
@@ -159,13 +160,14 @@ export const moveToShed = (ctx: Context, input: unknown): Promise<{ lotId: numbe
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
     const at = momentOf(ctx, request.at, store.shelfFrom);
-    if (request.litres > store.onHandL + 5e-4)
+    if (!fits(request.litres, store.onHandL))
       throw refuseAt("short-of-store", "/litres", `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
     const batch = await lockBatch(db, store.batchId);
-    const lotId = await takeIn(db, ctx, batch!, request.litres, batch!.close?.yieldL || batch!.filledL, at);
+    const litres = Math.min(request.litres, store.onHandL);
+    const lotId = await takeIn(db, ctx, batch!, litres, batch!.close?.yieldL || batch!.filledL, at);
     await insertStoreMovement(db, {
       storeId: store.id,
-      changeByL: -request.litres,
+      changeByL: -litres,
       kind: "moved",
       applicationId: null,
       at,

@@ -1,6 +1,6 @@
 import "server-only";
 import { UNITS } from "@/core/quantity/units";
-import { readUnit } from "@/formats/figure/readAmount";
+import { readUnit } from "@/core/quantity/typed/unitWords";
 import { findIngredient } from "@/core/book/ingredients";
 import { insertLabResult } from "@/data/labResults";
 import { findBatch } from "@/data/batches";

@@ -1,5 +1,6 @@
 import "server-only";
 import { standsIn } from "@/core/recipe/level";
+import { fits } from "@/core/quantity/fits";
 import type { Batch } from "@/data/batches";
 import { sayVolume } from "@/formats/amounts";
 import { refuseAt } from "./refusal";
@@ -7,7 +8,7 @@ import { refuseAt } from "./refusal";
 /** Refuses what would run over the brim of a running batch's vessel. @throws {Refusal} `over-brim` at the field */
 export function requireRoomFor(batch: Batch, litres: number, path: string): void {
   const roomL = batch.vesselL - standsIn(batch);
-  if (litres > roomL + 5e-4)
+  if (!fits(litres, Math.max(0, roomL)))
     throw refuseAt(
       "over-brim",
       path,

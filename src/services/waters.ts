@@ -14,6 +14,7 @@ import {
 import { sayVolume } from "@/formats/amounts";
 import { sayWaterReason } from "@/formats/waterText";
 import { sayDuration } from "@/formats/times";
+import { fits } from "@/core/quantity/fits";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
 import { momentOf, withFreeName, write } from "./write";
@@ -148,7 +149,7 @@ export async function bookWater(
         "/water/overrideReason",
         `This water wants ${sayDuration(leftH)} more. Wait, or say why you go on all the same.`,
       );
-    if (use.volumeL > start.leftL + 5e-4)
+    if (!fits(use.volumeL, start.leftL))
       throw refuseAt(
         "short-of-stock",
         "/water/startId",

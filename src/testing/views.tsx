@@ -9,7 +9,7 @@ import type { BatchView } from "@/services/batchView";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { MakingView } from "@/services/readMaking";
 import type { WatersView } from "@/services/readWaters";
-import type { FieldView, PlotView } from "@/services/readField";
+import type { FieldStore, FieldView, PlotView } from "@/services/readField";
 import type { ShelfItem } from "@/services/shed/readShed";
 import type { StoreView } from "@/services/shed/storeStates";
 import type { YardVessel, YardView } from "@/services/readYard";
@@ -213,6 +213,8 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
   widthM: 1.2,
   lengthM: 7.5,
   last: null,
+  clearOn: null,
+  lastByMethod: {},
   ...change,
 });
 
@@ -238,11 +240,21 @@ export const makingOf = (change: Partial<MakingView> = {}): MakingView => ({
   ...change,
 });
 
+/** A store of plant extract as the field sees it, carrying nothing unless it is said. */
+export const fieldStoreOf = (change: Partial<FieldStore> = {}): FieldStore => ({
+  ...storeOf(change),
+  carries: [],
+  urineStoredD: null,
+  methodId: "cultured-extract",
+  ...change,
+});
+
 export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   farm: FARM,
   nowMs: NOW_MS,
   plots: [plotOf(1), plotOf(2)],
-  stores: [storeOf()],
+  stores: [fieldStoreOf()],
+  rules: [],
   tools: [
     { id: 1, name: "Can", kind: "can", volumeL: 10, stepMl: 10, partsWater: null },
     { id: 2, name: "Injector", kind: "injector", volumeL: 40, stepMl: null, partsWater: 100 },

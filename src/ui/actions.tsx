@@ -18,6 +18,7 @@ export interface FarmActions {
   readonly closeBatch: Act<{ storeId: number | null }>;
   readonly cleanVessel: Act<{ vesselId: number }>;
   readonly applyStore: Act<{ applicationId: number }>;
+  readonly setHarvestRule: Act<{ ruleId: number }>;
   readonly saveRecipe: Act<{ versionNo: number; unconfirmed: number }>;
   readonly chooseRecipe: Act<{ methodId: string }>;
   readonly addWaterSource: Act<{ sourceId: number }>;

@@ -21,6 +21,7 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
     climateMeanC: 11,
     climateSwingC: 8,
   },
+  setHarvestRule: { requestKey: KEY, hazard: "dung", touchingD: 120, clearD: 90, source: "our certifier" },
   addDevice: { requestKey: KEY, name: "Mast", kind: "station", vesselId: null, token: "a".repeat(40) },
   placeDevice: { requestKey: KEY, deviceId: 1, vesselId: 2 },
   retireDevice: { requestKey: KEY, deviceId: 1 },

@@ -26,6 +26,7 @@ import type {
   CLOSE_BATCH,
   CLEAN_VESSEL,
   APPLY_STORE,
+  SET_HARVEST_RULE,
   ActionName,
 } from "./schemas";
 
@@ -44,6 +45,7 @@ export interface ActionRequests {
   readonly closeBatch: FromSchema<typeof CLOSE_BATCH>;
   readonly cleanVessel: FromSchema<typeof CLEAN_VESSEL>;
   readonly applyStore: FromSchema<typeof APPLY_STORE>;
+  readonly setHarvestRule: FromSchema<typeof SET_HARVEST_RULE>;
   readonly saveRecipe: FromSchema<typeof SAVE_RECIPE>;
   readonly chooseRecipe: FromSchema<typeof CHOOSE_RECIPE>;
   readonly addWaterSource: FromSchema<typeof ADD_WATER_SOURCE>;

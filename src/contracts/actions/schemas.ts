@@ -1,3 +1,4 @@
+import { CARRIED } from "@/core/safety/carried";
 import {
   ACTS,
   FILMS,
@@ -185,6 +186,15 @@ export const APPLY_STORE = object(
   },
 );
 
+export const SET_HARVEST_RULE = object(["requestKey", "hazard", "touchingD", "clearD", "source"], {
+  requestKey: REQUEST_KEY,
+  hazard: { enum: CARRIED },
+  touchingD: { type: "integer", minimum: 0, maximum: 730 },
+  clearD: { type: "integer", minimum: 0, maximum: 730 },
+  /** Whose rule it is. */
+  source: { type: "string", minLength: 2, maxLength: 160 },
+});
+
 /** Every write that crosses the wire, by the name of its compiled validator. */
 export const ACTION_SCHEMAS = {
   setUpFarm: SET_UP_FARM,
@@ -199,6 +209,7 @@ export const ACTION_SCHEMAS = {
   closeBatch: CLOSE_BATCH,
   cleanVessel: CLEAN_VESSEL,
   applyStore: APPLY_STORE,
+  setHarvestRule: SET_HARVEST_RULE,
   saveRecipe: SAVE_RECIPE,
   chooseRecipe: CHOOSE_RECIPE,
   addWaterSource: ADD_WATER_SOURCE,

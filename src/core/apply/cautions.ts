@@ -1,9 +1,22 @@
+import { cropFacts } from "../book/crops";
+import {
+  BARS,
+  DEFAULT_RULES,
+  ruleDays,
+  SOIL_ONLY,
+  URINE_RAW_STORED_D,
+  type Carried,
+  type HarvestRule,
+} from "../safety/carried";
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
 import type { UseId } from "../book/uses";
 import type { Recheck } from "../stock/storeChecks";
 
-/** What speaks against an application: `reason` wants one from the person, `never` can't be overridden. */
+/**
+ * What speaks against an application: `reason` wants one from the person, `blocked` a full one that says who answers for it, `never` can't be
+ * overridden.
+ */
 export type ApplyCaution =
   | { readonly code: "expired"; readonly weight: "reason"; readonly hoursPast: number }
   | { readonly code: "long-dead"; readonly weight: "never"; readonly hours: number; readonly limitH: number }
@@ -13,6 +26,31 @@ export type ApplyCaution =
   | { readonly code: "smell-first"; readonly weight: "never"; readonly because: Recheck["because"] }
   | { readonly code: "use-unknown"; readonly weight: "reason"; readonly method: string }
   | { readonly code: "too-strong"; readonly weight: "reason"; readonly strongest: number; readonly partsWater: number }
+  | { readonly code: "hazard-on-leaves"; readonly weight: "blocked"; readonly hazard: Carried; readonly plot: string }
+  | {
+      readonly code: "hazard-before-harvest";
+      readonly weight: "blocked" | "reason";
+      readonly hazard: Carried;
+      readonly plot: string;
+      /** Null where nobody has said when it is harvested. */
+      readonly daysToHarvest: number | null;
+      readonly ruleD: number;
+      readonly touchesSoil: boolean;
+      readonly ownRule: boolean;
+    }
+  | {
+      readonly code: "urine-too-young";
+      readonly weight: "blocked";
+      readonly plot: string;
+      readonly storedD: number | null;
+    }
+  | {
+      readonly code: "again-so-soon";
+      readonly weight: "reason";
+      readonly plot: string;
+      readonly daysAgo: number;
+      readonly everyD: number | null;
+    }
   | {
       readonly code: "leaf-eaten-soon";
       readonly weight: "reason";
@@ -30,7 +68,20 @@ export interface ApplyCase {
   /** As last smelt, and whether it must be smelt again first. */
   readonly smelt: "good" | "off" | "doubtful";
   readonly recheck: Recheck | null;
-  readonly plots: readonly { readonly name: string; readonly leafEaten: boolean; readonly harvestOn: string | null }[];
+  readonly plots: readonly {
+    readonly name: string;
+    readonly crop: string;
+    readonly leafEaten: boolean;
+    readonly harvestOn: string | null;
+    /** Days since it last got of the same method; null where it never did. */
+    readonly lastSameD: number | null;
+  }[];
+  /** What the liquid carries, through every batch that it was made from. */
+  readonly carries: readonly Carried[];
+  /** Days that the youngest urine in it was stored before it went in; null where nobody wrote it down. */
+  readonly urineStoredD: number | null;
+  /** The farm's own rules; where it has none the cautious default stands. */
+  readonly rules: readonly HarvestRule[];
   /** The farm's calendar day. */
   readonly today: string;
 }
@@ -49,6 +100,66 @@ function leafCaution({ recipe, use, plots, today }: ApplyCase): ApplyCaution[] {
     }))
     .find(({ daysToHarvest }) => daysToHarvest === null || daysToHarvest < LEAF_TO_HARVEST_D);
   return soon ? [{ code: "leaf-eaten-soon", weight: "reason", ...soon }] : [];
+}
+
+const daysTo = (harvestOn: string | null, today: string): number | null =>
+  harvestOn === null ? null : Math.max(0, Math.round((Date.parse(harvestOn) - Date.parse(today)) / DAY_MS));
+
+/** Dung, urine, milk and unwashed leaf against what is eaten of each plot, and when. */
+function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: ApplyCase): ApplyCaution[] {
+  // Compost heats or waits, and is no crop.
+  if (use.id === "compost") return [];
+  return carries.flatMap((hazard) => {
+    const own = rules.find((rule) => rule.hazard === hazard);
+    const rule = own ?? DEFAULT_RULES[hazard];
+    const eaten = plots.flatMap((plot) => {
+      const crop = cropFacts(plot.crop, plot.leafEaten);
+      return crop && crop.part !== "none" ? [{ plot, crop }] : [];
+    });
+    const wet = use.target === "leaves" && SOIL_ONLY.includes(hazard) ? plots[0] : undefined;
+    const young =
+      hazard === "urine" && (urineStoredD ?? 0) < URINE_RAW_STORED_D
+        ? eaten.find(({ crop }) => crop.eatenRaw)
+        : undefined;
+    // What only lies on leaves from outside matters where leaves are wetted.
+    const matters = hazard === "unwashed-leaf" || hazard === "milk" ? use.target === "leaves" : true;
+    const soon = !matters
+      ? undefined
+      : eaten
+          .map(({ plot, crop }) => ({
+            plot: plot.name,
+            daysToHarvest: daysTo(plot.harvestOn, today),
+            ruleD: ruleDays(rule, crop),
+            touchesSoil: crop.touchesSoil,
+          }))
+          .filter(({ daysToHarvest, ruleD }) => ruleD > 0 && (daysToHarvest === null || daysToHarvest < ruleD))
+          .toSorted((a, b) => (a.daysToHarvest ?? 0) - (b.daysToHarvest ?? 0))[0];
+    return [
+      ...(wet ? [{ code: "hazard-on-leaves", weight: "blocked", hazard, plot: wet.name } as const] : []),
+      ...(soon
+        ? [
+            {
+              code: "hazard-before-harvest",
+              weight: BARS.includes(hazard) ? "blocked" : "reason",
+              hazard,
+              ...soon,
+              ownRule: own !== undefined,
+            } as const,
+          ]
+        : []),
+      ...(young
+        ? [{ code: "urine-too-young", weight: "blocked", plot: young.plot.name, storedD: urineStoredD } as const]
+        : []),
+    ];
+  });
+}
+
+/** Given again within half its interval, or on the same day. */
+function againCautions({ use, rate, plots }: ApplyCase): ApplyCaution[] {
+  if (use.id === "compost") return [];
+  const everyD = rate?.everyD ?? null;
+  const soon = plots.find(({ lastSameD }) => lastSameD !== null && lastSameD < Math.max(1, (everyD ?? 0) / 2));
+  return soon ? [{ code: "again-so-soon", weight: "reason", plot: soon.name, daysAgo: soon.lastSameD!, everyD }] : [];
 }
 
 function clockCautions({ recipe, use, hoursPastExpiry, hoursSinceShelf }: ApplyCase): ApplyCaution[] {
@@ -77,6 +188,17 @@ function noseCautions({ use, smelt, recheck }: ApplyCase): ApplyCaution[] {
   ];
 }
 
+const GRAVITY = { never: 2, blocked: 1, reason: 0 } as const;
+/** Letters that a reason against a block must have: "ok" is none. */
+export const FULL_REASON = 15;
+
+/** Whether what was typed as a reason lets it go on. */
+export const reasonSuffices = (cautions: readonly ApplyCaution[], reason: string): boolean => {
+  if (cautions.some(({ weight }) => weight === "never")) return false;
+  const letters = reason.trim().length;
+  return cautions.length === 0 || letters >= (cautions.some(({ weight }) => weight === "blocked") ? FULL_REASON : 1);
+};
+
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
 export function findCautions(application: ApplyCase): ApplyCaution[] {
   const { rate, recipe, partsWater } = application;
@@ -89,7 +211,9 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
   return [
     ...clockCautions(application),
     ...noseCautions(application),
+    ...hazardCautions(application),
     ...leafCaution(application),
     ...strength,
-  ].toSorted((a, b) => Number(b.weight === "never") - Number(a.weight === "never"));
+    ...againCautions(application),
+  ].toSorted((a, b) => GRAVITY[b.weight] - GRAVITY[a.weight]);
 }

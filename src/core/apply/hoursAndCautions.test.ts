@@ -1,7 +1,8 @@
+import { carriedBy } from "../safety/carried";
 import { findRecipe, findUseRate } from "../book";
 import { findUse, type UseId } from "../book/uses";
 import { dueTasks } from "../tend/dueTasks";
-import { findCautions } from "./cautions";
+import { findCautions, reasonSuffices } from "./cautions";
 import { fitHours, type WeatherHour } from "./fitHours";
 
 const HOUR = 3_600_000;
@@ -62,6 +63,9 @@ describe("cautions against an application", () => {
       smelt: "good",
       recheck: null,
       plots: [],
+      carries: [],
+      urineStoredD: null,
+      rules: [],
       today: "2031-03-20",
       ...change,
     }).map(({ code, weight }) => `${code}/${weight}`);
@@ -75,7 +79,7 @@ describe("cautions against an application", () => {
   it("keep living teas off leaves that are eaten soon, by the harvest day", () => {
     const lettuce = (harvestOn: string | null) => ({
       partsWater: 1,
-      plots: [{ name: "Bed 1", leafEaten: true, harvestOn }],
+      plots: [{ name: "Bed 1", crop: "lettuce", leafEaten: true, harvestOn, lastSameD: null }],
     });
     expect(on("aerated-tea", "foliar", lettuce("2031-04-20"))).toEqual(["leaf-eaten-soon/reason"]);
     expect(on("aerated-tea", "foliar", lettuce(null))).toEqual(["leaf-eaten-soon/reason"]);
@@ -92,6 +96,94 @@ describe("cautions against an application", () => {
   it("bar a tea that has been without air past the hard end, but for compost", () => {
     expect(on("aerated-tea", "drench-growing", { partsWater: 1, hoursSinceShelf: 13 })).toEqual(["long-dead/never"]);
     expect(on("aerated-tea", "compost", { partsWater: 1, hoursSinceShelf: 13 })).toEqual([]);
+  });
+});
+
+describe("what a liquid carries, against what is eaten", () => {
+  const PLOT = { name: "Bed 1", crop: "lettuce", leafEaten: true, harvestOn: "2031-03-25", lastSameD: null };
+  const given = (change: object = {}, use: UseId = "drench-growing") => {
+    const recipe = findRecipe("drum-manure-tea");
+    return findCautions({
+      recipe,
+      rate: findUseRate(recipe, use),
+      use: findUse(use),
+      partsWater: 20,
+      hoursPastExpiry: -1,
+      hoursSinceShelf: 1,
+      smelt: "good",
+      recheck: null,
+      plots: [PLOT],
+      carries: ["dung"],
+      urineStoredD: null,
+      rules: [],
+      today: "2031-03-20",
+      ...change,
+    });
+  };
+  const codes = (...of: Parameters<typeof given>) => given(...of).map(({ code, weight }) => `${code}/${weight}`);
+  it("blocks manure tea on lettuce five days before harvest, and takes no idle reason", () => {
+    const cautions = given();
+    expect(cautions).toEqual([
+      expect.objectContaining({ code: "hazard-before-harvest", weight: "blocked", daysToHarvest: 5, ruleD: 120 }),
+    ]);
+    expect(reasonSuffices(cautions, "ok")).toBe(false);
+    expect(reasonSuffices(cautions, "ploughed in, not sold, goes to the hens")).toBe(true);
+  });
+  it.each([
+    ["a tomato, which touches no soil", { crop: "tomatoes", leafEaten: false, harvestOn: "2031-06-10" }, 90],
+    ["a carrot, which does", { crop: "carrots", leafEaten: false, harvestOn: "2031-06-10" }, 120],
+    ["what nobody knows by name", { crop: "glowroot", leafEaten: false, harvestOn: "2031-07-10" }, 120],
+    ["a harvest that nobody has named", { crop: "tomatoes", leafEaten: false, harvestOn: null }, 90],
+    ["a harvest that has begun", { harvestOn: "2031-03-10" }, 120],
+  ])("blocks dung on %s", (_what, plot, ruleD) =>
+    expect(given({ plots: [{ ...PLOT, ...plot }] })).toEqual([expect.objectContaining({ weight: "blocked", ruleD })]),
+  );
+  it.each([
+    ["bare ground", { crop: "", leafEaten: false, harvestOn: null }],
+    ["what nobody eats", { crop: "lawn", leafEaten: false, harvestOn: null }],
+    ["a harvest far enough off", { harvestOn: "2031-07-18" }],
+  ])("lets dung onto %s", (_what, plot) => expect(codes({ plots: [{ ...PLOT, ...plot }] })).toEqual([]));
+  it("lets it onto the heap, and keeps dung and urine off every leaf", () => {
+    expect(codes({}, "compost")).toEqual([]);
+    expect(codes({ plots: [{ ...PLOT, harvestOn: "2032-03-20" }] }, "foliar")).toContain("hazard-on-leaves/blocked");
+  });
+  it("goes by the farm's own rule once it has one", () => {
+    const rules = [{ hazard: "dung", touchingD: 4, clearD: 4 }];
+    expect(codes({ rules })).toEqual([]);
+    expect(given({ rules: [{ hazard: "dung", touchingD: 200, clearD: 200 }] })[0]).toMatchObject({
+      ruleD: 200,
+      ownRule: true,
+    });
+  });
+  it("wants urine six months old for what is eaten raw, and none in the last month", () => {
+    const urine = (urineStoredD: number | null, plot: object) =>
+      codes({ carries: ["urine"], urineStoredD, plots: [{ ...PLOT, ...plot }] });
+    expect(urine(40, { harvestOn: "2031-06-20" })).toEqual(["urine-too-young/blocked"]);
+    expect(urine(null, { harvestOn: "2031-06-20" })).toEqual(["urine-too-young/blocked"]);
+    expect(urine(200, { harvestOn: "2031-06-20" })).toEqual([]);
+    expect(urine(200, { harvestOn: "2031-04-10" })).toEqual(["hazard-before-harvest/blocked"]);
+    expect(urine(40, { crop: "potatoes", leafEaten: false, harvestOn: "2031-06-20" })).toEqual([]);
+  });
+  it("asks why for the same again the same day or within half its interval", () => {
+    const again = (lastSameD: number | null) =>
+      codes({ carries: [], plots: [{ ...PLOT, lastSameD, harvestOn: "2032-01-01" }] });
+    expect(again(0)).toEqual(["again-so-soon/reason"]);
+    expect(again(10)).toEqual(["again-so-soon/reason"]);
+    expect(again(11)).toEqual([]);
+    expect(again(null)).toEqual([]);
+  });
+  it("asks why for milk and unwashed leaf on leaves eaten soon, not on soil", () => {
+    const carries = ["milk", "unwashed-leaf"];
+    expect(codes({ carries }, "foliar").filter((code) => code.startsWith("hazard"))).toEqual([
+      "hazard-before-harvest/reason",
+      "hazard-before-harvest/reason",
+    ]);
+    expect(codes({ carries })).toEqual([]);
+  });
+  it("knows dung, urine, milk and unwashed leaf by what went in", () => {
+    expect(carriedBy(["water", "manure-aged", "molasses"])).toEqual(["dung"]);
+    expect(carriedBy(["urine", "greens"])).toEqual(["urine", "unwashed-leaf"]);
+    expect(carriedBy(["water", "castings"])).toEqual([]);
   });
 });
 

@@ -46,10 +46,20 @@ export interface Load extends Amounts {
   readonly count: number;
 }
 
+/** Concentrate that is thinned first, so that its user's measure can tell the dose: `factor` times as much liquid as concentrate. */
+export interface PreMix {
+  readonly factor: number;
+  /** Concentrate and water of the pre-mix for all loads, L. */
+  readonly concentrateL: number;
+  readonly waterL: number;
+}
+
 export interface LoadsPlan {
   readonly totals: Amounts;
   readonly plots: readonly (Amounts & { readonly id: string })[];
   readonly loads: readonly Load[];
+  /** Set where the tool's step is too coarse for the dose as it is: each load then gets `factor` times its concentrate of the pre-mix. */
+  readonly preMix: PreMix | null;
   /** Concentrate over, and lacking, against what is available; null where nobody said what there is. */
   readonly leftL: number | null;
   readonly shortL: number | null;
@@ -80,10 +90,17 @@ function plotMixL(plot: PlotToTreat, rate: MixRate, index: number): number {
   return size * rate.amountL;
 }
 
+/** A dose may be off by no more than this share once it is rounded to what its user can measure. */
+const MEASURED_WITHIN = 0.05;
+/** How often a concentrate is thinned first where its dose is too small to measure. */
+const PRE_MIXES = [1, 10, 100] as const;
+
 const roundToStep = (valueL: number, stepL: number | undefined) =>
   stepL ? Math.round(valueL / stepL) * stepL : valueL;
+const measuredWithin = (valueL: number, stepL: number | undefined) =>
+  Math.abs(roundToStep(valueL, stepL) - valueL) <= MEASURED_WITHIN * valueL + 1e-12;
 
-function handLoads(mixL: number, dilution: Dilution, tool: HandTool): Load[] {
+function handLoads(mixL: number, dilution: Dilution, tool: HandTool): { loads: Load[]; factor: number } {
   requireWithin("The tool", tool.volumeL, "L", 0.05, 2000, "/tool/volume");
   if (tool.stepL !== undefined) requirePositive("The step", tool.stepL, "L", "/tool/step");
   const full = Math.floor(mixL / tool.volumeL + 1e-9);
@@ -92,12 +109,19 @@ function handLoads(mixL: number, dilution: Dilution, tool: HandTool): Load[] {
     { count: full, mixL: tool.volumeL },
     { count: lastL > NO_LOAD_BELOW_L ? 1 : 0, mixL: lastL },
   ].filter(({ count }) => count > 0);
-  return sizes.map(({ count, mixL: each }) => {
+  const doses = sizes.map(({ mixL: each }) => split(each, dilution).concentrateL);
+  // What is undiluted is poured to the tool's own mark, whatever its step.
+  const neat = dilution.partsWater === 0;
+  const factor = neat
+    ? 1
+    : (PRE_MIXES.find((times) => doses.every((dose) => measuredWithin(dose * times, tool.stepL))) ?? PRE_MIXES.at(-1)!);
+  const loads = sizes.map(({ count, mixL: each }, index) => {
     // Never round a dose down to nothing, nor up past the tool's own brim.
-    const exactL = split(each, dilution).concentrateL;
-    const concentrateL = Math.min(each, roundToStep(exactL, tool.stepL) || exactL);
+    const exactL = doses[index]!;
+    const concentrateL = neat ? each : Math.min(each, roundToStep(exactL * factor, tool.stepL) / factor || exactL);
     return { count, mixL: each, concentrateL, waterL: each - concentrateL };
   });
+  return { loads, factor };
 }
 
 /**
@@ -147,16 +171,17 @@ export function planLoads(request: LoadsRequest): LoadsPlan {
   const mixL = plots.reduce((sum, plot) => sum + plot.mixL, 0);
   requireWithin("The whole mix", mixL, "L", 0, MAX_MIX_L, "/plots");
   const totals = split(mixL, request.dilution);
-  const loads =
+  const { loads, factor } =
     request.tool.type === "hand"
       ? handLoads(mixL, request.dilution, request.tool)
-      : injectorLoads(mixL, request.dilution, request.tool);
+      : { loads: injectorLoads(mixL, request.dilution, request.tool), factor: 1 };
   const measuredL = loads.reduce((sum, load) => sum + load.count * load.concentrateL, 0);
   const availableL = request.availableL;
   return {
     totals,
     plots,
     loads,
+    preMix: factor === 1 ? null : { factor, concentrateL: measuredL, waterL: measuredL * (factor - 1) },
     leftL: availableL === undefined ? null : Math.max(0, availableL - totals.concentrateL),
     shortL: availableL === undefined ? null : Math.max(0, totals.concentrateL - availableL),
     roundingErrorL: measuredL - totals.concentrateL,

@@ -4,6 +4,7 @@ import type { Recipe } from "../book/recipe";
 import { findSubstitute } from "../book/substitutes";
 import type { MethodIngredient } from "../book/types";
 import { DomainError, requirePositive, requireWithin } from "../errors";
+import { fits } from "../quantity/fits";
 import { capLPerUnit, roomLPerUnit } from "./room";
 import { layerAreaM2, vesselShape, type VesselShape } from "./vesselShape";
 
@@ -246,7 +247,7 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
 
   if (request.targetBasis !== undefined) {
     requirePositive("The wanted amount", request.targetBasis, findIngredient(recipe.basis).stockUnit, "/target/value");
-    if (request.targetBasis > vesselBound.basisAmount * (1 + 1e-9))
+    if (!fits(request.targetBasis * roomPerBasis + constantRoomL, fillLineL))
       throw new DomainError(
         "over-brim",
         { neededL: request.targetBasis * roomPerBasis + constantRoomL, roomL: fillLineL },

@@ -1,6 +1,6 @@
 import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { UNITS } from "@/core/quantity/units";
-import { parseNumber } from "../numbers";
+import { numberDoubt, parseNumber } from "../numbers";
 import { readMeasured, type Measurable } from "../measured";
 
 /** The three tables that go in and out as CSV. */
@@ -111,7 +111,7 @@ export function readDay(text: string): Cell<string> {
 /** A number with a point or a comma, not below 0. */
 export function readNumberCell(text: string): Cell<number> {
   const value = parseNumber(text);
-  if (value === null) return { fault: `"${text}" is no number.` };
+  if (value === null) return { fault: numberDoubt(text) ?? `"${text}" is no number.` };
   return value < 0 ? { fault: "Not below 0." } : { value };
 }
 

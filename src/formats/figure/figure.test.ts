@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { DomainError } from "@/core/errors";
 import { convert } from "@/core/quantity/convert";
-import { readAmount } from "./readAmount";
+import { readAmount } from "@/core/quantity/typed/amount";
 import { FIGURE_EXAMPLES, workOutFigure } from "./workOut";
 
 const METRIC = { units: "metric", measures: [] } as const;
@@ -103,7 +103,7 @@ describe("a figure that can't be worked out gets a hint", () => {
     ["3 kg at 1:20", "A ratio needs a volume"],
     ["2 L at 5 L/ha", "measure different things"],
     ["5 L in kg", "measure different things"],
-    ["200 L moon juice", "is no method in the book"],
+    ["200 L moon juice", "is no method, unit or measure that Ruchka knows"],
     ["200 kg cultured extract", "give its volume"],
     ["900000 L cultured extract", "must lie between 0.1 and 20000 L"],
   ])("%p", (text, words) => expect(hintOf(text)).toContain(words));

@@ -1,7 +1,7 @@
 import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { sayStock, sayVolume } from "../amounts";
 import type { Figure, FigureOptions } from "./parts";
-import type { ReadAmount } from "./readAmount";
+import type { ReadAmount } from "@/core/quantity/typed/amount";
 
 interface Loose {
   readonly words: readonly string[];

@@ -1,7 +1,7 @@
 import { DomainError } from "@/core/errors";
 import { toBase, type BaseAmount, type LocalMeasure, type Quantity } from "@/core/quantity/units";
 import { sayQuantity } from "../amounts";
-import type { UnitSystem } from "./readAmount";
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 
 export interface FigureAnswer {
   readonly label: string;

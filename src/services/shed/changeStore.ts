@@ -1,4 +1,5 @@
 import "server-only";
+import { fits } from "@/core/quantity/fits";
 import { phTarget } from "@/core/book/recipe";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Queryable } from "@/data/db";
@@ -20,9 +21,6 @@ import { Refusal, refuseAt } from "../refusal";
 import { momentOf, write } from "../write";
 import { makesGas } from "./storeStates";
 
-/** The ledger's grain, L. */
-const GRAIN_L = 5e-4;
-
 async function requireStore(db: Queryable, id: number): Promise<Store> {
   const store = await lockStore(db, id);
   if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
@@ -41,7 +39,7 @@ const move = (
   insertStoreMovement(db, { storeId, changeByL, kind, applicationId: null, at, actorId: ctx.actor.id, note });
 
 const requireLitres = (store: Store, litres: number, path: string): void => {
-  if (litres > store.onHandL + GRAIN_L)
+  if (!fits(litres, store.onHandL))
     throw refuseAt("short-of-store", path, `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
 };
 
@@ -106,8 +104,10 @@ export const pourStore = (ctx: Context, input: unknown): Promise<{ storeIds: num
       });
     const first = (await countParts(db, store.batchId)) + 1;
     const storeIds: number[] = [];
+    // Rounded marks may add up to a little more than there is; then each has its share.
+    const ofWhole = Math.min(1, store.onHandL / total);
     for (const [index, part] of request.parts.entries()) {
-      const litres = Math.min(part.litres, store.onHandL);
+      const litres = part.litres * ofWhole;
       const id = await insertStore(db, {
         batchId: store.batchId,
         parentId: store.id,

@@ -1,5 +1,6 @@
 import "server-only";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { fits } from "@/core/quantity/fits";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
 import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
@@ -66,7 +67,8 @@ export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): P
   const open = states.filter(({ hold }) => hold === null || (!hold.hard && reason !== ""));
   const wantedMilli = toMilli(draw.amount);
   const { draws, shortMilli } = drawOldestFirst(asShelf(open), wantedMilli);
-  if (shortMilli > 0) {
+  // The last of a lot goes in whole where a scale or a rounded figure says a little more.
+  if (shortMilli > 0 && !fits(draw.amount, (wantedMilli - shortMilli) / 1000)) {
     const { name, stockUnit } = findIngredient(draw.ingredient);
     const held = sayStock((wantedMilli - shortMilli) / 1000, stockUnit, "metric", 4);
     const soft = states.find(({ hold }) => hold !== null && !hold.hard && reason === "");

@@ -16,8 +16,8 @@ const Surroundings = ({
   busy,
   onLog,
 }: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const [celsius, setCelsius] = useState(22);
-  const at = sayTemperature(celsius, units);
+  const [celsius, setCelsius] = useState(NaN);
+  const at = Number.isFinite(celsius) ? sayTemperature(celsius, units) : "so many degrees: say how many";
   const act = (name: Act, label: string, withDegrees: boolean) => (
     <Button
       key={name}
@@ -82,7 +82,7 @@ export const ActsSection = ({
   busy,
   onLog,
 }: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const [litres, setLitres] = useState(1);
+  const [litres, setLitres] = useState(NaN);
   return (
     <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
       <h3 className="text-[1.02rem]">Done</h3>
@@ -102,10 +102,11 @@ export const ActsSection = ({
           min={0.1}
           max={20000}
           digits={1}
+          from={1}
           onChange={setLitres}
         />
         <Button
-          disabled={busy}
+          disabled={busy || !Number.isFinite(litres)}
           onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)}
           className="min-h-14"
         >

@@ -51,7 +51,7 @@ export const PhSection = ({
   readonly meter?: { readonly name: string; readonly calibratedOn: string | null; readonly isDue: boolean } | null;
 }) => {
   const [settled, setSettled] = useState<"yes" | "no">("yes");
-  const [value, setValue] = useState(last ?? 5);
+  const [value, setValue] = useState(NaN);
   const [instrument, setInstrument] = useState<PhInstrument>("meter");
   const [spot, setSpot] = useState<PhSpot>("mid-depth");
   return (
@@ -63,8 +63,14 @@ export const PhSection = ({
         min={0}
         max={14}
         digits={2}
+        from={last ?? 5}
         onChange={setValue}
       />
+      {last === null ? null : (
+        <p className="text-[0.9rem] text-soft">
+          Last read <span className="reading">{last}</span>; the first tap begins there.
+        </p>
+      )}
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choices
           label="Read with a"
@@ -116,7 +122,7 @@ export const PhSection = ({
       )}
       <Button
         look="strong"
-        disabled={busy}
+        disabled={busy || !Number.isFinite(value)}
         onClick={() =>
           onLog(
             { kind: "ph", value, instrument, spot, ...(instrument === "meter" ? { settled: settled === "yes" } : {}) },
@@ -124,7 +130,7 @@ export const PhSection = ({
           )
         }
       >
-        Log pH {Number.isFinite(value) ? value : ""}
+        {Number.isFinite(value) ? `Log pH ${value}` : "Log pH: read it first"}
       </Button>
     </section>
   );
@@ -138,9 +144,8 @@ export const TemperatureSection = ({
   onLog,
 }: SectionProps & { readonly lastC: number; readonly units: UnitSystem }) => {
   const unit = units === "us" ? "°F" : "°C";
-  const [value, setValue] = useState(
-    Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2,
-  );
+  const from = Math.round(fromBase({ dimension: "temperature", value: lastC }, unit).value * 2) / 2;
+  const [value, setValue] = useState(NaN);
   const celsius = Number.isFinite(value) ? toBase({ value, unit }).value : NaN;
   return (
     <section aria-label="Temperature" className="grid gap-3 border-b border-line pb-5">
@@ -152,16 +157,17 @@ export const TemperatureSection = ({
         min={unit === "°F" ? 14 : -10}
         max={unit === "°F" ? 176 : 80}
         digits={1}
+        from={from}
         onChange={setValue}
       />
       <Button
         look="strong"
-        disabled={busy}
+        disabled={busy || !Number.isFinite(value)}
         onClick={() =>
           onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))
         }
       >
-        Log {Number.isFinite(value) ? `${value} ${unit}` : "temperature"}
+        {Number.isFinite(value) ? `Log ${value} ${unit}` : "Log the temperature: read it first"}
       </Button>
     </section>
   );
@@ -223,7 +229,7 @@ const Measure = ({
 }: SectionProps & { readonly kind: MeasureKind; readonly units: UnitSystem }) => {
   const { label, unit, first, step } = MEASURE_WORDS[kind];
   const fahrenheit = kind === "core" && units === "us";
-  const [value, setValue] = useState(fahrenheit ? 77 : first);
+  const [value, setValue] = useState(NaN);
   const { min, max } = MEASURES[kind];
   const stored = fahrenheit ? Number(toBase({ value, unit: "°F" }).value.toFixed(2)) : value;
   return (
@@ -236,6 +242,7 @@ const Measure = ({
         min={min}
         max={fahrenheit ? 194 : max}
         digits={1}
+        from={fahrenheit ? 77 : first}
         onChange={setValue}
       />
       <Button

@@ -194,8 +194,11 @@ describe("the log", () => {
     expect(screen.getByText(/The meter was last calibrated 5 Jan 2031/)).toBeVisible();
     fireEvent.click(screen.getByRole("radio", { name: "still moving" }));
     expect(screen.getByText(/not taken as the batch’s pH until it stands still/)).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: /^Log pH/ }));
-    await waitFor(() => expect(logged(actions)).toMatchObject([{ kind: "ph", instrument: "meter", settled: false }]));
+    fireEvent.change(screen.getByRole("spinbutton", { name: "pH" }), { target: { value: "4,2" } });
+    fireEvent.click(screen.getByRole("button", { name: "Log pH 4.2" }));
+    await waitFor(() =>
+      expect(logged(actions)).toMatchObject([{ kind: "ph", value: 4.2, instrument: "meter", settled: false }]),
+    );
     fireEvent.click(screen.getByRole("radio", { name: "strip" }));
     expect(screen.getByText(/A strip reads to half a unit/)).toBeVisible();
   });

@@ -26,8 +26,12 @@ function openLog(batch: Batch, focus: LogFocus = "ph", actions = fakeActions(), 
 }
 
 describe("the log sheet", () => {
-  it("offers the last pH and logs it with one touch", async () => {
+  it("begins at the last pH, and logs nothing that nobody touched", async () => {
     const { sent } = openLog(batchOf("cultured-extract"));
+    expect(screen.getByRole("button", { name: /^Log pH/ })).toBeDisabled();
+    expect(screen.getByRole("button", { name: /^Log the temperature/ })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Log top-up" })).toBeDisabled();
+    fireEvent.click(screen.getByRole("button", { name: "pH up" }));
     fireEvent.click(screen.getByRole("button", { name: "Log pH 4.3" }));
     await waitFor(() =>
       expect(sent()).toMatchObject({
@@ -39,7 +43,7 @@ describe("the log sheet", () => {
   });
   it("steps the number by what the instrument can tell", () => {
     openLog(batchOf("cultured-extract"));
-    fireEvent.click(screen.getByRole("button", { name: "pH down" }));
+    for (let taps = 0; taps < 2; taps += 1) fireEvent.click(screen.getByRole("button", { name: "pH down" }));
     expect(screen.getByRole("button", { name: "Log pH 4.25" })).toBeVisible();
     fireEvent.click(screen.getByRole("radio", { name: "strip" }));
     fireEvent.click(screen.getByRole("button", { name: "pH up" }));
@@ -75,7 +79,7 @@ describe("the log sheet", () => {
   });
   it("logs a top-up with its litres", async () => {
     const { sent } = openLog(batchOf("cultured-extract"));
-    fireEvent.click(screen.getByRole("button", { name: "Topped up with up" }));
+    for (let taps = 0; taps < 2; taps += 1) fireEvent.click(screen.getByRole("button", { name: "Topped up with up" }));
     fireEvent.click(screen.getByRole("button", { name: "Log top-up" }));
     await waitFor(() => expect(sent()).toMatchObject({ entry: { kind: "act", act: "topped-up", litres: 1.5 } }));
   });
@@ -95,6 +99,7 @@ describe("the log sheet", () => {
     const { sent, onClose } = openLog(batchOf("cultured-extract"), "ph", fakeActions(), correcting);
     expect(screen.getAllByRole("region").map((section) => section.getAttribute("aria-label"))).toEqual(["pH"]);
     expect(screen.getByText(/Instead of “pH 9”/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "pH up" }));
     fireEvent.click(screen.getByRole("button", { name: "Log pH 4.3" }));
     await waitFor(() => expect(onClose).toHaveBeenCalled());
     expect(sent()).toMatchObject({ correctsId: 12, at: new Date(at(-30)).toISOString() });

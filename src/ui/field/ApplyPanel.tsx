@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { toast } from "sonner";
-import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { findCautions, FULL_REASON, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
 import { findUseRate, usualRate } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
@@ -9,7 +9,7 @@ import { recipeFrom } from "@/core/recipe/document";
 import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
-import { sayLoad } from "@/formats/loadsText";
+import { sayLoad, sayPreMix } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { sayThinned } from "@/formats/strengthText";
 import { isoDay, sayDuration } from "@/formats/times";
@@ -17,7 +17,8 @@ import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
-import { askedWater, NO_WATER, WaterPicker, type WaterDraft } from "../water/WaterPicker";
+import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
+import { WaterPicker } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { LoadDrawing } from "./LoadDrawing";
@@ -92,7 +93,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const [reason, setReason] = useState("");
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
 
-  const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL);
+  const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL, units);
   const cautions: readonly ApplyCaution[] = dilution
     ? findCautions({
         recipe,
@@ -103,13 +104,17 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
         smelt: store.smelt,
         recheck: store.recheck,
-        plots,
+        plots: plots.map((plot) => ({ ...plot, lastSameD: plot.lastByMethod[store.methodId] ?? null })),
+        carries: store.carries,
+        urineStoredD: store.urineStoredD,
+        rules: view.rules,
         today: isoDay(new Date(view.nowMs), view.farm),
       })
     : [];
   const thinned = sayThinned(store.strength, rate?.partsWater.default ?? 0);
   const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
   const barred = cautions.some(({ weight }) => weight === "never");
+  const blocked = cautions.some(({ weight }) => weight === "blocked");
   const fieldError = (path: string) => apply.fields[path] ?? (problem?.path === path ? problem.message : undefined);
 
   const confirm = async () => {
@@ -237,17 +242,22 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         ) : null}
         {plan ? (
           <>
+            {plan.preMix ? (
+              <p className="border-l-4 border-marigold py-1 pl-3">
+                {sayPreMix(plan.preMix, units)}. The dose is too small for this tool’s marks as it is.
+              </p>
+            ) : null}
             {plan.loads.map((load, index) => (
               <LoadDrawing
                 key={load.mixL}
                 load={load}
                 tool={tool}
                 units={units}
-                text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units)}
+                text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units, plan.preMix)}
               />
             ))}
             <PlotShares plan={plan} view={view} />
-            <Stock plan={plan} view={view} heldL={store.onHandL} />
+            <Stock plan={plan} view={view} heldL={store.onHandL} tool={tool} />
           </>
         ) : null}
       </section>
@@ -263,15 +273,23 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         />
       ) : null}
       {cautions.map((caution) => (
-        <Notice key={caution.code} tone={caution.weight === "never" ? "error" : "caution"} title={sayCaution(caution)}>
+        <Notice
+          key={`${caution.code} ${"hazard" in caution ? caution.hazard : ""}`}
+          tone={caution.weight === "reason" ? "caution" : "error"}
+          title={sayCaution(caution)}
+        >
           {null}
         </Notice>
       ))}
       {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={store.id} /> : null}
       {cautions.length > 0 && !barred ? (
         <TextArea
-          label="Why all the same?"
-          hint="Kept with the application."
+          label={blocked ? "This is blocked. Who answers for it, and why?" : "Why all the same?"}
+          hint={
+            blocked
+              ? `In full, ${FULL_REASON} letters at the least. Kept with the application and your name.`
+              : "Kept with the application."
+          }
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           error={apply.fields["/overrideReason"]}
@@ -289,7 +307,9 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <Button
         look="strong"
         wide
-        disabled={apply.busy || !plan || barred || (plan.shortL ?? 0) > 0}
+        disabled={
+          apply.busy || !plan || barred || (blocked && !reasonSuffices(cautions, reason)) || (plan.shortL ?? 0) > 0
+        }
         onClick={() => void confirm()}
       >
         It is on the beds

@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import { isFit } from "@/core/apply/fitHours";
-import { clockTime, longWeekday } from "@/formats/times";
+import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
 import { useKey } from "../frame/keys";
 import { Button } from "../kit/Button";
@@ -12,6 +12,7 @@ import { AddPlotSheet } from "./AddPlotSheet";
 import { AddToolSheet } from "./AddToolSheet";
 import { ApplyPanel } from "./ApplyPanel";
 import { FieldPlan, StageKey } from "./FieldPlan";
+import { HarvestRulesSheet } from "./HarvestRules";
 
 interface FieldScreenProps {
   readonly view: FieldView;
@@ -21,12 +22,15 @@ interface FieldScreenProps {
 /** The beds to scale, and beside them what goes on the chosen ones, as the tools that carry it there. */
 export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
-  const [sheet, setSheet] = useState<"plot" | "tool" | null>(null);
+  const [sheet, setSheet] = useState<"plot" | "tool" | "rules" | null>(null);
   const clock = view.farm;
   const toggle = (id: number) =>
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
   useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
   useKey("n", () => setSheet("plot"));
+  const today = isoDay(new Date(view.nowMs), clock);
+  // What they got carried something, and its days are not over.
+  const waiting = view.plots.filter(({ clearOn, crop }) => clearOn !== null && clearOn > today && crop !== "");
   const next = view.bands.find(isFit);
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
@@ -54,6 +58,19 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
                 Choose none
               </Button>
             </div>
+            {waiting.length > 0 ? (
+              <div className="mb-3">
+                <Notice tone="caution" title="Not to be harvested yet">
+                  <ul>
+                    {waiting.map(({ id, name, clearOn }) => (
+                      <li key={id}>
+                        {name}: not before {sayDay(clearOn!)}
+                      </li>
+                    ))}
+                  </ul>
+                </Notice>
+              </div>
+            ) : null}
             <FieldPlan
               plots={view.plots}
               chosen={chosen}
@@ -67,9 +84,10 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
             </div>
           </>
         )}
-        <div className="mt-3 flex gap-2">
+        <div className="mt-3 flex flex-wrap gap-2">
           <Button onClick={() => setSheet("plot")}>Add a bed</Button>
           <Button onClick={() => setSheet("tool")}>Add a tool</Button>
+          <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
         </div>
         {chosen.size > 0 ? (
           <a
@@ -104,6 +122,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
         )}
       </aside>
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
+      {sheet === "rules" ? <HarvestRulesSheet rules={view.rules} onClose={() => setSheet(null)} /> : null}
       {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}
     </div>
   );

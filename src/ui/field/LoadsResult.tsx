@@ -1,6 +1,9 @@
 import type { LoadsPlan } from "@/core/apply/loads";
+import { haulOf } from "@/core/apply/haul";
 import { sayVolume } from "@/formats/amounts";
+import { sayHaul } from "@/formats/loadsText";
 import type { FieldView } from "@/services/readField";
+import type { Tool } from "@/services/types";
 import { Notice } from "../kit/Notice";
 
 /** What each bed gets. */
@@ -26,12 +29,15 @@ export const Stock = ({
   plan,
   view,
   heldL,
+  tool,
 }: {
   readonly plan: LoadsPlan;
   readonly view: FieldView;
   readonly heldL: number;
+  readonly tool: Tool;
 }) => {
   const { units } = view.farm;
+  const haul = tool.kind === "injector" ? null : sayHaul(haulOf(plan.loads), tool.kind, units);
   return (plan.shortL ?? 0) > 0 ? (
     <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
       It takes {sayVolume(plan.totals.concentrateL, units)}; the store holds {sayVolume(heldL, units)}. Leave beds out,
@@ -44,6 +50,7 @@ export const Stock = ({
       {Math.abs(plan.roundingErrorL) > 1e-6
         ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
         : ""}
+      {haul ? <span className="mt-1 block border-l-4 border-marigold pl-3">{haul}</span> : null}
     </p>
   );
 };

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
-import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, storeOf } from "@/testing/views";
+import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, fieldStoreOf } from "@/testing/views";
 import { ApplyPanel } from "./ApplyPanel";
 import { FieldPlan } from "./FieldPlan";
 import { FieldScreen } from "./FieldScreen";
@@ -17,8 +17,10 @@ const type = (label: string | RegExp, value: string) =>
 describe("applying", () => {
   it("shows the loads as soon as beds are chosen, and sends just that", async () => {
     const { sent, onDone } = openPanel([1, 2]);
-    expect(loads()).toHaveTextContent("3 cans of 10 L with 40 mL in each");
-    expect(loads()).toHaveTextContent("a last can of 6 L with 20 mL");
+    // 24 mL for the last can is a fifth off in marks of 10 mL: thinned ten times first, it can be measured.
+    expect(loads()).toHaveTextContent("Pre-mix first: 144 mL with 1.3 L of water");
+    expect(loads()).toHaveTextContent("3 cans of 10 L with 400 mL of pre-mix in each");
+    expect(loads()).toHaveTextContent("a last can of 6 L with 240 mL of pre-mix");
     expect(loads()).toHaveTextContent("In all 36 L of mix");
     fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
     await waitFor(() => expect(onDone).toHaveBeenCalled());
@@ -39,6 +41,26 @@ describe("applying", () => {
     );
     type("How strong", "2 mL/L");
     expect(screen.getByText(/1 part to 500 of water/)).toBeVisible();
+  });
+  it("blocks dung before harvest until somebody answers for it in full", async () => {
+    const { sent } = openPanel(
+      [1],
+      fieldOf({
+        plots: [plotOf(1, { crop: "lettuce", leafEaten: true, harvestOn: "2031-03-25" })],
+        stores: [fieldStoreOf({ carries: ["dung"] })],
+      }),
+    );
+    expect(screen.getByText(/It holds dung, with its germs, and Bed 1 is harvested in/)).toBeVisible();
+    const confirm = screen.getByRole("button", { name: "It is on the beds" });
+    type("This is blocked. Who answers for it, and why?", "ok");
+    expect(confirm).toBeDisabled();
+    type("This is blocked. Who answers for it, and why?", "ploughed in, goes to the hens");
+    fireEvent.click(confirm);
+    await waitFor(() => expect(sent()).toMatchObject({ overrideReason: "ploughed in, goes to the hens" }));
+  });
+  it("says in the same breath what carrying it means", () => {
+    openPanel([1], fieldOf({ plots: [plotOf(1, { areaM2: 4047 })], stores: [fieldStoreOf({ onHandL: 900 })] }));
+    expect(loads()).toHaveTextContent(/810 cans is about 68 hours .* an injector on the hose/);
   });
   it("says how much is short, and does not let it be confirmed", () => {
     openPanel([1, 2]);
@@ -68,7 +90,7 @@ describe("applying", () => {
     openPanel(
       [1],
       fieldOf({
-        stores: [storeOf({ recipe: bookDocument("aerated-tea"), shelfFromMs: at(-20), expiresMs: at(-16) })],
+        stores: [fieldStoreOf({ recipe: bookDocument("aerated-tea"), shelfFromMs: at(-20), expiresMs: at(-16) })],
       }),
     );
     expect(screen.getByText(/it is foul and goes on nothing but compost/)).toBeVisible();
@@ -77,7 +99,7 @@ describe("applying", () => {
   });
   it("has what stood long smelt first, here and now", async () => {
     const actions = fakeActions();
-    openPanel([1], fieldOf({ stores: [storeOf({ recheck: { because: "age", dueMs: at(-3) } })] }), actions);
+    openPanel([1], fieldOf({ stores: [fieldStoreOf({ recheck: { because: "age", dueMs: at(-3) } })] }), actions);
     expect(screen.getByText(/stood long since it was last smelt/)).toBeVisible();
     expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
     fireEvent.click(screen.getByRole("button", { name: "It smells good" }));
@@ -117,7 +139,9 @@ describe("applying", () => {
   it("prefers a store that has not gone over", () => {
     openPanel(
       [1],
-      fieldOf({ stores: [storeOf({ id: 8, label: "Old", expiresMs: at(-5) }), storeOf({ id: 9, label: "Fresh" })] }),
+      fieldOf({
+        stores: [fieldStoreOf({ id: 8, label: "Old", expiresMs: at(-5) }), fieldStoreOf({ id: 9, label: "Fresh" })],
+      }),
     );
     expect(screen.getByLabelText("What")).toHaveValue("9");
   });
@@ -137,6 +161,9 @@ describe("the field plan", () => {
       applicationMixL: 2,
       labourMin: 5,
       actorName: "Ana",
+      methodId: "cultured-extract",
+      carries: [],
+      clearOn: null,
       atMs: at(-26),
     };
     const onToggle = jest.fn();
@@ -180,7 +207,7 @@ describe("the field plan", () => {
 
 describe("an input that was topped up", () => {
   it("says how weak it is, and the mix that makes up for it", () => {
-    openPanel([1], fieldOf({ stores: [storeOf({ strength: 0.8 })] }));
+    openPanel([1], fieldOf({ stores: [fieldStoreOf({ strength: 0.8 })] }));
     expect(screen.getByText(/it is at 80 % of its first strength, and 1:\d+ does what 1:\d+ would/)).toBeVisible();
   });
   it("says nothing at full strength", () => {

@@ -2,7 +2,8 @@ import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { DomainError } from "@/core/errors";
 import { parseDilution, type Dilution } from "@/core/quantity/ratio";
-import { parseNumber } from "@/formats/numbers";
+import type { UnitSystem } from "@/formats/amounts";
+import { numberDoubt, parseNumber } from "@/formats/numbers";
 import type { PlotView } from "@/services/readField";
 import type { Tool } from "@/services/types";
 
@@ -21,12 +22,18 @@ export function workOut(
   tool: Tool,
   plots: readonly PlotView[],
   availableL: number,
+  units: UnitSystem,
 ): Worked {
   let dilution: Dilution | null = null;
   try {
-    dilution = parseDilution(ratio);
+    dilution = parseDilution(ratio, [], "/ratio", units);
     const amountL = parseNumber(rateText);
-    if (amountL === null) return { plan: null, dilution, problem: { path: "/mixRateL", message: "A number, please." } };
+    if (amountL === null)
+      return {
+        plan: null,
+        dilution,
+        problem: { path: "/mixRateL", message: numberDoubt(rateText) ?? "A number, please." },
+      };
     if (plots.length === 0) return { plan: null, dilution, problem: null };
     const plan = planLoads({
       dilution,

@@ -1,6 +1,7 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { findIngredient, PICKED_FRESH } from "@/core/book/ingredients";
+import { fits } from "@/core/quantity/fits";
 import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
@@ -29,7 +30,7 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };
   const used = line.used ?? 0;
-  if (used > item.onHand + 5e-4)
+  if (!fits(used, item.onHand))
     return {
       text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(used - item.onHand, line.unit, units)} short${item.heldBecause ? `; held back: ${item.heldBecause}` : ""}`,
       short: true,

@@ -15,7 +15,8 @@ import { Button } from "../kit/Button";
 import { NumberField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
-import { askedWater, waterProblem, WaterPicker } from "../water/WaterPicker";
+import { waterProblem } from "../water/waterDraft";
+import { WaterPicker } from "../water/WaterPicker";
 import { FillChoice } from "./FillChoice";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
@@ -24,6 +25,7 @@ import { FillTools } from "./FillTools";
 import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
 import { leansOnHeld } from "./fillPlan";
+import { chosenRequest, fillRequest, mixingRequest } from "./fillRequest";
 import { useFill } from "./useFill";
 
 interface FillSheetProps {
@@ -62,54 +64,19 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
 
   const leave = () => router.push("/", { scroll: false });
   const degree = units === "us" ? "°F" : "°C";
-  const asked = () => ({
-    vesselId: vessel.id,
-    ...state.key,
-    basisAmount: Number(scaled!.basisAmount.toFixed(6)),
-    include: [...state.include],
-    stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
-      typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
-    ),
-    substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
-    water: askedWater(state.water),
-    planId: plan?.id ?? null,
-    statedC: celsiusOf(stated, degree),
-    overrideReason: reason.trim() === "" ? null : reason.trim(),
-    toolIds: [...state.tools],
-  });
-  const speciesOf = (line: (typeof lines)[number]) =>
-    line.pickedNow && state.species[line.ingredient] ? { species: state.species[line.ingredient]! } : {};
+  const said = { vesselId: vessel.id, planId: plan?.id ?? null, statedC: celsiusOf(stated, degree), reason };
   const wait = () => {
     setStarted(true);
     leave();
   };
   const start = async () => {
-    const answer = await act.run({
-      ...asked(),
-      lines: lines.map((line) => ({
-        ingredientId: line.ingredient,
-        part: line.part,
-        used: line.used as number,
-        pickedNow: line.pickedNow,
-        ...speciesOf(line),
-      })),
-      labourMin: parseNumber(labourMin) as number,
-    });
+    const answer = await act.run(fillRequest(fill, said, parseNumber(labourMin) as number));
     if (!answer) return;
     toast.success(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
     wait();
   };
   const stepByStep = async () => {
-    const answer = await mixing.run({
-      ...asked(),
-      lines: lines.map((line) => ({
-        ingredientId: line.ingredient,
-        part: line.part,
-        amount: line.used as number,
-        pickedNow: line.pickedNow,
-        ...speciesOf(line),
-      })),
-    });
+    const answer = await mixing.run(mixingRequest(fill, said));
     if (!answer) return;
     setStarted(true);
     router.push(`/mix/${answer.mixingId}`);
@@ -274,7 +241,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
       </div>
       {planning && scaled ? (
         <PlanSheet
-          ask={asked()}
+          ask={chosenRequest(fill, said)}
           name={`${recipe.shortName} in ${vessel.name}`}
           today={making.today}
           onClose={() => setPlanning(false)}

@@ -1,6 +1,7 @@
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { DomainError } from "@/core/errors";
+import { fits } from "@/core/quantity/fits";
 import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type AmountOf, type ScaledLine, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import type { StockUnit } from "@/core/book/range";
@@ -72,11 +73,16 @@ export function basisOf({ basis }: Recipe): { readonly word: string; readonly un
 
 const lineKey = ({ ingredient, part }: ScaledLine) => `${ingredient}/${part}`;
 /** Digits to offer: a tenth of a litre of water, a millilitre of molasses. */
-const digitsFor = (amount: number) => (amount >= 20 ? 1 : amount >= 2 ? 2 : 3);
+/** The ledger's grain: a gram or a millilitre. */
+const toGrain = (amount: number): number => Number(amount.toFixed(3));
+/** As finely as anybody measures it; no nought at the end, which could be read as thousands. */
+const asShown = (amount: number): string => String(Number(amount.toFixed(amount >= 20 ? 1 : amount >= 2 ? 2 : 3)));
 
 function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) {
   const wanted = recipe.ingredients
-    .filter((item) => item.amount.type === "per-basis" && (!item.optional || include.includes(item.ingredient)))
+    // What goes in on a later day is bought by then; it does not hold today back.
+    .filter((item) => item.amount.type === "per-basis" && (item.onDay ?? 0) === 0)
+    .filter(({ optional, ingredient }) => !optional || include.includes(ingredient))
     .map(({ ingredient }) => substitutes.find(({ instead }) => instead === ingredient)?.use ?? ingredient);
   return [...new Set(wanted)]
     .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
@@ -141,13 +147,14 @@ export function planFill(draft: FillDraft): FillPlan {
     .map((line): LineDraft => {
       const key = lineKey(line);
       const changed = draft.drafts[key];
-      const typed = changed ?? line.amount.toFixed(digitsFor(line.amount));
+      const typed = changed ?? asShown(line.amount);
       const measured = draft.read(typed, measurableOf(line.ingredient));
       return {
         ...line,
         key,
         typed,
-        used: measured.type === "read" ? Number(measured.amount.toFixed(3)) : null,
+        // What nobody touched goes in as it was worked out; the rounding is for the eye.
+        used: changed === undefined ? toGrain(line.amount) : measured.type === "read" ? toGrain(measured.amount) : null,
         how: measured.type === "read" ? measured.how : null,
         unreadable: measured.type === "read" ? null : measured.why,
         changed: changed !== undefined,
@@ -157,14 +164,14 @@ export function planFill(draft: FillDraft): FillPlan {
   const amounts = lines.map(({ ingredient, part, used }) => ({ ingredient, part, amount: used ?? -1 }));
   const readable = scaled !== null && amounts.every(({ amount }) => amount >= 0);
   const filledL = readable ? occupiedLitres(draft.recipe, [...amounts, ...later]) : 0;
-  return { scaled, problem, lines, later, filledL, overBrim: filledL > draft.vessel.volumeL };
+  return { scaled, problem, lines, later, filledL, overBrim: !fits(filledL, draft.vessel.volumeL) };
 }
 
 /** Whether what the shed may give is too little, and what it holds back by a soft hold would make it up. */
 export function leansOnHeld(lines: readonly LineDraft[], shelf: readonly ShelfItem[]): boolean {
   return lines.some(({ ingredient, used, pickedNow }) => {
     const item = shelf.find(({ ingredientId }) => ingredientId === ingredient);
-    if (!item || pickedNow || used === null || used <= item.onHand) return false;
-    return item.softHeld > 0 && used <= item.onHand + item.softHeld + 1e-9;
+    if (!item || pickedNow || used === null || fits(used, item.onHand)) return false;
+    return item.softHeld > 0 && fits(used, item.onHand + item.softHeld);
   });
 }

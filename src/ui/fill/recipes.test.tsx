@@ -46,7 +46,7 @@ describe("filling by any recipe", () => {
     fireEvent.change(guano, { target: { value: "some" } });
     expect(screen.getByText("A number above 0, or nothing.")).toBeVisible();
     fireEvent.change(guano, { target: { value: "0,2" } });
-    expect(screen.getByLabelText("Guano, kg")).toHaveValue("0.200");
+    expect(screen.getByLabelText("Guano, kg")).toHaveValue("0.2");
     water("source-1");
     start();
     await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());

@@ -9,7 +9,7 @@ import type { MakingView } from "@/services/readMaking";
 import type { Plan, Vessel } from "@/services/types";
 import { readMeasured } from "@/formats/measured";
 import { useMeasures } from "../measures/measuresContext";
-import { NO_WATER, type WaterDraft } from "../water/WaterPicker";
+import { NO_WATER, type WaterDraft } from "../water/waterDraft";
 import { planFill, type FillPlan, type FillSize } from "./fillPlan";
 
 interface FillState {

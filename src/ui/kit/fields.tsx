@@ -2,11 +2,13 @@
 import { clsx } from "clsx";
 import {
   useId,
+  useState,
   type InputHTMLAttributes,
   type ReactNode,
   type SelectHTMLAttributes,
   type TextareaHTMLAttributes,
 } from "react";
+import { numberDoubt } from "@/formats/numbers";
 
 const CONTROL = "min-h-11 w-full rounded-[5px] border-[1.5px] bg-chalk px-3 py-2 text-ink";
 const controlLook = (error: string | undefined) =>
@@ -69,12 +71,27 @@ export const TextField = ({
 };
 
 /** A number with its unit beside it. Typed freely, with a comma or a point; read by the form. */
+/** A number as typed; one that may be two is asked about while it is typed, not taken as either. */
 export const NumberField = ({
   unit,
   ...rest
-}: Common & InputHTMLAttributes<HTMLInputElement> & { readonly unit?: string | undefined }) => (
-  <TextField inputMode="decimal" autoComplete="off" {...rest} label={unit ? `${rest.label} (${unit})` : rest.label} />
-);
+}: Common & InputHTMLAttributes<HTMLInputElement> & { readonly unit?: string | undefined }) => {
+  const [typed, setTyped] = useState("");
+  const shown = typeof rest.value === "string" ? rest.value : typed;
+  return (
+    <TextField
+      inputMode="decimal"
+      autoComplete="off"
+      {...rest}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        rest.onChange?.(event);
+      }}
+      error={numberDoubt(shown) ?? rest.error}
+      label={unit ? `${rest.label} (${unit})` : rest.label}
+    />
+  );
+};
 
 export const SelectField = ({
   label,

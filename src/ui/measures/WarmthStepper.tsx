@@ -11,11 +11,13 @@ interface WarmthStepperProps {
   readonly units: UnitSystem;
   /** °C; NaN while nothing is typed. */
   readonly celsius: number;
+  /** Where the first tap begins, °C. */
+  readonly fromC?: number;
   readonly onChange: (celsius: number) => void;
 }
 
 /** How warm a place or a thermostat is, in the farm's unit; Celsius in and out, to the tenth. */
-export const WarmthStepper = ({ label, units, celsius, onChange }: WarmthStepperProps) => {
+export const WarmthStepper = ({ label, units, celsius, fromC = 20, onChange }: WarmthStepperProps) => {
   const unit = units === "us" ? "°F" : "°C";
   const shown = (value: number) => Number(fromBase({ dimension: "temperature", value }, unit).value.toFixed(1));
   return (
@@ -23,6 +25,7 @@ export const WarmthStepper = ({ label, units, celsius, onChange }: WarmthStepper
       label={label}
       unit={unit}
       value={Number.isFinite(celsius) ? shown(celsius) : NaN}
+      from={Math.round(shown(fromC))}
       step={unit === "°F" ? 1 : 0.5}
       min={shown(COLDEST_C)}
       max={shown(WARMEST_C)}

@@ -24,13 +24,13 @@ describe("how warm a place is", () => {
     render(<Kept units="metric" from={22} />);
     fireEvent.click(screen.getByRole("button", { name: "The place is up" }));
     expect(told).toHaveBeenLastCalledWith(22.5);
-    expect(screen.getByLabelText("The place is (°C)")).toHaveValue(22.5);
+    expect(screen.getByLabelText("The place is (°C)")).toHaveValue("22.5");
   });
   it("is shown in whole steps of Fahrenheit, and kept in Celsius", () => {
     render(<Kept units="us" from={20} />);
-    expect(screen.getByLabelText("The place is (°F)")).toHaveValue(68);
+    expect(screen.getByLabelText("The place is (°F)")).toHaveValue("68");
     fireEvent.click(screen.getByRole("button", { name: "The place is up" }));
-    expect(screen.getByLabelText("The place is (°F)")).toHaveValue(69);
+    expect(screen.getByLabelText("The place is (°F)")).toHaveValue("69");
     expect(told.mock.calls[0][0]).toBeCloseTo(20.556, 3);
   });
   it("ends at frost and at what no drum is kept at", () => {

@@ -1,26 +1,13 @@
 "use client";
 import Link from "next/link";
 import type { FieldErrors } from "@/contracts/fieldErrors";
-import { treatWater } from "@/core/water/chlorine";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";
-import { sayStrip, sayWaterReason } from "@/formats/waterText";
+import { sayStrip } from "@/formats/waterText";
 import type { WatersView } from "@/services/readWaters";
 import { SelectField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
-
-/** Which water, as picked: a source as it runs, or water that was set to stand. */
-export interface WaterDraft {
-  readonly sourceId: number | null;
-  readonly startId: number | null;
-  readonly reason: string;
-}
-
-export const NO_WATER: WaterDraft = { sourceId: null, startId: null, reason: "" };
-
-/** As the server takes it; null while none is picked. */
-export const askedWater = ({ sourceId, startId, reason }: WaterDraft) =>
-  sourceId === null ? null : { sourceId, startId, overrideReason: reason };
+import { waterProblem, type WaterDraft } from "./waterDraft";
 
 interface WaterPickerProps {
   readonly label: string;
@@ -30,27 +17,6 @@ interface WaterPickerProps {
   readonly units: UnitSystem;
   readonly fields: FieldErrors;
   readonly onChange: (value: WaterDraft) => void;
-}
-
-/** What speaks against the picked water; null where nothing does. */
-export function waterProblem(view: WatersView, { sourceId, startId }: WaterDraft, neededL: number): string | null {
-  const water = view.waters.find(({ id }) => id === sourceId);
-  if (!water) return null;
-  const start = view.starts.find(({ id }) => id === startId);
-  if (start) {
-    const leftH = (start.readyMs - view.nowMs) / 3_600_000;
-    if (leftH > 0) return `It wants ${sayDuration(leftH)} more.`;
-    return null;
-  }
-  const answer = treatWater({
-    source: water.kind,
-    freeMgPerL: water.freeMgPerL,
-    totalMgPerL: water.totalMgPerL,
-    volumeL: Math.max(1, neededL),
-    treatment: "none",
-    temperatureC: 20,
-  });
-  return answer.safe ? null : answer.reasons.map(sayWaterReason).join(" ");
 }
 
 /** The water can't be forgotten: it is picked with the batch or the mix, and judged by its source, its strip or its clock. */

@@ -2,7 +2,8 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import type { WatersView } from "@/services/readWaters";
 import { at, FARM, fakeActions, NOW_MS, renderWith, WATERS } from "@/testing/views";
-import { NO_WATER, WaterPicker, waterProblem, type WaterDraft } from "./WaterPicker";
+import { NO_WATER, waterProblem, type WaterDraft } from "./waterDraft";
+import { WaterPicker } from "./WaterPicker";
 import { WaterPanel } from "./WaterPanel";
 
 const start = (id: number, readyInH: number) => ({

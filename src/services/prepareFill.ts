@@ -1,0 +1,140 @@
+import "server-only";
+import type { ActionRequest } from "@/contracts/actions/requests";
+import { METHODS } from "@/core/book";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { fits } from "@/core/quantity/fits";
+import { occupiedLitres } from "@/core/recipe/room";
+import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
+import { listMethodsOfVessel } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { listOpenMixings } from "@/data/mixings";
+import { lockVessel, type VesselState } from "@/data/vessels";
+import { sayVolume } from "@/formats/amounts";
+import { atField, Refusal, refuseAt } from "./refusal";
+
+export type FillRequest = Omit<ActionRequest<"fillVessel">, "requestKey">;
+type FillLine = FillRequest["lines"][number];
+
+function requireFree(vessel: VesselState | null): VesselState {
+  if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+  if (vessel.batchId !== null && vessel.closedAs === null)
+    throw new Refusal(
+      "vessel-busy",
+      `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`,
+      { "/vesselId": "Filled meanwhile." },
+    );
+  if (vessel.batchId !== null && !vessel.cleaned)
+    throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, {
+      "/vesselId": "Clean it first.",
+    });
+  return vessel;
+}
+
+type Sized = Pick<VesselState, "name" | "volumeL" | "diameterM">;
+
+function scaleAsked(request: FillRequest, vessel: Sized, recipe: Recipe): ScaledRecipe {
+  return atField("/basisAmount", () =>
+    scaleRecipe({
+      recipe,
+      vesselL: vessel.volumeL,
+      diameterM: vessel.diameterM,
+      ...(request.headspaceL === null || request.headspaceL === undefined ? {} : { headspaceL: request.headspaceL }),
+      targetBasis: request.basisAmount,
+      include: (request.include ?? []) as IngredientId[],
+      stated: (request.stated ?? []) as ScaleRequest["stated"] & object,
+      substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
+    }),
+  );
+}
+
+export interface UsedLine {
+  readonly ingredient: IngredientId;
+  readonly part: "mix" | "cap";
+  readonly amount: number;
+  readonly unit: "kg" | "L";
+  readonly planned: number;
+  readonly pickedNow: boolean;
+  readonly species: string;
+}
+
+/** What really goes in, beside what the recipe asked for; people use what they have, so more or other lines are welcome. */
+function usedLines(request: FillRequest, scaled: ScaledRecipe): UsedLine[] {
+  return request.lines.map((line: FillLine, index) => {
+    const item = atField(`/lines/${index}/ingredientId`, () => findIngredient(line.ingredientId));
+    const planned = scaled.lines.find((candidate) => candidate.ingredient === item.id && candidate.part === line.part);
+    return {
+      ingredient: item.id,
+      part: line.part,
+      amount: line.used,
+      unit: item.stockUnit,
+      planned: planned?.amount ?? 0,
+      pickedNow: line.pickedNow ?? false,
+      species: line.species?.trim() ?? "",
+    };
+  });
+}
+
+function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[]): number {
+  const filledL = occupiedLitres(recipe, lines);
+  if (!(filledL > 0)) throw refuseAt("bad-request", "/lines", "Nothing goes in.");
+  if (!fits(filledL, vessel.volumeL)) {
+    throw refuseAt(
+      "over-brim",
+      "/lines",
+      `That takes up ${sayVolume(filledL, "metric")} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, "metric")} to the brim.`,
+    );
+  }
+  return filledL;
+}
+
+/** A vessel that once held dung is kept for it: no scrubbing makes it fit for what goes on leaves. */
+async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Recipe): Promise<void> {
+  if (recipe.vesselUse === "manure") return;
+  const held = await listMethodsOfVessel(db, vessel.id);
+  const dung = METHODS.find(({ id, vesselUse }) => vesselUse === "manure" && held.includes(id));
+  if (dung)
+    throw refuseAt(
+      "unfit",
+      "/methodId",
+      `${vessel.name} has held ${dung.name.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
+    );
+}
+
+/** A vessel that is free, has air where the recipe needs it, and held no dung where it may not. @throws {Refusal} */
+export async function requireVesselFor(
+  db: Queryable,
+  vesselId: number,
+  recipe: Recipe,
+  mixingId: number | null = null,
+): Promise<VesselState> {
+  const vessel = requireFree(await lockVessel(db, vesselId));
+  const mixing = (await listOpenMixings(db)).find((open) => open.vesselId === vesselId && open.id !== mixingId);
+  if (mixing)
+    throw new Refusal(
+      "vessel-busy",
+      `${vessel.name} is being filled by ${mixing.actorName} step by step. Finish or give up that one first.`,
+      {
+        "/vesselId": "Being filled.",
+      },
+    );
+  if (recipe.aerated && vessel.airW === 0)
+    throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
+      "/methodId": "This vessel has no air.",
+    });
+  await requireKeptApart(db, vessel, recipe);
+  return vessel;
+}
+
+export interface PreparedFill {
+  readonly scaled: ScaledRecipe;
+  readonly lines: readonly UsedLine[];
+  readonly filledL: number;
+}
+
+/** What a fill comes to in its vessel: asked before the first step of a mixing as at the end of it. @throws {Refusal} at the field */
+export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe): PreparedFill {
+  const scaled = scaleAsked(request, vessel, recipe);
+  const lines = usedLines(request, scaled);
+  return { scaled, lines, filledL: requireRoom(vessel, recipe, lines) };
+}

@@ -1,0 +1,88 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { CARRIED, DEFAULT_RULES, type Carried } from "@/core/safety/carried";
+import { CARRIED_WORDS } from "@/formats/cautionText";
+import { parseNumber } from "@/formats/numbers";
+import type { FieldView } from "@/services/readField";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { NumberField, TextField } from "../kit/fields";
+import { Notice } from "../kit/Notice";
+import { Sheet } from "../kit/Sheet";
+
+const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: FieldView["rules"] }) => {
+  const act = useAct("setHarvestRule");
+  const own = rules.find((rule) => rule.hazard === hazard);
+  const stands = own ?? DEFAULT_RULES[hazard];
+  const [touching, setTouching] = useState(String(stands.touchingD));
+  const [clear, setClear] = useState(String(stands.clearD));
+  const [source, setSource] = useState(own?.source ?? "");
+  const keep = async () => {
+    const touchingD = parseNumber(touching);
+    const clearD = parseNumber(clear);
+    if (await act.run({ hazard, touchingD: touchingD ?? NaN, clearD: clearD ?? NaN, source }))
+      toast.success("Kept. It stands from now on.");
+  };
+  return (
+    <section aria-label={CARRIED_WORDS[hazard]} className="grid gap-3 border-b border-line pb-4">
+      <h3 className="text-lg first-letter:uppercase">{CARRIED_WORDS[hazard]}</h3>
+      <p className="text-[0.92rem] text-soft">
+        {own ? `The farm’s own rule, from: ${own.source}.` : "A cautious rule until the farm sets its own."}
+      </p>
+      {act.error ? (
+        <Notice tone="error" title={act.error.message}>
+          {null}
+        </Notice>
+      ) : null}
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Food touches soil"
+          unit="days"
+          value={touching}
+          onChange={(event) => setTouching(event.target.value)}
+          error={act.fields["/touchingD"]}
+        />
+        <NumberField
+          label="It does not"
+          unit="days"
+          value={clear}
+          onChange={(event) => setClear(event.target.value)}
+          error={act.fields["/clearD"]}
+        />
+      </div>
+      <TextField
+        label="Whose rule it is"
+        placeholder="your certifier, your local code"
+        value={source}
+        onChange={(event) => setSource(event.target.value)}
+        error={act.fields["/source"]}
+      />
+      <Button disabled={act.busy} onClick={() => void keep()}>
+        Keep this rule
+      </Button>
+    </section>
+  );
+};
+
+/** How many days must lie between an application and the harvest, by what the liquid carries: cautious until the farm says otherwise. */
+export const HarvestRulesSheet = ({
+  rules,
+  onClose,
+}: {
+  readonly rules: FieldView["rules"];
+  readonly onClose: () => void;
+}) => (
+  <Sheet
+    open
+    onClose={onClose}
+    title="Days before harvest"
+    lead="What you put on is checked against these. Your local code and your certifier stand above them: set what they ask for."
+  >
+    <div className="grid gap-4">
+      {CARRIED.map((hazard) => (
+        <Rule key={hazard} hazard={hazard} rules={rules} />
+      ))}
+    </div>
+  </Sheet>
+);

@@ -1,0 +1,51 @@
+import { parseNumber } from "@/formats/numbers";
+import { askedWater } from "../water/waterDraft";
+import type { LineDraft } from "./fillPlan";
+import type { Fill } from "./useFill";
+
+/** What the sheet asks besides the recipe and its amounts. */
+export interface FillSaid {
+  readonly vesselId: number;
+  readonly planId: number | null;
+  readonly statedC: number | null;
+  readonly reason: string;
+}
+
+type Drafted = Pick<Fill, "state" | "plan">;
+
+/** The fill as chosen, for a plan, a start, or a mixing step by step; wanted only where the recipe could be scaled. */
+export const chosenRequest = ({ state, plan }: Drafted, said: FillSaid) => ({
+  vesselId: said.vesselId,
+  ...state.key,
+  basisAmount: Number(plan.scaled!.basisAmount.toFixed(6)),
+  include: [...state.include],
+  stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
+    typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
+  ),
+  substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
+  water: askedWater(state.water),
+  planId: said.planId,
+  statedC: said.statedC,
+  overrideReason: said.reason.trim() === "" ? null : said.reason.trim(),
+  toolIds: [...state.tools],
+});
+
+const lineOf = ({ state }: Pick<Drafted, "state">, line: LineDraft) => ({
+  ingredientId: line.ingredient,
+  part: line.part,
+  pickedNow: line.pickedNow,
+  ...(line.pickedNow && state.species[line.ingredient] ? { species: state.species[line.ingredient]! } : {}),
+});
+
+/** The batch as it is started at once. */
+export const fillRequest = (fill: Drafted, said: FillSaid, labourMin: number) => ({
+  ...chosenRequest(fill, said),
+  lines: fill.plan.lines.map((line) => ({ ...lineOf(fill, line), used: line.used as number })),
+  labourMin,
+});
+
+/** The mixing as it is begun, each amount meant. */
+export const mixingRequest = (fill: Drafted, said: FillSaid) => ({
+  ...chosenRequest(fill, said),
+  lines: fill.plan.lines.map((line) => ({ ...lineOf(fill, line), amount: line.used as number })),
+});
