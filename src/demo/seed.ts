@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import type { Database } from "@/data/db";
 import { findRecipe } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
 import { listPlots, listTools } from "@/data/plots";
@@ -86,6 +87,7 @@ class Teller {
         ingredientId: ingredient,
         part,
         used: fill.used?.[ingredient] ?? Math.round(amount * 100) / 100,
+        ...(isPickedPlant(ingredient) ? { pickedNow: true, species: "bean leaves" } : {}),
       }));
     const { batchId } = await fillVessel(this.context(hoursAgo, fill.person), {
       requestKey: keyOf(act),

@@ -56,7 +56,6 @@ export const LOTS = [
   ["vinegar", 6, "bought", 30, 7, 900],
   ["char", 22, "home-made", 110, 6, null],
   ["bran", 8, "bought", 28, 7.5, 120],
-  ["plant", 14, "foraged", 24, 0, null],
 ] as const;
 
 /** Where things stand that are not on the long shelf. */
@@ -67,7 +66,6 @@ export const PLACES: Readonly<Record<string, string>> = {
   "castings": "bay by the gate",
   "compost": "bay by the gate",
   "leaf-mould": "shady side",
-  "plant": "shady side",
   "char": "bay by the gate",
   "bran": "feed bin",
   "rice": "feed bin",

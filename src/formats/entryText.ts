@@ -24,6 +24,7 @@ export const ACT_WORDS: Record<Act, string> = {
   "flies-in": "Flies or ants in it",
   "lid-checked": "Lid and cloth looked at",
   "lid-off": "Lid or cloth found off",
+  "joined": "Both joined",
   "bag-out": "Bag or solids taken out",
   "held-on-air": "Held on its air",
 };

@@ -110,6 +110,9 @@ const SMELL_AHEAD: Readonly<Record<SmellAhead["says"], (smell: SmellAhead) => st
     `${listWords(next).replace(/^./, (first) => first.toUpperCase())} after ${now} would mean that it has failed.`,
 };
 
+/** Said wherever warming is. */
+export const HEAT_SAFELY = "A heater: residual-current device, dry plug, and under water before it gets power.";
+
 /** One reason in plain words. */
 export function sayReason(reason: VerdictReason, telling: Telling): string {
   switch (reason.code) {
@@ -128,7 +131,7 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "pace":
       return sayPace(reason);
     case "cold-ahead":
-      return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} its liquid may fall to ${sayTemperature(reason.celsius, telling.units)}: bring it in, wrap it, or set a heater to ${sayTemperature(reason.comfortC, telling.units)}.`.replace(
+      return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} its liquid may fall to ${sayTemperature(reason.celsius, telling.units)}: bring it in, wrap it, or set a heater to ${sayTemperature(reason.comfortC, telling.units)}. ${HEAT_SAFELY}`.replace(
         /^./,
         (letter) => letter.toUpperCase(),
       );
@@ -156,9 +159,11 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "slow":
       return "It runs slower than its warmth explains: look at culture, chlorine in the water, and dose.";
     case "no-bloom":
-      return `${sayTemperature(reason.meanC, telling.units)} over the last day: at that it only scums over and never heads up. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
+      return `${sayTemperature(reason.meanC, telling.units)} over the last day: at that it only scums over and never heads up. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again. ${HEAT_SAFELY}`;
     case "ph-stuck":
       return `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days, and not for cold (${sayTemperature(reason.meanC, telling.units)}). Check the meter; then add culture and half the sugar again, and close it.`;
+    case "not-done":
+      return `Not logged: ${`${reason.text[0]!.toLowerCase()}${reason.text.slice(1)}`} (day ${Math.round(reason.dueH / 24)}). Without it this is not what its recipe makes${reason.untilH === null ? "" : `, and after day ${Math.round(reason.untilH / 24)} it is too late for it`}. If it was done, log it with its day.`;
     case "too-young":
       return `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`;
     case "sign":
@@ -182,7 +187,7 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
         ? "Its best time is over."
         : `Its window closed about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`;
     case "cold":
-      return `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again.`;
+      return `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again. ${HEAT_SAFELY}`;
     case "too-hot":
       return `${sayTemperature(reason.meanC, telling.units)} over the last day is too hot for it. Shade it, down to ${sayTemperature(reason.comfortHighC, telling.units)}, and add fresh culture.`;
   }
@@ -209,4 +214,5 @@ export const NEXT_WORDS: Record<NextAct, string> = {
   "compost": "Compost it",
   "wait": "Wait",
   "feed": "Feed it",
+  "catch-up": "Do what was missed",
 };

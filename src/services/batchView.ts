@@ -4,7 +4,7 @@ import type { IngredientId } from "@/core/book/ingredients";
 import type { Range, StockUnit } from "@/core/book/range";
 import { phTarget, type Recipe } from "@/core/book/recipe";
 import type { Keeping, Lid } from "@/core/book/types";
-import { SIGN_KINDS, SIGN_WORDS, type MeasureKind, type SignKind } from "@/core/book/words";
+import { SIGN_KINDS, SIGN_WORDS, type Act, type MeasureKind, type SignKind } from "@/core/book/words";
 import type { Quantiles } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
 import type { Basis } from "@/core/judge/forecastBatch";
@@ -16,6 +16,7 @@ import type { NextAct } from "@/core/judge/verdict";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import { solidsStillIn } from "@/core/tend/keptLong";
+import { undoneOf } from "@/core/tend/dueTasks";
 import { sealedAtH } from "@/core/tend/programme";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
@@ -106,6 +107,8 @@ export interface BatchView {
   readonly seal: { readonly atMs: number | null; readonly done: boolean } | null;
   readonly words: readonly WordChoice[];
   readonly floatingSolids: boolean;
+  /** What its recipe does once and a tap logs, while it is not done. */
+  readonly onceActs: readonly Act[];
   /** What comes off at the end, as expected, and how it is kept. */
   readonly closing: {
     readonly yieldPerBasis: Range;
@@ -239,5 +242,6 @@ export function batchView(
       residues: recipe.residues,
     },
     floatingSolids: recipe.basis === "plant",
+    onceActs: undoneOf(recipe, log, Infinity).flatMap(({ act }) => (act === "joined" ? [act] : [])),
   };
 }

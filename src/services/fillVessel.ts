@@ -1,4 +1,5 @@
 import "server-only";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertBatch, insertBatchLine } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -6,6 +7,7 @@ import { insertEquipmentEvent, lockEquipment } from "@/data/equipment";
 import { findFarm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import { lockPlan } from "@/data/plans";
+import { lockLots } from "@/data/stock";
 import { endPlan } from "./shed/plans";
 import type { Context } from "./context";
 import { keepForecast } from "./ferment/keepForecast";
@@ -13,6 +15,7 @@ import { pickedPlant } from "./pickedPlant";
 import { prepareFill, requireVesselFor, type FillRequest, type UsedLine } from "./prepareFill";
 import { pickRecipe } from "./recipes";
 import { refuseAt } from "./refusal";
+import { stateLotsOf } from "./shed/lotStates";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { bookWater } from "./waters";
 import { momentOf, write } from "./write";
@@ -45,6 +48,12 @@ async function drawLine(
     await drawOut(db, ctx, draw);
     return;
   }
+  if (isPickedPlant(line.ingredient) && line.species === "")
+    throw refuseAt(
+      "bad-request",
+      `/lines/${index}/species`,
+      "Which plants are they? Name each, such as nettle, comfrey.",
+    );
   const plant = pickedPlant(line.species, `/lines/${index}/species`, overrideReason);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
   const lotId = await bookIn(
@@ -66,6 +75,39 @@ async function drawLine(
   await drawOut(db, ctx, { ...draw, onlyLotId: lotId });
 }
 
+/** What went in beyond what the shed's books hold came from elsewhere: it comes in with this batch, so that the books are right again. */
+async function bookFromElsewhere(
+  db: Queryable,
+  ctx: Context,
+  batchId: number,
+  line: UsedLine,
+  startedAt: Date,
+  clock: { readonly timeZone: string },
+): Promise<void> {
+  const day = isoDay(startedAt, clock);
+  const open = (await stateLotsOf(db, line.ingredient, await lockLots(db, line.ingredient), day)).filter(
+    ({ hold }) => hold === null,
+  );
+  const short = line.amount - open.reduce((sum, { onHand }) => sum + onHand, 0);
+  if (toMilli(short) <= 0) return;
+  await bookIn(
+    db,
+    ctx,
+    {
+      ingredientId: line.ingredient,
+      origin: "given",
+      receivedOn: day,
+      received: Number(short.toFixed(3)),
+      costMinor: 0,
+      expiresOn: null,
+      note: `not in the books; went into batch ${batchId}`,
+      provenance: {},
+      fromBatchId: null,
+    },
+    startedAt,
+  );
+}
+
 /** The water of a fill is booked with it, so that no batch starts in water that nobody looked at. */
 async function requireWater(
   db: Queryable,
@@ -85,7 +127,7 @@ export async function fillWith(
   db: Queryable,
   ctx: Context,
   request: FillRequest,
-  { mixingId }: { readonly mixingId: number | null },
+  { mixingId, elsewhere = [] }: { readonly mixingId: number | null; readonly elsewhere?: readonly string[] },
 ): Promise<{ batchId: number }> {
   const { recipe, document, versionNo } = await pickRecipe(db, request);
   const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
@@ -124,6 +166,7 @@ export async function fillWith(
       used: line.amount,
     });
     const clock = { timeZone: farm?.timeZone ?? "UTC" };
+    if (elsewhere.includes(line.ingredient)) await bookFromElsewhere(db, ctx, batchId, line, startedAt, clock);
     await drawLine(db, ctx, batchId, line, index, startedAt, clock, request.overrideReason ?? null);
   }
   await requireWater(db, request, batchId, lines, startedAt);

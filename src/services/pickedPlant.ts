@@ -8,20 +8,16 @@ import { Refusal, refuseAt } from "./refusal";
  * @throws {Refusal}
  */
 export function requirePickable(species: string, path: string, overrideReason: string | null): void {
-  for (const name of species
-    .split(/,| and /)
-    .map((part) => part.trim())
-    .filter(Boolean)) {
-    const check = checkPlant(name, "", []);
-    if (check.type === "refused")
-      throw refuseAt(
-        "unfit",
-        path,
-        `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
-      );
-    if (check.type === "unknown" && !overrideReason?.trim())
-      throw new Refusal("reason-needed", check.why, { [path]: check.why, "/overrideReason": "Say why it may go in." });
-  }
+  if (species.trim() === "") return;
+  const check = checkPlant(species, "", []);
+  if (check.type === "refused")
+    throw refuseAt(
+      "unfit",
+      path,
+      `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
+    );
+  if (check.type === "unknown" && !overrideReason?.trim())
+    throw new Refusal("reason-needed", check.why, { [path]: check.why, "/overrideReason": "Say why it may go in." });
 }
 
 /** Where what was picked for a batch comes from, once its plants are let in by name. @throws {Refusal} */

@@ -129,6 +129,8 @@ function verdictTask(
         urgency: "late",
         touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
       };
+    // What was missed stands in the round as the task that it is.
+    case "catch-up":
     case "wait":
       return null;
   }

@@ -73,7 +73,7 @@ describe("what the screens read", () => {
     const { items } = await readShed(farm.context(), await row());
     expect(items.map(({ name, onHand, expiresOn }) => [name, onHand, expiresOn])).toEqual([
       ["Kelp meal", 1, "2031-04-01"],
-      ["Molasses", 5, "2033-10-31"],
+      ["Molasses", 5, "2034-01-01"],
     ]);
     const [kelp] = await listLotsOnHand(farm.scratch.db);
     await inTransaction(farm.scratch.pool, (db) =>

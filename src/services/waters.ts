@@ -118,15 +118,14 @@ interface WaterAsked {
 }
 
 /**
- * Books the water of a batch or an application, and sees that it is fit for living things: by its source, by its strip, or
- * because it stood long enough.
+ * Sees that the water of a batch or an application is fit for living things: by its source, by its strip, or because it stood long enough.
  * @throws {Refusal} at `/water…` where it is not and no reason is given, or where the prepared water does not suffice
  */
-export async function bookWater(
+export async function requireFitWater(
   db: Queryable,
   asked: WaterAsked,
-  use: Omit<WaterUse, "sourceId" | "startId" | "overrideReason">,
-): Promise<void> {
+  use: Pick<WaterUse, "volumeL" | "at">,
+): Promise<Pick<WaterUse, "sourceId" | "startId" | "overrideReason">> {
   const water = await requireWater(db, asked.sourceId, "/water/sourceId");
   const reason = asked.overrideReason?.trim() || null;
   const startId = asked.startId ?? null;
@@ -156,5 +155,12 @@ export async function bookWater(
         `Only ${sayVolume(start.leftL, "metric")} of this water is left; ${sayVolume(use.volumeL, "metric")} goes in.`,
       );
   }
-  await insertWaterUse(db, { ...use, sourceId: water.id, startId, overrideReason: reason });
+  return { sourceId: water.id, startId, overrideReason: reason };
 }
+
+/** Books the water of a batch or an application. @throws {Refusal} as `requireFitWater` */
+export const bookWater = async (
+  db: Queryable,
+  asked: WaterAsked,
+  use: Omit<WaterUse, "sourceId" | "startId" | "overrideReason">,
+): Promise<void> => void (await insertWaterUse(db, { ...use, ...(await requireFitWater(db, asked, use)) }));

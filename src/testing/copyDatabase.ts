@@ -1,7 +1,7 @@
 import { execFile, spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
 import { createReadStream } from "node:fs";
-import { finished } from "node:stream/promises";
+import { pipeline } from "node:stream/promises";
 import { promisify } from "node:util";
 
 const run = promisify(execFile);
@@ -27,9 +27,13 @@ export async function copyOf(dumpFile: string | null, serverUrl: string): Promis
   const load = spawn("mariadb", [...args, name], { ...options, stdio: ["pipe", "ignore", "pipe"] });
   let complaint = "";
   load.stderr.on("data", (chunk) => (complaint += String(chunk)));
-  createReadStream(dumpFile).pipe(load.stdin);
-  const code = await new Promise((resolve) => load.on("close", resolve));
-  await finished(load.stdin).catch(() => undefined);
+  const ended = new Promise((resolve) => load.on("close", resolve));
+  // A dump that is not there must not leave the client waiting for one.
+  await pipeline(createReadStream(dumpFile), load.stdin).catch((error: unknown) => {
+    complaint += String(error);
+    load.kill();
+  });
+  const code = await ended;
   if (code !== 0) throw new Error(`${dumpFile} could not be copied: ${complaint}`);
   return url;
 }

@@ -3,6 +3,7 @@ import path from "node:path";
 import type { Pool } from "mysql2/promise";
 import { findRecipe } from "@/core/book";
 import { PICKED_FRESH } from "@/core/book/ingredients";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { openPool, type Queryable } from "@/data/db";
 import { listActors } from "@/data/farm";
@@ -101,8 +102,21 @@ export class TestFarm {
   vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> =>
     (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;
   lot = async (ingredientId: string, amount: number, cost: number, receivedOn = "2030-11-01"): Promise<number> =>
-    (await receiveLot(this.context(), { requestKey: key(), ingredientId, amount, origin: "bought", receivedOn, cost }))
-      .lotId;
+    (
+      await receiveLot(this.context(), {
+        requestKey: key(),
+        ingredientId,
+        amount,
+        origin: "bought",
+        receivedOn,
+        // Sound on every day of a test, whatever such things usually keep.
+        expiresOn: "2034-01-01",
+        cost,
+        ...(isPickedPlant(ingredientId)
+          ? { provenance: { plant: { species: "comfrey", part: "tips", place: "" } } }
+          : {}),
+      })
+    ).lotId;
   plot = async (name: string, extra: object = {}): Promise<number> =>
     (await addPlot(this.context(), { requestKey: key(), name, stage: "growing", widthM: 1, lengthM: 10, ...extra }))
       .plotId;
@@ -130,6 +144,7 @@ export class TestFarm {
           part,
           used: Number(amount.toFixed(3)),
           pickedNow: PICKED_FRESH.some((id) => id === ingredient),
+          ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
         })),
       statedC: 22,
       labourMin: 30,

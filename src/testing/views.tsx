@@ -111,6 +111,7 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     powerOff: false,
     lidOff: false,
     solidsIn: false,
+    onceActs: [],
     heldUntilMs: null,
     isBed: false,
     phDecides: false,

@@ -83,6 +83,14 @@ export const FINISH_MIXING = object(["requestKey", "mixingId", "labourMin"], {
   statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
   labourMin: MINUTES,
   overrideReason: { type: ["string", "null"], maxLength: 300 },
+  /** Where the water that was meant is not to be had any more, what went in in its place. */
+  water: { anyOf: [WATER_ASKED, { type: "null" }] },
+  /** Where the vessel was taken meanwhile, the one it stands in. */
+  vesselId: { anyOf: [ROW_ID, { type: "null" }] },
+  /** Ingredients of which more went in than the shed's books hold: the rest came from elsewhere. */
+  elsewhere: { type: "array", maxItems: 40, uniqueItems: true, items: ID },
+  /** What was picked, where it was not named before. */
+  species: { type: "string", maxLength: 120 },
 });
 
 export const DROP_MIXING = object(["requestKey", "mixingId"], {

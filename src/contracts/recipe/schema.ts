@@ -87,6 +87,7 @@ export const RECIPE_DOCUMENT = object(
         why: { type: "string", maxLength: 500 },
         adds: { type: "array", maxItems: 20, items: INGREDIENT },
         waitMin: { type: "number", minimum: 0, maximum: 100000 },
+        onDay: { type: "number", minimum: 0, maximum: 400 },
       }),
     },
     cues: {
@@ -116,6 +117,7 @@ export const RECIPE_DOCUMENT = object(
         everyH: { type: "number", exclusiveMinimum: 0, maximum: 20000 },
         fromH: HOURS,
         untilH: HOURS,
+        once: { type: "boolean" },
         ifMissed: { type: "string", maxLength: 500 },
       }),
     },

@@ -31,7 +31,7 @@ export const step = (
   text: string,
   why: string,
   adds: readonly IngredientId[] = [],
-  extra: Pick<Step, "waitMin"> = {},
+  extra: Pick<Step, "waitMin" | "onDay"> = {},
 ): Step => ({ id, text, why, adds, ...extra });
 
 export const task = (
@@ -41,6 +41,15 @@ export const task = (
   [fromH, untilH]: readonly [number, number?],
   ifMissed: string,
 ): TendingTask => ({ act, text, everyH, fromH, ...(untilH === undefined ? {} : { untilH }), ifMissed });
+
+/** Done once, on its day; late after half of `lateH`. */
+export const onceTask = (
+  act: TendingTask["act"],
+  text: string,
+  span: readonly [number, number?],
+  ifMissed: string,
+  lateH = 24,
+): TendingTask => ({ ...task(act, text, lateH, span, ifMissed), once: true });
 
 export const stage = (
   id: string,

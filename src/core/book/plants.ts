@@ -1,4 +1,5 @@
 import type { IngredientId } from "./ingredients";
+import { bareName, namesAnywhere, plantKey } from "./plantNames";
 
 /** What a grower may want to put in a vessel: known by name, since nothing unknown goes in. */
 export type PlantKind = "leafy" | "legume" | "flower" | "fruit" | "root" | "water-weed" | "grass";
@@ -96,14 +97,20 @@ export const PLANTS: readonly Plant[] = [
   ),
   good("marigold", "flower", "daisy", ["calendula", "marigolds"]),
   good("sunflower", "flower", "daisy", ["sunflowers"]),
-  good("plum", "fruit", "rose", ["plums"]),
+  good(
+    "plum",
+    "fruit",
+    "rose",
+    ["plums", "damson", "sloe"],
+    "Stones left whole or taken out: crushed, they give off cyanide.",
+  ),
   good("apple", "fruit", "rose", ["apples", "windfalls", "pear", "pears", "windfall apples"]),
   good(
     "cherry",
     "fruit",
     "rose",
     ["cherries", "peaches", "peach", "apricot", "apricots"],
-    "Fruit only: leaves and stones give off cyanide when crushed.",
+    "Fruit only, stones left whole or taken out: leaves and crushed stones give off cyanide.",
   ),
   good("banana", "fruit", "banana", ["bananas", "banana peels", "banana peel"]),
   good("papaya", "fruit", "papaya", ["papayas", "mango", "mangoes", "pineapple", "guava"]),
@@ -127,7 +134,23 @@ export const PLANTS: readonly Plant[] = [
     "grape",
   ]),
   good("fruit", "fruit", "mixed", ["fruits", "unripe fruit", "spoiled fruit"], "Bruised is fine; mouldy is not."),
-  good("tomato", "fruit", "nightshade", ["tomatoes", "pepper", "peppers", "aubergine", "eggplant"], OWN_KIN),
+  good(
+    "tomato",
+    "fruit",
+    "nightshade",
+    [
+      "tomatoes",
+      "tomato leaf",
+      "tomato leaves",
+      "tomato plants",
+      "tomato suckers",
+      "pepper",
+      "peppers",
+      "aubergine",
+      "eggplant",
+    ],
+    OWN_KIN,
+  ),
   good("carrot", "root", "carrot", ["carrots"]),
   good("beet", "root", "amaranth", ["beets", "beetroot", "turnip", "turnips"]),
   good(
@@ -142,7 +165,7 @@ export const PLANTS: readonly Plant[] = [
     "water-weed",
     "arum",
     ["water weed", "lake grass", "lake weed", "pond weed", "pondweed", "water hyacinth"],
-    SALTY,
+    "Not where the water is green as paint or smells musty: such blooms are poisonous to people and dogs, and no brewing helps. Brackish: rinse it well.",
   ),
   good("seaweed", "water-weed", "seaweed", ["kelp", "wrack"], SALTY),
   good(
@@ -152,42 +175,106 @@ export const PLANTS: readonly Plant[] = [
     ["grass clippings", "clippings", "lawn"],
     "From a lawn or a field that was not sprayed: weedkiller survives it. Sow three beans in it first.",
   ),
-  poison("hemlock", "carrot", "Hemlock kills, and a mouthful of spray is enough.", ["water hemlock", "poison hemlock"]),
+  poison("hemlock", "carrot", "Hemlock kills, and a mouthful of spray is enough.", [
+    "water hemlock",
+    "poison hemlock",
+    "conium",
+    "cicuta",
+    "water dropwort",
+  ]),
   poison("foxglove", "plantain", "Foxglove stops hearts.", ["digitalis"]),
-  poison("oleander", "dogbane", "Oleander stops hearts, in smoke and in water too."),
-  poison("yew", "yew", "Yew kills people and beasts, dry or green."),
-  poison("lily of the valley", "asparagus", "Lily of the valley poisons the heart.", ["lily-of-the-valley"]),
-  poison("ragwort", "daisy", "Ragwort ruins livers, slowly and for good.", ["ragworts", "groundsel"]),
-  poison("monkshood", "buttercup", "Monkshood kills through the skin.", ["aconite", "wolfsbane"]),
+  poison("oleander", "dogbane", "Oleander stops hearts, in smoke and in water too.", ["nerium"]),
+  poison("yew", "yew", "Yew kills people and beasts, dry or green.", ["taxus"]),
+  poison("lily of the valley", "asparagus", "Lily of the valley poisons the heart.", ["convallaria"]),
+  poison("ragwort", "daisy", "Ragwort ruins livers, slowly and for good.", [
+    "groundsel",
+    "senecio",
+    "jacobaea",
+    "tansy ragwort",
+    "stinking willie",
+  ]),
+  poison("monkshood", "buttercup", "Monkshood kills through the skin.", ["aconite", "aconitum", "wolfsbane"]),
   poison("deadly nightshade", "nightshade", "Nightshade poisons people.", [
+    "nightshade",
     "belladonna",
+    "atropa",
     "thorn apple",
     "datura",
     "jimson weed",
+    "jimsonweed",
     "henbane",
+    "hyoscyamus",
+    "angel's trumpet",
+    "brugmansia",
+    "moonflower",
   ]),
-  poison("castor bean", "spurge", "Castor bean holds ricin.", ["castor", "ricin"]),
+  poison("castor bean", "spurge", "Castor bean holds ricin.", ["castor", "ricin", "ricinus", "castor oil plant"]),
   poison("tobacco", "nightshade", "Nicotine poisons people, and tobacco carries virus to tomatoes and their kin.", [
     "nicotine",
-    "tobacco leaves",
+    "nicotiana",
+    "tabacum",
+    "cigarette",
   ]),
-  poison("laburnum", "pea", "Laburnum poisons people and animals."),
-  poison("giant hogweed", "carrot", "Its sap burns skin in the sun.", ["hogweed"]),
-  poison("poison ivy", "sumac", "Its oil burns skin and lungs.", ["poison oak"]),
+  poison("laburnum", "pea", "Laburnum poisons people and animals.", ["golden chain", "golden rain tree"]),
+  poison("giant hogweed", "carrot", "Its sap burns skin in the sun.", ["hogweed", "heracleum"]),
+  poison("poison ivy", "sumac", "Its oil burns skin and lungs.", ["poison oak", "poison sumac", "toxicodendron"]),
+  poison("ivy", "ginseng", "Ivy is poisonous and burns skin."),
   poison("meadow saffron", "colchicum", "Meadow saffron kills, and is taken for wild garlic.", [
     "autumn crocus",
     "colchicum",
   ]),
-  poison("rhubarb leaf", "dock", "Rhubarb leaves are poisonous; the stalks may go in.", ["rhubarb leaves"]),
+  poison("false hellebore", "melanthium", "It kills, and is taken for wild garlic or ramps.", ["veratrum"]),
+  poison("hellebore", "buttercup", "Hellebore poisons the heart.", ["helleborus", "christmas rose"]),
+  poison("buttercup", "buttercup", "Fresh buttercup blisters mouth and skin.", ["ranunculus", "lesser celandine"]),
+  poison("larkspur", "buttercup", "Larkspur stops breathing.", ["delphinium"]),
+  poison("lords and ladies", "arum", "Its juice swells the throat.", ["cuckoo pint", "arum", "dieffenbachia"]),
+  poison("bryony", "gourd", "Bryony poisons people.", ["bryonia", "black bryony"]),
+  poison("dog's mercury", "spurge", "Dog’s mercury poisons people and beasts.", ["mercurialis"]),
+  poison("spurge", "spurge", "Its milk burns skin and eyes.", ["euphorbia"]),
+  poison("cherry laurel", "rose", "Cherry laurel gives off cyanide when it is crushed.", [
+    "laurocerasus",
+    "laurel hedge",
+  ]),
+  poison("rhododendron", "heath", "It poisons people and beasts.", ["azalea", "mountain laurel"]),
+  poison("daphne", "mezereum", "Daphne burns the mouth and kills.", ["mezereon", "spurge laurel"]),
+  poison("privet", "olive", "Privet poisons people and beasts.", ["ligustrum"]),
+  poison("wisteria", "pea", "Wisteria poisons people."),
+  poison("lantana", "verbena", "Lantana ruins livers."),
+  poison("pokeweed", "pokeweed", "Pokeweed poisons people, root and leaf.", ["phytolacca", "pokeberry"]),
+  poison("daffodil", "amaryllis", "Daffodils poison people, bulb and leaf.", ["narcissus", "snowdrop"]),
+  poison("rosary pea", "pea", "A single seed can kill.", ["abrus"]),
+  poison("rhubarb leaf", "dock", "Rhubarb leaves are poisonous; the stalks may go in."),
 ];
 
-const plain = (text: string) => text.trim().toLowerCase().replace(/\s+/g, " ");
+const BY_KEY = new Map(
+  PLANTS.flatMap((plant) => [plant.name, ...plant.also].map((name) => [plantKey(name), plant] as const)),
+);
 
-/** A plant by any of its names; null for one that the book doesn't know, which is a reason to leave it out. */
-export function findPlant(typed: string): Plant | null {
-  const wanted = plain(typed);
-  return PLANTS.find(({ name, also }) => name === wanted || also.includes(wanted)) ?? null;
-}
+/** A plant by any of its names, plural or with a part of it named; null for one that the book doesn't know, which is a reason to leave it out. */
+export const findPlant = (typed: string): Plant | null =>
+  BY_KEY.get(plantKey(typed)) ?? BY_KEY.get(bareName(typed)) ?? null;
+
+/** The poisonous plant that a text names anywhere in it, by any of its names, with a slip of a letter too; null where none does. */
+export const poisonIn = (text: string): Plant | null =>
+  PLANTS.find(
+    ({ refused, name, also }) => refused !== null && [name, ...also].some((word) => namesAnywhere(text, word)),
+  ) ?? null;
+
+/** Words that say many plants and none: what is in them is asked. */
+export const NAMES_NONE: readonly string[] = [
+  "weed",
+  "green",
+  "garden green",
+  "thinning",
+  "crop waste",
+  "plant",
+  "flower",
+  "blossom",
+  "hedge clipping",
+  "foliage",
+  "leaf",
+  "mixed weed",
+];
 
 /** Ingredients whose place a plant takes, by its kind, with what that kind is chosen for. */
 export const PLANT_SLOTS: Readonly<

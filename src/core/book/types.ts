@@ -43,6 +43,8 @@ export interface Step {
   readonly adds: readonly IngredientId[];
   /** How long to wait before the next step, minutes. */
   readonly waitMin?: number;
+  /** Day of the batch on which it is done, where that is not the first: no step of the mixing, but a task of its day. */
+  readonly onDay?: number;
 }
 
 export type CueMeaning = "not-yet" | "ready" | "past" | "failed";
@@ -90,6 +92,8 @@ export interface TendingTask {
   /** From and until which hour of the batch; open-ended if `untilH` is missing. */
   readonly fromH: number;
   readonly untilH?: number;
+  /** Done once, at `fromH`; `everyH` then says how late is late. */
+  readonly once?: boolean;
   /** What a miss means, and the way back. */
   readonly ifMissed: string;
 }

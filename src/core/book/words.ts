@@ -70,6 +70,7 @@ export const ACTS = [
   "lid-checked",
   "lid-off",
   "bag-out",
+  "joined",
   "held-on-air",
 ] as const;
 export type Act = (typeof ACTS)[number];

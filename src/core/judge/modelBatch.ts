@@ -54,6 +54,7 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "fed":
     case "lid-checked":
     case "bag-out":
+    case "joined":
     case "held-on-air":
       return [];
   }

@@ -1,6 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import type { CueMeaning } from "../book/types";
-import type { PhInstrument, PhSpot, SignKind } from "../book/words";
+import type { Act, PhInstrument, PhSpot, SignKind } from "../book/words";
 import type { ObservationType } from "../ferment/evidence/observations";
 import type { HardRule } from "../ferment/outlook/spoilage";
 import type { Basis } from "./forecastBatch";
@@ -36,6 +36,14 @@ export type VerdictReason =
       readonly perDay: number | null;
       readonly ageH: number;
       readonly instrument: PhInstrument;
+    }
+  /** A thing of a later day that the recipe does once, and the log does not show. */
+  | {
+      readonly code: "not-done";
+      readonly act: Act;
+      readonly text: string;
+      readonly dueH: number;
+      readonly untilH: number | null;
     }
   | { readonly code: "ph-missing" }
   | { readonly code: "ph-very-low"; readonly ph: number }

@@ -16,10 +16,12 @@ import { smellAhead } from "./nextSmell";
 import { phReasons } from "./phEvidence";
 import { latestAirOff, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
-import type { VerdictState } from "./verdictState";
+import { undoneOf } from "../tend/dueTasks";
+import { isUsable, type VerdictState } from "./verdictState";
+import type { Act } from "../book/words";
 
 export type NextAct =
-  "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed";
+  "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed" | "catch-up";
 
 export interface Verdict {
   readonly state: VerdictState;
@@ -240,6 +242,24 @@ function byRule(evidence: Evidence): Judged {
   }
 }
 
+/** What its recipe does once on a later day must be done before it counts as ready: without its sugar a serum is another thing. */
+function withWhatIsUndone(input: JudgeInput, verdict: Judged): Judged {
+  const [undone] = undoneOf(input.recipe, input.log, input.nowH);
+  if (!undone) return verdict;
+  const reason: VerdictReason = {
+    code: "not-done",
+    act: undone.act as Act,
+    text: undone.text,
+    dueH: undone.fromH,
+    untilH: undone.untilH ?? null,
+  };
+  return {
+    state: isUsable(verdict.state) ? "near" : verdict.state,
+    reasons: [reason, ...verdict.reasons],
+    next: isUsable(verdict.state) ? { act: "catch-up", hour: input.nowH } : verdict.next,
+  };
+}
+
 /** What is said besides, whatever the rule found. */
 function asides({ forecast, recipe, log, nowH }: JudgeInput, evidence: Evidence): VerdictReason[] {
   const hold = holdOnAir(recipe, log, forecast.window.end.p50);
@@ -278,7 +298,7 @@ export function judge(input: JudgeInput): Verdict {
     };
   }
   const evidence = weighSigns(input);
-  const verdict = standingStill(input) ?? byRule(evidence);
+  const verdict = withWhatIsUndone(input, standingStill(input) ?? byRule(evidence));
   return { ...verdict, reasons: [...verdict.reasons, ...asides(input, evidence)], spoilt: null };
 }
 

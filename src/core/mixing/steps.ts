@@ -47,6 +47,9 @@ export interface MixLine {
   readonly role: string;
 }
 
+/** What may be in lumps. */
+const CLOTS: readonly IngredientId[] = ["molasses", "brown-sugar", "raw-sugar", "pulse-flour", "oat-flour"];
+
 const step = (key: string, title: string, text: string, why: string, rest: Partial<MixStep> = {}): MixStep => ({
   key,
   title,
@@ -234,7 +237,21 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
         wait,
       }),
     );
-  for (const own of recipe.steps) {
+  const has = (test: (line: MixLine) => boolean) => lines.some(test);
+  const checks = [
+    ...(has(({ ingredient }) => CLOTS.includes(ingredient)) && has(({ unit }) => unit === "L") ? [LUMPS] : []),
+    ...(recipe.ingredients.some(({ bagged, ingredient }) => bagged && has(({ slot }) => slot === ingredient))
+      ? [BAG]
+      : []),
+    ...(recipe.family === "solid" ? [MOISTURE] : []),
+    ...(recipe.family === "sugar" ? [COAT] : []),
+    ...(recipe.family === "char" ? [SINKS] : []),
+  ];
+  const today = recipe.steps.filter(({ onDay = 0 }) => onDay === 0);
+  // The fistful is squeezed, the coat looked at, before anything is packed, capped or closed.
+  const lastAdding = today.findLastIndex(({ id, adds }) => adds.length > 0 && !CLOSING.includes(id));
+  for (const [at, own] of today.entries()) {
+    if (at === lastAdding + 1) steps.push(...checks);
     if (own.id === "note" || (CLOSING.includes(own.id) && own.adds.length === 0)) continue;
     // The cap of sugar goes on at its own step, not with the sugar that coats.
     const here =
@@ -250,21 +267,14 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
     for (const [index, line] of here.entries()) add(line, own.text, own.why, index === here.length - 1 ? wait : null);
     if (own.id === "air") steps.push(BUBBLES);
   }
+  // What the recipe has no step for goes in before the checks.
+  const checksAt = steps.findIndex((one) => checks.includes(one));
+  const extra = steps.length;
   for (const line of left) add(line, line.role, "It is part of this batch.", null);
+  const added = steps.splice(extra);
+  steps.splice(checksAt < 0 ? steps.length : checksAt, 0, ...added);
+  if (lastAdding === today.length - 1) steps.push(...checks);
   if (recipe.aerated && !steps.includes(POWER)) steps.push(POWER, BUBBLES);
-  const has = (test: (line: MixLine) => boolean) => lines.some(test);
-  if (
-    has(({ ingredient }) =>
-      ["molasses", "brown-sugar", "raw-sugar", "pulse-flour", "oat-flour"].includes(ingredient),
-    ) &&
-    has(({ unit }) => unit === "L")
-  )
-    steps.push(LUMPS);
-  if (recipe.ingredients.some(({ bagged, ingredient }) => bagged && has(({ slot }) => slot === ingredient)))
-    steps.push(BAG);
-  if (recipe.family === "solid") steps.push(MOISTURE);
-  if (recipe.family === "sugar") steps.push(COAT);
-  if (recipe.family === "char") steps.push(SINKS);
   return [
     ...steps,
     lidStep(recipe),

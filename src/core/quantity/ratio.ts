@@ -32,7 +32,9 @@ function partsReadings(one: string, other: string, text: string, path: string): 
     if (water === 0) throw new DomainError("ratio-without-water", { text }, path);
     if (!(concentrate > 0) || !(water > 0)) throw unreadableRatio(text, path);
     const asWritten = { partsWater: water / concentrate };
-    return concentrate >= TURNED_ROUND && concentrate / water >= TURNED_ROUND ? [asWritten, { partsWater: concentrate / water }] : [asWritten];
+    return concentrate >= TURNED_ROUND && concentrate / water >= TURNED_ROUND
+      ? [asWritten, { partsWater: concentrate / water }]
+      : [asWritten];
   });
 }
 

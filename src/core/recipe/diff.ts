@@ -81,7 +81,7 @@ export const diffRecipes = (before: RecipeDocument, after: RecipeDocument): Reci
     before.tending,
     after.tending,
     ({ act, fromH }) => `${act} from hour ${fromH}`,
-    ({ text, everyH }) => `${text}, every ${everyH} h`,
+    ({ text, everyH, once }) => `${text}, ${once ? "once" : `every ${everyH} h`}`,
   ),
   ...changes(
     "use",

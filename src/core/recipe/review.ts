@@ -1,6 +1,6 @@
 import { findRecipe } from "../book";
 import { findIngredient } from "../book/ingredients";
-import { PLANTS } from "../book/plants";
+import { poisonIn } from "../book/plants";
 import type { MethodIngredient } from "../book/types";
 import type { RecipeDocument } from "./document";
 
@@ -85,10 +85,7 @@ function textFlags(document: RecipeDocument): RecipeFlag[] {
     }
     if (/handful[s]?( of)?( sea)?[\s-]*salt/i.test(text))
       flags.push({ weight: "unconfirmed", path, text: "A handful of salt is three or four times too much: weigh it." });
-    const poison = PLANTS.find(
-      ({ refused, name, also }) =>
-        refused !== null && [name, ...also].some((word) => new RegExp(`\\b${word}\\b`, "i").test(text)),
-    );
+    const poison = poisonIn(text);
     // A step that warns of a poisonous plant names it as well.
     if (poison && !/\b(no|never|not|without)\b/i.test(text))
       flags.push({ weight: "refused", path, text: poison.refused! });

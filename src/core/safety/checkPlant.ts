@@ -1,4 +1,5 @@
-import { findPlant, PLANTS, type Plant } from "../book/plants";
+import { plantKey, plantsIn } from "../book/plantNames";
+import { findPlant, NAMES_NONE, poisonIn, type Plant } from "../book/plants";
 
 export type PlantCheck =
   | { readonly type: "refused"; readonly plant: Plant; readonly why: string }
@@ -28,21 +29,17 @@ export function familyOfCrop(crop: string): string | null {
 /** Places that nothing is picked from, whatever grows there. */
 export const NEVER_FROM = ["roadside", "sprayed", "railway", "car park", "industrial", "dump"] as const;
 
-/**
- * Whether a plant may be picked for a brew. A poisonous one is refused for good; an unknown one, one that wants care, one from bad ground
- * or of the crop's own family wants a reason that is kept.
- * @param crops what it is meant for; may be empty
- */
-export function checkPlant(species: string, place: string, crops: readonly string[]): PlantCheck {
-  const plant = findPlant(species);
-  if (plant?.refused) return { type: "refused", plant, why: plant.refused };
-  // A poisonous plant is known by any part of what was typed: "a bit of hemlock".
-  const lurking = PLANTS.find(
-    ({ refused, name, also }) =>
-      refused !== null &&
-      [name, ...also].some((word) => word.length > 3 && new RegExp(`\\b${word}\\b`).test(species.trim().toLowerCase())),
-  );
+const GRAVITY = { refused: 3, unknown: 2, caution: 1, good: 0 } as const;
+
+function checkOne(species: string, place: string, crops: readonly string[]): PlantCheck {
+  const lurking = poisonIn(species);
   if (lurking) return { type: "refused", plant: lurking, why: lurking.refused! };
+  const plant = findPlant(species);
+  if (NAMES_NONE.includes(plantKey(species)) || (plant !== null && plant.family === "mixed" && plant.kind !== "fruit"))
+    return {
+      type: "unknown",
+      why: `“${species.trim()}” may be anything: which plants are they? Name each, such as nettle, chickweed, dock.`,
+    };
   const bad = NEVER_FROM.find((word) => place.toLowerCase().includes(word));
   if (bad && plant)
     return {
@@ -63,4 +60,18 @@ export function checkPlant(species: string, place: string, crops: readonly strin
       why: `${plant.name} is of the ${plant.family} family, as ${kin} is: it may carry its diseases.`,
     };
   return plant.caution ? { type: "caution", plant, why: plant.caution } : { type: "good", plant };
+}
+
+/**
+ * Whether what was picked may go into a brew; several plants of one line are each looked at, and the gravest word counts. A poisonous one, known by any of
+ * its names, plural, Latin or misspelt by a letter, anywhere in the text, is refused for good; an unknown one, a name that says none, one that wants
+ * care, one from bad ground or of the crop's own family wants a reason that is kept.
+ * @param crops what it is meant for; may be empty
+ */
+export function checkPlant(species: string, place: string, crops: readonly string[]): PlantCheck {
+  const lurking = poisonIn(species);
+  if (lurking) return { type: "refused", plant: lurking, why: lurking.refused! };
+  const names = findPlant(species) ? [species] : plantsIn(species);
+  const checks = (names.length > 0 ? names : [species]).map((name) => checkOne(name, place, crops));
+  return checks.toSorted((a, b) => GRAVITY[b.type] - GRAVITY[a.type])[0]!;
 }

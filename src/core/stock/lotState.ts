@@ -101,9 +101,12 @@ export function lotHold(lot: LotFacts, state: LotState, onDay: string): LotHold 
     };
   const found = state.vigour === null ? null : judgeHandful(lot.ingredientId, state.vigour);
   if (found && !found.fit) return { hard: false, because: `a handful of it failed: ${found.word}` };
-  if (!isLiving(lot.ingredientId)) return null;
   if (state.expiresOn !== null && state.expiresOn < onDay)
-    return { hard: false, because: `a live culture past its day (${state.expiresOn})` };
+    return {
+      hard: false,
+      because: `${isLiving(lot.ingredientId) ? "a live culture past" : "past"} its day (${state.expiresOn})`,
+    };
+  if (!isLiving(lot.ingredientId)) return null;
   const hot = state.hazards.find(({ because }) => because.includes("stood hot"));
   return hot ? { hard: false, because: hot.because } : null;
 }

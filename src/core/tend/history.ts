@@ -19,6 +19,10 @@ export function tendingHistory(recipe: Recipe, log: readonly LogItem[], nowH: nu
       .filter((item) => answers(task, item))
       .map(({ hour }) => hour)
       .toSorted((a, b) => a - b);
+    if (task.once) {
+      const done = doneH.some((hour) => hour >= task.fromH - task.everyH / 2);
+      return { task, doneH, missedH: !done && nowH > task.fromH + task.everyH / 2 ? [task.fromH] : [] };
+    }
     const missedH: number[] = [];
     const lastH = Math.min(task.untilH ?? Infinity, nowH - task.everyH / 2);
     for (let dueH = task.fromH; dueH <= lastH;) {

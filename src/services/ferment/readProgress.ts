@@ -48,6 +48,7 @@ export interface Progress {
     readonly text: string;
     readonly act: string;
     readonly everyH: number;
+    readonly once: boolean;
     readonly doneMs: readonly number[];
     readonly missedMs: readonly number[];
     readonly ifMissed: string;
@@ -194,6 +195,7 @@ export async function readProgress(
       text: task.text,
       act: task.act,
       everyH: task.everyH,
+      once: task.once ?? false,
       doneMs: doneH.map(ms),
       missedMs: missedH.map(ms),
       ifMissed: task.ifMissed,

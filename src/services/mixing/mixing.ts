@@ -10,7 +10,11 @@ import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixi
 import type { Context } from "../context";
 import { fillWith } from "../fillVessel";
 import { requirePickable } from "../pickedPlant";
-import { requireVesselFor } from "../prepareFill";
+import { prepareFill, requireVesselFor, type FillRequest, type PreparedFill } from "../prepareFill";
+import { planDraw } from "../shed/shedBook";
+import { requireFitWater } from "../waters";
+import { findFarm } from "@/data/farm";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { pickRecipe } from "../recipes";
 import { atField, Refusal, refuseAt } from "../refusal";
 import { momentOf, write } from "../write";
@@ -28,15 +32,50 @@ export function stepsOf(recipe: Recipe, fill: Pick<MixingFill, "lines" | "substi
   return mixingSteps(recipe, lines, occupiedLitres(recipe, lines));
 }
 
+type Meant = Omit<ActionRequest<"startMixing">, "requestKey">;
+const asFill = ({ lines, ...chosen }: Meant): FillRequest => ({
+  ...chosen,
+  lines: lines.map(({ amount, ...line }) => ({ ...line, used: amount })),
+  labourMin: 1,
+});
+
+/** All that its end will ask is asked before the first step: the water, the shed, the plants by name. @throws {Refusal} at the field */
+async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { lines }: PreparedFill): Promise<void> {
+  const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
+  const overrideReason = request.overrideReason ?? null;
+  for (const [index, line] of lines.entries()) {
+    if (line.ingredient === "water") {
+      if (line.amount <= 0) continue;
+      if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
+      await requireFitWater(db, request.water, { volumeL: line.amount, at: ctx.now() });
+    } else if (line.pickedNow) {
+      if (isPickedPlant(line.ingredient) && line.species === "")
+        throw refuseAt(
+          "bad-request",
+          `/lines/${index}/species`,
+          "Which plants are they? Name each, such as nettle, comfrey.",
+        );
+      requirePickable(line.species, `/lines/${index}/species`, overrideReason);
+    } else
+      await planDraw(db, {
+        ingredient: line.ingredient,
+        amount: line.amount,
+        batchId: 0,
+        at: ctx.now(),
+        timeZone,
+        path: `/lines/${index}/used`,
+        overrideReason,
+      });
+  }
+}
+
 /** Begins a fill that is done step by step; the vessel is taken from now on. @throws {Refusal} */
 export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
   write(ctx, "startMixing", input, async (db, { requestKey: _key, ...request }) => {
     const { recipe } = await pickRecipe(db, request);
-    await requireVesselFor(db, request.vesselId, recipe);
+    const vessel = await requireVesselFor(db, request.vesselId, recipe);
     stepsOf(recipe, request);
-    request.lines.forEach(({ species }, index) =>
-      requirePickable(species?.trim() ?? "", `/lines/${index}/species`, request.overrideReason ?? null),
-    );
+    await requireFinishable(db, ctx, request, prepareFill(asFill(request), vessel, recipe));
     const fill: MixingFill = { ...request, name: recipe.shortName };
     return {
       mixingId: await insertMixing(db, {
@@ -138,18 +177,23 @@ export const finishMixing = (ctx: Context, input: unknown): Promise<{ batchId: n
     if (next) throw refuseAt("unfit", "/mixingId", `Still to do: ${next.step.title.toLowerCase()}.`);
     if (timeNoughtMs === null) throw refuseAt("bad-request", "/mixingId", "Nothing has gone in.");
     const { name: _name, lines: _lines, ...chosen } = mixing.fill;
+    const species = request.species?.trim() ?? "";
     const { batchId } = await fillWith(
       db,
       ctx,
       {
         ...chosen,
-        lines: linesMixed(mixing, steps),
+        vesselId: request.vesselId ?? chosen.vesselId,
+        water: request.water ?? chosen.water ?? null,
+        lines: linesMixed(mixing, steps).map((line) =>
+          line.species === "" && line.pickedNow ? { ...line, species } : line,
+        ),
         startedAt: new Date(timeNoughtMs).toISOString(),
         statedC: request.statedC ?? mixing.fill.statedC ?? null,
         labourMin: request.labourMin,
         overrideReason: request.overrideReason ?? mixing.fill.overrideReason ?? null,
       },
-      { mixingId: mixing.id },
+      { mixingId: mixing.id, elsewhere: request.elsewhere ?? [] },
     );
     await insertMixingEnd(db, { mixingId: mixing.id, batchId, note: "", at: ctx.now(), actorId: ctx.actor.id });
     return { batchId };

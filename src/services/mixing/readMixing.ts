@@ -14,6 +14,7 @@ import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { readEquipment } from "../equipment/equipment";
 import { farmView, type FarmView } from "../farmView";
+import { readWaters, type WatersView } from "../readWaters";
 import { pickRecipe } from "../recipes";
 import { meanAirByDay } from "../weather";
 import { stepsOf } from "./mixing";
@@ -33,6 +34,10 @@ export interface MixingView {
   readonly gaps: readonly EquipmentGap[];
   readonly cautions: readonly string[];
   readonly statedC: number | null;
+  readonly lines: readonly { readonly ingredientId: string; readonly part: "mix" | "cap" }[];
+  readonly waters: WatersView;
+  /** Where it may stand if its own vessel was taken meanwhile. */
+  readonly freeVessels: readonly { readonly id: number; readonly name: string }[];
   readonly end: { readonly batchId: number | null } | null;
 }
 
@@ -46,11 +51,12 @@ async function viewOf(
   entries: readonly MixEntry[],
 ): Promise<Omit<MixingView, "id" | "startedMs" | "startedBy" | "end">> {
   const db = ctx.pool;
-  const [{ recipe }, measures, tools, vessels] = await Promise.all([
+  const [{ recipe }, measures, tools, vessels, waters] = await Promise.all([
     pickRecipe(db, fill),
     listMeasures(db),
     readEquipment(db, farm),
     listVesselStates(db),
+    readWaters(ctx),
   ]);
   const vessel = vessels.find((one) => one.id === vesselId);
   const litres = occupiedLitres(
@@ -73,6 +79,11 @@ async function viewOf(
     }),
     cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
     statedC: fill.statedC ?? null,
+    lines: fill.lines.map(({ ingredientId, part }) => ({ ingredientId, part })),
+    waters,
+    freeVessels: vessels
+      .filter((one) => one.id !== vesselId && (one.batchId === null || (one.closedAs !== null && one.cleaned)))
+      .map(({ id, name }) => ({ id, name })),
   };
 }
 

@@ -3,6 +3,8 @@ import { addDays } from "@/core/calendar";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";
+import { checkPlant } from "@/core/safety/checkPlant";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { keepsOut, lotHazards, type Provenance } from "@/core/safety/provenance";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
@@ -45,6 +47,25 @@ export function lotFault(lot: Omit<LotRequest, "ingredientId">, today: string): 
   return barred ? fault("/provenance", "unfit", `It is not taken in: ${barred.because}.`) : null;
 }
 
+/** What is plants by another name says which: a poisonous one stops here, one that nobody can name wants a reason. @throws {Refusal} */
+function requireNamedPlants(id: string, { provenance, note }: LotRequest, ownName: string | null): void {
+  if (!isPickedPlant(id)) return;
+  // One of the farm's own ingredients was named when it was set up.
+  const species = provenance?.plant?.species?.trim() || ownName || "";
+  if (species === "")
+    throw refuseAt("bad-request", "/provenance/plant", "Which plants are they? Name each, such as nettle, comfrey.");
+  const check = checkPlant(`${species}, ${note ?? ""}`.replace(/, $/, ""), "", []);
+  if (check.type === "refused")
+    throw refuseAt("unfit", "/provenance/plant", `${check.why} It goes into no brew, for whatever reason.`);
+  if (ownName !== null) return;
+  const named = checkPlant(species, provenance?.plant?.place ?? "", []);
+  if (named.type === "unknown" && !provenance?.overrideReason?.trim())
+    throw new Refusal("reason-needed", named.why, {
+      "/provenance/plant": named.why,
+      "/provenance/overrideReason": "Say why it may go in; it is kept with the lot.",
+    });
+}
+
 export async function bookLot(db: Queryable, ctx: Context, request: LotRequest): Promise<number> {
   const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
   if (item.id === "water") throw refuseAt("unfit", "/ingredientId", "Water is booked as a source, not as a lot.");
@@ -59,6 +80,7 @@ export async function bookLot(db: Queryable, ctx: Context, request: LotRequest):
       "/ingredientId",
       own ? `${own.name} counts as another ingredient.` : "There is no such ingredient of our own.",
     );
+  requireNamedPlants(item.id, request, own?.name ?? null);
   const lotId = await bookIn(
     db,
     ctx,

@@ -38,6 +38,12 @@ export async function bookIn(db: Queryable, ctx: Context, lot: LotIn, at: Date):
   return lotId;
 }
 
+interface PlannedDraw {
+  readonly lotId: number;
+  readonly amount: number;
+  readonly note: string;
+}
+
 export interface DrawRequest {
   readonly ingredient: IngredientId;
   readonly amount: number;
@@ -56,17 +62,22 @@ const asShelf = (lots: readonly Lot[]) =>
 /**
  * Draws an ingredient for a batch, oldest lot first, or from one lot alone. Lots that are held (dung with crippled beans, urine before its time,
  * a culture past its day) are passed over; a soft hold is lifted by a reason.
- * @returns the lots that gave, in order
+ * Nothing is written: a mixing asks before its first step.
  * @throws {Refusal} `short-of-stock` at the path; `reason-needed` where only held lots could give it
  */
-export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): Promise<number[]> {
+export async function planDraw(db: Queryable, draw: DrawRequest): Promise<PlannedDraw[]> {
   const locked = await lockLots(db, draw.ingredient);
   const lots = draw.onlyLotId === undefined ? locked : locked.filter(({ id }) => id === draw.onlyLotId);
   const states = await stateLotsOf(db, draw.ingredient, lots, isoDay(draw.at, draw));
   const reason = draw.overrideReason?.trim() ?? "";
-  const open = states.filter(({ hold }) => hold === null || (!hold.hard && reason !== ""));
+  const sound = states.filter(({ hold }) => hold === null);
+  // By a reason what is held back goes in as well, once what is sound has been drawn.
+  const lifted = reason === "" ? [] : states.filter(({ hold }) => hold !== null && !hold.hard);
   const wantedMilli = toMilli(draw.amount);
-  const { draws, shortMilli } = drawOldestFirst(asShelf(open), wantedMilli);
+  const first = drawOldestFirst(asShelf(sound), wantedMilli);
+  const rest = drawOldestFirst(asShelf(lifted), first.shortMilli);
+  const draws = [...first.draws, ...rest.draws];
+  const { shortMilli } = rest;
   // The last of a lot goes in whole where a scale or a rounded figure says a little more.
   if (shortMilli > 0 && !fits(draw.amount, (wantedMilli - shortMilli) / 1000)) {
     const { name, stockUnit } = findIngredient(draw.ingredient);
@@ -82,17 +93,28 @@ export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): P
       });
     throw refuseAt("short-of-stock", draw.path, words);
   }
-  for (const { lotId, amountMilli } of draws) {
+  return draws.map(({ lotId, amountMilli }) => {
     const hold = states.find(({ id }) => id === lotId)?.hold;
+    return {
+      lotId,
+      amount: amountMilli / 1000,
+      note: hold ? `against a hold (${hold.because}): ${reason}`.slice(0, 200) : "",
+    };
+  });
+}
+
+/** Draws for a batch as planned. @returns the lots that gave, in order @throws {Refusal} as `planDraw` */
+export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): Promise<number[]> {
+  const draws = await planDraw(db, draw);
+  for (const { lotId, amount, note } of draws)
     await insertStockMovement(db, {
       lotId,
-      changeBy: -amountMilli / 1000,
+      changeBy: -amount,
       kind: "used",
       batchId: draw.batchId,
       at: draw.at,
       actorId: ctx.actor.id,
-      note: hold ? `against a hold (${hold.because}): ${reason}`.slice(0, 200) : "",
+      note,
     });
-  }
   return draws.map(({ lotId }) => lotId);
 }

@@ -114,6 +114,7 @@ describe("one container, opened", () => {
       origin: "foraged",
       receivedOn: "2031-03-20",
       cost: 0,
+      provenance: { plant: { species: "nettle", part: "tips", place: "hedge" } },
     });
     const own = (await readItem(farm.context(), `own-${ownId}`, "2031-03-20"))!;
     expect(own).toMatchObject({

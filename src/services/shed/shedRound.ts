@@ -1,4 +1,5 @@
 import "server-only";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
@@ -20,7 +21,6 @@ import { WARN_H } from "./takers";
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 const SHED_ORDER = 1000;
-const PICKED_PLANTS: readonly string[] = ["plant", "greens", "legume-leaf", "repellent-plant"];
 
 export interface OpenMixing {
   readonly id: number;
@@ -56,7 +56,7 @@ function picks(
   return plans
     .filter(({ forDay }) => forDay <= tomorrow)
     .flatMap(({ id, name, lines }) => {
-      const plants = lines.filter(({ ingredientId }) => PICKED_PLANTS.includes(ingredientId));
+      const plants = lines.filter(({ ingredientId }) => isPickedPlant(ingredientId));
       return plants.length === 0
         ? []
         : [

@@ -2,9 +2,11 @@
 import { useState } from "react";
 import type { Act } from "@/core/book/words";
 import { isUsable } from "@/core/judge/verdictState";
+import { ACT_WORDS } from "@/formats/entryText";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import type { BatchView } from "@/services/batchView";
 import { Button } from "../kit/Button";
+import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
 import { WarmthStepper } from "../measures/WarmthStepper";
 import type { SectionProps } from "./LogSections";
@@ -36,6 +38,7 @@ const Surroundings = ({
     <details className="border-t border-line pt-3">
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">Moved, heated, wrapped, power off</summary>
       <div className="mt-2 grid gap-3">
+        <Electricity />
         <WarmthStepper label="Place or thermostat" units={units} celsius={celsius} onChange={setCelsius} />
         <div className="flex flex-wrap gap-2">
           {batch.moved ? act("moved-back", "Moved back out", false) : act("moved", `Moved to a place of ${at}`, true)}
@@ -64,6 +67,7 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     ...(batch.aerated && batch.airOn && batch.heldUntilMs === null && isUsable(batch.state)
       ? [{ act: "held-on-air" as const, label: "Held on air, one night at most" }]
       : []),
+    ...batch.onceActs.map((act) => ({ act, label: ACT_WORDS[act] })),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
     ...(batch.aerated
       ? [

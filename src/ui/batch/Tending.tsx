@@ -114,7 +114,11 @@ export const Tending = ({ batch, progress, people, shares, nowMs, running, clock
               <p className="flex flex-wrap items-baseline justify-between gap-x-4">
                 <span className="font-semibold">{task.text}</span>
                 <span className="reading text-[0.92rem] text-soft">
-                  every {sayDuration(task.everyH)} · done {task.doneMs.length}
+                  {task.once
+                    ? task.doneMs.length > 0
+                      ? "once · done"
+                      : "once"
+                    : `every ${sayDuration(task.everyH)} · done ${task.doneMs.length}`}
                   {task.missedMs.length > 0 ? ` · missed ${task.missedMs.length}` : ""}
                 </span>
               </p>

@@ -8,6 +8,7 @@ import { PeakStarts } from "../content/PeakStarts";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
+import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
 import { WarmthStepper } from "../measures/WarmthStepper";
 import { RibbonStrip } from "./plate/RibbonStrip";
@@ -159,6 +160,11 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
   return (
     <Sheet open onClose={onClose} wide title={`${vesselName}: what if`} lead="Nothing is changed by asking.">
       <Choices label="What if it had" value={asked} onChange={pick} options={OPTIONS} />
+      {asked === "heater" ? (
+        <div className="mt-4">
+          <Electricity />
+        </div>
+      ) : null}
       <div className="mt-4">
         {isWarmth(asked) ? (
           <WarmthStepper

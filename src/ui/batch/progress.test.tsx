@@ -123,6 +123,7 @@ describe("stages and tending", () => {
       {
         text: "Vent it",
         act: "vented",
+        once: false,
         everyH: 48,
         doneMs: [at(-60)],
         missedMs: [at(-90), at(-10)],

@@ -74,6 +74,7 @@ export const Steps = ({ recipe, units }: { readonly recipe: Recipe; readonly uni
             <div>
               <p className="leading-snug">
                 {step.text} <span className="text-soft">{step.why}</span>
+                {step.onDay ? <span className="font-semibold"> On day {step.onDay}.</span> : null}
                 {step.waitMin ? <span className="font-semibold"> Wait {sayDuration(step.waitMin / 60)}.</span> : null}
               </p>
               <ul className="mt-1">
@@ -132,8 +133,9 @@ export const Tending = ({ recipe }: { readonly recipe: Recipe }) =>
           <li key={`${task.act} ${task.fromH}`} className="py-1.5">
             <span className="font-semibold">{task.text}</span>{" "}
             <span className="reading">
-              every {sayDuration(task.everyH)}, from {sayDuration(Math.max(task.fromH, 1 / 60))}
-              {task.untilH === undefined ? "" : ` to ${sayDuration(task.untilH)}`}
+              {task.once
+                ? `once, on day ${Math.round(task.fromH / 24)}${task.untilH === undefined ? "" : `, by day ${Math.round(task.untilH / 24)} at the latest`}`
+                : `every ${sayDuration(task.everyH)}, from ${sayDuration(Math.max(task.fromH, 1 / 60))}${task.untilH === undefined ? "" : ` to ${sayDuration(task.untilH)}`}`}
             </span>
             <span className="block text-[0.95rem] text-soft">Missed: {task.ifMissed}</span>
           </li>

@@ -10,6 +10,7 @@ import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
 import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
 import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { ContentTable } from "../content/ContentTable";
@@ -97,7 +98,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
         <li>
           Air of {sayTemperature(airC, units)} is cold for it: a heater of {formatNumber(heater.holdW, 2)} W holds{" "}
           {sayTemperature(recipe.comfortC.low, units)} in a bare vessel, {formatNumber(heater.warmW, 2)} W gets it there
-          in twelve hours. One for a pail won’t warm a drum.
+          in twelve hours. One for a pail won’t warm a drum. {HEAT_SAFELY}
         </li>
       ) : null}
       {air ? (

@@ -21,6 +21,7 @@ import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
 import { WaterPicker } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
 import { PlotShares, Stock } from "./LoadsResult";
 import { workOut } from "./workOut";
@@ -147,11 +148,6 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   return (
     <div className="grid gap-4">
       <h2 className="text-xl">Apply</h2>
-      {apply.error ? (
-        <Notice tone="error" title={apply.error.message}>
-          {null}
-        </Notice>
-      ) : null}
       <SelectField
         label="What"
         value={store.id}
@@ -304,6 +300,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         onChange={(event) => setLabourMin(event.target.value)}
         error={apply.fields["/labourMin"]}
       />
+      <Refusal error={apply.error} />
       <Button
         look="strong"
         wide

@@ -139,12 +139,14 @@ const Line = ({
 /** The fill as a sequence: each step with its reason, and what goes in at it; amounts can be changed to what was really used. */
 export const FillLines = ({ recipe, lines, ...rest }: FillLinesProps) => {
   const placed = new Set<string>();
-  const steps = recipe.steps.map((step) => {
-    const own = lines.filter((line) => step.adds.includes(line.slot) && line.part === "mix" && !placed.has(line.key));
-    const cap = step.id === "cap" ? lines.filter((line) => line.part === "cap") : [];
-    for (const line of [...own, ...cap]) placed.add(line.key);
-    return { step, own: [...own, ...cap] };
-  });
+  const steps = recipe.steps
+    .filter(({ onDay = 0 }) => onDay === 0)
+    .map((step) => {
+      const own = lines.filter((line) => step.adds.includes(line.slot) && line.part === "mix" && !placed.has(line.key));
+      const cap = step.id === "cap" ? lines.filter((line) => line.part === "cap") : [];
+      for (const line of [...own, ...cap]) placed.add(line.key);
+      return { step, own: [...own, ...cap] };
+    });
   return (
     <section aria-label="In the order of mixing">
       <h3 className="text-lg">In the order of mixing</h3>

@@ -9,6 +9,7 @@ import type { ScaledLine } from "@/core/recipe/scale";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { thinStarters } from "@/core/recipe/starter";
 import { sayTemperature } from "@/formats/amounts";
+import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
@@ -54,7 +55,7 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, stated }: 
       )}
       {heater ? (
         <Notice tone="caution" title="Cold for it">
-          {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm.`}
+          {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm. ${HEAT_SAFELY}`}
         </Notice>
       ) : null}
       {thin.map(({ ingredient, share, leastShare }) => (

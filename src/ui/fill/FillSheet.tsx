@@ -14,6 +14,7 @@ import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { NumberField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { waterProblem } from "../water/waterDraft";
 import { WaterPicker } from "../water/WaterPicker";
@@ -97,29 +98,32 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
       title={`Fill ${vessel.name}`}
       lead={`${sayVolume(vessel.volumeL, units)} to the brim${vessel.site ? `, ${vessel.site}` : ""}${vessel.airW > 0 ? ", has air" : ""}`}
       foot={
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
-            {scaled
-              ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
-              : problem}
-          </p>
-          <div className="flex flex-wrap gap-2 max-sm:grid max-sm:w-full max-sm:grid-cols-2">
-            <Button disabled={!scaled} onClick={() => setPlanning(true)}>
-              Plan it for a day
-            </Button>
-            <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
-              Mix it step by step
-            </Button>
-            <Button
-              look="strong"
-              className="max-sm:col-span-2"
-              disabled={blocked || act.busy}
-              onClick={() => void start()}
-            >
-              Start the batch
-            </Button>
+        <>
+          <Refusal error={error}>{fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}</Refusal>
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
+              {scaled
+                ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
+                : problem}
+            </p>
+            <div className="flex flex-wrap gap-2 max-sm:grid max-sm:w-full max-sm:grid-cols-2">
+              <Button disabled={!scaled} onClick={() => setPlanning(true)}>
+                Plan it for a day
+              </Button>
+              <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
+                Mix it step by step
+              </Button>
+              <Button
+                look="strong"
+                className="max-sm:col-span-2"
+                disabled={blocked || act.busy}
+                onClick={() => void start()}
+              >
+                Start the batch
+              </Button>
+            </div>
           </div>
-        </div>
+        </>
       }
     >
       <div className="grid gap-5 md:grid-cols-[300px_1fr]">
@@ -146,11 +150,6 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
             filledL={filledL}
             stated={stated}
           />
-          {error ? (
-            <Notice tone="error" title={error.message}>
-              {fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}
-            </Notice>
-          ) : null}
           {fields["/overrideReason"] || reason !== "" || leansOnHeld(lines, making.shelf) ? (
             <TextArea
               label="Why what is held back goes in all the same"

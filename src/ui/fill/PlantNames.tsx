@@ -1,4 +1,5 @@
 "use client";
+import { plantsIn } from "@/core/book/plantNames";
 import { checkPlant } from "@/core/safety/checkPlant";
 import { TextField } from "../kit/fields";
 
@@ -12,10 +13,7 @@ export const PlantNames = ({
   readonly error: string | undefined;
   readonly onType: (typed: string) => void;
 }) => {
-  const names = typed
-    .split(/,| and /)
-    .map((name) => name.trim())
-    .filter(Boolean);
+  const names = plantsIn(typed);
   const checks = names.map((name) => checkPlant(name, "", []));
   const refused = checks.find(({ type }) => type === "refused");
   return (

@@ -2,7 +2,7 @@
 import type { FormEvent, ReactNode } from "react";
 import type { ActionError } from "@/contracts/actions/requests";
 import { Button } from "./Button";
-import { Notice } from "./Notice";
+import { Refusal } from "./Refusal";
 import { Sheet } from "./Sheet";
 
 interface FormSheetProps {
@@ -15,24 +15,22 @@ interface FormSheetProps {
   readonly children: ReactNode;
 }
 
-/** A panel that is one small form: what is wrong on top, its fields, its one act at the foot. */
+/** A panel that is one small form: its fields, and at the foot its one act with what was refused. */
 export const FormSheet = ({ title, act, busy, error, onSubmit, onClose, children }: FormSheetProps) => (
   <Sheet
     open
     onClose={onClose}
     title={title}
     foot={
-      <Button look="strong" wide disabled={busy} onClick={() => void onSubmit()}>
-        {act}
-      </Button>
+      <>
+        <Refusal error={error} />
+        <Button look="strong" wide disabled={busy} onClick={() => void onSubmit()}>
+          {act}
+        </Button>
+      </>
     }
   >
     <form onSubmit={(event) => void onSubmit(event)} className="grid gap-4" noValidate>
-      {error ? (
-        <Notice tone="error" title={error.message}>
-          {null}
-        </Notice>
-      ) : null}
       {children}
     </form>
   </Sheet>

@@ -2,16 +2,26 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fromBase, toBase } from "@/core/quantity/units";
 import { parseNumber, readOptional } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
-import { NumberField, TextArea } from "../kit/fields";
-import { Notice } from "../kit/Notice";
+import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
+import { Refusal } from "../kit/Refusal";
+import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
+import { WaterPicker } from "../water/WaterPicker";
 
-/** All is in: the batch begins, its clock at the last living thing. */
+/** Lines as they are sent: those of which something went in, in the fill's order. */
+const linesIn = ({ progress, lines }: MixingView): readonly { ingredientId: string; amount: number }[] =>
+  lines.flatMap(({ ingredientId, part }) => {
+    const amount = progress.steps.find(({ step }) => step.key === `add-${part}-${ingredientId}`)?.done?.amount ?? 0;
+    return amount > 0 ? [{ ingredientId, amount }] : [];
+  });
+
+/** All is in: the batch begins, its clock at the last living thing. What changed since the first step is mended here. */
 export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
   const router = useRouter();
   const act = useAct("finishMixing");
@@ -25,6 +35,10 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
     String(Math.max(1, Math.min(600, Math.round((view.nowMs - view.startedMs) / 60_000)))),
   );
   const [reason, setReason] = useState("");
+  const [water, setWater] = useState<WaterDraft>(NO_WATER);
+  const [vesselId, setVesselId] = useState("");
+  const [species, setSpecies] = useState("");
+  const [elsewhere, setElsewhere] = useState<readonly string[]>([]);
   const finish = async () => {
     const typed = readOptional(stated);
     const answer = await act.run({
@@ -33,12 +47,28 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
       statedC:
         typed === null || Number.isNaN(typed) ? typed : Number(toBase({ value: typed, unit: degree }).value.toFixed(1)),
       overrideReason: reason.trim() === "" ? null : reason.trim(),
+      water: askedWater(water),
+      vesselId: vesselId === "" ? null : Number(vesselId),
+      elsewhere: [...elsewhere],
+      species,
     });
     if (!answer) return;
     toast.success("Its clock runs. The label is ready to print.");
     router.push(`/batches/${answer.batchId}`);
   };
-  const { fields } = act;
+  const { fields, error } = act;
+  const paths = Object.keys(fields);
+  const lines = linesIn(view);
+  const short = paths.flatMap((path) => {
+    const [, index] = /^\/lines\/(\d+)\/used$/.exec(path) ?? [];
+    const line = index === undefined ? undefined : lines[Number(index)];
+    return line ? [line.ingredientId] : [];
+  });
+  const asksElsewhere = [...new Set([...short, ...elsewhere])];
+  const waterL = lines.find(({ ingredientId }) => ingredientId === "water")?.amount ?? 0;
+  const asksWater = water.sourceId !== null || paths.some((path) => path.startsWith("/water"));
+  const asksVessel = vesselId !== "" || paths.includes("/vesselId");
+  const asksPlants = species !== "" || paths.some((path) => path.endsWith("/species"));
   return (
     <section aria-label="All is in" className="grid gap-3 border-2 border-ink bg-chalk p-4">
       <h2 className="text-2xl">All is in</h2>
@@ -48,14 +78,6 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           <span className="reading font-semibold">{clockTime(new Date(view.progress.timeNoughtMs), view.farm)}</span>.
         </p>
       )}
-      {act.error ? (
-        <Notice tone="error" title={act.error.message}>
-          {Object.entries(fields)
-            .filter(([path]) => path !== "/overrideReason")
-            .map(([, text]) => text)
-            .join(" ")}
-        </Notice>
-      ) : null}
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Liquid stands at"
@@ -72,6 +94,50 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           error={fields["/labourMin"]}
         />
       </div>
+      {asksWater ? (
+        <WaterPicker
+          label="Water that went in"
+          view={view.waters}
+          neededL={waterL}
+          value={water}
+          units={view.farm.units}
+          fields={fields}
+          onChange={setWater}
+        />
+      ) : null}
+      {asksVessel ? (
+        <SelectField
+          label="Which vessel does it stand in?"
+          value={vesselId}
+          onChange={(event) => setVesselId(event.target.value)}
+          error={fields["/vesselId"]}
+        >
+          <option value="">{view.vesselName}, as begun</option>
+          {view.freeVessels.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {asksElsewhere.map((id) => (
+        <TickField
+          key={id}
+          label={`${findIngredient(id as IngredientId).name}: what the shed’s books lack came from elsewhere`}
+          checked={elsewhere.includes(id)}
+          onChange={(event) =>
+            setElsewhere(event.target.checked ? [...elsewhere, id] : elsewhere.filter((one) => one !== id))
+          }
+        />
+      ))}
+      {asksPlants ? (
+        <TextField
+          label="Which plants were picked"
+          value={species}
+          onChange={(event) => setSpecies(event.target.value)}
+          error={paths.flatMap((path) => (path.endsWith("/species") ? [fields[path]!] : []))[0]}
+        />
+      ) : null}
       {fields["/overrideReason"] || reason !== "" ? (
         <TextArea
           label="Why it goes in all the same"
@@ -80,6 +146,11 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           error={fields["/overrideReason"]}
         />
       ) : null}
+      <Refusal error={error}>
+        {error?.code === "over-brim" || error?.code === "short-of-stock" || error?.code === "vessel-busy"
+          ? "What was ticked stays. Put it right above, or take the last steps back and tick them as they were."
+          : null}
+      </Refusal>
       <Button look="strong" wide className="min-h-16 text-xl" disabled={act.busy} onClick={() => void finish()}>
         Start the clock
       </Button>

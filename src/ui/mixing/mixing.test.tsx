@@ -4,7 +4,7 @@ import { mixProgress, type MixEntry } from "@/core/mixing/progress";
 import { mixingSteps } from "@/core/mixing/steps";
 import { scaleRecipe } from "@/core/recipe/scale";
 import type { MixingView } from "@/services/mixing/readMixing";
-import { FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
+import { FARM, fakeActions, NOW_MS, refused, renderWith, WATERS } from "@/testing/views";
 import { sayClock } from "../kit/Countdown";
 import { MixScreen } from "./MixScreen";
 
@@ -55,6 +55,9 @@ function open(entries: readonly MixEntry[], actions = fakeActions(), change: Par
     measures: [],
     gaps: [{ kind: "stone", weight: "small", say: "1 of 2 stones." }],
     cautions: ["Mind the plug."],
+    lines: [],
+    waters: WATERS,
+    freeVessels: [],
     statedC: 21,
     end: null,
     ...change,

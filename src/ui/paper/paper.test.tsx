@@ -1,7 +1,7 @@
 import { fireEvent, screen } from "@testing-library/react";
 import { paperNamed } from "@/core/paper/papers";
 import type { LabelsView } from "@/services/papers/readLabels";
-import { at, FARM, fakeActions, NOW_MS, renderWith } from "@/testing/views";
+import { at, FARM, fakeActions, NOW_MS, renderWith, WATERS } from "@/testing/views";
 import { findRecipe } from "@/core/book";
 import { PLANTS } from "@/core/book/plants";
 import { mixProgress } from "@/core/mixing/progress";
@@ -164,6 +164,9 @@ describe("a mixing sheet", () => {
           measures: [{ measure: "scoop", ingredientId: "castings", mean: 0.65, least: 0.6, most: 0.7, weighings: 3 }],
           gaps: [],
           cautions: ["Mind the plug."],
+          lines: [],
+          waters: WATERS,
+          freeVessels: [],
           statedC: null,
           end: null,
         }}

@@ -4,12 +4,13 @@ import type { ActionRequest } from "@/contracts/actions/requests";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS, URINE_HOLD_D } from "@/core/safety/provenance";
 import { parseNumber } from "@/formats/numbers";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import type { ProvenanceForm, ReceiveForm } from "./receiveForm";
 
-export type OriginKind = "dung" | "urine" | "char" | "herbicide" | "living" | "rinse";
+export type OriginKind = "dung" | "urine" | "char" | "herbicide" | "living" | "rinse" | "plant";
 const DUNG: readonly IngredientId[] = ["dung-fresh", "dung-aged", "manure-aged"];
 
 /** What of a lot's origin matters later, by what it is. */
@@ -24,6 +25,7 @@ export function kindsOfOrigin(id: IngredientId): readonly OriginKind[] {
       : []),
     ...(facts.living ? (["living"] as const) : []),
     ...(id === "rice-wash" ? (["rinse"] as const) : []),
+    ...(isPickedPlant(id) ? (["plant"] as const) : []),
   ];
 }
 
@@ -51,6 +53,12 @@ export function provenanceOf(
     ...(has("char") ? { charSource: form.charSource } : {}),
     ...(has("herbicide") ? { herbicideSuspected: form.herbicideSuspected } : {}),
     ...(has("living") && form.storedHot ? { storedHot: true } : {}),
+    ...(has("plant") && form.species.trim() !== ""
+      ? {
+          plant: { species: form.species.trim(), part: "picked", place: form.pickedAt.trim() },
+          overrideReason: form.plantReason.trim() === "" ? null : form.plantReason.trim(),
+        }
+      : {}),
     ...(has("rinse") && riceKg !== null && rinseL !== null ? { firstRinse: { riceKg, rinseL } } : {}),
   };
 }
@@ -85,6 +93,24 @@ export const ProvenanceFields = ({
             {options(DUNG_AGES)}
           </SelectField>
         </div>
+      ) : null}
+      {has("plant") ? (
+        <>
+          <TextField
+            label="Which plants"
+            {...register("species")}
+            error={fields["/provenance/plant"]}
+            hint="nettle, comfrey: by name, so that nothing poisonous slips in"
+          />
+          <TextField label="Where it grew" {...register("pickedAt")} />
+          {fields["/provenance/overrideReason"] ? (
+            <TextField
+              label="Why it may go in all the same"
+              {...register("plantReason")}
+              error={fields["/provenance/overrideReason"]}
+            />
+          ) : null}
+        </>
       ) : null}
       {has("urine") ? (
         <>

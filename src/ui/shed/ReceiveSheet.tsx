@@ -3,6 +3,8 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
+import type { IngredientId } from "@/core/book/ingredients";
+import type { DungAge } from "@/core/safety/provenance";
 import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { OwnIngredient } from "@/services/types";
@@ -16,6 +18,9 @@ import { kindsOfOrigin, provenanceOf, ProvenanceFields } from "./ProvenanceField
 import type { ReceiveForm } from "./receiveForm";
 
 const ORIGIN_OF = { bought: "bought", foraged: "foraged", saved: "home-made", made: "home-made" } as const;
+
+/** Fresh dung is fresh until somebody says otherwise. */
+const ageOf = (id: IngredientId): DungAge => (id === "dung-fresh" ? "fresh" : "aged");
 
 /** A lot comes in: how much in whatever measure, when, from where, for how much; and what of its origin matters later. */
 export const ReceiveSheet = ({
@@ -46,7 +51,7 @@ export const ReceiveSheet = ({
       place: "",
       note: "",
       animal: "cow",
-      age: "aged",
+      age: ageOf(options.find(({ itemId }) => itemId === startWith)?.ingredientId ?? "molasses"),
       donor: "person",
       collectedFrom: today,
       collectedUntil: today,
@@ -56,6 +61,9 @@ export const ReceiveSheet = ({
       storedHot: false,
       riceKg: "",
       rinseL: "",
+      species: "",
+      pickedAt: "",
+      plantReason: "",
     },
   });
   const [itemId, amount, origin] = useWatch({ control, name: ["itemId", "amount", "origin"] });
@@ -95,7 +103,9 @@ export const ReceiveSheet = ({
         {...register("itemId", {
           onChange: (event: { target: { value: string } }) => {
             const next = options.find((option) => option.itemId === event.target.value);
-            if (next) setValue("origin", ORIGIN_OF[INGREDIENT_FACTS[next.ingredientId].source]);
+            if (!next) return;
+            setValue("origin", ORIGIN_OF[INGREDIENT_FACTS[next.ingredientId].source]);
+            setValue("age", ageOf(next.ingredientId));
           },
         })}
         error={fields["/ingredientId"]}

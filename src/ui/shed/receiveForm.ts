@@ -13,6 +13,10 @@ export interface ProvenanceForm {
   storedHot: boolean;
   riceKg: string;
   rinseL: string;
+  /** Which plants they are, and where they grew. */
+  species: string;
+  pickedAt: string;
+  plantReason: string;
 }
 
 /** A lot that comes in, as typed. */

@@ -5,6 +5,7 @@ import type { VesselKind } from "@/services/types";
 import { parseNumber, readOptional } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Electricity } from "../kit/Electricity";
 import { FormSheet } from "../kit/FormSheet";
 
 interface VesselForm {
@@ -61,6 +62,7 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
         {...register("airW")}
         error={add.fields["/airW"]}
       />
+      <Electricity />
     </FormSheet>
   );
 };

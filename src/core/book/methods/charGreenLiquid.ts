@@ -1,6 +1,6 @@
 import { PLANT_SOAK } from "../../ferment/models/slow";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, D, rate, rotten, stage, step, task, ripens } from "../lines";
+import { cues, D, onceTask, rate, rotten, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const charGreenLiquid: Method = {
@@ -62,7 +62,15 @@ export const charGreenLiquid: Method = {
       "They are one batch in two vessels.",
       ["water"],
     ),
-    step("join", "When both are done: equal volumes together, stirred.", "The char takes up what the greens gave.", []),
+    step(
+      "join",
+      "When both are done: equal volumes together, stirred.",
+      "The char takes up what the greens gave.",
+      [],
+      {
+        onDay: 7,
+      },
+    ),
   ],
   stages: [
     stage("apart", "Apart", [0, 7], "breathable", "Stirred every day or two."),
@@ -76,7 +84,16 @@ export const charGreenLiquid: Method = {
     ...cues("smell", ["sulphur"], "failed", "it went without air"),
     ...rotten,
   ],
-  tending: [task("stirred", "Stir both", 2 * D, [D, 15 * D], "Slower and smellier; stir them now.")],
+  tending: [
+    task("stirred", "Stir both", 2 * D, [D, 15 * D], "Slower and smellier; stir them now."),
+    onceTask(
+      "joined",
+      "When both smell calm: join them, equal volumes, stirred",
+      [7 * D],
+      "Apart, the char takes nothing up: join them before you draw any off.",
+      8 * D,
+    ),
+  ],
   yieldPerBasis: from(0.8, 0.88, 0.94),
   yieldUnit: "L",
   keeping: {

@@ -1,6 +1,6 @@
 import { PLANT_FERMENT } from "../../ferment/models/acids";
 import { basis, perBasis } from "../amounts";
-import { stage, ripens } from "../lines";
+import { D, onceTask, stage, ripens } from "../lines";
 import type { Range } from "../range";
 import type { Method, School, UseRate } from "../types";
 
@@ -148,6 +148,13 @@ export const culturedExtract: Method = {
       fromH: 96,
       ifMissed: "The forecast stays wide. One reading puts it right.",
     },
+    onceTask(
+      "bag-out",
+      "Lift the bag out before it is kept long",
+      [28 * D],
+      "Leaf left in goes on rotting in it.",
+      4 * D,
+    ),
   ],
   yieldPerBasis: { low: 0.9, default: 0.95, high: 1 },
   yieldUnit: "L",

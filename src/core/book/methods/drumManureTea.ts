@@ -1,6 +1,6 @@
 import { SACK_IN_DRUM } from "../../ferment/models/slow";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, D, rate, stage, step, task, ripens } from "../lines";
+import { cues, D, onceTask, rate, stage, step, task, ripens } from "../lines";
 import type { Method } from "../types";
 
 export const drumManureTea: Method = {
@@ -78,12 +78,14 @@ export const drumManureTea: Method = {
       "After two weeks of stirring: close it with the lock filled, two weeks more.",
       "Calm, it settles and loses less nitrogen.",
       [],
+      { onDay: 14 },
     ),
     step(
       "lift",
       "Lift and squeeze the sack with two people or a pulley, standing upwind.",
       "Wet, it weighs more than what went in.",
       [],
+      { onDay: 28 },
     ),
   ],
   stages: [
@@ -112,6 +114,13 @@ export const drumManureTea: Method = {
       2 * D,
       [14 * D],
       "A dry lock lets flies in; a blocked one lets pressure up.",
+    ),
+    onceTask(
+      "bag-out",
+      "Lift and squeeze the sack, two people or a pulley, standing upwind",
+      [28 * D],
+      "Left in, it goes on rotting in it; lift it before you draw any off.",
+      4 * D,
     ),
   ],
   yieldPerBasis: from(0.85, 0.9, 0.95),

@@ -1,6 +1,6 @@
 import { RICE_WASH, SALTED_RICE_WASH, SOUR_MILK } from "../../ferment/models/acids";
 import { basis, from, perBasis } from "../amounts";
-import { cues, D, rate, ripens, rotten, stage, step, task } from "../lines";
+import { cues, D, onceTask, rate, ripens, rotten, stage, step, task } from "../lines";
 import type { Cue, Method } from "../types";
 
 const CUES: readonly Cue[] = [
@@ -123,10 +123,16 @@ export const lacticSerum: Method = {
           ["rice-wash"],
         ),
         step("cover", "Cloth over it, shade, label it.", "It must breathe; flies must not get in.", []),
-        step("draw", "When the curd floats, draw off the clear yellow serum from below.", "Curd left in it rots.", []),
-        step("keep", "Keep it cold, or stir in its own weight of brown sugar.", "Warm and plain, it goes in days.", [
-          "brown-sugar",
-        ]),
+        step("draw", "When the curd floats, draw off the clear yellow serum from below.", "Curd left in it rots.", [], {
+          onDay: 5,
+        }),
+        step(
+          "keep",
+          "Keep it cold, or stir in its own weight of brown sugar.",
+          "Warm and plain, it goes in days.",
+          ["brown-sugar"],
+          { onDay: 7 },
+        ),
       ],
       stages: [
         stage("curdling", "Curdling", [0, 3], "breathable", "It thickens and sours."),
@@ -137,7 +143,15 @@ export const lacticSerum: Method = {
         ...cues("liquid", ["separated"], "ready", "the curd floats on clear serum"),
         ...cues("liquid", ["thick"], "not-yet", "it has set but not parted"),
       ],
-      tending: [task("look", "Has the curd parted?", D, [2 * D], "Left for weeks the curd sinks again and clouds it.")],
+      tending: [
+        task(
+          "look",
+          "Has the curd parted? Then draw the clear serum off from below",
+          D,
+          [2 * D],
+          "Left for weeks the curd sinks again and clouds it.",
+        ),
+      ],
       yieldPerBasis: from(0.5, 0.65, 0.8),
       keeping: {
         from: "strained",
@@ -172,6 +186,7 @@ export const lacticSerum: Method = {
       "Day two: weigh the sugar by the first volume, stir it in, close again.",
       "The culture has eaten the rice sugar by now.",
       ["brown-sugar"],
+      { onDay: 2 },
     ),
   ],
   stages: [
@@ -180,10 +195,9 @@ export const lacticSerum: Method = {
   ],
   cues: CUES,
   tending: [
-    task(
+    onceTask(
       "fed",
       "Feed it: the sugar of the recipe, by the first volume",
-      10_000,
       [2 * D, 4 * D],
       "Late sugar still helps until day four; after that it is a plain salted wash.",
     ),
