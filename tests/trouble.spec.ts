@@ -14,6 +14,10 @@ test("two people at once: the second is told, and what was typed stays", async (
       .getByRole("dialog")
       .getByLabel(/^Water for the brew/)
       .selectOption({ label: "Butt by the lean-to: free of chlorine" });
+  for (const page of [one, two]) {
+    await page.getByRole("dialog").getByLabel("picked just now").check();
+    await page.getByRole("dialog").getByLabel("Which plants").fill("nettle");
+  }
   await two.getByRole("dialog").getByLabel("Hands’ time (min)").fill("12");
   await one.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
   await expect(one.getByRole("dialog")).toHaveCount(0);

@@ -1,4 +1,4 @@
-import type { Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
 import { seesNoBarrier } from "./harness/look";
 
@@ -27,6 +27,12 @@ class Person {
   }
 }
 
+/** The plant is picked for the batch, and said by name. */
+async function picksNettle(panel: Locator) {
+  await panel.getByLabel("picked just now").check();
+  await panel.getByLabel("Which plants").fill("nettle");
+}
+
 test("2 · fills a vessel: scaled, checked against the shed, amounts changed to what was used", async ({ page }) => {
   const person = new Person(page);
   await page.goto("/");
@@ -40,11 +46,12 @@ test("2 · fills a vessel: scaled, checked against the shed, amounts changed to 
   await panel.getByLabel("Water (L)", { exact: true }).fill("25");
   await expect(panel.getByText(/the vessel takes 17 L up to its fill line/).first()).toBeVisible();
   await panel.getByLabel("Water (L)", { exact: true }).fill("14");
-  await expect(panel.getByLabel("Molasses, L")).toHaveValue("0.140");
+  await expect(panel.getByLabel("Molasses, L")).toHaveValue("0.14");
   await panel.getByLabel("Molasses, L").fill("900");
   await expect(panel.getByText(/over the brim/)).toBeVisible();
   await panel.getByLabel("Molasses, L").fill("0,2");
   await panel.getByLabel("Chopped plant, kg").fill("1.5");
+  await picksNettle(panel);
   await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
   await seesNoBarrier(page);
   await panel.getByRole("button", { name: "Start the batch" }).click();
@@ -64,6 +71,7 @@ test("2 · is told at the line when the shed holds too little, and nothing typed
   await panel.getByRole("button", { name: "Start the batch" }).click();
   await expect(panel.getByRole("alert").filter({ hasText: "The shed holds" }).first()).toBeVisible();
   await expect(panel.getByLabel("Hands’ time (min)")).toHaveValue("77");
+  await panel.getByLabel("picked just now").check();
   await panel.getByRole("radio", { name: "As far as the shed goes" }).click();
   await expect(panel.getByText("Lactic culture runs out first.")).toBeVisible();
 });
@@ -73,10 +81,10 @@ test("3 · logs a reading in two taps, and the verdict is drawn anew", async ({ 
   await page.goto("/");
   const blue = person.vessel("Blue drum");
   await blue.getByRole("button", { name: /^Log Blue drum/ }).click();
-  await person
-    .panel()
-    .getByRole("button", { name: /^Log pH/ })
-    .click();
+  // Nothing is logged that nobody touched.
+  await expect(person.panel().getByRole("button", { name: /^Log pH/ })).toBeDisabled();
+  await person.panel().getByRole("button", { name: "pH up" }).click();
+  await person.panel().getByRole("button", { name: "Log pH 4.75" }).click();
   await person.hears(/Blue drum: pH 4\.75/);
   await person.panel().getByRole("spinbutton", { name: "pH" }).fill("3.8");
   await person.panel().getByRole("button", { name: "Log pH 3.8" }).click();

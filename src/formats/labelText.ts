@@ -1,5 +1,5 @@
 import { CAUTIONS } from "@/core/book/cautions";
-import type { LabelFacts } from "@/core/paper/label";
+import { HAZARD_WORDS, type LabelFacts } from "@/core/paper/label";
 import { sayDilution } from "./amounts";
 import { fullDate, type FarmClock } from "./times";
 
@@ -16,6 +16,8 @@ export interface LabelText {
   /** Their first sentences, for a small label. */
   readonly shortCautions: readonly string[];
   readonly never: string;
+  /** Its hazards in a word or two each, before all else. */
+  readonly hazards: readonly string[];
 }
 
 /** First sentence of a caution: what a label has room for. */
@@ -47,10 +49,20 @@ export function sayLabel(label: LabelFacts, clock: FarmClock): LabelText {
     cautions: label.cautions.map((caution) => CAUTIONS[caution]),
     shortCautions: label.cautions.map((caution) => short(CAUTIONS[caution])),
     never: "NOT TO DRINK. Not for skin. Keep from children and animals.",
+    hazards: [...new Set(label.cautions.flatMap((caution) => HAZARD_WORDS[caution] ?? []))],
   };
 }
 
 /** The same for a marker on a lid: no more words than a thumb writes. */
 export function markerLines(text: LabelText): readonly string[] {
-  return [text.name, text.number, `made ${text.made}`, text.ready, text.dilution, text.maker, "NOT TO DRINK"];
+  return [
+    "NOT TO DRINK",
+    ...text.hazards,
+    text.name,
+    text.number,
+    `made ${text.made}`,
+    text.ready,
+    text.dilution,
+    text.maker,
+  ];
 }

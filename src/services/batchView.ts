@@ -16,6 +16,7 @@ import type { NextAct } from "@/core/judge/verdict";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import { solidsStillIn } from "@/core/tend/keptLong";
+import { expectedYield } from "@/core/recipe/expectedYield";
 import { undoneOf } from "@/core/tend/dueTasks";
 import { sealedAtH } from "@/core/tend/programme";
 import type { Batch } from "@/data/batches";
@@ -111,7 +112,8 @@ export interface BatchView {
   readonly onceActs: readonly Act[];
   /** What comes off at the end, as expected, and how it is kept. */
   readonly closing: {
-    readonly yieldPerBasis: Range;
+    /** Lowest, usual and highest that such a batch gives, in `unit`. */
+    readonly expected: Range;
     readonly unit: StockUnit;
     readonly makes: IngredientId | null;
     readonly keeping: Keeping;
@@ -176,6 +178,7 @@ export function batchView(
   assessment: Assessment,
   farm: Farm,
   now: Date,
+  lines: readonly { readonly ingredientId: string; readonly used: number }[] = [],
 ): BatchView {
   const recipe = recipeFrom(batch.recipe.document);
   const telling: Telling = { units: farm.units, clock: { timeZone: farm.timeZone }, startedAt: batch.startedAt, now };
@@ -235,7 +238,11 @@ export function batchView(
     },
     words: wordChoices(recipe),
     closing: {
-      yieldPerBasis: recipe.yieldPerBasis,
+      expected: expectedYield(
+        recipe,
+        batch.basisAmount,
+        lines.map(({ ingredientId, used }) => ({ ingredient: ingredientId, amount: used })),
+      ),
       unit: recipe.yieldUnit,
       makes: recipe.makes ?? null,
       keeping: recipe.keeping,

@@ -1,3 +1,4 @@
+import { isWater } from "@/core/book/ingredients";
 import "server-only";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { toMilli } from "@/core/stock/drawOldest";
@@ -34,7 +35,7 @@ async function drawLine(
   clock: { readonly timeZone: string },
   overrideReason: string | null,
 ): Promise<void> {
-  if (line.ingredient === "water" || toMilli(line.amount) === 0) return;
+  if (isWater(line.ingredient) || toMilli(line.amount) === 0) return;
   const draw = {
     ingredient: line.ingredient,
     amount: line.amount,
@@ -116,7 +117,7 @@ async function requireWater(
   lines: readonly UsedLine[],
   at: Date,
 ): Promise<void> {
-  const volumeL = lines.find(({ ingredient }) => ingredient === "water")?.amount ?? 0;
+  const volumeL = lines.reduce((sum, { ingredient, amount }) => sum + (isWater(ingredient) ? amount : 0), 0);
   if (volumeL <= 0) return;
   if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
   await bookWater(db, request.water, { batchId, applicationId: null, volumeL, at });

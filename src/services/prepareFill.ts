@@ -5,6 +5,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { fits } from "@/core/quantity/fits";
 import { occupiedLitres } from "@/core/recipe/room";
+import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { listMethodsOfVessel } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -136,5 +137,12 @@ export interface PreparedFill {
 export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe): PreparedFill {
   const scaled = scaleAsked(request, vessel, recipe);
   const lines = usedLines(request, scaled);
+  const conflict = conflictIn(lines.filter(({ amount }) => amount > 0).map(({ ingredient }) => ingredient));
+  if (conflict)
+    throw refuseAt(
+      "unfit",
+      `/lines/${lines.findIndex(({ ingredient }) => ingredient === conflict.leaveOut)}/used`,
+      conflict.why,
+    );
   return { scaled, lines, filledL: requireRoom(vessel, recipe, lines) };
 }

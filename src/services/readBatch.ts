@@ -6,8 +6,10 @@ import { phTarget, type Recipe } from "@/core/book/recipe";
 import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
 import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
+import { expectedYield } from "@/core/recipe/expectedYield";
 import { recipeFrom } from "@/core/recipe/document";
-import { strengthLeft } from "@/core/recipe/level";
+import { standsIn, strengthLeft } from "@/core/recipe/level";
+import { cautionsFor } from "@/core/safety/cautionsFor";
 import { laterLines, type LaterLine } from "@/core/recipe/later";
 import { ancestorsOf } from "@/core/stock/lineage";
 import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
@@ -56,7 +58,8 @@ export interface BatchPage {
     readonly atMs: number;
     readonly plotName: string;
   })[];
-  readonly cautions: readonly string[];
+  /** The gravest first. */
+  readonly cautions: readonly CautionId[];
   readonly sureness: string;
   /** The pH it waits for, where pH decides. */
   readonly targetPh: number | null;
@@ -161,7 +164,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
-    batch: batchView(batch, standing, assessment, farm, judgedAt),
+    batch: batchView(batch, standing, assessment, farm, judgedAt, lines),
     vesselName: batch.vesselName,
     vesselKind: batch.vesselKind,
     vesselId: batch.vesselId,
@@ -180,7 +183,10 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       atMs: at.getTime(),
       plotName: plotNames.get(made.plotId) ?? "",
     })),
-    cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
+    cautions: cautionsFor(recipe, {
+      filledL: standsIn(batch),
+      ingredients: lines.map(({ ingredientId }) => ingredientId as IngredientId),
+    }),
     sureness: recipe.sureness,
     water,
     ...kin,
@@ -194,7 +200,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       // What was drawn off took its share with it, and water made more of the same.
       batch.close && batch.close.yieldL > 0
         ? batch.close.yieldL + batch.takenOutL
-        : batch.basisAmount * recipe.yieldPerBasis.default + batch.toppedUpL,
+        : expectedYield(recipe, batch.basisAmount, amountsIn(lines, draws)).default + batch.toppedUpL,
       Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
     ),
     strength: strengthLeft(batch),

@@ -87,7 +87,9 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     if (!batch) return [];
     const log = logs.get(batch.id) ?? [];
     const assessment = assessBatch(batch, log, situation, now);
-    return [{ vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now) }];
+    return [
+      { vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now, lines.get(batch.id)) },
+    ];
   });
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
   const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { ACTION_SCHEMAS } from "@/contracts/actions/schemas";
 import { findRecipe } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
+import { expectedYield } from "@/core/recipe/expectedYield";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import type { BatchView } from "@/services/batchView";
@@ -79,7 +80,7 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     schoolName: recipe.school.name,
     versionNo: null,
     closing: {
-      yieldPerBasis: recipe.yieldPerBasis,
+      expected: expectedYield(recipe, change.basisAmount ?? 160, []),
       unit: recipe.yieldUnit,
       makes: recipe.makes ?? null,
       keeping: recipe.keeping,

@@ -147,7 +147,7 @@ const PAGE: BatchPage = {
   cost: { ...COST, perLMinor: null },
   stores: [],
   applications: [],
-  cautions: ["It makes gas."],
+  cautions: ["gas-pressure"],
   sureness: "The pH rule is firm.",
 };
 

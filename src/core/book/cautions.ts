@@ -42,6 +42,13 @@ export const CAUTIONS = {
     "No nicotine plants: they poison people and carry virus to tomatoes and their kin. Off unless you give a reason, and never on food.",
   "mosquitoes": "Open water breeds mosquitoes within a week: a lid, or fine net.",
   "fish-smell": "Fish draws dogs, foxes and rats: lid, and clean up what is spilt.",
+  "milk":
+    "Milk on leaves harms who must not eat milk, and raw milk carries germs: say so to whoever buys them, and keep it off what is eaten soon.",
+  "shell-dust": "Dust of shells and eggs harms lungs and can set off allergies: mask and goggles when you crush them.",
+  "wounds": "Cover cuts before you touch dung or urine; gloves, and wash hands and arms after.",
+  "drowning": "A child or an animal can drown in an open drum: a fastened lid or net whenever nobody stands at it.",
+  "strong-vinegar":
+    "Vinegar above 10 % acid burns like a drain cleaner: goggles and long gloves, thin it to 5 % outdoors, acid into water.",
   "kitchen-apart": "Kitchen and farm tools stay apart: what has touched a brew doesn't go back to the kitchen.",
   "salty-plants": "Brackish or salty plants: rinse them or use less. Salt stays in the soil.",
 } as const satisfies Record<string, string>;

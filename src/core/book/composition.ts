@@ -1,4 +1,4 @@
-import { INGREDIENT_IDS, type IngredientId } from "./ingredients";
+import { INGREDIENT_IDS, type IngredientId, isWater } from "./ingredients";
 import { from } from "./amounts";
 import type { Range } from "./range";
 
@@ -331,5 +331,5 @@ export const dissolvesWhole = (ingredient: IngredientId): boolean => DISSOLVES.i
 
 /** Ingredients that nobody has figures for; they are left out of the sums and named. */
 export const WITHOUT_COMPOSITION: readonly IngredientId[] = INGREDIENT_IDS.filter(
-  (id) => COMPOSITION[id] === undefined && id !== "water" && id !== "vinegar",
+  (id) => COMPOSITION[id] === undefined && !isWater(id) && id !== "vinegar",
 );

@@ -42,6 +42,7 @@ const COOL = "Cool and dark, lid loose.";
 /** Keeping times are those of ordinary kitchens and barns, rounded down; judged. The nose beats them. */
 export const INGREDIENT_FACTS: Readonly<Record<IngredientId, IngredientFacts>> = {
   "water": facts("saved", null, "Covered, against mosquitoes."),
+  "soak-water": facts("saved", null, "Covered, against mosquitoes."),
   "molasses": facts("bought", 1095, "Closed; it ferments once water gets in.", { openD: 365, ...pack("jug", 5) }),
   "brown-sugar": facts("bought", 730, "Dry and closed; a stone-hard lump still dissolves.", pack("bag", 1)),
   "white-sugar": facts("bought", null, DRY, pack("bag", 1)),
@@ -79,8 +80,8 @@ export const INGREDIENT_FACTS: Readonly<Record<IngredientId, IngredientFacts>> =
   "rice-wash": facts("saved", 2, "Sours within a day or two: the first rinse, with its litres written down.", {
     season: ALL,
   }),
-  "milk": facts("bought", 7, "Cold.", { openD: 3, ...pack("bottle", 1) }),
-  "whey": facts("saved", 7, "Cold, lid loose.", { season: ALL }),
+  "milk": facts("bought", 7, "Cold.", { openD: 3, cautions: ["milk"], ...pack("bottle", 1) }),
+  "whey": facts("saved", 7, "Cold, lid loose.", { season: ALL, cautions: ["milk"] }),
   "lactic-culture": facts("made", 180, "Cold, or with its weight of sugar at room warmth; lid loose.", {
     living: true,
   }),
@@ -94,21 +95,21 @@ export const INGREDIENT_FACTS: Readonly<Record<IngredientId, IngredientFacts>> =
   }),
   "coconut-water": facts("bought", 2, "Cold.", { openD: 2, ...pack("nut", 0.4) }),
   "local-starter": facts("made", 120, "Cool, lid loose.", { living: true }),
-  "eggshell": facts("made", null, "Dry; a smell means skins were left in.", { cautions: ["shellfish"] }),
-  "vinegar": facts("bought", 1095, "Closed.", { cautions: ["acid-hands"], ...pack("jug", 5) }),
+  "eggshell": facts("made", null, "Dry; a smell means skins were left in.", { cautions: ["shell-dust", "shellfish"] }),
+  "vinegar": facts("bought", 1095, "Closed.", { cautions: ["acid-hands", "strong-vinegar"], ...pack("jug", 5) }),
   "dung-aged": facts("saved", 365, "Under cover, on a floor that doesn't drain to water.", {
     season: ALL,
-    cautions: ["manure", "herbicide"],
+    cautions: ["manure", "wounds", "herbicide"],
   }),
-  "dung-fresh": facts("saved", 3, "Not at all.", { season: ALL, cautions: ["manure", "herbicide"] }),
+  "dung-fresh": facts("saved", 3, "Not at all.", { season: ALL, cautions: ["manure", "wounds", "herbicide"] }),
   "manure-aged": facts("saved", 365, "Under cover, on a floor that doesn't drain to water.", {
     season: ALL,
-    cautions: ["manure", "herbicide"],
+    cautions: ["manure", "wounds", "herbicide"],
   }),
   "pulse-flour": facts("bought", 365, DRY, pack("bag", 1)),
   "urine": facts("saved", 365, "Closed, so that its nitrogen stays in it; labelled; out of reach.", {
     season: ALL,
-    cautions: ["urine"],
+    cautions: ["urine", "wounds"],
   }),
   "ash": facts("saved", null, "Dry; rain takes the potash out.", { season: ["winter"], cautions: ["caustic-ash"] }),
   "char": facts("made", null, "Damp, so that it doesn't dust.", { cautions: ["char-dust"] }),

@@ -34,6 +34,7 @@ const liquid = (name: string, densityKgPerL: number, sugarShare = 0): Ingredient
  */
 export const INGREDIENTS = {
   "water": liquid("Water", 1),
+  "soak-water": liquid("Water to soak it in", 1),
   "molasses": liquid("Molasses", 1.4, 0.62),
   "brown-sugar": solid("Brown sugar", 0.85, 0.62, 0.95),
   "white-sugar": solid("White sugar", 0.85, 0.62, 1),
@@ -118,6 +119,9 @@ export const PICKED_FRESH = [
 
 export type IngredientId = keyof typeof INGREDIENTS;
 export const INGREDIENT_IDS = Object.keys(INGREDIENTS) as readonly IngredientId[];
+
+/** Whether it is water, whatever it is for: picked with its source, never kept on a shelf. */
+export const isWater = (id: string): boolean => id === "water" || id === "soak-water";
 
 /** @throws {DomainError} `unknown-ingredient` */
 export function findIngredient(id: string, path = "/ingredient"): Ingredient & { readonly id: IngredientId } {

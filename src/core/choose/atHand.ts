@@ -1,5 +1,5 @@
 import { METHODS } from "../book";
-import { findIngredient, PICKED_FRESH, type IngredientId } from "../book/ingredients";
+import { findIngredient, PICKED_FRESH, type IngredientId, isWater } from "../book/ingredients";
 import { PLANT_SLOTS, type Plant } from "../book/plants";
 import type { StockUnit } from "../book/range";
 import { recipeOf, type Recipe } from "../book/recipe";
@@ -73,7 +73,7 @@ function needsOf(
     ...new Set(recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient)),
   ];
   return wanted
-    .filter((ingredient) => ingredient !== slot && ingredient !== "water")
+    .filter((ingredient) => ingredient !== slot && !isWater(ingredient))
     .map((ingredient) => {
       const perBasis = perBasisOf(recipe, ingredient);
       const held = shed.get(ingredient) ?? 0;
@@ -179,9 +179,7 @@ export function makeableFrom(shed: ReadonlyMap<string, number>): StockAnswer[] {
     ];
     const fresh = wanted.filter((ingredient) => PICKED_FRESH.some((id) => id === ingredient));
     const lacking = wanted
-      .filter(
-        (ingredient) => ingredient !== "water" && !fresh.includes(ingredient) && !((shed.get(ingredient) ?? 0) > 0),
-      )
+      .filter((ingredient) => !isWater(ingredient) && !fresh.includes(ingredient) && !((shed.get(ingredient) ?? 0) > 0))
       .map((ingredient) => ({
         ingredient,
         standIn: substitutesFor(ingredient).find(({ use }) => (shed.get(use) ?? 0) > 0)?.use ?? null,

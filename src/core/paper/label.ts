@@ -20,6 +20,24 @@ export interface LabelFacts {
   readonly cautions: readonly CautionId[];
 }
 
+/** What a hazard is called on a label, in as few words as can be read from a stride away. */
+export const HAZARD_WORDS: Readonly<Partial<Record<CautionId, string>>> = {
+  "manure": "DUNG: SOIL ONLY",
+  "urine": "URINE: SOIL ONLY",
+  "herbicide": "WEEDKILLER?",
+  "acid-hands": "ACID",
+  "caustic-ash": "CAUSTIC",
+  "nicotine": "POISON",
+  "gas-pressure": "MAKES GAS",
+  "acid-gas": "MAKES GAS",
+  "tank-gas": "GAS: DON’T LEAN IN",
+  "breathable-lid": "MAKES GAS",
+  "milk": "MILK",
+  "leaf-eaten-soon": "NOT ON LEAVES TO EAT",
+  "root-burn": "BURNS ROOTS NEAT",
+  "shellfish": "SHELL OR EGG",
+};
+
 /** What of a recipe's cautions belongs on the vessel itself: what hurts whoever opens, lifts, drinks or pours it. */
 const ON_THE_VESSEL: readonly CautionId[] = [
   "manure",
@@ -32,6 +50,7 @@ const ON_THE_VESSEL: readonly CautionId[] = [
   "acid-gas",
   "tank-gas",
   "breathable-lid",
+  "milk",
   "leaf-eaten-soon",
   "root-burn",
   "shellfish",

@@ -4,6 +4,7 @@ import type { Recipe } from "../book/recipe";
 import { findSubstitute } from "../book/substitutes";
 import type { MethodIngredient } from "../book/types";
 import { DomainError, requirePositive, requireWithin } from "../errors";
+import { conflictIn, type Conflict } from "../safety/together";
 import { fits } from "../quantity/fits";
 import { capLPerUnit, roomLPerUnit } from "./room";
 import { layerAreaM2, vesselShape, type VesselShape } from "./vesselShape";
@@ -75,6 +76,8 @@ export interface ScaledRecipe {
   readonly bounds: readonly Bound[];
   /** What nobody states an amount for, and was left out. */
   readonly asks: readonly { readonly ingredient: IngredientId; readonly ask: string; readonly unit: StockUnit }[];
+  /** What was left out as it must not share a vessel with what goes in. */
+  readonly leftOut: Conflict | null;
   /** What went in for something else, and what that changes. */
   readonly swaps: readonly { readonly instead: IngredientId; readonly use: IngredientId; readonly changes: string }[];
 }
@@ -236,7 +239,10 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
       request.include?.includes(ingredient) ||
       request.stated?.some((stated) => stated.ingredient === ingredient),
   );
-  const portions = chosen.map((source) => portionOf(source, request, shape)).filter((portion) => portion !== null);
+  // What would harm beside what was asked for is left out.
+  const conflict = conflictIn(chosen.map(({ ingredient }) => ingredient));
+  const together = chosen.filter(({ ingredient }) => ingredient !== conflict?.leaveOut);
+  const portions = together.map((source) => portionOf(source, request, shape)).filter((portion) => portion !== null);
 
   const fillLineL = fillLine(request);
   const constantRoomL = sumOf(portions, ({ constant, roomLPerUnit: room }) => constant * room);
@@ -276,6 +282,7 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
     fillShare: occupiedL / vesselL,
     limitedBy: by === "target" ? "vessel" : by,
     bounds,
+    leftOut: conflict,
     asks: recipe.ingredients.flatMap(({ ingredient, amount }) =>
       amount.type === "unknown" && !portions.some(({ source }) => source.ingredient === ingredient)
         ? [{ ingredient, ask: amount.ask, unit: amount.unit }]

@@ -1,3 +1,5 @@
+import { expectedYield } from "./expectedYield";
+import { isWater } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
 import type { ScaledRecipe } from "./scale";
@@ -17,8 +19,8 @@ const RINSE_LEAST_L = 5;
 
 /** Brewing, thinning and rinsing water of a batch; nothing to thin for what goes on as it is. */
 export function waterInAll(recipe: Recipe, scaled: ScaledRecipe, rate: UseRate | null): WaterInAll {
-  const brewL = scaled.lines.reduce((sum, { ingredient, amount }) => sum + (ingredient === "water" ? amount : 0), 0);
-  const yieldL = recipe.yieldUnit === "L" ? scaled.basisAmount * recipe.yieldPerBasis.default : 0;
+  const brewL = scaled.lines.reduce((sum, { ingredient, amount }) => sum + (isWater(ingredient) ? amount : 0), 0);
+  const yieldL = recipe.yieldUnit === "L" ? expectedYield(recipe, scaled.basisAmount, scaled.lines).default : 0;
   const thinL = rate ? yieldL * rate.partsWater.default : 0;
   const rinseL = Math.max(RINSE_LEAST_L, scaled.occupiedL * RINSE_SHARE);
   return { brewL, thinL, rinseL, totalL: brewL + thinL + rinseL };

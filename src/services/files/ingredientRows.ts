@@ -1,5 +1,5 @@
 import "server-only";
-import { INGREDIENTS } from "@/core/book/ingredients";
+import { INGREDIENTS, isWater } from "@/core/book/ingredients";
 import type { Season } from "@/core/book/ingredientFacts";
 import type { Queryable } from "@/data/db";
 import { insertOwnIngredient, listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
@@ -18,7 +18,7 @@ function readOwn(cells: Readonly<Record<string, string>>): Draft | Record<string
   else if (Object.values(INGREDIENTS).some((known) => sameName(known.name, name)))
     faults.name = "The book has it already.";
   const countsAs = ingredientOfName(cells.counts_as ?? "");
-  if (countsAs === null || countsAs === "water")
+  if (countsAs === null || isWater(countsAs))
     faults.counts_as = cells.counts_as ? `The book doesn't know "${cells.counts_as}".` : "What does it count as?";
   const density = cells.density_kg_per_l ? readNumberCell(cells.density_kg_per_l) : { value: null };
   if ("fault" in density) faults.density_kg_per_l = density.fault;

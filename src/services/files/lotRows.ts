@@ -1,5 +1,5 @@
 import "server-only";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { insertLots } from "@/data/bulk";
 import type { Queryable } from "@/data/db";
@@ -52,7 +52,7 @@ function readLot(
   const name = cells.ingredient ?? "";
   const ours = own.find((one) => sameName(one.name, name)) ?? null;
   const ingredientId = ours ? (ours.countsAs as IngredientId) : ingredientOfName(name);
-  if (ingredientId === null || ingredientId === "water")
+  if (ingredientId === null || isWater(ingredientId))
     faults.ingredient = name === "" ? "Which ingredient?" : `Neither the book nor the farm knows "${name}".`;
   const book = ingredientId ? findIngredient(ingredientId) : null;
   const of = book && {

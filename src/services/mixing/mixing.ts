@@ -1,6 +1,6 @@
 import "server-only";
 import type { ActionRequest } from "@/contracts/actions/requests";
-import { findIngredient } from "@/core/book/ingredients";
+import { findIngredient, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { mixProgress } from "@/core/mixing/progress";
 import { mixingSteps, type MixStep } from "@/core/mixing/steps";
@@ -43,12 +43,14 @@ const asFill = ({ lines, ...chosen }: Meant): FillRequest => ({
 async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { lines }: PreparedFill): Promise<void> {
   const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
   const overrideReason = request.overrideReason ?? null;
+  const waterL = lines.reduce((sum, { ingredient, amount }) => sum + (isWater(ingredient) ? amount : 0), 0);
+  if (waterL > 0) {
+    if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
+    await requireFitWater(db, request.water, { volumeL: waterL, at: ctx.now() });
+  }
   for (const [index, line] of lines.entries()) {
-    if (line.ingredient === "water") {
-      if (line.amount <= 0) continue;
-      if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
-      await requireFitWater(db, request.water, { volumeL: line.amount, at: ctx.now() });
-    } else if (line.pickedNow) {
+    if (isWater(line.ingredient)) continue;
+    if (line.pickedNow) {
       if (isPickedPlant(line.ingredient) && line.species === "")
         throw refuseAt(
           "bad-request",

@@ -1,6 +1,7 @@
 import "server-only";
 import { mixProgress, type MixEntry, type MixProgress } from "@/core/mixing/progress";
-import { CAUTIONS } from "@/core/book/cautions";
+import type { CautionId } from "@/core/book/cautions";
+import { cautionsFor } from "@/core/safety/cautionsFor";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Family } from "@/core/book/types";
 import { equipmentGaps, type EquipmentGap } from "@/core/equipment/needs";
@@ -32,7 +33,8 @@ export interface MixingView {
   readonly progress: MixProgress;
   readonly measures: readonly FarmMeasure[];
   readonly gaps: readonly EquipmentGap[];
-  readonly cautions: readonly string[];
+  /** The gravest first. */
+  readonly cautions: readonly CautionId[];
   readonly statedC: number | null;
   readonly lines: readonly { readonly ingredientId: string; readonly part: "mix" | "cap" }[];
   readonly waters: WatersView;
@@ -77,7 +79,10 @@ async function viewOf(
       airC: meanC[0] ?? null,
       hasOwnAir: (vessel?.airW ?? 0) > 0,
     }),
-    cautions: recipe.cautions.map((caution) => CAUTIONS[caution]),
+    cautions: cautionsFor(recipe, {
+      filledL: litres,
+      ingredients: fill.lines.map(({ ingredientId }) => ingredientId as IngredientId),
+    }),
     statedC: fill.statedC ?? null,
     lines: fill.lines.map(({ ingredientId, part }) => ({ ingredientId, part })),
     waters,

@@ -2,6 +2,9 @@ import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import QRCode from "qrcode";
 import { cautionsOnVessel, contentsOf, labelDilution, labelNumber, type LabelFacts } from "@/core/paper/label";
+import type { CautionId } from "@/core/book/cautions";
+import type { Carried } from "@/core/safety/carried";
+import { cautionsFor } from "@/core/safety/cautionsFor";
 import { recipeFrom } from "@/core/recipe/document";
 import { findBatch, listBatchLines } from "@/data/batches";
 import { listStanding } from "@/data/entries";
@@ -13,9 +16,17 @@ import { assessBatch } from "../ferment/assessBatch";
 import { readSituation } from "../ferment/situation";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";
+import { carriedOfBatches } from "../safety/carriedOf";
 import { hazardsOfBatches } from "../shed/batchHazards";
 
 const HOUR_MS = 3_600_000;
+/** What of that which a liquid carries stands on its label. */
+const CARRIED_CAUTION: Readonly<Record<Carried, readonly CautionId[]>> = {
+  "dung": ["manure"],
+  "urine": ["urine"],
+  "milk": ["milk"],
+  "unwashed-leaf": [],
+};
 
 export interface LabelsView {
   readonly farm: FarmView;
@@ -52,12 +63,17 @@ export async function readLabels(
     hazardsOfBatches(db, [batchId, ...ancestorsOf(batchId, feedings)]),
   ]);
   const recipe = recipeFrom(batch.recipe.document);
+  const carried = (await carriedOfBatches(db, [batchId])).get(batchId)!;
   const common = {
     madeMs: batch.startedAt.getTime(),
     contents: contentsOf(lines),
     maker: batch.actorName,
     dilution: labelDilution(recipe),
-    cautions: cautionsOnVessel([...recipe.cautions, ...hazards.map(({ caution }) => caution)]),
+    cautions: cautionsOnVessel([
+      ...cautionsFor(recipe, { filledL: null, ingredients: [] }),
+      ...hazards.map(({ caution }) => caution),
+      ...carried.carries.flatMap((hazard) => CARRIED_CAUTION[hazard]),
+    ]),
   };
   const now = ctx.now();
   const situation = batch.close

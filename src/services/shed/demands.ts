@@ -1,3 +1,4 @@
+import { isWater } from "@/core/book/ingredients";
 import "server-only";
 import { addDays } from "@/core/calendar";
 import type { IngredientId } from "@/core/book/ingredients";
@@ -71,7 +72,7 @@ export async function readDemands(
   ];
   return {
     demands: demands
-      .filter(({ ingredient }) => ingredient !== "water")
+      .filter(({ ingredient }) => !isWater(ingredient))
       .map((demand) => (demand.onDay < today ? { ...demand, onDay: today } : demand)),
     plans,
   };

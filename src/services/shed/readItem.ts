@@ -1,7 +1,7 @@
 import "server-only";
 import { INGREDIENT_FACTS, type IngredientFacts } from "@/core/book/ingredientFacts";
 import { COMPOSITION, type Composition } from "@/core/book/composition";
-import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, INGREDIENTS, type IngredientId, isWater } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
 import { listMeasures, type FarmMeasure } from "@/data/measures";
 import { listLedgerOf, type LedgerLine } from "@/data/movements";
@@ -37,7 +37,7 @@ export async function readItem(ctx: Context, itemId: string, today: string): Pro
   const ownId = /^own-(\d+)$/.exec(itemId)?.[1];
   const own = ownId === undefined ? null : (allOwn.find(({ id }) => id === Number(ownId)) ?? null);
   const ingredientId = own?.countsAs ?? itemId;
-  if (!Object.hasOwn(INGREDIENTS, ingredientId) || ingredientId === "water") return null;
+  if (!Object.hasOwn(INGREDIENTS, ingredientId) || isWater(ingredientId)) return null;
   const book = findIngredient(ingredientId);
   const [lots, ledger, terms, measures] = await Promise.all([
     listLotsOf(db, book.id),

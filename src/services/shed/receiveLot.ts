@@ -2,7 +2,7 @@ import "server-only";
 import { addDays } from "@/core/calendar";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import { usualExpiry } from "@/core/book/ingredientFacts";
-import { findIngredient } from "@/core/book/ingredients";
+import { findIngredient, isWater } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { keepsOut, lotHazards, type Provenance } from "@/core/safety/provenance";
@@ -68,7 +68,7 @@ function requireNamedPlants(id: string, { provenance, note }: LotRequest, ownNam
 
 export async function bookLot(db: Queryable, ctx: Context, request: LotRequest): Promise<number> {
   const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
-  if (item.id === "water") throw refuseAt("unfit", "/ingredientId", "Water is booked as a source, not as a lot.");
+  if (isWater(item.id)) throw refuseAt("unfit", "/ingredientId", "Water is booked as a source, not as a lot.");
   const farm = await findFarm(db);
   const clock = { timeZone: farm?.timeZone ?? "UTC" };
   const wrong = lotFault(request, isoDay(ctx.now(), clock));

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Season } from "@/core/book/ingredientFacts";
-import { findIngredient, INGREDIENTS } from "@/core/book/ingredients";
+import { findIngredient, INGREDIENTS, isWater } from "@/core/book/ingredients";
 import { insertOwnIngredient, listOwnIngredients } from "@/data/ownIngredients";
 import { insertSupplyTerms } from "@/data/supply";
 import type { Context } from "../context";
@@ -13,7 +13,7 @@ const plain = (name: string) => name.trim().toLowerCase();
 export const addOwnIngredient = (ctx: Context, input: unknown): Promise<{ ownId: number }> =>
   write(ctx, "addOwnIngredient", input, async (db, request) => {
     const item = atField("/countsAs", () => findIngredient(request.countsAs));
-    if (item.id === "water") throw refuseAt("unfit", "/countsAs", "Water is booked as a source.");
+    if (isWater(item.id)) throw refuseAt("unfit", "/countsAs", "Water is booked as a source.");
     const name = request.name.trim();
     if (Object.values(INGREDIENTS).some((known) => plain(known.name) === plain(name)))
       throw refuseAt("name-taken", "/name", `The book has ${name.toLowerCase()} already: receive a lot of it.`);

@@ -9,6 +9,7 @@ import type { BatchPage } from "@/services/readBatch";
 import { useAct } from "../actions";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button } from "../kit/Button";
+import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { CostMeasure } from "../ledger/CostMeasure";
@@ -237,11 +238,7 @@ export const BatchScreen = ({
                   {caution}
                 </Notice>
               ))}
-              {page.cautions.map((caution) => (
-                <Notice key={caution} tone="caution">
-                  {caution}
-                </Notice>
-              ))}
+              <Cautions cautions={page.cautions} />
               <p className="text-[0.9rem] text-soft">
                 Local code, your certifier and licensed trades stand above this. {page.sureness}
               </p>

@@ -44,7 +44,7 @@ const FIT_STATES = new Set(["ready", "peak"]);
 export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProps) => {
   const router = useRouter();
   const close = useAct("closeBatch");
-  const { keeping, yieldPerBasis, residues } = batch.closing;
+  const { keeping, expected, residues } = batch.closing;
   const living = keeping.living;
   const { makes, unit } = batch.closing;
   const weighed = unit === "kg";
@@ -52,11 +52,10 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   const [destination, setDestination] = useState<Destination>(
     failed ? "discard" : weighed ? "shed" : living ? "at-once" : "store",
   );
-  const expect = (share: number) => share * batch.basisAmount;
   const { read } = useReadAmount();
   const { register, handleSubmit, control } = useForm<CloseForm>({
     defaultValues: {
-      yieldL: expect(yieldPerBasis.default).toFixed(batch.filledL < 20 ? 1 : 0),
+      yieldL: expected.default.toFixed(batch.filledL < 20 ? 1 : 0),
       label: `${batch.shortName}, ${vesselName}`,
       place: living ? "" : (keeping.place.split(",")[0] ?? ""),
       container: batch.lid === "airlock" ? "vented" : "breathable",
@@ -167,7 +166,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
               typed={yieldTyped}
               {...register("yieldL")}
               error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
-              hint={`Usual here: ${sayStock(expect(yieldPerBasis.low), unit, units)} to ${sayStock(expect(yieldPerBasis.high), unit, units)}.`}
+              hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
             />
             <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
             {destination === "store" ? (

@@ -24,7 +24,7 @@ const pageOf = (methodId: string, change: Partial<BatchPage> = {}): BatchPage =>
   cost: { totalMinor: 500, perLMinor: null, breakdown: [] },
   stores: [],
   applications: [],
-  cautions: ["Salt stays in the soil."],
+  cautions: ["sodium"],
   sureness: "Well agreed.",
   targetPh: null,
   water: { sourceName: "Tap", overrideReason: "butt dry" },

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { findMethod } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
-import { CAUTIONS } from "@/core/book/cautions";
+import { cautionsFor } from "@/core/safety/cautionsFor";
+import { Cautions } from "../kit/Cautions";
 import { chosenKey, farmRecipe, recipeOfKey, versionsOffered, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
@@ -182,13 +183,12 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
         </Part>
         <Versions view={view} methodId={methodId} />
         <Part title="Mind">
-          <div className="grid gap-2 lg:grid-cols-2">
-            {recipe.cautions.map((caution) => (
-              <Notice key={caution} tone="caution">
-                {CAUTIONS[caution]}
-              </Notice>
-            ))}
-          </div>
+          <Cautions
+            cautions={cautionsFor(recipe, {
+              filledL: null,
+              ingredients: recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient),
+            })}
+          />
           <p className="mt-2 text-[0.92rem] text-soft">
             Local code, your certifier and licensed trades stand above this. How sure anyone is: {recipe.sureness}
           </p>

@@ -1,6 +1,7 @@
 "use client";
+import { expectedYield } from "@/core/recipe/expectedYield";
 import { usualRate } from "@/core/book";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { substitutesFor } from "@/core/book/substitutes";
 import { findUse } from "@/core/book/uses";
@@ -44,8 +45,9 @@ const LineRow = ({
   readonly view: BookView;
 }) => {
   const { name, densityKgPerL } = findIngredient(line.ingredient);
-  const portions =
-    line.ingredient === "water" ? null : liftablePortions(line.amount, line.unit === "L" ? densityKgPerL : null);
+  const portions = isWater(line.ingredient)
+    ? null
+    : liftablePortions(line.amount, line.unit === "L" ? densityKgPerL : null);
   return (
     <tr className="border-b border-line align-top">
       <th scope="row" className="py-1.5 pr-3 text-left">
@@ -88,7 +90,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
   return (
     <ul className="grid gap-1 text-[0.95rem]">
       <li>
-        Gives about {sayStock(scaled.basisAmount * recipe.yieldPerBasis.default, recipe.yieldUnit, units)}
+        Gives about {sayStock(expectedYield(recipe, scaled.basisAmount, scaled.lines).default, recipe.yieldUnit, units)}
         {cost.totalMinor > 0
           ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayMoney(cost.perUnitMinor, currency)} a ${recipe.yieldUnit === "L" ? "litre" : "kilogram"}`}`
           : ""}
@@ -278,7 +280,11 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
         <section aria-label="What is in it">
           <h3 className="text-lg">What is in it</h3>
           <ContentTable
-            content={batchContent(recipe, scaled.lines, scaled.basisAmount * recipe.yieldPerBasis.default)}
+            content={batchContent(
+              recipe,
+              scaled.lines,
+              expectedYield(recipe, scaled.basisAmount, scaled.lines).default,
+            )}
             partsWater={rate.partsWater.default}
             useName={findUse(rate.use).name}
             mixLPerM2={findUse(rate.use).mixLPerM2?.default ?? null}

@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { findUse, type UseId } from "@/core/book/uses";
 import type { RecipeKey } from "@/core/recipe/pick";
@@ -75,7 +75,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
       amount.type === "per-basis" &&
       (!optional || draft.include.includes(all[index]!.ingredient)) &&
       all.findIndex((line) => line.ingredient === all[index]!.ingredient) === index &&
-      all[index]!.ingredient !== "water",
+      !isWater(all[index]!.ingredient),
   );
   const { units } = view.farm;
   return (

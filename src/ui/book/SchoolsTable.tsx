@@ -1,5 +1,5 @@
 import { clsx } from "clsx";
-import { findIngredient } from "@/core/book/ingredients";
+import { findIngredient, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { differencesOf } from "@/core/book/differences";
 import { findUse, USE_IDS } from "@/core/book/uses";
@@ -50,7 +50,7 @@ function doseRows(columns: readonly SchoolColumn[]): TableRow[] {
   );
   const ids = [...new Set(columns.flatMap(({ recipe }) => recipe.ingredients.map(({ ingredient }) => ingredient)))];
   return ids
-    .filter((id) => id !== "water")
+    .filter((id) => !isWater(id))
     .map((id): TableRow => {
       const { name, stockUnit } = findIngredient(id);
       const doses = scaled.map(({ lines }) => {

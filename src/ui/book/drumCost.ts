@@ -1,3 +1,4 @@
+import { expectedYield } from "@/core/recipe/expectedYield";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { handsMin } from "@/core/choose/byGoal";
@@ -14,7 +15,7 @@ export interface PlannedCost {
   readonly unpriced: readonly string[];
 }
 
-const FREE = new Set(["water", "plant", "greens", "legume-leaf", "urine", "scraps", "shell-raw"]);
+const FREE = new Set(["water", "soak-water", "plant", "greens", "legume-leaf", "urine", "scraps", "shell-raw"]);
 
 /** What a scaled recipe would cost at what the shed's lots cost, hands counted. */
 export function plannedCost(recipe: Recipe, scaled: ScaledRecipe, prices: Prices, days: number): PlannedCost {
@@ -33,7 +34,7 @@ export function plannedCost(recipe: Recipe, scaled: ScaledRecipe, prices: Prices
     consumables: [],
     yieldL: null,
   });
-  const yielded = scaled.basisAmount * recipe.yieldPerBasis.default;
+  const yielded = expectedYield(recipe, scaled.basisAmount, scaled.lines).default;
   return {
     totalMinor,
     perUnitMinor: yielded > 0 ? totalMinor / yielded : null,

@@ -1,6 +1,6 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
-import { findIngredient, PICKED_FRESH } from "@/core/book/ingredients";
+import { findIngredient, PICKED_FRESH, isWater } from "@/core/book/ingredients";
 import { fits } from "@/core/quantity/fits";
 import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
@@ -25,7 +25,7 @@ interface FillLinesProps {
 
 /** Which lots would give it, oldest first, or what is short. */
 function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem): { text: string; short: boolean } {
-  if (line.ingredient === "water") return { text: "from the tap or butt picked below", short: false };
+  if (isWater(line.ingredient)) return { text: "from the tap or butt picked below", short: false };
   if (line.pickedNow) return { text: "picked now, straight in", short: false };
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
   if (!item) return { text: "none in the shed", short: true };

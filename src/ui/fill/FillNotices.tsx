@@ -1,5 +1,4 @@
 "use client";
-import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { equipmentGaps } from "@/core/equipment/needs";
@@ -7,12 +6,14 @@ import { toBase } from "@/core/quantity/units";
 import { heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine } from "@/core/recipe/scale";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
+import { cautionsFor } from "@/core/safety/cautionsFor";
 import { thinStarters } from "@/core/recipe/starter";
 import { sayTemperature } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
+import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { useMeasures } from "../measures/measuresContext";
 import type { LineDraft } from "./fillPlan";
@@ -77,7 +78,15 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, stated }: 
 };
 
 /** The cautions of the work, where it is done. */
-export const FillCautions = ({ recipe, lines }: { readonly recipe: Recipe; readonly lines: readonly ScaledLine[] }) => {
+export const FillCautions = ({
+  recipe,
+  lines,
+  filledL,
+}: {
+  readonly recipe: Recipe;
+  readonly lines: readonly ScaledLine[];
+  readonly filledL: number;
+}) => {
   const sackKg = wetSackKg({ recipe }, lines);
   return (
     <section aria-label="Cautions" className="grid gap-2">
@@ -87,11 +96,7 @@ export const FillCautions = ({ recipe, lines }: { readonly recipe: Recipe; reado
           {`The sack comes out at about ${formatNumber(sackKg, 2)} kg wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
         </Notice>
       ) : null}
-      {recipe.cautions.map((caution) => (
-        <Notice key={caution} tone="caution">
-          {CAUTIONS[caution]}
-        </Notice>
-      ))}
+      <Cautions cautions={cautionsFor(recipe, { filledL, ingredients: lines.map(({ ingredient }) => ingredient) })} />
       <p className="text-[0.88rem] text-soft">
         Local code, your certifier and licensed trades stand above this. {recipe.sureness}
       </p>

@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { findIngredient } from "@/core/book/ingredients";
+import { findIngredient, isWater } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { toBase } from "@/core/quantity/units";
 import { sayStock, sayVolume } from "@/formats/amounts";
@@ -60,7 +60,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const [planning, setPlanning] = useState(false);
   const { state, recipe, set } = fill;
   const { scaled, problem, lines, later, filledL, overBrim } = fill.plan;
-  const waterL = lines.reduce((sum, { ingredient, used }) => sum + (ingredient === "water" ? (used ?? 0) : 0), 0);
+  const waterL = lines.reduce((sum, { ingredient, used }) => sum + (isWater(ingredient) ? (used ?? 0) : 0), 0);
   const noAir = recipe.aerated && vessel.airW === 0;
 
   const leave = () => router.push("/", { scroll: false });
@@ -199,6 +199,11 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               </ul>
             </section>
           ) : null}
+          {scaled?.leftOut ? (
+            <Notice tone="caution" title={`${findIngredient(scaled.leftOut.leaveOut).name} is left out`}>
+              {scaled.leftOut.why}
+            </Notice>
+          ) : null}
           {recipe.family === "mineral" ? <ShellChemistry lines={lines} units={units} /> : null}
           {waterL > 0 ? (
             <WaterPicker
@@ -235,7 +240,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               error={fields["/labourMin"]}
             />
           </div>
-          <FillCautions recipe={recipe} lines={scaled?.lines ?? []} />
+          <FillCautions recipe={recipe} lines={scaled?.lines ?? []} filledL={filledL} />
         </div>
       </div>
       {planning && scaled ? (

@@ -1,4 +1,4 @@
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { DomainError } from "@/core/errors";
 import { fits } from "@/core/quantity/fits";
@@ -85,7 +85,7 @@ function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) 
     .filter(({ optional, ingredient }) => !optional || include.includes(ingredient))
     .map(({ ingredient }) => substitutes.find(({ instead }) => instead === ingredient)?.use ?? ingredient);
   return [...new Set(wanted)]
-    .filter((ingredient) => ingredient !== "water" && !picked.has(ingredient))
+    .filter((ingredient) => !isWater(ingredient) && !picked.has(ingredient))
     .map((ingredient) => ({ ingredient, amount: shelf.find((item) => item.ingredientId === ingredient)?.onHand ?? 0 }));
 }
 

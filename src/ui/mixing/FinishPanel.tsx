@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import { fromBase, toBase } from "@/core/quantity/units";
 import { parseNumber, readOptional } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
@@ -65,7 +65,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
     return line ? [line.ingredientId] : [];
   });
   const asksElsewhere = [...new Set([...short, ...elsewhere])];
-  const waterL = lines.find(({ ingredientId }) => ingredientId === "water")?.amount ?? 0;
+  const waterL = lines.reduce((sum, { ingredientId, amount }) => sum + (isWater(ingredientId) ? amount : 0), 0);
   const asksWater = water.sourceId !== null || paths.some((path) => path.startsWith("/water"));
   const asksVessel = vesselId !== "" || paths.includes("/vesselId");
   const asksPlants = species !== "" || paths.some((path) => path.endsWith("/species"));

@@ -7,6 +7,7 @@ import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button, buttonLook } from "../kit/Button";
+import { Cautions } from "../kit/Cautions";
 import { useNow } from "../kit/Countdown";
 import { Notice } from "../kit/Notice";
 import { FinishPanel } from "./FinishPanel";
@@ -168,11 +169,7 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
       <MixLog progress={progress} view={view} />
       <section aria-label="Cautions" className="mt-6 grid gap-2">
         <h2 className="text-lg">Mind</h2>
-        {view.cautions.map((caution) => (
-          <Notice key={caution} tone="caution">
-            {caution}
-          </Notice>
-        ))}
+        <Cautions cautions={view.cautions} />
         <p className="text-[0.88rem] text-soft">Local code, your certifier and licensed trades stand above this.</p>
       </section>
     </div>

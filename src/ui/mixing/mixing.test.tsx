@@ -54,7 +54,7 @@ function open(entries: readonly MixEntry[], actions = fakeActions(), change: Par
     progress: mixProgress(steps, entries, NOW_MS),
     measures: [],
     gaps: [{ kind: "stone", weight: "small", say: "1 of 2 stones." }],
-    cautions: ["Mind the plug."],
+    cautions: ["electricity-at-water"],
     lines: [],
     waters: WATERS,
     freeVessels: [],
@@ -72,7 +72,7 @@ describe("mixing in the yard", () => {
     open([]);
     expect(screen.getByRole("heading", { name: "Where it stands" })).toBeVisible();
     expect(screen.getByText("1 of 2 stones.")).toBeVisible();
-    expect(screen.getByText("Mind the plug.")).toBeVisible();
+    expect(screen.getByText(/residual-current device/)).toBeVisible();
     expect(screen.getByRole("img", { name: `0 of ${steps.length} steps done` })).toBeInTheDocument();
   });
   it("is not done before every check is ticked", async () => {

@@ -1,10 +1,11 @@
 "use client";
-import { Droplets, FlaskConical, GlassWater, Hand, Skull, Sprout, Wind, type LucideIcon } from "lucide-react";
-import type { CautionId } from "@/core/book/cautions";
+import { GlassWater } from "lucide-react";
+import { HAZARD_WORDS } from "@/core/paper/label";
 import { labelsPerPage, type Paper } from "@/core/paper/papers";
 import { markerLines, sayLabel, type LabelText } from "@/formats/labelText";
 import { sayVolume } from "@/formats/amounts";
 import type { LabelsView } from "@/services/papers/readLabels";
+import { CAUTION_ICONS } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
 import { NumberField } from "../kit/fields";
 import { Code } from "./Code";
@@ -13,21 +14,6 @@ import { Page, PageRule } from "./PaperSheet";
 import { usePaperQuery } from "./usePaperQuery";
 
 type Label = LabelsView["labels"][number];
-
-const ICONS: Partial<Record<CautionId, LucideIcon>> = {
-  "gas-pressure": Wind,
-  "tank-gas": Wind,
-  "breathable-lid": Wind,
-  "manure": Sprout,
-  "urine": Sprout,
-  "acid-hands": Hand,
-  "acid-gas": Wind,
-  "caustic-ash": Hand,
-  "root-burn": Droplets,
-  "leaf-eaten-soon": Sprout,
-  "nicotine": Skull,
-  "shellfish": FlaskConical,
-};
 
 /** A glass struck through: understood without reading. */
 const NoDrinking = ({ className }: { readonly className: string }) => (
@@ -47,7 +33,38 @@ const Row = ({ name, children }: { readonly name: string; readonly children: Rea
   </div>
 );
 
-/** A drum's label: name and dates are read from a stride away, the rest from a hand. */
+/** What hurts stands before all else: not to drink, and the hazards, each with its picture. */
+const HazardBand = ({
+  label,
+  text,
+  scale,
+}: {
+  readonly label: Label;
+  readonly text: LabelText;
+  readonly scale: number;
+}) => (
+  <div
+    className="flex items-center gap-[0.6em] border-b-[0.5mm] border-black pb-[0.5em]"
+    style={{ fontSize: `${3.6 * scale}mm` }}
+  >
+    <NoDrinking className="size-[2.6em] shrink-0" />
+    <ul className="flex min-w-0 flex-1 flex-wrap gap-x-[0.8em] gap-y-[0.2em] font-bold leading-tight">
+      <li>NOT TO DRINK</li>
+      {text.hazards.map((hazard) => {
+        const caution = label.cautions.find((one) => HAZARD_WORDS[one] === hazard);
+        const Icon = caution ? CAUTION_ICONS[caution] : undefined;
+        return (
+          <li key={hazard} className="flex items-center gap-[0.25em]">
+            {Icon ? <Icon aria-hidden className="size-[1.1em] shrink-0" strokeWidth={2.4} /> : null}
+            {hazard}
+          </li>
+        );
+      })}
+    </ul>
+  </div>
+);
+
+/** A drum's label: what hurts first, then name and dates that are read from a stride away, the rest from a hand. */
 const DrumLabel = ({
   label,
   text,
@@ -61,43 +78,44 @@ const DrumLabel = ({
 }) => (
   <article
     aria-label={`Label ${label.number}`}
-    className="flex h-full flex-col border-[0.6mm] border-black p-[3mm] leading-tight"
-    style={{ fontSize: small ? "2.9mm" : "3.7mm" }}
+    className="flex h-full min-h-0 flex-col overflow-hidden border-[0.6mm] border-black p-[2.5mm] leading-tight"
+    style={{ fontSize: small ? "2.7mm" : "3.4mm" }}
   >
-    <p className="font-display font-bold leading-none" style={{ fontSize: small ? "6mm" : "9mm" }}>
+    <HazardBand label={label} text={text} scale={small ? 0.72 : 1} />
+    <p
+      className="mt-[1.5mm] line-clamp-2 font-display font-bold leading-none"
+      style={{ fontSize: small ? "5.4mm" : "8mm" }}
+    >
       {text.name}
     </p>
-    <p className="mt-[1mm] flex items-baseline justify-between">
-      <span className="reading font-bold" style={{ fontSize: small ? "5mm" : "7mm" }}>
+    <p className="mt-[1mm] flex items-baseline justify-between gap-[2mm]">
+      <span className="reading font-bold" style={{ fontSize: small ? "4.6mm" : "6mm" }}>
         {text.number}
       </span>
-      <span>
+      <span className="truncate">
         {sayVolume(label.litres, view.farm.units)}
         {label.place ? `, ${label.place}` : ""}
       </span>
     </p>
-    <dl className="mt-[2mm] grid gap-[0.8mm] border-t-[0.4mm] border-black pt-[2mm]">
+    <dl className="mt-[1.5mm] grid gap-[0.6mm] border-t-[0.4mm] border-black pt-[1.5mm]">
       <Row name="made">{text.made}</Row>
       <Row name={label.useByMs === null ? "ready" : "keeps"}>{text.ready}</Row>
-      <Row name="in it">{text.contents}</Row>
+      <Row name="in it">
+        <span className="line-clamp-2">{text.contents}</span>
+      </Row>
       <Row name="put on">{text.dilution}</Row>
       <Row name="made by">{text.maker}</Row>
     </dl>
-    <ul className="mt-[2mm] grid gap-[1mm] border-t-[0.4mm] border-black pt-[2mm]">
-      {label.cautions.map((caution, index) => {
-        const Icon = ICONS[caution];
-        return (
-          <li key={caution} className="flex gap-[1.5mm]">
-            {Icon ? <Icon aria-hidden className="mt-[0.3mm] size-[4mm] shrink-0" strokeWidth={2.2} /> : null}
-            {(small ? text.shortCautions : text.cautions)[index]}
-          </li>
-        );
-      })}
-    </ul>
-    <div className="mt-auto flex items-end gap-[3mm]">
-      <NoDrinking className={small ? "size-[12mm] shrink-0" : "size-[18mm] shrink-0"} />
-      <p className="flex-1 font-bold">{text.never}</p>
-      <div className={small ? "size-[19mm] shrink-0" : "size-[27mm] shrink-0"}>
+    <div className="mt-[1.5mm] flex min-h-0 flex-1 items-end gap-[3mm] border-t-[0.4mm] border-black pt-[1.5mm]">
+      <div className="min-w-0 flex-1 self-start">
+        <ul className="grid gap-[0.8mm]">
+          {text.shortCautions.slice(0, small ? 2 : 3).map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
+        </ul>
+        <p className="mt-[1mm] font-bold">{text.never}</p>
+      </div>
+      <div className={small ? "size-[17mm] shrink-0" : "size-[25mm] shrink-0"}>
         <Code code={view.code} label={`Opens batch ${view.batchId}`} />
       </div>
     </div>
@@ -116,24 +134,24 @@ const JarLabel = ({
 }) => (
   <article
     aria-label={`Label ${label.number}`}
-    className="flex h-full gap-[1.5mm] leading-[1.15]"
-    style={{ fontSize: "2.35mm" }}
+    className="flex h-full gap-[1.5mm] overflow-hidden leading-[1.1]"
+    style={{ fontSize: "2.25mm" }}
   >
-    <div className="flex min-w-0 flex-1 flex-col">
-      <p className="font-display font-bold leading-none" style={{ fontSize: "3.7mm" }}>
+    <div className="flex min-w-0 flex-1 flex-col gap-[0.5mm]">
+      <div className="flex items-center gap-[1mm] font-bold">
+        <NoDrinking className="size-[5mm] shrink-0" />
+        <p className="line-clamp-2">NOT TO DRINK. {text.hazards.join(". ")}</p>
+      </div>
+      <p className="line-clamp-2 font-display font-bold leading-none" style={{ fontSize: "3.4mm" }}>
         {text.name}
       </p>
       <p className="reading font-bold">
         {text.number} · made {text.made}
       </p>
-      <p>{text.ready}</p>
-      <p>{text.dilution}</p>
-      <p className="mt-auto flex items-center gap-[1mm] font-bold" style={{ fontSize: "2.1mm" }}>
-        <NoDrinking className="size-[5mm] shrink-0" />
-        NOT TO DRINK. Keep from children.
-      </p>
+      <p className="line-clamp-2">{text.ready}</p>
+      <p className="truncate">{text.dilution}</p>
     </div>
-    <div className="size-[20mm] shrink-0 self-center">
+    <div className="size-[18mm] shrink-0 self-center">
       <Code code={view.code} label={`Opens batch ${view.batchId}`} />
     </div>
   </article>
@@ -141,13 +159,16 @@ const JarLabel = ({
 
 /** In a large hand, to be copied by marker where there is no printer. */
 const MarkerPage = ({ text, paper }: { readonly text: LabelText; readonly paper: Paper }) => (
-  <article aria-label={`To copy by marker, ${text.number}`} className="grid h-full content-start gap-[6mm]">
-    <p style={{ fontSize: "4.5mm" }}>To copy onto lid or tape by marker:</p>
+  <article
+    aria-label={`To copy by marker, ${text.number}`}
+    className={`grid h-full content-start overflow-hidden ${paper.heightMm < 50 ? "gap-[0.6mm]" : paper.roll ? "gap-[2.5mm]" : "gap-[5mm]"}`}
+  >
+    {paper.heightMm < 50 ? null : <p style={{ fontSize: "4mm" }}>To copy onto lid or tape by marker:</p>}
     {markerLines(text).map((line) => (
       <p
         key={line}
-        className="border-b-[0.3mm] border-black pb-[2mm] font-bold leading-none"
-        style={{ fontSize: paper.roll ? "6mm" : "13mm" }}
+        className="truncate border-b-[0.3mm] border-black pb-[0.25em] font-bold leading-none"
+        style={{ fontSize: paper.roll ? (paper.heightMm < 50 ? "2.6mm" : "5.4mm") : "12mm" }}
       >
         {line}
       </p>

@@ -1,3 +1,4 @@
+import { CAUTIONS } from "@/core/book/cautions";
 import type { Paper } from "@/core/paper/papers";
 import { sayMeasured } from "@/formats/measured";
 import { sayStock } from "@/formats/amounts";
@@ -75,7 +76,7 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
         <h3 className="text-lg">Mind</h3>
         <ul className="list-disc pl-[5mm]">
           {view.cautions.map((caution) => (
-            <li key={caution}>{caution}</li>
+            <li key={caution}>{CAUTIONS[caution]}</li>
           ))}
           <li>Local code, your certifier and licensed trades stand above this.</li>
         </ul>

@@ -163,7 +163,7 @@ describe("a mixing sheet", () => {
           progress: mixProgress(mixingSteps(recipe, lines, 160), [], NOW_MS),
           measures: [{ measure: "scoop", ingredientId: "castings", mean: 0.65, least: 0.6, most: 0.7, weighings: 3 }],
           gaps: [],
-          cautions: ["Mind the plug."],
+          cautions: ["electricity-at-water"],
           lines: [],
           waters: WATERS,
           freeVessels: [],
@@ -188,7 +188,7 @@ describe("a mixing sheet", () => {
     expect(screen.getByRole("row", { name: /Before the power/ })).toHaveTextContent(
       "☐ Residual-current device is on and was tried",
     );
-    expect(screen.getByText("Mind the plug.")).toBeVisible();
+    expect(screen.getByText(/residual-current device/)).toBeVisible();
     expect(screen.getByText(/Local code, your certifier/)).toBeVisible();
   });
 });

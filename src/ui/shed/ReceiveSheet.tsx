@@ -1,7 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { CAUTIONS } from "@/core/book/cautions";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { DungAge } from "@/core/safety/provenance";
@@ -10,6 +9,7 @@ import type { FarmView } from "@/services/farmView";
 import type { OwnIngredient } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
+import { Cautions } from "../kit/Cautions";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -140,11 +140,8 @@ export const ReceiveSheet = ({
       <ProvenanceFields kinds={kindsOfOrigin(item.ingredientId)} register={register} fields={fields} />
       <TextField label="Stands where" {...register("place")} error={fields["/place"]} hint={facts.keeping} />
       <TextField label="Note" {...register("note")} error={fields["/note"]} />
-      {[...facts.cautions.map((caution) => CAUTIONS[caution]), ...(ownCaution ? [ownCaution] : [])].map((text) => (
-        <Notice key={text} tone="caution">
-          {text}
-        </Notice>
-      ))}
+      {ownCaution ? <Notice tone="caution">{ownCaution}</Notice> : null}
+      <Cautions cautions={facts.cautions} />
     </FormSheet>
   );
 };

@@ -1,4 +1,4 @@
-import { INGREDIENT_IDS, INGREDIENTS, findIngredient, type IngredientId } from "@/core/book/ingredients";
+import { INGREDIENT_IDS, INGREDIENTS, findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Measurable } from "@/formats/measured";
 import type { OwnIngredient } from "@/services/types";
 
@@ -25,11 +25,11 @@ export function itemOptions(own: readonly OwnIngredient[]): ItemOption[] {
       densityKgPerL: one.densityKgPerL ?? book.densityKgPerL,
     };
   });
-  return [...INGREDIENT_IDS.filter((id) => id !== "water").map(bookOption), ...ours].toSorted((a, b) =>
+  return [...INGREDIENT_IDS.filter((id) => !isWater(id)).map(bookOption), ...ours].toSorted((a, b) =>
     a.name.localeCompare(b.name),
   );
 }
 
-export const BY_NAME: readonly IngredientId[] = INGREDIENT_IDS.filter((id) => id !== "water").toSorted((a, b) =>
+export const BY_NAME: readonly IngredientId[] = INGREDIENT_IDS.filter((id) => !isWater(id)).toSorted((a, b) =>
   INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name),
 );

@@ -107,6 +107,7 @@ export const charGreenLiquid: Method = {
   residues: ["compost"],
   cautions: [
     "poisonous-plants",
+    "tank-gas",
     "char-dust",
     "herbicide",
     "breathable-lid",

@@ -38,10 +38,15 @@ export const chargedChar: Method = {
         perBasis(
           "manure-aged",
           from(MANURE_KG_PER_L * 0.8, MANURE_KG_PER_L, MANURE_KG_PER_L * 1.2),
-          "food and life; dry, it drinks its own volume of water first",
+          "food and life; soaked first",
         ),
+        // Dry manure takes up its own bulk of water: 2 L to the kilogram at 0.5 kg/L.
+        perBasis("soak-water", 2 * MANURE_KG_PER_L, "what the dry manure drinks; less where it is moist"),
         perBasis("molasses", 1 / 15, "food"),
-        perBasis("char", from(CHAR_KG_PER_L * 0.8, CHAR_KG_PER_L, CHAR_KG_PER_L * 1.2), "what is charged; under 6 mm"),
+        perBasis("char", from(CHAR_KG_PER_L * 0.8, CHAR_KG_PER_L, CHAR_KG_PER_L * 1.2), "what is charged; under 6 mm", {
+          // Dry it floats: of 4 L of bulk to the kilogram half lies under, and half of that is water between the grains.
+          roomLPerUnit: 3,
+        }),
       ],
       uses: [
         rate("incorporate", [0, 0, 0], null, "4 L to the square metre, into the top 15 cm."),
@@ -60,9 +65,9 @@ export const chargedChar: Method = {
     ),
     step(
       "soak",
-      "Dry manure drinks its own volume of water for hours first; count that water too.",
+      "Soak the dry manure in its own volume of water for some hours, in a tub beside.",
       "Dry, it takes it from the bath and the char stays dry.",
-      ["manure-aged"],
+      ["manure-aged", "soak-water"],
       { waitMin: 180 },
     ),
     step("water", "Water in, free of chlorine, and the molasses thinned in it.", "Syrup in lumps feeds the floor.", [
@@ -116,6 +121,7 @@ export const chargedChar: Method = {
   residues: ["compost: the liquor", "round trees: the liquor"],
   cautions: [
     "manure",
+    "wounds",
     "char-dust",
     "caustic-ash",
     "herbicide",

@@ -137,6 +137,7 @@ export const drumManureTea: Method = {
   cautions: [
     "manure",
     "urine",
+    "wounds",
     "tank-gas",
     "caustic-ash",
     "herbicide",

@@ -91,6 +91,8 @@ export const dungFlourFerment: Method = {
   residues: ["compost", "round trees"],
   cautions: [
     "manure",
+    "wounds",
+    "tank-gas",
     "sugar-regrowth",
     "herbicide",
     "breathable-lid",

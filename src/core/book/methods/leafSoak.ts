@@ -84,6 +84,7 @@ export const leafSoak: Method = {
   residues: ["compost"],
   cautions: [
     "poisonous-plants",
+    "tank-gas",
     "herbicide",
     "leaf-eaten-soon",
     "breathable-lid",

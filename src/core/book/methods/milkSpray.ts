@@ -57,7 +57,7 @@ export const milkSpray: Method = {
     place: "nowhere: it is used fresh",
   },
   residues: ["compost"],
-  cautions: ["spray-mist", "kitchen-apart", "not-for-people", "runoff"],
+  cautions: ["milk", "spray-mist", "kitchen-apart", "not-for-people", "runoff"],
   comfortC: { low: 5, high: 30 },
   work: { fillMin: 10, dayMin: 0, closeMin: 10 },
   risk: { level: "low", why: "Nothing ripens; at worst it smells." },
