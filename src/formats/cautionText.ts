@@ -17,9 +17,13 @@ export function sayCaution(caution: ApplyCaution): string {
     case "expired":
       return `It is ${sayDuration(caution.hoursPast)} past its keeping time. Smell it and read its pH; compost takes what is doubtful.`;
     case "long-dead":
-      return `Its air stopped ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is foul and goes on nothing but compost.`;
+      return caution.aired
+        ? `Its air stopped ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is foul and goes on nothing but compost.`
+        : `It was at its best ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is spent: bare ground or compost.`;
     case "late-for-leaves":
-      return `Its air stopped ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`;
+      return caution.aired
+        ? `Its air stopped ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`
+        : `It was at its best ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`;
     case "smelt-off":
       return "It was smelt and found off: the heap or bare ground, and nothing that grows.";
     case "smelt-doubtful":

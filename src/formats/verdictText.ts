@@ -165,7 +165,9 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "not-done":
       return `Not logged: ${`${reason.text[0]!.toLowerCase()}${reason.text.slice(1)}`} (day ${Math.round(reason.dueH / 24)}). Without it this is not what its recipe makes${reason.untilH === null ? "" : `, and after day ${Math.round(reason.untilH / 24)} it is too late for it`}. If it was done, log it with its day.`;
     case "too-young":
-      return `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`;
+      return reason.byPh
+        ? `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`
+        : `Only ${formatNumber(reason.days, 2)} days old: it takes ${reason.minimumDays} at the least. Look and smell again then.`;
     case "sign":
       return `${SIGN_VERBS[reason.kind]} ${reason.word}: ${reason.because}.`;
     case "sign-missing":

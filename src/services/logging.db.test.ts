@@ -16,7 +16,7 @@ describe("the log", () => {
     const drum = await farm.vessel("Drum");
     await farm.lot("molasses", 5, 10);
     await farm.lot("lactic-culture", 5, 10);
-    batchId = await farm.fill(drum, "cultured-extract", 80, hoursAgo(10 * 24));
+    batchId = await farm.fill(drum, "cultured-extract", 80, hoursAgo(15 * 24));
   });
   afterEach(() => farm.scratch.drop());
   const batchInYard = async () =>
@@ -124,7 +124,7 @@ describe("the log", () => {
     const at = async (moment: Date) =>
       (await refusalOf(logEntry(farm.context(), { requestKey: key(), batchId, at: moment.toISOString(), entry })))
         .fields["/at"];
-    expect(await at(hoursAgo(11 * 24))).toBe("This lies before the batch was started.");
+    expect(await at(hoursAgo(16 * 24))).toBe("This lies before the batch was started.");
     expect(await at(hoursAgo(-2))).toBe("This lies in the future.");
   });
 

@@ -19,8 +19,20 @@ import type { Recheck } from "../stock/storeChecks";
  */
 export type ApplyCaution =
   | { readonly code: "expired"; readonly weight: "reason"; readonly hoursPast: number }
-  | { readonly code: "long-dead"; readonly weight: "never"; readonly hours: number; readonly limitH: number }
-  | { readonly code: "late-for-leaves"; readonly weight: "reason"; readonly hours: number; readonly limitH: number }
+  | {
+      readonly code: "long-dead";
+      readonly weight: "never";
+      readonly hours: number;
+      readonly limitH: number;
+      readonly aired: boolean;
+    }
+  | {
+      readonly code: "late-for-leaves";
+      readonly weight: "reason";
+      readonly hours: number;
+      readonly limitH: number;
+      readonly aired: boolean;
+    }
   | { readonly code: "smelt-off"; readonly weight: "never" }
   | { readonly code: "smelt-doubtful"; readonly weight: "reason" }
   | { readonly code: "smell-first"; readonly weight: "never"; readonly because: Recheck["because"] }
@@ -166,10 +178,15 @@ function clockCautions({ recipe, use, hoursPastExpiry, hoursSinceShelf }: ApplyC
   if (recipe.keeping.afterH) {
     const { leaves, soil, hardEnd } = recipe.keeping.afterH;
     // Past the hard end it is foul; compost still takes it.
-    if (hoursSinceShelf > hardEnd && use.id !== "compost")
-      return [{ code: "long-dead", weight: "never", hours: hoursSinceShelf, limitH: hardEnd }];
+    // A brew that was never on air is spent, not foul: bare ground still takes it.
+    const spentFor = recipe.aerated ? use.id !== "compost" : use.id !== "compost" && use.id !== "drench-bare";
+    if (hoursSinceShelf > hardEnd && spentFor)
+      return [{ code: "long-dead", weight: "never", hours: hoursSinceShelf, limitH: hardEnd, aired: recipe.aerated }];
+    if (!recipe.aerated && use.id === "drench-bare") return [];
     if (use.target === "leaves" && hoursSinceShelf > leaves)
-      return [{ code: "late-for-leaves", weight: "reason", hours: hoursSinceShelf, limitH: leaves }];
+      return [
+        { code: "late-for-leaves", weight: "reason", hours: hoursSinceShelf, limitH: leaves, aired: recipe.aerated },
+      ];
     if (hoursSinceShelf > soil && use.id !== "compost")
       return [{ code: "expired", weight: "reason", hoursPast: hoursSinceShelf - soil }];
     return [];

@@ -73,7 +73,7 @@ export const DIFFERENCES: readonly Difference[] = [
     "How rice wash becomes serum",
     ["lactic-serum"],
     [
-      side("salt first, sugar on day 2, closed, 7 to 9 days"),
+      mild("salt first, sugar on day 2, closed, 7 to 9 days"),
       side("nothing added, loose cover, 2 to 3 days"),
       side("soured wash into milk, 5 to 7 days"),
     ],
@@ -108,7 +108,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "When leaf-mould brew is at its best",
     ["leaf-mould-brew"],
-    [side("48 h at 24 °C"), side("24 h in the tropics"), side("3 to 4 days in spring")],
+    [side("48 h at 24 °C"), mild("24 h in the tropics"), side("3 to 4 days in spring")],
     4,
     "by temperature: look every six hours from the first day on",
     "The best of it lasts a few hours.",
@@ -172,7 +172,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Bagged or loose",
     TEAS,
-    [side("in a bag, nothing to strain"), side("loose, better contact")],
+    [side("in a bag, nothing to strain"), mild("loose, better contact")],
     null,
     "loose with strong air and a strainer; bagged for drip and sprayers",
     "In weak air a bag keeps the oxygen out.",
@@ -196,7 +196,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "What ready tea smells of",
     TEAS,
-    [side("nothing much"), side("earth"), side("fermenting fruit")],
+    [mild("nothing much"), side("earth"), side("fermenting fruit")],
     null,
     "any of these by what is in it; foul always fails",
     "It goes by the recipe.",
@@ -212,7 +212,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "How hard the air bubbles",
     TEAS,
-    [side("mild"), side("strong")],
+    [mild("mild"), side("strong")],
     null,
     "brisk, from the very floor",
     "It must lift the liquid without splashing it out.",
@@ -244,7 +244,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Stirring plant liquids",
     ["leaf-soak", "cultured-extract", "char-green-liquid", "drum-manure-tea"],
-    [side("daily"), side("twice daily, then closed"), side("never")],
+    [side("daily"), side("twice daily, then closed"), side("never"), mild("as each method says")],
     null,
     "each method has its own programme",
     "Air makes another thing of it.",
@@ -260,7 +260,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Without air: good or bad",
     ["cultured-extract", "leaf-soak", ...TEAS],
-    [side("the point of it"), side("a failure")],
+    [side("the point of it"), mild("a failure")],
     null,
     "families apart; tools washed between them",
     "They want different company.",
@@ -340,7 +340,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "How fine the char",
     ["charged-char", "crushed-char"],
-    [side("pea and finer"), side("powder")],
+    [mild("pea and finer"), side("powder")],
     null,
     "pea and finer, wetted before it is handled",
     "Dust.",
@@ -348,7 +348,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "What charges char",
     ["charged-char", "char-green-liquid"],
-    [side("molasses and manure, 2 to 4 weeks"), side("compost water, 7 to 15 days"), side("a bath in tea")],
+    [mild("molasses and manure, 2 to 4 weeks"), side("compost water, 7 to 15 days"), side("a bath in tea")],
     null,
     "14 days at least, and the sink test",
     "Uncharged, it takes nitrogen first.",
@@ -364,7 +364,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Chopping",
     ["plant-juice", "cultured-extract", "leaf-soak"],
-    [side("no need"), side("fine")],
+    [side("no need"), side("fine"), mild("hard parts only")],
     null,
     "chop what is hard, leave what is soft",
     "Surface is what counts.",
@@ -404,7 +404,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Where the life comes from",
     ["aerated-tea", "leaf-mould-brew", "bran-starter"],
-    [side("castings"), side("a bottle"), side("leaf mould from close by")],
+    [mild("castings"), side("a bottle"), side("leaf mould from close by")],
     null,
     "castings or one's own leaf mould, written down",
     "What lives here already does best, and varies.",
@@ -412,7 +412,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Where the serum comes from",
     ["cultured-extract"],
-    [side("any live one"), side("bought")],
+    [mild("any live one"), side("bought")],
     null,
     "any, with its pH logged",
     "Bought costs more and does the same.",
@@ -452,7 +452,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "How long it keeps",
     ["lactic-serum", "cultured-extract", "plant-juice", "leaf-soak", ...TEAS],
-    [side("hours"), side("weeks"), side("a year")],
+    [mild("hours"), side("weeks"), side("a year")],
     null,
     "the shortest said for each, then smell and pH again",
     "Keeping is a promise to check.",
@@ -460,7 +460,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Kept breathing or closed",
     ["cultured-extract", "lactic-serum", "leaf-soak"],
-    [side("breathing"), side("closed")],
+    [mild("breathing"), side("closed")],
     null,
     "breathing for two weeks, closed once it is quiet",
     "Gas.",
@@ -476,7 +476,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "Bacteria or fungi by crop",
     ["aerated-tea"],
-    [side("bacteria for annuals, fungi for trees"), side("any will do")],
+    [side("bacteria for annuals, fungi for trees"), mild("any will do")],
     null,
     "shown as a choice",
     "The evidence is thin.",
@@ -528,6 +528,58 @@ export const DIFFERENCES: readonly Difference[] = [
     null,
     "weekly at the most for dilute ones, monthly for dung",
     "It adds up.",
+  ),
+  difference(
+    "When it shows",
+    ["aerated-tea", "cultured-extract", "plant-juice", "leaf-soak"],
+    [side("within hours"), side("a day or a week"), mild("not overnight: a month")],
+    null,
+    "looked at after 1, 7, 14, 21 and 28 days",
+    "Looked at once, anything gets the credit.",
+  ),
+  difference(
+    "What a rate for a field means",
+    ["cultured-extract"],
+    [
+      mild("5 US gal of concentrate to the acre"),
+      side("10 to 30 US gal of concentrate"),
+      side("10 to 30 US gal of mix"),
+    ],
+    6,
+    "asked; 5 US gal of concentrate to the acre, 10 at the most",
+    "Mix taken for concentrate is six times too much.",
+  ),
+  difference(
+    "Is an ounce to the gallon 1:100?",
+    ["cultured-extract", "plant-juice", "shell-calcium"],
+    [side("they are treated alike"), mild("it is 1:128")],
+    1.28,
+    "1:128, and both are shown",
+    "It is 28 % stronger when 1:100 is poured.",
+  ),
+  difference(
+    "Time of day",
+    ["aerated-tea", "cultured-extract", "plant-juice", "lactic-serum", "milk-spray"],
+    [mild("dawn or dusk"), side("6 to 10 or 15 to 18 o’clock")],
+    null,
+    "dawn and dusk; not from 10 to 15",
+    "Heat and sun.",
+  ),
+  difference(
+    "Rain",
+    ["aerated-tea", "leaf-mould-brew", "cultured-extract"],
+    [mild("before or with rain on soil, never on leaves"), side("water it in oneself")],
+    null,
+    "soil yes, leaves no",
+    "Rain washes leaves clean and carries a drench down.",
+  ),
+  difference(
+    "How fast life multiplies in it",
+    ["aerated-tea", "leachate-bloom"],
+    [mild("seven to ten times"), side("a thousand times"), side("twice every 20 to 30 minutes")],
+    null,
+    "a curve that its food ends; no billions are counted",
+    "Food runs out long before.",
   ),
 ];
 

@@ -52,6 +52,10 @@ describe("plants", () => {
 });
 
 describe("where growers differ", () => {
+  it("mark the cautious side of every row", () =>
+    expect(
+      DIFFERENCES.filter(({ sides }) => !sides.some(({ cautious }) => cautious)).map(({ point }) => point),
+    ).toEqual([]));
   it.each(DIFFERENCES.map((row) => [row.point, row] as const))(
     "%s: two sides at the least, what the book goes by, and why",
     (_point, row) => {

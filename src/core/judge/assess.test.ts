@@ -112,7 +112,7 @@ describe("forecast", () => {
   });
   it("is moved by a farm whose batches run fast", () => {
     const p50 = (farm?: { mean: number; sd: number }) =>
-      forecastBatch({ ...at("cultured-extract", 0, 22), ...(farm ? { farm } : {}) }).window.start.p50!;
+      forecastBatch({ ...at("legume-leaf-ferment", 0, 18), ...(farm ? { farm } : {}) }).window.start.p50!;
     expect(p50({ mean: 0.2, sd: 0.15 })).toBeLessThan(0.9 * p50());
   });
 });

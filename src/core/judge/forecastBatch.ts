@@ -72,6 +72,10 @@ const quantilesIn = ({ p10, p50, p90 }: Hours, offsetH: number): Quantiles => ({
   p50: finite(p50, offsetH),
   p90: finite(p90, offsetH),
 });
+const notBefore = ({ p10, p50, p90 }: Quantiles, leastH: number): Quantiles => {
+  const late = (hour: number | null) => (hour === null ? null : Math.max(hour, leastH));
+  return { p10: late(p10), p50: late(p50), p90: late(p90) };
+};
 const exactly = (hour: number): Quantiles => ({ p10: hour, p50: hour, p90: hour });
 
 const SOUND: Spoilage = { chance: 0.01, level: "ok", hard: [], needsSmellCheck: false };
@@ -137,18 +141,26 @@ export function weigh(input: BatchInput): Weighed {
   const found = forecastFrom(belief, { times: curveHours.map((hour) => hour - fromH) });
   const { temperatureBasis } = found;
   const shifted = (mark: Hours) => quantilesIn(mark, fromH);
+  // Before its least age it is not called ready, so its window does not open before either.
+  const leastH = (readiness.minimumAgeD ?? 0) * 24;
+  const opens = (mark: Hours) => notBefore(shifted(mark), leastH);
+  const chance = (hour: number, ready: number) => (hour < leastH ? 0 : ready);
   const forecast: BatchForecast = {
     window: {
-      start: shifted(found.start),
-      peak: shifted(found.peak),
+      start: opens(found.start),
+      peak: opens(found.peak),
       end: shifted(found.end),
       crash: shifted(found.crash),
     },
     seal: found.seal ? shifted(found.seal) : null,
-    probabilityReady: found.readyNow,
+    probabilityReady: chance(input.nowH, found.readyNow),
     probabilityPast: found.pastNow,
     probabilityNever: found.stuck.chanceNever,
-    curve: curveHours.map((hour, index) => ({ hour, ready: found.ready[index]!, past: found.past[index]! })),
+    curve: curveHours.map((hour, index) => ({
+      hour,
+      ready: chance(hour, found.ready[index]!),
+      past: found.past[index]!,
+    })),
     temperatureBasis: temperatureBasis === "stated" && input.temperature.usual ? "climate" : temperatureBasis,
     liquidNowC: found.state.liquidC,
     meanLiquidC24h: found.meanLiquidC24h,

@@ -78,6 +78,12 @@ function heaterAfterCuts(acts: readonly ActItem[], input: BatchInput): VesselEve
 export const observationsOf = (input: BatchInput, model: FermentModel): Observation[] =>
   input.log
     .filter((item) => item.kind !== "ph" || countsAsPh(item))
+    // A film that the method's own words take for harmless is no mould.
+    .filter(
+      (item) =>
+        item.kind !== "film" ||
+        !input.recipe.cues.some(({ kind, word, says }) => kind === "film" && word === item.word && says === "not-yet"),
+    )
     .flatMap((item) => seenBy(item, model, input.recipe.cues) ?? []);
 
 /** The farm's batch as the model sees it. */

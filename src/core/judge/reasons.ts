@@ -55,7 +55,7 @@ export type VerdictReason =
       readonly unsettled: boolean;
     }
   | { readonly code: "ph-stuck"; readonly ph: number; readonly days: number; readonly meanC: number }
-  | { readonly code: "too-young"; readonly days: number; readonly minimumDays: number }
+  | { readonly code: "too-young"; readonly days: number; readonly minimumDays: number; readonly byPh: boolean }
   | {
       readonly code: "sign";
       readonly kind: SignKind;

@@ -139,28 +139,28 @@ describe("an acid ferment", () => {
     expect(extract(300, [ph(140, 5)], { nextCheckH: 500 }).next.hour).toBe(300);
   });
   it("at its target wants its smell, and is strained once it has both", () => {
-    expect(extract(300, [ph(299, 4)])).toMatchObject({ state: "near", next: { act: "smell", hour: 300 } });
-    expect(extract(300, [ph(299, 4.01), smell(299, "cidery")]).state).not.toBe("ready");
-    const both = [ph(299, 4), smell(299, "cidery")];
-    expect(extract(300, both)).toMatchObject({ state: "ready", next: { act: "strain", hour: 300 } });
-    expect(extract(300, both, { probabilityPast: 0.6 }).state).toBe("past");
+    expect(extract(400, [ph(399, 4)])).toMatchObject({ state: "near", next: { act: "smell", hour: 400 } });
+    expect(extract(400, [ph(399, 4.01), smell(399, "cidery")]).state).not.toBe("ready");
+    const both = [ph(399, 4), smell(399, "cidery")];
+    expect(extract(400, both)).toMatchObject({ state: "ready", next: { act: "strain", hour: 400 } });
+    expect(extract(400, both, { probabilityPast: 0.6 }).state).toBe("past");
   });
   it("with two readings of the hour that can't both be right is read again, whatever it smells of", () => {
-    const odds = [ph(298.9, 4.75), ph(299, 3.8), smell(299, "cidery")];
-    const verdict = extract(300, odds, { contradictory: true });
-    expect(verdict).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 300 } });
+    const odds = [ph(398.9, 4.75), ph(399, 3.8), smell(399, "cidery")];
+    const verdict = extract(400, odds, { contradictory: true });
+    expect(verdict).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 400 } });
     expect(verdict.reasons[0]).toEqual({ code: "ph-at-odds", one: 4.75, other: 3.8 });
     expect(codes(verdict)).not.toContain("ph");
     expect(codes(verdict)).not.toContain("contradictory");
   });
   it("takes the reading that a third bears out, and readings that may both be right", () => {
-    expect(extract(300, [ph(298, 4.75), ph(298.5, 3.8), ph(299, 3.9), smell(299, "cidery")]).state).toBe("ready");
+    expect(extract(400, [ph(398, 4.75), ph(398.5, 3.8), ph(399, 3.9), smell(399, "cidery")]).state).toBe("ready");
     // A day apart it may have soured so far; half a unit apart two meters' readings may be of one pH.
-    expect(extract(300, [ph(275, 4.75), ph(299, 3.8), smell(299, "cidery")]).state).toBe("ready");
-    expect(extract(300, [ph(298, 4.5), ph(299, 3.96), smell(299, "cidery")]).state).toBe("ready");
-    expect(extract(300, [ph(298, 4.52), ph(299, 3.96), smell(299, "cidery")]).state).toBe("near");
-    const byStrip = { ...ph(298, 4.75), instrument: "strip" } as const;
-    expect(extract(300, [byStrip, ph(299, 3.96), smell(299, "cidery")]).state).toBe("ready");
+    expect(extract(400, [ph(375, 4.75), ph(399, 3.8), smell(399, "cidery")]).state).toBe("ready");
+    expect(extract(400, [ph(398, 4.5), ph(399, 3.96), smell(399, "cidery")]).state).toBe("ready");
+    expect(extract(400, [ph(398, 4.52), ph(399, 3.96), smell(399, "cidery")]).state).toBe("near");
+    const byStrip = { ...ph(398, 4.75), instrument: "strip" } as const;
+    expect(extract(400, [byStrip, ph(399, 3.96), smell(399, "cidery")]).state).toBe("ready");
   });
   it("asks for no third reading where water or food came between", () => {
     const fed = (hour: number): LogItem => ({ hour, kind: "act", act: "topped-up", amount: 20 });
@@ -181,11 +181,11 @@ describe("an acid ferment", () => {
     expect(extract(368.5, log).state).not.toBe("ready");
   });
   it("is too young before its least age, whatever it reads", () => {
-    const youngH = 7 * 24;
+    const youngH = 14 * 24;
     const log = [ph(youngH - 2, 3.8), smell(youngH - 2, "cidery")];
     const verdict = extract(youngH - 1, log);
     expect(verdict).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: youngH } });
-    expect(verdict.reasons[0]).toEqual({ code: "too-young", days: (youngH - 1) / 24, minimumDays: 7 });
+    expect(verdict.reasons[0]).toEqual({ code: "too-young", days: (youngH - 1) / 24, minimumDays: 14, byPh: true });
     expect(extract(youngH, log).state).toBe("ready");
   });
   it("that stands high in the warm for two weeks is fed, and the warmth is no excuse", () => {

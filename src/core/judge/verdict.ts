@@ -124,7 +124,7 @@ function judgeAcid(evidence: Evidence, target: number): Judged {
     if (nowH < youngD * 24) {
       return {
         state: "near",
-        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD }, ...reasons],
+        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: true }, ...reasons],
         next: { act: "repeat-ph", hour: youngD * 24 },
       };
     }
@@ -165,7 +165,7 @@ function judgeDays(evidence: Evidence): Judged {
   if (open && nowH < youngD * 24)
     return {
       state: "near",
-      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD }, ...reasons],
+      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: false }, ...reasons],
       next: { act: "smell", hour: youngD * 24 },
     };
   if (open && latestSign?.says === "ready")

@@ -2,6 +2,7 @@ import "server-only";
 import { phTarget } from "@/core/book/recipe";
 import type { BatchInput, TemperaturePoint } from "@/core/judge/batchInput";
 import type { LogItem } from "@/core/judge/log";
+import { judgedByPlant } from "@/core/judge/judgedByPlant";
 import { recipeFrom } from "@/core/recipe/document";
 import { relativeAmounts, type WentIn } from "@/core/recipe/relative";
 import { usualAir } from "@/core/weather/climate";
@@ -30,6 +31,8 @@ export interface Situation {
   readonly probes: ReadonlyMap<number, readonly VesselReading[]>;
   readonly lines: ReadonlyMap<number, readonly WentIn[]>;
   readonly priors: KnownPaces;
+  /** Which plants went into each, by name. */
+  readonly plants: ReadonlyMap<number, readonly string[]>;
 }
 
 /** A probe left in a drum drifts; so far off may its pH be. */
@@ -77,9 +80,14 @@ export function probedIn(batch: Batch, situation: Situation, at: Date): Probed {
 /** A batch of the farm as the core takes it, as it stood at a moment. */
 export function inputFor(batch: Batch, entries: readonly Entry[], situation: Situation, at: Date): BatchInput {
   const { farm, air, priors } = situation;
-  const recipe = recipeFrom(batch.recipe.document);
+  const written = recipeFrom(batch.recipe.document);
   const probed = probedIn(batch, situation, at);
   const middle = new Date((batch.startedAt.getTime() + at.getTime()) / 2);
+  const { recipe, log } = judgedByPlant(
+    written,
+    [...logItemsOf(batch, entries), ...probed.log],
+    situation.plants.get(batch.id) ?? [],
+  );
   const farmPrior = recipe.readiness.type === "ripens" ? priors.of(recipe.readiness.model.id) : null;
   return {
     recipe,
@@ -101,7 +109,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
       statedC: batch.statedC,
       usual: usualAir(middle, climateOf(farm)),
     },
-    log: [...logItemsOf(batch, entries), ...probed.log],
+    log,
     ...relativeAmounts(recipe, situation.lines.get(batch.id) ?? []),
     ...(farmPrior ? { farm: farmPrior } : {}),
   };

@@ -88,7 +88,15 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
   const taught: Taught[] = [];
   for (const batch of chosen) {
     const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
-    const situation: Situation = { farm, now: batch.close!.at, air, probes, lines, priors: NO_PACES };
+    const situation: Situation = {
+      farm,
+      now: batch.close!.at,
+      air,
+      probes,
+      lines,
+      priors: NO_PACES,
+      plants: new Map(),
+    };
     const own = entries.filter(({ batchId }) => batchId === batch.id);
     const { readiness } = recipeFrom(batch.recipe.document);
     if (readiness.type === "ripens")

@@ -4,6 +4,7 @@ import type { Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listVesselReadings, type VesselReading } from "@/data/devices";
 import type { Farm } from "@/data/farm";
+import { listDrawnInto } from "@/data/stock";
 import { airSince } from "../weather";
 import type { Situation } from "./inputFor";
 import { readPriors } from "./priors";
@@ -23,10 +24,14 @@ export async function readSituation(
   now: Date,
 ): Promise<Situation> {
   const from = oldest(batches, now);
-  const [air, readings, priors] = await Promise.all([
+  const [air, readings, priors, drawn] = await Promise.all([
     airSince(db, from, now),
     listVesselReadings(db, from, now),
     readPriors(db, farm),
+    listDrawnInto(
+      db,
+      batches.map(({ id }) => id),
+    ),
   ]);
   const probes = new Map<number, VesselReading[]>();
   for (const reading of readings) {
@@ -34,5 +39,10 @@ export async function readSituation(
     if (known) known.push(reading);
     else probes.set(reading.vesselId, [reading]);
   }
-  return { farm, now, air, probes, lines, priors };
+  const plants = new Map<number, string[]>();
+  for (const { batchId, provenance } of drawn) {
+    const species = provenance?.plant?.species;
+    if (species) plants.set(batchId, [...(plants.get(batchId) ?? []), species]);
+  }
+  return { farm, now, air, probes, lines, priors, plants };
 }

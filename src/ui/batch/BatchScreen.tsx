@@ -35,6 +35,7 @@ const LOOKS: Partial<Record<string, LookFamily>> = {
   acid: "acid",
   sugar: "drawn",
   char: "char",
+  soak: "other",
 };
 
 /** One batch: the vessel large, its ribbon and past on one axis, the log, what went in, what it cost, what came of it. */
@@ -194,7 +195,7 @@ export const BatchScreen = ({
               batchId={batch.id}
               startedMs={batch.startedMs}
               photos={page.progress.photos}
-              family={LOOKS[page.looks] ?? "other"}
+              family={LOOKS[page.looks] ?? null}
               running={running}
               clock={clock}
             />

@@ -13,7 +13,8 @@ interface PhotosProps {
   readonly batchId: number;
   readonly startedMs: number;
   readonly photos: Progress["photos"];
-  readonly family: LookFamily;
+  /** Null where nothing drawn is like it: a bed of bran, shells in vinegar, milk. */
+  readonly family: LookFamily | null;
   readonly running: boolean;
   readonly clock: FarmClock;
 }
@@ -45,7 +46,7 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
   return (
     <div className="grid gap-4">
       <div className="grid max-w-md grid-cols-3 gap-3">
-        <DrawnLooks family={family} id={`b${batchId}`} />
+        {family ? <DrawnLooks family={family} id={`b${batchId}`} /> : null}
       </div>
       {photos.length > 0 ? (
         <ol className="flex snap-x gap-3 overflow-x-auto pb-1" aria-label="Photographs by time" tabIndex={0}>

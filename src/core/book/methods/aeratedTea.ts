@@ -22,7 +22,7 @@ const USES: readonly UseRate[] = [
     everyD: 7,
     note: "Within an hour of the air stopping, strained.",
   },
-  { use: "seedling", partsWater: { strongest: 4, default: 10, weakest: 20 }, everyD: 14, note: "Weak." },
+  { use: "seedling", partsWater: { strongest: 10, default: 10, weakest: 20 }, everyD: 14, note: "Weak." },
   {
     use: "compost",
     partsWater: { strongest: 0, default: 0, weakest: 5 },

@@ -48,7 +48,6 @@ export const branStarter: Method = {
       uses: [
         rate("incorporate", [0, 0, 0], 60, "A few handfuls to the square metre, raked in."),
         rate("compost", [0, 0, 0], null, "A handful to a bucket of scraps."),
-        rate("foliar", [50, 100, 200], 14, "Steeped and strained; how long to steep nobody states."),
       ],
     },
   ],
@@ -68,7 +67,7 @@ export const branStarter: Method = {
   ],
   stages: [stage("working", "Working", [0, null], "airlock", "It warms itself for some days.")],
   cues: [
-    ...cues("warmth", ["warm"], "not-yet", "it is at work: wait until it cools again"),
+    ...cues("warmth", ["warm"], "ready", "warm, beery and threaded is how it should be"),
     ...cues("smell", ["yeasty"], "ready", "beery and yeasty is its smell"),
     ...cues("texture", ["white threads"], "ready", "white threads run through it"),
     ...cues("texture", ["dripping"], "not-yet", "too wet: mix in dry leaves"),

@@ -4,7 +4,7 @@ import { D, onceTask, stage, ripens } from "../lines";
 import type { Range } from "../range";
 import type { Method, School, UseRate } from "../types";
 
-const READINESS = ripens(PLANT_FERMENT, 7);
+const READINESS = ripens(PLANT_FERMENT, 14);
 
 const USES: readonly UseRate[] = [
   {

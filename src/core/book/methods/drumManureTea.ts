@@ -28,7 +28,7 @@ export const drumManureTea: Method = {
       id: "standard",
       name: "Sack in a drum",
       stance: "Equal weights of rich greens and dung, a quarter of each in ash and char fines, urine in the water.",
-      readiness: ripens(SACK_IN_DRUM, 21),
+      readiness: ripens(SACK_IN_DRUM, 28),
       // Per litre of water, from 20 kg greens, 20 kg dung, 5 kg ash, 5 kg char and 20 L urine to 150 L of water.
       ingredients: [
         basis("water", "the bath"),
@@ -44,11 +44,11 @@ export const drumManureTea: Method = {
       uses: [
         rate(
           "drench-growing",
-          [10, 20, 40],
+          [20, 20, 40],
           21,
-          "One school pours 1:1 round perennials. Soil only, never on leaves that are eaten.",
+          "Schools pour 1:1 round perennials and 1:10; without a meter 1:20 is the strongest. Soil only, never on leaves that are eaten.",
         ),
-        rate("drench-bare", [5, 20, 40], 21, "With months to harvest."),
+        rate("drench-bare", [20, 20, 40], 21, "With months to harvest."),
         rate("compost", [0, 5, 20], 14, "Strong is fine."),
       ],
     },

@@ -36,7 +36,7 @@ export const dungFlourFerment: Method = {
       ],
       uses: [
         rate("drench-growing", [10, 20, 30], 30, "Growers pour 1:10 monthly; start at 1:20. Soil only."),
-        rate("drench-bare", [10, 10, 20], 30, "Watered in."),
+        rate("drench-bare", [10, 20, 30], 30, "Watered in; 1:10 is the strongest that growers pour."),
         rate("compost", [0, 2, 10], 14, "Strong is fine."),
       ],
     },

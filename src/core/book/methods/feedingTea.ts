@@ -1,6 +1,5 @@
-import { SUGAR_TEA } from "../../ferment/models/blooms";
 import { basis, from, perBasis, unstated } from "../amounts";
-import { cues, rate, rotten, stage, step, task, ripens } from "../lines";
+import { cues, rate, rotten, stage, step, task } from "../lines";
 import type { Method } from "../types";
 
 export const feedingTea: Method = {
@@ -27,7 +26,8 @@ export const feedingTea: Method = {
       id: "standard",
       name: "Steeped with air",
       stance: "The tea's rig, richer food, a shorter steep. Growers name the amendments and weigh few of them.",
-      readiness: ripens(SUGAR_TEA),
+      // Twelve to twenty-four hours of steeping under air; a day more and it is no longer fresh (judged).
+      readiness: { type: "fresh", readyH: 12, freshH: 36 },
       ingredients: [
         basis("water", "the bath"),
         perBasis("castings", from(0.012, 0.025, 0.06), "the living part"),

@@ -115,6 +115,7 @@ export const leafMouldBrew: Method = {
     from: "ready",
     living: true,
     shelfH: 6,
+    // Six hours past it is clearly weaker, a day past almost spent; four for leaves is judged.
     afterH: { leaves: 4, soil: 6, hardEnd: 24 },
     container: "open; the can it goes out in",
     place: "nowhere: it is used at its head",

@@ -28,7 +28,7 @@ export const leafSoak: Method = {
       id: "standard",
       name: "Leaf mould and weeds",
       stance: "Loosely filled with weeds, a handful or two of leaf mould to twenty litres, water over.",
-      readiness: ripens(PLANT_SOAK, 7),
+      readiness: ripens(PLANT_SOAK, 14),
       ingredients: [
         basis("water", "over the leaf"),
         perBasis("greens", from(0.1, 0.2, 0.3), "what is drawn out", { bagged: true }),

@@ -52,6 +52,7 @@ export const milkSpray: Method = {
     from: "made",
     living: true,
     shelfH: 6,
+    // Growers say "fresh"; the hours are judged.
     afterH: { leaves: 3, soil: 6, hardEnd: 24 },
     container: "the can it goes out in",
     place: "nowhere: it is used fresh",

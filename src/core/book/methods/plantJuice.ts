@@ -119,6 +119,12 @@ export const plantJuice: Method = {
     stage("working", "Working", [2, null], "breathable", "Small bubbles; the plant lifts off the juice."),
   ],
   cues: [
+    {
+      kind: "film",
+      word: "white fuzzy",
+      says: "not-yet",
+      because: "take the fuzz off with its sugar, lay fresh sugar on, press it under",
+    },
     { kind: "smell", word: "raw sweet", says: "not-yet", because: "the sugar has not drawn yet" },
     { kind: "smell", word: "fresh green", says: "not-yet", because: "it has hardly begun" },
     { kind: "smell", word: "fruity", says: "ready", because: "sweet-sour with a hint of alcohol is the sign" },

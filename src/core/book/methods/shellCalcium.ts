@@ -19,7 +19,7 @@ const school = (id: string, name: string, vinegarLPerKg: number, stance: string)
   id,
   name,
   stance,
-  readiness: ripens({ ...SHELL_IN_ACID, lPerKg: vinegarLPerKg }, 5),
+  readiness: ripens({ ...SHELL_IN_ACID, lPerKg: vinegarLPerKg }, 7),
   uses: USES,
   ingredients: [basis("vinegar", "dissolves the shell"), perBasis("eggshell", 1 / vinegarLPerKg, "gives the calcium")],
 });
