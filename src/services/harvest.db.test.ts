@@ -5,6 +5,7 @@ import { applyStore } from "./applyStore";
 import { cleanVessel, closeBatch } from "./closeBatch";
 import { readBatch } from "./readBatch";
 import { readField } from "./readField";
+import { setHarvestRule } from "./safety/harvestRules";
 import { readLedger } from "./readLedger";
 import { readYard } from "./readYard";
 
@@ -107,6 +108,43 @@ describe("straining, storing, applying", () => {
     expect(
       (await readBatch(farm.context(), await farmRow(), batchId))!.applications.map(({ plotName }) => plotName),
     ).toEqual(["A", "B"]);
+  });
+
+  it("blocks dung on lettuce five days before harvest, and keeps who answered for it, what it carried and from when it may be picked", async () => {
+    const tub = await farm.vessel("Tub", 100);
+    await farm.lot("dung-aged", 30, 0);
+    await farm.lot("pulse-flour", 10, 0);
+    await farm.lot("raw-sugar", 10, 0);
+    const dung = await farm.fill(tub, "dung-flour-ferment", 40, hoursAgo(200));
+    await farm.log(dung, hoursAgo(2), { kind: "smell", word: "yeasty" });
+    const storeId = (
+      await closeBatch(farm.context(), {
+        ...closing({ label: "Dung liquid", yieldL: 30 }),
+        batchId: dung,
+        overrideReason: "smells as it should",
+      })
+    ).storeId!;
+    const bed = await farm.plot("Salad", { crop: "lettuce", leafEaten: true, harvestOn: "2031-03-25" });
+    const can = await farm.can();
+    const given = (change: object = {}) =>
+      applyStore(farm.context(), applying(storeId, can, [bed], { ratio: "1:20", ...change }));
+    for (const overrideReason of ["", "ok", "   because   "])
+      expect(await refusalOf(given({ overrideReason }))).toMatchObject({
+        code: "reason-needed",
+        message: expect.stringContaining("dung") as string,
+      });
+    await given({ overrideReason: "ploughed in tomorrow, nobody eats of it" });
+    const { plots } = await readField(farm.context(), await farmRow());
+    expect(plots.find(({ id }) => id === bed)).toMatchObject({ clearOn: "2031-07-18", last: { carries: ["dung"] } });
+    // Its own rule stands in place of the cautious one.
+    await setHarvestRule(farm.context(), {
+      requestKey: key(),
+      hazard: "dung",
+      touchingD: 3,
+      clearD: 3,
+      source: "our certifier",
+    });
+    expect((await refusalOf(given())).message).toContain("got it today already");
   });
 
   it("prices the litre by its lots, hands and power, and each plot by its share", async () => {

@@ -60,7 +60,7 @@ const WANTS_FRESH: readonly string[] = ["plant-juice"];
 
 const perBasisOf = (recipe: Recipe, slot: IngredientId): number =>
   recipe.ingredients
-    .filter(({ ingredient, optional }) => ingredient === slot && !optional)
+    .filter(({ ingredient }) => ingredient === slot)
     .reduce((sum, { amount }) => sum + (amount.type === "per-basis" ? amount.perBasis.default : 0), 0);
 
 function needsOf(
@@ -118,6 +118,14 @@ function possibility(
   };
 }
 
+/** What a thing serves as once it is prepared: shells are roasted and crushed, charcoal crushed, potatoes boiled. */
+const BECOMES: Partial<Record<IngredientId, readonly IngredientId[]>> = {
+  "shell-raw": ["eggshell"],
+  "char-lump": ["char"],
+  "dung-aged": ["manure-aged"],
+  "manure-aged": ["dung-aged"],
+};
+
 /**
  * What can be made of one thing at hand, what it still wants, and what it must not go into.
  * @param largestL the farm's largest vessel, L
@@ -128,17 +136,23 @@ export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number
   const slots: readonly IngredientId[] = plant
     ? PLANT_SLOTS[plant.kind].slots
     : item.ingredient
-      ? [item.ingredient]
+      ? [item.ingredient, ...(BECOMES[item.ingredient] ?? [])]
       : [];
   const possibilities: Possibility[] = [];
   const excluded: Excluded[] = [];
   for (const method of METHODS) {
-    const recipe = recipeOf(
-      method,
-      method.schools.find(({ id }) => id === method.cautiousSchool)!,
+    // The cautious school where it takes it, else the first that does: milk is soured by one school of serum only.
+    const schools = method.schools.toSorted(
+      (a, b) => Number(b.id === method.cautiousSchool) - Number(a.id === method.cautiousSchool),
     );
-    const slot = slots.find((candidate) => perBasisOf(recipe, candidate) > 0);
-    if (slot === undefined) continue;
+    const found = schools
+      .map((school) => recipeOf(method, school))
+      .flatMap((recipe) => {
+        const slot = slots.find((candidate) => perBasisOf(recipe, candidate) > 0);
+        return slot === undefined ? [] : [{ recipe, slot }];
+      })[0];
+    if (!found) continue;
+    const { recipe, slot } = found;
     if (item.spoiled && WANTS_FRESH.includes(method.id))
       excluded.push({ methodName: method.name, because: "It wants fresh, healthy tips." });
     else possibilities.push(possibility(recipe, slot, item, shed, largestL));

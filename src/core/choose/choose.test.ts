@@ -90,7 +90,7 @@ describe("from what is at hand", () => {
   });
   it("finds what an ingredient of the shed is for", () => {
     const shells = possibilitiesOf(item("shells", 2, { plant: null, ingredient: "shell-raw" }), SHED, 200);
-    expect(shells.possibilities.map(({ recipe }) => recipe.id)).toEqual(["roasted-shell"]);
+    expect(shells.possibilities.map(({ recipe }) => recipe.id)).toEqual(["roasted-shell", "shell-calcium"]);
   });
   it("says what can be made now, and what would close the gap", () => {
     const answers = makeableFrom(SHED);

@@ -131,6 +131,49 @@ describe("a fill done step by step", () => {
       message: "This mixing was given up meanwhile.",
     });
   });
+  it("asks before its first step what its end needs: the water, the shed, the plants by name", async () => {
+    const vesselId = await farm.vessel("Air drum", 120, 40);
+    const { lines, labourMin: _labour, ...asked } = farm.fillRequest(vesselId, "aerated-tea", 90);
+    const meant = lines.map(({ used, ...line }) => ({ ...line, amount: used }));
+    const start = (change: object) =>
+      refusalOf(startMixing(farm.context(), { ...asked, requestKey: key(), lines: meant, ...change }));
+    expect((await start({ water: null })).fields).toEqual({ "/water/sourceId": "Which water goes in?" });
+    const short = meant.map((line) => (line.ingredientId === "molasses" ? { ...line, amount: 9 } : line));
+    expect(await start({ lines: short })).toMatchObject({ code: "short-of-stock" });
+    expect((await start({ basisAmount: 119 })).fields).toHaveProperty(["/basisAmount"]);
+    const drum = await farm.vessel("Drum", 100);
+    const soak = farm.fillRequest(drum, "leaf-soak", 50);
+    expect(
+      await refusalOf(
+        startMixing(farm.context(), {
+          ...(({ lines: _lines, labourMin: _min, ...rest }) => rest)(soak),
+          requestKey: key(),
+          lines: [{ ingredientId: "greens", part: "mix", amount: 5, pickedNow: true }],
+        }),
+      ),
+    ).toMatchObject({ code: "bad-request", fields: { "/lines/0/species": expect.any(String) as string } });
+  });
+  it("mends at its end what changed since: stock that is gone, a vessel that is taken", async () => {
+    const { mixingId } = await begin();
+    await tickAll(mixingId, 2);
+    // Somebody took all castings meanwhile.
+    const other = await farm.vessel("Other drum", 600, 40);
+    await farm.fill(other, "aerated-tea", 90, NOW, {
+      basisAmount: 400,
+      lines: [
+        { ingredientId: "water", part: "mix", used: 400 },
+        { ingredientId: "castings", part: "mix", used: 30 },
+      ],
+    });
+    const finish = (change: object = {}) =>
+      finishMixing(farm.context(), { requestKey: key(), mixingId, labourMin: 10, ...change });
+    expect((await refusalOf(finish())).code).toBe("short-of-stock");
+    const spare = await farm.vessel("Spare drum", 120, 40);
+    const { batchId } = await finish({ elsewhere: ["castings"], vesselId: spare });
+    const page = (await readBatch(farm.context(), await row(), batchId))!;
+    expect(page.vesselId).toBe(spare);
+    expect(page.lines.find(({ ingredientId }) => ingredientId === "castings")!.used).toBe(4);
+  });
   it("is finished all the same where its plan was given up meanwhile", async () => {
     const vesselId = await farm.vessel("Air drum", 120, 40);
     const { planId } = await planBatch(farm.context(), {

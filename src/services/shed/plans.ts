@@ -1,17 +1,67 @@
 import "server-only";
 import type { IngredientId } from "@/core/book/ingredients";
 import { scaleRecipe, type ScaleRequest } from "@/core/recipe/scale";
-import { findFarm } from "@/data/farm";
-import { insertPlan, insertPlanEnd, lockPlan } from "@/data/plans";
-import { lockVessel } from "@/data/vessels";
-import { isoDay } from "@/formats/times";
+import { addDays } from "@/core/calendar";
+import type { Recipe } from "@/core/book/recipe";
+import { leadTime } from "@/core/choose/leadTime";
+import { recipeFrom } from "@/core/recipe/document";
+import { findBatch } from "@/data/batches";
+import { findFarm, type Farm } from "@/data/farm";
+import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/plans";
+import { lockVessel, type VesselState } from "@/data/vessels";
+import { isoDay, sayDay } from "@/formats/times";
 import type { Context } from "../context";
 import { pickRecipe } from "../recipes";
+import { meanAirByDay } from "../weather";
 import { atField, refuseAt } from "../refusal";
 import { write } from "../write";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */
 const NO_VESSEL_L = 20_000;
+
+/** Without a forecast a vessel is taken as busy for so long, days. */
+const UNKNOWN_D = 14;
+
+/** Days that a batch of a recipe is likely to hold its vessel in the air that is usual then. */
+async function busyDays(ctx: Context, farm: Farm, recipe: Recipe): Promise<number> {
+  const air = await meanAirByDay(ctx.pool, farm, ctx.now(), LOOK_D);
+  const meanC = air.reduce((sum, celsius) => sum + celsius, 0) / Math.max(1, air.length);
+  const { likelyH } = leadTime(recipe, meanC);
+  return likelyH === null ? UNKNOWN_D : Math.max(1, Math.ceil(likelyH / 24));
+}
+const LOOK_D = 10;
+
+/** One vessel, one batch at a time: what runs in it, and what else is planned for it. @throws {Refusal} with the days that it is taken */
+async function requireVesselFree(
+  db: Parameters<typeof lockPlan>[0],
+  ctx: Context,
+  farm: Farm,
+  vessel: VesselState,
+  recipe: Recipe,
+  forDay: string,
+): Promise<void> {
+  const untilDay = addDays(forDay, await busyDays(ctx, farm, recipe));
+  const taken = (name: string, from: string, until: string) =>
+    refuseAt(
+      "vessel-busy",
+      "/forDay",
+      `${vessel.name} is taken by ${name} from ${sayDay(from)} to about ${sayDay(until)}. Take another day or another vessel.`,
+    );
+  if (vessel.batchId !== null && vessel.closedAs === null) {
+    const running = await findBatch(db, vessel.batchId);
+    if (running) {
+      const from = isoDay(running.startedAt, farm);
+      const until = addDays(from, await busyDays(ctx, farm, recipeFrom(running.recipe.document)));
+      if (forDay < until) throw taken(running.recipe.shortName.toLowerCase(), from, until);
+    }
+  }
+  for (const plan of await listOpenPlans(db)) {
+    if (plan.vesselId !== vessel.id) continue;
+    const { recipe: other } = await pickRecipe(db, plan);
+    const until = addDays(plan.forDay, await busyDays(ctx, farm, other));
+    if (plan.forDay < untilDay && forDay < until) throw taken(plan.name, plan.forDay, until);
+  }
+}
 
 /** Means a batch for a day, so that what it will take is kept for it and shopped for. @throws {Refusal} */
 export const planBatch = (ctx: Context, input: unknown): Promise<{ planId: number }> =>
@@ -33,6 +83,7 @@ export const planBatch = (ctx: Context, input: unknown): Promise<{ planId: numbe
         substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
       }),
     );
+    if (vessel && farm) await requireVesselFree(db, ctx, farm, vessel, recipe, request.forDay);
     return {
       planId: await insertPlan(db, {
         methodId: recipe.id,

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { GOAL_IDS, GOALS, type GoalId } from "@/core/book/goals";
+import { CROP_STAGE_IDS, CROP_STAGES, rateForStage, type CropStage } from "@/core/choose/byStage";
 import { handsMin, methodsFor, rateFor } from "@/core/choose/byGoal";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney } from "@/formats/amounts";
@@ -12,25 +13,55 @@ import { SelectField } from "../kit/fields";
 import { drumCost } from "./drumCost";
 import { MethodPlate } from "./MethodPlate";
 
+const STAGE_OF_GOAL: Partial<Record<GoalId, CropStage>> = {
+  "before-planting": "bare",
+  "wake-soil": "bare",
+  "settle-seedlings": "seedling",
+  "flowering": "flowering",
+  "calcium": "flowering",
+  "fruiting": "fruiting",
+  "perennials": "perennial",
+};
+
 /** What the crop or the soil needs, and what growers make for it, the fittest first. */
 export const GoalChoice = ({ view }: { readonly view: BookView }) => {
   const [goal, setGoal] = useState<GoalId>("leaf-growth");
+  const [stage, setStage] = useState<CropStage>("growing");
   const fits = methodsFor(goal);
+  // A goal mostly names its stage; it can be said otherwise.
+  const pick = (next: GoalId) => {
+    setGoal(next);
+    setStage(STAGE_OF_GOAL[next] ?? "growing");
+  };
   return (
     <>
       <div className="max-sm:hidden">
         <Choices
           label="What is wanted"
           value={goal}
-          onChange={setGoal}
+          onChange={pick}
           options={GOAL_IDS.map((id) => ({ value: id, label: GOALS[id] }))}
         />
       </div>
       <div className="sm:hidden">
-        <SelectField label="What is wanted" value={goal} onChange={(event) => setGoal(event.target.value as GoalId)}>
+        <SelectField label="What is wanted" value={goal} onChange={(event) => pick(event.target.value as GoalId)}>
           {GOAL_IDS.map((id) => (
             <option key={id} value={id}>
               {GOALS[id]}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <div className="mt-3 max-w-72">
+        <SelectField
+          label="At what stage"
+          value={stage}
+          onChange={(event) => setStage(event.target.value as CropStage)}
+          hint="The strength is given for this stage."
+        >
+          {CROP_STAGE_IDS.map((id) => (
+            <option key={id} value={id}>
+              {CROP_STAGES[id]}
             </option>
           ))}
         </SelectField>
@@ -41,7 +72,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
           const lead = view.lead[method.id];
           const days = Math.ceil((lead?.likelyH ?? 0) / 24);
           const cost = drumCost(recipe, view, days);
-          const use = rateFor(goal, recipe);
+          const use = goal === "compost" ? rateFor(goal, recipe) : rateForStage(stage, recipe);
           return (
             <MethodPlate
               key={method.id}
@@ -55,7 +86,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
                 {cost.unpriced.length > 0 ? ` (no price yet for ${cost.unpriced.join(", ")})` : ""}.{" "}
                 {use
                   ? `${findUse(use.use).name}: ${sayDilution(use.partsWater.default)}, never stronger than ${sayDilution(use.partsWater.strongest)}. `
-                  : ""}
+                  : `No strength is stated for this stage (${CROP_STAGES[stage].toLowerCase()}): leave it. `}
                 {recipe.risk.why}
               </p>
             </MethodPlate>

@@ -54,7 +54,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const fill = useFill(vessel, making, startWith, plan);
   const { units } = farm;
   const [started, setStarted] = useState(false);
-  const [stated, setStated] = useState(units === "us" ? "68" : "20");
+  const [stated, setStated] = useState("");
   const [labourMin, setLabourMin] = useState("45");
   const [reason, setReason] = useState("");
   const [planning, setPlanning] = useState(false);
@@ -227,7 +227,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
             <NumberField
               label="Liquid stands at"
               unit={degree}
-              hint="Used until you read it."
+              hint="Read it. Empty: the air’s usual is taken, and said so."
               value={stated}
               onChange={(event) => setStated(event.target.value)}
               error={fields["/statedC"]}

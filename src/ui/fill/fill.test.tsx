@@ -79,13 +79,13 @@ describe("the fill panel", () => {
     const request = sent() as {
       schoolId: string;
       lines: { ingredientId: string; used: number; pickedNow: boolean }[];
-      statedC: number;
+      statedC: number | null;
     };
     expect(request).toMatchObject({
       vesselId: 3,
       methodId: "cultured-extract",
       schoolId: "more-plant",
-      statedC: 20,
+      statedC: null,
       labourMin: 45,
       versionNo: null,
       water: { sourceId: 1, startId: null },

@@ -59,6 +59,8 @@ export const culturedExtract: Method = {
     { goal: "flowering", weight: 2, why: "Made from flowers it is what growers give around the turn." },
     { goal: "fruiting", weight: 3, why: "Made from fruit or roots it carries potassium." },
     { goal: "settle-seedlings", weight: 1, why: "Very weak, after the first true leaf." },
+    { goal: "rooting", weight: 3, why: "Made from roots or willow tips; weak, at the foot." },
+    { goal: "pests", weight: 1, why: "Of bitter or hot plants, they say; thinly shown. Never nicotine plants." },
     { goal: "compost", weight: 1, why: "Keeps a heap sour and working." },
   ],
   basis: "water",

@@ -11,6 +11,11 @@ export const milkSpray: Method = {
   goals: [
     { goal: "leaf-growth", weight: 1, why: "A thin film on the leaf; growers use it on powdery ones." },
     { goal: "calcium", weight: 1, why: "A little, at once." },
+    {
+      goal: "pests",
+      weight: 2,
+      why: "A thin film on the leaf against powdery mildew; it does nothing for what is in the leaf.",
+    },
     { goal: "compost", weight: 2, why: "Surplus and spoiled milk." },
   ],
   basis: "water",

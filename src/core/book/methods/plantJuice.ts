@@ -66,6 +66,7 @@ export const plantJuice: Method = {
     { goal: "flowering", weight: 2, why: "Made from flowers and buds." },
     { goal: "fruiting", weight: 2, why: "Made from ripe fruit." },
     { goal: "settle-seedlings", weight: 2, why: "Never stronger than 1:1000." },
+    { goal: "rooting", weight: 1, why: "Of willow tips, never stronger than 1:1000." },
   ],
   basis: "plant",
   lid: "breathable",
