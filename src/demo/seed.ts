@@ -370,18 +370,18 @@ async function seedFinished(
 
 async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   const blue = vessel("Blue drum");
-  const extract = await tell.fill("fill extract 2", 11 * DAY_H + 3, {
+  const extract = await tell.fill("fill extract 2", 14 * DAY_H + 3, {
     ...blue,
     vesselId: blue.id,
     methodId: "cultured-extract",
     schoolId: "equal-parts",
-    statedC: 20,
+    statedC: 17,
     labourMin: 45,
   });
   for (const [hoursAgo, celsius, ph] of [
-    [170, 20, 5.85],
-    [98, 20.5, 5.4],
-    [28, 21, 4.75],
+    [242, 17, 5.85],
+    [122, 17.5, 5.4],
+    [28, 18, 4.75],
   ] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
     await tell.log(

@@ -4,8 +4,8 @@ export const CAUTIONS = {
     "Pump and heater at the water: plug into a residual-current device, leave a drip loop, keep the plug under cover, and have the heater under water before it gets power.",
   "lifting": "A litre weighs a kilogram. Over 25 kg takes two people or a pump; a full drum is not moved.",
   "gas-pressure":
-    "It makes gas. Keep the airlock wet or open the lid every day or two; stand clear when you open it, with air moving. Never lean into a tank or climb in.",
-  "breathable-lid": "It makes gas. Cloth or paper over it, tied down; never a tight lid.",
+    "It makes gas: keep the airlock wet or open the lid every day or two; stand clear when you open it, with air moving. Never lean into a tank or climb in.",
+  "breathable-lid": "It makes gas: cloth or paper over it, tied down; never a tight lid.",
   "poisonous-plants":
     "Only plants you can name and would dare to eat: no hemlock, foxglove, oleander, yew, lily of the valley or ragwort, and nothing unknown. Not from roadsides or sprayed ground.",
   "sugar-regrowth":

@@ -108,12 +108,14 @@ const DrumLabel = ({
     </dl>
     <div className="mt-[1.5mm] flex min-h-0 flex-1 items-end gap-[3mm] border-t-[0.4mm] border-black pt-[1.5mm]">
       <div className="min-w-0 flex-1 self-start">
-        <ul className="grid gap-[0.8mm]">
-          {text.shortCautions.slice(0, small ? 2 : 3).map((caution) => (
-            <li key={caution}>{caution}</li>
+        <p className="font-bold">{text.never}</p>
+        <ul className="mt-[1mm] grid gap-[0.8mm]">
+          {(small ? text.shortCautions.slice(0, 2) : text.cautions).map((caution) => (
+            <li key={caution} className={small ? "line-clamp-2" : "line-clamp-3"}>
+              {caution}
+            </li>
           ))}
         </ul>
-        <p className="mt-[1mm] font-bold">{text.never}</p>
       </div>
       <div className={small ? "size-[17mm] shrink-0" : "size-[25mm] shrink-0"}>
         <Code code={view.code} label={`Opens batch ${view.batchId}`} />
