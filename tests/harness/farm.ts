@@ -7,7 +7,7 @@ import { test as base } from "@playwright/test";
 import { copyOf, drop } from "@/testing/copyDatabase";
 
 /** The farms that bin/test tells once; each walk begins on a copy of one. */
-export type FarmKind = "demo" | "demo-us" | "new" | "ferment" | "ready" | "strained";
+export type FarmKind = "demo" | "new" | "ferment" | "ready" | "strained" | "workshop" | "workshop-us";
 
 const START_LIMIT_MS = 300_000;
 const asked = (name: string): string => {

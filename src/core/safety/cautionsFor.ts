@@ -7,6 +7,8 @@ import { LIFTABLE_KG } from "../recipe/split";
 /** What kills or maims stands before what spoils a batch; said in this order. */
 const GRAVEST_FIRST: readonly CautionId[] = [
   "electricity-at-water",
+  "manure",
+  "urine",
   "poisonous-plants",
   "nicotine",
   "tank-gas",
@@ -17,8 +19,6 @@ const GRAVEST_FIRST: readonly CautionId[] = [
   "hot-pan",
   "gas-pressure",
   "breathable-lid",
-  "manure",
-  "urine",
   "wounds",
   "drowning",
   "char-dust",
@@ -82,6 +82,9 @@ export function cautionsFor(
     ...(open && filledL !== null && filledL >= DROWNING_FROM_L ? (["drowning"] as const) : []),
   ]);
   if (filledL !== null && filledL < LIFTABLE_KG) all.delete("lifting");
+  // Spoken of only where plants against pests go in.
+  if (!ingredients.includes("repellent-plant")) all.delete("nicotine");
+  if (!ingredients.includes("urine") && ingredients.length > 0) all.delete("urine");
   return GRAVEST_FIRST.filter((caution) => all.has(caution));
 }
 

@@ -2,7 +2,6 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { CARRIED, DEFAULT_RULES, type Carried } from "@/core/safety/carried";
-import { CARRIED_WORDS } from "@/formats/cautionText";
 import { parseNumber } from "@/formats/numbers";
 import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
@@ -10,6 +9,13 @@ import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
+
+const TITLES: Readonly<Record<Carried, string>> = {
+  "dung": "Dung",
+  "urine": "Urine",
+  "milk": "Milk on leaves",
+  "unwashed-leaf": "Unwashed plants, on leaves",
+};
 
 const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: FieldView["rules"] }) => {
   const act = useAct("setHarvestRule");
@@ -25,8 +31,8 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
       toast.success("Kept. It stands from now on.");
   };
   return (
-    <section aria-label={CARRIED_WORDS[hazard]} className="grid gap-3 border-b border-line pb-4">
-      <h3 className="text-lg first-letter:uppercase">{CARRIED_WORDS[hazard]}</h3>
+    <section aria-label={TITLES[hazard]} className="grid gap-3 border-b border-line pb-4">
+      <h3 className="text-lg">{TITLES[hazard]}</h3>
       <p className="text-[0.92rem] text-soft">
         {own ? `The farm’s own rule, from: ${own.source}.` : "A cautious rule until the farm sets its own."}
       </p>

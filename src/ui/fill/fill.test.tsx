@@ -56,7 +56,7 @@ describe("the fill panel", () => {
     expect(steps[3]).toHaveTextContent("Chopped plant");
     const mind = screen.getByRole("region", { name: "Cautions" });
     // What matters most is in sight; the rest is folded and a tap away.
-    for (const words of [/no hemlock, foxglove/, /Keep the airlock wet/, /Local code, your certifier/])
+    for (const words of [/no hemlock, foxglove/, /keep the airlock wet/, /Local code, your certifier/])
       expect(within(mind).getByText(words)).toBeVisible();
     expect(within(mind).getByText(/Not for drinking and not for skin/)).not.toBeVisible();
     fireEvent.click(within(mind).getByText(/more to mind/));

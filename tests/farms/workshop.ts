@@ -1,0 +1,62 @@
+/** A farm with plenty of everything and a vessel for each method, round and odd, small and great; in litres, or with "us" in gallons. */
+import { randomUUID } from "node:crypto";
+import { INGREDIENT_IDS, isWater } from "@/core/book/ingredients";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
+import { listActors } from "@/data/farm";
+import { migrate } from "@/data/migrate";
+import { addVessel } from "@/services/addThings";
+import type { Context } from "@/services/context";
+import { now, pool } from "@/services/runtime";
+import { setUpFarm } from "@/services/setUpFarm";
+import { receiveLot } from "@/services/shed/receiveLot";
+import { addWaterSource } from "@/services/waters";
+import { isoDay } from "@/formats/times";
+import { WORKSHOP } from "../harness/workshop";
+
+async function main(): Promise<void> {
+  const units = process.argv[2] === "us" ? "us" : "metric";
+  const timeZone = units === "us" ? "Etc/GMT+7" : "Etc/GMT-5";
+  await migrate(process.env.DATABASE_URL ?? "");
+  await setUpFarm(pool(), {
+    requestKey: randomUUID(),
+    name: "Workshop",
+    people: ["Ana"],
+    timeZone,
+    latitudeDeg: 40,
+    longitudeDeg: units === "us" ? -105 : 75,
+    units,
+    currency: "crowns",
+    labourPerH: 12,
+    powerPerKWh: 0.3,
+    climateMeanC: 20,
+    climateSwingC: 4,
+  });
+  const [actor] = await listActors(pool());
+  const ctx: Context = { pool: pool(), now, actor: actor! };
+  await addWaterSource(ctx, { requestKey: randomUUID(), name: "Butt", kind: "rain" });
+  const today = isoDay(now(), { timeZone });
+  for (const ingredientId of INGREDIENT_IDS.filter((id) => !isWater(id)))
+    await receiveLot(ctx, {
+      requestKey: randomUUID(),
+      ingredientId,
+      amount: 5000,
+      origin: "bought",
+      receivedOn: today,
+      expiresOn: "2032-01-01",
+      cost: 10,
+      ...(isPickedPlant(ingredientId)
+        ? { provenance: { plant: { species: "comfrey", part: "leaf", place: "" } } }
+        : {}),
+    });
+  for (const { name, litres } of WORKSHOP[units])
+    await addVessel(ctx, {
+      requestKey: randomUUID(),
+      name,
+      kind: litres > 40 ? "drum" : "pail",
+      volumeL: litres,
+      airW: 60,
+    });
+  await pool().end();
+}
+
+void main();
