@@ -57,7 +57,14 @@ const PICTURES = [
     name: "mix-phone",
     at: "/",
     size: PHONE,
-    does: [button("Fill Jar"), button("Mix it step by step"), (page) => page.waitForURL("**/mix/**")],
+    does: [
+      button("Fill Jar"),
+      (page) => page.getByLabel(/^Water for the brew/).selectOption({ index: 1 }),
+      (page) => page.getByLabel("picked just now").check(),
+      (page) => page.getByLabel("Which plants").fill("nettle"),
+      button("Mix it step by step"),
+      (page) => page.waitForURL("**/mix/**"),
+    ],
     sees: "Where it stands",
   },
 ];

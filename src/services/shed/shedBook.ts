@@ -81,11 +81,15 @@ export async function planDraw(db: Queryable, draw: DrawRequest): Promise<Planne
   // The last of a lot goes in whole where a scale or a rounded figure says a little more.
   if (shortMilli > 0 && !fits(draw.amount, (wantedMilli - shortMilli) / 1000)) {
     const { name, stockUnit } = findIngredient(draw.ingredient);
-    const held = sayStock((wantedMilli - shortMilli) / 1000, stockUnit, "metric", 4);
+    const heldMilli = wantedMilli - shortMilli;
+    const held = heldMilli > 0 ? sayStock(heldMilli / 1000, stockUnit, "metric", 4) : null;
+    const has = held
+      ? `The shed holds ${held} of ${name.toLowerCase()}`
+      : `There is no ${name.toLowerCase()} in the shed`;
     const soft = states.find(({ hold }) => hold !== null && !hold.hard && reason === "");
     const hard = states.find(({ hold }) => hold?.hard);
     const holds = soft ?? hard;
-    const words = `The shed holds ${held} of ${name.toLowerCase()}${holds ? ` that may go in; a lot is held back: ${sayHold(holds.hold!.because)}` : ""}.`;
+    const words = `${has}${holds ? ` that may go in; a lot is held back: ${sayHold(holds.hold!.because)}` : ""}.`;
     if (soft && drawOldestFirst(asShelf(states.filter(({ hold }) => !hold?.hard)), wantedMilli).shortMilli === 0)
       throw new Refusal("reason-needed", `${words} Say why it goes in all the same, and it is kept.`, {
         [draw.path]: words,

@@ -111,7 +111,7 @@ const DrumLabel = ({
         <p className="font-bold">{text.never}</p>
         <ul className="mt-[1mm] grid gap-[0.8mm]">
           {(small ? text.shortCautions.slice(0, 2) : text.cautions).map((caution) => (
-            <li key={caution} className={small ? "line-clamp-2" : "line-clamp-3"}>
+            <li key={caution} className={small ? "line-clamp-2" : "line-clamp-5"}>
               {caution}
             </li>
           ))}
