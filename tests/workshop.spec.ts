@@ -120,7 +120,10 @@ test("photographs a place: made small on the phone, kept with the farm, shown be
   await expect(page.getByText("The picture is kept.")).toBeVisible();
   const picture = page.getByRole("img", { name: "Alder ditch" });
   await expect(picture).toBeVisible();
-  expect(await picture.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([1280, 960]);
+  // It stands on the page before it has come in.
+  await expect
+    .poll(() => picture.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight]))
+    .toEqual([1280, 960]);
 });
 
 /** Pages of a PDF and the size of the first, mm. */
