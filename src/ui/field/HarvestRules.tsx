@@ -7,7 +7,7 @@ import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 
 const TITLES: Readonly<Record<Carried, string>> = {
@@ -36,11 +36,6 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
       <p className="text-[0.92rem] text-soft">
         {own ? `The farm’s own rule, from: ${own.source}.` : "A cautious rule until the farm sets its own."}
       </p>
-      {act.error ? (
-        <Notice tone="error" title={act.error.message}>
-          {null}
-        </Notice>
-      ) : null}
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Food touches soil"
@@ -64,6 +59,7 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
         onChange={(event) => setSource(event.target.value)}
         error={act.fields["/source"]}
       />
+      <Refusal error={act.error} />
       <Button disabled={act.busy} onClick={() => void keep()}>
         Keep this rule
       </Button>

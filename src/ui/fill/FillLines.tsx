@@ -1,6 +1,7 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { findIngredient, PICKED_FRESH, isWater } from "@/core/book/ingredients";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { fits } from "@/core/quantity/fits";
 import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
@@ -52,8 +53,6 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   };
 }
 
-const PLANT_LIKE: readonly string[] = ["plant", "greens", "legume-leaf", "repellent-plant"];
-const isPlant = (ingredient: string) => PLANT_LIKE.includes(ingredient);
 const isFresh = (ingredient: string) => PICKED_FRESH.some((id) => id === ingredient);
 
 const Line = ({
@@ -96,7 +95,7 @@ const Line = ({
             picked just now
           </label>
         ) : null}
-        {line.pickedNow && isPlant(line.ingredient) ? (
+        {line.pickedNow && isPickedPlant(line.ingredient) ? (
           <PlantNames
             typed={species[line.ingredient] ?? ""}
             error={fields[`/lines/${index}/species`]}
