@@ -3,8 +3,16 @@ import { insert, select, type Queryable } from "./db";
 
 export interface PlanLine {
   readonly ingredientId: string;
+  readonly part: "mix" | "cap";
   readonly amount: number;
   readonly onDay: number;
+}
+
+/** What was chosen beside the amount. */
+export interface PlanChoice {
+  readonly include: readonly string[];
+  readonly stated: readonly { readonly ingredient: string; readonly amount: number }[];
+  readonly substitutes: readonly { readonly instead: string; readonly use: string }[];
 }
 
 /** A batch that is meant for a day and has not begun. */
@@ -17,6 +25,7 @@ export interface Plan {
   readonly vesselName: string | null;
   readonly name: string;
   readonly basisAmount: number;
+  readonly choice: PlanChoice;
   readonly forDay: string;
   readonly note: string;
   readonly lines: readonly PlanLine[];
@@ -33,17 +42,18 @@ interface PlanRow {
   vessel_name: string | null;
   name: string;
   basis_amount: string;
+  choice: string | PlanChoice;
   for_day: string;
   note: string;
 }
 
 const SELECT_OPEN = `
-  select plan.id, plan.method_id, plan.school_id, plan.version_no, plan.vessel_id, vessel.name as vessel_name, plan.name, plan.basis_amount,
+  select plan.id, plan.method_id, plan.school_id, plan.version_no, plan.vessel_id, vessel.name as vessel_name, plan.name, plan.basis_amount, plan.choice,
          plan.for_day, plan.note
   from plan left join vessel on vessel.id = plan.vessel_id left join plan_end on plan_end.plan_id = plan.id
   where plan_end.plan_id is null order by plan.for_day, plan.id`;
 const SELECT_LINES = `
-  select line.plan_id, line.ingredient_id, line.amount, line.on_day
+  select line.plan_id, line.ingredient_id, line.part, line.amount, line.on_day
   from plan_line line left join plan_end on plan_end.plan_id = line.plan_id
   where plan_end.plan_id is null order by line.plan_id, line.line_no`;
 
@@ -51,7 +61,7 @@ const SELECT_LINES = `
 export async function listOpenPlans(db: Queryable): Promise<Plan[]> {
   const [rows, lines] = await Promise.all([
     select<PlanRow>(db, SELECT_OPEN),
-    select<{ plan_id: number; ingredient_id: string; amount: string; on_day: number }>(db, SELECT_LINES),
+    select<{ plan_id: number; ingredient_id: string; part: "mix" | "cap"; amount: string; on_day: number }>(db, SELECT_LINES),
   ]);
   return rows.map((row) => ({
     id: row.id,
@@ -62,11 +72,17 @@ export async function listOpenPlans(db: Queryable): Promise<Plan[]> {
     vesselName: row.vessel_name,
     name: row.name,
     basisAmount: Number(row.basis_amount),
+    choice: typeof row.choice === "string" ? (JSON.parse(row.choice) as PlanChoice) : row.choice,
     forDay: row.for_day,
     note: row.note,
     lines: lines
       .filter(({ plan_id }) => plan_id === row.id)
-      .map((line) => ({ ingredientId: line.ingredient_id, amount: Number(line.amount), onDay: line.on_day })),
+      .map((line) => ({
+        ingredientId: line.ingredient_id,
+        part: line.part,
+        amount: Number(line.amount),
+        onDay: line.on_day,
+      })),
   }));
 }
 
@@ -81,8 +97,8 @@ export async function lockPlan(db: Queryable, id: number): Promise<{ readonly op
 export async function insertPlan(db: Queryable, plan: NewPlan): Promise<number> {
   const id = await insert(
     db,
-    `insert into plan (method_id, school_id, version_no, vessel_id, name, basis_amount, for_day, note, actor_id, added_at)
-     values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `insert into plan (method_id, school_id, version_no, vessel_id, name, basis_amount, choice, for_day, note, actor_id, added_at)
+     values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       plan.methodId,
       plan.schoolId,
@@ -90,6 +106,7 @@ export async function insertPlan(db: Queryable, plan: NewPlan): Promise<number> 
       plan.vesselId,
       plan.name,
       plan.basisAmount,
+      JSON.stringify(plan.choice),
       plan.forDay,
       plan.note,
       plan.actorId,
@@ -97,13 +114,11 @@ export async function insertPlan(db: Queryable, plan: NewPlan): Promise<number> 
     ],
   );
   for (const [index, line] of plan.lines.entries())
-    await insert(db, "insert into plan_line (plan_id, line_no, ingredient_id, amount, on_day) values (?, ?, ?, ?, ?)", [
-      id,
-      index + 1,
-      line.ingredientId,
-      line.amount.toFixed(3),
-      line.onDay,
-    ]);
+    await insert(
+      db,
+      "insert into plan_line (plan_id, line_no, ingredient_id, part, amount, on_day) values (?, ?, ?, ?, ?, ?)",
+      [id, index + 1, line.ingredientId, line.part, line.amount.toFixed(3), line.onDay],
+    );
   return id;
 }
 

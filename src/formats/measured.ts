@@ -25,6 +25,27 @@ export type Measured =
     }
   | { readonly type: "unreadable"; readonly why: string };
 
+/** The unit that a farm counts such an amount in: what a bare number in a field means. */
+export const fieldUnit = (unit: "kg" | "L", system: UnitSystem): string =>
+  system === "metric" ? unit : unit === "kg" ? "lb" : "US gal";
+
+/** Under this much of a pound or gallon nobody types decimals of it: ounces and spoons serve. */
+const LEAST_OF_US_UNIT = 0.25;
+
+/**
+ * An amount as it stands in a field, ready to be changed: a bare number in the field's unit, or with its own unit where that is a fraction.
+ * As fine as anybody measures it; no nought at the end, which could be read as thousands.
+ * @param amount in the stock unit
+ * @param exact to the gram or millilitre, where what nobody changes must come back as it was
+ * @example typedAmount(3.785, "L", "us"); // "1"
+ */
+export function typedAmount(amount: number, unit: "kg" | "L", system: UnitSystem, exact = false): string {
+  const value = fromBase(toBase({ value: amount, unit }), fieldUnit(unit, system)).value;
+  if (exact) return String(Number(system === "us" ? value.toPrecision(6) : value.toFixed(3)));
+  if (system === "us" && value > 0 && value < LEAST_OF_US_UNIT) return sayStock(amount, unit, system, 4);
+  return String(Number(value.toFixed(value >= 20 ? 1 : value >= 2 ? 2 : 3)));
+}
+
 const namesOf = (measure: string) => [measure, `${measure}s`, `${measure}es`, `${measure}fuls`];
 const unreadable = (why: string): Measured => ({ type: "unreadable", why });
 
@@ -61,7 +82,7 @@ function ownDimensionFirst(readings: readonly Quantity[], of: Measurable): reado
 }
 
 /**
- * Reads an amount as it is typed with wet hands: "2,5", "12 oz", "1 1/2 gal", "3 scoops". A bare number is in the stock unit. The farm's own
+ * Reads an amount as it is typed with wet hands: "2,5", "12 oz", "1 1/2 gal", "3 scoops". A bare number is in the field's unit. The farm's own
  * measures go before any unit of that name. Where a mark or a gallon leaves a choice it is asked, not guessed at.
  */
 export function readMeasured(
@@ -90,7 +111,10 @@ export function readMeasured(
           : say(own.mean),
     };
   }
-  if (word === "") return { type: "read", amount: typed.value, how: null };
+  if (word === "") {
+    const amount = fromBase(toBase({ value: typed.value, unit: fieldUnit(of.unit, system) }), of.unit).value;
+    return { type: "read", amount, how: null };
+  }
   if (typed.readings.length > 0 && typed.rest !== "")
     return unreadable(
       `"${typed.rest}" is left over: ${typed.typedNumber} ${typed.readings[0]!.unit} was read before it.`,
@@ -100,7 +124,7 @@ export function readMeasured(
     const hint = known.includes(word.toLowerCase().replace(/s$/, ""))
       ? `Our ${word.toLowerCase().replace(/s$/, "")} was not weighed with this yet.`
       : `"${word}" is no unit${known.length > 0 ? `, nor one of our measures (${known.join(", ")})` : ""}.`;
-    return unreadable(`${hint} Type ${of.unit}, or weigh one.`);
+    return unreadable(`${hint} Type ${fieldUnit(of.unit, system)}, or weigh one.`);
   }
   const readings = ownDimensionFirst(typed.readings, of);
   if (readings.length > 1 && readings.every(({ unit }) => unit.endsWith("gal")))
@@ -113,14 +137,14 @@ export function readMeasured(
     const { dimension } = toBase({ value: 1, unit: chosen.unit });
     return unreadable(
       dimension === "volume" || dimension === "mass"
-        ? `Nobody has said what a litre of it weighs: type ${of.unit}, or weigh a measure of it.`
-        : `${typed.typedNumber} ${chosen.unit} is no amount of it: type ${of.unit}.`,
+        ? `Nobody has said what a litre of it weighs: type ${fieldUnit(of.unit, system)}, or weigh a measure of it.`
+        : `${typed.typedNumber} ${chosen.unit} is no amount of it: type ${fieldUnit(of.unit, system)}.`,
     );
   }
   return {
     type: "read",
     amount,
-    how: chosen.unit === of.unit ? null : `${sayStock(amount, of.unit, system)} (${chosen.unit})`,
+    how: chosen.unit === fieldUnit(of.unit, system) ? null : `${sayStock(amount, of.unit, system)} (${chosen.unit})`,
   };
 }
 

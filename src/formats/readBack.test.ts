@@ -196,7 +196,7 @@ describe("amounts and ratios as growers write them", () => {
   });
   it("takes the US gallon alone on a US farm, and asks on a metric one", () => {
     const of = { itemId: "water", unit: "L", densityKgPerL: 1 } as const;
-    expect(readMeasured("2 gal", of, [], "us")).toMatchObject({ type: "read", how: "2 US gal (US gal)" });
+    expect(readMeasured("2 gal", of, [], "us")).toMatchObject({ type: "read", amount: 7.570823568 });
     expect(readMeasured("2 gal", of, [], "metric")).toMatchObject({ type: "unreadable" });
   });
 });

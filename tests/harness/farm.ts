@@ -7,7 +7,8 @@ import { test as base } from "@playwright/test";
 import { copyOf, drop } from "@/testing/copyDatabase";
 
 /** The farms that bin/test tells once; each walk begins on a copy of one. */
-export type FarmKind = "demo" | "new" | "ferment" | "ready" | "strained" | "workshop" | "workshop-us";
+export type FarmKind =
+  "demo" | "new" | "ferment" | "ready" | "strained" | "workshop" | "workshop-us" | "ripe" | "ripe-us";
 
 const START_LIMIT_MS = 300_000;
 const asked = (name: string): string => {

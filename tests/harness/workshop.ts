@@ -8,18 +8,25 @@ const GALLONS = [1, 2.5, 5, 6, 7.9, 13, 15, 30, 32, 55, 65, 123.4, 250, 275, 300
 /** The methods that make something to put on, in the book's order. */
 export const INPUTS = METHODS.filter(({ family }) => family !== "preparation");
 
-/** A vessel for each method on either farm. */
+/** How many sizes of each method a walk takes: one, each method another, or with RUCHKA_SIZES=3 three. */
+const SIZES = Number(process.env.RUCHKA_SIZES ?? 1);
+
+const vessels = (litres: readonly number[], offset: number) =>
+  Array.from({ length: SIZES }, (_, size) =>
+    INPUTS.map(({ id, name }, index) => ({
+      methodId: id,
+      methodName: name,
+      name: `Vessel ${size * INPUTS.length + index + 1}`,
+      // Five apart in a list of sixteen: small, middling and great by turns.
+      litres: Number(litres[(index + offset + size * 5) % litres.length]!.toFixed(3)),
+    })),
+  ).flat();
+
+/** A vessel for each method and size on either farm. */
 export const WORKSHOP = {
-  metric: INPUTS.map(({ id, name }, index) => ({
-    methodId: id,
-    methodName: name,
-    name: `Vessel ${index + 1}`,
-    litres: LITRES[index % LITRES.length]!,
-  })),
-  us: INPUTS.map(({ id, name }, index) => ({
-    methodId: id,
-    methodName: name,
-    name: `Vessel ${index + 1}`,
-    litres: Number((GALLONS[(index + 5) % GALLONS.length]! * GALLON_L).toFixed(3)),
-  })),
+  metric: vessels(LITRES, 0),
+  us: vessels(
+    GALLONS.map((gallons) => gallons * GALLON_L),
+    5,
+  ),
 } as const;

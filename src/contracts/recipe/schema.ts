@@ -88,6 +88,14 @@ export const RECIPE_DOCUMENT = object(
         adds: { type: "array", maxItems: 20, items: INGREDIENT },
         waitMin: { type: "number", minimum: 0, maximum: 100000 },
         onDay: { type: "number", minimum: 0, maximum: 400 },
+        checks: { type: "array", maxItems: 10, items: TEXT },
+        answers: {
+          type: "array",
+          maxItems: 8,
+          items: object(["word", "fits", "then"], { word: TEXT, fits: { type: "boolean" }, then: TEXT }),
+        },
+        everyMin: { type: "number", minimum: 1, maximum: 100000 },
+        of: INGREDIENT,
       }),
     },
     cues: {

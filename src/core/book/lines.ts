@@ -1,6 +1,6 @@
 import type { IngredientId } from "./ingredients";
 import type { FermentModel } from "../ferment/models/types";
-import type { Cue, CueMeaning, Ripening, Stage, Step, TendingTask, UseRate } from "./types";
+import type { Cue, CueMeaning, Ripening, Stage, Step, StepAnswer, TendingTask, UseRate } from "./types";
 import type { SignKind } from "./words";
 import type { UseId } from "./uses";
 
@@ -31,8 +31,12 @@ export const step = (
   text: string,
   why: string,
   adds: readonly IngredientId[] = [],
-  extra: Pick<Step, "waitMin" | "onDay"> = {},
+  extra: Omit<Partial<Step>, "id" | "text" | "why" | "adds"> = {},
 ): Step => ({ id, text, why, adds, ...extra });
+
+export const answer = (word: string, then: string): StepAnswer => ({ word, fits: true, then });
+/** An answer that holds the step until another is given. */
+export const notYet = (word: string, then: string): StepAnswer => ({ word, fits: false, then });
 
 export const task = (
   act: TendingTask["act"],

@@ -35,6 +35,13 @@ export interface MethodIngredient {
   readonly bagged?: boolean;
 }
 
+/** What may be found at a step; what does not fit holds it, and `then` says what to do. */
+export interface StepAnswer {
+  readonly word: string;
+  readonly fits: boolean;
+  readonly then: string;
+}
+
 export interface Step {
   readonly id: string;
   readonly text: string;
@@ -45,6 +52,13 @@ export interface Step {
   readonly waitMin?: number;
   /** Day of the batch on which it is done, where that is not the first: no step of the mixing, but a task of its day. */
   readonly onDay?: number;
+  /** Ticked one by one before it counts as done. */
+  readonly checks?: readonly string[];
+  readonly answers?: readonly StepAnswer[];
+  /** Looked at again after so many minutes, until an answer fits. */
+  readonly everyMin?: number;
+  /** It makes this ready: left out where something else takes its place, or it does not go in. */
+  readonly of?: IngredientId;
 }
 
 export type CueMeaning = "not-yet" | "ready" | "past" | "failed";

@@ -134,6 +134,84 @@ describe("where a mixing stands", () => {
   });
 });
 
+describe("what follows what really went in", () => {
+  const juice = stepsOf("plant-juice");
+  const key = (part: string, id: string) => `add-${part}-${id}`;
+  const plannedOf = (steps: ReturnType<typeof stepsOf>, entries: readonly MixEntry[], stepKey: string) =>
+    mixProgress(steps, entries, 0).steps.find(({ step }) => step.key === stepKey)!.planned!;
+  it("weighs the sugar to the leaf that is there, and leaves the cap as it is", () => {
+    const leaf = juice.find(({ amount }) => amount?.counted === "basis")!;
+    const more = [done(leaf.key, 1, leaf.amount!.planned * 1.2)];
+    const sugar = key("mix", "brown-sugar");
+    expect(plannedOf(juice, more, sugar)).toBeCloseTo(plannedOf(juice, [], sugar) * 1.2, 9);
+    const cap = key("cap", "brown-sugar");
+    expect(plannedOf(juice, more, cap)).toBeCloseTo(plannedOf(juice, [], cap), 9);
+  });
+  it("leaves all as it was within a hundredth, and once the basis is taken back", () => {
+    const leaf = juice.find(({ amount }) => amount?.counted === "basis")!;
+    const sugar = key("mix", "brown-sugar");
+    const was = plannedOf(juice, [], sugar);
+    expect(plannedOf(juice, [done(leaf.key, 1, leaf.amount!.planned * 1.009)], sugar)).toBe(was);
+    const undone: MixEntry = { ...done(leaf.key, 2), kind: "undone" };
+    expect(plannedOf(juice, [done(leaf.key, 1, leaf.amount!.planned * 2), undone], sugar)).toBe(was);
+  });
+});
+
+describe("what a hand minds with each thing", () => {
+  const stepOf = (methodId: string, stepKey: string) => stepsOf(methodId).find((step) => step.key === stepKey)!;
+  it("asks for gloves at dung, for goggles at vinegar, for a mask at char", () => {
+    expect(stepOf("drum-manure-tea", "add-mix-dung-fresh").checks).toContain("Gloves on, cuts covered");
+    expect(stepOf("shell-calcium", "add-mix-vinegar").checks).toContain("Gloves and goggles on");
+    expect(stepOf("charged-char", "add-mix-char").checks.some((check) => check.startsWith("Mask on"))).toBe(true);
+  });
+  it("has a culture shaken, in a cup of its own that is rinsed after", () =>
+    expect(stepOf("cultured-extract", "add-mix-lactic-culture").checks).toEqual([
+      "Shaken, or stirred up from the bottom",
+      "Its own cup or syringe, rinsed in clean water before the next",
+    ]));
+  it("looks leaves over: frozen and rotten wait, bruised goes into an extract but into no juice", () => {
+    const fitsIn = (methodId: string) =>
+      Object.fromEntries(
+        stepOf(methodId, "add-mix-plant").answers.map(({ word, fits }) => [word.split(/[ ,]/)[0], fits]),
+      );
+    expect(fitsIn("cultured-extract")).toEqual({ fresh: true, bruised: true, still: false, mould: false });
+    expect(fitsIn("plant-juice")).toEqual({ fresh: true, bruised: false, still: false, mould: false });
+  });
+  it("never asks for the same thing twice at one step", () => {
+    for (const { id, schools } of METHODS)
+      for (const school of schools)
+        for (const { checks } of stepsOf(id, school.id)) {
+          const first = checks.map((check) => check.split(/[ :,]/)[0]);
+          expect(new Set(checks).size).toBe(checks.length);
+          expect(first.filter((word) => word === "Mask" || word === "Gloves").length).toBeLessThanOrEqual(2);
+        }
+  });
+});
+
+describe("what is prepared first", () => {
+  it("asks of each shell what must be so before the vinegar", () => {
+    const keys = stepsOf("shell-calcium").map(({ key }) => key);
+    const clean = stepsOf("shell-calcium").find(({ key }) => key === "do-clean")!;
+    expect(clean.checks).toHaveLength(5);
+    expect(keys.indexOf("do-clean")).toBeLessThan(keys.indexOf("add-mix-vinegar"));
+  });
+  it("boils the potato by the clock, and again until it is soft; not where mash stands in", () => {
+    const brew = stepsOf("leaf-mould-brew");
+    expect(brew.find(({ key }) => key === "do-boil")!.wait).toEqual({ minutes: 20, what: "boiling" });
+    expect(brew.find(({ key }) => key === "do-soft")).toMatchObject({ everyMin: 5 });
+    const mashed = mixingSteps(
+      findRecipe("leaf-mould-brew"),
+      linesOf("leaf-mould-brew").map((line) =>
+        line.ingredient === "potato" ? { ...line, ingredient: "potato-mash" as const } : line,
+      ),
+      80,
+    ).map(({ key }) => key);
+    expect(mashed).not.toContain("do-boil");
+    expect(mashed).not.toContain("do-soft");
+    expect(mashed).toContain("add-mix-potato-mash");
+  });
+});
+
 describe("what lives", () => {
   it("tells cultures, leaves and dung from sugar and salt", () => {
     for (const id of ["castings", "lactic-culture", "plant", "dung-fresh", "rice-wash"] as const)

@@ -20,6 +20,8 @@ export interface StepState {
   readonly rounds: number;
   /** When its clock runs out; null where none runs. */
   readonly waitUntilMs: number | null;
+  /** How much goes in, by what of the basis really went in; null where nothing does. */
+  readonly planned: number | null;
 }
 
 export interface MixProgress {
@@ -34,15 +36,32 @@ export interface MixProgress {
 
 const MIN_MS = 60_000;
 
+/** Nearer to what was asked for than this, nothing else is worked out anew. */
+const AS_ASKED_PERCENT = 1;
+
+/** By how much what was counted by the basis grows or shrinks, once the basis itself is in: sugar goes by the leaf that is there. */
+function basisFactor(steps: readonly MixStep[], doneOf: (key: string) => MixEntry | null): number {
+  const bases = steps.filter(({ amount }) => amount?.counted === "basis" && amount.part === "mix");
+  const asked = bases.reduce((sum, { amount }) => sum + amount!.planned, 0);
+  const went = bases.map(({ key }) => doneOf(key)?.amount ?? null);
+  if (asked <= 0 || went.some((amount) => amount === null || amount <= 0)) return 1;
+  const factor = went.reduce<number>((sum, amount) => sum + amount!, 0) / asked;
+  return Math.abs(factor - 1) * 100 < AS_ASKED_PERCENT ? 1 : factor;
+}
+
 /**
  * Where a mixing stands, from its entries alone: whoever opens it, on whatever device, goes on at the same step.
  * Time nought is the moment the last living ingredient went in, not when the water was run.
  */
 export function mixProgress(steps: readonly MixStep[], entries: readonly MixEntry[], nowMs: number): MixProgress {
+  const doneOf = (key: string): MixEntry | null => {
+    const last = entries.findLast(({ stepKey, kind }) => stepKey === key && kind !== "round");
+    return last?.kind === "done" ? last : null;
+  };
+  const factor = basisFactor(steps, doneOf);
   const states = steps.map((step): StepState => {
     const own = entries.filter(({ stepKey }) => stepKey === step.key);
-    const last = own.findLast(({ kind }) => kind !== "round") ?? null;
-    const done = last?.kind === "done" ? last : null;
+    const done = doneOf(step.key);
     const lastRound = own.findLast(({ kind }) => kind === "round");
     const waitFrom = done && step.wait ? done.atMs + step.wait.minutes * MIN_MS : null;
     const roundFrom = !done && lastRound && step.everyMin ? lastRound.atMs + step.everyMin * MIN_MS : null;
@@ -51,6 +70,7 @@ export function mixProgress(steps: readonly MixStep[], entries: readonly MixEntr
       done,
       rounds: own.filter(({ kind }) => kind === "round").length + (done && step.everyMin ? 1 : 0),
       waitUntilMs: waitFrom ?? roundFrom,
+      planned: step.amount ? step.amount.planned * (step.amount.counted === "by-basis" ? factor : 1) : null,
     };
   });
   const nextAt = states.findIndex(({ done }) => done === null);

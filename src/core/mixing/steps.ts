@@ -1,8 +1,10 @@
 import { findIngredient, type IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import type { StockUnit } from "../book/range";
-import type { Lid } from "../book/types";
+import { answer as fits, notYet as holds } from "../book/lines";
+import type { Lid, Step, StepAnswer } from "../book/types";
 import { LIFTABLE_KG } from "../recipe/split";
+import { handlingOf } from "./handling";
 import { isLive } from "./live";
 
 /** What is put in at a step: a line of the fill. */
@@ -12,13 +14,8 @@ export interface MixAmount {
   readonly unit: StockUnit;
   readonly planned: number;
   readonly live: boolean;
-}
-
-/** One answer that may be given at a check. What does not fit holds the mixing until it does. */
-export interface MixAnswer {
-  readonly word: string;
-  readonly fits: boolean;
-  readonly then: string;
+  /** What the others are counted against, what is counted against it, or neither. */
+  readonly counted: "basis" | "by-basis" | "apart";
 }
 
 /** One thing to do, as large as the screen: wet hands read one at a time. */
@@ -30,7 +27,7 @@ export interface MixStep {
   readonly amount: MixAmount | null;
   /** Ticked one by one before the step is done; electricity and lids are never waved through. */
   readonly checks: readonly string[];
-  readonly answers: readonly MixAnswer[];
+  readonly answers: readonly StepAnswer[];
   /** A clock runs so long after the step is done, min, with what it counts. */
   readonly wait: { readonly minutes: number; readonly what: string } | null;
   /** Done over and over, this many minutes apart, until the last answer fits. */
@@ -62,8 +59,6 @@ const step = (key: string, title: string, text: string, why: string, rest: Parti
   everyMin: null,
   ...rest,
 });
-const fits = (word: string, then: string): MixAnswer => ({ word, fits: true, then });
-const holds = (word: string, then: string): MixAnswer => ({ word, fits: false, then });
 
 const WAIT_WORDS: readonly (readonly [RegExp, string])[] = [
   [/boil|simmer/i, "boiling"],
@@ -224,7 +219,17 @@ function lidStep(recipe: Recipe): MixStep {
 export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: number): MixStep[] {
   const left = [...lines];
   const steps: MixStep[] = [siteStep(recipe, litres)];
-  const add = (line: MixLine, text: string, why: string, wait: MixStep["wait"]) =>
+  const counted = (line: MixLine) =>
+    line.slot === recipe.basis
+      ? "basis"
+      : line.part === "mix" &&
+          recipe.ingredients.some(({ ingredient, amount }) => ingredient === line.slot && amount.type === "per-basis")
+        ? "by-basis"
+        : "apart";
+  const add = (line: MixLine, text: string, why: string, rest: Partial<MixStep>, own: Partial<Step> = {}) => {
+    const handling = handlingOf(line.ingredient, recipe.family);
+    // The recipe's own words about mask and gloves go before the general ones.
+    const minds = (own.checks ?? []).map((check) => check.split(/[ :,]/)[0]);
     steps.push(
       step(`add-${line.part}-${line.ingredient}`, findIngredient(line.ingredient).name, text, why, {
         amount: {
@@ -233,10 +238,14 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
           unit: line.unit,
           planned: line.amount,
           live: isLive(line.ingredient),
+          counted: counted(line),
         },
-        wait,
+        ...rest,
+        checks: [...(own.checks ?? []), ...handling.checks.filter((check) => !minds.includes(check.split(/[ :,]/)[0]))],
+        answers: own.answers ?? handling.answers,
       }),
     );
+  };
   const has = (test: (line: MixLine) => boolean) => lines.some(test);
   const checks = [
     ...(has(({ ingredient }) => CLOTS.includes(ingredient)) && has(({ unit }) => unit === "L") ? [LUMPS] : []),
@@ -263,14 +272,24 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
     if (own.id === "air") steps.push(POWER);
     // A step whose ingredients are all left out, or due on another day, is not done now.
     if (own.adds.length > 0 && here.length === 0) continue;
-    if (here.length === 0) steps.push(step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, { wait }));
-    for (const [index, line] of here.entries()) add(line, own.text, own.why, index === here.length - 1 ? wait : null);
+    if (own.of && !has(({ ingredient }) => ingredient === own.of)) continue;
+    if (here.length === 0)
+      steps.push(
+        step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, {
+          wait,
+          checks: own.checks ?? [],
+          answers: own.answers ?? [],
+          everyMin: own.everyMin ?? null,
+        }),
+      );
+    for (const [index, line] of here.entries())
+      add(line, own.text, own.why, { wait: index === here.length - 1 ? wait : null }, index === 0 ? own : {});
     if (own.id === "air") steps.push(BUBBLES);
   }
   // What the recipe has no step for goes in before the checks.
   const checksAt = steps.findIndex((one) => checks.includes(one));
   const extra = steps.length;
-  for (const line of left) add(line, line.role, "It is part of this batch.", null);
+  for (const line of left) add(line, line.role, "It is part of this batch.", {});
   const added = steps.splice(extra);
   steps.splice(checksAt < 0 ? steps.length : checksAt, 0, ...added);
   if (lastAdding === today.length - 1) steps.push(...checks);

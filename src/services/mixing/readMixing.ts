@@ -111,9 +111,9 @@ export async function readPlannedMixing(ctx: Context, farm: Farm, planId: number
   if (!plan) return null;
   const lines = plan.lines
     .filter(({ onDay }) => onDay === 0)
-    .map(({ ingredientId, amount }) => ({ ingredientId, part: "mix" as const, amount }));
+    .map(({ ingredientId, part, amount }) => ({ ingredientId, part, amount }));
   return {
-    ...(await viewOf(ctx, farm, { ...plan, lines }, plan.vesselId, [])),
+    ...(await viewOf(ctx, farm, { ...plan, lines, substitutes: [...plan.choice.substitutes] }, plan.vesselId, [])),
     id: 0,
     startedMs: ctx.now().getTime(),
     startedBy: "",

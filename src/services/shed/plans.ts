@@ -92,11 +92,16 @@ export const planBatch = (ctx: Context, input: unknown): Promise<{ planId: numbe
         vesselId: vessel?.id ?? null,
         name: vessel ? `${recipe.shortName} in ${vessel.name}` : recipe.shortName,
         basisAmount: request.basisAmount,
+        choice: {
+          include: request.include ?? [],
+          stated: request.stated ?? [],
+          substitutes: request.substitutes ?? [],
+        },
         forDay: request.forDay,
         note: request.note ?? "",
         lines: scaled.lines
           .filter(({ amount }) => amount > 0)
-          .map(({ ingredient, amount, onDay }) => ({ ingredientId: ingredient, amount, onDay })),
+          .map(({ ingredient, part, amount, onDay }) => ({ ingredientId: ingredient, part, amount, onDay })),
         actorId: ctx.actor.id,
         addedAt: ctx.now(),
       }),

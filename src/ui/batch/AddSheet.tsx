@@ -27,12 +27,12 @@ interface AddSheetProps {
 /** Something more goes into a running batch: drawn from the shed, oldest lot first. */
 export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: AddSheetProps) => {
   const act = useAct("addToBatch");
-  const { read } = useReadAmount();
+  const { read, show } = useReadAmount();
   const first = suggested[0];
   const { register, handleSubmit, control } = useForm<AddForm>({
     defaultValues: {
       ingredientId: first?.ingredient ?? "water",
-      amount: first ? String(Number(first.amount.toFixed(3))) : "",
+      amount: first ? show(first.amount, measurableOf(first.ingredient)) : "",
       overrideReason: "",
     },
   });

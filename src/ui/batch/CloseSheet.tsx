@@ -6,8 +6,9 @@ import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
+import type { Measurable } from "@/formats/measured";
 import type { BatchView } from "@/services/batchView";
 import type { StoreContainer } from "@/services/types";
 import { useAct } from "../actions";
@@ -15,6 +16,7 @@ import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
@@ -36,6 +38,8 @@ interface CloseForm {
   overrideReason: string;
 }
 
+const RESIDUE: Measurable = { itemId: "residue", unit: "kg", densityKgPerL: null };
+
 type Destination = "store" | "at-once" | "shed" | "discard";
 
 const FIT_STATES = new Set(["ready", "peak"]);
@@ -52,10 +56,11 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   const [destination, setDestination] = useState<Destination>(
     failed ? "discard" : weighed ? "shed" : living ? "at-once" : "store",
   );
-  const { read } = useReadAmount();
+  const { read, show } = useReadAmount();
+  const of: Measurable = weighed ? { itemId: makes ?? batch.methodId, unit: "kg", densityKgPerL: null } : OF_LITRES;
   const { register, handleSubmit, control } = useForm<CloseForm>({
     defaultValues: {
-      yieldL: expected.default.toFixed(batch.filledL < 20 ? 1 : 0),
+      yieldL: show(Number(expected.default.toPrecision(2)), of),
       label: `${batch.shortName}, ${vesselName}`,
       place: living ? "" : (keeping.place.split(",")[0] ?? ""),
       container: batch.lid === "airlock" ? "vented" : "breathable",
@@ -67,17 +72,17 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   });
   const needsReason = destination !== "discard" && !FIT_STATES.has(batch.state);
 
-  const yieldTyped = useWatch({ control, name: "yieldL" });
+  const [yieldTyped, residueTyped] = useWatch({ control, name: ["yieldL", "residueKg"] });
   const submit = handleSubmit(async (form) => {
     const discarding = destination === "discard";
     const answer = await close.run({
       batchId: batch.id,
       kind: discarding ? "discarded" : "strained",
       yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
-      yieldKg: discarding || !weighed ? null : readOptional(form.yieldL),
+      yieldKg: discarding || !weighed ? null : (read(form.yieldL, of) as number),
       intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
-      residueKg: readOptional(form.residueKg),
+      residueKg: form.residueKg.trim() === "" ? null : (read(form.residueKg, RESIDUE) as number),
       labourMin: parseNumber(form.labourMin) as number,
       atOnce: destination === "at-once",
       label: form.label,
@@ -89,7 +94,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     toast.success(
       discarding
         ? `${vesselName} is empty. Wash it next.`
-        : `${form.yieldL} ${unit} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
+        : `${sayStock(read(form.yieldL, of) ?? 0, unit, units)} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
     );
     onClose();
     if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
@@ -102,23 +107,21 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
       title={failed ? `Throw out ${vesselName}` : `Strain ${vesselName}`}
       lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
       foot={
-        <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
-          {destination === "discard"
-            ? "Throw it out"
-            : destination === "at-once"
-              ? "Strain, and on to the field"
-              : destination === "shed"
-                ? "Into the shed"
-                : "Strain into store"}
-        </Button>
+        <>
+          <Refusal error={close.error} />
+          <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
+            {destination === "discard"
+              ? "Throw it out"
+              : destination === "at-once"
+                ? "Strain, and on to the field"
+                : destination === "shed"
+                  ? "Into the shed"
+                  : "Strain into store"}
+          </Button>
+        </>
       }
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        {close.error ? (
-          <Notice tone="error" title={close.error.message}>
-            {null}
-          </Notice>
-        ) : null}
         <Choices
           label="What becomes of it"
           stacked
@@ -162,7 +165,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
           <>
             <AmountField
               label={weighed ? "Came off" : "Strained off"}
-              of={weighed ? { itemId: makes ?? batch.methodId, unit: "kg", densityKgPerL: null } : OF_LITRES}
+              of={of}
               typed={yieldTyped}
               {...register("yieldL")}
               error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
@@ -185,9 +188,10 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
                   <option key={residue}>{residue}</option>
                 ))}
               </SelectField>
-              <NumberField
+              <AmountField
                 label="How much of it"
-                unit="kg"
+                of={RESIDUE}
+                typed={residueTyped}
                 placeholder="not weighed"
                 {...register("residueKg")}
                 error={close.fields["/residueKg"]}

@@ -12,6 +12,7 @@ import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { EditAmounts } from "./EditAmounts";
 import { documentFrom, draftOf, isReadable, read, type EditDraft } from "./editDraft";
@@ -65,19 +66,15 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
       title="Our own version"
       lead={`From ${recipe.school.name.toLowerCase()}; it becomes version ${basedOn + 1}. Batches that run stay with theirs.`}
       foot={
-        <Button look="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
-          Keep version {basedOn + 1}
-        </Button>
+        <>
+          <Refusal error={act.error}>{Object.values(act.fields)[0] ?? null}</Refusal>
+          <Button look="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
+            Keep version {basedOn + 1}
+          </Button>
+        </>
       }
     >
       <div className="grid gap-6">
-        {act.error ? (
-          <Notice tone="error" title={act.error.message}>
-            {Object.keys(act.fields).length > 0 && !act.error.message.includes("fields")
-              ? Object.values(act.fields)[0]
-              : null}
-          </Notice>
-        ) : null}
         {flags.map(({ weight, path, text }) => (
           <Notice
             key={path + text}

@@ -8,9 +8,10 @@ import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField } from "../kit/fields";
+import { AmountField } from "../measures/AmountField";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
-import { basisOf, type FillSize } from "./fillPlan";
+import { basisOf, measurableOf, type FillSize } from "./fillPlan";
 import type { Fill } from "./useFill";
 
 interface FillChoiceProps {
@@ -88,10 +89,12 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
         ]}
       />
       {state.size === "amount" ? (
-        <NumberField
+        <AmountField
           label={`${word.charAt(0).toUpperCase()}${word.slice(1)}`}
-          unit={unit}
+          of={measurableOf(recipe.basis)}
+          typed={state.wanted}
           value={state.wanted}
+          inputMode="decimal"
           onChange={(event) => set({ wanted: event.target.value })}
           error={state.wanted !== "" ? (plan.problem ?? fields["/basisAmount"]) : undefined}
         />

@@ -2,9 +2,10 @@
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
 import type { ShelfItem } from "@/services/shed/readShed";
-import { NumberField, SelectField, TickField } from "../kit/fields";
+import { SelectField, TickField } from "../kit/fields";
+import { AmountField } from "../measures/AmountField";
+import { measurableOf } from "./fillPlan";
 import type { Fill } from "./useFill";
 
 interface FillExtrasProps {
@@ -51,17 +52,16 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
         <fieldset className="grid gap-3">
           <legend className="text-[0.92rem] font-semibold">Nobody states how much</legend>
           {unknown.map(({ ingredient, amount, role }) => {
-            const { name, stockUnit } = findIngredient(ingredient);
             const typed = state.stated[ingredient] ?? "";
             return (
-              <NumberField
+              <AmountField
                 key={ingredient}
-                label={`${name}, ${role}`}
-                unit={stockUnit}
+                label={`${findIngredient(ingredient).name}, ${role}`}
+                of={measurableOf(ingredient)}
+                typed={typed}
                 placeholder="left out"
                 value={typed}
-                hint={amount.type === "unknown" ? amount.ask : undefined}
-                error={typed !== "" && !((parseNumber(typed) ?? 0) > 0) ? "A number above 0, or nothing." : undefined}
+                {...(amount.type === "unknown" ? { hint: amount.ask } : {})}
                 onChange={(event) => set({ stated: { ...state.stated, [ingredient]: event.target.value } })}
               />
             );

@@ -8,6 +8,7 @@ import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/shed/readShed";
+import { fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
 import { measurableOf, type LineDraft } from "./fillPlan";
 import { PlantNames } from "./PlantNames";
@@ -106,19 +107,16 @@ const Line = ({
       <div className="text-right">
         <div className="flex items-center gap-2">
           <input
-            aria-label={`${name}, ${line.unit}`}
+            aria-label={`${name}, ${fieldUnit(line.unit, units)}`}
             aria-invalid={error ? true : undefined}
             inputMode="decimal"
             value={line.typed}
             onChange={(event) => onType(line.key, event.target.value)}
             className={`reading min-h-11 w-24 rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
           />
-          <span className="reading w-6 text-left">{line.unit}</span>
+          <span className="reading min-w-6 text-left text-[0.9rem]">{fieldUnit(line.unit, units)}</span>
         </div>
         {line.how ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
-        {line.how === null && units === "us" && line.used !== null ? (
-          <p className="text-[0.82rem] text-soft">= {sayStock(line.used, line.unit, units)}</p>
-        ) : null}
         {line.how === null && line.used !== null && inOurs(line.used, measurableOf(line.ingredient)) ? (
           <p className="text-[0.82rem] text-soft">about {inOurs(line.used, measurableOf(line.ingredient))}</p>
         ) : null}

@@ -28,6 +28,7 @@ const draft = (change: Partial<FillDraft> = {}, methodId = "cultured-extract"): 
     picked: new Set(),
     drafts: {},
     read: (typed, of) => readMeasured(typed, of, [], "metric"),
+    units: "metric",
     shelf: SHELF,
     ...change,
   };

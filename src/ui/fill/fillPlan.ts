@@ -6,7 +6,8 @@ import { occupiedLitres } from "@/core/recipe/room";
 import { scaleRecipe, type AmountOf, type ScaledLine, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import type { StockUnit } from "@/core/book/range";
 import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
-import type { Measurable, Measured } from "@/formats/measured";
+import type { UnitSystem } from "@/formats/amounts";
+import { fieldUnit, typedAmount, type Measurable, type Measured } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
 import type { ShelfItem } from "@/services/shed/readShed";
 
@@ -38,6 +39,8 @@ export interface FillDraft {
   readonly shelf: readonly ShelfItem[];
   /** How amounts are read: in numbers, units, and the farm's own measures. */
   readonly read: (typed: string, of: Measurable) => Measured;
+  /** The farm's units: how amounts are offered. */
+  readonly units: UnitSystem;
 }
 
 /** A line of the recipe with what will really go in, as typed. */
@@ -72,11 +75,8 @@ export function basisOf({ basis }: Recipe): { readonly word: string; readonly un
 }
 
 const lineKey = ({ ingredient, part }: ScaledLine) => `${ingredient}/${part}`;
-/** Digits to offer: a tenth of a litre of water, a millilitre of molasses. */
 /** The ledger's grain: a gram or a millilitre. */
 const toGrain = (amount: number): number => Number(amount.toFixed(3));
-/** As finely as anybody measures it; no nought at the end, which could be read as thousands. */
-const asShown = (amount: number): string => String(Number(amount.toFixed(amount >= 20 ? 1 : amount >= 2 ? 2 : 3)));
 
 function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) {
   const wanted = recipe.ingredients
@@ -90,7 +90,7 @@ function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) 
 }
 
 /** What was named, in the recipe's basis; or why it can't be read. */
-function namedAmount({ recipe, vessel, size, wanted, depth, read }: FillDraft): {
+function namedAmount({ recipe, vessel, size, wanted, depth, read, units }: FillDraft): {
   amount: number | null;
   problem: string | null;
 } {
@@ -99,7 +99,10 @@ function namedAmount({ recipe, vessel, size, wanted, depth, read }: FillDraft): 
     const measured = read(wanted, measurableOf(recipe.basis));
     return measured.type === "read"
       ? { amount: measured.amount, problem: null }
-      : { amount: null, problem: wanted.trim() === "" ? `How many ${unit} of ${word}?` : measured.why };
+      : {
+          amount: null,
+          problem: wanted.trim() === "" ? `How many ${fieldUnit(unit, units)} of ${word}?` : measured.why,
+        };
   }
   if (size === "depth") {
     const cm = parseNumber(depth);
@@ -147,7 +150,7 @@ export function planFill(draft: FillDraft): FillPlan {
     .map((line): LineDraft => {
       const key = lineKey(line);
       const changed = draft.drafts[key];
-      const typed = changed ?? asShown(line.amount);
+      const typed = changed ?? typedAmount(line.amount, line.unit, draft.units);
       const measured = draft.read(typed, measurableOf(line.ingredient));
       return {
         ...line,

@@ -1,4 +1,3 @@
-import { parseNumber } from "@/formats/numbers";
 import { askedWater } from "../water/waterDraft";
 import type { LineDraft } from "./fillPlan";
 import type { Fill } from "./useFill";
@@ -11,17 +10,15 @@ export interface FillSaid {
   readonly reason: string;
 }
 
-type Drafted = Pick<Fill, "state" | "plan">;
+type Drafted = Pick<Fill, "state" | "plan" | "stated">;
 
 /** The fill as chosen, for a plan, a start, or a mixing step by step; wanted only where the recipe could be scaled. */
-export const chosenRequest = ({ state, plan }: Drafted, said: FillSaid) => ({
+export const chosenRequest = ({ state, plan, stated }: Drafted, said: FillSaid) => ({
   vesselId: said.vesselId,
   ...state.key,
   basisAmount: Number(plan.scaled!.basisAmount.toFixed(6)),
   include: [...state.include],
-  stated: Object.entries(state.stated).flatMap(([ingredient, typed]) =>
-    typed.trim() === "" ? [] : [{ ingredient, amount: parseNumber(typed) as number }],
-  ),
+  stated: [...stated],
   substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead, use })),
   water: askedWater(state.water),
   planId: said.planId,

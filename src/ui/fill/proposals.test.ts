@@ -8,7 +8,7 @@ import { findRecipe, METHODS } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
-import { readMeasured } from "@/formats/measured";
+import { readMeasured, typedAmount } from "@/formats/measured";
 import { prepareFill } from "@/services/prepareFill";
 import { Refusal } from "@/services/refusal";
 import { NO_WATER } from "../water/waterDraft";
@@ -39,6 +39,7 @@ const draftOf = (recipe: Recipe, volumeL: number, units: UnitSystem, change: Par
   drafts: {},
   shelf: [],
   read: (typed, of) => readMeasured(typed, of, [], units),
+  units,
   ...change,
 });
 
@@ -64,8 +65,8 @@ function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
     water: { ...NO_WATER, sourceId: 1 },
   };
   const said = { vesselId: 1, planId: null, statedC: 20, reason: "" };
-  const mixing = { requestKey: key, ...mixingRequest({ state, plan }, said) };
-  const request = { requestKey: key, ...fillRequest({ state, plan }, said, 30) };
+  const mixing = { requestKey: key, ...mixingRequest({ state, plan, stated: draft.stated }, said) };
+  const request = { requestKey: key, ...fillRequest({ state, plan, stated: draft.stated }, said, 30) };
   const complaint = checkRequest("fillVessel", request) ?? checkRequest("startMixing", mixing);
   if (complaint) return JSON.stringify(complaint);
   try {
@@ -119,7 +120,8 @@ describe("what the fill sheet proposes", () => {
   it("is taken when its size is typed back, as printed and as a plan keeps it", () => {
     for (const say of [
       (amount: number, unit: "kg" | "L", units: UnitSystem) => sayStock(amount, unit, units),
-      (amount: number) => String(Number(amount.toFixed(3))),
+      (amount: number, unit: "kg" | "L", units: UnitSystem) => typedAmount(amount, unit, units),
+      (amount: number, unit: "kg" | "L", units: UnitSystem) => typedAmount(amount, unit, units, true),
     ])
       expect(
         refusals((recipe, litres, units) => {

@@ -44,7 +44,7 @@ describe("filling by any recipe", () => {
     const { sent, actions } = open("feeding-tea", "standard");
     const guano = screen.getByLabelText(/^Guano/);
     fireEvent.change(guano, { target: { value: "some" } });
-    expect(screen.getByText("A number above 0, or nothing.")).toBeVisible();
+    expect(screen.getByText(/A number, please/)).toBeVisible();
     fireEvent.change(guano, { target: { value: "0,2" } });
     expect(screen.getByLabelText("Guano, kg")).toHaveValue("0.2");
     water("source-1");

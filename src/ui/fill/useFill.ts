@@ -3,14 +3,14 @@ import { useState } from "react";
 import { METHODS } from "@/core/book";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
+import type { AmountOf } from "@/core/recipe/scale";
 import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
-import { parseNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Plan, Vessel } from "@/services/types";
-import { readMeasured } from "@/formats/measured";
+import { readMeasured, typedAmount, type Measurable } from "@/formats/measured";
 import { useMeasures } from "../measures/measuresContext";
 import { NO_WATER, type WaterDraft } from "../water/waterDraft";
-import { planFill, type FillPlan, type FillSize } from "./fillPlan";
+import { basisOf, measurableOf, planFill, type FillPlan, type FillSize } from "./fillPlan";
 
 interface FillState {
   readonly key: RecipeKey;
@@ -32,6 +32,8 @@ interface FillState {
 export interface Fill {
   readonly state: FillState;
   readonly recipe: Recipe;
+  /** Amounts that the recipe leaves to the grower; NaN for one that can't be read. */
+  readonly stated: readonly AmountOf[];
   readonly plan: FillPlan;
   /** Changes part of the draft; amounts typed by hand go where the recipe or the size moves under them. */
   readonly set: (change: Partial<FillState>) => void;
@@ -44,17 +46,25 @@ export function useFill(
   vessel: Vessel,
   making: MakingView,
   startWith: RecipeKey | null,
-  plan: Pick<Plan, "basisAmount"> | null = null,
+  plan: Pick<Plan, "basisAmount" | "choice"> | null = null,
 ): Fill {
   const { own, units } = useMeasures();
+  const key = startWith ?? chosenKey(firstOf(vessel), making.choices);
   const [state, setState] = useState<FillState>(() => ({
-    key: startWith ?? chosenKey(firstOf(vessel), making.choices),
+    key,
     size: plan ? "amount" : "vessel",
-    wanted: plan ? String(plan.basisAmount) : "",
+    wanted: plan ? typedAmount(plan.basisAmount, basisOf(recipeOfKey(key, making.versions)).unit, units) : "",
     depth: "",
-    include: [],
-    stated: {},
-    swaps: {},
+    include: (plan?.choice.include ?? []) as readonly IngredientId[],
+    stated: Object.fromEntries(
+      (plan?.choice.stated ?? []).map(({ ingredient, amount }) => [
+        ingredient,
+        typedAmount(amount, measurableOf(ingredient as IngredientId).unit, units),
+      ]),
+    ),
+    swaps: Object.fromEntries(
+      (plan?.choice.substitutes ?? []).map(({ instead, use }) => [instead, use as IngredientId]),
+    ),
     picked: new Set(),
     drafts: {},
     species: {},
@@ -62,6 +72,14 @@ export function useFill(
     water: NO_WATER,
   }));
   const recipe = recipeOfKey(state.key, making.versions);
+  const read = (typed: string, of: Measurable) => readMeasured(typed, of, own, units);
+  const stated = Object.entries(state.stated)
+    .filter(([, typed]) => typed.trim() !== "")
+    .map(([id, typed]) => {
+      const ingredient = id as IngredientId;
+      const measured = read(typed, measurableOf(ingredient));
+      return { ingredient, amount: measured.type === "read" ? measured.amount : NaN };
+    });
   const planned = planFill({
     recipe,
     vessel,
@@ -69,20 +87,18 @@ export function useFill(
     wanted: state.wanted,
     depth: state.depth,
     include: state.include,
-    stated: Object.entries(state.stated).flatMap(([ingredient, typed]) => {
-      const amount = parseNumber(typed);
-      return amount === null ? [] : [{ ingredient: ingredient as IngredientId, amount }];
-    }),
+    stated: stated.filter(({ amount }) => amount > 0),
     substitutes: Object.entries(state.swaps).map(([instead, use]) => ({ instead: instead as IngredientId, use })),
     picked: state.picked,
     drafts: state.drafts,
     shelf: making.shelf,
-    read: (typed, of) => readMeasured(typed, of, own, units),
+    read,
+    units,
   });
   const set = (change: Partial<FillState>) => {
     const moves = ["key", "size", "wanted", "depth", "swaps"].some((name) => name in change);
     const fresh: Partial<FillState> = "key" in change ? { include: [], stated: {}, swaps: {}, picked: new Set() } : {};
     setState((current) => ({ ...current, ...fresh, ...(moves ? { drafts: {} } : {}), ...change }));
   };
-  return { state, recipe, plan: planned, set };
+  return { state, recipe, stated, plan: planned, set };
 }

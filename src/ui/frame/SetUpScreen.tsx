@@ -5,6 +5,7 @@ import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 
 interface SetUpForm {
   name: string;
@@ -66,13 +67,6 @@ export const SetUpScreen = () => {
       <h1 className="text-3xl">Set up your farm</h1>
       <p className="mt-2 text-soft">Once. Everything else is entered where the work happens.</p>
       <form onSubmit={(event) => void submit(event)} className="mt-6 grid gap-4 sm:grid-cols-2" noValidate>
-        {setUp.error ? (
-          <div className="sm:col-span-2">
-            <Notice tone="error" title={setUp.error.message}>
-              {null}
-            </Notice>
-          </div>
-        ) : null}
         <TextField label="Name of the farm" {...at("name")} />
         <TextField label="People" hint="Names, with commas between." {...at("people")} />
         <SelectField label="Amounts in" {...at("units")}>
@@ -92,6 +86,9 @@ export const SetUpScreen = () => {
             Until a weather station is connected, drums are taken to stand in the usual air of this climate; rain and
             wind you see for yourself.
           </Notice>
+        </div>
+        <div className="sm:col-span-2">
+          <Refusal error={setUp.error} />
         </div>
         <Button type="submit" look="strong" disabled={setUp.busy}>
           Open the yard

@@ -1,9 +1,17 @@
 "use client";
 import { useEffect, useRef, type ReactNode } from "react";
 import type { ActionError } from "@/contracts/actions/requests";
+import { Button } from "./Button";
 import { Notice } from "./Notice";
 
-/** What the server would not take, said beside the button that was pressed; it takes the focus, so that nobody misses it. */
+/** The first field that is complained of, on the sheet that the refusal stands on. */
+function goToField(from: HTMLElement | null): void {
+  const field = (from?.closest("[role=dialog], main") ?? document).querySelector<HTMLElement>("[aria-invalid=true]");
+  field?.scrollIntoView({ block: "center" });
+  field?.focus({ preventScroll: true });
+}
+
+/** What the server would not take, said beside the button that was pressed; it takes the focus, and leads to its field. */
 export const Refusal = ({
   error,
   children = null,
@@ -19,6 +27,11 @@ export const Refusal = ({
     <div ref={box} tabIndex={-1} className="mb-2 outline-offset-2">
       <Notice tone="error" title={error.message}>
         {children}
+        {Object.keys(error.fields ?? {}).length > 0 ? (
+          <Button look="quiet" className="-ml-3" onClick={() => goToField(box.current)}>
+            Go to it
+          </Button>
+        ) : null}
       </Notice>
     </div>
   ) : null;

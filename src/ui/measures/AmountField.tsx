@@ -1,6 +1,6 @@
 "use client";
 import type { InputHTMLAttributes } from "react";
-import { readMeasured, sayMeasured, type Measurable } from "@/formats/measured";
+import { fieldUnit, readMeasured, sayMeasured, typedAmount, type Measurable } from "@/formats/measured";
 import { TextField } from "../kit/fields";
 import { useMeasures } from "./measuresContext";
 
@@ -13,6 +13,8 @@ export function useReadAmount(): {
   readonly problem: (text: string, of: Measurable) => string | null;
   readonly how: (text: string, of: Measurable) => string | null;
   readonly inOurs: (amount: number, of: Measurable) => string | null;
+  /** An amount in the stock unit as a field shows it. */
+  readonly show: (amount: number, of: Measurable, exact?: boolean) => string;
 } {
   const { own, units } = useMeasures();
   const readOne = (text: string, of: Measurable) => readMeasured(text, of, own, units);
@@ -30,6 +32,7 @@ export function useReadAmount(): {
       return measured.type === "read" ? measured.how : null;
     },
     inOurs: (amount, of) => sayMeasured(amount, of, own),
+    show: (amount, of, exact) => typedAmount(amount, of.unit, units, exact),
   };
 }
 
@@ -43,15 +46,16 @@ interface AmountFieldProps extends InputHTMLAttributes<HTMLInputElement> {
   readonly error?: string | undefined;
 }
 
-/** An amount in the stock unit, any unit, or the farm's own measures; how it is read stands under it. */
+/** An amount in the farm's unit, any unit, or the farm's own measures; how it is read stands under it. */
 export const AmountField = ({ label, of, typed, hint, error, ...rest }: AmountFieldProps) => {
   const { how, problem } = useReadAmount();
+  const { units } = useMeasures();
   const said = how(typed, of);
   return (
     <TextField
       autoComplete="off"
       {...rest}
-      label={`${label} (${of.unit})`}
+      label={`${label} (${fieldUnit(of.unit, units)})`}
       error={error ?? (typed.trim() === "" ? undefined : (problem(typed, of) ?? undefined))}
       hint={said ? `= ${said}` : hint}
     />

@@ -3,14 +3,17 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
-import { parseNumber } from "@/formats/numbers";
 import type { FarmMeasure } from "@/services/types";
-import { useMeasures } from "./measuresContext";
 import { useAct } from "../actions";
-import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Choices } from "../kit/Choices";
+import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, OF_LITRES, useReadAmount } from "./AmountField";
+import { useMeasures } from "./measuresContext";
 
 interface WeighForm {
+  /** What it holds is weighed; or a line is drawn where so much stands in it. */
+  way: "weigh" | "mark";
   measure: string;
   ingredientId: IngredientId;
   amount: string;
@@ -29,13 +32,28 @@ export const WeighSheet = ({
 }) => {
   const { units } = useMeasures();
   const act = useAct("weighMeasure");
+  const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm<WeighForm>({
-    defaultValues: { measure: "handful", ingredientId: of, amount: "" },
+    defaultValues: { way: "weigh", measure: "handful", ingredientId: of, amount: "" },
   });
-  const item = findIngredient(useWatch({ control, name: "ingredientId" }));
-  const submit = handleSubmit(async ({ measure, ingredientId, amount }) => {
-    if (!(await act.run({ measure, ingredientId, amount: parseNumber(amount) as number }))) return;
-    toast.success(`One ${measure} of ${item.name.toLowerCase()} is weighed. Weigh it again for its spread.`);
+  const [way, ingredientId, typed, named] = useWatch({ control, name: ["way", "ingredientId", "amount", "measure"] });
+  const item = findIngredient(ingredientId);
+  const marked = way === "mark";
+  const measurable = marked ? OF_LITRES : { itemId: item.id, unit: item.stockUnit, densityKgPerL: item.densityKgPerL };
+  const litres = marked ? read(typed, OF_LITRES) : null;
+  const submit = handleSubmit(async ({ measure, amount }) => {
+    const sent = {
+      measure,
+      // A line is drawn with water; for all that is poured or scooped of known density it holds as well.
+      ingredientId: marked ? "water" : item.id,
+      amount: read(amount, measurable) as number,
+    };
+    if (!(await act.run(sent))) return;
+    toast.success(
+      marked
+        ? `The line on the ${measure} is kept: type "1 ${measure}" in any amount.`
+        : `One ${measure} of ${item.name.toLowerCase()} is weighed. Weigh it again for its spread.`,
+    );
     setValue("amount", "");
   });
   return (
@@ -47,26 +65,57 @@ export const WeighSheet = ({
       onSubmit={submit}
       onClose={onClose}
     >
+      <Choices<WeighForm["way"]>
+        label="How"
+        stacked
+        value={way}
+        onChange={(next) => {
+          setValue("way", next);
+          if (named === (next === "mark" ? "handful" : "")) setValue("measure", next === "mark" ? "" : "handful");
+        }}
+        options={[
+          { value: "weigh", label: "Weigh what it holds", note: "A handful, scoop, pail, as we fill it." },
+          { value: "mark", label: "Draw a line on it", note: "A cup, jug or syringe, always filled to the same line." },
+        ]}
+      />
       <TextField
         label="Measure"
-        hint="handful, scoop, cap, pail"
+        hint={marked ? "red cup, big syringe" : "handful, scoop, cap, pail"}
         {...register("measure")}
         error={act.fields["/measure"]}
       />
-      <SelectField label="Of" {...register("ingredientId")}>
-        {INGREDIENT_IDS.toSorted((a, b) => INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name)).map((id) => (
-          <option key={id} value={id}>
-            {INGREDIENTS[id].name}
-          </option>
-        ))}
-      </SelectField>
-      <NumberField
-        label="It came to"
-        unit={item.stockUnit}
-        hint="0.09 kg is 90 g. Tare the bowl first. Filled with water, a can or scoop does for anything whose density is known."
+      {marked ? null : (
+        <SelectField label="Of" {...register("ingredientId")}>
+          {INGREDIENT_IDS.toSorted((a, b) => INGREDIENTS[a].name.localeCompare(INGREDIENTS[b].name)).map((id) => (
+            <option key={id} value={id}>
+              {INGREDIENTS[id].name}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      <AmountField
+        label={marked ? "The line stands for" : "It came to"}
+        of={measurable}
+        typed={typed}
+        hint={
+          marked
+            ? "250 mL, 2 Tbsp"
+            : "90 g, 3 oz. Tare the bowl first. Filled with water, a can or scoop does for anything whose density is known."
+        }
         {...register("amount")}
         error={act.fields["/amount"]}
       />
+      {marked && litres !== null && litres > 0 ? (
+        <ol className="list-decimal pl-5">
+          <li>Stand it empty on the scale and set the scale to nought.</li>
+          <li>
+            Pour in water until the scale says{" "}
+            <span className="reading font-semibold">{sayStock(litres, "kg", units, 4)}</span>: that is{" "}
+            {sayStock(litres, "L", units, 4)}.
+          </li>
+          <li>Draw the line where the water stands, and write the name beside it. A syringe: to its own scale.</li>
+        </ol>
+      ) : null}
       {measures.length > 0 ? (
         <ul className="divide-y divide-line border-y border-line">
           {measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {

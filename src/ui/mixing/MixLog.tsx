@@ -17,8 +17,8 @@ export const MixLog = ({ progress, view }: { readonly progress: MixProgress; rea
         </p>
       ) : null}
       <ol className="divide-y divide-line border-y border-line">
-        {done.map(({ step, done: entry, rounds }) => {
-          const off = step.amount ? offTarget(entry!.amount ?? 0, step.amount.planned) : null;
+        {done.map(({ step, done: entry, rounds, planned }) => {
+          const off = planned === null ? null : offTarget(entry!.amount ?? 0, planned);
           return (
             <li key={step.key} className="flex flex-wrap justify-between gap-x-3 py-1.5">
               <span>
@@ -29,7 +29,7 @@ export const MixLog = ({ progress, view }: { readonly progress: MixProgress; rea
               </span>
               {step.amount ? (
                 <span className="reading">
-                  {say(entry!.amount ?? 0, step.amount.unit)} of {say(step.amount.planned, step.amount.unit)}
+                  {say(entry!.amount ?? 0, step.amount.unit)} of {say(planned!, step.amount.unit)}
                   {off !== null && Math.abs(off) >= 1
                     ? ` (${off > 0 ? "+" : "−"}${formatNumber(Math.abs(off), 2)} %)`
                     : ""}

@@ -128,13 +128,6 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
           </Notice>
         </div>
       ) : null}
-      {tick.error ? (
-        <div className="mt-3">
-          <Notice tone="error" title={tick.error.message}>
-            {null}
-          </Notice>
-        </div>
-      ) : null}
       <div className="mt-4">
         {waiting && waitingFor ? (
           <WaitPanel
@@ -149,6 +142,7 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
             state={progress.next}
             units={view.farm.units}
             busy={tick.busy}
+            error={tick.error}
             onDone={(said) => send(progress.next!.step.key, "done", said)}
             onRound={(said) => send(progress.next!.step.key, "round", said)}
           />

@@ -1,12 +1,15 @@
 "use client";
-import { clsx } from "clsx";
 import { useState } from "react";
+import type { ActionError } from "@/contracts/actions/requests";
 import { findIngredient } from "@/core/book/ingredients";
 import { offTarget, type StepState } from "@/core/mixing/progress";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { Button } from "../kit/Button";
+import { Refusal } from "../kit/Refusal";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { WeighPanel } from "../measures/WeighPanel";
+import { StepAnswers, StepChecks } from "./StepChoices";
 
 interface Said {
   readonly amount?: number | null;
@@ -18,16 +21,15 @@ interface StepCardProps {
   readonly state: StepState;
   readonly units: UnitSystem;
   readonly busy: boolean;
+  readonly error: ActionError | null;
   readonly onDone: (said: Said) => Promise<boolean>;
   readonly onRound: (said: Said) => Promise<boolean>;
 }
 
-const BIG = "flex min-h-14 w-full items-center gap-3 rounded-[5px] border-2 px-4 py-2 text-left text-lg font-semibold";
-
 /** One step, as large as the screen: its amount in the farm's measures, what to tick before it counts, one great button. */
-export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps) => {
-  const { step, rounds } = state;
-  const { read, inOurs } = useReadAmount();
+export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCardProps) => {
+  const { step, rounds, planned } = state;
+  const { read, inOurs, show } = useReadAmount();
   const of = step.amount
     ? {
         itemId: step.amount.ingredient,
@@ -35,26 +37,37 @@ export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps)
         densityKgPerL: findIngredient(step.amount.ingredient).densityKgPerL,
       }
     : null;
-  const [typed, setTyped] = useState(step.amount ? String(Number(step.amount.planned.toFixed(3))) : "");
+  const [typed, setTyped] = useState(of && planned !== null ? show(planned, of) : "");
+  const [touched, setTouched] = useState(false);
+  const [weighing, setWeighing] = useState(false);
   const [checks, setChecks] = useState<readonly string[]>([]);
   const [answer, setAnswer] = useState<string | null>(null);
-  const amount = of ? read(typed, of) : null;
-  const off = step.amount && amount !== null ? offTarget(amount, step.amount.planned) : null;
+  // What nobody touched goes in as it was worked out; the rounding is for the eye.
+  const amount = of ? (touched ? read(typed, of) : Number(planned!.toFixed(3))) : null;
+  const off = planned !== null && amount !== null ? offTarget(amount, planned) : null;
   const chosen = step.answers.find(({ word }) => word === answer) ?? null;
   const ready =
     checks.length === step.checks.length &&
     (step.answers.length === 0 || chosen?.fits === true) &&
     (of === null || amount !== null);
-  const ours = step.amount && of ? inOurs(step.amount.planned, of) : null;
+  const ours = planned !== null && of ? inOurs(planned, of) : null;
+  const type = (text: string) => {
+    setTyped(text);
+    setTouched(true);
+  };
   return (
     <section aria-label={step.title} className="border-2 border-ink bg-chalk p-4">
       <h2 className="text-2xl">{step.title}</h2>
-      {step.amount ? (
+      {step.amount && planned !== null ? (
         <p className="mt-1">
-          <span className="reading text-5xl font-semibold">
-            {sayStock(step.amount.planned, step.amount.unit, units)}
-          </span>
+          <span className="reading text-5xl font-semibold">{sayStock(planned, step.amount.unit, units)}</span>
           {ours ? <span className="ml-3 text-xl">about {ours}</span> : null}
+          {planned !== step.amount.planned ? (
+            <span className="block text-soft">
+              By what really went in before; the recipe began with{" "}
+              {sayStock(step.amount.planned, step.amount.unit, units)}.
+            </span>
+          ) : null}
           {step.amount.live ? (
             <span className="block text-soft">Alive: the clock starts with the last of these.</span>
           ) : null}
@@ -62,53 +75,8 @@ export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps)
       ) : null}
       <p className="mt-2 text-lg">{step.text}</p>
       <p className="text-soft">{step.why}</p>
-      {step.checks.length > 0 ? (
-        <ul className="mt-3 grid gap-2">
-          {step.checks.map((check) => {
-            const on = checks.includes(check);
-            return (
-              <li key={check}>
-                <button
-                  type="button"
-                  role="checkbox"
-                  aria-checked={on}
-                  onClick={() => setChecks(on ? checks.filter((one) => one !== check) : [...checks, check])}
-                  className={clsx(BIG, on ? "border-ink bg-marigold-wash" : "border-line bg-chalk")}
-                >
-                  <span
-                    aria-hidden
-                    className="grid size-7 shrink-0 place-items-center border-2 border-ink text-xl leading-none"
-                  >
-                    {on ? "✓" : ""}
-                  </span>
-                  {check}
-                </button>
-              </li>
-            );
-          })}
-        </ul>
-      ) : null}
-      {step.answers.length > 0 ? (
-        <div role="radiogroup" aria-label={step.title} className="mt-3 grid gap-2">
-          {step.answers.map(({ word }) => (
-            <button
-              key={word}
-              type="button"
-              role="radio"
-              aria-checked={answer === word}
-              onClick={() => setAnswer(word)}
-              className={clsx(BIG, answer === word ? "border-ink bg-marigold-wash" : "border-line bg-chalk")}
-            >
-              {word}
-            </button>
-          ))}
-          {chosen ? (
-            <p role="status" className={`text-lg ${chosen.fits ? "" : "font-semibold text-rust"}`}>
-              {chosen.fits ? "◆" : "■"} {chosen.then}
-            </p>
-          ) : null}
-        </div>
-      ) : null}
+      <StepChecks checks={step.checks} ticked={checks} onTick={setChecks} />
+      <StepAnswers title={step.title} answers={step.answers} chosen={chosen} onChoose={setAnswer} />
       {of ? (
         <div className="mt-3">
           <AmountField
@@ -117,7 +85,7 @@ export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps)
             typed={typed}
             value={typed}
             inputMode="decimal"
-            onChange={(event) => setTyped(event.target.value)}
+            onChange={(event) => type(event.target.value)}
             className="reading text-3xl font-semibold"
           />
           {off !== null && Math.abs(off) >= 1 ? (
@@ -126,30 +94,49 @@ export const StepCard = ({ state, units, busy, onDone, onRound }: StepCardProps)
               {formatNumber(Math.abs(off), 2)} % beside the recipe. It is kept as it is.
             </p>
           ) : null}
+          {of.unit === "kg" ? (
+            <Button look="quiet" className="-ml-3" aria-expanded={weighing} onClick={() => setWeighing(!weighing)}>
+              Weigh it in a pail
+            </Button>
+          ) : null}
+          {weighing ? (
+            <WeighPanel
+              of={of}
+              onUse={(sum) => {
+                type(sum);
+                setWeighing(false);
+              }}
+            />
+          ) : null}
         </div>
       ) : null}
-      {step.everyMin && rounds > 0 ? <p className="mt-2">Stirred {rounds} times so far.</p> : null}
-      {step.everyMin && chosen && !chosen.fits ? (
-        <Button
-          look="strong"
-          wide
-          className="mt-4 min-h-16 text-xl"
-          disabled={busy}
-          onClick={() => void onRound({ answer })}
-        >
-          Stirred; again in {step.everyMin} min
-        </Button>
-      ) : (
-        <Button
-          look="strong"
-          wide
-          className="mt-4 min-h-16 text-xl"
-          disabled={busy || !ready}
-          onClick={() => void onDone({ amount, answer, checks: [...checks] })}
-        >
-          {step.amount ? "It is in" : "Done"}
-        </Button>
-      )}
+      {step.everyMin && rounds > 0 ? (
+        <p className="mt-2">Looked at {rounds === 1 ? "once" : `${rounds} times`} so far.</p>
+      ) : null}
+      <div className="mt-4">
+        <Refusal error={error} />
+        {step.everyMin && chosen && !chosen.fits ? (
+          <Button
+            look="strong"
+            wide
+            className="min-h-16 text-xl"
+            disabled={busy}
+            onClick={() => void onRound({ answer })}
+          >
+            Done so; look again in {step.everyMin} min
+          </Button>
+        ) : (
+          <Button
+            look="strong"
+            wide
+            className="min-h-16 text-xl"
+            disabled={busy || !ready}
+            onClick={() => void onDone({ amount, answer, checks: [...checks] })}
+          >
+            {step.amount ? "It is in" : "Done"}
+          </Button>
+        )}
+      </div>
     </section>
   );
 };

@@ -9,7 +9,7 @@ import type { CountLot, CountView } from "@/services/shed/readCount";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
-import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { ShedNav } from "./ShedNav";
 
@@ -45,7 +45,7 @@ const LotCount = ({
   readonly error: string | undefined;
   readonly onType: (typed: string) => void;
 }) => {
-  const { read } = useReadAmount();
+  const { read, show } = useReadAmount();
   const counted = typed.trim() === "" ? null : read(typed, lot);
   const difference = counted === null ? null : counted - lot.onHand;
   const say = (amount: number) => sayStock(amount, lot.unit, view.farm.units, 4);
@@ -75,7 +75,7 @@ const LotCount = ({
       </div>
       <Button
         className="mb-7 min-h-14"
-        onClick={() => onType(String(lot.onHand))}
+        onClick={() => onType(show(lot.onHand, lot, true))}
         aria-label={`As the books say: ${lot.name}, ${sayDay(lot.receivedOn)}`}
       >
         As it says
@@ -134,13 +134,6 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
       {view.lots.length === 0 ? (
         <p className="mt-5">There is nothing to count: the shelves are empty. Receive what you have first.</p>
       ) : null}
-      {act.error ? (
-        <div className="mt-4">
-          <Notice tone="error" title={act.error.message}>
-            Nothing is lost: what you counted stays on this phone until it is handed in.
-          </Notice>
-        </div>
-      ) : null}
       {oneByOne ? (
         <div className="mt-5 max-w-xl">
           <SelectField label="Where you stand" value={shown[0]} onChange={(event) => setChosen(event.target.value)}>
@@ -178,6 +171,9 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
       ))}
       {loaded && view.lots.length > 0 ? (
         <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-14 md:px-8">
+          <Refusal error={act.error}>
+            Nothing is lost: what you counted stays on this phone until it is handed in.
+          </Refusal>
           <div className="flex flex-wrap items-center justify-between gap-3">
             <p>
               <span className="reading font-semibold">{done.length}</span> of {view.lots.length} counted

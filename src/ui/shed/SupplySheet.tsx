@@ -9,8 +9,6 @@ import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
-const text = (value: number | null | undefined) => (value === null || value === undefined ? "" : String(value));
-
 /** The pack, its price and lead time, and when to order again; or what to collect up to. */
 export const SupplySheet = ({
   item,
@@ -22,14 +20,16 @@ export const SupplySheet = ({
   readonly onClose: () => void;
 }) => {
   const act = useAct("setSupply");
-  const { read } = useReadAmount();
+  const { read, show } = useReadAmount();
   const { terms, facts } = item;
+  const text = (amount: number | null | undefined) =>
+    amount === null || amount === undefined ? "" : show(amount, item, true);
   const { register, handleSubmit, control } = useForm({
     defaultValues: {
       packName: terms?.packName ?? facts.pack?.name ?? "pack",
       packAmount: text(terms?.packAmount ?? facts.pack?.amount),
       packCost: terms?.packCostMinor === null || !terms ? "" : String(terms.packCostMinor / 100),
-      leadD: text(terms?.leadD ?? 0),
+      leadD: String(terms?.leadD ?? 0),
       reorderAt: text(terms?.reorderAt),
       target: text(terms?.target),
       note: terms?.note ?? "",

@@ -519,6 +519,7 @@ describe("shopping", () => {
       vesselName: "Drum",
       name: "Extract in Drum",
       basisAmount: 80,
+      choice: { include: [], stated: [], substitutes: [] },
       forDay: "2031-03-19",
       note: "",
       lines: [],

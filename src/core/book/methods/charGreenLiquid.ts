@@ -52,9 +52,10 @@ export const charGreenLiquid: Method = {
     step("greens", "Vessel one: greens to half, half of the compost.", "Greens alone go sour.", ["greens"]),
     step(
       "char",
-      "Mask on. Vessel two: fine char, wetted, no ash; the other half of the compost.",
+      "Vessel two: fine char, wetted, no ash; the other half of the compost.",
       "Dry char dust is bad for lungs.",
       ["char", "compost"],
+      { checks: ["Mask on", "Wet through: no dust rises", "Powder, or a pea at most", "No white ash"] },
     ),
     step(
       "water",

@@ -59,9 +59,18 @@ export const chargedChar: Method = {
   steps: [
     step(
       "wet",
-      "Mask on: wet the char before you handle it. Black char only, no white ash, no treated wood.",
-      "The dust is bad for lungs; ash is caustic.",
+      "Wet the char before you handle it, and look at its size.",
+      "The dust is bad for lungs; ash is caustic; what is larger than a pea floats for weeks.",
       [],
+      {
+        of: "char",
+        checks: [
+          "Mask on",
+          "Wet through: no dust rises",
+          "Pieces of a pea or smaller",
+          "Black only: no white ash, no treated wood",
+        ],
+      },
     ),
     step(
       "soak",

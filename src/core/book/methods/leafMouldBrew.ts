@@ -1,6 +1,7 @@
 import { STARCH_BLOOM } from "../../ferment/models/blooms";
 import { basis, from, perBasis } from "../amounts";
 import { cues, rate, rotten, stage, step, task, ripens } from "../lines";
+import { POTATO_AFTER_BOILING } from "../preparations/boiledPotato";
 import type { Method } from "../types";
 
 export const leafMouldBrew: Method = {
@@ -53,13 +54,11 @@ export const leafMouldBrew: Method = {
     },
   ],
   steps: [
-    step(
-      "boil",
-      "Boil the potato 20 minutes until soft, cool it, mash it.",
-      "Raw starch feeds slowly; hot mash kills the mould.",
-      [],
-      { waitMin: 20 },
-    ),
+    step("boil", "Boil the potato 20 minutes, just covered with water.", "Raw starch feeds slowly.", [], {
+      waitMin: 20,
+      of: "potato",
+    }),
+    ...POTATO_AFTER_BOILING,
     step(
       "water",
       "Run the water in, free of chlorine, at 18 to 28 °C.",

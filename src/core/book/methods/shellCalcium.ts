@@ -61,9 +61,19 @@ export const shellCalcium: Method = {
   steps: [
     step(
       "clean",
-      "Peel the membrane out, rinse, dry, roast to light brown, cool, crush.",
+      "Look at the shells before the vinegar. What is not so yet is made so first: Roasted shells, among the methods.",
       "Membrane rots; hot shell spits in acid.",
       [],
+      {
+        of: "eggshell",
+        checks: [
+          "No skin left inside",
+          "Dry",
+          "Roasted to light brown, not black",
+          "Crushed, no piece larger than a fingernail",
+          "Cold to the hand",
+        ],
+      },
     ),
     step("vinegar", "Vinegar in first, gloves and goggles on.", "You pour shell into acid, not acid onto shell.", [
       "vinegar",

@@ -1,7 +1,27 @@
 import { basis, from } from "../amounts";
-import { cues, rotten, step } from "../lines";
-import type { Method } from "../types";
+import { answer, cues, notYet, rotten, step } from "../lines";
+import type { Method, Step } from "../types";
 import { doneAfter, preparation } from "./preparation";
+
+/** From the pot to the drum: soft, cooled, mashed. The leaf-mould brew does the same with potatoes that nobody boiled ahead. */
+export const POTATO_AFTER_BOILING: readonly Step[] = [
+  step("soft", "Does a fork go through?", "Raw starch feeds slowly.", [], {
+    of: "potato",
+    everyMin: 5,
+    answers: [
+      notYet("still hard", "Five minutes more, then try again."),
+      answer("it falls apart", "Soft enough: off the fire."),
+    ],
+  }),
+  step("cool", "Cool it to hand warm, the lid off.", "Hot mash kills what it should feed.", [], {
+    of: "potato",
+    waitMin: 30,
+  }),
+  step("mash", "Mash by hand or blend, with its own water.", "Lumps float about unused.", [], {
+    of: "potato",
+    checks: ["No warmer than the hand", "No lumps left"],
+  }),
+];
 
 export const boiledPotato: Method = {
   ...preparation("Starch for the leaf-mould brew."),
@@ -31,8 +51,7 @@ export const boiledPotato: Method = {
       ["potato"],
       { waitMin: 20 },
     ),
-    step("cool", "Cool to hand warm.", "Hot mash kills what it should feed.", [], { waitMin: 30 }),
-    step("mash", "Mash by hand or blend, with its own water.", "Lumps float about unused.", []),
+    ...POTATO_AFTER_BOILING,
   ],
   cues: [
     ...cues("texture", ["dry"], "not-yet", "it is not soft yet"),

@@ -1,5 +1,5 @@
 import { basis, from } from "../amounts";
-import { cues, rotten, step } from "../lines";
+import { answer, cues, notYet, rotten, step } from "../lines";
 import type { Method } from "../types";
 import { doneAfter, preparation } from "./preparation";
 
@@ -29,9 +29,19 @@ export const crushedChar: Method = {
       "Pick out white ash and anything half burnt. No treated wood, no barbecue briquettes.",
       "Ash is caustic; glue and salts of treated wood are poison.",
       ["char-lump"],
+      { checks: ["Mask on", "Black only: no white ash", "No treated wood, no barbecue briquettes"] },
     ),
-    step("wet", "Mask on: wet it.", "The dust is bad for lungs.", []),
-    step("crush", "Crush in a sack and sieve to 6 mm.", "Smaller pores fill faster.", []),
+    step("wet", "Wet it before it is broken.", "The dust is bad for lungs.", [], {
+      checks: ["Wet through: no dust rises"],
+    }),
+    step("crush", "Crush in a sack and sieve to 6 mm.", "Water gets into small pieces faster.", []),
+    step("size", "How large is the largest piece?", "What is larger than a pea floats for weeks.", [], {
+      answers: [
+        notYet("larger than a pea", "Back into the sack with what stays on the sieve."),
+        answer("a pea or smaller", "Right for soil."),
+        answer("powder", "Right for a liquid; keep it wet."),
+      ],
+    }),
   ],
   cues: [
     ...cues("texture", ["crumbles"], "ready", "clean char snaps and crumbles"),

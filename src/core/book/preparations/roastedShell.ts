@@ -1,5 +1,5 @@
 import { basis, from } from "../amounts";
-import { cues, rotten, step } from "../lines";
+import { answer, cues, notYet, rotten, step } from "../lines";
 import type { Method } from "../types";
 import { doneAfter, preparation } from "./preparation";
 
@@ -24,11 +24,28 @@ export const roastedShell: Method = {
     },
   ],
   steps: [
-    step("peel", "Peel the membrane out, rinse, dry.", "Membrane rots in the vinegar.", ["shell-raw"]),
-    step("roast", "Roast to light brown, stirring.", "It burns off the last of the skin; black is too far.", [], {
+    step("peel", "Peel the membrane out and rinse.", "Membrane rots in the vinegar.", ["shell-raw"], {
+      checks: ["No skin left inside", "Rinsed"],
+    }),
+    step("dry", "Spread it to dry, in the sun or a warm oven.", "Wet shell steams and does not roast.", [], {
+      everyMin: 60,
+      answers: [notYet("still damp", "An hour more."), answer("dry", "It snaps clean.")],
+    }),
+    step("roast", "Roast in a dry pan or on a tray, stirring.", "It burns off the last of the skin.", [], {
       waitMin: 20,
     }),
-    step("crush", "Cool, then crush: eye cover on.", "Finer is faster. Hot shell spits in acid.", [], { waitMin: 30 }),
+    step("colour", "What colour is it?", "White is too little, black too far.", [], {
+      everyMin: 5,
+      answers: [
+        notYet("still white", "Five minutes more, stirring."),
+        answer("light brown", "Off the fire."),
+        answer("some is black", "Pick the black ones out for the compost; the rest serves."),
+      ],
+    }),
+    step("cool", "Let it cool, spread out.", "Hot shell cracks skin, and spits in acid.", [], { waitMin: 30 }),
+    step("crush", "Crush it, as fine as you have patience for.", "Finer is faster.", [], {
+      checks: ["Cold to the hand", "Mask and goggles on", "No piece larger than a fingernail"],
+    }),
   ],
   cues: [
     ...cues("smell", ["fishy"], "not-yet", "membrane is left: roast on"),

@@ -10,8 +10,8 @@ import { StoreForm, type StoreActProps } from "./StoreForm";
 /** Brought where what is over belongs, with the reason. */
 export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly over: boolean }) => {
   const act = useAct("emptyStore");
-  const { read } = useReadAmount();
-  const [litres, setLitres] = useState(String(store.onHandL));
+  const { read, show } = useReadAmount();
+  const [litres, setLitres] = useState(() => show(store.onHandL, OF_LITRES, true));
   const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
   const [reason, setReason] = useState(over ? "past its day" : "");
   const submit = async () => {

@@ -1,0 +1,104 @@
+/** The workshop farm with every vessel filled in time to be ready now, and read and smelt so; beds and tools for what comes of it. */
+import { randomUUID } from "node:crypto";
+import { findRecipe } from "@/core/book";
+import { PICKED_FRESH } from "@/core/book/ingredients";
+import { phTarget } from "@/core/book/recipe";
+import { SIGN_KINDS } from "@/core/book/words";
+import { leadTime } from "@/core/choose/leadTime";
+import { scaleRecipe } from "@/core/recipe/scale";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
+import { listActors } from "@/data/farm";
+import { listVesselStates } from "@/data/vessels";
+import { addPlot, addTool } from "@/services/addThings";
+import type { Context } from "@/services/context";
+import { feedBatch } from "@/services/feedBatch";
+import { fillVessel } from "@/services/fillVessel";
+import { logEntry } from "@/services/logEntry";
+import { now, pool } from "@/services/runtime";
+import { WORKSHOP } from "../harness/workshop";
+
+const HOUR_MS = 3_600_000;
+const STANDS_C = 22;
+const made = now();
+const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
+
+async function main(): Promise<void> {
+  const units = process.argv[2] === "us" ? "us" : "metric";
+  const [actor] = await listActors(pool());
+  const context = (hoursAgo: number): Context => ({ pool: pool(), now: () => at(hoursAgo), actor: actor! });
+  const vessels = await listVesselStates(pool());
+  for (const { methodId, name } of WORKSHOP[units]) {
+    const vessel = vessels.find((one) => one.name === name)!;
+    const recipe = findRecipe(methodId);
+    const scaled = scaleRecipe({
+      recipe,
+      vesselL: vessel.volumeL,
+      stated: recipe.ingredients
+        .filter(({ amount }) => amount.type === "unknown")
+        .map(({ ingredient }) => ({ ingredient, amount: 0.01 })),
+    });
+    const { likelyH, bestH } = leadTime(recipe, STANDS_C);
+    const ageH =
+      recipe.readiness.type === "fresh" ? recipe.readiness.readyH : Math.max(bestH ?? 0, (likelyH ?? 24) * 1.1);
+    const { batchId } = await fillVessel(context(ageH), {
+      requestKey: randomUUID(),
+      vesselId: vessel.id,
+      methodId,
+      schoolId: recipe.school.id,
+      basisAmount: scaled.basisAmount,
+      stated: [],
+      lines: scaled.lines
+        .filter(({ onDay, amount }) => onDay === 0 && amount >= 0.001)
+        .map(({ ingredient, part, amount }) => ({
+          ingredientId: ingredient,
+          part,
+          used: Number(amount.toFixed(3)),
+          pickedNow: PICKED_FRESH.some((id) => id === ingredient),
+          ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
+        })),
+      statedC: STANDS_C,
+      startedAt: at(ageH).toISOString(),
+      labourMin: 20,
+      water: { sourceId: 1 },
+    });
+    for (const { ingredient, amount, onDay } of scaled.lines.filter((line) => line.onDay > 0))
+      if (onDay * 24 < ageH)
+        await feedBatch(context(ageH - onDay * 24), {
+          requestKey: randomUUID(),
+          batchId,
+          ingredientId: ingredient,
+          amount: Number(amount.toFixed(3)),
+        });
+    const log = (hoursAgo: number, entry: object) =>
+      logEntry(context(hoursAgo), { requestKey: randomUUID(), batchId, at: at(hoursAgo).toISOString(), entry });
+    for (const part of [0.8, 0.5, 0.2]) await log(ageH * part, { kind: "temperature", celsius: STANDS_C });
+    const target = phTarget(recipe);
+    for (let reading = 0; target !== null && reading < 2; reading += 1)
+      await log(0.2, {
+        kind: "ph",
+        value: Number((target - 0.2).toFixed(2)),
+        instrument: "meter",
+        spot: "mid-depth",
+        settled: true,
+      });
+    for (const kind of SIGN_KINDS) {
+      const ready = recipe.cues.find((cue) => cue.kind === kind && cue.says === "ready");
+      if (ready) await log(0.1, { kind, word: ready.word });
+    }
+    if (recipe.family === "char") await log(0.1, { kind: "sunk", value: 95 });
+  }
+  const plot = (name: string, stage: string, extra: object = {}) =>
+    addPlot(context(0), { requestKey: randomUUID(), name, stage, widthM: 1.2, lengthM: 10, ...extra });
+  await plot("Bare bed", "bare");
+  await plot("Growing bed", "growing", { crop: "pepper", harvestOn: "2031-12-01" });
+  await plot("Seedling bed", "seedling", { crop: "cabbage", harvestOn: "2031-12-01" });
+  for (const tool of [
+    { name: "Can", kind: "can", volumeL: 10, stepMl: 10 },
+    { name: "Knapsack", kind: "knapsack", volumeL: 16, stepMl: 5 },
+    { name: "Injector", kind: "injector", volumeL: 60, partsWater: 200 },
+  ])
+    await addTool(context(0), { requestKey: randomUUID(), ...tool });
+  await pool().end();
+}
+
+void main();
