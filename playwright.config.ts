@@ -27,7 +27,7 @@ export default defineConfig({
   expect: { timeout: 90_000 },
   reporter: [["list"], ["./tests/harness/countReporter.ts"]],
   // A trace of every act costs more than the walk itself: TRACE=1 keeps one of what fails.
-  use: { launchOptions, trace: process.env.TRACE ? "retain-on-failure" : "off" },
+  use: { launchOptions, actionTimeout: 240_000, trace: process.env.TRACE ? "retain-on-failure" : "off" },
   projects: [
     { name: "laptop", testIgnore: "faults.spec.ts", use: { viewport: { width: 1280, height: 800 } } },
     // The walks that a phone is used for, at a thumb's width.

@@ -4,7 +4,10 @@
  */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
-import { WORKSHOP } from "./harness/workshop";
+import { INPUTS, THREE_SIZES, WORKSHOP } from "./harness/workshop";
+
+// Forty-eight drums are more than a limit for what hangs in one.
+if (THREE_SIZES) test.setTimeout(5_400_000);
 
 async function openFill(page: Page, vesselId: number, methodId: string) {
   await page.goto(`/?fill=${vesselId}`);
@@ -31,10 +34,10 @@ async function doStep(page: Page): Promise<void> {
     await answer.click();
     if ((await step.getByRole("status").textContent())?.startsWith("◆")) break;
   }
-  const counter = main.getByText(/^\d+ of \d+$/);
-  const was = await counter.textContent();
+  const ladder = main.getByRole("img", { name: / steps done$/ });
+  const was = await ladder.getAttribute("aria-label");
   await step.getByRole("button", { name: /^(It is in|Done)$/ }).click();
-  await expect(counter.or(main.getByRole("heading", { name: "All is in" })).first()).not.toHaveText(was ?? "");
+  await expect(ladder).not.toHaveAttribute("aria-label", was ?? "");
 }
 
 for (const [units, farmKind] of [
@@ -56,6 +59,8 @@ for (const [units, farmKind] of [
     });
     test(`every method is mixed step by step as proposed, on a farm that talks ${units}`, async ({ page }) => {
       for (const [index, { methodId, methodName, litres }] of WORKSHOP[units].entries()) {
+        // In one size each method is mixed on one of the two farms: it takes a dozen taps and as many answers.
+        if (!THREE_SIZES && index % 2 !== (units === "us" ? 1 : 0)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           const panel = await openFill(page, index + 1, methodId);
           await panel.getByRole("button", { name: "Mix it step by step" }).click();
@@ -69,11 +74,38 @@ for (const [units, farmKind] of [
     });
   });
 
-const BEDS: Readonly<Record<string, string>> = {
-  "Drench, bare soil": "Bare bed",
-  "Worked in": "Bare bed",
-  "Seedlings": "Seedling bed",
-};
+/** Which bed a use is for; a small one for what is made in a pail. */
+const bedFor = (use: string, litres: number, set: number): string =>
+  `${litres < 40 ? "Small " : "Large "}${/bare|Worked in|compost|Seed mix/i.test(use) ? "bare" : /Seedling/.test(use) ? "seedling" : "growing"} bed ${set}`;
+
+/** Strains the drum that is open, all as proposed; the label of what came of it, or null for what went into the shed. */
+async function strain(page: Page): Promise<string | null> {
+  await page.getByRole("button", { name: "Strain or throw out" }).click();
+  const sheet = page.getByRole("dialog");
+  const act = sheet.getByRole("button", { name: /^(Strain into store|Strain, and on to the field|Into the shed)$/ });
+  const words = await act.textContent();
+  const label = await sheet.getByLabel("Label", { exact: true }).inputValue();
+  expect(await sheet.getByLabel(/^Why strain it/).count(), `${label} is held not to be ready`).toBe(0);
+  await act.click();
+  await expect(sheet).toHaveCount(0);
+  return words === "Into the shed" ? null : label;
+}
+
+async function putOn(page: Page, label: string, litres: number, set: number): Promise<void> {
+  await page.goto("/field");
+  const what = page.getByLabel("What", { exact: true });
+  const option = what.locator("option").filter({ hasText: label });
+  await what.selectOption(await option.first().getAttribute("value"));
+  const use = await page.getByRole("radiogroup", { name: "How" }).getByRole("radio", { checked: true }).textContent();
+  await page.getByRole("button", { name: `${bedFor(use ?? "", litres, set)},` }).click();
+  const water = page.getByLabel(/^Water to thin it/);
+  if ((await water.count()) > 0) await water.selectOption({ label: "Butt: free of chlorine" });
+  expect(await page.getByLabel(/^(Why all the same|This is blocked)/).count(), `${label} is cautioned on ${use}`).toBe(
+    0,
+  );
+  await page.getByRole("button", { name: "It is on the beds" }).click();
+  await expect(page.getByText("is down in the books.").first()).toBeVisible();
+}
 
 for (const [units, farmKind] of [
   ["metric", "ripe"],
@@ -84,23 +116,15 @@ for (const [units, farmKind] of [
     test(`every method is looked at, strained and put on as proposed, on a farm that talks ${units}`, async ({
       page,
     }) => {
-      for (const [index, { methodName, litres }] of WORKSHOP[units].entries()) {
+      for (const [index, { methodName, litres }] of WORKSHOP[units].entries())
         await test.step(`${methodName} in ${litres} L`, async () => {
           await page.goto(`/batches/${index + 1}`);
-          await page.getByRole("button", { name: "Log", exact: true }).first().click();
-          const log = page.getByRole("dialog");
-          await log.getByRole("button", { name: "Stirred" }).first().click();
-          await expect(log).toHaveCount(0);
-          await page
-            .getByRole("button", { name: /^(Strain|It is done|Take it)/ })
-            .first()
-            .click();
-          const close = page.getByRole("dialog");
-          await close
-            .getByRole("button", { name: /^(Strain into store|Strain, and on to the field|Into the shed)$/ })
-            .click();
-          await expect(close).toHaveCount(0);
+          await page.getByRole("button", { name: /^Log/ }).first().click();
+          await page.getByRole("dialog").getByRole("button", { name: "Stirred" }).click();
+          await expect(page.getByText(/: stirred\./)).toBeVisible();
+          await page.goto(`/batches/${index + 1}`);
+          const label = await strain(page);
+          if (label !== null) await putOn(page, label, litres, Math.floor(index / INPUTS.length) + 1);
         });
-      }
     });
   });

@@ -56,6 +56,7 @@ export const setHarvestRule = async (input: unknown) => runAction((ctx) => rules
 export const saveRecipe = async (input: unknown) => runAction((ctx) => recipes.saveRecipe(ctx, input));
 export const chooseRecipe = async (input: unknown) => runAction((ctx) => recipes.chooseRecipe(ctx, input));
 export const addWaterSource = async (input: unknown) => runAction((ctx) => waters.addWaterSource(ctx, input));
+export const readWaterLevel = async (input: unknown) => runAction((ctx) => waters.readWaterLevel(ctx, input));
 export const readWater = async (input: unknown) => runAction((ctx) => waters.readWater(ctx, input));
 export const startWater = async (input: unknown) => runAction((ctx) => waters.startWater(ctx, input));
 export const addToBatch = async (input: unknown) => runAction((ctx) => feed.addToBatch(ctx, input));

@@ -10,6 +10,8 @@ export interface FarmWater {
   readonly freeMgPerL: number | null;
   readonly totalMgPerL: number | null;
   readonly readAt: Date | null;
+  /** What is in it by the last level that was read, less what was drawn since, L; null where none was read. */
+  readonly leftL: number | null;
 }
 
 export type WaterPurpose = "brew" | "dilution";
@@ -37,6 +39,7 @@ interface WaterRow {
   free_mg_per_l: string | null;
   total_mg_per_l: string | null;
   read_at: Date | null;
+  left_l: string | null;
 }
 
 interface StartRow {
@@ -54,10 +57,15 @@ interface StartRow {
 }
 
 const SELECT_WATERS = `
-  select source.id, source.name, source.kind, reading.free_mg_per_l, reading.total_mg_per_l, reading.at as read_at
+  select source.id, source.name, source.kind, reading.free_mg_per_l, reading.total_mg_per_l, reading.at as read_at,
+         level.volume_l
+           - coalesce((select sum(volume_l) from water_use where source_id = source.id and start_id is null and at > level.at), 0)
+           - coalesce((select sum(volume_l) from water_start where source_id = source.id and started_at > level.at), 0) as left_l
   from water_source source
   left join (select source_id, max(id) as id from water_reading group by source_id) latest on latest.source_id = source.id
-  left join water_reading reading on reading.id = latest.id`;
+  left join water_reading reading on reading.id = latest.id
+  left join (select source_id, max(id) as id from water_level group by source_id) last_level on last_level.source_id = source.id
+  left join water_level level on level.id = last_level.id`;
 const SELECT_ALL = `${SELECT_WATERS} order by source.id`;
 const SELECT_ONE = `${SELECT_WATERS} where source.id = ?`;
 const SELECT_STARTS = `
@@ -77,6 +85,7 @@ const toWater = (row: WaterRow): FarmWater => ({
   freeMgPerL: row.free_mg_per_l === null ? null : Number(row.free_mg_per_l),
   totalMgPerL: row.total_mg_per_l === null ? null : Number(row.total_mg_per_l),
   readAt: row.read_at,
+  leftL: row.left_l === null ? null : Math.max(0, Number(row.left_l)),
 });
 
 const toStart = (row: StartRow): WaterStart => ({
@@ -134,6 +143,18 @@ export const insertWaterReading = (
     "insert into water_reading (source_id, free_mg_per_l, total_mg_per_l, at, actor_id, added_at) values (?, ?, ?, ?, ?, ?)",
     [reading.sourceId, reading.freeMgPerL, reading.totalMgPerL, reading.at, reading.actorId, reading.addedAt],
   );
+
+export const insertWaterLevel = (
+  db: Queryable,
+  level: Entered & { readonly sourceId: number; readonly volumeL: number; readonly at: Date },
+): Promise<number> =>
+  insert(db, "insert into water_level (source_id, volume_l, at, actor_id, added_at) values (?, ?, ?, ?, ?)", [
+    level.sourceId,
+    level.volumeL.toFixed(3),
+    level.at,
+    level.actorId,
+    level.addedAt,
+  ]);
 
 export const insertWaterStart = (
   db: Queryable,

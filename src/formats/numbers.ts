@@ -41,6 +41,21 @@ export function numberDoubt(text: string): string | null {
  */
 export const readOptional = (text: string): number | null => (text.trim() === "" ? null : (parseNumber(text) ?? NaN));
 
+/** Colder or hotter than this no thermometer in a yard reads, in degrees of either kind. */
+const NO_READING = 500;
+
+/**
+ * A temperature as typed, in the farm's degrees.
+ * @returns °C to the tenth; null for nothing typed, NaN for what is no temperature, so that its field is marked
+ */
+export function readCelsius(text: string, system: "metric" | "us"): number | null {
+  const typed = readOptional(text);
+  if (typed === null) return null;
+  if (!(Math.abs(typed) < NO_READING)) return NaN;
+  const celsius = system === "us" ? ((typed - 32) * 5) / 9 : typed;
+  return Number(celsius.toFixed(1));
+}
+
 /** @example plural(1, "can"); // "1 can" */
 export const plural = (count: number, noun: string): string =>
   `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;

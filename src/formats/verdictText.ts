@@ -46,9 +46,9 @@ export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(s
 
 function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }: Telling): string {
   const share = Math.round(Math.min(1.5, reason.share) * 20) * 5;
-  const progress = share >= 100 ? "past the usual time to open" : `about ${share} % of the way to opening`;
+  const progress = share >= 100 ? "most are ready by now" : `it is about ${share} % of the way to ready`;
   const cool = reason.meanC < reason.comfortLowC - 0.5 ? ", cooler than it likes" : "";
-  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; by warmth it is ${progress}.`;
+  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; in such warmth ${progress}.`;
 }
 
 function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {

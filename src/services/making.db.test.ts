@@ -12,7 +12,7 @@ import { readBook } from "./readBook";
 import { readMaking } from "./readMaking";
 import { readYard } from "./readYard";
 import { chooseRecipe, saveRecipe } from "./recipes";
-import { addWaterSource, readWater, startWater } from "./waters";
+import { addWaterSource, readWater, readWaterLevel, startWater } from "./waters";
 
 let farm: TestFarm;
 beforeEach(async () => {
@@ -172,6 +172,22 @@ describe("water", () => {
     ).toMatchObject({
       code: "name-taken",
     });
+  });
+  it("is drawn down from the level that was read, by what is set aside and what goes in since", async () => {
+    const leftOf = async (at = NOW) =>
+      (await readMaking(farm.context(at))).waters.waters.find(({ id }) => id === RAIN_ID)!.leftL;
+    expect(await leftOf()).toBeNull();
+    const level = (volumeL: number, hours: number) =>
+      readWaterLevel(farm.context(hoursAgo(hours)), { requestKey: key(), sourceId: RAIN_ID, volumeL });
+    await level(500, 5);
+    await aside(RAIN_ID, { treatment: "none" });
+    expect(await leftOf()).toBeCloseTo(440, 6);
+    await level(90, -1);
+    expect(await leftOf()).toBeCloseTo(90, 6);
+    expect(await refusalOf(level(-1, 0))).toMatchObject({ fields: { "/volumeL": "At least 0." } });
+    expect(
+      await refusalOf(readWaterLevel(farm.context(), { requestKey: key(), sourceId: 999, volumeL: 1 })),
+    ).toHaveProperty("fields./sourceId");
   });
   it("that is ready, or will be today, stands in the round", async () => {
     await aside(RAIN_ID, { treatment: "none", place: "lean-to" });

@@ -5,6 +5,7 @@ import { startFor, type StartAnswer } from "@/core/choose/startFor";
 import { farmRecipe } from "@/core/recipe/pick";
 import type { Farm } from "@/data/farm";
 import { listMeasures, type FarmMeasure } from "@/data/measures";
+import { listPlots, listTools, type Plot } from "@/data/plots";
 import { listVesselStates, type Vessel } from "@/data/vessels";
 import { noonOf } from "@/formats/times";
 import type { Context } from "./context";
@@ -36,6 +37,10 @@ export interface BookView extends MakingView {
     readonly starts: readonly StartView[];
   } | null;
   readonly measures: readonly FarmMeasure[];
+  /** Beds that a batch may be made for. */
+  readonly beds: readonly Pick<Plot, "id" | "name" | "crop" | "areaM2">[];
+  /** What the farm's largest can or knapsack holds, L; null where it has none. */
+  readonly canL: number | null;
 }
 
 /** How far ahead a wanted day may lie, d. */
@@ -78,11 +83,14 @@ function startsFor(
 export async function readBook(ctx: Context, farm: Farm, day: string | null): Promise<BookView> {
   const now = ctx.now();
   const dailyMeanC = await meanAirByDay(ctx.pool, farm, now, DAYS_AHEAD);
-  const [making, states, measures] = await Promise.all([
+  const [making, states, measures, plots, tools] = await Promise.all([
     readMaking(ctx, farm.timeZone),
     listVesselStates(ctx.pool),
     listMeasures(ctx.pool),
+    listPlots(ctx.pool),
+    listTools(ctx.pool),
   ]);
+  const cansL = tools.flatMap(({ kind, volumeL }) => (kind === "injector" ? [] : [volumeL]));
   return {
     ...making,
     farm: farmView(farm),
@@ -107,5 +115,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
     ),
     wanted: day === null ? null : startsFor(day, farm, making, dailyMeanC, now),
     measures,
+    beds: plots.map(({ id, name, crop, areaM2 }) => ({ id, name, crop, areaM2 })),
+    canL: cansL.length > 0 ? Math.max(...cansL) : null,
   };
 }

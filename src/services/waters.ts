@@ -3,6 +3,7 @@ import { treatWater, type WaterAnswer } from "@/core/water/chlorine";
 import type { Queryable } from "@/data/db";
 import {
   findWater,
+  insertWaterLevel,
   insertWaterReading,
   insertWaterSource,
   insertWaterStart,
@@ -38,6 +39,21 @@ async function requireWater(db: Queryable, id: number, path: string): Promise<Fa
 }
 
 /** What a strip says of a source. @throws {Refusal} */
+/** How much stands in a butt or tank as somebody looks. @throws {Refusal} */
+export const readWaterLevel = (ctx: Context, input: unknown): Promise<{ levelId: number }> =>
+  write(ctx, "readWaterLevel", input, async (db, request) => {
+    const water = await requireWater(db, request.sourceId, "/sourceId");
+    return {
+      levelId: await insertWaterLevel(db, {
+        sourceId: water.id,
+        volumeL: request.volumeL,
+        at: momentOf(ctx, request.at),
+        actorId: ctx.actor.id,
+        addedAt: ctx.now(),
+      }),
+    };
+  });
+
 export const readWater = (ctx: Context, input: unknown): Promise<{ readingId: number }> =>
   write(ctx, "readWater", input, async (db, request) => {
     const water = await requireWater(db, request.sourceId, "/sourceId");

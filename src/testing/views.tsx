@@ -224,8 +224,8 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
 export const WATERS: WatersView = {
   nowMs: NOW_MS,
   waters: [
-    { id: 1, name: "Butt", kind: "rain", freeMgPerL: null, totalMgPerL: null, readMs: null },
-    { id: 2, name: "Tap", kind: "mains", freeMgPerL: 0.3, totalMgPerL: 0.9, readMs: NOW_MS - 86_400_000 },
+    { id: 1, name: "Butt", kind: "rain", freeMgPerL: null, totalMgPerL: null, readMs: null, leftL: null },
+    { id: 2, name: "Tap", kind: "mains", freeMgPerL: 0.3, totalMgPerL: 0.9, readMs: NOW_MS - 86_400_000, leftL: 400 },
   ],
   starts: [],
 };

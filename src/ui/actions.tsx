@@ -23,6 +23,7 @@ export interface FarmActions {
   readonly chooseRecipe: Act<{ methodId: string }>;
   readonly addWaterSource: Act<{ sourceId: number }>;
   readonly readWater: Act<{ readingId: number }>;
+  readonly readWaterLevel: Act<{ levelId: number }>;
   readonly startWater: Act<{ startId: number }>;
   readonly addToBatch: Act<{ entryId: number }>;
   readonly takeFromBatch: Act<{ lotId: number }>;

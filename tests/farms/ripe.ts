@@ -11,11 +11,11 @@ import { listActors } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
 import { addPlot, addTool } from "@/services/addThings";
 import type { Context } from "@/services/context";
-import { feedBatch } from "@/services/feedBatch";
+import { addToBatch } from "@/services/feedBatch";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { now, pool } from "@/services/runtime";
-import { WORKSHOP } from "../harness/workshop";
+import { WORKSHOP, WORKSHOP_SETS } from "../harness/workshop";
 
 const HOUR_MS = 3_600_000;
 const STANDS_C = 22;
@@ -39,7 +39,9 @@ async function main(): Promise<void> {
     });
     const { likelyH, bestH } = leadTime(recipe, STANDS_C);
     const ageH =
-      recipe.readiness.type === "fresh" ? recipe.readiness.readyH : Math.max(bestH ?? 0, (likelyH ?? 24) * 1.1);
+      recipe.readiness.type === "fresh"
+        ? Math.max(1, recipe.readiness.readyH)
+        : Math.max(bestH ?? 0, (likelyH ?? 24) * 1.1);
     const { batchId } = await fillVessel(context(ageH), {
       requestKey: randomUUID(),
       vesselId: vessel.id,
@@ -63,7 +65,7 @@ async function main(): Promise<void> {
     });
     for (const { ingredient, amount, onDay } of scaled.lines.filter((line) => line.onDay > 0))
       if (onDay * 24 < ageH)
-        await feedBatch(context(ageH - onDay * 24), {
+        await addToBatch(context(ageH - onDay * 24), {
           requestKey: randomUUID(),
           batchId,
           ingredientId: ingredient,
@@ -71,6 +73,9 @@ async function main(): Promise<void> {
         });
     const log = (hoursAgo: number, entry: object) =>
       logEntry(context(hoursAgo), { requestKey: randomUUID(), batchId, at: at(hoursAgo).toISOString(), entry });
+    // What belongs to a later day was done on it.
+    for (const { act, once, fromH } of recipe.tending)
+      if (once && fromH < ageH && act !== "look" && act !== "read-ph") await log(ageH - fromH, { kind: "act", act });
     for (const part of [0.8, 0.5, 0.2]) await log(ageH * part, { kind: "temperature", celsius: STANDS_C });
     const target = phTarget(recipe);
     for (let reading = 0; target !== null && reading < 2; reading += 1)
@@ -87,11 +92,26 @@ async function main(): Promise<void> {
     }
     if (recipe.family === "char") await log(0.1, { kind: "sunk", value: 95 });
   }
-  const plot = (name: string, stage: string, extra: object = {}) =>
-    addPlot(context(0), { requestKey: randomUUID(), name, stage, widthM: 1.2, lengthM: 10, ...extra });
-  await plot("Bare bed", "bare");
-  await plot("Growing bed", "growing", { crop: "pepper", harvestOn: "2031-12-01" });
-  await plot("Seedling bed", "seedling", { crop: "cabbage", harvestOn: "2031-12-01" });
+  const far = { harvestOn: "2031-12-01" };
+  // A bed gets the same input once: its interval before the next stands.
+  for (const set of WORKSHOP_SETS)
+    for (const [size, widthM, lengthM] of [
+      ["Large ", 1.2, 10],
+      ["Small ", 0.5, 1],
+    ] as const)
+      for (const [stage, extra] of [
+        ["bare", {}],
+        ["growing", { crop: "pepper", ...far }],
+        ["seedling", { crop: "cabbage", ...far }],
+      ] as const)
+        await addPlot(context(0), {
+          requestKey: randomUUID(),
+          name: `${size}${stage} bed ${set}`,
+          stage,
+          widthM,
+          lengthM,
+          ...extra,
+        });
   for (const tool of [
     { name: "Can", kind: "can", volumeL: 10, stepMl: 10 },
     { name: "Knapsack", kind: "knapsack", volumeL: 16, stepMl: 5 },

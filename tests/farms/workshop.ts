@@ -28,8 +28,8 @@ async function main(): Promise<void> {
     currency: "crowns",
     labourPerH: 12,
     powerPerKWh: 0.3,
-    climateMeanC: 20,
-    climateSwingC: 4,
+    climateMeanC: 22,
+    climateSwingC: 0,
   });
   const [actor] = await listActors(pool());
   const ctx: Context = { pool: pool(), now, actor: actor! };

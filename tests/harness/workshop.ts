@@ -9,16 +9,19 @@ const GALLONS = [1, 2.5, 5, 6, 7.9, 13, 15, 30, 32, 55, 65, 123.4, 250, 275, 300
 export const INPUTS = METHODS.filter(({ family }) => family !== "preparation");
 
 /** How many sizes of each method a walk takes: one, each method another, or with RUCHKA_SIZES=3 three. */
-const SIZES = Number(process.env.RUCHKA_SIZES ?? 1);
+export const THREE_SIZES = process.env.RUCHKA_SIZES === "3";
+
+/** One for each size of a method. */
+export const WORKSHOP_SETS: readonly number[] = THREE_SIZES ? [1, 2, 3] : [1];
 
 const vessels = (litres: readonly number[], offset: number) =>
-  Array.from({ length: SIZES }, (_, size) =>
+  WORKSHOP_SETS.map((set) =>
     INPUTS.map(({ id, name }, index) => ({
       methodId: id,
       methodName: name,
-      name: `Vessel ${size * INPUTS.length + index + 1}`,
+      name: `Vessel ${(set - 1) * INPUTS.length + index + 1}`,
       // Five apart in a list of sixteen: small, middling and great by turns.
-      litres: Number(litres[(index + offset + size * 5) % litres.length]!.toFixed(3)),
+      litres: Number(litres[(index + offset + (set - 1) * 5) % litres.length]!.toFixed(3)),
     })),
   ).flat();
 

@@ -42,6 +42,13 @@ export const READ_WATER = object(["requestKey", "sourceId"], {
   at: MOMENT,
 });
 
+export const READ_WATER_LEVEL = object(["requestKey", "sourceId", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  volumeL: { type: "number", minimum: 0, maximum: 1000000 },
+  at: MOMENT,
+});
+
 export const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "treatment", "celsius"], {
   requestKey: REQUEST_KEY,
   sourceId: ROW_ID,

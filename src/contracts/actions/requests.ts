@@ -6,6 +6,7 @@ import type {
   CHOOSE_RECIPE,
   ADD_WATER_SOURCE,
   READ_WATER,
+  READ_WATER_LEVEL,
   START_WATER,
   ADD_TO_BATCH,
   TAKE_FROM_BATCH,
@@ -50,6 +51,7 @@ export interface ActionRequests {
   readonly chooseRecipe: FromSchema<typeof CHOOSE_RECIPE>;
   readonly addWaterSource: FromSchema<typeof ADD_WATER_SOURCE>;
   readonly readWater: FromSchema<typeof READ_WATER>;
+  readonly readWaterLevel: FromSchema<typeof READ_WATER_LEVEL>;
   readonly startWater: FromSchema<typeof START_WATER>;
   readonly addToBatch: FromSchema<typeof ADD_TO_BATCH>;
   readonly takeFromBatch: FromSchema<typeof TAKE_FROM_BATCH>;

@@ -8,25 +8,36 @@ export interface Haul {
   readonly better: "tote-and-pump" | "injector" | null;
 }
 
-/** Filling, walking and pouring a can or a knapsack, minutes; judged. */
+/** Filling, carrying to beds nearby and pouring a can or a knapsack, minutes; judged. */
 const MINUTES_A_LOAD = 5;
+/** Beds are taken to lie so near, m. */
+const NEAR_M = 30;
+/** With a full can one way and an empty one back, metres a minute; judged. */
+const WALK_M_PER_MIN = 60;
 /** More loads than one person carries in a morning; judged. */
 const MANY_LOADS = 40;
 /** From here on a hose of its own is laid. */
 const INJECTOR_L = 4000;
 
+/** So many hours of carrying are a day's work for one. */
+const A_DAY_H = 8;
+
+/** Whether carrying so much asks for another way altogether: compost made in place, or a cover crop. */
+export const isPastCarrying = ({ hours, better }: Haul): boolean => better !== null && hours > A_DAY_H;
+
 /**
  * Trips, weight and time of loads that are carried by hand, and what would serve where that is too much.
  * A litre of mix is taken as a kilogram.
+ * @param distanceM from where cans are filled to the land, one way
  * @example haulOf([{ count: 215, mixL: 10 }]).trips; // 215
  */
-export function haulOf(loads: readonly { readonly count: number; readonly mixL: number }[]): Haul {
+export function haulOf(loads: readonly { readonly count: number; readonly mixL: number }[], distanceM = NEAR_M): Haul {
   const trips = loads.reduce((sum, { count }) => sum + count, 0);
   const massKg = loads.reduce((sum, { count, mixL }) => sum + count * mixL, 0);
   return {
     trips,
     massKg,
-    hours: (trips * MINUTES_A_LOAD) / 60,
+    hours: (trips * (MINUTES_A_LOAD + (2 * Math.max(0, distanceM - NEAR_M)) / WALK_M_PER_MIN)) / 60,
     better: trips <= MANY_LOADS ? null : massKg >= INJECTOR_L ? "injector" : "tote-and-pump",
   };
 }

@@ -172,16 +172,28 @@ export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number
 
 export type StockFit = "now" | "lacks-one" | "lacks-more";
 
+/** What is not there, and what would close the gap. */
+export interface Lack {
+  readonly ingredient: IngredientId;
+  readonly standIn: IngredientId | null;
+  /** Itself, or what may stand in, where all of it lies held back; told only where nothing sound would do. */
+  readonly held: IngredientId | null;
+}
+
 export interface StockAnswer {
   readonly recipe: Recipe;
   readonly fit: StockFit;
-  readonly lacking: readonly { readonly ingredient: IngredientId; readonly standIn: IngredientId | null }[];
+  readonly lacking: readonly Lack[];
   /** Picked or drawn fresh, so no shed holds it. */
   readonly fresh: readonly IngredientId[];
 }
 
-/** What the shed would let be made today, at whatever size: everything there, or one thing short and what would close the gap. */
-export function makeableFrom(shed: ReadonlyMap<string, number>): StockAnswer[] {
+/**
+ * What the shed would let be made today, at whatever size: everything there, or one thing short and what would close the gap.
+ * @param shed what may go in today, by ingredient, in its stock unit
+ * @param held ingredients of which something lies there that is held back
+ */
+export function makeableFrom(shed: ReadonlyMap<string, number>, held: ReadonlySet<string> = new Set()): StockAnswer[] {
   const order: Record<StockFit, number> = { "now": 0, "lacks-one": 1, "lacks-more": 2 };
   return METHODS.map((method): StockAnswer => {
     const recipe = recipeOf(
@@ -194,10 +206,12 @@ export function makeableFrom(shed: ReadonlyMap<string, number>): StockAnswer[] {
     const fresh = wanted.filter((ingredient) => PICKED_FRESH.some((id) => id === ingredient));
     const lacking = wanted
       .filter((ingredient) => !isWater(ingredient) && !fresh.includes(ingredient) && !((shed.get(ingredient) ?? 0) > 0))
-      .map((ingredient) => ({
-        ingredient,
-        standIn: substitutesFor(ingredient).find(({ use }) => (shed.get(use) ?? 0) > 0)?.use ?? null,
-      }));
+      .map((ingredient): Lack => {
+        const standIns = substitutesFor(ingredient).map(({ use }) => use);
+        const standIn = standIns.find((use) => (shed.get(use) ?? 0) > 0) ?? null;
+        const lies = [ingredient, ...standIns].find((id) => held.has(id)) ?? null;
+        return { ingredient, standIn, held: standIn === null ? lies : null };
+      });
     return {
       recipe,
       fit: lacking.length === 0 ? "now" : lacking.length === 1 ? "lacks-one" : "lacks-more",

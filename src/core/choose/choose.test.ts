@@ -1,3 +1,4 @@
+import { findUse } from "../book/uses";
 import { minimumAgeD } from "../book/recipe";
 import { METHODS } from "../book";
 import { findRecipe } from "../book";
@@ -6,6 +7,7 @@ import { findPlant } from "../book/plants";
 import { makeableFrom, possibilitiesOf, type HandItem } from "./atHand";
 import { handsMin, methodsFor, rateFor } from "./byGoal";
 import { leadTime } from "./leadTime";
+import { batchForLand } from "./forLand";
 import { startFor } from "./startFor";
 
 const HOUR_MS = 3_600_000;
@@ -104,7 +106,41 @@ describe("from what is at hand", () => {
       fit: "lacks-one",
       lacking: [{ ingredient: "lactic-culture", standIn: "whey" }],
     });
+    const dungHeld = (shed: ReadonlyMap<string, number>) =>
+      makeableFrom(shed, new Set(["dung-aged"])).find(({ recipe }) => recipe.id === "charged-char")!.lacking;
+    const manure = ({ ingredient }: { ingredient: string }) => ingredient === "manure-aged";
+    expect(dungHeld(SHED).find(manure)).toEqual({ ingredient: "manure-aged", standIn: null, held: "dung-aged" });
+    expect(dungHeld(new Map([...SHED, ["dung-aged", 3]])).find(manure)).toMatchObject({ held: null });
     expect(makeableFrom(new Map())[0]!.fit).not.toBe("lacks-more");
+  });
+});
+
+describe("for a piece of land", () => {
+  it("is brewed for one round, or for as many as it keeps", () => {
+    const recipe = findRecipe("cultured-extract");
+    const once = batchForLand(recipe, "drench-growing", 500, "once");
+    expect(once).toMatchObject({ rounds: 1, mixL: 1000, mixEachL: 1000 });
+    expect(once.concentrateL).toBeCloseTo(1000 / 251, 9);
+    const often = batchForLand(recipe, "drench-growing", 500, "in-time");
+    expect(often.rounds).toBe(often.roundsInTime);
+    expect(often.rounds).toBeGreaterThan(1);
+    expect(often.basisAmount).toBeCloseTo(once.basisAmount * often.rounds, 9);
+  });
+  it("is brewed for one round where it does not keep", () =>
+    expect(batchForLand(findRecipe("aerated-tea"), "drench-growing", 100, "in-time").rounds).toBe(1));
+  it("never outlasts its shelf, whatever the recipe", () => {
+    for (const { id, schools } of METHODS)
+      for (const school of schools) {
+        const recipe = findRecipe(id, school.id);
+        for (const { use } of recipe.uses.filter((one) => findUse(one.use).mixLPerM2 !== null)) {
+          const { rounds, everyD } = batchForLand(recipe, use, 100, "in-time");
+          expect((rounds - 1) * (everyD ?? 0) * 24).toBeLessThanOrEqual(recipe.keeping.shelfH);
+        }
+      }
+  });
+  it("refuses no land and a use that the recipe has not", () => {
+    expect(() => batchForLand(findRecipe("cultured-extract"), "drench-growing", 0, "once")).toThrow("must be above 0");
+    expect(() => batchForLand(findRecipe("shell-calcium"), "compost", 10, "once")).toThrow();
   });
 });
 

@@ -8,6 +8,18 @@ export interface ThinStarter {
   readonly leastShare: number;
 }
 
+export interface LeastStart {
+  readonly ingredient: IngredientId;
+  /** In its stock unit. */
+  readonly least: number;
+}
+
+/** How little of each starter still starts so much liquid in good time: what is scarce or dear goes furthest so. */
+export const leastStarts = (recipe: Recipe, liquidL: number): LeastStart[] =>
+  recipe.ingredients.flatMap(({ ingredient, leastShare = 0 }) =>
+    leastShare > 0 && liquidL > 0 ? [{ ingredient, least: leastShare * liquidL }] : [],
+  );
+
 /** Starters that are thinner in the liquid than still works; what is weighed counts a kilogram as a litre. */
 export function thinStarters(
   recipe: Recipe,

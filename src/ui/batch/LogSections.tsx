@@ -231,7 +231,9 @@ const Measure = ({
   const fahrenheit = kind === "core" && units === "us";
   const [value, setValue] = useState(NaN);
   const { min, max } = MEASURES[kind];
-  const stored = fahrenheit ? Number(toBase({ value, unit: "°F" }).value.toFixed(2)) : value;
+  const stored = () => (fahrenheit ? Number(toBase({ value, unit: "°F" }).value.toFixed(2)) : value);
+  const shown = (celsius: number) =>
+    fahrenheit ? Math.round(fromBase({ dimension: "temperature", value: celsius }, "°F").value) : celsius;
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Stepper
@@ -239,16 +241,16 @@ const Measure = ({
         unit={fahrenheit ? "°F" : unit}
         value={value}
         step={step}
-        min={min}
-        max={fahrenheit ? 194 : max}
+        min={kind === "core" ? shown(min) : min}
+        max={kind === "core" ? shown(max) : max}
         digits={1}
-        from={fahrenheit ? 77 : first}
+        from={kind === "core" ? shown(first) : first}
         onChange={setValue}
       />
       <Button
         className="min-h-14"
         disabled={busy || !Number.isFinite(value)}
-        onClick={() => onLog({ kind, value: stored }, `${label.toLowerCase()}: ${value}`)}
+        onClick={() => onLog({ kind, value: stored() }, `${label.toLowerCase()}: ${value}`)}
       >
         Log it
       </Button>

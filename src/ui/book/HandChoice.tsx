@@ -155,7 +155,7 @@ const FromShed = ({ view }: { readonly view: BookView }) => (
   <section aria-label="From the shed" className="mt-6">
     <h3 className="text-lg">From the shed as it is</h3>
     <ul className="divide-y divide-line border-y border-line">
-      {makeableFrom(shedMap(view))
+      {makeableFrom(shedMap(view), new Set(view.shelf.flatMap((item) => (item.heldBecause ? [item.ingredientId] : []))))
         .filter(({ fit }) => fit !== "lacks-more")
         .map(({ recipe, fit, lacking, fresh }) => (
           <li key={recipe.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
@@ -167,12 +167,18 @@ const FromShed = ({ view }: { readonly view: BookView }) => (
             </Link>
             <span className="text-[0.9rem] text-soft">
               {FIT_WORDS[fit]}
-              {lacking.map(({ ingredient, standIn }) => (
-                <span key={ingredient}>
-                  : {findIngredient(ingredient).name.toLowerCase()}
-                  {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} may stand in` : ""}
-                </span>
-              ))}
+              {lacking.map(({ ingredient, standIn, held }) => {
+                const lies = view.shelf.find(({ ingredientId }) => ingredientId === held);
+                return (
+                  <span key={ingredient}>
+                    : {findIngredient(ingredient).name.toLowerCase()}
+                    {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} may stand in` : ""}
+                    {lies
+                      ? `; ${lies.ingredientId === ingredient ? "what is there" : `${lies.name.toLowerCase()}, which may stand in,`} is held back: ${lies.heldBecause}`
+                      : ""}
+                  </span>
+                );
+              })}
               {fresh.length > 0
                 ? `, with ${fresh.map((id) => findIngredient(id).name.toLowerCase()).join(" and ")} from outside`
                 : ""}

@@ -8,7 +8,6 @@ import { findUse } from "@/core/book/uses";
 import { batchContent } from "@/core/recipe/composition";
 import { airNeed, heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
-import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
 import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
@@ -19,6 +18,7 @@ import { ShellChemistry } from "../fill/ShellChemistry";
 import { NumberField, SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { plannedCost } from "./drumCost";
+import { Bounds, OrSpreadIt, Starters } from "./ScaleFacts";
 import type { ScaleDraft } from "./scaleDraft";
 
 type Draft = Pick<ScaleDraft, "include" | "stated" | "swaps">;
@@ -120,40 +120,6 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
   );
 };
 
-/** Tea beside the same castings spread as they are: growers differ on which does more. */
-const OrSpreadIt = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "recipe" | "scaled">) => {
-  const spread = spreadInstead(recipe, scaled);
-  if (!spread) return null;
-  const price = view.priceMinor[spread.ingredient];
-  return (
-    <Notice tone="plain" title="Or spread it">
-      {`As tea it waters ${formatNumber(spread.teaM2, 2)} m². The same ${sayStock(spread.amountKg, "kg", view.farm.units)} spread thinly, ${TOP_DRESSING_KG_PER_M2} kg to the square metre, dress ${formatNumber(spread.dressedM2, 2)} m²${price === undefined ? "" : ` for ${sayMoney(spread.amountKg * price, view.farm.currency)}`} with no brewing; some growers find that it does as well.`}
-    </Notice>
-  );
-};
-
-const Bounds = ({ scaled, recipe }: Pick<ScaleResultProps, "scaled" | "recipe">) => {
-  if (scaled.bounds.length < 2) return null;
-  const { stockUnit, name } = findIngredient(recipe.basis);
-  return (
-    <p aria-label="What limits it">
-      {scaled.bounds.map(({ by, basisAmount }, index) => (
-        <span key={by} className={index === 0 ? "font-semibold" : "text-soft"}>
-          {index > 0 ? "; " : ""}
-          {by === "vessel"
-            ? "the vessel"
-            : by === "target"
-              ? "what is wanted"
-              : findIngredient(by).name.toLowerCase()}{" "}
-          goes to {formatNumber(basisAmount, 3)} {stockUnit} of {name.toLowerCase()}
-          {index === 0 ? " and governs" : ""}
-        </span>
-      ))}
-      .
-    </p>
-  );
-};
-
 /** A scaled recipe: each line with its span and its dose, what governs, and what follows from the size. */
 export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, problemAt }: ScaleResultProps) => {
   const { units } = view.farm;
@@ -169,7 +135,8 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
   };
   return (
     <>
-      <Bounds scaled={scaled} recipe={recipe} />
+      <Bounds scaled={scaled} recipe={recipe} units={units} />
+      <Starters view={view} recipe={recipe} scaled={scaled} />
       {split ? (
         <section aria-label="Over several vessels">
           <ul className="divide-y divide-line border-y border-line">

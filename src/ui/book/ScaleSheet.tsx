@@ -3,7 +3,6 @@ import Link from "next/link";
 import { useState } from "react";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
-import { findUse, type UseId } from "@/core/book/uses";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
@@ -16,6 +15,7 @@ import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
+import { LandChoice } from "./LandChoice";
 import { ScaleResult } from "./ScaleResult";
 import { WaterNeed } from "./WaterNeed";
 import { workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
@@ -40,11 +40,14 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
   const fits = view.vessels.filter(({ airW }) => !recipe.aerated || airW > 0);
   const [vesselId, setVesselId] = useState<number | null>(fits.find(({ status }) => status === "free")?.id ?? null);
   const vessel = view.vessels.find(({ id }) => id === vesselId);
-  const [draft, setDraft] = useState<Omit<ScaleDraft, "recipe" | "diameterM" | "vesselL" | "splitVessels">>({
+  const [draft, setDraft] = useState<
+    Omit<ScaleDraft, "recipe" | "diameterM" | "vesselL" | "splitVessels" | "bedsM2" | "units">
+  >({
     by: "vessel",
     wanted: "",
     depthCm: "",
-    landM2: "",
+    land: "",
+    often: "once",
     useId: recipe.uses[0]?.use ?? null,
     limits: start?.limit ? { [start.limit.ingredient]: String(Number(start.limit.amount.toPrecision(5))) } : {},
     stated: {},
@@ -55,11 +58,15 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
   const [splitIds, setSplitIds] = useState<readonly number[]>(
     fits.filter(({ status }) => status === "free").map(({ id }) => id),
   );
+  const [bedIds, setBedIds] = useState<readonly number[]>([]);
+  const [distance, setDistance] = useState("");
   const set = (change: Partial<typeof draft>) => setDraft({ ...draft, ...change });
   const vesselL = vessel ? String(vessel.volumeL) : typedL;
   const result = workScale({
     ...draft,
     recipe,
+    units: view.farm.units,
+    bedsM2: view.beds.reduce((sum, { id, areaM2 }) => sum + (bedIds.includes(id) ? areaM2 : 0), 0),
     vesselL,
     diameterM: vessel?.diameterM ?? null,
     splitVessels: fits
@@ -180,29 +187,18 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
             />
           ) : null}
           {draft.by === "land" ? (
-            <>
-              <NumberField
-                label="Land"
-                unit="m²"
-                value={draft.landM2}
-                hint={result.landNote ?? undefined}
-                onChange={(event) => set({ landM2: event.target.value })}
-                error={draft.landM2 === "" ? undefined : at("land")}
-              />
-              <SelectField
-                label="Used as"
-                value={draft.useId ?? ""}
-                onChange={(event) => set({ useId: event.target.value as UseId })}
-              >
-                {recipe.uses
-                  .filter(({ use }) => findUse(use).mixLPerM2 !== null)
-                  .map(({ use }) => (
-                    <option key={use} value={use}>
-                      {findUse(use).name}
-                    </option>
-                  ))}
-              </SelectField>
-            </>
+            <LandChoice
+              view={view}
+              recipe={recipe}
+              draft={draft}
+              bedIds={bedIds}
+              distance={distance}
+              land={result.land}
+              error={at("land")}
+              onChange={set}
+              onBeds={setBedIds}
+              onDistance={setDistance}
+            />
           ) : null}
           <div className="flex items-end gap-4">
             <VesselDrawing

@@ -19,6 +19,8 @@ export const WaterNeed = ({
   const { units } = view.farm;
   const rate = usualRate(recipe);
   const { brewL, thinL, rinseL, totalL } = waterInAll(recipe, scaled, rate);
+  const known = view.waters.waters.flatMap(({ name, leftL }) => (leftL === null ? [] : [{ name, leftL }]));
+  const thereL = known.reduce((sum, { leftL }) => sum + leftL, 0);
   const asideL = view.waters.starts.reduce((sum, { leftL }) => sum + leftL, 0);
   return (
     <p aria-label="Water in all" className="text-[0.95rem]">
@@ -27,7 +29,12 @@ export const WaterNeed = ({
       {rate && thinL > 0
         ? `, ${sayVolume(thinL, units)} to thin it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
         : ""}
-      , {sayVolume(rinseL, units)} to rinse. Set aside now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.
+      , {sayVolume(rinseL, units)} to rinse. Set aside now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
+      {known.length === 0
+        ? "What the butts hold is not read yet: it is written down in the shed, under Water."
+        : `${known.map(({ name, leftL }) => `${name} holds about ${sayVolume(leftL, units)}`).join("; ")}: ${
+            thereL + asideL >= totalL * 0.995 ? "enough." : `${sayVolume(totalL - thereL - asideL, units)} short.`
+          }`}
     </p>
   );
 };

@@ -28,6 +28,8 @@ const viewOf = (change: Partial<BookView> = {}): BookView => ({
   airC: 14,
   lead: LEAD,
   wanted: null,
+  beds: [],
+  canL: null,
   measures: [],
   ...change,
 });
@@ -235,7 +237,10 @@ describe("scaling while it is typed", () => {
     by: "vessel",
     wanted: "",
     depthCm: "",
-    landM2: "",
+    land: "",
+    bedsM2: 0,
+    often: "once",
+    units: "metric",
     useId: "drench-growing",
     limits: {},
     stated: {},
@@ -251,10 +256,13 @@ describe("scaling while it is typed", () => {
     expect(half.basisAmount).toBeGreaterThan(90);
     expect(half.basisAmount).toBeLessThan(130);
     // 500 m² at 2 L/m² and 1:250 take 3.98 L of it, so 4.19 L of water at 95 % yield.
-    expect(workScale(draft({ by: "land", landM2: "500" }))).toMatchObject({
-      landNote: "1000 L of mix at 1:250 takes 3.98 L of it",
-    });
-    expect(workScale(draft({ by: "land", landM2: "500" })).scaled!.basisAmount).toBeCloseTo(4.19, 2);
+    const land = workScale(draft({ by: "land", land: "500" }));
+    expect(land.land).toMatchObject({ mixL: 1000, partsWater: 250, rounds: 1 });
+    expect(land.scaled!.basisAmount).toBeCloseTo(4.19, 2);
+    // Beds count as land typed does, in whatever unit that is.
+    expect(workScale(draft({ by: "land", land: "5380 sq ft" })).scaled!.basisAmount).toBeCloseTo(4.19, 1);
+    expect(workScale(draft({ by: "land", land: "5380", units: "us" })).scaled!.basisAmount).toBeCloseTo(4.19, 1);
+    expect(workScale(draft({ by: "land", land: "100", bedsM2: 400 })).scaled!.basisAmount).toBeCloseTo(4.19, 2);
   });
   it("goes as far as the tightest of several limits", () => {
     const { scaled } = workScale(draft({ limits: { "molasses": "1", "lactic-culture": "0.5" } }));
@@ -271,8 +279,9 @@ describe("scaling while it is typed", () => {
     ["more than fits", { by: "amount", wanted: "190" }, "wanted", "up to its fill line"],
     ["a depth above the rim", { by: "depth", depthCm: "900" }, "depth", "The depth must lie between"],
     ["a depth in words", { by: "depth", depthCm: "knee-high" }, "depth", "a number, please"],
-    ["no land", { by: "land", landM2: "0" }, "land", "How many square metres?"],
-    ["land with no use", { by: "land", landM2: "10", useId: null }, "land", "For which use?"],
+    ["no land", { by: "land", land: "0" }, "land", "Which beds, or how much land?"],
+    ["land with no use", { by: "land", land: "10", useId: null }, "land", "For which use?"],
+    ["land in words", { by: "land", land: "a field" }, "land", "a number, please"],
     ["a limit of nothing", { limits: { molasses: "0" } }, "limits/molasses", "must be above 0 L"],
     ["a limit in words", { limits: { molasses: "some" } }, "limits/molasses", "Molasses: a number, please."],
     ["no vessel to split over", { by: "split", wanted: "100" }, "split", "The number of vessels"],

@@ -39,6 +39,8 @@ const viewOf = (change: Partial<BookView> = {}): BookView => ({
   airC: 14,
   lead: LEAD,
   wanted: null,
+  beds: [],
+  canL: null,
   measures: [],
   ...change,
 });
@@ -258,7 +260,14 @@ describe("the scale panel", () => {
     fireEvent.click(screen.getByRole("radio", { name: "The land it is for" }));
     type("Land (m²)", "1000");
     fireEvent.change(screen.getByLabelText("Used as"), { target: { value: "drench-growing" } });
-    expect(screen.getByText(/2000 L of mix at 1:250 takes 7\.97 L of it/)).toBeVisible();
+    expect(screen.getByRole("status")).toHaveTextContent(/2.000 L of mix at 1:250 take 7\.97 L of it/);
+    expect(screen.getByRole("status")).toHaveTextContent(/200 cans of 10 L, about 17 h and 2.000 kg carried/);
+    expect(screen.getByText(/Compost made in place/)).toBeVisible();
+    fireEvent.click(screen.getByRole("radio", { name: /times, until it is over/ }));
+    expect(screen.getByRole("status")).toHaveTextContent(/every \d+ days/);
+    type("Land (m²)", "10");
+    fireEvent.click(screen.getByRole("radio", { name: "once" }));
+    expect(screen.queryByText(/Compost made in place/)).toBeNull();
   });
 });
 

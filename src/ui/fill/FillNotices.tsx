@@ -2,7 +2,6 @@
 import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { equipmentGaps } from "@/core/equipment/needs";
-import { toBase } from "@/core/quantity/units";
 import { heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine } from "@/core/recipe/scale";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
@@ -10,7 +9,7 @@ import { cautionsFor } from "@/core/safety/cautionsFor";
 import { thinStarters } from "@/core/recipe/starter";
 import { sayTemperature } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { formatNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { Cautions } from "../kit/Cautions";
@@ -27,22 +26,30 @@ interface FillNoticesProps {
   readonly vessel: Vessel;
   readonly lines: readonly LineDraft[];
   readonly filledL: number;
-  /** The liquid's temperature, as typed. */
-  readonly stated: string;
+  /** The liquid's temperature as read, °C; null or NaN where none is. */
+  readonly statedC: number | null;
 }
 
+/** A degree or two is no matter. */
+const NO_MATTER_C = 2;
+/** Colder, it is ice. */
+const COLDEST_C = -5;
+
+/** Whether liquid that was read is too cold for a recipe to start in. */
+export const isColdFor = (recipe: Recipe, statedC: number | null): boolean =>
+  statedC !== null && statedC < recipe.comfortC.low - NO_MATTER_C;
+
 /** What speaks for thinking again before this fill: the first of its kind, too cold, too thin a start, tools that lack. */
-export const FillNotices = ({ recipe, making, vessel, lines, filledL, stated }: FillNoticesProps) => {
+export const FillNotices = ({ recipe, making, vessel, lines, filledL, statedC }: FillNoticesProps) => {
   const { units } = useMeasures();
   const thin = thinStarters(
     recipe,
     lines.map(({ ingredient, slot, used }) => ({ ingredient, slot, amount: used ?? 0 })),
   );
-  const statedC = parseNumber(stated);
-  const liquidC = statedC === null ? null : toBase({ value: statedC, unit: units === "us" ? "°F" : "°C" }).value;
-  // A degree or two is no matter.
-  const coldBy = liquidC === null || filledL <= 0 ? 0 : recipe.comfortC.low - 2 - liquidC;
-  const heater = coldBy > 0 && liquidC! > -5 ? heaterNeed(vessel.volumeL, liquidC!, recipe.comfortC.low) : null;
+  const heater =
+    isColdFor(recipe, statedC) && filledL > 0 && statedC! > COLDEST_C
+      ? heaterNeed(vessel.volumeL, statedC!, recipe.comfortC.low)
+      : null;
   const gaps =
     making.equipment.length === 0
       ? []
@@ -56,7 +63,7 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, stated }: 
       )}
       {heater ? (
         <Notice tone="caution" title="Cold for it">
-          {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; start the clock once it is warm. ${HEAT_SAFELY}`}
+          {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; read it again then, and start the clock. ${HEAT_SAFELY}`}
         </Notice>
       ) : null}
       {thin.map(({ ingredient, share, leastShare }) => (

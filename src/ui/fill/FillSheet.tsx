@@ -4,15 +4,14 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { findIngredient, isWater } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
-import { toBase } from "@/core/quantity/units";
 import { sayStock, sayVolume } from "@/formats/amounts";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { parseNumber, readCelsius } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { MakingView } from "@/services/readMaking";
 import type { Plan, Vessel } from "@/services/types";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
-import { NumberField, TextArea } from "../kit/fields";
+import { NumberField, TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
@@ -21,7 +20,7 @@ import { WaterPicker } from "../water/WaterPicker";
 import { FillChoice } from "./FillChoice";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
-import { FillCautions, FillNotices } from "./FillNotices";
+import { FillCautions, FillNotices, isColdFor } from "./FillNotices";
 import { FillTools } from "./FillTools";
 import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
@@ -40,12 +39,6 @@ interface FillSheetProps {
   readonly plan?: Plan | null;
 }
 
-/** The temperature as typed, °C; NaN for what is none, so that the field is marked. */
-function celsiusOf(typed: string, unit: string): number | null {
-  const value = readOptional(typed);
-  return value === null || Number.isNaN(value) ? value : Number(toBase({ value, unit }).value.toFixed(1));
-}
-
 /** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
 export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: FillSheetProps) => {
   const router = useRouter();
@@ -55,6 +48,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const { units } = farm;
   const [started, setStarted] = useState(false);
   const [stated, setStated] = useState("");
+  const [startsCold, setStartsCold] = useState(false);
   const [labourMin, setLabourMin] = useState("45");
   const [reason, setReason] = useState("");
   const [planning, setPlanning] = useState(false);
@@ -65,7 +59,9 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
 
   const leave = () => router.push("/", { scroll: false });
   const degree = units === "us" ? "°F" : "°C";
-  const said = { vesselId: vessel.id, planId: plan?.id ?? null, statedC: celsiusOf(stated, degree), reason };
+  const statedC = readCelsius(stated, units);
+  const said = { vesselId: vessel.id, planId: plan?.id ?? null, statedC, reason };
+  const waitsForWarmth = isColdFor(recipe, statedC) && !startsCold;
   const wait = () => {
     setStarted(true);
     leave();
@@ -87,7 +83,13 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
   const taken = vessel.status !== "free";
   const needsReason = waterL > 0 && waterProblem(making.waters, state.water, waterL) !== null;
   const blocked =
-    !scaled || overBrim || taken || noAir || filledL <= 0 || (needsReason && state.water.reason.trim() === "");
+    !scaled ||
+    overBrim ||
+    taken ||
+    noAir ||
+    filledL <= 0 ||
+    waitsForWarmth ||
+    (needsReason && state.water.reason.trim() === "");
   const error = act.error ?? mixing.error;
   const fields = { ...mixing.fields, ...act.fields };
   return (
@@ -101,10 +103,12 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
         <>
           <Refusal error={error}>{fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}</Refusal>
           <div className="flex flex-wrap items-center justify-between gap-3">
-            <p className={overBrim ? "font-semibold text-rust" : "text-soft"}>
-              {scaled
-                ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
-                : problem}
+            <p className={overBrim || waitsForWarmth ? "font-semibold text-rust" : "text-soft"}>
+              {waitsForWarmth
+                ? "It waits for warmth: warm the liquid first, or tick beside its temperature that it may start cold."
+                : scaled
+                  ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
+                  : problem}
             </p>
             <div className="flex flex-wrap gap-2 max-sm:grid max-sm:w-full max-sm:grid-cols-2">
               <Button disabled={!scaled} onClick={() => setPlanning(true)}>
@@ -148,7 +152,7 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
             vessel={vessel}
             lines={lines}
             filledL={filledL}
-            stated={stated}
+            statedC={statedC}
           />
           {fields["/overrideReason"] || reason !== "" || leansOnHeld(lines, making.shelf) ? (
             <TextArea
@@ -240,6 +244,13 @@ export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: Fill
               error={fields["/labourMin"]}
             />
           </div>
+          {isColdFor(recipe, statedC) ? (
+            <TickField
+              label="It may start cold: I know that it will be late, or never start"
+              checked={startsCold}
+              onChange={(event) => setStartsCold(event.target.checked)}
+            />
+          ) : null}
           <FillCautions recipe={recipe} lines={scaled?.lines ?? []} filledL={filledL} />
         </div>
       </div>

@@ -3,8 +3,8 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
-import { fromBase, toBase } from "@/core/quantity/units";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { fromBase } from "@/core/quantity/units";
+import { parseNumber, readCelsius } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { useAct } from "../actions";
@@ -40,12 +40,10 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
   const [species, setSpecies] = useState("");
   const [elsewhere, setElsewhere] = useState<readonly string[]>([]);
   const finish = async () => {
-    const typed = readOptional(stated);
     const answer = await act.run({
       mixingId: view.id,
       labourMin: parseNumber(labourMin) as number,
-      statedC:
-        typed === null || Number.isNaN(typed) ? typed : Number(toBase({ value: typed, unit: degree }).value.toFixed(1)),
+      statedC: readCelsius(stated, view.farm.units),
       overrideReason: reason.trim() === "" ? null : reason.trim(),
       water: askedWater(water),
       vesselId: vesselId === "" ? null : Number(vesselId),

@@ -2,10 +2,10 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { DomainError } from "@/core/errors";
-import { fromBase, toBase } from "@/core/quantity/units";
+import { fromBase } from "@/core/quantity/units";
 import { treatWater, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
 import type { UnitSystem } from "@/formats/amounts";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { formatNumber, parseNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
 import type { WaterView } from "@/services/readWaters";
@@ -68,8 +68,7 @@ export const StartWaterSheet = ({
     },
   });
   const form = useWatch({ control }) as StartForm;
-  const typedDegrees = parseNumber(form.degrees);
-  const celsius = typedDegrees === null ? null : Number(toBase({ value: typedDegrees, unit: degree }).value.toFixed(1));
+  const celsius = readCelsius(form.degrees, units);
   const answer = answerOf(water, form, celsius);
   const submit = handleSubmit(async ({ purpose, volumeL, treatment, covered, place }) => {
     const done = await act.run({

@@ -1,5 +1,5 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import type { WaterSource } from "@/core/water/chlorine";
 import { readOptional } from "@/formats/numbers";
@@ -8,6 +8,7 @@ import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 const KIND_WORDS: Record<WaterSource, string> = {
   "rain": "Rain",
@@ -48,6 +49,38 @@ export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => 
         ))}
       </SelectField>
       <Notice tone="plain">Mains and unknown water want a strip before they go into anything that lives.</Notice>
+    </FormSheet>
+  );
+};
+
+/** How much stands in a butt or tank, as somebody looks. */
+export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
+  const act = useAct("readWaterLevel");
+  const { read } = useReadAmount();
+  const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });
+  const typed = useWatch({ control, name: "litres" });
+  const submit = handleSubmit(async ({ litres }) => {
+    if (!(await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number }))) return;
+    toast.success(`${water.name}: the level is kept.`);
+    onClose();
+  });
+  return (
+    <FormSheet
+      title={`What is in ${water.name}`}
+      act="Keep the level"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <AmountField
+        label="Stands in it now"
+        of={OF_LITRES}
+        typed={typed}
+        hint="What is drawn from it from now on is taken off by itself; after rain, look again."
+        {...register("litres")}
+        error={act.fields["/volumeL"]}
+      />
     </FormSheet>
   );
 };

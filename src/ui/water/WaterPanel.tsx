@@ -6,7 +6,7 @@ import { sayStrip } from "@/formats/waterText";
 import type { FarmView } from "@/services/farmView";
 import type { WatersView, WaterStartView, WaterView } from "@/services/readWaters";
 import { Button } from "../kit/Button";
-import { AddWaterSheet, StripSheet } from "./WaterForms";
+import { AddWaterSheet, LevelSheet, StripSheet } from "./WaterForms";
 import { StartWaterSheet } from "./StartWaterSheet";
 
 const TREATMENT_WORDS = {
@@ -42,7 +42,7 @@ const Butt = ({ start, nowMs }: { readonly start: WaterStartView; readonly nowMs
   );
 };
 
-type Open = { readonly type: "add" } | { readonly type: "strip" | "start"; readonly water: WaterView } | null;
+type Open = { readonly type: "add" } | { readonly type: "strip" | "start" | "level"; readonly water: WaterView } | null;
 
 /** The farm's waters with their strips, and what stands or bubbles now, each with its clock. */
 export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly farm: FarmView }) => {
@@ -68,9 +68,11 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
                 <span className="block text-[0.9rem] text-soft">
                   {water.kind === "unknown" ? "nobody knows whence" : water.kind.replace("-", " ")}; {sayStrip(water)}
                   {water.readMs === null ? "" : `, read ${sayDuration((view.nowMs - water.readMs) / 3_600_000)} ago`}
+                  {water.leftL === null ? "" : `; about ${sayVolume(water.leftL, farm.units)} in it`}
                 </span>
               </span>
-              <span className="flex gap-2">
+              <span className="flex flex-wrap gap-2">
+                <Button onClick={() => setOpen({ type: "level", water })}>Its level</Button>
                 <Button onClick={() => setOpen({ type: "strip", water })}>Read a strip</Button>
                 <Button onClick={() => setOpen({ type: "start", water })}>Set aside</Button>
               </span>
@@ -108,6 +110,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
       </div>
       {open?.type === "add" ? <AddWaterSheet onClose={close} /> : null}
       {open?.type === "strip" ? <StripSheet water={open.water} onClose={close} /> : null}
+      {open?.type === "level" ? <LevelSheet water={open.water} onClose={close} /> : null}
       {open?.type === "start" ? <StartWaterSheet water={open.water} units={farm.units} onClose={close} /> : null}
     </section>
   );

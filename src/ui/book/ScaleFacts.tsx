@@ -1,0 +1,89 @@
+import { findIngredient } from "@/core/book/ingredients";
+import type { Recipe } from "@/core/book/recipe";
+import { substitutesFor } from "@/core/book/substitutes";
+import type { ScaledRecipe } from "@/core/recipe/scale";
+import { leastStarts } from "@/core/recipe/starter";
+import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
+import { sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import type { BookView } from "@/services/readBook";
+import { Notice } from "../kit/Notice";
+
+interface FactsProps {
+  readonly view: BookView;
+  readonly recipe: Recipe;
+  readonly scaled: ScaledRecipe;
+}
+
+/** Tea beside the same castings spread as they are: growers differ on which does more. */
+export const OrSpreadIt = ({ view, recipe, scaled }: FactsProps) => {
+  const spread = spreadInstead(recipe, scaled);
+  if (!spread) return null;
+  const price = view.priceMinor[spread.ingredient];
+  return (
+    <Notice tone="plain" title="Or spread it">
+      {`As tea it waters ${formatNumber(spread.teaM2, 2)} m². The same ${sayStock(spread.amountKg, "kg", view.farm.units)} spread thinly, ${TOP_DRESSING_KG_PER_M2} kg to the square metre, dress ${formatNumber(spread.dressedM2, 2)} m²${price === undefined ? "" : ` for ${sayMoney(spread.amountKg * price, view.farm.currency)}`} with no brewing; some growers find that it does as well.`}
+    </Notice>
+  );
+};
+
+/** How far a scarce thing goes at the thinnest that growers go, in what the recipe is counted against; null where nobody goes thinner. */
+function thinnest(recipe: Recipe, by: string, basisAmount: number): number | null {
+  const amount = recipe.ingredients.find(({ ingredient }) => ingredient === by)?.amount;
+  if (amount?.type !== "per-basis" || !(amount.perBasis.low > 0)) return null;
+  const factor = amount.perBasis.default / amount.perBasis.low;
+  return factor > 1.001 ? basisAmount * factor : null;
+}
+
+/** The dear starters: how little still starts it, and the cheapest that would do, by what the shed's cost. */
+export const Starters = ({ view, recipe, scaled }: FactsProps) => {
+  const { units, currency } = view.farm;
+  return leastStarts(recipe, scaled.liquidL).map(({ ingredient, least }) => {
+    const { name, stockUnit } = findIngredient(ingredient);
+    const sources = [{ use: ingredient, factor: 1 }, ...substitutesFor(ingredient)]
+      .flatMap(({ use, factor }) => {
+        const price = view.priceMinor[use];
+        return price === undefined ? [] : [{ use, amount: least * factor, costMinor: price * least * factor }];
+      })
+      .toSorted((a, b) => a.costMinor - b.costMinor);
+    const cheapest = sources[0];
+    return (
+      <p key={ingredient} className="text-[0.95rem]">
+        {name}: at the least {sayStock(least, stockUnit, units)} still starts it in good time.
+        {cheapest
+          ? ` Cheapest here: ${sayStock(cheapest.amount, findIngredient(cheapest.use).stockUnit, units)} of ${findIngredient(cheapest.use).name.toLowerCase()}, ${sayMoney(cheapest.costMinor, currency)}.`
+          : ""}
+      </p>
+    );
+  });
+};
+
+/** Every limit, the tightest first, and how far each goes at the thinnest. */
+export const Bounds = ({
+  scaled,
+  recipe,
+  units,
+}: Pick<FactsProps, "scaled" | "recipe"> & { readonly units: UnitSystem }) => {
+  if (scaled.bounds.length < 2) return null;
+  const { stockUnit, name } = findIngredient(recipe.basis);
+  return (
+    <p aria-label="What limits it">
+      {scaled.bounds.map(({ by, basisAmount }, index) => (
+        <span key={by} className={index === 0 ? "font-semibold" : "text-soft"}>
+          {index > 0 ? "; " : ""}
+          {by === "vessel"
+            ? "the vessel"
+            : by === "target"
+              ? "what is wanted"
+              : findIngredient(by).name.toLowerCase()}{" "}
+          goes to {sayStock(basisAmount, stockUnit, units)} of {name.toLowerCase()}
+          {index === 0 ? " and governs" : ""}
+          {thinnest(recipe, by, basisAmount) === null
+            ? ""
+            : `, to ${sayStock(thinnest(recipe, by, basisAmount)!, stockUnit, units)} at the thinnest that growers go`}
+        </span>
+      ))}
+      .
+    </p>
+  );
+};
