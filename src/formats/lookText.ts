@@ -28,6 +28,7 @@ const REMAINING_WORDS: Record<RemainingUse["because"], string> = {
   "not-ready": "Nothing yet: it is not ready.",
   "ready": "Use it as the recipe says.",
   "very-sour": "Use it, at half the dose: it is very sour.",
+  "air-was-off": "On soil, not on leaves: it stood without air for a time.",
   "air-off": "On soil today, no longer on leaves: its air is off.",
   "air-off-long": "Bare ground or the compost only: its air has been off too long.",
   "past-living": "Bare ground or the compost, today. Not on what grows.",

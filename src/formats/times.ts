@@ -1,4 +1,4 @@
-import { tz } from "@date-fns/tz";
+import { tz, TZDate } from "@date-fns/tz";
 import { eachDayOfInterval } from "date-fns";
 
 /** What a farm's clock shows of an instant. The time zone is the farm's, not the reader's. */
@@ -47,6 +47,14 @@ export function hourOfDay(at: Date, clock: FarmClock): number {
 export function noonOf(day: string, clock: FarmClock): Date {
   const guess = new Date(`${day}T12:00:00Z`);
   return Number.isNaN(guess.getTime()) ? guess : new Date(guess.getTime() + (12 - hourOfDay(guess, clock)) * 3_600_000);
+}
+
+/** A time of one of the farm's calendar days ("2031-03-02", "08:30"); null where the text is no day or no time. */
+export function momentOn(day: string, time: string, { timeZone }: FarmClock): Date | null {
+  const read = /^(\d{4})-(\d\d)-(\d\d) (\d\d):(\d\d)$/.exec(`${day} ${time}`)?.slice(1).map(Number);
+  if (!read) return null;
+  const [year, month, date, hour, minute] = read as [number, number, number, number, number];
+  return new Date(+new TZDate(year, month - 1, date, hour, minute, timeZone));
 }
 
 /** Instants at which the farm's days begin within a span, also over a change of its clocks. */

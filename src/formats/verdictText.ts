@@ -178,6 +178,8 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `The signs disagree (${reason.one}, then ${reason.other}). Look again in a few hours.`;
     case "air-off":
       return `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`;
+    case "air-was-off":
+      return `It stood without air for ${sayDuration(reason.hours)}, until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)}: not on leaves any more.${reason.hours > reason.soilH ? " Smell it before anything goes out." : ""}`;
     case "held-on-air":
       return reason.isOver
         ? "Its night on air is over: use it now, or pour it on the compost. Its food has run out."

@@ -96,8 +96,8 @@ async function main(): Promise<void> {
   // A bed gets the same input once: its interval before the next stands.
   for (const set of WORKSHOP_SETS)
     for (const [size, widthM, lengthM] of [
-      ["Large ", 1.2, 10],
-      ["Small ", 0.5, 1],
+      ["Large ", 1.2, 3],
+      ["Small ", 0.5, 0.5],
     ] as const)
       for (const [stage, extra] of [
         ["bare", {}],

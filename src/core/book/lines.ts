@@ -61,6 +61,7 @@ export const stage = (
   [fromD, untilD]: readonly [number, number | null],
   lid: Stage["lid"],
   note: string,
-): Stage => ({ id, name, fromD, untilD, lid, note });
+  begins?: Stage["begins"],
+): Stage => ({ id, name, fromD, untilD, lid, note, ...(begins ? { begins } : {}) });
 
 export const D = 24;

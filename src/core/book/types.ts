@@ -97,6 +97,11 @@ export interface Stage {
   readonly untilD: number | null;
   readonly lid: Lid;
   readonly note: string;
+  /** What shows that it has begun, whatever the day: a sign seen, or an act done. */
+  readonly begins?: {
+    readonly signs?: readonly (readonly [kind: SignKind, words: readonly string[]])[];
+    readonly act?: Act;
+  };
 }
 
 export interface TendingTask {

@@ -132,7 +132,9 @@ describe("where the shelf clock begins", () => {
     expect(shelfStartH(teaRecipe, [act(36, "air-off")], 34)).toBe(34);
     // What was done after it no longer matters to it.
     expect(shelfStartH(teaRecipe, [act(30, "air-off"), act(36, "air-on")], 34)).toBe(30);
-    expect(shelfStartH(teaRecipe, [act(30, "air-off"), act(32, "air-on")], 34)).toBe(34);
+    // Air that came back does not give back what was lost without it.
+    expect(shelfStartH(teaRecipe, [act(30, "air-off"), act(32, "air-on")], 34)).toBe(32);
+    expect(shelfStartH(teaRecipe, [act(30, "air-off"), act(30.5, "air-on")], 34)).toBe(34);
   });
   it("is when the solids came out of what keeps in its drum", () => {
     const soak = findRecipe("cultured-extract");

@@ -79,6 +79,7 @@ export type VerdictReason =
   | { readonly code: "hold"; readonly chance: number; readonly laterGood: boolean }
   | { readonly code: "hard-rule"; readonly rule: HardRule }
   | { readonly code: "air-off"; readonly sinceH: number; readonly leavesH: number; readonly soilH: number }
+  | { readonly code: "air-was-off"; readonly hours: number; readonly untilH: number; readonly soilH: number }
   | { readonly code: "window-closed"; readonly hour: number | null }
   | { readonly code: "held-on-air"; readonly untilH: number; readonly isOver: boolean }
   | ({ readonly code: "smell-ahead" } & SmellAhead)
@@ -110,4 +111,24 @@ export function latestAirOff(log: readonly LogItem[]): number | null {
     .filter(({ act }) => act === "air-off" || act === "air-on" || act === "power-cut" || act === "power-back")
     .at(-1);
   return last && (last.act === "air-off" || last.act === "power-cut") ? last.hour : null;
+}
+
+/** A stretch without air that is over. */
+export interface AirGap {
+  readonly hours: number;
+  readonly untilH: number;
+}
+
+/** The longest stretch that a brew stood without air, by hand or by a power cut, and got it back; null where there was none. */
+export function longestAirGap(log: readonly LogItem[]): AirGap | null {
+  let offH: number | null = null;
+  let longest: AirGap | null = null;
+  for (const { act, hour } of actsOf(log).toSorted((a, b) => a.hour - b.hour)) {
+    if (act === "air-off" || act === "power-cut") offH ??= hour;
+    else if ((act === "air-on" || act === "power-back") && offH !== null) {
+      if (longest === null || hour - offH > longest.hours) longest = { hours: hour - offH, untilH: hour };
+      offH = null;
+    }
+  }
+  return longest;
 }

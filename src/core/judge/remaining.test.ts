@@ -20,6 +20,17 @@ const ph = (value: number): LogItem => ({ hour: 3, kind: "ph", value, instrument
 const { leaves, soil } = tea.keeping.afterH!;
 
 describe("what may still be done", () => {
+  it("of a tea that stood without air for hours is soil, not leaves", () => {
+    const cut = (hours: number): LogItem[] => [
+      { hour: 20, kind: "act", act: "power-cut" },
+      { hour: 20 + hours, kind: "act", act: "power-back" },
+    ];
+    expect(remainingUse(tea, verdict("ready"), cut(leaves + 1), 30)).toEqual({
+      may: "soil-only",
+      because: "air-was-off",
+    });
+    expect(remainingUse(tea, verdict("ready"), cut(leaves - 0.5), 30).may).toBe("use-now");
+  });
   const cases: readonly (readonly [string, RemainingUse, typeof tea, Verdict, LogItem[], number])[] = [
     [
       "of a held batch is nothing yet",

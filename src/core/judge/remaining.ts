@@ -1,7 +1,7 @@
 import type { Recipe } from "../book/recipe";
 import { judgedBy } from "./evidence";
 import { countedPh, type LogItem } from "./log";
-import { latestAirOff } from "./reasons";
+import { latestAirOff, longestAirGap } from "./reasons";
 import type { Verdict } from "./verdict";
 import { isUsable } from "./verdictState";
 
@@ -17,6 +17,7 @@ export interface RemainingUse {
     | "very-sour"
     | "air-off"
     | "air-off-long"
+    | "air-was-off"
     | "past-living"
     | "past-kept"
     | "held"
@@ -46,6 +47,8 @@ export function remainingUse(recipe: Recipe, verdict: Verdict, log: readonly Log
       : { may: "use-weaker", because: "past-kept" };
   if (!isUsable(verdict.state)) return { may: "wait", because: "not-ready" };
   const ph = countedPh(log).at(-1);
+  const gap = recipe.aerated ? longestAirGap(log) : null;
+  if (gap !== null && limits && gap.hours > limits.leaves) return { may: "soil-only", because: "air-was-off" };
   if (ph && ph.value < VERY_SOUR_PH) return { may: "use-weaker", because: "very-sour" };
   return { may: "use-now", because: "ready" };
 }

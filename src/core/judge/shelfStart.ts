@@ -1,6 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import { actsOf, signsOf, type LogItem } from "./log";
-import { latestAirOff } from "./reasons";
+import { latestAirOff, longestAirGap } from "./reasons";
 
 /**
  * The hour at which a batch's shelf clock began: when its air stopped, when it was first ready, when its solids came out, or when it was strained or closed.
@@ -10,8 +10,12 @@ import { latestAirOff } from "./reasons";
 export function shelfStartH(recipe: Recipe, log: readonly LogItem[], strainedH: number): number {
   switch (recipe.keeping.from) {
     case "air-off": {
-      const offH = latestAirOff(log.filter(({ hour }) => hour <= strainedH));
-      return offH === null ? strainedH : Math.min(offH, strainedH);
+      const before = log.filter(({ hour }) => hour <= strainedH);
+      const offH = latestAirOff(before);
+      const gapH = longestAirGap(before)?.hours ?? 0;
+      // Hours without air count against it also where the air came back.
+      const lostH = gapH > (recipe.keeping.afterH?.leaves ?? Infinity) ? gapH : 0;
+      return Math.max(0, Math.min(offH ?? strainedH, strainedH) - lostH);
     }
     case "ready": {
       const ready = signsOf(log).find(

@@ -108,6 +108,13 @@ describe("an aerated brew", () => {
     expect(late.reasons[0]).toEqual({ code: "air-off", sinceH: 5, leavesH: 1, soilH: 4 });
     expect(of("aerated-tea", 34, [act(30, "air-off"), smell(33, "earthy")], open).state).toBe("ready");
     expect(codes(of("aerated-tea", 34, [act(30, "power-cut"), act(31, "power-back")], open))).not.toContain("air-off");
+    const cut = (hours: number, since: readonly LogItem[] = []) =>
+      of("aerated-tea", 40, [smell(25, "earthy"), act(30, "power-cut"), act(30 + hours, "power-back"), ...since], open);
+    expect(codes(cut(0.8))).not.toContain("air-was-off");
+    expect(cut(3).reasons.find(({ code }) => code === "air-was-off")).toMatchObject({ hours: 3, untilH: 33 });
+    expect(cut(3, [smell(39, "earthy")]).state).toBe("ready");
+    expect(cut(6)).toMatchObject({ state: "near", next: { act: "smell" } });
+    expect(cut(6, [smell(39, "earthy")]).state).toBe("ready");
     // What else was done meanwhile says nothing of the air.
     expect(codes(of("aerated-tea", 32, [act(30, "power-cut"), act(31, "stirred")], open))).toContain("air-off");
   });

@@ -14,7 +14,7 @@ import { countedPh } from "./log";
 import { holdOnAir } from "./holdOnAir";
 import { smellAhead } from "./nextSmell";
 import { phReasons } from "./phEvidence";
-import { latestAirOff, type VerdictReason } from "./reasons";
+import { latestAirOff, longestAirGap, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
 import { undoneOf } from "../tend/dueTasks";
 import { isUsable, type VerdictState } from "./verdictState";
@@ -60,9 +60,14 @@ function judgeBloom(evidence: Evidence): Judged {
   // What makes its own foam is looked at; where air is blown in only the nose tells.
   const look: NextAct = aerated ? "smell" : "look";
   const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
+  const gap = aerated ? longestAirGap(input.log) : null;
+  // A cut that is over is not forgotten: what it left out stays so, and a long one wants a nose before anything else.
+  const wasOff = gap !== null && limits !== null && gap.hours > limits.leaves ? gap : null;
   const airReason: VerdictReason[] =
     airOffH === null || limits === null
-      ? []
+      ? wasOff
+        ? [{ code: "air-was-off", hours: wasOff.hours, untilH: wasOff.untilH, soilH: limits!.soil }]
+        : []
       : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
   if (airOffH !== null && limits !== null && nowH - airOffH > limits.soil)
     return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
@@ -77,6 +82,9 @@ function judgeBloom(evidence: Evidence): Judged {
   // Where nothing stirs it but its own gas, the foam is the main sign; blown air makes foam of its own.
   const byFoam = !aerated && latestSign?.sign.kind === "surface";
   const open = forecast.probabilityReady >= (byFoam ? OPEN_BY_FOAM : OPEN);
+  const smeltSince = input.log.some(({ kind, hour }) => kind === "smell" && wasOff !== null && hour >= wasOff.untilH);
+  if (open && wasOff && wasOff.hours > limits!.soil && !smeltSince)
+    return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH } };
   if (open && latestSign?.says === "not-yet")
     return { state: "near", reasons: [...airReason, ...reasons], next: { act: look, hour: nowH + 2 } };
   if (open && latestSign?.says === "ready")

@@ -1,3 +1,4 @@
+import { runningStageAt, stageSpans } from "./stages";
 import { findRecipe } from "../book";
 import type { Act } from "../book/words";
 import type { LogItem } from "../judge/log";
@@ -82,5 +83,34 @@ describe("solids left in", () => {
     expect(solidsStillIn(recipe("cultured-extract"), [act(400, "bag-out")])).toBe(false);
     expect(solidsStillIn(recipe("aerated-tea"), [])).toBe(false);
     expect(solidsStillIn(recipe("charged-char"), [])).toBe(false);
+  });
+});
+
+describe("stages by what is seen", () => {
+  const brew = findRecipe("leaf-mould-brew");
+  const spansAt = (log: readonly LogItem[], nowH: number, opensH: number | null = 80) =>
+    stageSpans(brew, log, nowH, opensH);
+  it("are waited for until they show, however long that takes", () => {
+    const spans = spansAt([], 200);
+    expect(spans[1]).toMatchObject({ basis: "awaited" });
+    expect(runningStageAt(spans, 200)).toBe(0);
+  });
+  it("begin when they show, also before the book's day", () => {
+    const spans = spansAt([{ kind: "surface", word: "patches", hour: 14 }], 15);
+    expect(spans[1]).toMatchObject({ basis: "seen", fromH: 14 });
+    expect(runningStageAt(spans, 15)).toBe(1);
+    expect(spans[0]!.untilH).toBe(14);
+  });
+  it("are reckoned later in the cold", () => {
+    expect(spansAt([], 1, 300)[1]!.fromH).toBeGreaterThan(spansAt([], 1, 60)[1]!.fromH);
+    expect(spansAt([], 1, null)[1]!.fromH).toBe(24);
+  });
+  it("begin with their act: the sugared stage with the sugar, the closed one with the closing", () => {
+    const serum = findRecipe("lactic-serum");
+    expect(stageSpans(serum, [], 100, 200)[1]!.basis).toBe("awaited");
+    expect(stageSpans(serum, [{ kind: "act", act: "fed", hour: 50 }], 100, 200)[1]).toMatchObject({ fromH: 50 });
+    const dung = findRecipe("drum-manure-tea");
+    const closed = stageSpans(dung, [{ kind: "act", act: "sealed", hour: 400 }], 410, 700);
+    expect(closed[1]).toMatchObject({ fromH: 400, basis: "seen" });
   });
 });

@@ -7,6 +7,7 @@ import { believe, type Belief } from "@/core/ferment/outlook/belief";
 import { locate } from "@/core/ferment/temperature/grid";
 import { recipeFrom } from "@/core/recipe/document";
 import { shownUntilH } from "@/core/judge/shownUntil";
+import { runningStageAt, stageSpans, type StageBasis } from "@/core/tend/stages";
 import { tendingHistory } from "@/core/tend/history";
 import { listBatchesOfMethod, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -59,6 +60,8 @@ export interface Progress {
     readonly fromMs: number;
     readonly untilMs: number | null;
     readonly lid: string;
+    readonly basis: StageBasis;
+    readonly isNow: boolean;
   }[];
   readonly photos: readonly {
     readonly id: number;
@@ -162,6 +165,8 @@ export async function readProgress(
     earlierOf(db, batch, curve?.feature ?? "phase"),
     readMeter(db, situation.farm, at),
   ]);
+  const spans = stageSpans(recipe, logItemsOf(batch, entries), input.nowH, window.start.p50);
+  const running = runningStageAt(spans, input.nowH);
   const byHand = entries
     .filter(({ kind }) => kind === "temperature")
     .map((entry) => ({ atMs: entry.at.getTime(), celsius: entry.numberValue!, byProbe: false }));
@@ -200,12 +205,14 @@ export async function readProgress(
       missedMs: missedH.map(ms),
       ifMissed: task.ifMissed,
     })),
-    stages: recipe.stages.map(({ name, note, fromD, untilD, lid }) => ({
+    stages: spans.map(({ stage: { name, note, lid }, fromH: beginsH, untilH, basis }, index) => ({
       name,
       note,
       lid,
-      fromMs: ms(fromD * 24),
-      untilMs: untilD === null ? null : ms(untilD * 24),
+      fromMs: ms(beginsH),
+      untilMs: untilH === null ? null : ms(untilH),
+      basis,
+      isNow: index === running,
     })),
     photos: photos.map(({ id, at: takenAt, note, actorName }) => ({
       id,

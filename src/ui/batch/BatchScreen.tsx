@@ -184,7 +184,6 @@ export const BatchScreen = ({
                 progress={page.progress}
                 people={page.people}
                 shares={page.shares}
-                nowMs={page.close?.atMs ?? page.nowMs}
                 running={running}
                 clock={clock}
               />

@@ -60,7 +60,7 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
   const of: Measurable = weighed ? { itemId: makes ?? batch.methodId, unit: "kg", densityKgPerL: null } : OF_LITRES;
   const { register, handleSubmit, control } = useForm<CloseForm>({
     defaultValues: {
-      yieldL: show(Number(expected.default.toPrecision(2)), of),
+      yieldL: show(Number(expected.default.toPrecision(3)), of),
       label: `${batch.shortName}, ${vesselName}`,
       place: living ? "" : (keeping.place.split(",")[0] ?? ""),
       container: batch.lid === "airlock" ? "vented" : "breathable",

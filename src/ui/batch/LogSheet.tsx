@@ -21,6 +21,8 @@ import {
   type SectionProps,
 } from "./LogSections";
 
+import { sentAt, WhenChoice, type When } from "./WhenChoice";
+
 export type LogFocus = "ph" | "smell" | "temperature" | "note";
 
 /** What a log is opened for, by what the verdict asks next. */
@@ -50,11 +52,6 @@ interface LogSheetProps {
   readonly onClose: () => void;
 }
 
-const AGO_H = [0, 0.5, 1, 2, 4, 8, 24] as const;
-const sayAgo = (hours: number) =>
-  hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`;
-const HOUR_MS = 3_600_000;
-
 const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" | "clock">) => (
   <div aria-live="polite" className="mb-4">
     <p className={`flex items-center gap-2 text-lg font-bold ${STATE_TEXT[batch.state]}`}>
@@ -73,7 +70,10 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
 );
 
 /** Kept outside, so that it is called as the notice appears and not at every drawing. */
-const bringIntoView = (element: HTMLElement | null) => element?.scrollIntoView?.({ block: "nearest" });
+const bringIntoView = (element: HTMLElement | null) => {
+  element?.scrollIntoView?.({ block: "nearest" });
+  element?.focus({ preventScroll: true });
+};
 
 type LogPart = "ph" | "temperature" | "words" | "measures" | "act" | "note";
 
@@ -92,12 +92,8 @@ export const LogSheet = ({
   const log = useAct("logEntry");
   /** The part from which the last entry was sent: what is wrong with it is said there. */
   const [sentFrom, setSentFrom] = useState<LogPart | null>(null);
-  const [agoH, setAgoH] = useState(0);
-  const at = correcting
-    ? new Date(correcting.atMs).toISOString()
-    : agoH === 0
-      ? undefined
-      : new Date(nowMs - agoH * HOUR_MS).toISOString();
+  const [when, setWhen] = useState<When>({ type: "now" });
+  const at = correcting ? new Date(correcting.atMs).toISOString() : sentAt(when, nowMs, clock);
 
   const onLog = async (entry: Entry, said: string) => {
     const request = {
@@ -150,26 +146,13 @@ export const LogSheet = ({
     >
       {correcting ? null : <Verdict batch={batch} nowMs={nowMs} clock={clock} />}
       {correcting ? null : (
-        <label className="mb-4 flex items-center gap-3">
-          <span className="text-[0.92rem] font-semibold">When</span>
-          <select
-            value={agoH}
-            onChange={(event) => setAgoH(Number(event.target.value))}
-            className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3"
-          >
-            {AGO_H.map((hours) => (
-              <option key={hours} value={hours}>
-                {sayAgo(hours)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <WhenChoice when={when} nowMs={nowMs} startedMs={batch.startedMs} clock={clock} onChange={setWhen} />
       )}
       <div className="grid gap-5">
         {order.map((part) => (
           <div key={part} className="grid gap-3">
             {log.error && sentFrom === part ? (
-              <div ref={bringIntoView}>
+              <div ref={bringIntoView} tabIndex={-1}>
                 <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
                   {Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
                 </Notice>

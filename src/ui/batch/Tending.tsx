@@ -16,29 +16,32 @@ interface TendingProps {
     readonly personName: string | null;
     readonly slot: string | null;
   }[];
-  readonly nowMs: number;
   readonly running: boolean;
   readonly clock: FarmClock;
 }
 
-/** Its stages one after the other, the one that runs marked. */
-const Stages = ({ progress, batch, nowMs, clock }: Pick<TendingProps, "progress" | "batch" | "nowMs" | "clock">) => (
+/** When a stage began, or is likely to: by what was seen, else by the warmth. */
+function sayStage({ fromMs, basis }: Progress["stages"][number], clock: FarmClock): string {
+  if (basis === "awaited") return "not seen yet";
+  return `${basis === "seen" ? "since" : "from about"} ${dayMonth(new Date(fromMs), clock)}`;
+}
+
+/** Its stages one after the other, the one that runs marked: by what was seen, not by the calendar. */
+const Stages = ({ progress, batch, clock }: Pick<TendingProps, "progress" | "batch" | "clock">) => (
   <ol className="flex flex-wrap gap-y-2">
     {progress.stages.map((stage, index) => {
-      // The open stage of a two-stage soak ends by warmth, not by the calendar.
-      const until = index === 0 && batch.seal?.atMs ? batch.seal.atMs : stage.untilMs;
-      const from = index === 1 && batch.seal?.atMs ? batch.seal.atMs : stage.fromMs;
-      const isNow = nowMs >= from && (until === null || nowMs < until);
+      // The open stage of a two-stage soak ends by the warmth that its own forecast goes by.
+      const sealMs = index === 1 && stage.basis === "reckoned" ? (batch.seal?.atMs ?? null) : null;
+      const at = progress.stages.findIndex(({ isNow }) => isNow);
       return (
         <li
           key={stage.name}
-          aria-current={isNow ? "step" : undefined}
-          className={`min-w-[9rem] flex-1 border-t-4 pr-3 pt-1.5 ${isNow ? "border-marigold" : nowMs >= from ? "border-ink" : "border-line"}`}
+          aria-current={stage.isNow ? "step" : undefined}
+          className={`min-w-[9rem] flex-1 border-t-4 pr-3 pt-1.5 ${stage.isNow ? "border-marigold" : index < at ? "border-ink" : "border-line"}`}
         >
           <p className="font-semibold">{stage.name}</p>
           <p className="reading text-[0.88rem] text-soft">
-            {dayMonth(new Date(from), clock)} {until === null ? "on" : `to ${dayMonth(new Date(until), clock)}`} ·{" "}
-            {stage.lid}
+            {sayStage(sealMs === null ? stage : { ...stage, fromMs: sealMs }, clock)} · {stage.lid}
           </p>
           <p className="text-[0.88rem] text-soft">{stage.note}</p>
         </li>
@@ -101,11 +104,11 @@ const Share = ({
 };
 
 /** A batch's stages and its programme: what was done, what was missed and what that means, and whose it is. */
-export const Tending = ({ batch, progress, people, shares, nowMs, running, clock }: TendingProps) => {
+export const Tending = ({ batch, progress, people, shares, running, clock }: TendingProps) => {
   const [sharing, setSharing] = useState<string | null>(null);
   return (
     <div className="grid gap-4">
-      {progress.stages.length > 0 ? <Stages progress={progress} batch={batch} nowMs={nowMs} clock={clock} /> : null}
+      {progress.stages.length > 0 ? <Stages progress={progress} batch={batch} clock={clock} /> : null}
       <ul className="divide-y divide-line border-y border-line empty:hidden">
         {progress.tending.map((task) => {
           const share = shares.find(({ act }) => act === task.act);

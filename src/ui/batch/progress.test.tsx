@@ -131,8 +131,24 @@ describe("stages and tending", () => {
       },
     ],
     stages: [
-      { name: "Souring", note: "It works.", fromMs: at(-100), untilMs: at(-20), lid: "airlock" },
-      { name: "Finishing", note: "Quiet.", fromMs: at(-20), untilMs: null, lid: "airlock" },
+      {
+        name: "Souring",
+        note: "It works.",
+        fromMs: at(-100),
+        untilMs: at(-20),
+        lid: "airlock",
+        basis: "seen",
+        isNow: false,
+      },
+      {
+        name: "Finishing",
+        note: "Quiet.",
+        fromMs: at(-20),
+        untilMs: null,
+        lid: "airlock",
+        basis: "reckoned",
+        isNow: true,
+      },
     ],
   });
   const people = [
@@ -142,7 +158,7 @@ describe("stages and tending", () => {
   it("tell what was missed with what that means, and mark the stage that runs", () => {
     renderWith(
       fakeActions(),
-      <Tending batch={batch} progress={tended} people={people} shares={[]} nowMs={NOW_MS} running clock={FARM} />,
+      <Tending batch={batch} progress={tended} people={people} shares={[]} running clock={FARM} />,
     );
     expect(screen.getByText(/Missed 16 Mar, 20 Mar\. Gas builds up\./)).toBeVisible();
     expect(screen.getByText("every 2 days · done 1 · missed 2")).toBeVisible();
@@ -150,10 +166,7 @@ describe("stages and tending", () => {
   });
   it("are given to a person and a part of the day", async () => {
     const actions = fakeActions();
-    renderWith(
-      actions,
-      <Tending batch={batch} progress={tended} people={people} shares={[]} nowMs={NOW_MS} running clock={FARM} />,
-    );
+    renderWith(actions, <Tending batch={batch} progress={tended} people={people} shares={[]} running clock={FARM} />);
     fireEvent.click(screen.getByRole("button", { name: "Who does it: Vent it" }));
     fireEvent.click(screen.getByRole("radio", { name: "Ben" }));
     fireEvent.click(screen.getByRole("radio", { name: "morning" }));

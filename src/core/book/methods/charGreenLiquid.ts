@@ -75,7 +75,9 @@ export const charGreenLiquid: Method = {
   ],
   stages: [
     stage("apart", "Apart", [0, 7], "breathable", "Stirred every day or two."),
-    stage("join", "To be joined", [7, null], "breathable", "When both smell calm."),
+    stage("join", "To be joined", [7, null], "breathable", "When both smell calm.", {
+      signs: [["smell", ["earthy"]]],
+    }),
   ],
   cues: [
     ...cues("smell", ["fresh green"], "not-yet", "the greens have hardly begun"),

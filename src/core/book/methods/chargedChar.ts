@@ -94,7 +94,9 @@ export const chargedChar: Method = {
   ],
   stages: [
     stage("sinking", "Sinking", [0, 1], "breathable", "Stir every half hour until most of it is under."),
-    stage("charging", "Charging", [1, null], "breathable", "Every few days a stir; keep it under."),
+    stage("charging", "Charging", [1, null], "breathable", "Every few days a stir; keep it under.", {
+      signs: [["solids", ["sunk"]]],
+    }),
   ],
   cues: [
     ...cues("solids", ["floating"], "not-yet", "char that floats still holds air"),

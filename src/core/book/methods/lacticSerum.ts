@@ -136,7 +136,9 @@ export const lacticSerum: Method = {
       ],
       stages: [
         stage("curdling", "Curdling", [0, 3], "breathable", "It thickens and sours."),
-        stage("parting", "Parting", [3, null], "breathable", "Curd up, serum clear below. Don't stir."),
+        stage("parting", "Parting", [3, null], "breathable", "Curd up, serum clear below. Don't stir.", {
+          signs: [["liquid", ["separated"]]],
+        }),
       ],
       cues: [
         ...CUES,
@@ -191,7 +193,7 @@ export const lacticSerum: Method = {
   ],
   stages: [
     stage("salted", "Salted", [0, 2], "airlock", "Quiet; slightly sour at the end."),
-    stage("sugared", "Sugared", [2, null], "airlock", "Gas through the lock, then quiet."),
+    stage("sugared", "Sugared", [2, null], "airlock", "Gas through the lock, then quiet.", { act: "fed" }),
   ],
   cues: CUES,
   tending: [

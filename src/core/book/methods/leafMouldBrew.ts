@@ -95,6 +95,7 @@ export const leafMouldBrew: Method = {
       [1, null],
       "breathable",
       "Patches, then a full head; look every six hours from now, nights too.",
+      { signs: [["surface", ["ring at the wall", "patches", "full head", "thick fine head"]]] },
     ),
   ],
   cues: [

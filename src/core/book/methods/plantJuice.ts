@@ -117,7 +117,12 @@ export const plantJuice: Method = {
   ],
   stages: [
     stage("drawing", "Drawing", [0, 2], "breathable", "The sugar wets through and the level sinks."),
-    stage("working", "Working", [2, null], "breathable", "Small bubbles; the plant lifts off the juice."),
+    stage("working", "Working", [2, null], "breathable", "Small bubbles; the plant lifts off the juice.", {
+      signs: [
+        ["surface", ["fine bubbles", "ring at the wall", "patches"]],
+        ["solids", ["floating"]],
+      ],
+    }),
   ],
   cues: [
     {

@@ -88,7 +88,9 @@ export const shellCalcium: Method = {
   ],
   stages: [
     stage("fizzing", "Fizzing", [0, 3], "breathable", "Most of the gas comes now."),
-    stage("slow", "Slow", [3, null], "breathable", "Fine bubbles from the shells, then none."),
+    stage("slow", "Slow", [3, null], "breathable", "Fine bubbles from the shells, then none.", {
+      signs: [["surface", ["fine bubbles", "still", "flat"]]],
+    }),
   ],
   cues: [
     ...cues(
