@@ -191,7 +191,8 @@ function clockCautions({ recipe, use, hoursPastExpiry, hoursSinceShelf }: ApplyC
       return [{ code: "expired", weight: "reason", hoursPast: hoursSinceShelf - soil }];
     return [];
   }
-  return hoursPastExpiry > 0 && use.id !== "compost"
+  // Past its day it is spent, not poison: bare ground takes it as the heap does.
+  return hoursPastExpiry > 0 && use.id !== "compost" && use.id !== "drench-bare"
     ? [{ code: "expired", weight: "reason", hoursPast: hoursPastExpiry }]
     : [];
 }

@@ -5,7 +5,6 @@ import { LOOKBACK_D } from "@/core/stock/outlook";
 import type { Farm } from "@/data/farm";
 import { listReceipts, listUse } from "@/data/movements";
 import type { OwnIngredient } from "@/data/ownIngredients";
-import { listPlots } from "@/data/plots";
 import { listFirstDays } from "@/data/stock";
 import { listStoresOnHand } from "@/data/stores";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
@@ -18,7 +17,7 @@ import { readDemands } from "./demands";
 import { shedItems, type ShedItem } from "./items";
 import { readShelfLots, type Shelf } from "./shelf";
 import { storeViews, type StoreView } from "./storeStates";
-import { takersOf } from "./takers";
+import { storeUses, type StoreUses } from "./takers";
 
 const DAY_MS = 86_400_000;
 /** One collator for all names: making one a comparison is what costs. */
@@ -50,7 +49,7 @@ export interface ShelfItem {
 }
 
 /** A store in the shed, with the beds that could take it before it is over. */
-export type ShedStore = StoreView & { readonly takers: readonly string[] };
+export type ShedStore = StoreView & StoreUses;
 
 export interface ShedView {
   readonly farm: FarmView;
@@ -108,16 +107,16 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
   const since = new Date(nowMs - LOOKBACK_D * DAY_MS);
   const [shelf, terms] = await Promise.all([readShelfLots(db, today), listSupplyTerms(db)]);
   const { own } = shelf;
-  const [stores, waters, use, receipts, firstDays, { demands }, plots] = await Promise.all([
+  const [stores, waters, use, receipts, firstDays, { demands }] = await Promise.all([
     listStoresOnHand(db),
     readWaters(ctx),
     listUse(db, since),
     listReceipts(db, isoDay(since, farm), collected(terms, own)),
     listFirstDays(db),
     readDemands(db, today, farm),
-    listPlots(db),
   ]);
   const views = await storeViews(db, farm, stores, ctx.now());
+  const uses = await storeUses(db, farm, views, ctx.now());
   const items = shedItems(shelf, { terms, flows: [...use, ...receipts], firstDays, demands, nowMs });
   const soonest = new Map(items.map((item) => [item.itemId, urgency(item, nowMs)]));
   return {
@@ -125,7 +124,7 @@ export async function readShed(ctx: Context, farm: Farm): Promise<ShedView> {
     nowMs,
     today,
     items: items.toSorted((a, b) => soonest.get(a.itemId)! - soonest.get(b.itemId)! || BY_WORD.compare(a.name, b.name)),
-    stores: views.map((view, index) => ({ ...view, takers: takersOf(stores[index]!, plots, nowMs) })),
+    stores: views.map((view) => ({ ...view, ...uses.get(view.id)! })),
     waters,
     own,
   };

@@ -78,8 +78,14 @@ describe("what the shed brings into the round", () => {
     });
     const ofStore = async () => (await titles()).filter((title) => title.startsWith("Extract"));
     expect(await ofStore()).toEqual([]);
-    await farm.scratch.pool.query("update store set expires_at = ? where id = ?", [later(2), storeId]);
-    expect(await ofStore()).toEqual(["Extract: use it before it is over"]);
+    await farm.scratch.pool.query("update store set shelf_from = ?, expires_at = ? where id = ?", [
+      hoursAgo(400),
+      later(2),
+      storeId,
+    ]);
+    expect(await ofStore()).toContain("Extract: use it, 2 days left");
+    const [task] = (await round()).filter(({ title }) => title.startsWith("Extract: use it"));
+    expect(task!.why).toMatch(/^60 L, until .*No bed could take it as it stands$/);
     await farm.scratch.pool.query("update store set shelf_from = ?, expires_at = ? where id = ?", [
       hoursAgo(50),
       hoursAgo(1),

@@ -9,18 +9,20 @@ import type { Farm } from "@/data/farm";
 import { listOpenPlans, type Plan } from "@/data/plans";
 import { listStoresOnHand } from "@/data/stores";
 import { sayStock, sayVolume } from "@/formats/amounts";
-import { isoDay } from "@/formats/times";
+import { isoDay, sayDuration, sayMoment } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
 import type { RoundDraft } from "../roundTask";
 import { readShelfLots } from "./shelf";
 import { storeViews } from "./storeStates";
-import { WARN_H } from "./takers";
+import { storeUses } from "./takers";
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 const SHED_ORDER = 1000;
+/** In its last day a store is for now. */
+const LAST_DAY_H = 24;
 
 export interface OpenMixing {
   readonly id: number;
@@ -83,6 +85,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
   const rise = nextRise(farm, now);
   const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
   const views = await storeViews(db, farm, stores, ctx.now());
+  const uses = await storeUses(db, farm, views, ctx.now());
+  const takersOf = (id: number) => uses.get(id)?.takers ?? [];
   const task = (
     key: string,
     title: string,
@@ -133,22 +137,20 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
         `/shed?item=${itemId}`,
       ),
     ),
-    ...stores
-      .filter(
-        ({ expiresAt, atOnce }) => !atOnce && expiresAt.getTime() - now < WARN_H * HOUR_MS && expiresAt.getTime() > now,
-      )
-      .map((store) =>
+    ...views.flatMap((view) => {
+      const { alertH, takers } = uses.get(view.id)!;
+      if (alertH === null || view.onHandL <= 0) return [];
+      const leftH = (view.expiresMs - now) / HOUR_MS;
+      return [
         task(
-          `store-${store.id}`,
-          `${store.label}: use it before it is over`,
-          sayVolume(store.onHandL, "metric"),
-          `/field?store=${store.id}`,
-          {
-            dueMs: store.expiresAt.getTime(),
-            urgency: "later",
-          },
+          `store-${view.id}-${alertH}`,
+          `${view.label}: use it, ${sayDuration(leftH)} left`,
+          `${sayVolume(view.onHandL, farm.units)}, until ${sayMoment(new Date(view.expiresMs), ctx.now(), clock)}. ${takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands"}`,
+          `/field?store=${view.id}`,
+          { dueMs: view.expiresMs, urgency: leftH <= LAST_DAY_H ? "now" : "later" },
         ),
-      ),
+      ];
+    }),
     ...views
       .filter(({ loosenMs, onHandL }) => onHandL > 0 && loosenMs !== null && loosenMs <= now + DAY_MS)
       .map(({ id, label, loosenMs }) =>
@@ -183,7 +185,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
         task(
           `over-${store.id}`,
           `${store.label}: over, to the heap or bare ground`,
-          sayVolume(store.onHandL, "metric"),
+          `${sayVolume(store.onHandL, farm.units)}${takersOf(store.id).length > 0 ? `; bare: ${takersOf(store.id).join(", ")}` : ""}`,
           "/shed",
         ),
       ),

@@ -1,14 +1,14 @@
 "use client";
 import Link from "next/link";
 import { sayVolume } from "@/formats/amounts";
-import { fullDate, sayDuration } from "@/formats/times";
+import { fullDate, sayDuration, sayMoment } from "@/formats/times";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
 import { Button, buttonLook } from "../kit/Button";
 import { Bottle } from "./shelfDrawings";
 import { sayStoreNeed } from "./storeWords";
 
 const HOUR_MS = 3_600_000;
-/** Warned so far ahead. */
+/** So near its end the hour is said, not only the day. */
 const SOON_H = 72;
 
 function sayLife(
@@ -17,11 +17,17 @@ function sayLife(
 ): { text: string; tone: "text-soft" | "font-semibold" | "font-semibold text-rust" } {
   const leftH = (store.expiresMs - view.nowMs) / HOUR_MS;
   if (leftH < 0)
-    return { text: `■ over by ${sayDuration(-leftH)}: compost or bare ground`, tone: "font-semibold text-rust" };
-  const until = `to ${fullDate(new Date(store.expiresMs), view.farm)}`;
+    return {
+      text: `■ over by ${sayDuration(-leftH)}: ${store.smelt === "off" ? "the heap only" : "compost or bare ground"}`,
+      tone: "font-semibold text-rust",
+    };
+  const ends = new Date(store.expiresMs);
   return leftH <= SOON_H
-    ? { text: `▲ only ${sayDuration(leftH)} left, ${until}`, tone: "font-semibold" }
-    : { text: `keeps ${sayDuration(leftH)} more, ${until}`, tone: "text-soft" };
+    ? {
+        text: `▲ only ${sayDuration(leftH)} left, to ${sayMoment(ends, new Date(view.nowMs), view.farm)}`,
+        tone: "font-semibold",
+      }
+    : { text: `keeps ${sayDuration(leftH)} more, to ${fullDate(ends, view.farm)}`, tone: "text-soft" };
 }
 
 const CONTAINER_WORDS = { breathable: "breathing lid", sealed: "tight lid", vented: "vented" } as const;
@@ -37,6 +43,8 @@ const StoreItem = ({
 }) => {
   const life = sayLife(store, view);
   const over = store.expiresMs < view.nowMs;
+  // Past its day only what nothing speaks against is offered; the heap has a way of its own.
+  const goesOut = over ? store.free.some((use) => use !== "compost") : store.mayGoOut;
   const need = sayStoreNeed(store, view);
   return (
     <li className="flex flex-col items-center text-center">
@@ -60,7 +68,7 @@ const StoreItem = ({
         {store.takers.length > 0 ? `. Could take it: ${store.takers.join(", ")}` : ""}
       </p>
       <div className="mt-auto flex w-full flex-wrap justify-center gap-1">
-        {over ? null : (
+        {!goesOut ? null : (
           <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
             Apply
           </Link>

@@ -48,12 +48,21 @@ const SHED: ShedView = {
   own: [],
   items: [jar()],
   stores: [
-    { ...storeOf(), takers: [] },
+    { ...storeOf(), free: [], mayGoOut: true, alertH: null, takers: [] },
     {
       ...storeOf({ id: 2, label: "Old tea", recipe: bookDocument("aerated-tea"), expiresMs: at(-17) }),
+      free: ["compost"],
+      mayGoOut: true,
+      alertH: null,
       takers: ["Bare bed"],
     },
-    { ...storeOf({ id: 3, label: "Can", partNo: 2, expiresMs: at(20), container: "vented" }), takers: ["Bed 1"] },
+    {
+      ...storeOf({ id: 3, label: "Can", partNo: 2, expiresMs: at(20), container: "vented" }),
+      free: [],
+      mayGoOut: true,
+      alertH: null,
+      takers: ["Bed 1"],
+    },
   ],
 };
 const lot = (id: number, change: Partial<ItemView["lots"][number]> = {}): ItemView["lots"][number] => ({

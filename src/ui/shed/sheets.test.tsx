@@ -211,7 +211,7 @@ describe("a store", () => {
     own: [],
     waters: WATERS,
   };
-  const STORE: ShedStore = { ...storeOf(), takers: [] };
+  const STORE: ShedStore = { ...storeOf(), free: [], mayGoOut: true, alertH: null, takers: [] };
   const open = (actions = fakeActions()) => {
     renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={closed} />);
     return actions;
