@@ -1,3 +1,5 @@
+import { HAZARD_WORDS } from "@/core/paper/label";
+import { LABEL_LANGUAGES, LABEL_WORDS } from "./labelLanguage";
 import { markerLines, sayLabel } from "./labelText";
 
 const UTC = { timeZone: "UTC" };
@@ -10,7 +12,8 @@ const LABEL = {
   useByMs: null,
   contents: ["Water", "Molasses"],
   maker: "Ana",
-  dilution: { partsWater: 250, use: "Drench" },
+  byTheHour: false,
+  dilution: { partsWater: 250, use: "drench-growing" },
   cautions: ["gas-pressure"],
 } as const;
 
@@ -28,6 +31,21 @@ describe("a label in words", () => {
     expect(sayLabel({ ...LABEL, expected: null, useByMs: ms("2032-08-20") }, UTC).ready).toBe("use by 20 Aug 2032");
     expect(sayLabel({ ...LABEL, expected: { fromMs: null, toMs: null } }, UTC).ready).toMatch(/look and smell/);
   });
+  it("tells the hour too of what lives for hours", () =>
+    expect(
+      sayLabel({ ...LABEL, expected: null, useByMs: Date.parse("2032-08-20T16:40:00Z"), byTheHour: true }, UTC).ready,
+    ).toBe("use by 20 Aug 2032, 16:40"));
+  it.each(LABEL_LANGUAGES)("has every hazard, caution and use in %s, and none longer than a lid holds", (language) => {
+    const words = LABEL_WORDS[language];
+    for (const caution of Object.keys(HAZARD_WORDS) as (keyof typeof HAZARD_WORDS)[]) {
+      expect(words.hazards[caution]!.length).toBeLessThan(32);
+      expect(words.cautions[caution]!.length).toBeGreaterThan(10);
+    }
+    const text = sayLabel({ ...LABEL, cautions: ["manure", "gas-pressure"] }, UTC, language);
+    expect(text.hazards.map(({ caution }) => caution)).toEqual(["manure", "gas-pressure"]);
+    expect(markerLines(text).slice(0, 2)).toEqual([text.notToDrink, text.hazards[0]!.words]);
+    if (language !== "en") expect(JSON.stringify(text)).not.toMatch(/DRINK|SOIL|growing/);
+  });
   it("never leaves out that it is not to drink", () => {
     const text = sayLabel(LABEL, UTC);
     expect(text.never).toContain("NOT TO DRINK");
@@ -35,7 +53,7 @@ describe("a label in words", () => {
     expect(markerLines(text).every((line) => line.length < 60)).toBe(true);
   });
   it("says the thinning, or that it is not put on", () => {
-    expect(sayLabel(LABEL, UTC).dilution).toBe("1:250 drench");
+    expect(sayLabel(LABEL, UTC).dilution).toBe("1:250 drench, growing plants");
     expect(sayLabel({ ...LABEL, dilution: null }, UTC).dilution).toBe("not put on as it is");
   });
 });

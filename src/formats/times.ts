@@ -26,6 +26,9 @@ export const dayMonth = (at: Date, { timeZone }: FarmClock): string =>
   formatter(timeZone, "dayMonth", { day: "numeric", month: "short" }).format(at);
 export const fullDate = (at: Date, { timeZone }: FarmClock): string =>
   formatter(timeZone, "full", { day: "numeric", month: "short", year: "numeric" }).format(at);
+/** A day by the farm's calendar, as another language writes it. @example dateIn(at, clock, "es"); // "2 mar 2031" */
+export const dateIn = (at: Date, { timeZone }: FarmClock, locale: string): string =>
+  new Intl.DateTimeFormat(locale, { day: "numeric", month: "short", year: "numeric", timeZone }).format(at);
 /** The farm's calendar day, "2031-03-02". */
 export const isoDay = (at: Date, { timeZone }: FarmClock): string => {
   const parts = Object.fromEntries(

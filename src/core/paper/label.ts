@@ -2,7 +2,7 @@ import { usualRate } from "../book";
 import type { CautionId } from "../book/cautions";
 import { findIngredient } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
-import { findUse } from "../book/uses";
+import type { UseId } from "../book/uses";
 
 /** What stands on a drum or jar, as facts; the words and dates are put on it where it is shown. */
 export interface LabelFacts {
@@ -14,9 +14,11 @@ export interface LabelFacts {
   readonly expected: { readonly fromMs: number | null; readonly toMs: number | null } | null;
   /** Once strained: to be used by. */
   readonly useByMs: number | null;
+  /** It lives for hours: its hour matters, not only its day. */
+  readonly byTheHour: boolean;
   readonly contents: readonly string[];
   readonly maker: string;
-  readonly dilution: { readonly partsWater: number; readonly use: string } | null;
+  readonly dilution: { readonly partsWater: number; readonly use: UseId } | null;
   readonly cautions: readonly CautionId[];
 }
 
@@ -82,7 +84,7 @@ export const contentsOf = (
 /** How it goes on, as a label has room to say. */
 export function labelDilution(recipe: Pick<Recipe, "uses">): LabelFacts["dilution"] {
   const rate = usualRate(recipe);
-  return rate ? { partsWater: rate.partsWater.default, use: findUse(rate.use).name } : null;
+  return rate ? { partsWater: rate.partsWater.default, use: rate.use } : null;
 }
 
 /** A batch's number with its part. @example labelNumber(12, 3); // "12/3" */

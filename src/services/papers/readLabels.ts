@@ -20,6 +20,8 @@ import { carriedOfBatches } from "../safety/carriedOf";
 import { hazardsOfBatches } from "../shed/batchHazards";
 
 const HOUR_MS = 3_600_000;
+/** What keeps for less is told by the hour. */
+const BY_THE_HOUR_H = 48;
 /** What of that which a liquid carries stands on its label. */
 const CARRIED_CAUTION: Readonly<Record<Carried, readonly CautionId[]>> = {
   "dung": ["manure"],
@@ -90,6 +92,7 @@ export async function readLabels(
           number: labelNumber(batchId, store.partNo),
           expected: null,
           useByMs: store.expiresAt.getTime(),
+          byTheHour: store.expiresAt.getTime() - store.shelfFrom.getTime() < BY_THE_HOUR_H * HOUR_MS,
           litres: store.onHandL,
           place: store.place,
         }))
@@ -100,6 +103,7 @@ export async function readLabels(
             number: labelNumber(batchId, null),
             expected: window ? { fromMs: moment(window.start.p10), toMs: moment(window.start.p90) } : null,
             useByMs: null,
+            byTheHour: false,
             litres: standsIn(batch),
             place: batch.vesselName,
           },

@@ -1,11 +1,13 @@
 "use client";
 import { useState } from "react";
 import type { ActionError } from "@/contracts/actions/requests";
+import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";
 import { offTarget, type StepState } from "@/core/mixing/progress";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { Button } from "../kit/Button";
+import { CautionPictures } from "../kit/CautionPictures";
 import { Refusal } from "../kit/Refusal";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { WeighPanel } from "../measures/WeighPanel";
@@ -57,7 +59,10 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
   };
   return (
     <section aria-label={step.title} className="border-2 border-ink bg-chalk p-4">
-      <h2 className="text-2xl">{step.title}</h2>
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="text-2xl">{step.title}</h2>
+        {step.amount ? <CautionPictures cautions={INGREDIENT_FACTS[step.amount.ingredient].cautions} /> : null}
+      </div>
       {step.amount && planned !== null ? (
         <p className="mt-1">
           <span className="reading text-5xl font-semibold">{sayStock(planned, step.amount.unit, units)}</span>

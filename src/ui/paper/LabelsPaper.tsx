@@ -1,13 +1,13 @@
 "use client";
 import { GlassWater } from "lucide-react";
-import { HAZARD_WORDS } from "@/core/paper/label";
 import { labelsPerPage, type Paper } from "@/core/paper/papers";
+import { LABEL_LANGUAGES, LANGUAGE_NAMES, type LabelLanguage } from "@/formats/labelLanguage";
 import { markerLines, sayLabel, type LabelText } from "@/formats/labelText";
 import { sayVolume } from "@/formats/amounts";
 import type { LabelsView } from "@/services/papers/readLabels";
 import { CAUTION_ICONS } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
-import { NumberField } from "../kit/fields";
+import { NumberField, SelectField } from "../kit/fields";
 import { Code } from "./Code";
 import { PaperBar } from "./PaperBar";
 import { Page, PageRule } from "./PaperSheet";
@@ -34,29 +34,20 @@ const Row = ({ name, children }: { readonly name: string; readonly children: Rea
 );
 
 /** What hurts stands before all else: not to drink, and the hazards, each with its picture. */
-const HazardBand = ({
-  label,
-  text,
-  scale,
-}: {
-  readonly label: Label;
-  readonly text: LabelText;
-  readonly scale: number;
-}) => (
+const HazardBand = ({ text, scale }: { readonly text: LabelText; readonly scale: number }) => (
   <div
     className="flex items-center gap-[0.6em] border-b-[0.5mm] border-black pb-[0.5em]"
     style={{ fontSize: `${3.6 * scale}mm` }}
   >
     <NoDrinking className="size-[2.6em] shrink-0" />
     <ul className="flex min-w-0 flex-1 flex-wrap gap-x-[0.8em] gap-y-[0.2em] font-bold leading-tight">
-      <li>NOT TO DRINK</li>
-      {text.hazards.map((hazard) => {
-        const caution = label.cautions.find((one) => HAZARD_WORDS[one] === hazard);
-        const Icon = caution ? CAUTION_ICONS[caution] : undefined;
+      <li>{text.notToDrink}</li>
+      {text.hazards.map(({ caution, words }) => {
+        const Icon = CAUTION_ICONS[caution];
         return (
-          <li key={hazard} className="flex items-center gap-[0.25em]">
+          <li key={caution} className="flex items-center gap-[0.25em]">
             {Icon ? <Icon aria-hidden className="size-[1.1em] shrink-0" strokeWidth={2.4} /> : null}
-            {hazard}
+            {words}
           </li>
         );
       })}
@@ -81,7 +72,7 @@ const DrumLabel = ({
     className="flex h-full min-h-0 flex-col overflow-hidden border-[0.6mm] border-black p-[2.5mm] leading-tight"
     style={{ fontSize: small ? "2.7mm" : "3.4mm" }}
   >
-    <HazardBand label={label} text={text} scale={small ? 0.72 : 1} />
+    <HazardBand text={text} scale={small ? 0.72 : 1} />
     <p
       className="mt-[1.5mm] line-clamp-2 font-display font-bold leading-none"
       style={{ fontSize: small ? "5.4mm" : "8mm" }}
@@ -98,13 +89,13 @@ const DrumLabel = ({
       </span>
     </p>
     <dl className="mt-[1.5mm] grid gap-[0.6mm] border-t-[0.4mm] border-black pt-[1.5mm]">
-      <Row name="made">{text.made}</Row>
-      <Row name={label.useByMs === null ? "ready" : "keeps"}>{text.ready}</Row>
-      <Row name="in it">
+      <Row name={text.rows.made}>{text.made}</Row>
+      <Row name={label.useByMs === null ? text.rows.ready : text.rows.keeps}>{text.ready}</Row>
+      <Row name={text.rows.inIt}>
         <span className="line-clamp-2">{text.contents}</span>
       </Row>
-      <Row name="put on">{text.dilution}</Row>
-      <Row name="made by">{text.maker}</Row>
+      <Row name={text.rows.putOn}>{text.dilution}</Row>
+      <Row name={text.rows.madeBy}>{text.maker}</Row>
     </dl>
     <div className="mt-[1.5mm] flex min-h-0 flex-1 items-end gap-[3mm] border-t-[0.4mm] border-black pt-[1.5mm]">
       <div className="min-w-0 flex-1 self-start">
@@ -142,13 +133,13 @@ const JarLabel = ({
     <div className="flex min-w-0 flex-1 flex-col gap-[0.5mm]">
       <div className="flex items-center gap-[1mm] font-bold">
         <NoDrinking className="size-[5mm] shrink-0" />
-        <p className="line-clamp-2">NOT TO DRINK. {text.hazards.join(". ")}</p>
+        <p className="line-clamp-2">{[text.notToDrink, ...text.hazards.map(({ words }) => words)].join(". ")}</p>
       </div>
       <p className="line-clamp-2 font-display font-bold leading-none" style={{ fontSize: "3.4mm" }}>
         {text.name}
       </p>
       <p className="reading font-bold">
-        {text.number} · made {text.made}
+        {text.number} · {text.rows.made} {text.made}
       </p>
       <p className="line-clamp-2">{text.ready}</p>
       <p className="truncate">{text.dilution}</p>
@@ -187,11 +178,14 @@ export const LabelsPaper = ({
   paper,
   copies,
   hand,
+  language,
 }: {
   readonly view: LabelsView;
   readonly paper: Paper;
   readonly copies: number;
   readonly hand: boolean;
+  /** The language of whoever opens the drum. */
+  readonly language: LabelLanguage;
 }) => {
   const to = usePaperQuery();
   const { columns, rows } = labelsPerPage(paper);
@@ -208,6 +202,13 @@ export const LabelsPaper = ({
             { value: "marker", label: "large hand" },
           ]}
         />
+        <SelectField label="Language" value={language} onChange={(event) => to("language", event.target.value)}>
+          {LABEL_LANGUAGES.map((one) => (
+            <option key={one} value={one}>
+              {LANGUAGE_NAMES[one]}
+            </option>
+          ))}
+        </SelectField>
         <div className="w-28">
           <NumberField
             label="Of each"
@@ -224,7 +225,7 @@ export const LabelsPaper = ({
         {hand
           ? view.labels.map((label) => (
               <Page key={label.number} paper={paper}>
-                <MarkerPage text={sayLabel(label, view.farm)} paper={paper} />
+                <MarkerPage text={sayLabel(label, view.farm, language)} paper={paper} />
               </Page>
             ))
           : chunked(all, columns * rows).map((page, number) => (
@@ -238,12 +239,12 @@ export const LabelsPaper = ({
                 >
                   {page.map((label, index) =>
                     paper.heightMm < 50 ? (
-                      <JarLabel key={index} label={label} text={sayLabel(label, view.farm)} view={view} />
+                      <JarLabel key={index} label={label} text={sayLabel(label, view.farm, language)} view={view} />
                     ) : (
                       <DrumLabel
                         key={index}
                         label={label}
-                        text={sayLabel(label, view.farm)}
+                        text={sayLabel(label, view.farm, language)}
                         view={view}
                         small={paper.widthMm < 80}
                       />

@@ -2,10 +2,12 @@ import { CAUTIONS } from "@/core/book/cautions";
 import type { Paper } from "@/core/paper/papers";
 import { sayMeasured } from "@/formats/measured";
 import { sayStock } from "@/formats/amounts";
+import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";
 import { fullDate } from "@/formats/times";
 import type { MixingView } from "@/services/mixing/readMixing";
 import { LongPage } from "./PaperSheet";
+import { CautionPictures } from "../kit/CautionPictures";
 import { PaperBar } from "./PaperBar";
 import { TickBox } from "./ShoppingPaper";
 
@@ -48,7 +50,13 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
                 </td>
                 <td className="py-[1.6mm] pr-[3mm]">
                   <span className="font-semibold">{step.title}</span>
-                  {step.amount?.live ? " (alive)" : ""}
+                  {step.amount?.live ? " (alive)" : ""}{" "}
+                  {step.amount ? (
+                    <CautionPictures
+                      cautions={INGREDIENT_FACTS[step.amount.ingredient].cautions}
+                      className="size-[4.5mm]"
+                    />
+                  ) : null}
                   <span className="block text-[0.88em]">
                     {step.text}
                     {step.checks.length > 0 ? ` ${step.checks.map((check) => `☐ ${check}`).join("  ")}` : ""}

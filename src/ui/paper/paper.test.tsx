@@ -25,9 +25,10 @@ const label = (number: string, change: Partial<LabelsView["labels"][number]> = {
   madeMs: at(-500),
   expected: null,
   useByMs: at(900),
+  byTheHour: false,
   contents: ["Water", "Molasses"],
   maker: "Ana",
-  dilution: { partsWater: 250, use: "Drench" },
+  dilution: { partsWater: 250, use: "drench-growing" },
   cautions: ["gas-pressure", "manure"],
   litres: 20,
   place: "porch",
@@ -41,7 +42,10 @@ const VIEW: LabelsView = {
   address: "http://farm.test/batches/12",
 };
 const open = (paper: string, copies = 1, hand = false) =>
-  renderWith(fakeActions(), <LabelsPaper view={VIEW} paper={paperNamed(paper)} copies={copies} hand={hand} />);
+  renderWith(
+    fakeActions(),
+    <LabelsPaper view={VIEW} paper={paperNamed(paper)} copies={copies} language="en" hand={hand} />,
+  );
 
 describe("labels", () => {
   it("say all that a drum has to, and are alike for every can", () => {

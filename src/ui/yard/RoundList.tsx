@@ -4,6 +4,7 @@ import { clsx } from "clsx";
 import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
 import type { RoundDone, RoundTask } from "@/services/roundTask";
+import { TaskPicture } from "./TaskPicture";
 
 interface RoundListProps {
   readonly tasks: readonly RoundTask[];
@@ -41,6 +42,7 @@ const TaskLine = ({ task, nowMs, clock, busyKey, onTouch }: TaskLineProps) => (
     >
       <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>
         {when(task, nowMs, clock)}
+        <TaskPicture touch={task.touch} />
       </span>
       <span className="min-w-0">
         <span className="block font-semibold leading-tight">{task.title}</span>

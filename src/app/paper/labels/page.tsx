@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { notFound } from "next/navigation";
 import { paperNamed } from "@/core/paper/papers";
+import { isLabelLanguage } from "@/formats/labelLanguage";
 import { readLabels } from "@/services/papers/readLabels";
 import { LabelsPaper } from "@/ui/paper/LabelsPaper";
 import { openPage } from "../../openPage";
@@ -13,6 +14,7 @@ interface LabelsQuery {
   readonly paper?: string;
   readonly copies?: string;
   readonly hand?: string;
+  readonly language?: string;
 }
 
 /** The address that a phone in the yard opens: the one that this page itself was asked for by. */
@@ -22,7 +24,7 @@ async function originOf(): Promise<string> {
 }
 
 export default async function LabelsPage({ searchParams }: { readonly searchParams: Promise<LabelsQuery> }) {
-  const { batch = "", paper, copies = "1", hand } = await searchParams;
+  const { batch = "", paper, copies = "1", hand, language } = await searchParams;
   const origin = await originOf();
   const page = await openPage(({ ctx, farm }) =>
     /^\d{1,15}$/.test(batch) ? readLabels(ctx, farm, Number(batch), origin) : Promise.resolve(null),
@@ -30,5 +32,13 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
   if (page.type !== "open") return null;
   if (!page.value) notFound();
   const count = /^\d{1,2}$/.test(copies) ? Math.min(50, Math.max(1, Number(copies))) : 1;
-  return <LabelsPaper view={page.value} paper={paperNamed(paper)} copies={count} hand={hand === "1"} />;
+  return (
+    <LabelsPaper
+      view={page.value}
+      paper={paperNamed(paper)}
+      copies={count}
+      hand={hand === "1"}
+      language={isLabelLanguage(language) ? language : "en"}
+    />
+  );
 }
