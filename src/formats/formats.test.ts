@@ -125,7 +125,12 @@ describe("verdicts in words", () => {
     );
   });
   it("say what temperature they rest on", () => {
-    expect(sayReason({ code: "warmth", meanC: 14, basis: "air", share: 0.61, comfortLowC: 20 }, telling)).toBe(
+    expect(
+      sayReason(
+        { code: "warmth", meanC: 14, basis: "air", share: 0.61, comfortLowC: 20, comfortHighC: 28, nowC: 15 },
+        telling,
+      ),
+    ).toBe(
       "14 °C over the last day (worked out from the air), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
     );
   });

@@ -40,6 +40,8 @@ const BASIS_WORDS = {
   stated: "as stated at the start",
   guessed: "a guess: nothing was read",
 } as const;
+/** So far outside its comfort is said. */
+const OFF_C = 0.5;
 const listWords = (words: readonly string[]) =>
   words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`;
 export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(startedAt.getTime() + hour * 3_600_000);
@@ -47,8 +49,17 @@ export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(s
 function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }: Telling): string {
   const share = Math.round(Math.min(1.5, reason.share) * 20) * 5;
   const progress = share >= 100 ? "most are ready by now" : `it is about ${share} % of the way to ready`;
-  const cool = reason.meanC < reason.comfortLowC - 0.5 ? ", cooler than it likes" : "";
-  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; in such warmth ${progress}.`;
+  const cool =
+    reason.meanC < reason.comfortLowC - OFF_C
+      ? ", cooler than it likes"
+      : reason.meanC > reason.comfortHighC + OFF_C
+        ? ", warmer than it likes"
+        : "";
+  const hotNow =
+    reason.nowC > reason.comfortHighC + OFF_C
+      ? ` Now it stands at ${sayTemperature(reason.nowC, units)}; it likes ${sayTemperature(reason.comfortLowC, units)} to ${sayTemperature(reason.comfortHighC, units)}: shade it, or move it where it is cool.`
+      : "";
+  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; in such warmth ${progress}.${hotNow}`;
 }
 
 function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {

@@ -39,10 +39,14 @@ const sinceLast = (what: string, lastH: number | null, nowH: number): string =>
   lastH === null ? `not ${what} yet` : `last ${what} ${sayDuration(Math.max(0, nowH - lastH))} ago`;
 const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
+/** What is over wants no more stirring and feeding; gas is let out of it until it is emptied. */
+const isOver = ({ state, spoilt }: BatchView): boolean => state === "past" || spoilt === "discard";
+
 function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): RoundDraft[] {
   const nowH = hourOf(batch, now);
-  return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate).map(
-    ({ task, dueH, late, lastH }) => {
+  return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate)
+    .filter(({ task: { act } }) => !isOver(view) || act === "vented")
+    .map(({ task, dueH, late, lastH }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       const since = task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : [];
       return {
@@ -56,8 +60,7 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
         touch: touchFor(task.act, batch.id),
         vesselOrder: order,
       };
-    },
-  );
+    });
 }
 
 /** Whether fit hours come before a window closes, in words. */

@@ -18,7 +18,8 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
       touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
     });
-  if (view.powerOff && view.hasHeater && !view.aerated && living)
+  // What the cold has stopped wants its heater the most.
+  if (view.powerOff && view.hasHeater && !view.aerated && (living || view.state === "stuck"))
     drafts.push({
       ...base,
       key: `${batch.id}-heater`,

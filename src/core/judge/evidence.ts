@@ -76,6 +76,8 @@ export function warmthReason({ forecast, recipe }: JudgeInput): VerdictReason {
     basis: forecast.temperatureBasis,
     share: forecast.share,
     comfortLowC: recipe.comfortC.low,
+    comfortHighC: recipe.comfortC.high,
+    nowC: forecast.liquidNowC,
   };
 }
 

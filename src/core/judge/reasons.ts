@@ -26,6 +26,9 @@ export type VerdictReason =
       readonly basis: Basis;
       readonly share: number;
       readonly comfortLowC: number;
+      readonly comfortHighC: number;
+      /** As it stands now, °C. */
+      readonly nowC: number;
     }
   /** Against the usual of these days, hours; above 0 is ahead. */
   | { readonly code: "pace"; readonly aheadH: number; readonly spell: WarmthSpell }

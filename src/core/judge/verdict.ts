@@ -11,8 +11,7 @@ import {
   type JudgeInput,
 } from "./evidence";
 import { countedPh } from "./log";
-import { holdOnAir } from "./holdOnAir";
-import { smellAhead } from "./nextSmell";
+import { asides } from "./asides";
 import { phReasons } from "./phEvidence";
 import { latestAirOff, longestAirGap, type VerdictReason } from "./reasons";
 import { spoiltOf } from "./spoilt";
@@ -268,25 +267,6 @@ function withWhatIsUndone(input: JudgeInput, verdict: Judged): Judged {
   };
 }
 
-/** What is said besides, whatever the rule found. */
-function asides({ forecast, recipe, log, nowH }: JudgeInput, evidence: Evidence): VerdictReason[] {
-  const hold = holdOnAir(recipe, log, forecast.window.end.p50);
-  const smell = smellAhead(recipe, log);
-  const surprising = forecast.surprises.find((surprise) => surprise.surprising);
-  return [
-    ...(evidence.disagreeing ? [evidence.disagreeing] : []),
-    ...(forecast.contradictory && !evidence.disagreeing && !evidence.phAtOdds
-      ? [{ code: "contradictory" } as const]
-      : []),
-    ...(surprising ? [{ code: "surprising", what: surprising.type } as const] : []),
-    ...(forecast.stageFromH > 0 ? [{ code: "fed-anew", hour: forecast.stageFromH } as const] : []),
-    ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
-    ...(forecast.stuck.codes.includes("slow") ? [{ code: "slow" } as const] : []),
-    ...(hold ? [{ code: "held-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),
-    ...(smell ? [{ code: "smell-ahead", ...smell } as const] : []),
-  ];
-}
-
 /**
  * One verdict with its reasons. Failure signs come first and stay, whatever is smelt later; then cold; then the method's own rule:
  * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready
@@ -307,7 +287,7 @@ export function judge(input: JudgeInput): Verdict {
   }
   const evidence = weighSigns(input);
   const verdict = withWhatIsUndone(input, standingStill(input) ?? byRule(evidence));
-  return { ...verdict, reasons: [...verdict.reasons, ...asides(input, evidence)], spoilt: null };
+  return { ...verdict, reasons: [...verdict.reasons, ...asides(input, evidence, verdict.state)], spoilt: null };
 }
 
 const lastLookH = ({ log }: JudgeInput): number =>

@@ -260,8 +260,9 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
       ) : null}
       {scaled.liquidL > 0 ? (
         <p className="text-[0.9rem] text-soft">
-          {sayVolume(scaled.liquidL, units)} of liquid, {sayVolume(scaled.solidsL, units)} pushed up by solids:{" "}
-          {sayVolume(scaled.occupiedL, units)} in all.
+          {recipe.family === "solid"
+            ? `It takes up ${sayVolume(scaled.occupiedL, units)} in all, with ${sayVolume(scaled.liquidL, units)} of liquid soaked into it.`
+            : `It stands at ${sayVolume(scaled.occupiedL, units)}: ${sayVolume(scaled.liquidL, units)} poured in, the solids take up ${sayVolume(scaled.solidsL, units)}.`}
         </p>
       ) : null}
     </>

@@ -1,3 +1,4 @@
+import { createElement } from "react";
 import {
   Boxes,
   Brush,
@@ -56,7 +57,5 @@ function iconOf(touch: RoundTouch): LucideIcon {
 }
 
 /** What a task asks of the hand, as a picture: for who does not read the language. */
-export const TaskPicture = ({ touch }: { readonly touch: RoundTouch }) => {
-  const Icon = iconOf(touch);
-  return <Icon aria-hidden className="mt-0.5 size-6" strokeWidth={1.8} />;
-};
+export const TaskPicture = ({ touch }: { readonly touch: RoundTouch }) =>
+  createElement(iconOf(touch), { "aria-hidden": true, "className": "mt-0.5 size-6", "strokeWidth": 1.8 });

@@ -1,0 +1,29 @@
+import type { Evidence, JudgeInput } from "./evidence";
+import { holdOnAir } from "./holdOnAir";
+import { smellAhead } from "./nextSmell";
+import type { VerdictReason } from "./reasons";
+import type { VerdictState } from "./verdictState";
+
+/** What is said besides, whatever the rule found. */
+export function asides(
+  { forecast, recipe, log, nowH }: JudgeInput,
+  evidence: Evidence,
+  state: VerdictState,
+): VerdictReason[] {
+  const hold = holdOnAir(recipe, log, forecast.window.end.p50);
+  // What is past its best is not to be waited for to smell worse.
+  const smell = state === "past" ? null : smellAhead(recipe, log);
+  const surprising = forecast.surprises.find((surprise) => surprise.surprising);
+  return [
+    ...(evidence.disagreeing ? [evidence.disagreeing] : []),
+    ...(forecast.contradictory && !evidence.disagreeing && !evidence.phAtOdds
+      ? [{ code: "contradictory" } as const]
+      : []),
+    ...(surprising ? [{ code: "surprising", what: surprising.type } as const] : []),
+    ...(forecast.stageFromH > 0 ? [{ code: "fed-anew", hour: forecast.stageFromH } as const] : []),
+    ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
+    ...(forecast.stuck.codes.includes("slow") ? [{ code: "slow" } as const] : []),
+    ...(hold ? [{ code: "held-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),
+    ...(smell ? [{ code: "smell-ahead", ...smell } as const] : []),
+  ];
+}
