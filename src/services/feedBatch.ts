@@ -2,6 +2,7 @@ import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import { findIngredient } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
+import { conflictIn } from "@/core/safety/together";
 import { closesRing } from "@/core/stock/lineage";
 import { listBatchLines, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
@@ -61,6 +62,8 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     const at = momentOf(ctx, request.at, batch.startedAt);
     const isWater = item.id === "water";
     if (isWater) requireRoomFor(batch, request.amount, "/amount");
+    const conflict = conflictIn([item.id, ...(await everIn(db, batch.id))]);
+    if (conflict) throw refuseAt("unfit", "/ingredientId", conflict.why);
     const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
     if (!isWater) {
       const lots = await drawOut(db, ctx, {
@@ -91,6 +94,12 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     await keepForecast(db, batch.id, entryId, ctx.now());
     return { entryId };
   });
+
+/** All that went into a batch, at its filling and since. */
+async function everIn(db: Queryable, batchId: number): Promise<string[]> {
+  const [lines, draws] = await Promise.all([listBatchLines(db, batchId), listDrawsOfBatch(db, batchId)]);
+  return [...lines.map(({ ingredientId }) => ingredientId), ...draws.map(({ ingredientId }) => ingredientId)];
+}
 
 /** What a litre or kilogram of a batch has cost, for a lot that is made of it. */
 export async function lotCostMinor(db: Queryable, batch: Batch, farm: Farm, share: number, now: Date): Promise<number> {

@@ -330,6 +330,34 @@ describe("batches that feed batches", () => {
   const add = (batchId: number, ingredientId: string, amount: number) =>
     addToBatch(farm.context(), { requestKey: key(), batchId, ingredientId, amount });
 
+  it("never puts ash into a drum with urine, whichever went in first", async () => {
+    await farm.lot("ash", 5, 0);
+    await farm.lot("char", 20, 0);
+    const batchId = await farm.fill(await farm.vessel("Dung drum", 200), "drum-manure-tea", 60, hoursAgo(30));
+    const { lines } = (await readBatch(farm.context(), (await findFarm(farm.scratch.db))!, batchId))!;
+    const other = lines.some(({ ingredientId }) => ingredientId === "urine") ? "ash" : "urine";
+    if (other === "urine") await farm.lot("urine", 5, 0);
+    expect(await refusalOf(add(batchId, other, 1))).toMatchObject({
+      code: "unfit",
+      fields: { "/ingredientId": expect.stringContaining("ash never goes") },
+    });
+  });
+  it("holds a tablespoon of salt for a teaspoon until somebody says why", async () => {
+    await farm.lot("potato", 20, 0);
+    await farm.lot("sea-salt", 5, 0);
+    await farm.lot("leaf-mould", 5, 0);
+    const vesselId = await farm.vessel("Brew drum", 120);
+    const request = farm.fillRequest(vesselId, "leaf-mould-brew", 80);
+    const salted = {
+      ...request,
+      lines: request.lines.map((line) => (line.ingredientId === "sea-salt" ? { ...line, used: 1.4 } : line)),
+    };
+    expect(await refusalOf(fillVessel(farm.context(), salted))).toMatchObject({
+      code: "reason-needed",
+      fields: { "/overrideReason": expect.stringContaining("stays in the soil") },
+    });
+    await fillVessel(farm.context(), { ...salted, requestKey: key(), overrideReason: "for the asparagus" });
+  });
   it("take on a later day what the recipe has for it, from the shed", async () => {
     const batchId = await serum("Crock");
     expect((await pageOf(batchId)).later).toMatchObject([{ ingredient: "brown-sugar", onDay: 2, done: false }]);

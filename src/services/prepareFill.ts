@@ -5,6 +5,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { fits } from "@/core/quantity/fits";
 import { occupiedLitres } from "@/core/recipe/room";
+import { tooSalty } from "@/core/safety/salt";
 import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { listMethodsOfVessel } from "@/data/batches";
@@ -12,6 +13,7 @@ import type { Queryable } from "@/data/db";
 import { listOpenMixings } from "@/data/mixings";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
 import { atField, Refusal, refuseAt } from "./refusal";
 
 export type FillRequest = Omit<ActionRequest<"fillVessel">, "requestKey">;
@@ -143,6 +145,13 @@ export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe)
       "unfit",
       `/lines/${lines.findIndex(({ ingredient }) => ingredient === conflict.leaveOut)}/used`,
       conflict.why,
+    );
+  const salty = tooSalty(recipe, lines);
+  if (salty && !(request.overrideReason ?? "").trim())
+    throw refuseAt(
+      "reason-needed",
+      "/overrideReason",
+      `Salt: ${formatNumber(salty.gPerL, 2)} g to the litre; growers use ${formatNumber(salty.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`,
     );
   return { scaled, lines, filledL: requireRoom(vessel, recipe, lines) };
 }
