@@ -6,6 +6,7 @@ const AGO_H = [0, 0.5, 1, 2, 4, 8, 24] as const;
 const sayAgo = (hours: number) =>
   hours === 0 ? "just now" : hours < 1 ? "½ h ago" : hours === 24 ? "a day ago" : `${hours} h ago`;
 const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 const FIELD = "min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3";
 /** What a look of another day is taken for where nobody says. */
 const USUAL_TIME = "08:00";
@@ -34,7 +35,10 @@ interface WhenChoiceProps {
 
 export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange }: WhenChoiceProps) => {
   const today = isoDay(new Date(nowMs), clock);
-  const [lastOn, setLastOn] = useState({ day: today, time: USUAL_TIME });
+  const [lastOn, setLastOn] = useState({
+    day: isoDay(new Date(Math.max(startedMs, nowMs - DAY_MS)), clock),
+    time: USUAL_TIME,
+  });
   const on = (change: Partial<typeof lastOn>) => {
     const next = { ...lastOn, ...change };
     setLastOn(next);

@@ -38,8 +38,9 @@ const USUAL_L = "200";
 /** A recipe scaled by a vessel, an amount, a level, the land, or whatever runs out; the vessel's level moves as it is typed. */
 export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleSheetProps) => {
   const fits = view.vessels.filter(({ airW }) => !recipe.aerated || airW > 0);
-  const [vesselId, setVesselId] = useState<number | null>(fits.find(({ status }) => status === "free")?.id ?? null);
-  const vessel = view.vessels.find(({ id }) => id === vesselId);
+  const free = fits.filter(({ status }) => status === "free");
+  /** Undefined until somebody picks one; null for another one. */
+  const [picked, setPicked] = useState<number | null>();
   const [draft, setDraft] = useState<
     Omit<ScaleDraft, "recipe" | "diameterM" | "vesselL" | "splitVessels" | "bedsM2" | "units">
   >({
@@ -55,24 +56,29 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
     swaps: {},
   });
   const [typedL, setTypedL] = useState(USUAL_L);
-  const [splitIds, setSplitIds] = useState<readonly number[]>(
-    fits.filter(({ status }) => status === "free").map(({ id }) => id),
-  );
+  const [splitIds, setSplitIds] = useState<readonly number[]>(free.map(({ id }) => id));
   const [bedIds, setBedIds] = useState<readonly number[]>([]);
   const [distance, setDistance] = useState("");
   const set = (change: Partial<typeof draft>) => setDraft({ ...draft, ...change });
-  const vesselL = vessel ? String(vessel.volumeL) : typedL;
-  const result = workScale({
+  const asked = {
     ...draft,
     recipe,
     units: view.farm.units,
     bedsM2: view.beds.reduce((sum, { id, areaM2 }) => sum + (bedIds.includes(id) ? areaM2 : 0), 0),
-    vesselL,
-    diameterM: vessel?.diameterM ?? null,
     splitVessels: fits
       .filter(({ id }) => splitIds.includes(id))
       .map(({ id, volumeL, diameterM }) => ({ id: String(id), vesselL: volumeL, diameterM })),
-  });
+  };
+  // What the land wants decides the vessel, not the other way round: the smallest that takes it.
+  const smallest = () =>
+    free
+      .toSorted((a, b) => a.volumeL - b.volumeL)
+      .find(({ volumeL, diameterM }) => workScale({ ...asked, vesselL: String(volumeL), diameterM }).scaled !== null);
+  const vesselId =
+    picked === undefined ? (((draft.by === "land" ? smallest() : undefined) ?? free[0])?.id ?? null) : picked;
+  const vessel = view.vessels.find(({ id }) => id === vesselId);
+  const vesselL = vessel ? String(vessel.volumeL) : typedL;
+  const result = workScale({ ...asked, vesselL, diameterM: vessel?.diameterM ?? null });
   const { scaled, problem } = result;
   const at = (field: string) => (problem?.field === field ? problem.text : undefined);
   const basis = findIngredient(recipe.basis);
@@ -147,7 +153,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
             <SelectField
               label="Vessel"
               value={vesselId ?? ""}
-              onChange={(event) => setVesselId(event.target.value === "" ? null : Number(event.target.value))}
+              onChange={(event) => setPicked(event.target.value === "" ? null : Number(event.target.value))}
             >
               {fits.map(({ id, name, volumeL, status }) => (
                 <option key={id} value={id}>
