@@ -1,7 +1,7 @@
 import { readMaking } from "@/services/readMaking";
 import { readYard } from "@/services/readYard";
 import { FillSheet } from "@/ui/fill/FillSheet";
-import { recipeKeyFrom } from "@/ui/fill/recipeKey";
+import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { YardScreen } from "@/ui/yard/YardScreen";
 import { openPage } from "./openPage";
 
@@ -11,6 +11,10 @@ interface YardQuery {
   readonly school?: string;
   readonly version?: string;
   readonly plan?: string;
+  readonly amount?: string;
+  readonly include?: string;
+  readonly stated?: string;
+  readonly swaps?: string;
 }
 
 export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
@@ -41,6 +45,7 @@ export default async function YardPage({ searchParams }: { readonly searchParams
               : recipeKeyFrom(query, making.versions)
           }
           plan={plan}
+          start={plan ?? fillStartFrom(query)}
         />
       ) : null}
     </>

@@ -7,7 +7,7 @@ import type { RecipeKey } from "@/core/recipe/pick";
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
-import { queryOf } from "../fill/recipeKey";
+import { queryOf, sizeQuery } from "../fill/recipeKey";
 import { buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TickField } from "../kit/fields";
@@ -18,7 +18,7 @@ import { recipeContents } from "../yard/recipeContents";
 import { LandChoice } from "./LandChoice";
 import { ScaleResult } from "./ScaleResult";
 import { WaterNeed } from "./WaterNeed";
-import { workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
+import { amounts, workScale, type ScaleBy, type ScaleDraft } from "./scaleDraft";
 
 /** What the chooser knows already: so much of one ingredient is at hand. */
 export interface ScaleStart {
@@ -80,6 +80,18 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
   const vesselL = vessel ? String(vessel.volumeL) : typedL;
   const result = workScale({ ...asked, vesselL, diameterM: vessel?.diameterM ?? null });
   const { scaled, problem } = result;
+  // Filled to its line by itself, a vessel needs no size told; anything else is handed on as it stands.
+  const sized =
+    scaled && draft.by !== "vessel"
+      ? `&${sizeQuery({
+          basisAmount: scaled.basisAmount,
+          choice: {
+            include: draft.include,
+            stated: amounts("stated", draft.stated),
+            substitutes: Object.entries(draft.swaps).map(([instead, use]) => ({ instead, use })),
+          },
+        })}`
+      : "";
   const at = (field: string) => (problem?.field === field ? problem.text : undefined);
   const basis = findIngredient(recipe.basis);
   const drawnL = parseNumber(vesselL) ?? 0;
@@ -109,7 +121,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
           </p>
           {vessel && draft.by !== "split" ? (
             vessel.status === "free" ? (
-              <Link href={`/?fill=${vessel.id}&${queryOf(recipeKey)}`} className={buttonLook("strong")}>
+              <Link href={`/?fill=${vessel.id}&${queryOf(recipeKey)}${sized}`} className={buttonLook("strong")}>
                 Fill {vessel.name}
               </Link>
             ) : (

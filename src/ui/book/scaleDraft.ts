@@ -59,7 +59,8 @@ function typed(field: string, text: string, what: string): number | null {
   return value;
 }
 
-function amounts(group: "limits" | "stated", values: Readonly<Record<string, string>>): AmountOf[] {
+/** Amounts as typed, by ingredient; empty ones left out. @throws {RangeError} naming the field */
+export function amounts(group: "limits" | "stated", values: Readonly<Record<string, string>>): AmountOf[] {
   return Object.entries(values).flatMap(([id, text]) => {
     const amount = typed(`${group}/${id}`, text, findIngredient(id).name);
     return amount === null ? [] : [{ ingredient: id as IngredientId, amount }];

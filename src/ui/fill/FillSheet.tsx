@@ -25,6 +25,7 @@ import { FillTools } from "./FillTools";
 import { PlanSheet } from "./PlanSheet";
 import { ShellChemistry } from "./ShellChemistry";
 import { leansOnHeld } from "./fillPlan";
+import type { FillStart } from "./recipeKey";
 import { chosenRequest, fillRequest, mixingRequest } from "./fillRequest";
 import { useFill } from "./useFill";
 
@@ -37,14 +38,16 @@ interface FillSheetProps {
   readonly startWith: RecipeKey | null;
   /** The plan that this is the doing of. */
   readonly plan?: Plan | null;
+  /** How much is made to begin with; as much as fits where nobody said. */
+  readonly start?: FillStart | null;
 }
 
 /** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
-export const FillSheet = ({ vessel, making, farm, startWith, plan = null }: FillSheetProps) => {
+export const FillSheet = ({ vessel, making, farm, startWith, plan = null, start: begun = plan }: FillSheetProps) => {
   const router = useRouter();
   const act = useAct("fillVessel");
   const mixing = useAct("startMixing");
-  const fill = useFill(vessel, making, startWith, plan);
+  const fill = useFill(vessel, making, startWith, begun);
   const { units } = farm;
   const [started, setStarted] = useState(false);
   const [stated, setStated] = useState("");

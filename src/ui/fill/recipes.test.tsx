@@ -4,7 +4,7 @@ import type { RecipeKey } from "@/core/recipe/pick";
 import type { MakingView } from "@/services/readMaking";
 import { FARM, fakeActions, makingOf, NOW_MS, renderWith, shelfItem } from "@/testing/views";
 import { FillSheet } from "./FillSheet";
-import { queryOf, recipeKeyFrom } from "./recipeKey";
+import { fillStartFrom, queryOf, recipeKeyFrom, sizeQuery } from "./recipeKey";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
 
@@ -237,5 +237,26 @@ describe("filling by the farm's own version", () => {
     });
     expect(recipeKeyFrom({ method: "moon-water" }, [])).toBeNull();
     expect(recipeKeyFrom({}, [])).toBeNull();
+  });
+});
+
+describe("a size in an address", () => {
+  const start = {
+    basisAmount: 0.2418,
+    choice: {
+      include: ["kelp-meal"],
+      stated: [{ ingredient: "guano", amount: 0.2 }],
+      substitutes: [{ instead: "lactic-culture", use: "whey" }],
+    },
+  };
+  it("comes back as it was handed on", () =>
+    expect(fillStartFrom(Object.fromEntries(new URLSearchParams(sizeQuery(start))))).toEqual(start));
+  it("is none where it is no amount, and leaves out what nobody knows", () => {
+    for (const amount of [undefined, "", "0", "-3", "many", "Infinity"])
+      expect(fillStartFrom({ ...(amount === undefined ? {} : { amount }) })).toBeNull();
+    expect(fillStartFrom({ amount: "5", include: "moonlight", stated: "guano:x,dust:1", swaps: "whey" })).toEqual({
+      basisAmount: 5,
+      choice: { include: [], stated: [], substitutes: [] },
+    });
   });
 });

@@ -6,9 +6,10 @@ import type { Recipe } from "@/core/book/recipe";
 import type { AmountOf } from "@/core/recipe/scale";
 import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import type { MakingView } from "@/services/readMaking";
-import type { Plan, Vessel } from "@/services/types";
+import type { Vessel } from "@/services/types";
 import { readMeasured, typedAmount, type Measurable } from "@/formats/measured";
 import { useMeasures } from "../measures/measuresContext";
+import type { FillStart } from "./recipeKey";
 import { NO_WATER, type WaterDraft } from "../water/waterDraft";
 import { basisOf, measurableOf, planFill, type FillPlan, type FillSize } from "./fillPlan";
 
@@ -46,7 +47,7 @@ export function useFill(
   vessel: Vessel,
   making: MakingView,
   startWith: RecipeKey | null,
-  plan: Pick<Plan, "basisAmount" | "choice"> | null = null,
+  plan: FillStart | null = null,
 ): Fill {
   const { own, units } = useMeasures();
   const key = startWith ?? chosenKey(firstOf(vessel), making.choices);
