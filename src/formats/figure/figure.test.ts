@@ -1,7 +1,9 @@
 import fc from "fast-check";
+import { findRecipe } from "@/core/book";
 import { DomainError } from "@/core/errors";
 import { convert } from "@/core/quantity/convert";
 import { readAmount } from "@/core/quantity/typed/amount";
+import { sayVolume } from "../amounts";
 import { FIGURE_EXAMPLES, workOutFigure } from "./workOut";
 
 const METRIC = { units: "metric", measures: [] } as const;
@@ -114,5 +116,41 @@ describe("a figure that can't be worked out gets a hint", () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+describe("an ingredient in the hand", () => {
+  const metric = { units: "metric", measures: [] } as const;
+  it("serves so much water in each method that is counted by water, to the thinnest that growers go", () => {
+    const { answers } = workOutFigure("15 lb castings", metric);
+    const tea = answers.find(({ label }) => label === "water for aerated castings tea")!;
+    const { low, default: usual } = (
+      findRecipe("aerated-tea").ingredients.find(({ ingredient }) => ingredient === "castings")!.amount as {
+        perBasis: { low: number; default: number };
+      }
+    ).perBasis;
+    expect(tea.quantity!.value).toBeCloseTo((15 * 0.45359237) / usual, 6);
+    expect(tea.text).toContain(`to ${sayVolume((15 * 0.45359237) / low, "metric")}`);
+    expect(workOutFigure("6.8 kg of worm castings", metric).answers.length).toBeGreaterThan(0);
+  });
+  it("leaves a volume of a method a recipe, and says of what is neither that it knows it not", () => {
+    expect(workOutFigure("200 L cultured extract", metric).answers.some(({ label }) => label === "molasses")).toBe(
+      true,
+    );
+    expect(() => workOutFigure("5 kg moonlight", metric)).toThrow("moonlight");
+  });
+  it.each([
+    ["1 tbsp per litre of sea salt", 18, null],
+    ["1 tbsp of sea salt per litre", 18, null],
+    ["2 Tbsp sea salt per L in 20 L", 36, 0.72],
+    ["15 g sea salt per litre in 10 L", 15, 0.15],
+  ] as const)("%s is grams to the litre", (text, gPerL, kg) => {
+    const { answers } = workOutFigure(text, metric);
+    expect(answers[0]!.quantity!.value).toBeCloseTo(gPerL, 6);
+    if (kg !== null) expect(answers[1]!.quantity!.value).toBeCloseTo(kg, 6);
+  });
+  it("does not swallow a rate or a dose that names no ingredient", () => {
+    expect(workOutFigure("2 mL per L", metric).answers[0]!.label).not.toContain("to the litre");
+    expect(() => workOutFigure("1 tbsp per litre of moonlight", metric)).toThrow();
   });
 });

@@ -7,6 +7,7 @@ import { readUnit } from "@/core/quantity/typed/unitWords";
 import { fromBase, toBase, type Quantity, type UnitName } from "@/core/quantity/units";
 import { sayDilution, sayMass, sayQuantity, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";
+import { perLitreFigure, servesFigure } from "./ingredientFigure";
 import { measureFigure } from "./looseMeasures";
 import { base, unreadable, volumeOf, which, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
 import { methodsNamed, recipeFigure } from "./recipeFigure";
@@ -290,6 +291,8 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
     .trim()
     .replace(/^an? (?=[a-z])/i, "1 ");
   if (tidy === "") throw unreadable("", `Type a figure, such as ${FIGURE_EXAMPLES.slice(0, 3).join(", or ")}.`);
+  const perLitre = perLitreFigure(tidy, options);
+  if (perLitre) return perLitre;
   const alone = tryDilutions(tidy, options);
   if (alone.length > 0) return ratioFigure(alone, tidy);
   const at = /^(.+?)\s+(?:at|@)\s+(.+)$/i.exec(tidy);
@@ -310,6 +313,10 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
 /** "200 L cultured extract": the recipe, or what was not understood. */
 function namedFigure(amount: ReadAmount, text: string, options: FigureOptions): Figure {
   const name = amount.rest.replace(/^of /i, "");
+  // What is weighed in the hand is the ingredient; a drum of it is asked for by volume.
+  const isMass = amount.readings.every((quantity) => base(quantity, options.measures).dimension === "mass");
+  const serves = isMass ? servesFigure(amount, name, options) : null;
+  if (serves) return serves;
   const named = methodsNamed(name);
   if (named.length === 1) return recipeFigure(amount, named[0]!, options);
   if (named.length > 1)
