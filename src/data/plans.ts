@@ -61,7 +61,10 @@ const SELECT_LINES = `
 export async function listOpenPlans(db: Queryable): Promise<Plan[]> {
   const [rows, lines] = await Promise.all([
     select<PlanRow>(db, SELECT_OPEN),
-    select<{ plan_id: number; ingredient_id: string; part: "mix" | "cap"; amount: string; on_day: number }>(db, SELECT_LINES),
+    select<{ plan_id: number; ingredient_id: string; part: "mix" | "cap"; amount: string; on_day: number }>(
+      db,
+      SELECT_LINES,
+    ),
   ]);
   return rows.map((row) => ({
     id: row.id,

@@ -72,6 +72,8 @@ describe("what a finished input may still be used for", () => {
     const dung = asked("drum-manure-tea", { carries: ["dung"] });
     expect(couldTake(dung, plot({ crop: "lettuce", leafEaten: true, harvestOn: "2031-03-25" }))).toBe(false);
     expect(couldTake(asked("cultured-extract", { hoursPastExpiry: 30 }), plot())).toBe(false);
-    expect(couldTake(asked("char-green-liquid", { hoursPastExpiry: 30 }), plot({ stage: "bare", crop: "" }))).toBe(true);
+    expect(couldTake(asked("char-green-liquid", { hoursPastExpiry: 30 }), plot({ stage: "bare", crop: "" }))).toBe(
+      true,
+    );
   });
 });

@@ -1,6 +1,8 @@
 import { DomainError } from "@/core/errors";
 import { toBase, type BaseAmount, type LocalMeasure, type Quantity } from "@/core/quantity/units";
+import type { ReadAmount } from "@/core/quantity/typed/amount";
 import { sayQuantity } from "../amounts";
+import { formatNumber } from "../numbers";
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 
 export interface FigureAnswer {
@@ -56,3 +58,17 @@ export const volumeOf = (readings: readonly Quantity[], measures: readonly Local
   readings
     .map((quantity) => ({ quantity, amount: base(quantity, measures) }))
     .filter(({ amount }) => amount.dimension === "volume");
+
+/** Every reading of the number as well as of its unit. */
+export const everyReading = ({ readings, value, orValue }: ReadAmount): readonly Quantity[] =>
+  orValue === null
+    ? readings
+    : readings.flatMap((reading) => [reading, { value: (reading.value / value) * orValue, unit: reading.unit }]);
+
+/** Says which number was meant where its mark left a choice. */
+export const doubtOf = (...amounts: readonly ReadAmount[]): string[] =>
+  amounts.flatMap(({ orValue, value, typedNumber }) =>
+    orValue === null
+      ? []
+      : [`${typedNumber} may be ${formatNumber(orValue, 9)} or ${formatNumber(value, 9)}: both are answered`],
+  );

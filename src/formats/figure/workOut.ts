@@ -1,15 +1,14 @@
 import { METHODS } from "@/core/book";
-import { DomainError } from "@/core/errors";
-import { dilute } from "@/core/quantity/dilute";
-import { mlPerLitreOfWater, percentOfMix, readDilutions, type Dilution } from "@/core/quantity/ratio";
 import { readAmount, type ReadAmount } from "@/core/quantity/typed/amount";
 import { readUnit } from "@/core/quantity/typed/unitWords";
-import { fromBase, toBase, type Quantity, type UnitName } from "@/core/quantity/units";
-import { sayDilution, sayMass, sayQuantity, sayVolume } from "../amounts";
+import { toBase } from "@/core/quantity/units";
+import { sayQuantity, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";
+import { convertFigure, rateFigure, sameKind } from "./amountFigure";
+import { doseFigure, mixFigure, ratioFigure, tryDilutions } from "./dilutionFigure";
 import { perLitreFigure, servesFigure } from "./ingredientFigure";
 import { measureFigure } from "./looseMeasures";
-import { base, unreadable, volumeOf, which, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
+import { base, doubtOf, everyReading, unreadable, volumeOf, which, type Figure, type FigureOptions } from "./parts";
 import { methodsNamed, recipeFigure } from "./recipeFigure";
 
 export const FIGURE_EXAMPLES = [
@@ -23,31 +22,8 @@ export const FIGURE_EXAMPLES = [
   "2 handfuls of leaf mould",
 ] as const;
 
-const IN_OTHER_WORDS: Readonly<Record<string, readonly UnitName[]>> = {
-  volume: ["L", "mL", "US gal", "imp gal", "US fl oz"],
-  mass: ["kg", "g", "lb", "oz"],
-  area: ["m2", "ha", "acre", "ft2"],
-  length: ["m", "cm", "ft", "in"],
-  time: ["min", "h", "d"],
-  temperature: ["°C", "°F"],
-};
-
 /** What may stand behind an amount without saying anything more of it. */
 const FILLER = /^(?:of )?(?:the |a )?(?:water|mix|the mix|liquid|can|cans|knapsack|drum|tank|in all|total)$/i;
-
-/** Every reading of the number as well as of its unit. */
-const everyReading = ({ readings, value, orValue }: ReadAmount): readonly Quantity[] =>
-  orValue === null
-    ? readings
-    : readings.flatMap((reading) => [reading, { value: (reading.value / value) * orValue, unit: reading.unit }]);
-
-/** Says which number was meant where its mark left a choice. */
-const doubtOf = (...amounts: readonly ReadAmount[]): string[] =>
-  amounts.flatMap(({ orValue, value, typedNumber }) =>
-    orValue === null
-      ? []
-      : [`${typedNumber} may be ${formatNumber(orValue, 9)} or ${formatNumber(value, 9)}: both are answered`],
-  );
 
 function needAmount(text: string, { units, measures }: FigureOptions): ReadAmount {
   const amount = readAmount(text, units, measures);
@@ -74,210 +50,6 @@ function wholeAmount(text: string, options: FigureOptions, mayName = false): Rea
     text,
     `"${amount.rest}" is left over: ${sayQuantity(amount.readings[0]!)} was read before it. Take it out, or say it otherwise.`,
   );
-}
-
-/** "16 L at 1:500": how much concentrate, once if that is the whole mix and once if it is the water. */
-function mixFigure(
-  left: ReadAmount,
-  dilutions: readonly Dilution[],
-  ratioText: string,
-  options: FigureOptions,
-): Figure {
-  const { units, measures } = options;
-  const volumes = volumeOf(everyReading(left), measures);
-  if (volumes.length === 0) throw unreadable(sayQuantity(left.readings[0]!), "A ratio needs a volume before it.");
-  const isWater = /\bwater\b/i.test(left.rest);
-  const answers = dilutions.flatMap((dilution) =>
-    volumes.flatMap(({ quantity, amount }): FigureAnswer[] => {
-      const said = `${sayQuantity(quantity)}${which(quantity, left.readings.length)}`;
-      const strength = dilutions.length > 1 ? `at ${sayDilution(dilution.partsWater)}, ` : "";
-      const whole = dilute({ totalL: amount.value, dilution });
-      const asTotal: FigureAnswer = {
-        label: `${strength}concentrate, if ${said} is the whole mix`,
-        quantity: { value: whole.concentrateL, unit: "L" },
-        text: `${sayVolume(whole.concentrateL, units)} in ${sayVolume(whole.waterL, units, 4)} of water`,
-      };
-      if (dilution.partsWater === 0) return [asTotal];
-      const water = dilute({ waterL: amount.value, dilution });
-      const asWater: FigureAnswer = {
-        label: `${strength}concentrate, if ${said} is the water`,
-        quantity: { value: water.concentrateL, unit: "L" },
-        text: `${sayVolume(water.concentrateL, units)}, ${sayVolume(water.totalL, units, 4)} in all`,
-      };
-      return isWater ? [asWater] : [asTotal, asWater];
-    }),
-  );
-  const [first] = volumes;
-  const n = dilutions[0]!.partsWater;
-  const parts = isWater ? n : n + 1;
-  return {
-    answers,
-    working: `${ratioText} is 1 part to ${formatNumber(n, 4)} of water: ${sayQuantity(first!.quantity)} ÷ ${formatNumber(parts, 6)} = ${answers[0]!.text.split(isWater ? "," : " in ")[0]}`,
-    assumed: [...meantBy(ratioText, dilutions), ...doubtOf(left)],
-  };
-}
-
-/** What a ratio was taken to mean. */
-function meantBy(text: string, dilutions: readonly Dilution[]): string[] {
-  if (dilutions.length > 1)
-    return [
-      `${text.trim()} may be ${dilutions.map(({ partsWater }) => sayDilution(partsWater)).join(" or ")}: both are answered`,
-    ];
-  return /^\S+ in \S|^\d+ ?\/ ?\d+$/i.test(text.trim())
-    ? ["1 in N is one part of N parts in all"]
-    : ["1:N is 1 part concentrate to N parts water"];
-}
-
-/** "0.4 ha at 120 L/ha". */
-function rateFigure(left: ReadAmount, rateText: string, options: FigureOptions): Figure | null {
-  const match = /^(.+?)\s*(?:\/|\bper\b|\ban?\b)\s*(.+)$/i.exec(rateText);
-  const rate = match ? readAmount(match[1]!, options.units, options.measures) : null;
-  const per = match ? perUnit(match[2]!, options) : null;
-  if (!match || !rate || rate.readings.length === 0 || rate.rest !== "" || per === null) return null;
-  const area = base(left.readings[0]!, options.measures);
-  if (area.dimension !== per.dimension)
-    throw unreadable(rateText, `${sayQuantity(left.readings[0]!)} and "per ${match[2]}" measure different things.`);
-  const areas = everyReading(left).map((quantity) => base(quantity, options.measures));
-  const rates = everyReading(rate).filter(({ unit }) =>
-    ["volume", "mass"].includes(toBase({ value: 1, unit }, options.measures).dimension),
-  );
-  const answers = areas.flatMap(({ value: areaM2 }) =>
-    rates.map((quantity): FigureAnswer => {
-      const each = base(quantity, options.measures);
-      const value = (each.value * areaM2) / per.value;
-      return {
-        label: `in all${which(quantity, rate.readings.length)}`,
-        quantity: { value, unit: each.dimension === "mass" ? "kg" : "L" },
-        text: each.dimension === "mass" ? sayMass(value, options.units) : sayVolume(value, options.units, 4),
-      };
-    }),
-  );
-  if (answers.length === 0) return null;
-  return {
-    answers,
-    working: `${formatNumber(area.value / per.value, 4)} × ${sayQuantity(rate.readings[0]!)} = ${answers[0]!.text}`,
-    assumed: doubtOf(left, rate),
-  };
-}
-
-/** What a rate is per: a unit alone ("ha"), or so many of it ("10 ft2"). */
-function perUnit(text: string, { units, measures }: FigureOptions) {
-  const [unit] = readUnit(text, units, measures);
-  if (unit) return toBase({ value: 1, unit }, measures);
-  const amount = readAmount(text, units, measures);
-  return amount && amount.rest === "" && amount.readings[0] && amount.orValue === null
-    ? toBase(amount.readings[0], measures)
-    : null;
-}
-
-/** "12 fl oz in 3 gal": the dose in every way of saying it. */
-function doseFigure(left: ReadAmount, right: ReadAmount, { measures }: FigureOptions): Figure {
-  const doses = volumeOf(everyReading(left), measures);
-  const waters = volumeOf(everyReading(right), measures);
-  if (doses.length === 0 || waters.length === 0)
-    throw unreadable(
-      `${sayQuantity(left.readings[0]!)} in ${sayQuantity(right.readings[0]!)}`,
-      "Both must be volumes.",
-    );
-  const answers = doses.flatMap((dose) =>
-    waters.flatMap(({ quantity, amount }): FigureAnswer[] => {
-      const dilution = { partsWater: amount.value / dose.amount.value };
-      const say = `${which(dose.quantity, doses.length)}${which(quantity, waters.length)}`;
-      return [
-        {
-          label: `to a litre of water${say}`,
-          quantity: { value: mlPerLitreOfWater(dilution), unit: "mL" },
-          text: `${formatNumber(mlPerLitreOfWater(dilution))} mL/L`,
-        },
-        { label: `ratio${say}`, quantity: null, text: sayDilution(dilution.partsWater) },
-        { label: `share of the mix${say}`, quantity: null, text: `${formatNumber(percentOfMix(dilution))} %` },
-      ];
-    }),
-  );
-  const [water, dose] = [waters[0]!, doses[0]!];
-  return {
-    answers,
-    working: `${sayQuantity(water.quantity)} ÷ ${sayQuantity(dose.quantity)} = ${formatNumber(water.amount.value / dose.amount.value, 4)} parts of water to 1`,
-    assumed: [
-      ...(right.readings.length > 1 ? ["both gallons, since the word alone does not tell"] : []),
-      ...doubtOf(left, right),
-    ],
-  };
-}
-
-/** An amount alone, or "5 gal in L": the same in other units. */
-function convertFigure(left: ReadAmount, to: readonly string[] | null, { measures }: FigureOptions): Figure {
-  const readings = everyReading(left);
-  const fitting = to ? readings.filter((quantity) => sameKind(quantity, to, measures)) : readings;
-  const answers = (fitting.length > 0 ? fitting : readings.slice(0, 1)).flatMap((quantity): FigureAnswer[] => {
-    const amount = base(quantity, measures);
-    const units = to ?? (IN_OTHER_WORDS[amount.dimension] ?? []).filter((unit) => unit !== quantity.unit);
-    return units.map((unit) => {
-      const found = fromBase(amount, unit, measures, "/text");
-      return { label: `${sayQuantity(quantity)} is`, quantity: found, text: sayQuantity(found) };
-    });
-  });
-  return {
-    answers,
-    working: `${sayQuantity((fitting[0] ?? left.readings[0])!)} = ${answers[0]?.text ?? "itself"}`,
-    assumed: [
-      ...(left.readings.length > 1
-        ? [`"${left.readings[0]!.unit}" and "${left.readings[1]!.unit}" go by the same word`]
-        : []),
-      ...doubtOf(left),
-    ],
-  };
-}
-const sameKind = (quantity: Quantity, to: readonly string[], measures: FigureOptions["measures"]) =>
-  to.some(
-    (unit) => toBase({ value: 1, unit }, measures).dimension === toBase({ ...quantity, value: 1 }, measures).dimension,
-  );
-
-/** "1:500" alone. */
-function ratioFigure(dilutions: readonly Dilution[], text: string): Figure {
-  const answers = dilutions.flatMap(({ partsWater: n }): FigureAnswer[] => {
-    if (n === 0) return [{ label: "neat", quantity: null, text: "undiluted" }];
-    const say = dilutions.length > 1 ? `, if ${sayDilution(n)}` : "";
-    return [
-      { label: `ratio${say}`, quantity: null, text: sayDilution(n) },
-      {
-        label: `to a litre of water${say}`,
-        quantity: { value: 1000 / n, unit: "mL" },
-        text: `${formatNumber(1000 / n)} mL/L`,
-      },
-      {
-        label: `to a US gallon of water${say}`,
-        quantity: { value: 128 / n, unit: "US fl oz" },
-        text: `${formatNumber(128 / n)} US fl oz/US gal`,
-      },
-      {
-        label: `share of the mix${say}`,
-        quantity: null,
-        text: `${formatNumber(percentOfMix({ partsWater: n }))} %`,
-      },
-    ];
-  });
-  const n = dilutions[0]!.partsWater;
-  if (n === 0) return { answers, working: "neat has no water", assumed: [] };
-  return {
-    answers,
-    working: `${text}: 1000 mL ÷ ${formatNumber(n, 5)} = ${formatNumber(1000 / n)} mL to the litre`,
-    assumed: meantBy(text, dilutions),
-  };
-}
-
-/** The dilutions a text may mean; none where it is no dilution at all. */
-function tryDilutions(text: string, { measures, units }: FigureOptions): readonly Dilution[] {
-  try {
-    return readDilutions(text, measures, "/text", units);
-  } catch (error) {
-    if (
-      error instanceof DomainError &&
-      (error.code === "ratio-without-water" || error.code === "ratio-too-strong-to-be-a-mix")
-    )
-      throw error;
-    return [];
-  }
 }
 
 /**

@@ -108,7 +108,8 @@ function requireDone(step: MixStep, request: ActionRequest<"tickMixing">): void 
   if (step.amount && (request.amount === null || request.amount === undefined))
     throw refuseAt("bad-request", "/amount", "How much went in?");
   // A round that does not fit yet is only looked at; the ticks are for when it is done.
-  const left = request.kind === "round" ? undefined : step.checks.find((check) => !(request.checks ?? []).includes(check));
+  const left =
+    request.kind === "round" ? undefined : step.checks.find((check) => !(request.checks ?? []).includes(check));
   if (left) throw refuseAt("bad-request", "/checks", `Not yet: ${left.toLowerCase()}.`);
   if (step.answers.length === 0) return;
   const answer = step.answers.find(({ word }) => word === request.answer);
