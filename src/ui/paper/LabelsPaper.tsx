@@ -142,13 +142,23 @@ const JarLabel = ({
         {text.number} · {text.rows.made} {text.made}
       </p>
       <p className="line-clamp-2">{text.ready}</p>
-      <p className="truncate">{text.dilution}</p>
+      <p className="line-clamp-2">{text.dilution}</p>
     </div>
     <div className="size-[18mm] shrink-0 self-center">
       <Code code={view.code} label={`Opens batch ${view.batchId}`} />
     </div>
   </article>
 );
+
+/** A letter's width to its height, about, in the bold hand; and the paper's margins together. */
+const LETTER_WIDTH = 0.58;
+const MARGINS_MM = 12;
+
+/** As large as the paper allows without cutting a line: nothing of a label may be left out. */
+function markerMm(line: string, paper: Paper): number {
+  const usualMm = paper.roll ? (paper.heightMm < 50 ? 2.6 : 5.4) : 12;
+  return Number(Math.min(usualMm, (paper.widthMm - MARGINS_MM) / (line.length * LETTER_WIDTH)).toFixed(2));
+}
 
 /** In a large hand, to be copied by marker where there is no printer. */
 const MarkerPage = ({ text, paper }: { readonly text: LabelText; readonly paper: Paper }) => (
@@ -160,8 +170,8 @@ const MarkerPage = ({ text, paper }: { readonly text: LabelText; readonly paper:
     {markerLines(text).map((line) => (
       <p
         key={line}
-        className="truncate border-b-[0.3mm] border-black pb-[0.25em] font-bold leading-none"
-        style={{ fontSize: paper.roll ? (paper.heightMm < 50 ? "2.6mm" : "5.4mm") : "12mm" }}
+        className="border-b-[0.3mm] border-black pb-[0.25em] font-bold leading-none whitespace-nowrap"
+        style={{ fontSize: `${markerMm(line, paper)}mm` }}
       >
         {line}
       </p>
