@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import path from "node:path";
 import type { Pool } from "mysql2/promise";
 import { findRecipe } from "@/core/book";
-import { PICKED_FRESH } from "@/core/book/ingredients";
+import { isPickedFresh } from "@/core/book/ingredients";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { openPool, type Queryable } from "@/data/db";
@@ -143,7 +143,7 @@ export class TestFarm {
           ingredientId: ingredient,
           part,
           used: Number(amount.toFixed(3)),
-          pickedNow: PICKED_FRESH.some((id) => id === ingredient),
+          pickedNow: isPickedFresh(ingredient),
           ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
         })),
       statedC: 22,

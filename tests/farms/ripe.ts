@@ -1,7 +1,7 @@
 /** The workshop farm with every vessel filled in time to be ready now, and read and smelt so; beds and tools for what comes of it. */
 import { randomUUID } from "node:crypto";
 import { findRecipe } from "@/core/book";
-import { PICKED_FRESH } from "@/core/book/ingredients";
+import { isPickedFresh } from "@/core/book/ingredients";
 import { phTarget } from "@/core/book/recipe";
 import { SIGN_KINDS } from "@/core/book/words";
 import { leadTime } from "@/core/choose/leadTime";
@@ -55,7 +55,7 @@ async function main(): Promise<void> {
           ingredientId: ingredient,
           part,
           used: Number(amount.toFixed(3)),
-          pickedNow: PICKED_FRESH.some((id) => id === ingredient),
+          pickedNow: isPickedFresh(ingredient),
           ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
         })),
       statedC: STANDS_C,

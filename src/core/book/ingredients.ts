@@ -107,7 +107,7 @@ export const INGREDIENTS = {
 } as const satisfies Record<string, Ingredient>;
 
 /** Picked, drawn or shovelled for the batch itself; a shed need not hold it. */
-export const PICKED_FRESH = [
+const PICKED_FRESH = [
   "plant",
   "greens",
   "legume-leaf",
@@ -116,6 +116,9 @@ export const PICKED_FRESH = [
   "urine",
   "repellent-plant",
 ] as const satisfies readonly (keyof typeof INGREDIENTS)[];
+
+/** Whether it is picked, drawn or shovelled for the batch itself. */
+export const isPickedFresh = (id: string): boolean => PICKED_FRESH.some((fresh) => fresh === id);
 
 export type IngredientId = keyof typeof INGREDIENTS;
 export const INGREDIENT_IDS = Object.keys(INGREDIENTS) as readonly IngredientId[];

@@ -1,5 +1,5 @@
 import { METHODS } from "../book";
-import { findIngredient, PICKED_FRESH, type IngredientId, isWater } from "../book/ingredients";
+import { findIngredient, isPickedFresh, type IngredientId, isWater } from "../book/ingredients";
 import { PLANT_SLOTS, type Plant } from "../book/plants";
 import type { StockUnit } from "../book/range";
 import { recipeOf, type Recipe } from "../book/recipe";
@@ -203,7 +203,7 @@ export function makeableFrom(shed: ReadonlyMap<string, number>, held: ReadonlySe
     const wanted = [
       ...new Set(recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient)),
     ];
-    const fresh = wanted.filter((ingredient) => PICKED_FRESH.some((id) => id === ingredient));
+    const fresh = wanted.filter(isPickedFresh);
     const lacking = wanted
       .filter((ingredient) => !isWater(ingredient) && !fresh.includes(ingredient) && !((shed.get(ingredient) ?? 0) > 0))
       .map((ingredient): Lack => {

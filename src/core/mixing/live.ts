@@ -1,5 +1,5 @@
 import { INGREDIENT_FACTS } from "../book/ingredientFacts";
-import { PICKED_FRESH, type IngredientId } from "../book/ingredients";
+import { isPickedFresh, type IngredientId } from "../book/ingredients";
 
 /** Alive without being sold as a culture: they carry what ferments. */
 const CARRIES_LIFE: readonly IngredientId[] = [
@@ -14,7 +14,7 @@ const CARRIES_LIFE: readonly IngredientId[] = [
 
 /** Whether an ingredient brings life into the drum; the last such one starts the clock. */
 export const isLive = (id: IngredientId): boolean =>
-  INGREDIENT_FACTS[id].living || CARRIES_LIFE.includes(id) || PICKED_FRESH.some((fresh) => fresh === id);
+  INGREDIENT_FACTS[id].living || CARRIES_LIFE.includes(id) || isPickedFresh(id);
 
 /**
  * Which of the lines, in the order they went in, starts the clock: the last living one, or the last of all where nothing lives.

@@ -1,6 +1,6 @@
 import "server-only";
 import { INGREDIENT_FACTS, type UsualSource } from "@/core/book/ingredientFacts";
-import { findIngredient, PICKED_FRESH, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, isPickedFresh, type IngredientId } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { collectorOutlook, daysLeft, dailyUseMilli, type CollectorOutlook, type Flow } from "@/core/stock/outlook";
 import { cover, type Covering, type Demand, type Supply } from "@/core/stock/shopping";
@@ -66,7 +66,7 @@ function bareItem(itemId: string, own: OwnIngredient | null, sum: ItemSum): Shed
     name: own?.name ?? book.name,
     unit: book.stockUnit,
     source: INGREDIENT_FACTS[book.id].source,
-    fresh: PICKED_FRESH.some((id) => id === book.id),
+    fresh: isPickedFresh(book.id),
     reserved: 0,
     short: 0,
     daysLeft: null,

@@ -1,6 +1,6 @@
 import "server-only";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
-import { findIngredient, INGREDIENTS, PICKED_FRESH, type IngredientId } from "@/core/book/ingredients";
+import { findIngredient, INGREDIENTS, isPickedFresh, type IngredientId } from "@/core/book/ingredients";
 import { findRecipe, makerOf } from "@/core/book";
 import { substitutesFor } from "@/core/book/substitutes";
 import { shoppingList, type Pack, type ToBuy } from "@/core/stock/shopping";
@@ -72,7 +72,7 @@ function leastOf(id: IngredientId, plans: readonly Plan[]): number | null {
 }
 
 function howToGet(id: IngredientId): ShoppingLine["how"] {
-  if (PICKED_FRESH.some((fresh) => fresh === id)) return "gather";
+  if (isPickedFresh(id)) return "gather";
   const { source } = INGREDIENT_FACTS[id];
   return source === "bought" ? "buy" : source === "made" ? "make" : "gather";
 }

@@ -1,6 +1,6 @@
 "use client";
 import type { FieldErrors } from "@/contracts/fieldErrors";
-import { findIngredient, PICKED_FRESH, isWater } from "@/core/book/ingredients";
+import { findIngredient, isPickedFresh, isWater } from "@/core/book/ingredients";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { fits } from "@/core/quantity/fits";
 import type { Recipe } from "@/core/book/recipe";
@@ -54,8 +54,6 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   };
 }
 
-const isFresh = (ingredient: string) => PICKED_FRESH.some((id) => id === ingredient);
-
 const Line = ({
   line,
   index,
@@ -85,7 +83,7 @@ const Line = ({
           {shed.short ? "■ " : ""}
           {shed.text}
         </p>
-        {isFresh(line.ingredient) ? (
+        {isPickedFresh(line.ingredient) ? (
           <label className="mt-1 flex min-h-11 items-center gap-2 text-[0.9rem]">
             <input
               type="checkbox"
