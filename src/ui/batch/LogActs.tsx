@@ -2,8 +2,11 @@
 import { useState } from "react";
 import type { Act } from "@/core/book/words";
 import { isUsable } from "@/core/judge/verdictState";
+import { fromBase, toBase } from "@/core/quantity/units";
 import { ACT_WORDS } from "@/formats/entryText";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
+import { fieldUnit } from "@/formats/measured";
+import { formatNumber } from "@/formats/numbers";
 import type { BatchView } from "@/services/batchView";
 import { Button } from "../kit/Button";
 import { Electricity } from "../kit/Electricity";
@@ -86,7 +89,9 @@ export const ActsSection = ({
   busy,
   onLog,
 }: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
-  const [litres, setLitres] = useState(NaN);
+  const unit = fieldUnit("L", units);
+  const [poured, setPoured] = useState(NaN);
+  const litres = () => Number(fromBase(toBase({ value: poured, unit }), "L").value.toFixed(3));
   return (
     <section aria-label="Done" className="grid gap-3 border-b border-line pb-5">
       <h3 className="text-[1.02rem]">Done</h3>
@@ -100,18 +105,20 @@ export const ActsSection = ({
       <div className="flex flex-wrap items-end gap-3">
         <Stepper
           label="Topped up with"
-          unit="L"
-          value={litres}
+          unit={unit}
+          value={poured}
           step={0.5}
           min={0.1}
           max={20000}
           digits={1}
           from={1}
-          onChange={setLitres}
+          onChange={setPoured}
         />
         <Button
-          disabled={busy || !Number.isFinite(litres)}
-          onClick={() => onLog({ kind: "act", act: "topped-up", litres }, `topped up with ${litres} L`)}
+          disabled={busy || !Number.isFinite(poured)}
+          onClick={() =>
+            onLog({ kind: "act", act: "topped-up", litres: litres() }, `topped up with ${formatNumber(poured)} ${unit}`)
+          }
           className="min-h-14"
         >
           Log top-up

@@ -5,7 +5,7 @@ import { DomainError } from "@/core/errors";
 import { fromBase } from "@/core/quantity/units";
 import { treatWater, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
 import type { UnitSystem } from "@/formats/amounts";
-import { formatNumber, parseNumber, readCelsius } from "@/formats/numbers";
+import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
 import type { WaterView } from "@/services/readWaters";
@@ -13,6 +13,7 @@ import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 interface StartForm {
   purpose: "brew" | "dilution";
@@ -25,8 +26,12 @@ interface StartForm {
 
 const USUAL_C = 16;
 
-function answerOf(water: WaterView, form: StartForm, celsius: number | null): WaterAnswer | string {
-  const volumeL = parseNumber(form.volumeL);
+function answerOf(
+  water: WaterView,
+  form: StartForm,
+  volumeL: number | null,
+  celsius: number | null,
+): WaterAnswer | string {
   if (volumeL === null || celsius === null) return "How much, and how warm?";
   try {
     return treatWater({
@@ -55,12 +60,13 @@ export const StartWaterSheet = ({
   readonly onClose: () => void;
 }) => {
   const act = useAct("startWater");
+  const { read, show } = useReadAmount();
   const degree = units === "us" ? "°F" : "°C";
   const chlorinated = water.kind === "mains" || water.kind === "unknown";
   const { register, handleSubmit, control } = useForm<StartForm>({
     defaultValues: {
       purpose: "brew",
-      volumeL: "160",
+      volumeL: show(160, OF_LITRES),
       treatment: chlorinated ? "stand" : "none",
       degrees: String(Math.round(fromBase({ dimension: "temperature", value: USUAL_C }, degree).value)),
       covered: false,
@@ -69,12 +75,12 @@ export const StartWaterSheet = ({
   });
   const form = useWatch({ control }) as StartForm;
   const celsius = readCelsius(form.degrees, units);
-  const answer = answerOf(water, form, celsius);
+  const answer = answerOf(water, form, read(form.volumeL, OF_LITRES), celsius);
   const submit = handleSubmit(async ({ purpose, volumeL, treatment, covered, place }) => {
     const done = await act.run({
       sourceId: water.id,
       purpose,
-      volumeL: parseNumber(volumeL) as number,
+      volumeL: read(volumeL, OF_LITRES) as number,
       treatment,
       celsius: celsius as number,
       covered,
@@ -98,7 +104,13 @@ export const StartWaterSheet = ({
         <option value="dilution">thinning on the day</option>
       </SelectField>
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="How much" unit="L" {...register("volumeL")} error={act.fields["/volumeL"]} />
+        <AmountField
+          label="How much"
+          of={OF_LITRES}
+          typed={form.volumeL}
+          {...register("volumeL")}
+          error={act.fields["/volumeL"]}
+        />
         <NumberField label="Water stands at" unit={degree} {...register("degrees")} error={act.fields["/celsius"]} />
       </div>
       <SelectField label="How" {...register("treatment")} error={act.fields["/treatment"]}>

@@ -1,12 +1,13 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import type { VesselKind } from "@/services/types";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { readOptional } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Electricity } from "../kit/Electricity";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
 
 interface VesselForm {
   name: string;
@@ -20,15 +21,17 @@ interface VesselForm {
 /** A new drum, tote, pail or jar for the yard. */
 export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addVessel");
-  const { register, handleSubmit } = useForm<VesselForm>({
+  const { read } = useReadAmount();
+  const { register, handleSubmit, control } = useForm<VesselForm>({
     defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" },
   });
+  const volume = useWatch({ control, name: "volumeL" });
   const submit = handleSubmit(async (form) => {
     const diameterCm = readOptional(form.diameterCm);
     const answer = await add.run({
       name: form.name,
       kind: form.kind,
-      volumeL: parseNumber(form.volumeL) as number,
+      volumeL: read(form.volumeL, OF_LITRES) as number,
       diameterM: diameterCm === null ? null : diameterCm / 100,
       site: form.site,
       airW: (readOptional(form.airW) ?? 0) as number,
@@ -46,7 +49,13 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
         <option value="pail">pail</option>
         <option value="jar">jar or crock</option>
       </SelectField>
-      <NumberField label="Holds to the brim" unit="L" {...register("volumeL")} error={add.fields["/volumeL"]} />
+      <AmountField
+        label="Holds to the brim"
+        of={OF_LITRES}
+        typed={volume}
+        {...register("volumeL")}
+        error={add.fields["/volumeL"]}
+      />
       <NumberField
         label="Inner width"
         unit="cm"
