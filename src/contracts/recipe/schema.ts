@@ -95,7 +95,7 @@ export const RECIPE_DOCUMENT = object(
           items: object(["word", "fits", "then"], { word: TEXT, fits: { type: "boolean" }, then: TEXT }),
         },
         everyMin: { type: "number", minimum: 1, maximum: 100000 },
-        of: INGREDIENT,
+        prepares: INGREDIENT,
       }),
     },
     cues: {

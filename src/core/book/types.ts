@@ -57,8 +57,8 @@ export interface Step {
   readonly answers?: readonly StepAnswer[];
   /** Looked at again after so many minutes, until an answer fits. */
   readonly everyMin?: number;
-  /** It makes this ready: left out where something else takes its place, or it does not go in. */
-  readonly of?: IngredientId;
+  /** What it makes ready: the step is left out where something else takes its place, or it does not go in. */
+  readonly prepares?: IngredientId;
 }
 
 export type CueMeaning = "not-yet" | "ready" | "past" | "failed";

@@ -1,6 +1,6 @@
 import type { IngredientId } from "../book/ingredients";
 import { startsClock } from "./live";
-import type { MixStep } from "./steps";
+import type { MixStep } from "./mixStep";
 
 /** What was ticked, by whom and when; the later of two for one step counts. Undoing is an entry too. */
 export interface MixEntry {

@@ -2,37 +2,12 @@ import { findIngredient, type IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import type { StockUnit } from "../book/range";
 import { answer as fits, notYet as holds } from "../book/lines";
-import type { Lid, Step, StepAnswer } from "../book/types";
+import type { Lid, Step } from "../book/types";
 import { LIFTABLE_KG } from "../recipe/split";
+import { POWER, BUBBLES, LUMPS, BAG, MOISTURE, COAT, SINKS } from "./checks";
 import { handlingOf } from "./handling";
 import { isLive } from "./live";
-
-/** What is put in at a step: a line of the fill. */
-export interface MixAmount {
-  readonly ingredient: IngredientId;
-  readonly part: "mix" | "cap";
-  readonly unit: StockUnit;
-  readonly planned: number;
-  readonly live: boolean;
-  /** What the others are counted against, what is counted against it, or neither. */
-  readonly counted: "basis" | "by-basis" | "apart";
-}
-
-/** One thing to do, as large as the screen: wet hands read one at a time. */
-export interface MixStep {
-  readonly key: string;
-  readonly title: string;
-  readonly text: string;
-  readonly why: string;
-  readonly amount: MixAmount | null;
-  /** Ticked one by one before the step is done; electricity and lids are never waved through. */
-  readonly checks: readonly string[];
-  readonly answers: readonly StepAnswer[];
-  /** A clock runs so long after the step is done, min, with what it counts. */
-  readonly wait: { readonly minutes: number; readonly what: string } | null;
-  /** Done over and over, this many minutes apart, until the last answer fits. */
-  readonly everyMin: number | null;
-}
+import { step, type MixStep } from "./mixStep";
 
 export interface MixLine {
   readonly ingredient: IngredientId;
@@ -46,19 +21,6 @@ export interface MixLine {
 
 /** What may be in lumps. */
 const CLOTS: readonly IngredientId[] = ["molasses", "brown-sugar", "raw-sugar", "pulse-flour", "oat-flour"];
-
-const step = (key: string, title: string, text: string, why: string, rest: Partial<MixStep> = {}): MixStep => ({
-  key,
-  title,
-  text,
-  why,
-  amount: null,
-  checks: [],
-  answers: [],
-  wait: null,
-  everyMin: null,
-  ...rest,
-});
 
 const WAIT_WORDS: readonly (readonly [RegExp, string])[] = [
   [/boil|simmer/i, "boiling"],
@@ -87,92 +49,6 @@ function siteStep(recipe: Recipe, litres: number): MixStep {
     },
   );
 }
-
-const POWER = step(
-  "power",
-  "Before the power",
-  "Nothing is plugged in until all of this is so.",
-  "Current and water kill.",
-  {
-    checks: [
-      "Pump stands above the water, or has a check valve",
-      "Plug and socket are under cover from rain",
-      "Residual-current device is on and was tried",
-      "A drip loop hangs in each cable",
-    ],
-  },
-);
-const BUBBLES = step(
-  "bubbles",
-  "How does it bubble?",
-  "Look from the side, all over the surface.",
-  "A dead corner goes foul while the rest is well.",
-  {
-    answers: [
-      holds("none", "Look for a kinked hose, a stone that floats, a pump that is off."),
-      fits("mild", "Enough for a thin brew. Open the pump if castings lie loose."),
-      fits("brisk all over", "As it should be."),
-      holds("violent", "Turn it down: it beats threads apart and throws foam over the brim."),
-    ],
-  },
-);
-const LUMPS = step(
-  "lumps",
-  "Are the lumps gone?",
-  "Stir to the floor and lift the paddle.",
-  "A lump feeds a foul spot for days.",
-  {
-    answers: [
-      holds("lumps left", "Press them against the wall, stir on, look again."),
-      fits("even all through", "Go on."),
-    ],
-  },
-);
-const BAG = step(
-  "bag",
-  "The bag",
-  "It must not float up, nor lie on the floor.",
-  "What stands out of the liquid moulds.",
-  {
-    checks: ["Weighted with a clean stone, no metal", "Wholly under", "Tied so that it can be lifted out"],
-  },
-);
-const MOISTURE = step(
-  "squeeze",
-  "Squeeze a handful",
-  "Hard, and look at your fist.",
-  "Too wet has no air; too dry does not ripen.",
-  {
-    answers: [
-      holds("water runs out", "Too wet: more bran or leaves, mix, squeeze again."),
-      fits("a drop or two, and it holds", "Right: about half water."),
-      holds("it falls apart", "Too dry: a little of the sugared water, mix, squeeze again."),
-    ],
-  },
-);
-const COAT = step(
-  "coat",
-  "Every surface coated",
-  "Turn it over by hand until no green is dry.",
-  "Bare leaf moulds; sugar keeps it.",
-  {
-    checks: ["No dry leaf to be seen", "Jar no more than two thirds full", "Fill mark drawn on the glass"],
-  },
-);
-const SINKS = step(
-  "sinks",
-  "Does it sink?",
-  "Stir through, then look what floats.",
-  "Pores full of air take nothing up.",
-  {
-    everyMin: 30,
-    answers: [
-      holds("most of it floats", "Stir, and again in half an hour."),
-      holds("some floats", "Stir, and again in half an hour."),
-      fits("it sinks", "It is full."),
-    ],
-  },
-);
 
 const LIDS: Readonly<Record<Lid, string>> = {
   open: "open",
@@ -228,8 +104,6 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
         : "apart";
   const add = (line: MixLine, text: string, why: string, rest: Partial<MixStep>, own: Partial<Step> = {}) => {
     const handling = handlingOf(line.ingredient, recipe.family);
-    // The recipe's own words about mask and gloves go before the general ones.
-    const minds = (own.checks ?? []).map((check) => check.split(/[ :,]/)[0]);
     steps.push(
       step(`add-${line.part}-${line.ingredient}`, findIngredient(line.ingredient).name, text, why, {
         amount: {
@@ -241,7 +115,7 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
           counted: counted(line),
         },
         ...rest,
-        checks: [...(own.checks ?? []), ...handling.checks.filter((check) => !minds.includes(check.split(/[ :,]/)[0]))],
+        checks: [...handling.checks, ...(own.checks ?? [])],
         answers: own.answers ?? handling.answers,
       }),
     );
@@ -272,7 +146,7 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
     if (own.id === "air") steps.push(POWER);
     // A step whose ingredients are all left out, or due on another day, is not done now.
     if (own.adds.length > 0 && here.length === 0) continue;
-    if (own.of && !has(({ ingredient }) => ingredient === own.of)) continue;
+    if (own.prepares && !has(({ ingredient }) => ingredient === own.prepares)) continue;
     if (here.length === 0)
       steps.push(
         step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, {

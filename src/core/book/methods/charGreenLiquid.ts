@@ -55,7 +55,7 @@ export const charGreenLiquid: Method = {
       "Vessel two: fine char, wetted, no ash; the other half of the compost.",
       "Dry char dust is bad for lungs.",
       ["char", "compost"],
-      { checks: ["Mask on", "Wet through: no dust rises", "Powder, or a pea at most", "No white ash"] },
+      { checks: ["Wet through: no dust rises", "Powder, or a pea at most", "No white ash"] },
     ),
     step(
       "water",

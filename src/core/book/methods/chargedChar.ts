@@ -63,7 +63,7 @@ export const chargedChar: Method = {
       "The dust is bad for lungs; ash is caustic; what is larger than a pea floats for weeks.",
       [],
       {
-        of: "char",
+        prepares: "char",
         checks: [
           "Mask on",
           "Wet through: no dust rises",

@@ -56,7 +56,7 @@ export const leafMouldBrew: Method = {
   steps: [
     step("boil", "Boil the potato 20 minutes, just covered with water.", "Raw starch feeds slowly.", [], {
       waitMin: 20,
-      of: "potato",
+      prepares: "potato",
     }),
     ...POTATO_AFTER_BOILING,
     step(

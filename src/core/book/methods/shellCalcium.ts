@@ -65,7 +65,7 @@ export const shellCalcium: Method = {
       "Membrane rots; hot shell spits in acid.",
       [],
       {
-        of: "eggshell",
+        prepares: "eggshell",
         checks: [
           "No skin left inside",
           "Dry",

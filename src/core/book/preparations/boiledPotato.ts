@@ -6,7 +6,7 @@ import { doneAfter, preparation } from "./preparation";
 /** From the pot to the drum: soft, cooled, mashed. The leaf-mould brew does the same with potatoes that nobody boiled ahead. */
 export const POTATO_AFTER_BOILING: readonly Step[] = [
   step("soft", "Does a fork go through?", "Raw starch feeds slowly.", [], {
-    of: "potato",
+    prepares: "potato",
     everyMin: 5,
     answers: [
       notYet("still hard", "Five minutes more, then try again."),
@@ -14,11 +14,11 @@ export const POTATO_AFTER_BOILING: readonly Step[] = [
     ],
   }),
   step("cool", "Cool it to hand warm, the lid off.", "Hot mash kills what it should feed.", [], {
-    of: "potato",
+    prepares: "potato",
     waitMin: 30,
   }),
   step("mash", "Mash by hand or blend, with its own water.", "Lumps float about unused.", [], {
-    of: "potato",
+    prepares: "potato",
     checks: ["No warmer than the hand", "No lumps left"],
   }),
 ];

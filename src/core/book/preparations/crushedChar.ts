@@ -29,7 +29,7 @@ export const crushedChar: Method = {
       "Pick out white ash and anything half burnt. No treated wood, no barbecue briquettes.",
       "Ash is caustic; glue and salts of treated wood are poison.",
       ["char-lump"],
-      { checks: ["Mask on", "Black only: no white ash", "No treated wood, no barbecue briquettes"] },
+      { checks: ["Black only: no white ash", "No treated wood, no barbecue briquettes"] },
     ),
     step("wet", "Wet it before it is broken.", "The dust is bad for lungs.", [], {
       checks: ["Wet through: no dust rises"],
