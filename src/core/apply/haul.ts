@@ -41,3 +41,9 @@ export function haulOf(loads: readonly { readonly count: number; readonly mixL: 
     better: trips <= MANY_LOADS ? null : massKg >= INJECTOR_L ? "injector" : "tote-and-pump",
   };
 }
+
+/** The same for so much mix in cans of a size, the last one not quite full. @param mixL litres in all @param canL what a can holds, L */
+export function haulInCans(mixL: number, canL: number, distanceM?: number): Haul {
+  const count = Math.max(1, Math.ceil(mixL / canL));
+  return haulOf([{ count, mixL: mixL / count }], distanceM);
+}

@@ -37,3 +37,11 @@ export function thinStarters(
     return leastShare > 0 && amount > 0 && share < leastShare * 0.999 ? [{ ingredient, share, leastShare }] : [];
   });
 }
+
+/** How far a scarce thing goes at the thinnest that growers go, in what the recipe is counted against; null where nobody goes thinner. */
+export function thinnest(recipe: Recipe, by: string, basisAmount: number): number | null {
+  const amount = recipe.ingredients.find(({ ingredient }) => ingredient === by)?.amount;
+  if (amount?.type !== "per-basis" || !(amount.perBasis.low > 0)) return null;
+  const factor = amount.perBasis.default / amount.perBasis.low;
+  return factor > 1.001 ? basisAmount * factor : null;
+}

@@ -1,4 +1,4 @@
-import { haulOf, isPastCarrying } from "@/core/apply/haul";
+import { haulInCans, isPastCarrying } from "@/core/apply/haul";
 import type { Recipe } from "@/core/book/recipe";
 import { findUse, type UseId } from "@/core/book/uses";
 import type { ForLand } from "@/core/choose/forLand";
@@ -33,7 +33,7 @@ interface LandChoiceProps {
 const Answer = ({ view, land, distance }: Pick<LandChoiceProps, "view" | "distance"> & { readonly land: ForLand }) => {
   const { units } = view.farm;
   const canL = view.canL ?? USUAL_CAN_L;
-  const haul = haulOf([{ count: Math.ceil(land.mixEachL / canL), mixL: canL }], parseNumber(distance) ?? undefined);
+  const haul = haulInCans(land.mixEachL, canL, parseNumber(distance) ?? undefined);
   return (
     <>
       <p role="status">

@@ -2,7 +2,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { substitutesFor } from "@/core/book/substitutes";
 import type { ScaledRecipe } from "@/core/recipe/scale";
-import { leastStarts } from "@/core/recipe/starter";
+import { leastStarts, thinnest } from "@/core/recipe/starter";
 import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
 import { sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -26,14 +26,6 @@ export const OrSpreadIt = ({ view, recipe, scaled }: FactsProps) => {
     </Notice>
   );
 };
-
-/** How far a scarce thing goes at the thinnest that growers go, in what the recipe is counted against; null where nobody goes thinner. */
-function thinnest(recipe: Recipe, by: string, basisAmount: number): number | null {
-  const amount = recipe.ingredients.find(({ ingredient }) => ingredient === by)?.amount;
-  if (amount?.type !== "per-basis" || !(amount.perBasis.low > 0)) return null;
-  const factor = amount.perBasis.default / amount.perBasis.low;
-  return factor > 1.001 ? basisAmount * factor : null;
-}
 
 /** The dear starters: how little still starts it, and the cheapest that would do, by what the shed's cost. */
 export const Starters = ({ view, recipe, scaled }: FactsProps) => {

@@ -24,6 +24,7 @@ import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
 import { PlotShares, Stock } from "./LoadsResult";
+import { SmellFirst } from "./SmellFirst";
 import { workOut } from "./workOut";
 
 interface ApplyPanelProps {
@@ -37,29 +38,6 @@ const sayBothWays = ({ partsWater }: Dilution) =>
   partsWater === 0
     ? "undiluted"
     : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
-
-/** What has stood long is smelt here and now, before it goes out. */
-const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
-  const check = useAct("checkStore");
-  const found = async (kind: "smelt-good" | "smelt-off") => {
-    if (await check.run({ storeId, kind })) toast.success("Written down, with day and name.");
-  };
-  return (
-    <div role="group" aria-label="What its smell says" className="flex flex-wrap gap-2">
-      <Button disabled={check.busy} onClick={() => void found("smelt-good")}>
-        It smells good
-      </Button>
-      <Button look="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
-        It smells off
-      </Button>
-      {check.error ? (
-        <Notice tone="error" title={check.error.message}>
-          {null}
-        </Notice>
-      ) : null}
-    </div>
-  );
-};
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {

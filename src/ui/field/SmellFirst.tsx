@@ -1,0 +1,24 @@
+"use client";
+import { toast } from "sonner";
+import { useAct } from "../actions";
+import { Button } from "../kit/Button";
+import { Refusal } from "../kit/Refusal";
+
+/** What has stood long is smelt here and now, before it goes out. */
+export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
+  const check = useAct("checkStore");
+  const found = async (kind: "smelt-good" | "smelt-off") => {
+    if (await check.run({ storeId, kind })) toast.success("Written down, with day and name.");
+  };
+  return (
+    <div role="group" aria-label="What its smell says" className="flex flex-wrap gap-2">
+      <Button disabled={check.busy} onClick={() => void found("smelt-good")}>
+        It smells good
+      </Button>
+      <Button look="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
+        It smells off
+      </Button>
+      <Refusal error={check.error} />
+    </div>
+  );
+};
