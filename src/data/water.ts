@@ -159,7 +159,7 @@ export const insertWaterLevel = (
 export const insertWaterStart = (
   db: Queryable,
   start: Omit<WaterStart, "id" | "sourceName" | "leftL"> &
-    Entered & { readonly celsius: number; readonly covered: boolean },
+    Entered & { readonly celsius: number | null; readonly covered: boolean },
 ): Promise<number> =>
   insert(
     db,

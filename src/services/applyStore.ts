@@ -89,7 +89,8 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       await findPlots(db, request.plotIds),
       await findFarm(db),
     ];
-    const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
+    const units = farm?.units ?? "metric";
+    const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", units));
     const recipe = recipeFrom(store.recipe);
     const rate = findUseRate(recipe, use.id);
     const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
@@ -137,7 +138,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       throw refuseAt(
         "short-of-store",
         "/plotIds",
-        `That takes ${sayVolume(concentrateL, "metric", 4)} and the store holds ${sayVolume(store.onHandL, "metric", 4)}: leave plots out, or go weaker.`,
+        `That takes ${sayVolume(concentrateL, units, 4)} and the store holds ${sayVolume(store.onHandL, units, 4)}: leave plots out, or go weaker.`,
       );
     }
     const applicationId = await insertApplication(db, {

@@ -9,7 +9,7 @@ import { recipeFrom } from "@/core/recipe/document";
 import { insertClose, listBatchLines, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
-import { findFarm } from "@/data/farm";
+import { findFarm, unitsOf, type Farm } from "@/data/farm";
 import { insertStore, insertStoreMovement, type StoreContainer } from "@/data/stores";
 import { insertCleaning, lockVessel } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
@@ -38,7 +38,7 @@ async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Judgem
   return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict;
 }
 
-function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe): void {
+function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe, units: Farm["units"]): void {
   const kg = request.yieldKg ?? null;
   if (request.kind === "discarded") {
     if (request.yieldL !== 0 || kg !== null)
@@ -53,7 +53,7 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe
   }
   if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
   if (request.yieldL > standsIn(batch) * YIELD_OVER_FILL)
-    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(standsIn(batch), "metric")} stand in it.`);
+    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(standsIn(batch), units)} stand in it.`);
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
@@ -93,7 +93,7 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
       throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const recipe = recipeFrom(batch.recipe.document);
-    requireYield(request, batch, recipe);
+    requireYield(request, batch, recipe, await unitsOf(db));
     const verdict = await verdictNow(db, batch, at);
     requireFit(request, verdict);
     await insertClose(db, {

@@ -7,7 +7,7 @@ import { closesRing } from "@/core/stock/lineage";
 import { listBatchLines, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { insertEntry } from "@/data/entries";
-import { findFarm, type Farm } from "@/data/farm";
+import { findFarm, unitsOf, type Farm } from "@/data/farm";
 import { listFeedings } from "@/data/lineage";
 import { findLotSources, listDrawsOfBatch } from "@/data/stock";
 import { insertStoreMovement, lockStore } from "@/data/stores";
@@ -61,10 +61,11 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const at = momentOf(ctx, request.at, batch.startedAt);
     const isWater = item.id === "water";
-    if (isWater) requireRoomFor(batch, request.amount, "/amount");
+    if (isWater) await requireRoomFor(db, batch, request.amount, "/amount");
     const conflict = conflictIn([item.id, ...(await everIn(db, batch.id))]);
     if (conflict) throw refuseAt("unfit", "/ingredientId", conflict.why);
-    const timeZone = (await findFarm(db))?.timeZone ?? "UTC";
+    const farm = await findFarm(db);
+    const [timeZone, units] = [farm?.timeZone ?? "UTC", farm?.units ?? "metric"];
     if (!isWater) {
       const lots = await drawOut(db, ctx, {
         ingredient: item.id,
@@ -85,7 +86,7 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
       instrument: null,
       spot: null,
       settled: null,
-      note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, "metric")} ${item.name.toLowerCase()}`,
+      note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, units)} ${item.name.toLowerCase()}`,
       at,
       correctsId: null,
       actorId: ctx.actor.id,
@@ -144,7 +145,7 @@ export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: nu
     const at = momentOf(ctx, request.at, batch.startedAt);
     const standsL = standsIn(batch);
     if (!fits(request.litres, standsL))
-      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(standsL, "metric")} stand in it.`);
+      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(standsL, await unitsOf(db))} stand in it.`);
     const lotId = await takeIn(db, ctx, batch, Math.min(request.litres, standsL), standsL, at);
     await insertEntry(db, {
       batchId: batch.id,
@@ -154,7 +155,7 @@ export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: nu
       instrument: null,
       spot: null,
       settled: null,
-      note: `${sayVolume(request.litres, "metric")} drawn off into the shed`,
+      note: `${sayVolume(request.litres, await unitsOf(db))} drawn off into the shed`,
       at,
       correctsId: null,
       actorId: ctx.actor.id,
@@ -170,7 +171,7 @@ export const moveToShed = (ctx: Context, input: unknown): Promise<{ lotId: numbe
     if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
     const at = momentOf(ctx, request.at, store.shelfFrom);
     if (!fits(request.litres, store.onHandL))
-      throw refuseAt("short-of-store", "/litres", `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
+      throw refuseAt("short-of-store", "/litres", `The store holds ${sayVolume(store.onHandL, await unitsOf(db), 4)}.`);
     const batch = await lockBatch(db, store.batchId);
     const litres = Math.min(request.litres, store.onHandL);
     const lotId = await takeIn(db, ctx, batch!, litres, batch!.close?.yieldL || batch!.filledL, at);

@@ -135,8 +135,8 @@ export async function fillWith(
   if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
     throw refuseAt("time", "/startedAt", "That is more than two months ago.");
   const vessel = await requireVesselFor(db, request.vesselId, recipe, mixingId);
-  const { scaled, lines, filledL } = prepareFill(request, vessel, recipe);
   const farm = await findFarm(db);
+  const { scaled, lines, filledL } = prepareFill(request, vessel, recipe, farm?.units ?? "metric");
   const batchId = await insertBatch(db, {
     vesselId: vessel.id,
     methodId: recipe.id,

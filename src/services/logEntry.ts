@@ -69,7 +69,7 @@ export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: numbe
       throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
     if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
     if (request.entry.kind === "act" && request.entry.act === "topped-up" && correctsId === null)
-      requireRoomFor(batch, request.entry.litres ?? 0, "/entry/litres");
+      await requireRoomFor(db, batch, request.entry.litres ?? 0, "/entry/litres");
     const at = momentOf(ctx, request.at, batch.startedAt);
     const entryId = await insertEntry(db, {
       ...valuesOf(request.entry),

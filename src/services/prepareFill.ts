@@ -10,6 +10,7 @@ import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { listMethodsOfVessel } from "@/data/batches";
 import type { Queryable } from "@/data/db";
+import type { Farm } from "@/data/farm";
 import { listOpenMixings } from "@/data/mixings";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { sayVolume } from "@/formats/amounts";
@@ -78,14 +79,14 @@ function usedLines(request: FillRequest, scaled: ScaledRecipe): UsedLine[] {
   });
 }
 
-function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[]): number {
+function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[], units: Farm["units"]): number {
   const filledL = occupiedLitres(recipe, lines);
   if (!(filledL > 0)) throw refuseAt("bad-request", "/lines", "Nothing goes in.");
   if (!fits(filledL, vessel.volumeL)) {
     throw refuseAt(
       "over-brim",
       "/lines",
-      `That takes up ${sayVolume(filledL, "metric")} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, "metric")} to the brim.`,
+      `That takes up ${sayVolume(filledL, units)} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, units)} to the brim.`,
     );
   }
   return filledL;
@@ -136,7 +137,7 @@ export interface PreparedFill {
 }
 
 /** What a fill comes to in its vessel: asked before the first step of a mixing as at the end of it. @throws {Refusal} at the field */
-export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe): PreparedFill {
+export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe, units: Farm["units"]): PreparedFill {
   const scaled = scaleAsked(request, vessel, recipe);
   const lines = usedLines(request, scaled);
   const conflict = conflictIn(lines.filter(({ amount }) => amount > 0).map(({ ingredient }) => ingredient));
@@ -153,5 +154,5 @@ export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe)
       "/overrideReason",
       `Salt: ${formatNumber(salty.gPerL, 2)} g to the litre; growers use ${formatNumber(salty.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`,
     );
-  return { scaled, lines, filledL: requireRoom(vessel, recipe, lines) };
+  return { scaled, lines, filledL: requireRoom(vessel, recipe, lines, units) };
 }

@@ -109,7 +109,17 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     air: air
       .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
       .map(({ at, airC, source }) => ({ atMs: at.getTime(), airC, usual: source === "usual" })),
-    round: roundTasks({ running, dirty, waters: waters.starts, shed, bands, shares, clock: farm, now }),
+    round: roundTasks({
+      running,
+      dirty,
+      waters: waters.starts,
+      shed,
+      bands,
+      shares,
+      clock: farm,
+      units: farm.units,
+      now,
+    }),
     done: doneToday(running, farm, now),
   };
 }

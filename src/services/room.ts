@@ -2,11 +2,13 @@ import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import { fits } from "@/core/quantity/fits";
 import type { Batch } from "@/data/batches";
+import type { Queryable } from "@/data/db";
+import { unitsOf } from "@/data/farm";
 import { sayVolume } from "@/formats/amounts";
 import { refuseAt } from "./refusal";
 
 /** Refuses what would run over the brim of a running batch's vessel. @throws {Refusal} `over-brim` at the field */
-export function requireRoomFor(batch: Batch, litres: number, path: string): void {
+export async function requireRoomFor(db: Queryable, batch: Batch, litres: number, path: string): Promise<void> {
   const roomL = batch.vesselL - standsIn(batch);
   if (!fits(litres, Math.max(0, roomL)))
     throw refuseAt(
@@ -14,6 +16,6 @@ export function requireRoomFor(batch: Batch, litres: number, path: string): void
       path,
       roomL < 0.05
         ? `${batch.vesselName} is full to the brim.`
-        : `Only ${sayVolume(roomL, "metric")} more fit into ${batch.vesselName}.`,
+        : `Only ${sayVolume(roomL, await unitsOf(db))} more fit into ${batch.vesselName}.`,
     );
 }

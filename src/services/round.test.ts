@@ -39,6 +39,7 @@ const entry = (act: string, agoH: number) => ({
 });
 const round = (batches: readonly RunningBatch[], more: Partial<RoundInput> = {}) =>
   roundTasks({
+    units: "metric",
     running: batches,
     dirty: [],
     waters: [],

@@ -150,14 +150,14 @@ const washTask = (vessel: VesselState, order: number, now: Date): RoundDraft => 
 });
 
 /** Water that was set aside is news when it is ready, and until it is used. */
-function waterTask(start: WaterStartView, order: number, now: Date): RoundDraft | null {
+function waterTask(start: WaterStartView, order: number, units: Farm["units"], now: Date): RoundDraft | null {
   if (start.readyMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
   const ready = start.readyMs <= now.getTime();
   return {
     key: `water-${start.id}`,
     dueMs: start.readyMs,
     title: `${start.sourceName}: water for ${start.purpose === "brew" ? "brewing" : "thinning"} ${ready ? "is ready" : "will be ready"}`,
-    why: `${sayVolume(start.leftL, "metric")}${start.place ? `, ${start.place}` : ""}`,
+    why: `${sayVolume(start.leftL, units)}${start.place ? `, ${start.place}` : ""}`,
     urgency: ready ? "now" : "later",
     touch: { type: "go", href: "/shed#water" },
     vesselOrder: order,
@@ -176,6 +176,7 @@ export interface RoundInput {
   readonly bands: readonly FitBand[];
   readonly shares: readonly TaskShare[];
   readonly clock: FarmClock;
+  readonly units: Farm["units"];
   readonly now: Date;
 }
 
@@ -188,7 +189,17 @@ function atItsHour(task: RoundDraft, slot: DaySlot | null, clock: FarmClock): Ro
 }
 
 /** The round: late first, then what is due now in walking order along the vessels, then by the clock, tomorrow's last. */
-export function roundTasks({ running, dirty, waters, shed, bands, shares, clock, now }: RoundInput): RoundTask[] {
+export function roundTasks({
+  running,
+  dirty,
+  waters,
+  shed,
+  bands,
+  shares,
+  clock,
+  units,
+  now,
+}: RoundInput): RoundTask[] {
   const byKey = new Map<string, RoundTask>();
   const today = isoDay(now, clock);
   const offer = (draft: RoundDraft | null, share: TaskShare | null = null) => {
@@ -214,7 +225,7 @@ export function roundTasks({ running, dirty, waters, shed, bands, shares, clock,
   }
   for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
   for (const task of shed) offer(task);
-  for (const start of waters) offer(waterTask(start, dirty.length + running.length, now));
+  for (const start of waters) offer(waterTask(start, dirty.length + running.length, units, now));
   return [...byKey.values()].toSorted(
     (a, b) =>
       RANK[a.urgency] - RANK[b.urgency] ||

@@ -1,6 +1,7 @@
 import "server-only";
-import { treatWater, type WaterAnswer } from "@/core/water/chlorine";
+import { treatWater, UNREAD_WATER_C, type WaterAnswer } from "@/core/water/chlorine";
 import type { Queryable } from "@/data/db";
+import { unitsOf } from "@/data/farm";
 import {
   findWater,
   insertWaterLevel,
@@ -88,7 +89,7 @@ const answerFor = (
   request: {
     volumeL: number;
     treatment: "none" | "stand" | "bubble" | "ascorbic" | "carbon";
-    celsius: number;
+    celsius?: number | null;
     covered?: boolean;
   },
 ): WaterAnswer =>
@@ -98,7 +99,7 @@ const answerFor = (
     totalMgPerL: water.totalMgPerL,
     volumeL: request.volumeL,
     treatment: request.treatment,
-    temperatureC: request.celsius,
+    temperatureC: request.celsius ?? UNREAD_WATER_C,
     covered: request.covered ?? false,
   });
 
@@ -115,7 +116,7 @@ export const startWater = (ctx: Context, input: unknown): Promise<{ startId: num
         purpose: request.purpose,
         volumeL: request.volumeL,
         treatment: request.treatment,
-        celsius: request.celsius,
+        celsius: request.celsius ?? null,
         covered: request.covered ?? false,
         place: request.place?.trim() ?? "",
         ascorbicG: answer.ascorbicG,
@@ -146,7 +147,7 @@ export async function requireFitWater(
   const reason = asked.overrideReason?.trim() || null;
   const startId = asked.startId ?? null;
   if (startId === null) {
-    const answer = answerFor(water, { volumeL: Math.max(1, use.volumeL), treatment: "none", celsius: 20 });
+    const answer = answerFor(water, { volumeL: Math.max(1, use.volumeL), treatment: "none" });
     if (!answer.safe && reason === null)
       throw refuseAt(
         "reason-needed",
@@ -164,12 +165,14 @@ export async function requireFitWater(
         "/water/overrideReason",
         `This water wants ${sayDuration(leftH)} more. Wait, or say why you go on all the same.`,
       );
-    if (!fits(use.volumeL, start.leftL))
+    if (!fits(use.volumeL, start.leftL)) {
+      const units = await unitsOf(db);
       throw refuseAt(
         "short-of-stock",
         "/water/startId",
-        `Only ${sayVolume(start.leftL, "metric")} of this water is left; ${sayVolume(use.volumeL, "metric")} goes in.`,
+        `Only ${sayVolume(start.leftL, units)} of this water is left; ${sayVolume(use.volumeL, units)} goes in.`,
       );
+    }
   }
   return { sourceId: water.id, startId, overrideReason: reason };
 }

@@ -46,7 +46,9 @@ export const refused = (message: string, fields: Record<string, string> = {}) =>
 });
 
 export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
-  render(<ActionsProvider actions={actions}>{screen}</ActionsProvider>);
+  render(screen, {
+    wrapper: ({ children }) => <ActionsProvider actions={actions}>{children}</ActionsProvider>,
+  });
 
 const none = { p10: null, p50: null, p90: null };
 

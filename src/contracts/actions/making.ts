@@ -49,13 +49,14 @@ export const READ_WATER_LEVEL = object(["requestKey", "sourceId", "volumeL"], {
   at: MOMENT,
 });
 
-export const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "treatment", "celsius"], {
+export const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "treatment"], {
   requestKey: REQUEST_KEY,
   sourceId: ROW_ID,
   purpose: { enum: ["brew", "dilution"] },
   volumeL: LITRES,
   treatment: { enum: WATER_TREATMENTS },
-  celsius: { type: "number", minimum: 0, maximum: 60 },
+  /** As read; nothing where nobody read it. */
+  celsius: { type: ["number", "null"], minimum: 0, maximum: 60 },
   covered: { type: "boolean" },
   place: { type: "string", maxLength: 80 },
   at: MOMENT,

@@ -55,6 +55,8 @@ const BUCKET_L = 20;
 const DRUM_L = 200;
 const COVER_SLOWS = 1.5;
 const REFERENCE_C = 20;
+/** What water is taken to have where nobody read it: as cold as from a well, so that the wait is rather too long than too short. */
+export const UNREAD_WATER_C = 10;
 
 /** Half-life of free chlorine: longer in a deep vessel, under a lid, and in the cold (twice for every 10 °C). */
 export function freeChlorineHalfLifeH(

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Queryable } from "@/data/db";
-import { findFarm } from "@/data/farm";
+import { findFarm, type Farm } from "@/data/farm";
 import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
@@ -49,11 +49,16 @@ function fileFault(kind: FileKind, file: ParsedFile): string | null {
   return rows.length > MOST_ROWS ? `${rows.length} rows are more than the ${MOST_ROWS} of one file. Part it.` : null;
 }
 
+interface Here {
+  readonly today: string;
+  readonly units: Farm["units"];
+}
+
 async function rowsOf(
   db: Queryable,
   kind: FileKind,
   file: ParsedFile,
-  today: string,
+  { today, units }: Here,
   lock: boolean,
 ): Promise<LotRows & { readonly unknown: readonly string[] }> {
   const [heads = [], ...rows] = file.rows;
@@ -62,9 +67,9 @@ async function rowsOf(
   const cells = rows.map((row) => cellsOf(row, at));
   const found =
     kind === "lots"
-      ? await lotRows(db, cells, today)
+      ? await lotRows(db, cells, today, units)
       : kind === "stock"
-        ? await stockRows(db, cells, lock)
+        ? await stockRows(db, cells, units, lock)
         : await ingredientRows(db, cells);
   return { ...found, unknown };
 }
@@ -83,14 +88,16 @@ function lookOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: readonly
   };
 }
 
-const todayOf = async (db: Queryable, ctx: Context) =>
-  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+const hereAndNow = async (db: Queryable, ctx: Context): Promise<Here> => {
+  const farm = await findFarm(db);
+  return { today: isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" }), units: farm?.units ?? "metric" };
+};
 
 /** The dry run: row by row what would change and what is wrong. Nothing is written. */
 export async function lookAtFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FileLook> {
   const fault = fileFault(kind, file);
   if (fault) return refusedWhole(kind, fault);
-  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await todayOf(ctx.pool, ctx), false);
+  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await hereAndNow(ctx.pool, ctx), false);
   return lookOf(kind, outcomes, notesOf(file, unknown));
 }
 
@@ -112,7 +119,7 @@ export const importFile = (
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
     if (fault) throw new Refusal("bad-request", fault, { "/text": fault });
-    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await todayOf(db, ctx), true);
+    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await hereAndNow(db, ctx), true);
     const { counts, shown } = lookOf(request.kind, outcomes, []);
     if (counts.wrong > 0) {
       const first = shown.find(({ what }) => what === "wrong")!;

@@ -3,6 +3,7 @@ import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredie
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { insertLots } from "@/data/bulk";
 import type { Queryable } from "@/data/db";
+import type { Farm } from "@/data/farm";
 import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
 import { listAllLots, type Lot, type LotOrigin } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
@@ -100,9 +101,9 @@ export interface LotRows {
   readonly write: (db: Queryable, ctx: Context, onProgress: (done: number) => void) => Promise<void>;
 }
 
-const sayLot = ({ own, ingredientId, amount, receivedOn }: LotDraft) => {
+const sayLot = ({ own, ingredientId, amount, receivedOn }: LotDraft, units: Farm["units"]) => {
   const { name, stockUnit } = findIngredient(ingredientId);
-  return `${sayStock(amount, stockUnit, "metric", 5)} of ${(own?.name ?? name).toLowerCase()}, ${receivedOn}`;
+  return `${sayStock(amount, stockUnit, units, 5)} of ${(own?.name ?? name).toLowerCase()}, ${receivedOn}`;
 };
 
 /** What a file of lots would bring: those that are there already are left alone, two alike in one file are wrong. */
@@ -110,6 +111,7 @@ export async function lotRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
   today: string,
+  units: Farm["units"],
 ): Promise<LotRows> {
   const [own, known] = await Promise.all([listOwnIngredients(db), listAllLots(db)]);
   const byId = new Map(known.map((lot) => [lot.id, lot]));
@@ -138,7 +140,7 @@ export async function lotRows(
     const there = byKey.get(key);
     if (there !== undefined) return { line, what: "same", text: `lot ${there} is this one`, faults: {} };
     drafts.push(lot);
-    return { line, what: "new", text: sayLot(lot), faults: {} };
+    return { line, what: "new", text: sayLot(lot, units), faults: {} };
   });
   return {
     outcomes,

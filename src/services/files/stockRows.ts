@@ -3,6 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertMovements } from "@/data/bulk";
 import type { Queryable } from "@/data/db";
+import type { Farm } from "@/data/farm";
 import { listAllLots, lockAllBalances } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
@@ -13,6 +14,7 @@ import { wrongRow, type RowOutcome } from "./rows";
 export async function stockRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
+  units: Farm["units"],
   lock: boolean,
 ): Promise<LotRows> {
   if (lock) await lockAllBalances(db);
@@ -38,7 +40,7 @@ export async function stockRows(
     if (isFault(counted))
       return wrongRow(line, { [counted.fault === "Which unit?" ? "unit" : "on_hand"]: counted.fault });
     const changeMilli = toMilli(counted.value) - toMilli(lot.onHand);
-    const say = (amount: number) => sayStock(amount, lot.unit, "metric", 5);
+    const say = (amount: number) => sayStock(amount, lot.unit, units, 5);
     if (changeMilli === 0) return { line, what: "same", text: `lot ${lot.id} holds ${say(lot.onHand)}`, faults: {} };
     changes.push({ lotId: lot.id, changeMilli });
     return {

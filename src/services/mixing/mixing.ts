@@ -14,7 +14,7 @@ import { requirePickable } from "../pickedPlant";
 import { prepareFill, requireVesselFor, type FillRequest, type PreparedFill } from "../prepareFill";
 import { planDraw } from "../shed/shedBook";
 import { requireFitWater } from "../waters";
-import { findFarm } from "@/data/farm";
+import { findFarm, unitsOf } from "@/data/farm";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { pickRecipe } from "../recipes";
 import { atField, Refusal, refuseAt } from "../refusal";
@@ -78,7 +78,7 @@ export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: n
     const { recipe } = await pickRecipe(db, request);
     const vessel = await requireVesselFor(db, request.vesselId, recipe);
     stepsOf(recipe, request);
-    await requireFinishable(db, ctx, request, prepareFill(asFill(request), vessel, recipe));
+    await requireFinishable(db, ctx, request, prepareFill(asFill(request), vessel, recipe, await unitsOf(db)));
     const fill: MixingFill = { ...request, name: recipe.shortName };
     return {
       mixingId: await insertMixing(db, {

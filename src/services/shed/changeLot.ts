@@ -2,7 +2,7 @@ import "server-only";
 import { toMilli } from "@/core/stock/drawOldest";
 import { judgeHandful } from "@/core/stock/handTest";
 import type { Queryable } from "@/data/db";
-import { findFarm } from "@/data/farm";
+import { findFarm, unitsOf } from "@/data/farm";
 import { insertLotEvent } from "@/data/lotEvents";
 import { findLedgerLine } from "@/data/movements";
 import { insertStockMovement, lockLot, type Lot } from "@/data/stock";
@@ -30,7 +30,7 @@ export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number 
       throw refuseAt(
         "short-of-stock",
         "/amount",
-        `Only ${sayStock(lot.onHand, lot.unit, "metric", 4)} are left of this lot.`,
+        `Only ${sayStock(lot.onHand, lot.unit, await unitsOf(db), 4)} are left of this lot.`,
       );
     await insertStockMovement(db, {
       lotId: lot.id,
@@ -62,7 +62,7 @@ export const correctMovement = (ctx: Context, input: unknown): Promise<{ lotId: 
       throw refuseAt(
         "short-of-stock",
         "/amount",
-        `Then ${sayStock(-(lot.onHand + changeMilli / 1000), lot.unit, "metric", 4)} more would have gone out of this lot than came in.`,
+        `Then ${sayStock(-(lot.onHand + changeMilli / 1000), lot.unit, await unitsOf(db), 4)} more would have gone out of this lot than came in.`,
       );
     try {
       await insertStockMovement(db, {
@@ -103,7 +103,7 @@ export const countStock = (ctx: Context, input: unknown): Promise<{ changed: num
         throw refuseAt(
           "short-of-stock",
           `/lines/${index}/counted`,
-          `${sayStock(lot.onHand, lot.unit, "metric", 4)} are left by now: count it again.`,
+          `${sayStock(lot.onHand, lot.unit, await unitsOf(db), 4)} are left by now: count it again.`,
         );
       await insertStockMovement(db, {
         lotId,

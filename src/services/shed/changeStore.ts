@@ -12,7 +12,7 @@ import {
   type Store,
   type StoreMovement,
 } from "@/data/stores";
-import { findFarm } from "@/data/farm";
+import { findFarm, unitsOf } from "@/data/farm";
 import { copyStoreChecks, insertStoreCheck } from "@/data/storeChecks";
 import { sayVolume } from "@/formats/amounts";
 import { noonOf } from "@/formats/times";
@@ -38,9 +38,9 @@ const move = (
 ): Promise<number> =>
   insertStoreMovement(db, { storeId, changeByL, kind, applicationId: null, at, actorId: ctx.actor.id, note });
 
-const requireLitres = (store: Store, litres: number, path: string): void => {
+const requireLitres = async (db: Queryable, store: Store, litres: number, path: string): Promise<void> => {
   if (!fits(litres, store.onHandL))
-    throw refuseAt("short-of-store", path, `The store holds ${sayVolume(store.onHandL, "metric", 4)}.`);
+    throw refuseAt("short-of-store", path, `The store holds ${sayVolume(store.onHandL, await unitsOf(db), 4)}.`);
 };
 
 /** What is past its peak goes to the heap, onto bare ground or out, with the reason; it stays in the books. @throws {Refusal} */
@@ -48,7 +48,7 @@ export const emptyStore = (ctx: Context, input: unknown): Promise<{ storeId: num
   write(ctx, "emptyStore", input, async (db, request) => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
-    requireLitres(store, request.litres, "/litres");
+    await requireLitres(db, store, request.litres, "/litres");
     await move(db, ctx, store.id, -Math.min(request.litres, store.onHandL), request.to, at, request.reason.trim());
     return { storeId: store.id };
   });
@@ -95,7 +95,7 @@ export const pourStore = (ctx: Context, input: unknown): Promise<{ storeIds: num
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const total = request.parts.reduce((sum, { litres }) => sum + litres, 0);
-    requireLitres(store, total, "/parts/0/litres");
+    await requireLitres(db, store, total, "/parts/0/litres");
     const recipe = recipeFrom(store.recipe);
     const sealed = request.parts.findIndex(({ container }) => container === "sealed");
     if (sealed >= 0 && makesGas(recipe.lid, recipe.keeping.living))

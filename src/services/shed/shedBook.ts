@@ -3,6 +3,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fits } from "@/core/quantity/fits";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
+import { unitsOf } from "@/data/farm";
 import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { sayHold } from "@/formats/holdText";
@@ -82,7 +83,7 @@ export async function planDraw(db: Queryable, draw: DrawRequest): Promise<Planne
   if (shortMilli > 0 && !fits(draw.amount, (wantedMilli - shortMilli) / 1000)) {
     const { name, stockUnit } = findIngredient(draw.ingredient);
     const heldMilli = wantedMilli - shortMilli;
-    const held = heldMilli > 0 ? sayStock(heldMilli / 1000, stockUnit, "metric", 4) : null;
+    const held = heldMilli > 0 ? sayStock(heldMilli / 1000, stockUnit, await unitsOf(db), 4) : null;
     const has = held
       ? `The shed holds ${held} of ${name.toLowerCase()}`
       : `There is no ${name.toLowerCase()} in the shed`;

@@ -52,6 +52,7 @@ function picks(
   plans: readonly Plan[],
   today: string,
   rise: number | null,
+  units: Farm["units"],
 ): { id: number; name: string; what: string }[] {
   if (rise === null) return [];
   const tomorrow = addDays(today, 1);
@@ -68,7 +69,7 @@ function picks(
               what: plants
                 .map(
                   ({ ingredientId, amount }) =>
-                    `${sayStock(amount, findIngredient(ingredientId).stockUnit, "metric")} of ${findIngredient(ingredientId).name.toLowerCase()}`,
+                    `${sayStock(amount, findIngredient(ingredientId).stockUnit, units)} of ${findIngredient(ingredientId).name.toLowerCase()}`,
                 )
                 .join(", "),
             },
@@ -117,7 +118,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
           vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
         ),
       ),
-    ...picks(plans, today, rise).map(({ id, name, what }) =>
+    ...picks(plans, today, rise, farm.units).map(({ id, name, what }) =>
       task(
         `pick-${id}`,
         `Pick ${what} before the sun is up`,

@@ -9,6 +9,7 @@ import { sayDay } from "@/formats/times";
 import type { EquipmentView } from "@/services/equipment/equipment";
 import type { ToolsView } from "@/services/equipment/readTools";
 import { useAct } from "../actions";
+import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -284,7 +285,9 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
         </div>
       </div>
       {open === "add" ? <AddToolSheet onClose={() => setOpen(null)} /> : null}
-      {open !== null && open !== "add" ? <UseSheet tool={open} view={view} onClose={() => setOpen(null)} /> : null}
+      {open !== null && open !== "add" ? (
+        <UseSheet tool={asItStands(view.equipment, open)} view={view} onClose={() => setOpen(null)} />
+      ) : null}
     </div>
   );
 };

@@ -70,7 +70,7 @@ function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
   const complaint = checkRequest("fillVessel", request) ?? checkRequest("startMixing", mixing);
   if (complaint) return JSON.stringify(complaint);
   try {
-    prepareFill(request, { name: "Drum", ...draft.vessel }, recipe);
+    prepareFill(request, { name: "Drum", ...draft.vessel }, recipe, "metric");
     return null;
   } catch (error) {
     if (error instanceof Refusal) return error.message;

@@ -2,7 +2,7 @@
 import { useState, type FormEvent } from "react";
 import { toast } from "sonner";
 import { BALL_TEST, BALL_WORDS, type BallWord } from "@/core/gather/wormBin";
-import { sayMass } from "@/formats/amounts";
+import { sayMass, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { fullDate, sayDuration } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
@@ -22,14 +22,14 @@ function sayDue({ state }: Bin): string {
 }
 
 /** A bin in section: bedding, what is uneaten on top, castings at the bottom, worms between. */
-const BinDrawing = ({ bin }: { readonly bin: Bin }) => {
+const BinDrawing = ({ bin, units }: { readonly bin: Bin; readonly units: UnitSystem }) => {
   const most = Math.max(bin.state.castingsKg + bin.state.uneatenKg, bin.state.wormsKg * 7, 1);
   const castings = (bin.state.castingsKg / most) * 58;
   const food = (bin.state.uneatenKg / most) * 58;
   return (
     <svg
       role="img"
-      aria-label={`${bin.name}: ${sayMass(bin.state.castingsKg, "metric", 2)} of castings, ${sayMass(bin.state.uneatenKg, "metric", 2)} uneaten`}
+      aria-label={`${bin.name}: ${sayMass(bin.state.castingsKg, units, 2)} of castings, ${sayMass(bin.state.uneatenKg, units, 2)} uneaten`}
       viewBox="0 0 120 80"
       className="w-28 shrink-0"
     >
@@ -75,7 +75,7 @@ export const BinPanel = ({
       {view.bins.map((bin) => (
         <li key={bin.id} className="py-2.5">
           <div className="flex gap-4">
-            <BinDrawing bin={bin} />
+            <BinDrawing bin={bin} units={view.farm.units} />
             <div className="min-w-0">
               <p className="font-semibold">{bin.name}</p>
               <p>
@@ -89,7 +89,7 @@ export const BinPanel = ({
               {bin.entries[0] ? (
                 <p className="text-[0.9rem] text-soft">
                   {fullDate(new Date(bin.entries[0].atMs), view.farm)}: {bin.entries[0].kind}{" "}
-                  {bin.entries[0].kg > 0 ? `${formatNumber(bin.entries[0].kg)} kg ` : ""}
+                  {bin.entries[0].kg > 0 ? `${sayMass(bin.entries[0].kg, view.farm.units)} ` : ""}
                   {bin.entries[0].what}, {bin.entries[0].actorName}
                 </p>
               ) : null}

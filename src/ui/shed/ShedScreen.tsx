@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { ItemView } from "@/services/shed/readItem";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
 import { useKey } from "../frame/keys";
+import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { WaterPanel } from "../water/WaterPanel";
 import { IngredientShelf } from "./IngredientShelf";
@@ -57,7 +58,9 @@ export const ShedScreen = ({
         />
       ) : null}
       {open?.type === "own" ? <OwnIngredientSheet onClose={close} /> : null}
-      {open?.type === "store" ? <StoreSheet store={open.store} view={view} onClose={close} /> : null}
+      {open?.type === "store" ? (
+        <StoreSheet store={asItStands(view.stores, open.store)} view={view} onClose={close} />
+      ) : null}
       {item && open === null ? (
         <ItemSheet
           item={item}

@@ -2,9 +2,8 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { DomainError } from "@/core/errors";
-import { fromBase } from "@/core/quantity/units";
-import { treatWater, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
-import type { UnitSystem } from "@/formats/amounts";
+import { treatWater, UNREAD_WATER_C, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
+import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
@@ -24,15 +23,13 @@ interface StartForm {
   place: string;
 }
 
-const USUAL_C = 16;
-
 function answerOf(
   water: WaterView,
   form: StartForm,
   volumeL: number | null,
-  celsius: number | null,
+  temperatureC: number,
 ): WaterAnswer | string {
-  if (volumeL === null || celsius === null) return "How much, and how warm?";
+  if (volumeL === null || Number.isNaN(temperatureC)) return "How much, and how warm?";
   try {
     return treatWater({
       source: water.kind,
@@ -40,7 +37,7 @@ function answerOf(
       totalMgPerL: water.totalMgPerL,
       volumeL,
       treatment: form.treatment,
-      temperatureC: celsius,
+      temperatureC,
       covered: form.covered,
     });
   } catch (error) {
@@ -68,21 +65,21 @@ export const StartWaterSheet = ({
       purpose: "brew",
       volumeL: show(160, OF_LITRES),
       treatment: chlorinated ? "stand" : "none",
-      degrees: String(Math.round(fromBase({ dimension: "temperature", value: USUAL_C }, degree).value)),
+      degrees: "",
       covered: false,
       place: "",
     },
   });
   const form = useWatch({ control }) as StartForm;
   const celsius = readCelsius(form.degrees, units);
-  const answer = answerOf(water, form, read(form.volumeL, OF_LITRES), celsius);
+  const answer = answerOf(water, form, read(form.volumeL, OF_LITRES), celsius ?? UNREAD_WATER_C);
   const submit = handleSubmit(async ({ purpose, volumeL, treatment, covered, place }) => {
     const done = await act.run({
       sourceId: water.id,
       purpose,
       volumeL: read(volumeL, OF_LITRES) as number,
       treatment,
-      celsius: celsius as number,
+      celsius,
       covered,
       place,
     });
@@ -111,7 +108,13 @@ export const StartWaterSheet = ({
           {...register("volumeL")}
           error={act.fields["/volumeL"]}
         />
-        <NumberField label="Water stands at" unit={degree} {...register("degrees")} error={act.fields["/celsius"]} />
+        <NumberField
+          label="Water stands at"
+          unit={degree}
+          hint={`Not read: its clock goes by ${sayTemperature(UNREAD_WATER_C, units)}, the slow case.`}
+          {...register("degrees")}
+          error={act.fields["/celsius"]}
+        />
       </div>
       <SelectField label="How" {...register("treatment")} error={act.fields["/treatment"]}>
         <option value="none">as it is</option>

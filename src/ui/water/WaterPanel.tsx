@@ -5,6 +5,7 @@ import { clockTime, longWeekday, sayDuration } from "@/formats/times";
 import { sayStrip } from "@/formats/waterText";
 import type { FarmView } from "@/services/farmView";
 import type { WatersView, WaterStartView, WaterView } from "@/services/readWaters";
+import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { AddWaterSheet, LevelSheet, StripSheet } from "./WaterForms";
 import { StartWaterSheet } from "./StartWaterSheet";
@@ -48,6 +49,7 @@ type Open = { readonly type: "add" } | { readonly type: "strip" | "start" | "lev
 export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly farm: FarmView }) => {
   const [open, setOpen] = useState<Open>(null);
   const close = () => setOpen(null);
+  const water = open && open.type !== "add" ? asItStands(view.waters, open.water) : null;
   return (
     <section aria-label="Water" id="water" className="mt-8 scroll-mt-20">
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -109,9 +111,9 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
         </ul>
       </div>
       {open?.type === "add" ? <AddWaterSheet onClose={close} /> : null}
-      {open?.type === "strip" ? <StripSheet water={open.water} onClose={close} /> : null}
-      {open?.type === "level" ? <LevelSheet water={open.water} onClose={close} /> : null}
-      {open?.type === "start" ? <StartWaterSheet water={open.water} units={farm.units} onClose={close} /> : null}
+      {open?.type === "strip" && water ? <StripSheet water={water} onClose={close} /> : null}
+      {open?.type === "level" && water ? <LevelSheet water={water} onClose={close} /> : null}
+      {open?.type === "start" && water ? <StartWaterSheet water={water} units={farm.units} onClose={close} /> : null}
     </section>
   );
 };

@@ -80,9 +80,28 @@ describe("the farm's waters", () => {
     fireEvent.click(screen.getByRole("button", { name: "Its clock starts now" }));
     await waitFor(() =>
       expect(actions.startWater).toHaveBeenCalledWith(
-        expect.objectContaining({ sourceId: 2, treatment: "ascorbic", volumeL: 160, celsius: 16 }),
+        expect.objectContaining({ sourceId: 2, treatment: "ascorbic", volumeL: 160, celsius: null }),
       ),
     );
+  });
+  it("go by the last strip, also where the panel was opened before it was kept", () => {
+    const unread = { ...VIEW, waters: VIEW.waters.map((one) => ({ ...one, freeMgPerL: null, totalMgPerL: null })) };
+    const { rerender } = renderWith(fakeActions(), <WaterPanel view={unread} farm={FARM} />);
+    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[1]!);
+    expect(screen.queryByText(/does not leave/)).toBeNull();
+    rerender(<WaterPanel view={VIEW} farm={FARM} />);
+    expect(screen.getByText(/chloramine/i)).toBeVisible();
+  });
+  it.each([
+    ["", null],
+    ["21.5", 21.5],
+  ])("take %p degrees as %p: what nobody read is kept as such", async (degrees, celsius) => {
+    const actions = fakeActions();
+    renderWith(actions, <WaterPanel view={VIEW} farm={FARM} />);
+    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[0]!);
+    fireEvent.change(screen.getByLabelText("Water stands at (°C)"), { target: { value: degrees } });
+    fireEvent.click(screen.getByRole("button", { name: "Its clock starts now" }));
+    await waitFor(() => expect(actions.startWater).toHaveBeenCalledWith(expect.objectContaining({ celsius })));
   });
   it.each(["", "0", "-5", "1e9", "lots"])("refuse to set aside %p litres, at its field", async (volume) => {
     const actions = fakeActions();
