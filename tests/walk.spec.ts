@@ -208,7 +208,7 @@ test.describe(() => {
 
     await page.goto("/ledger");
     const batch = page.getByRole("listitem").filter({ hasText: "171 L strained" });
-    await expect(batch).toContainText(/0\.\d\d crowns a litre/);
+    await expect(batch).toContainText(/0\.\d\d crowns per L/);
     await expect(batch.getByRole("img", { name: /Molasses .* crowns/ })).toBeVisible();
     await page.getByRole("listitem").filter({ hasText: "Bed 3" }).first().locator("summary").click();
     await expect(page.getByText(/bean extract at 1:250/).first()).toBeVisible();

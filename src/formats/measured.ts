@@ -1,3 +1,4 @@
+import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fromBase, toBase, type Quantity } from "@/core/quantity/units";
 import { sayStock, type UnitSystem } from "./amounts";
 import { splitNumber } from "@/core/quantity/typed/number";
@@ -14,6 +15,18 @@ export interface Measurable {
   /** The book's ingredient that one of the farm's own is a kind of: weighed in its place where it was not weighed itself. */
   readonly ingredientId?: string;
 }
+
+/** An ingredient as amounts of it are read. */
+export function measurableOf(ingredient: IngredientId): Measurable {
+  const { stockUnit, densityKgPerL } = findIngredient(ingredient);
+  return { itemId: ingredient, unit: stockUnit, densityKgPerL };
+}
+
+/** Litres of whatever it is: a can or jug that was weighed with water does. */
+export const OF_LITRES: Measurable = { itemId: "water", unit: "L", densityKgPerL: 1 };
+
+/** Kilograms of what nobody measures by the litre. */
+export const OF_KILOGRAMS: Measurable = { itemId: "", unit: "kg", densityKgPerL: null };
 
 export type Measured =
   | {

@@ -96,7 +96,7 @@ const LEDGER: LedgerView = {
 describe("the ledger", () => {
   it("prices a litre where there is one, and does not hide a drum that failed", () => {
     renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
-    expect(screen.getByText("0.10 crowns")).toBeVisible();
+    expect(screen.getByText("0.10 crowns per L")).toBeVisible();
     expect(screen.getByText(/thrown out; nothing came of it: 15.00 crowns/)).toBeVisible();
     expect(screen.getByText(/still running: 15.00 crowns/)).toBeVisible();
     expect(screen.getByText("The newest 3 of 80 batches.")).toBeVisible();

@@ -2,9 +2,9 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { useAct } from "../actions";
-import { measurableOf } from "../fill/fillPlan";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";

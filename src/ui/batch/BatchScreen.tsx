@@ -3,6 +3,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
+import { sayPricePer } from "@/formats/fieldUnits";
 import { sayEntry } from "@/formats/entryText";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
@@ -224,9 +225,15 @@ export const BatchScreen = ({
             <p className="mb-3">
               <span className="reading text-2xl font-semibold">{sayMoney(page.cost.totalMinor, farm.currency)}</span>
               {page.cost.perLMinor === null ? (
-                <span className="text-soft"> so far; a price per litre comes with the yield</span>
+                <span className="text-soft">
+                  {" "}
+                  so far; what each {farm.units === "us" ? "gallon" : "litre"} cost comes with the yield
+                </span>
               ) : (
-                <span className="text-soft"> or {sayMoney(page.cost.perLMinor, farm.currency)} a litre</span>
+                <span className="text-soft">
+                  {" "}
+                  or {sayPricePer(page.cost.perLMinor, "L", farm.currency, farm.units)}
+                </span>
               )}
             </p>
             <CostMeasure cost={page.cost} currency={farm.currency} label="What it cost" />

@@ -5,6 +5,7 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
+import { OF_LITRES } from "@/formats/measured";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
@@ -18,7 +19,7 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
-import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface CloseSheetProps {
   readonly batch: BatchView;

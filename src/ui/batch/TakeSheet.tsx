@@ -2,10 +2,11 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { OF_LITRES } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { useAct } from "../actions";
 import { FormSheet } from "../kit/FormSheet";
-import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface TakeSheetProps {
   /** A running batch, or what was strained of one. */

@@ -6,10 +6,11 @@ import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
 import { sayLead } from "@/formats/leadText";
-import { parseNumber } from "@/formats/numbers";
+import { measurableOf, OF_KILOGRAMS } from "@/formats/measured";
 import type { BookView } from "@/services/readBook";
-import { NumberField, TextField } from "../kit/fields";
+import { TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 import { RISK_WORDS } from "./MethodPlate";
 import { shedMap } from "./shedMap";
 
@@ -94,9 +95,11 @@ const Line = ({
   readonly onWeigh: (typed: string) => void;
 }) => {
   const known = line.plant !== null || line.ingredient !== null;
-  const typed = parseNumber(weighed);
+  const { read } = useReadAmount();
+  const of = line.ingredient ? measurableOf(line.ingredient) : OF_KILOGRAMS;
+  const { unit } = of;
+  const typed = read(weighed, of);
   const amount = line.amount ?? (typed !== null && typed > 0 && typed < 1e6 ? typed : null);
-  const unit = line.ingredient ? findIngredient(line.ingredient).stockUnit : "kg";
   const answer = known && !line.mouldy ? possibilitiesOf({ ...line, amount }, shedMap(view), largestL(view)) : null;
   return (
     <section aria-label={line.text} className="mt-4">
@@ -123,9 +126,10 @@ const Line = ({
         <>
           {line.amount === null ? (
             <div className="my-2 max-w-56">
-              <NumberField
+              <AmountField
                 label="What does it weigh?"
-                unit={unit}
+                of={of}
+                typed={weighed}
                 value={weighed}
                 onChange={(event) => onWeigh(event.target.value)}
                 error={weighed !== "" && amount === null ? "A number above 0." : undefined}

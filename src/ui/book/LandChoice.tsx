@@ -3,11 +3,13 @@ import type { Recipe } from "@/core/book/recipe";
 import { findUse, type UseId } from "@/core/book/uses";
 import type { ForLand } from "@/core/choose/forLand";
 import { sayArea, sayDilution, sayMass, sayVolume } from "@/formats/amounts";
-import { formatNumber, parseNumber, plural } from "@/formats/numbers";
+import { valueInField } from "@/formats/fieldUnits";
+import { formatNumber, plural } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { Choices } from "../kit/Choices";
-import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
+import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { LengthField } from "../measures/LengthField";
 import type { ScaleDraft } from "./scaleDraft";
 
 /** What carries it where the farm has no can of its own yet, L. */
@@ -33,7 +35,7 @@ interface LandChoiceProps {
 const Answer = ({ view, land, distance }: Pick<LandChoiceProps, "view" | "distance"> & { readonly land: ForLand }) => {
   const { units } = view.farm;
   const canL = view.canL ?? USUAL_CAN_L;
-  const haul = haulInCans(land.mixEachL, canL, parseNumber(distance) ?? undefined);
+  const haul = haulInCans(land.mixEachL, canL, valueInField(distance, "m", units) || undefined);
   return (
     <>
       <p role="status">
@@ -86,9 +88,10 @@ export const LandChoice = ({
           </div>
         </fieldset>
       ) : null}
-      <TextField
-        label={`${view.beds.length > 0 ? "Other land" : "Land"} (${units === "us" ? "ft²" : "m²"})`}
-        inputMode="decimal"
+      <LengthField
+        label={view.beds.length > 0 ? "Other land" : "Land"}
+        measure="m2"
+        typed={draft.land}
         value={draft.land}
         onChange={(event) => onChange({ land: event.target.value })}
         error={draft.land === "" && bedIds.length === 0 ? undefined : error}
@@ -117,9 +120,10 @@ export const LandChoice = ({
           ]}
         />
       ) : null}
-      <NumberField
+      <LengthField
         label="From where cans are filled"
-        unit="m"
+        measure="m"
+        typed={distance}
         placeholder="nearby"
         value={distance}
         onChange={(event) => onDistance(event.target.value)}

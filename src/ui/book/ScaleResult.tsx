@@ -10,13 +10,15 @@ import { airNeed, heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
 import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { measurableOf } from "@/formats/measured";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { ContentTable } from "../content/ContentTable";
 import { ShellChemistry } from "../fill/ShellChemistry";
-import { NumberField, SelectField, TickField } from "../kit/fields";
+import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { AmountField } from "../measures/AmountField";
 import { plannedCost } from "./drumCost";
 import { Bounds, OrSpreadIt, Starters } from "./ScaleFacts";
 import type { ScaleDraft } from "./scaleDraft";
@@ -215,10 +217,11 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
             />
           ))}
           {unknown.map(({ ingredient, amount }) => (
-            <NumberField
+            <AmountField
               key={ingredient}
               label={`${findIngredient(ingredient).name}: nobody states how much`}
-              unit={findIngredient(ingredient).stockUnit}
+              of={measurableOf(ingredient)}
+              typed={draft.stated[ingredient] ?? ""}
               placeholder="left out"
               hint={amount.type === "unknown" ? amount.ask : undefined}
               value={draft.stated[ingredient] ?? ""}

@@ -4,15 +4,18 @@ import { useState } from "react";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { RecipeKey } from "@/core/recipe/pick";
-import { sayVolume } from "@/formats/amounts";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { sayStock, sayVolume } from "@/formats/amounts";
+import { measurableOf, OF_LITRES } from "@/formats/measured";
+import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/readBook";
 import { queryOf, sizeQuery } from "../fill/recipeKey";
 import { buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
-import { NumberField, SelectField, TickField } from "../kit/fields";
+import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { LengthField } from "../measures/LengthField";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
 import { LandChoice } from "./LandChoice";
@@ -33,29 +36,32 @@ interface ScaleSheetProps {
   readonly onClose: () => void;
 }
 
-const USUAL_L = "200";
+const USUAL_L = 200;
 
 /** A recipe scaled by a vessel, an amount, a level, the land, or whatever runs out; the vessel's level moves as it is typed. */
 export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleSheetProps) => {
+  const { read, show, measured } = useReadAmount();
   const fits = view.vessels.filter(({ airW }) => !recipe.aerated || airW > 0);
   const free = fits.filter(({ status }) => status === "free");
   /** Undefined until somebody picks one; null for another one. */
   const [picked, setPicked] = useState<number | null>();
   const [draft, setDraft] = useState<
-    Omit<ScaleDraft, "recipe" | "diameterM" | "vesselL" | "splitVessels" | "bedsM2" | "units">
+    Omit<ScaleDraft, "recipe" | "diameterM" | "vessel" | "splitVessels" | "bedsM2" | "units" | "read">
   >({
     by: "vessel",
     wanted: "",
-    depthCm: "",
+    depth: "",
     land: "",
     often: "once",
     useId: recipe.uses[0]?.use ?? null,
-    limits: start?.limit ? { [start.limit.ingredient]: String(Number(start.limit.amount.toPrecision(5))) } : {},
+    limits: start?.limit
+      ? { [start.limit.ingredient]: show(start.limit.amount, measurableOf(start.limit.ingredient)) }
+      : {},
     stated: {},
     include: [],
     swaps: {},
   });
-  const [typedL, setTypedL] = useState(USUAL_L);
+  const [typedVessel, setTypedVessel] = useState(show(USUAL_L, OF_LITRES));
   const [splitIds, setSplitIds] = useState<readonly number[]>(free.map(({ id }) => id));
   const [bedIds, setBedIds] = useState<readonly number[]>([]);
   const [distance, setDistance] = useState("");
@@ -64,6 +70,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
     ...draft,
     recipe,
     units: view.farm.units,
+    read: measured,
     bedsM2: view.beds.reduce((sum, { id, areaM2 }) => sum + (bedIds.includes(id) ? areaM2 : 0), 0),
     splitVessels: fits
       .filter(({ id }) => splitIds.includes(id))
@@ -73,12 +80,12 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
   const smallest = () =>
     free
       .toSorted((a, b) => a.volumeL - b.volumeL)
-      .find(({ volumeL, diameterM }) => workScale({ ...asked, vesselL: String(volumeL), diameterM }).scaled !== null);
+      .find(({ volumeL, diameterM }) => workScale({ ...asked, vessel: `${volumeL} L`, diameterM }).scaled !== null);
   const vesselId =
     picked === undefined ? (((draft.by === "land" ? smallest() : undefined) ?? free[0])?.id ?? null) : picked;
   const vessel = view.vessels.find(({ id }) => id === vesselId);
-  const vesselL = vessel ? String(vessel.volumeL) : typedL;
-  const result = workScale({ ...asked, vesselL, diameterM: vessel?.diameterM ?? null });
+  const vesselText = vessel ? `${vessel.volumeL} L` : typedVessel;
+  const result = workScale({ ...asked, vessel: vesselText, diameterM: vessel?.diameterM ?? null });
   const { scaled, problem } = result;
   // Filled to its line by itself, a vessel needs no size told; anything else is handed on as it stands.
   const sized =
@@ -87,14 +94,14 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
           basisAmount: scaled.basisAmount,
           choice: {
             include: draft.include,
-            stated: amounts("stated", draft.stated),
+            stated: amounts("stated", draft.stated, measured),
             substitutes: Object.entries(draft.swaps).map(([instead, use]) => ({ instead, use })),
           },
         })}`
       : "";
   const at = (field: string) => (problem?.field === field ? problem.text : undefined);
   const basis = findIngredient(recipe.basis);
-  const drawnL = parseNumber(vesselL) ?? 0;
+  const drawnL = read(vesselText, OF_LITRES) ?? 0;
   const limited = recipe.ingredients.filter(
     ({ amount, optional }, index, all) =>
       amount.type === "per-basis" &&
@@ -177,31 +184,34 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
             </SelectField>
           )}
           {vessel === undefined && draft.by !== "split" ? (
-            <NumberField
+            <AmountField
               label="It holds"
-              unit="L"
-              value={typedL}
-              onChange={(event) => setTypedL(event.target.value)}
+              of={OF_LITRES}
+              typed={typedVessel}
+              value={typedVessel}
+              onChange={(event) => setTypedVessel(event.target.value)}
               error={at("vessel")}
             />
           ) : null}
           {draft.by === "amount" || draft.by === "split" ? (
-            <NumberField
+            <AmountField
               label={basis.name}
-              unit={basis.stockUnit}
+              of={measurableOf(recipe.basis)}
+              typed={draft.wanted}
               value={draft.wanted}
               onChange={(event) => set({ wanted: event.target.value })}
               error={draft.wanted === "" ? undefined : at("wanted")}
             />
           ) : null}
           {draft.by === "depth" ? (
-            <NumberField
+            <LengthField
               label="Depth"
-              unit="cm"
+              measure="cm"
+              typed={draft.depth}
               hint="A stick to the floor, before solids go in."
-              value={draft.depthCm}
-              onChange={(event) => set({ depthCm: event.target.value })}
-              error={draft.depthCm === "" ? undefined : at("depth")}
+              value={draft.depth}
+              onChange={(event) => set({ depth: event.target.value })}
+              error={draft.depth === "" ? undefined : at("depth")}
             />
           ) : null}
           {draft.by === "land" ? (
@@ -238,14 +248,16 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
             <legend className="mb-1 text-[0.92rem] font-semibold">At hand, where it is scarce</legend>
             {limited.map(({ ingredient }) => {
               const { name, stockUnit } = findIngredient(ingredient);
+              const limit = draft.limits[ingredient] ?? "";
               const held = view.shelf.find((item) => item.ingredientId === ingredient)?.onHand;
               return (
-                <NumberField
+                <AmountField
                   key={ingredient}
                   label={name}
-                  unit={stockUnit}
-                  placeholder={held === undefined ? "no limit" : `no limit; shed ${formatNumber(held, 3)}`}
-                  value={draft.limits[ingredient] ?? ""}
+                  of={measurableOf(ingredient)}
+                  typed={limit}
+                  placeholder={held === undefined ? "no limit" : `no limit; shed ${sayStock(held, stockUnit, units)}`}
+                  value={limit}
                   onChange={(event) => set({ limits: { ...draft.limits, [ingredient]: event.target.value } })}
                   error={at(`limits/${ingredient}`)}
                 />

@@ -8,6 +8,7 @@ import { BookScreen } from "./BookScreen";
 import { documentFrom, draftOf } from "./editDraft";
 import type { PeakStartView } from "@/services/ferment/peakStarts";
 import { MethodScreen } from "./MethodScreen";
+import { readMeasured } from "@/formats/measured";
 import { workScale, type ScaleDraft } from "./scaleDraft";
 
 const push = jest.fn();
@@ -232,15 +233,16 @@ describe("the farm's own version", () => {
 describe("scaling while it is typed", () => {
   const draft = (change: Partial<ScaleDraft> = {}): ScaleDraft => ({
     recipe: findRecipe("cultured-extract"),
-    vesselL: "200",
+    vessel: "200",
     diameterM: null,
     by: "vessel",
     wanted: "",
-    depthCm: "",
+    depth: "",
     land: "",
     bedsM2: 0,
     often: "once",
     units: "metric",
+    read: (text, of) => readMeasured(text, of, [], change.units ?? "metric"),
     useId: "drench-growing",
     limits: {},
     stated: {},
@@ -252,7 +254,7 @@ describe("scaling while it is typed", () => {
   it("goes by the vessel, an amount, a depth, the land", () => {
     expect(workScale(draft()).scaled!.limitedBy).toBe("vessel");
     expect(workScale(draft({ by: "amount", wanted: "50" })).scaled!.basisAmount).toBe(50);
-    const half = workScale(draft({ by: "depth", depthCm: "39" })).scaled!;
+    const half = workScale(draft({ by: "depth", depth: "39" })).scaled!;
     expect(half.basisAmount).toBeGreaterThan(90);
     expect(half.basisAmount).toBeLessThan(130);
     // 500 m² at 2 L/m² and 1:250 take 3.98 L of it, so 4.19 L of water at 95 % yield.
@@ -270,20 +272,20 @@ describe("scaling while it is typed", () => {
     expect(scaled!.bounds.map(({ by }) => by)).toEqual(["lactic-culture", "molasses", "vessel"]);
   });
   it.each([
-    ["a vessel in words", { vesselL: "big" }, "vessel", "The vessel: a number, please."],
-    ["no vessel", { vesselL: "" }, "vessel", "How large is the vessel?"],
-    ["an absurd vessel", { vesselL: "5000000" }, "vessel", "must lie between"],
-    ["a vessel below nothing", { vesselL: "-4" }, "vessel", "must lie between"],
+    ["a vessel in words", { vessel: "big" }, "vessel", "A number, please"],
+    ["no vessel", { vessel: "" }, "vessel", "How large is the vessel?"],
+    ["an absurd vessel", { vessel: "5000000" }, "vessel", "must lie between"],
+    ["a vessel below nothing", { vessel: "-4" }, "vessel", "No amount is below nothing."],
     ["no amount", { by: "amount" }, "wanted", "How much?"],
     ["nothing wanted", { by: "amount", wanted: "0" }, "wanted", "must be above 0 L"],
     ["more than fits", { by: "amount", wanted: "190" }, "wanted", "up to its fill line"],
-    ["a depth above the rim", { by: "depth", depthCm: "900" }, "depth", "The depth must lie between"],
-    ["a depth in words", { by: "depth", depthCm: "knee-high" }, "depth", "a number, please"],
+    ["a depth above the rim", { by: "depth", depth: "900" }, "depth", "The depth must lie between"],
+    ["a depth in words", { by: "depth", depth: "knee-high" }, "depth", "A number, please"],
     ["no land", { by: "land", land: "0" }, "land", "Which beds, or how much land?"],
     ["land with no use", { by: "land", land: "10", useId: null }, "land", "For which use?"],
-    ["land in words", { by: "land", land: "a field" }, "land", "a number, please"],
+    ["land in words", { by: "land", land: "a field" }, "land", "A number, please"],
     ["a limit of nothing", { limits: { molasses: "0" } }, "limits/molasses", "must be above 0 L"],
-    ["a limit in words", { limits: { molasses: "some" } }, "limits/molasses", "Molasses: a number, please."],
+    ["a limit in words", { limits: { molasses: "some" } }, "limits/molasses", "A number, please"],
     ["no vessel to split over", { by: "split", wanted: "100" }, "split", "The number of vessels"],
   ] as const)("says at its field what is wrong with %s", (_what, change, field, text) => {
     const { scaled, problem } = workScale(draft(change as Partial<ScaleDraft>));

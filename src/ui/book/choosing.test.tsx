@@ -221,7 +221,7 @@ describe("the scale panel", () => {
     type("It holds (L)", "50");
     expect(table()).toHaveTextContent(/Water.*41\.5 L/);
     type("It holds (L)", "-50");
-    expect(screen.getAllByText(/The vessel must lie between/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/No amount is below nothing/).length).toBeGreaterThan(0);
     expect(screen.queryByRole("table", { name: "What goes in" })).toBeNull();
     expect(screen.getByRole("img", { name: "empty" })).toBeInTheDocument();
   });

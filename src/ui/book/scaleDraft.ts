@@ -1,4 +1,4 @@
-import { findIngredient, type IngredientId } from "@/core/book/ingredients";
+import type { IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { UseId } from "@/core/book/uses";
 import { batchForLand, type ForLand } from "@/core/choose/forLand";
@@ -6,27 +6,30 @@ import { DomainError } from "@/core/errors";
 import { scaleRecipe, type AmountOf, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { splitOver, type Split, type SplitVessel } from "@/core/recipe/split";
 import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
-import { readAmount } from "@/core/quantity/typed/amount";
-import { toBase } from "@/core/quantity/units";
+import { OF_LITRES, measurableOf } from "@/formats/measured";
 import type { UnitSystem } from "@/formats/amounts";
-import { numberDoubt, parseNumber } from "@/formats/numbers";
+import { readInField, type FieldMeasure } from "@/formats/fieldUnits";
+import type { Measurable, Measured } from "@/formats/measured";
 
 /** What decides the size: the vessel, a wanted amount, what stands in it, the land it is for, several vessels at once. */
 export type ScaleBy = "vessel" | "amount" | "depth" | "land" | "split";
 
 export interface ScaleDraft {
   readonly recipe: Recipe;
-  readonly vesselL: string;
+  /** How much the vessel holds, as typed. */
+  readonly vessel: string;
   readonly diameterM: number | null;
   readonly by: ScaleBy;
   readonly wanted: string;
-  readonly depthCm: string;
+  readonly depth: string;
   /** As typed, in the farm's unit or any other; and what the beds chosen come to, m². */
   readonly land: string;
   readonly bedsM2: number;
   readonly often: "once" | "in-time";
   readonly useId: UseId | null;
   readonly units: UnitSystem;
+  /** Reads an amount in the farm's units and by its own measures. */
+  readonly read: ReadAmount;
   /** What is at hand, as typed, by ingredient; empty for no limit. */
   readonly limits: Readonly<Record<string, string>>;
   readonly stated: Readonly<Record<string, string>>;
@@ -51,40 +54,38 @@ const nothing = (field: string, text: string): Scaling => ({
   land: null,
 });
 
-/** A figure that was typed: its number, or null where the field is empty. @throws {RangeError} naming the field */
-function typed(field: string, text: string, what: string): number | null {
+type ReadAmount = (text: string, of: Measurable) => Measured;
+
+/** An amount that was typed, in its stock unit, or null where the field is empty. @throws {RangeError} naming the field */
+function typed(field: string, text: string, of: Measurable, read: ReadAmount): number | null {
   if (text.trim() === "") return null;
-  const value = parseNumber(text);
-  if (value === null) throw new RangeError(`${field}|${what}: a number, please.`);
-  return value;
+  const measured = read(text, of);
+  if (measured.type === "unreadable") throw new RangeError(`${field}|${measured.why}`);
+  return measured.amount;
 }
 
 /** Amounts as typed, by ingredient; empty ones left out. @throws {RangeError} naming the field */
-export function amounts(group: "limits" | "stated", values: Readonly<Record<string, string>>): AmountOf[] {
+export function amounts(
+  group: "limits" | "stated",
+  values: Readonly<Record<string, string>>,
+  read: ReadAmount,
+): AmountOf[] {
   return Object.entries(values).flatMap(([id, text]) => {
-    const amount = typed(`${group}/${id}`, text, findIngredient(id).name);
+    const amount = typed(`${group}/${id}`, text, measurableOf(id as IngredientId), read);
     return amount === null ? [] : [{ ingredient: id as IngredientId, amount }];
   });
 }
 
-/** An area as typed: a bare number in the farm's unit. @throws {RangeError} naming the field */
-function typedArea(text: string, units: UnitSystem): number {
-  if (text.trim() === "") return 0;
-  const read = readAmount(text, units, []);
-  const doubt = read ? numberDoubt(read.typedNumber) : null;
-  if (doubt) throw new RangeError(`land|${doubt}`);
-  const given = read?.readings.map((quantity) => toBase(quantity)).find(({ dimension }) => dimension === "area");
-  const value =
-    given?.value ?? (read?.rest === "" ? toBase({ value: read.value, unit: AREA_UNIT[units] }).value : null);
-  if (value === null || (given && read!.rest !== "")) throw new RangeError("land|The area: a number, please.");
-  return value;
+/** A length or an area as typed, in m or m²; null for nothing. @throws {RangeError} naming the field */
+function typedMeasure(field: string, text: string, measure: FieldMeasure, units: UnitSystem): number | null {
+  const read = readInField(text, measure, units);
+  if (read.type === "unreadable") throw new RangeError(`${field}|${read.why}`);
+  return read.type === "read" ? read.value : null;
 }
-/** What a bare area is in. */
-export const AREA_UNIT: Readonly<Record<UnitSystem, "m2" | "ft2">> = { metric: "m2", us: "ft2" };
 
 /** What the beds chosen and the land typed want. @throws {RangeError} naming the field */
 function forLand({ recipe, land, bedsM2, often, useId, units }: ScaleDraft): ForLand {
-  const area = typedArea(land, units) + bedsM2;
+  const area = (typedMeasure("land", land, "m2", units) ?? 0) + bedsM2;
   if (!(area > 0)) throw new RangeError("land|Which beds, or how much land?");
   if (useId === null) throw new RangeError("land|For which use?");
   return batchForLand(recipe, useId, area, often);
@@ -110,12 +111,12 @@ function fieldOf(path: string, request: Pick<ScaleRequest, "limits" | "stated">)
 
 /** The scaling while it is typed. */
 export function workScale(draft: ScaleDraft): Scaling {
-  const { recipe, diameterM, by } = draft;
+  const { recipe, diameterM, by, read, units } = draft;
   let request: Pick<ScaleRequest, "limits" | "stated"> = {};
   try {
-    const vesselL = typed("vessel", draft.vesselL, "The vessel");
+    const vesselL = typed("vessel", draft.vessel, OF_LITRES, read);
     if (vesselL === null) return nothing("vessel", "How large is the vessel?");
-    request = { limits: amounts("limits", draft.limits), stated: amounts("stated", draft.stated) };
+    request = { limits: amounts("limits", draft.limits, read), stated: amounts("stated", draft.stated, read) };
     const common = {
       recipe,
       ...request,
@@ -123,16 +124,17 @@ export function workScale(draft: ScaleDraft): Scaling {
       substitutes: Object.entries(draft.swaps).map(([instead, use]) => ({ instead: instead as IngredientId, use })),
     };
     const land = by === "land" ? forLand(draft) : null;
-    const wanted = by === "amount" || by === "split" ? typed("wanted", draft.wanted, "The amount") : null;
+    const wanted =
+      by === "amount" || by === "split" ? typed("wanted", draft.wanted, measurableOf(recipe.basis), read) : null;
     if ((by === "amount" || by === "split") && wanted === null) return nothing("wanted", "How much?");
     if (by === "split") {
       const split = splitOver(common, draft.splitVessels, wanted!);
       return { scaled: split.parts[0]?.scaled ?? null, split, problem: null, land: null };
     }
-    const depth = by === "depth" ? typed("depth", draft.depthCm, "The depth") : null;
-    if (by === "depth" && depth === null) return nothing("depth", "How deep does it stand, in cm?");
+    const depthM = by === "depth" ? typedMeasure("depth", draft.depth, "cm", units) : null;
+    if (by === "depth" && depthM === null) return nothing("depth", "How deep does it stand?");
     const target =
-      depth !== null ? litresAtDepth(vesselShape(vesselL, diameterM), depth / 100) : (land?.basisAmount ?? wanted);
+      depthM !== null ? litresAtDepth(vesselShape(vesselL, diameterM), depthM) : (land?.basisAmount ?? wanted);
     const scaled = scaleRecipe({
       ...common,
       vesselL,

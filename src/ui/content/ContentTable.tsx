@@ -3,7 +3,9 @@ import { findIngredient } from "@/core/book/ingredients";
 import { mixContent, soilLoad, type BatchContent } from "@/core/recipe/composition";
 import type { Range } from "@/core/book/range";
 import { sayDilution } from "@/formats/amounts";
+import { sayMixRate } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
+import { useMeasures } from "../measures/measuresContext";
 
 /** Two digits are more than such a figure knows. */
 const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
@@ -39,6 +41,7 @@ const Row = ({
 
 /** What is in a litre, as a span; what of it is in the mix; and what of it stays in the ground. */
 export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: ContentTableProps) => {
+  const { units } = useMeasures();
   const mix = mixContent(content, partsWater);
   const load = mixLPerM2 === null ? null : soilLoad(content, partsWater, mixLPerM2);
   return (
@@ -76,7 +79,7 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: Conten
       </p>
       {load ? (
         <p className="mt-1">
-          One round at {formatNumber(mixLPerM2!, 2)} L/m² leaves{" "}
+          One round at {sayMixRate(mixLPerM2!, "m2", units)} leaves{" "}
           <span className="reading font-semibold">{say(load.saltGPerM2.default)} g</span> of salt,{" "}
           <span className="reading font-semibold">{say(load.sugarGPerM2.default)} g</span> of sugar and{" "}
           <span className="reading font-semibold">{say(load.acidGPerM2.default)} g</span> of acid on a square metre.

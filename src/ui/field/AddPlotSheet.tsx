@@ -1,45 +1,53 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { valueInField } from "@/formats/fieldUnits";
+import { readOptional } from "@/formats/numbers";
 import type { PlotStage } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { LengthField } from "../measures/LengthField";
+import { useMeasures } from "../measures/measuresContext";
 
 interface PlotForm {
   name: string;
   crop: string;
   stage: PlotStage;
-  widthM: string;
-  lengthM: string;
+  width: string;
+  length: string;
   plants: string;
   leafEaten: boolean;
   harvestOn: string;
 }
 
+/** The usual bed: what a person reaches across from both paths. */
+const USUAL_WIDTH = { metric: "1.2", us: "4" } as const;
+
 /** A new bed, row or strip. */
 export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addPlot");
-  const { register, handleSubmit } = useForm<PlotForm>({
+  const { units } = useMeasures();
+  const { register, handleSubmit, control } = useForm<PlotForm>({
     defaultValues: {
       name: "",
       crop: "",
       stage: "growing",
-      widthM: "1.2",
-      lengthM: "",
+      width: USUAL_WIDTH[units],
+      length: "",
       plants: "",
       leafEaten: false,
       harvestOn: "",
     },
   });
+  const [width, length] = useWatch({ control, name: ["width", "length"] });
   const submit = handleSubmit(async (form) => {
     const answer = await add.run({
       name: form.name,
       crop: form.crop,
       stage: form.stage,
-      widthM: parseNumber(form.widthM) as number,
-      lengthM: parseNumber(form.lengthM) as number,
+      widthM: valueInField(form.width, "m", units) as number,
+      lengthM: valueInField(form.length, "m", units) as number,
       plants: readOptional(form.plants),
       leafEaten: form.leafEaten,
       harvestOn: form.harvestOn === "" ? null : form.harvestOn,
@@ -61,8 +69,8 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
         <option value="perennial">perennial</option>
       </SelectField>
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="Width" unit="m" {...register("widthM")} error={add.fields["/widthM"]} />
-        <NumberField label="Length" unit="m" {...register("lengthM")} error={add.fields["/lengthM"]} />
+        <LengthField label="Width" measure="m" typed={width} {...register("width")} error={add.fields["/widthM"]} />
+        <LengthField label="Length" measure="m" typed={length} {...register("length")} error={add.fields["/lengthM"]} />
       </div>
       <NumberField label="Plants" placeholder="not counted" {...register("plants")} error={add.fields["/plants"]} />
       <TextField label="First harvest" type="date" {...register("harvestOn")} error={add.fields["/harvestOn"]} />

@@ -1,33 +1,43 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { parseNumber, readOptional } from "@/formats/numbers";
+import { OF_LITRES } from "@/formats/measured";
+import { readOptional } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { useMeasures } from "../measures/measuresContext";
 
 interface ToolForm {
   name: string;
   kind: Tool["kind"];
-  volumeL: string;
-  stepMl: string;
+  volume: string;
+  step: string;
   partsWater: string;
 }
+
+/** What a jug or a spoon is marked in. */
+const USUAL_STEP = { metric: "10 mL", us: "2 tsp" } as const;
 
 /** A can, a knapsack or an injector. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addTool");
+  const { read } = useReadAmount();
+  const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<ToolForm>({
-    defaultValues: { name: "", kind: "can", volumeL: "", stepMl: "10", partsWater: "" },
+    defaultValues: { name: "", kind: "can", volume: "", step: USUAL_STEP[units], partsWater: "" },
   });
-  const isInjector = useWatch({ control, name: "kind" }) === "injector";
+  const [kind, volume, step] = useWatch({ control, name: ["kind", "volume", "step"] });
+  const isInjector = kind === "injector";
   const submit = handleSubmit(async (form) => {
+    const stepL = form.step.trim() === "" ? null : (read(form.step, OF_LITRES) ?? NaN);
     const answer = await add.run({
       name: form.name,
       kind: form.kind,
-      volumeL: parseNumber(form.volumeL) as number,
-      stepMl: readOptional(form.stepMl),
+      volumeL: read(form.volume, OF_LITRES) as number,
+      stepMl: stepL === null ? null : stepL * 1000,
       partsWater: isInjector ? readOptional(form.partsWater) : null,
     });
     if (!answer) return;
@@ -42,10 +52,11 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
         <option value="knapsack">knapsack</option>
         <option value="injector">injector</option>
       </SelectField>
-      <NumberField
+      <AmountField
         label={isInjector ? "Its tank holds" : "Holds"}
-        unit="L"
-        {...register("volumeL")}
+        of={OF_LITRES}
+        typed={volume}
+        {...register("volume")}
         error={add.fields["/volumeL"]}
       />
       {isInjector ? (
@@ -55,10 +66,11 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
           error={add.fields["/partsWater"]}
         />
       ) : (
-        <NumberField
+        <AmountField
           label="Smallest dose you can measure"
-          unit="mL"
-          {...register("stepMl")}
+          of={OF_LITRES}
+          typed={step}
+          {...register("step")}
           error={add.fields["/stepMl"]}
         />
       )}

@@ -7,7 +7,8 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
 import { recipeFrom } from "@/core/recipe/document";
 import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
-import { sayDilution, sayVolume } from "@/formats/amounts";
+import { sayDilution, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { inMixUnit, litresOfMix, sayMixUnit } from "@/formats/fieldUnits";
 import { sayCaution } from "@/formats/cautionText";
 import { sayLoad, sayPreMix } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
@@ -34,10 +35,12 @@ interface ApplyPanelProps {
   readonly onDone: () => void;
 }
 
-const sayBothWays = ({ partsWater }: Dilution) =>
+const OZ_PER_GALLON = 128;
+
+const sayBothWays = ({ partsWater }: Dilution, units: UnitSystem) =>
   partsWater === 0
     ? "undiluted"
-    : `1 part to ${formatNumber(partsWater, 4)} of water: ${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
+    : `1 part to ${formatNumber(partsWater, 4)} of water: ${units === "us" ? `${formatNumber(OZ_PER_GALLON / partsWater, 3)} US fl oz per US gal` : `${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre`} of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
@@ -63,7 +66,8 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const per = pickedPer === "plant" && canCountPlants ? "plant" : "m2";
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const usual = per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
-  const rateText = typedRate ?? String(usual?.default ?? 2);
+  const inField = (litres: number) => inMixUnit(litres, per, units);
+  const rateText = typedRate ?? String(inField(usual?.default ?? 2));
   const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
   const [pickedTool, setPickedTool] = useState<number | null>(null);
   const tool =
@@ -101,7 +105,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       storeId: store.id,
       useId,
       ratio,
-      mixRateL: parseNumber(rateText) as number,
+      mixRateL: litresOfMix(parseNumber(rateText) as number, per, units),
       mixRatePer: per,
       toolId: tool.id,
       plotIds: plots.map(({ id }) => id),
@@ -161,7 +165,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         error={fieldError("/ratio")}
         hint={
           dilution
-            ? `${sayBothWays(dilution)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+            ? `${sayBothWays(dilution, units)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
             : undefined
         }
       />
@@ -169,11 +173,11 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Mix"
-          unit={per === "plant" ? "L per plant" : "L per m²"}
+          unit={sayMixUnit(per, units)}
           value={rateText}
           onChange={(event) => setTypedRate(event.target.value)}
           error={fieldError("/mixRateL")}
-          hint={usual ? `usual ${usual.low} to ${usual.high}` : undefined}
+          hint={usual ? `usual ${inField(usual.low)} to ${inField(usual.high)}` : undefined}
         />
         <SelectField
           label="Carried with"

@@ -2,6 +2,7 @@ import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { DomainError } from "@/core/errors";
 import { parseDilution, type Dilution } from "@/core/quantity/ratio";
+import { litresOfMix } from "@/formats/fieldUnits";
 import type { UnitSystem } from "@/formats/amounts";
 import { numberDoubt, parseNumber } from "@/formats/numbers";
 import type { PlotView } from "@/services/readField";
@@ -27,13 +28,14 @@ export function workOut(
   let dilution: Dilution | null = null;
   try {
     dilution = parseDilution(ratio, [], "/ratio", units);
-    const amountL = parseNumber(rateText);
-    if (amountL === null)
+    const typed = parseNumber(rateText);
+    if (typed === null)
       return {
         plan: null,
         dilution,
         problem: { path: "/mixRateL", message: numberDoubt(rateText) ?? "A number, please." },
       };
+    const amountL = litresOfMix(typed, per, units);
     if (plots.length === 0) return { plan: null, dilution, problem: null };
     const plan = planLoads({
       dilution,

@@ -2,16 +2,18 @@
 import { findMethod, METHODS } from "@/core/book";
 import { chosenKey, versionsOffered } from "@/core/recipe/pick";
 import { findIngredient } from "@/core/book/ingredients";
+import { measurableOf } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { Choices } from "../kit/Choices";
-import { NumberField, SelectField } from "../kit/fields";
+import { SelectField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
+import { LengthField } from "../measures/LengthField";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
-import { basisOf, measurableOf, type FillSize } from "./fillPlan";
+import { basisOf, type FillSize } from "./fillPlan";
 import type { Fill } from "./useFill";
 
 interface FillChoiceProps {
@@ -100,9 +102,10 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
         />
       ) : null}
       {state.size === "depth" ? (
-        <NumberField
+        <LengthField
           label="Depth"
-          unit="cm"
+          measure="cm"
+          typed={state.depth}
           hint="A stick to the floor of the vessel, before solids go in."
           value={state.depth}
           onChange={(event) => set({ depth: event.target.value })}

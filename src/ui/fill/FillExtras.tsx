@@ -1,11 +1,11 @@
 "use client";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
+import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import type { ShelfItem } from "@/services/shed/readShed";
 import { SelectField, TickField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
-import { measurableOf } from "./fillPlan";
 import type { Fill } from "./useFill";
 
 interface FillExtrasProps {

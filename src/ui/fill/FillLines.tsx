@@ -8,9 +8,9 @@ import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/shed/readShed";
-import { fieldUnit } from "@/formats/measured";
+import { measurableOf, fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
-import { measurableOf, type LineDraft } from "./fillPlan";
+import { type LineDraft } from "./fillPlan";
 import { PlantNames } from "./PlantNames";
 
 interface FillLinesProps {

@@ -1,6 +1,5 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { FARM, fakeActions, makingOf, refused, renderWith, shelfItem } from "@/testing/views";
-import { ActionsProvider } from "../actions";
 import { FillSheet } from "./FillSheet";
 
 const push = jest.fn();
@@ -157,7 +156,7 @@ describe("a vessel that is taken while the panel is open", () => {
     const actions = fakeActions();
     const { rerender } = renderWith(actions, screenOf("free"));
     fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0.7" } });
-    rerender(<ActionsProvider actions={actions}>{screenOf("running")}</ActionsProvider>);
+    rerender(screenOf("running"));
     expect(screen.getByText("Drum is taken.")).toBeVisible();
     expect(screen.getByLabelText("Molasses, L")).toHaveValue("0.7");
     expect(screen.getByRole("button", { name: "Start the batch" })).toBeDisabled();

@@ -7,15 +7,9 @@ import { scaleRecipe, type AmountOf, type ScaledLine, type ScaledRecipe, type Sc
 import type { StockUnit } from "@/core/book/range";
 import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
 import type { UnitSystem } from "@/formats/amounts";
-import { fieldUnit, typedAmount, type Measurable, type Measured } from "@/formats/measured";
-import { parseNumber } from "@/formats/numbers";
+import { readInField } from "@/formats/fieldUnits";
+import { measurableOf, fieldUnit, typedAmount, type Measurable, type Measured } from "@/formats/measured";
 import type { ShelfItem } from "@/services/shed/readShed";
-
-/** An ingredient as amounts of it are read. */
-export function measurableOf(ingredient: IngredientId): Measurable {
-  const { stockUnit, densityKgPerL } = findIngredient(ingredient);
-  return { itemId: ingredient, unit: stockUnit, densityKgPerL };
-}
 
 /** What decides how much is made: the vessel, the shed, or an amount that the grower names. */
 export type FillSize = "vessel" | "shed" | "amount" | "depth";
@@ -26,7 +20,7 @@ export interface FillDraft {
   readonly size: FillSize;
   /** The named amount, as typed. */
   readonly wanted: string;
-  /** How deep the liquid stands in the vessel already, cm, as typed. */
+  /** How deep the liquid stands in the vessel already, as typed. */
   readonly depth: string;
   readonly include: readonly IngredientId[];
   /** Amounts that the recipe leaves to the grower. */
@@ -90,13 +84,13 @@ function shedLimits({ recipe, include, picked, shelf, substitutes }: FillDraft) 
 }
 
 /** What was named, in the recipe's basis; or why it can't be read. */
-function namedAmount({ recipe, vessel, size, wanted, depth, read, units }: FillDraft): {
+function namedAmount({ recipe, vessel, size, wanted, depth, read: readMeasure, units }: FillDraft): {
   amount: number | null;
   problem: string | null;
 } {
   const { word, unit } = basisOf(recipe);
   if (size === "amount") {
-    const measured = read(wanted, measurableOf(recipe.basis));
+    const measured = readMeasure(wanted, measurableOf(recipe.basis));
     return measured.type === "read"
       ? { amount: measured.amount, problem: null }
       : {
@@ -105,9 +99,10 @@ function namedAmount({ recipe, vessel, size, wanted, depth, read, units }: FillD
         };
   }
   if (size === "depth") {
-    const cm = parseNumber(depth);
-    if (cm === null) return { amount: null, problem: "How deep does it stand, in cm?" };
-    return { amount: litresAtDepth(vesselShape(vessel.volumeL, vessel.diameterM), cm / 100), problem: null };
+    const read = readInField(depth, "cm", units);
+    return read.type === "read"
+      ? { amount: litresAtDepth(vesselShape(vessel.volumeL, vessel.diameterM), read.value), problem: null }
+      : { amount: null, problem: read.type === "nothing" ? "How deep does it stand?" : read.why };
   }
   return { amount: null, problem: null };
 }

@@ -75,7 +75,7 @@ describe("filling by any recipe", () => {
     fireEvent.change(screen.getByLabelText("Depth (cm)"), { target: { value: "900" } });
     expect(screen.getByRole("alert")).toHaveTextContent("The depth must lie between");
     fireEvent.change(screen.getByLabelText("Depth (cm)"), { target: { value: "knee-high" } });
-    expect(screen.getByRole("alert")).toHaveTextContent("How deep does it stand");
+    expect(screen.getByRole("alert")).toHaveTextContent("A number, please, in cm.");
   });
   it("works out shell and acid for the vinegar in hand", () => {
     open("shell-calcium", "four-to-one");

@@ -7,11 +7,11 @@ import type { AmountOf } from "@/core/recipe/scale";
 import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
-import { readMeasured, typedAmount, type Measurable } from "@/formats/measured";
+import { measurableOf, readMeasured, typedAmount, type Measurable } from "@/formats/measured";
 import { useMeasures } from "../measures/measuresContext";
 import type { FillStart } from "./recipeKey";
 import { NO_WATER, type WaterDraft } from "../water/waterDraft";
-import { basisOf, measurableOf, planFill, type FillPlan, type FillSize } from "./fillPlan";
+import { basisOf, planFill, type FillPlan, type FillSize } from "./fillPlan";
 
 interface FillState {
   readonly key: RecipeKey;

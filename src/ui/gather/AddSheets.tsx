@@ -1,10 +1,14 @@
 "use client";
-import { useForm } from "react-hook-form";
+import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
+import { OF_KILOGRAMS } from "@/formats/measured";
+import { sayMass } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { useMeasures } from "../measures/measuresContext";
 
 /** A place to gather from, with whose ground it is and how long it rests. */
 export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => {
@@ -48,9 +52,12 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
 
 export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const act = useAct("addWormBin");
-  const { register, handleSubmit } = useForm({ defaultValues: { name: "", wormsKg: "" } });
+  const { register, handleSubmit, control } = useForm({ defaultValues: { name: "", worms: "" } });
+  const { read } = useReadAmount();
+  const { units } = useMeasures();
+  const worms = useWatch({ control, name: "worms" });
   const submit = handleSubmit(async (form) => {
-    const answer = await act.run({ name: form.name, wormsKg: parseNumber(form.wormsKg) as number });
+    const answer = await act.run({ name: form.name, wormsKg: read(form.worms, OF_KILOGRAMS) as number });
     if (!answer) return;
     toast.success(`${form.name} is kept.`);
     onClose();
@@ -58,12 +65,13 @@ export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   return (
     <FormSheet title="A worm bin" act="Keep it" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
       <TextField label="Name" {...register("name")} error={act.fields["/name"]} />
-      <NumberField
+      <AmountField
         label="Worms in it"
-        unit="kg"
-        {...register("wormsKg")}
+        of={OF_KILOGRAMS}
+        typed={worms}
+        {...register("worms")}
         error={act.fields["/wormsKg"]}
-        hint="A handful is about 0.1 kg."
+        hint={`A handful is about ${sayMass(0.1, units)}.`}
       />
     </FormSheet>
   );

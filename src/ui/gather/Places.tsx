@@ -3,14 +3,15 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
-import { readOptional } from "@/formats/numbers";
+import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
-import { NumberField, TextArea, TextField } from "../kit/fields";
+import { TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 import { smallJpeg } from "../kit/smallJpeg";
 
 type Place = GatherView["places"][number];
@@ -134,19 +135,20 @@ export const VisitSheet = ({
     defaultValues: {
       vigour: "strong" as keyof typeof VIGOUR_WORDS,
       onDay: view.today,
-      takenKg: "",
+      taken: "",
       note: "",
       overrideReason: "",
     },
   });
-  const [vigour, takenKg] = useWatch({ control, name: ["vigour", "takenKg"] });
-  const takes = takenKg.trim() !== "";
+  const { read } = useReadAmount();
+  const [vigour, taken] = useWatch({ control, name: ["vigour", "taken"] });
+  const takes = taken.trim() !== "";
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({
       placeId: place.id,
       vigour: form.vigour,
       onDay: form.onDay,
-      takenKg: readOptional(form.takenKg),
+      takenKg: takes ? (read(form.taken, OF_KILOGRAMS) ?? NaN) : null,
       note: form.note,
       overrideReason: form.overrideReason,
     });
@@ -179,10 +181,11 @@ export const VisitSheet = ({
           What was picked is written down as a picking, so that each plant is named and checked.
         </p>
       ) : (
-        <NumberField
+        <AmountField
           label="Taken"
-          unit="kg"
-          {...register("takenKg")}
+          of={OF_KILOGRAMS}
+          typed={taken}
+          {...register("taken")}
           error={fields["/takenKg"]}
           hint="Empty for a look only. Take a tenth at most, and put the top litter back."
         />

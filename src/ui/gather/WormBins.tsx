@@ -2,15 +2,17 @@
 import { useState, type FormEvent } from "react";
 import { toast } from "sonner";
 import { BALL_TEST, BALL_WORDS, type BallWord } from "@/core/gather/wormBin";
+import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass, type UnitSystem } from "@/formats/amounts";
-import { formatNumber, parseNumber } from "@/formats/numbers";
 import { fullDate, sayDuration } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
 import { useAct } from "../actions";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
-import { NumberField, TextArea, TextField, TickField } from "../kit/fields";
+import { TextArea, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { useMeasures } from "../measures/measuresContext";
 import { LightTimer } from "./LightTimer";
 
 type Bin = GatherView["bins"][number];
@@ -120,7 +122,10 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
   const [ball, setBall] = useState<BallWord | "">("");
   const [plasticPicked, setPlastic] = useState(false);
   const [reason, setReason] = useState("");
-  const amount = parseNumber(kg);
+  const { read } = useReadAmount();
+  const { units } = useMeasures();
+  const amount = read(kg, OF_KILOGRAMS);
+  const room = sayMass(Math.max(0, bin.roomKg), units, 2);
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
     const answer = await act.run({
@@ -158,17 +163,18 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
         ]}
       />
       {kind === "harvested" ? <LightTimer /> : null}
-      <NumberField
+      <AmountField
         label={kind === "fed" ? "Food" : kind === "harvested" ? "Castings" : "Worms"}
-        unit="kg"
+        of={OF_KILOGRAMS}
+        typed={kg}
         value={kg}
         onChange={(event) => setKg(event.target.value)}
         error={fields["/kg"]}
         hint={
           kind === "fed"
             ? amount !== null && amount > bin.roomKg
-              ? `▲ More than they eat in a week: there is room for ${formatNumber(Math.max(0, bin.roomKg), 2)} kg. It rots and heats.`
-              : `Room for ${formatNumber(Math.max(0, bin.roomKg), 2)} kg. No citrus heaps, no fat, no salt.`
+              ? `▲ More than they eat in a week: there is room for ${room}. It rots and heats.`
+              : `Room for ${room}. No citrus heaps, no fat, no salt.`
             : undefined
         }
       />

@@ -3,6 +3,7 @@ import { clsx } from "clsx";
 import Link from "next/link";
 import { findUse } from "@/core/book/uses";
 import { sayArea, sayDilution, sayMoney, sayVolume } from "@/formats/amounts";
+import { sayPricePer } from "@/formats/fieldUnits";
 import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/readLedger";
 import { CostMeasure } from "./CostMeasure";
@@ -34,7 +35,9 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
           </span>
         ) : (
           <>
-            <span className="reading text-2xl font-semibold">{sayMoney(batch.cost.perLMinor, currency)}</span> a litre{" "}
+            <span className="reading text-2xl font-semibold">
+              {sayPricePer(batch.cost.perLMinor, "L", currency, units)}
+            </span>{" "}
             <span className="text-soft">({sayMoney(batch.cost.totalMinor, currency)} in all)</span>
           </>
         )}
@@ -70,7 +73,7 @@ const PlotRow = ({
           <span className="reading text-right">
             {sayMoney(plot.costMinor, currency)}
             <span className="block text-[0.85rem] text-soft">
-              {sayMoney(plot.costMinor / plot.areaM2, currency)} per m²
+              {sayPricePer(plot.costMinor / plot.areaM2, "m2", currency, units)}
             </span>
           </span>
         </summary>
@@ -127,7 +130,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
                 <span className="reading">
                   {batch.cost.perLMinor === null
                     ? `${OUTCOME[batch.outcome]}, ${sayMoney(batch.cost.totalMinor, view.farm.currency)}`
-                    : `${sayMoney(batch.cost.perLMinor, view.farm.currency)} a litre`}
+                    : sayPricePer(batch.cost.perLMinor, "L", view.farm.currency, view.farm.units)}
                 </span>
               </li>
             ))}

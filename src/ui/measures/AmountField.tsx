@@ -1,15 +1,14 @@
 "use client";
 import type { InputHTMLAttributes } from "react";
-import { fieldUnit, readMeasured, sayMeasured, typedAmount, type Measurable } from "@/formats/measured";
+import { fieldUnit, readMeasured, sayMeasured, typedAmount, type Measurable, type Measured } from "@/formats/measured";
 import { TextField } from "../kit/fields";
 import { useMeasures } from "./measuresContext";
-
-/** Litres of whatever it is: a can or jug that was weighed with water does. */
-export const OF_LITRES: Measurable = { itemId: "water", unit: "L", densityKgPerL: 1 };
 
 /** Reads amounts as they are typed anywhere: numbers, units, or the farm's own measures. */
 export function useReadAmount(): {
   readonly read: (text: string, of: Measurable) => number | null;
+  /** The same, with why it can't be read. */
+  readonly measured: (text: string, of: Measurable) => Measured;
   readonly problem: (text: string, of: Measurable) => string | null;
   readonly how: (text: string, of: Measurable) => string | null;
   readonly inOurs: (amount: number, of: Measurable) => string | null;
@@ -19,6 +18,7 @@ export function useReadAmount(): {
   const { own, units } = useMeasures();
   const readOne = (text: string, of: Measurable) => readMeasured(text, of, own, units);
   return {
+    measured: readOne,
     read: (text, of) => {
       const measured = readOne(text, of);
       return measured.type === "read" ? Number(measured.amount.toFixed(3)) : null;
@@ -42,7 +42,7 @@ interface AmountFieldProps extends InputHTMLAttributes<HTMLInputElement> {
   /** As typed, for saying how it is read. */
   readonly typed: string;
   /** Said where nothing has to be said of how it is read. */
-  readonly hint?: string;
+  readonly hint?: string | undefined;
   readonly error?: string | undefined;
 }
 

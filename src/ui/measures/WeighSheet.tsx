@@ -2,13 +2,14 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { OF_LITRES } from "@/formats/measured";
 import { sayStock } from "@/formats/amounts";
 import type { FarmMeasure } from "@/services/types";
 import { useAct } from "../actions";
 import { Choices } from "../kit/Choices";
 import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
-import { AmountField, OF_LITRES, useReadAmount } from "./AmountField";
+import { AmountField, useReadAmount } from "./AmountField";
 import { useMeasures } from "./measuresContext";
 
 interface WeighForm {

@@ -2,7 +2,8 @@
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { handTestOf } from "@/core/stock/handTest";
-import { sayMoney, sayStock } from "@/formats/amounts";
+import { sayMass, sayStock, sayVolume } from "@/formats/amounts";
+import { sayPricePer } from "@/formats/fieldUnits";
 import { sayHold } from "@/formats/holdText";
 import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
@@ -11,14 +12,16 @@ import { Button } from "../kit/Button";
 import type { LotAct } from "./LotSheet";
 
 /** What a lot's papers say, in words. */
-function sayOrigin({ provenance, fromBatchId }: LotView): string[] {
+function sayOrigin({ provenance, fromBatchId }: LotView, units: FarmView["units"]): string[] {
   const { dung, urine, charSource, plant, firstRinse, overrideReason } = provenance;
   return [
     ...(dung ? [`${dung.age} ${dung.animal} dung`] : []),
     ...(urine ? [`urine of ${urine.donor}, ${sayDay(urine.collectedFrom)} to ${sayDay(urine.collectedUntil)}`] : []),
     ...(charSource ? [`char of ${charSource}`] : []),
     ...(plant ? [`${plant.part} of ${plant.species}, ${plant.place}`] : []),
-    ...(firstRinse ? [`first rinse, ${firstRinse.rinseL} L off ${firstRinse.riceKg} kg of rice`] : []),
+    ...(firstRinse
+      ? [`first rinse, ${sayVolume(firstRinse.rinseL, units)} off ${sayMass(firstRinse.riceKg, units)} of rice`]
+      : []),
     ...(fromBatchId ? [`batch ${fromBatchId}`] : []),
     ...(overrideReason ? [`taken in because: ${overrideReason}`] : []),
   ];
@@ -68,13 +71,13 @@ export const LotRow = ({
       <p className="text-[0.9rem] text-soft">
         {[
           lot.received > 0 && lot.costMinor > 0
-            ? `${sayMoney(lot.costMinor / lot.received, farm.currency)} per ${lot.unit}`
+            ? sayPricePer(lot.costMinor / lot.received, lot.unit, farm.currency, farm.units)
             : "",
           state.place,
           state.openedOn ? `opened ${sayDay(state.openedOn)}` : "",
           state.expiresOn ? `keeps to ${sayDay(state.expiresOn)}` : "",
           state.vigour ? `a handful: ${state.vigour}` : "",
-          ...sayOrigin(lot),
+          ...sayOrigin(lot, farm.units),
           lot.note,
         ]
           .filter(Boolean)

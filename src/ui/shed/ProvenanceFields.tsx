@@ -6,8 +6,10 @@ import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS, URINE_HOLD_D } from "@/core/safety/provenance";
-import { parseNumber } from "@/formats/numbers";
-import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
+import { OF_LITRES, OF_KILOGRAMS } from "@/formats/measured";
+import type { Measurable } from "@/formats/measured";
+import { SelectField, TextField, TickField } from "../kit/fields";
+import { AmountField } from "../measures/AmountField";
 import type { ProvenanceForm, ReceiveForm } from "./receiveForm";
 
 export type OriginKind = "dung" | "urine" | "char" | "herbicide" | "living" | "rinse" | "plant";
@@ -33,11 +35,13 @@ export function kindsOfOrigin(id: IngredientId): readonly OriginKind[] {
 export function provenanceOf(
   form: ProvenanceForm,
   id: IngredientId,
+  read: (text: string, of: Measurable) => number | null,
 ): NonNullable<ActionRequest<"receiveLot">["provenance"]> {
   const kinds = kindsOfOrigin(id);
   const has = (kind: OriginKind) => kinds.includes(kind);
-  const riceKg = parseNumber(form.riceKg);
-  const rinseL = parseNumber(form.rinseL);
+  // What is typed and can't be read is marked at its field, not dropped.
+  const amount = (text: string, of: Measurable) => read(text, of) ?? NaN;
+  const rinsed = form.rice.trim() !== "" || form.rinse.trim() !== "";
   return {
     ...(has("dung") ? { dung: { animal: form.animal, age: form.age, heapedOn: null } } : {}),
     ...(has("urine")
@@ -59,7 +63,9 @@ export function provenanceOf(
           overrideReason: form.plantReason.trim() === "" ? null : form.plantReason.trim(),
         }
       : {}),
-    ...(has("rinse") && riceKg !== null && rinseL !== null ? { firstRinse: { riceKg, rinseL } } : {}),
+    ...(has("rinse") && rinsed
+      ? { firstRinse: { riceKg: amount(form.rice, OF_KILOGRAMS), rinseL: amount(form.rinse, OF_LITRES) } }
+      : {}),
   };
 }
 
@@ -72,10 +78,12 @@ const options = (values: readonly string[]) =>
 
 export const ProvenanceFields = ({
   kinds,
+  typed,
   register,
   fields,
 }: {
   readonly kinds: readonly OriginKind[];
+  readonly typed: Pick<ReceiveForm, "rice" | "rinse">;
   readonly register: UseFormRegister<ReceiveForm>;
   readonly fields: FieldErrors;
 }) => {
@@ -141,11 +149,19 @@ export const ProvenanceFields = ({
       {has("living") ? <TickField label="It stood hot on its way here" {...register("storedHot")} /> : null}
       {has("rinse") ? (
         <div className="grid grid-cols-2 gap-3">
-          <NumberField label="Rice rinsed" unit="kg" {...register("riceKg")} />
-          <NumberField
+          <AmountField
+            label="Rice rinsed"
+            of={OF_KILOGRAMS}
+            typed={typed.rice}
+            {...register("rice")}
+            error={fields["/provenance/firstRinse/riceKg"]}
+          />
+          <AmountField
             label="First rinse"
-            unit="L"
-            {...register("rinseL")}
+            of={OF_LITRES}
+            typed={typed.rinse}
+            {...register("rinse")}
+            error={fields["/provenance/firstRinse/rinseL"]}
             hint="The first only; later doses count on it."
           />
         </div>

@@ -59,14 +59,17 @@ export const ReceiveSheet = ({
       charSource: "plain wood",
       herbicideSuspected: false,
       storedHot: false,
-      riceKg: "",
-      rinseL: "",
+      rice: "",
+      rinse: "",
       species: "",
       pickedAt: "",
       plantReason: "",
     },
   });
-  const [itemId, amount, origin] = useWatch({ control, name: ["itemId", "amount", "origin"] });
+  const [itemId, amount, origin, rice, rinse] = useWatch({
+    control,
+    name: ["itemId", "amount", "origin", "rice", "rinse"],
+  });
   const item = options.find((option) => option.itemId === itemId) ?? options[0]!;
   const facts = INGREDIENT_FACTS[item.ingredientId];
   const ownCaution = own.find(({ id }) => id === item.ownId)?.caution;
@@ -82,7 +85,7 @@ export const ReceiveSheet = ({
       openedOn: form.opened ? form.receivedOn : null,
       place: form.place,
       note: form.note,
-      provenance: provenanceOf(form, item.ingredientId),
+      provenance: provenanceOf(form, item.ingredientId, read),
     });
     if (!answer) return;
     toast.success(`${item.name} is on the shelf.`);
@@ -137,7 +140,12 @@ export const ReceiveSheet = ({
         />
       </div>
       <TickField label="It is open already" {...register("opened")} />
-      <ProvenanceFields kinds={kindsOfOrigin(item.ingredientId)} register={register} fields={fields} />
+      <ProvenanceFields
+        kinds={kindsOfOrigin(item.ingredientId)}
+        typed={{ rice, rinse }}
+        register={register}
+        fields={fields}
+      />
       <TextField label="Stands where" {...register("place")} error={fields["/place"]} hint={facts.keeping} />
       <TextField label="Note" {...register("note")} error={fields["/note"]} />
       {ownCaution ? <Notice tone="caution">{ownCaution}</Notice> : null}

@@ -11,8 +11,8 @@ export interface ProvenanceForm {
   charSource: (typeof CHAR_SOURCES)[number];
   herbicideSuspected: boolean;
   storedHot: boolean;
-  riceKg: string;
-  rinseL: string;
+  rice: string;
+  rinse: string;
   /** Which plants they are, and where they grew. */
   species: string;
   pickedAt: string;

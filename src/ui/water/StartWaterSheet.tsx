@@ -3,6 +3,7 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { DomainError } from "@/core/errors";
 import { treatWater, UNREAD_WATER_C, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
+import { OF_LITRES } from "@/formats/measured";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
@@ -12,7 +13,7 @@ import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
-import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface StartForm {
   purpose: "brew" | "dilution";

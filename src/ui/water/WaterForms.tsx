@@ -2,13 +2,14 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import type { WaterSource } from "@/core/water/chlorine";
+import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import type { WaterView } from "@/services/readWaters";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
-import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { AmountField, useReadAmount } from "../measures/AmountField";
 
 const KIND_WORDS: Record<WaterSource, string> = {
   "rain": "Rain",

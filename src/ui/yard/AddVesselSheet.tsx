@@ -1,19 +1,23 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
+import { OF_LITRES } from "@/formats/measured";
 import type { VesselKind } from "@/services/types";
+import { valueInField } from "@/formats/fieldUnits";
 import { readOptional } from "@/formats/numbers";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Electricity } from "../kit/Electricity";
 import { FormSheet } from "../kit/FormSheet";
-import { AmountField, OF_LITRES, useReadAmount } from "../measures/AmountField";
+import { AmountField, useReadAmount } from "../measures/AmountField";
+import { LengthField } from "../measures/LengthField";
+import { useMeasures } from "../measures/measuresContext";
 
 interface VesselForm {
   name: string;
   kind: VesselKind;
   volumeL: string;
-  diameterCm: string;
+  diameter: string;
   site: string;
   airW: string;
 }
@@ -22,17 +26,17 @@ interface VesselForm {
 export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useAct("addVessel");
   const { read } = useReadAmount();
+  const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<VesselForm>({
-    defaultValues: { name: "", kind: "drum", volumeL: "", diameterCm: "", site: "", airW: "0" },
+    defaultValues: { name: "", kind: "drum", volumeL: "", diameter: "", site: "", airW: "0" },
   });
-  const volume = useWatch({ control, name: "volumeL" });
+  const [volume, diameter] = useWatch({ control, name: ["volumeL", "diameter"] });
   const submit = handleSubmit(async (form) => {
-    const diameterCm = readOptional(form.diameterCm);
     const answer = await add.run({
       name: form.name,
       kind: form.kind,
       volumeL: read(form.volumeL, OF_LITRES) as number,
-      diameterM: diameterCm === null ? null : diameterCm / 100,
+      diameterM: valueInField(form.diameter, "cm", units),
       site: form.site,
       airW: (readOptional(form.airW) ?? 0) as number,
     });
@@ -56,11 +60,12 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
         {...register("volumeL")}
         error={add.fields["/volumeL"]}
       />
-      <NumberField
+      <LengthField
         label="Inner width"
-        unit="cm"
+        measure="cm"
+        typed={diameter}
         hint="For its drawing and a sugar cap. Left empty, it is taken as 1.4 times as high as wide."
-        {...register("diameterCm")}
+        {...register("diameter")}
         error={add.fields["/diameterM"]}
       />
       <TextField label="Where it stands" {...register("site")} error={add.fields["/site"]} />

@@ -1,7 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { RoundTask } from "@/services/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
-import { ActionsProvider } from "../actions";
 import { RoundList } from "./RoundList";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 import { VesselDrawing } from "./VesselDrawing";
@@ -225,11 +224,7 @@ describe("two people in one yard", () => {
     const { rerender } = renderWith(actions, <YardScreen yard={yardOf([ready])} />);
     fireEvent.click(screen.getByRole("button", { name: "Strain: Drum" }));
     fireEvent.change(screen.getByLabelText("Label"), { target: { value: "Bean extract" } });
-    rerender(
-      <ActionsProvider actions={actions}>
-        <YardScreen yard={yardOf([vesselOf("Drum", { status: "dirty" })])} />
-      </ActionsProvider>,
-    );
+    rerender(<YardScreen yard={yardOf([vesselOf("Drum", { status: "dirty" })])} />);
     expect(screen.getByLabelText("Label")).toHaveValue("Bean extract");
   });
 });

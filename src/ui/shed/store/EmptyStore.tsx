@@ -1,10 +1,11 @@
 "use client";
+import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { toast } from "sonner";
 import { useAct } from "../../actions";
 import { Choices } from "../../kit/Choices";
 import { TextField } from "../../kit/fields";
-import { AmountField, OF_LITRES, useReadAmount } from "../../measures/AmountField";
+import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** Brought where what is over belongs, with the reason. */

@@ -1,9 +1,10 @@
 "use client";
+import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { toast } from "sonner";
 import { useAct } from "../../actions";
 import { TextField } from "../../kit/fields";
-import { AmountField, OF_LITRES, useReadAmount } from "../../measures/AmountField";
+import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** Measured again: the books follow what is in it. */

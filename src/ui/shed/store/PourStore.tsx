@@ -1,10 +1,11 @@
 "use client";
 import { useState } from "react";
 import { toast } from "sonner";
+import { OF_LITRES } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
 import { useAct } from "../../actions";
 import { NumberField, SelectField, TextField } from "../../kit/fields";
-import { AmountField, OF_LITRES, useReadAmount } from "../../measures/AmountField";
+import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** As the request bears at most. */
