@@ -121,6 +121,16 @@ describe("bin/core", () => {
     const model = { batch: { method: "A1_starch_bloom", T0: 13, ambient: 13, amp: 0 }, now: 24, times: [48] };
     const answer = JSON.parse(core(["forecast"], JSON.stringify({ model })).stdout) as Record<string, unknown>;
     expect(answer).toMatchObject({ start: { p50: null }, codes: expect.arrayContaining(["cold_no_bloom"]) });
+    // What the farm's batches taught may stand in the batch or beside it, and moves the answer: e to 0.2 slower or faster.
+    const prior = { m: 0.2, s: 0.05 };
+    const ask = (change: object) =>
+      JSON.parse(core(["forecast"], JSON.stringify({ model: { ...model, ...change } })).stdout) as {
+        u: { priorMean: number };
+      };
+    const beside = ask({ prior });
+    expect(beside.u.priorMean).toBe(0.2);
+    expect(ask({ batch: { ...model.batch, prior } })).toEqual(beside);
+    expect(refusal("forecast", { model: { ...model, prior: { m: 0.2 } } }).path).toBe("/model/prior/s");
     expect(refusal("forecast", { model: { batch: { method: "Z9_nothing" }, now: 1 } }).path).toBe(
       "/model/batch/method",
     );

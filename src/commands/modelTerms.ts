@@ -53,7 +53,8 @@ export function toBatch(terms: BatchTerms): FermentBatch {
 }
 
 /** Readings and forecast drawn from a wave of air, as worked cases give it. */
-export function toForecastBatch({ batch, now, air, liquid, observations }: ForecastTerms): FermentBatch {
+export function toForecastBatch({ batch: alone, now, air, liquid, observations, prior }: ForecastTerms): FermentBatch {
+  const batch = prior ? { ...alone, prior } : alone;
   const waveHour = air?.startHour ?? batch.startHour ?? WAVE_START_HOUR;
   const plain = toBatch(air ? { ...batch, startHour: batch.startHour ?? waveHour } : batch);
   const at = (hour: number) => ({

@@ -36,6 +36,12 @@ const EVENT = object(["t", "type"], { t: HOUR, type: { enum: ["air_on", "air_off
 const POINT = object(["t", "T"], { t: HOUR, T: NUMBER });
 const READING = object(["t", "T"], { t: HOUR, T: NUMBER, where: { enum: ["air", "liquid"] } });
 
+/** What the farm's finished batches taught of the rate, in logarithms. */
+const PRIOR = object(["m", "s"], {
+  m: { type: "number", minimum: -5, maximum: 5 },
+  s: { type: "number", exclusiveMinimum: 0, maximum: 5 },
+});
+
 const BATCH_FIELDS = {
   volumeL: RELATIVE,
   setting: { enum: ["plain", "wind_or_metal", "aerated_open", "insulated", "buried", "solid_bed"] },
@@ -57,7 +63,7 @@ const BATCH_FIELDS = {
   forecast: list(POINT),
   events: list(EVENT),
   observations: list(MODEL_OBSERVATION),
-  prior: object(["m", "s"], { m: NUMBER, s: { type: "number", exclusiveMinimum: 0, maximum: 5 } }),
+  prior: PRIOR,
 } as const;
 
 /** Air as a wave: mean, half range between day and night, clock hour of the start. */
@@ -79,6 +85,8 @@ export const MODEL_FORECAST = object(["batch", "now"], {
   air: AIR,
   liquid: list(POINT),
   observations: list(MODEL_OBSERVATION),
+  /** May stand beside the batch, as what was seen may; then it goes before the batch's own. */
+  prior: PRIOR,
   times: list(HOUR),
 });
 
