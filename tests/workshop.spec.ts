@@ -1,6 +1,7 @@
 import type { Browser, Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
 import { fitsTheScreen, panel, seesNoBarrier } from "./harness/look";
+import { printed } from "./harness/pdf";
 
 test("receives a lot in the farm's own measure, with where it is from; bad days stay at their field", async ({
   page,
@@ -126,16 +127,10 @@ test("photographs a place: made small on the phone, kept with the farm, shown be
     .toEqual([1280, 960]);
 });
 
-/** Pages of a PDF and the size of the first, mm. */
-async function pdfOf(page: Page): Promise<{ pages: number; widthMm: number; heightMm: number }> {
-  const text = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString("latin1");
-  const [, width, height] = /\/MediaBox\s*\[0 0 ([\d.]+) ([\d.]+)\]/.exec(text) ?? [];
-  const mm = (points: string | undefined) => Math.round((Number(points) / 72) * 25.4);
-  return {
-    pages: Math.max(0, ...[...text.matchAll(/\/Count\s+(\d+)/g)].map(([, count]) => Number(count))),
-    widthMm: mm(width),
-    heightMm: mm(height),
-  };
+/** How many pages a printer gets, and the size of the first, mm. */
+async function sheetsOf(page: Page): Promise<{ pages: number; widthMm: number; heightMm: number }> {
+  const sheets = await printed(page);
+  return { pages: sheets.length, widthMm: sheets[0]!.widthMm, heightMm: sheets[0]!.heightMm };
 }
 
 test("prints labels for every paper, alike for every can, with the code that opens the batch", async ({ page }) => {
@@ -161,7 +156,7 @@ test("prints labels for every paper, alike for every can, with the code that ope
     page.getByRole("article", { name: "Label 2/3" }).getByRole("img", { name: "Opens batch 2" }),
   ).toBeVisible();
   await seesNoBarrier(page);
-  expect(await pdfOf(page)).toEqual({ pages: 1, widthMm: 210, heightMm: 297 });
+  expect(await sheetsOf(page)).toEqual({ pages: 1, widthMm: 210, heightMm: 297 });
   for (const [paper, widthMm, heightMm] of [
     ["letter", 216, 279],
     ["roll-100x150", 100, 150],
@@ -170,7 +165,7 @@ test("prints labels for every paper, alike for every can, with the code that ope
   ] as const) {
     await page.goto(`/paper/labels?batch=2&paper=${paper}`);
     await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
-    expect(await pdfOf(page)).toEqual({ pages: paper === "letter" ? 1 : 4, widthMm, heightMm });
+    expect(await sheetsOf(page)).toEqual({ pages: paper === "letter" ? 1 : 4, widthMm, heightMm });
   }
   await page.goto("/paper/labels?batch=2&hand=1");
   await expect(page.getByRole("article", { name: "To copy by marker, No. 2/3" })).toContainText("NOT TO DRINK");
@@ -183,7 +178,7 @@ test("prints mixing sheet, shopping and picking list as pages", async ({ page })
   for (const path of [page.url(), "/paper/shopping", "/paper/picking"]) {
     await page.goto(path);
     await expect(page.getByRole("button", { name: "Print" })).toBeVisible();
-    const { pages, widthMm, heightMm } = await pdfOf(page);
+    const { pages, widthMm, heightMm } = await sheetsOf(page);
     expect([widthMm, heightMm]).toEqual([210, 297]);
     expect(pages).toBeGreaterThan(0);
     expect(pages).toBeLessThan(4);

@@ -9,6 +9,7 @@ import { CAUTION_ICONS } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField } from "../kit/fields";
 import { Code } from "./Code";
+import { Fitted } from "./Fitted";
 import { PaperBar } from "./PaperBar";
 import { Page, PageRule } from "./PaperSheet";
 import { usePaperQuery } from "./usePaperQuery";
@@ -34,11 +35,8 @@ const Row = ({ name, children }: { readonly name: string; readonly children: Rea
 );
 
 /** What hurts stands before all else: not to drink, and the hazards, each with its picture. */
-const HazardBand = ({ text, scale }: { readonly text: LabelText; readonly scale: number }) => (
-  <div
-    className="flex items-center gap-[0.6em] border-b-[0.5mm] border-black pb-[0.5em]"
-    style={{ fontSize: `${3.6 * scale}mm` }}
-  >
+const HazardBand = ({ text }: { readonly text: LabelText }) => (
+  <div className="flex items-center gap-[0.6em] border-b-[0.5mm] border-black pb-[0.5em] text-[1.06em]">
     <NoDrinking className="size-[2.6em] shrink-0" />
     <ul className="flex min-w-0 flex-1 flex-wrap gap-x-[0.8em] gap-y-[0.2em] font-bold leading-tight">
       <li>{text.notToDrink}</li>
@@ -67,23 +65,16 @@ const DrumLabel = ({
   readonly view: LabelsView;
   readonly small: boolean;
 }) => (
-  <article
-    aria-label={`Label ${label.number}`}
-    className="flex h-full min-h-0 flex-col overflow-hidden border-[0.6mm] border-black p-[2.5mm] leading-tight"
-    style={{ fontSize: small ? "2.7mm" : "3.4mm" }}
+  <Fitted
+    label={`Label ${label.number}`}
+    letterMm={small ? 2.7 : 3.4}
+    className="flex h-full min-h-0 flex-col border-[0.6mm] border-black p-[2.5mm] leading-tight"
   >
-    <HazardBand text={text} scale={small ? 0.72 : 1} />
-    <p
-      className="mt-[1.5mm] line-clamp-2 font-display font-bold leading-none"
-      style={{ fontSize: small ? "5.4mm" : "8mm" }}
-    >
-      {text.name}
-    </p>
+    <HazardBand text={text} />
+    <p className="mt-[0.65em] font-display text-[2.2em] leading-none font-bold">{text.name}</p>
     <p className="mt-[1mm] flex items-baseline justify-between gap-[2mm]">
-      <span className="reading font-bold" style={{ fontSize: small ? "4.6mm" : "6mm" }}>
-        {text.number}
-      </span>
-      <span className="truncate">
+      <span className="reading text-[1.75em] font-bold">{text.number}</span>
+      <span>
         {sayVolume(label.litres, view.farm.units)}
         {label.place ? `, ${label.place}` : ""}
       </span>
@@ -91,9 +82,7 @@ const DrumLabel = ({
     <dl className="mt-[1.5mm] grid gap-[0.6mm] border-t-[0.4mm] border-black pt-[1.5mm]">
       <Row name={text.rows.made}>{text.made}</Row>
       <Row name={label.useByMs === null ? text.rows.ready : text.rows.keeps}>{text.ready}</Row>
-      <Row name={text.rows.inIt}>
-        <span className="line-clamp-2">{text.contents}</span>
-      </Row>
+      <Row name={text.rows.inIt}>{text.contents}</Row>
       <Row name={text.rows.putOn}>{text.dilution}</Row>
       <Row name={text.rows.madeBy}>{text.maker}</Row>
     </dl>
@@ -102,9 +91,7 @@ const DrumLabel = ({
         <p className="font-bold">{text.never}</p>
         <ul className="mt-[1mm] grid gap-[0.8mm]">
           {(small ? text.shortCautions.slice(0, 2) : text.cautions).map((caution) => (
-            <li key={caution} className={small ? "line-clamp-2" : "line-clamp-5"}>
-              {caution}
-            </li>
+            <li key={caution}>{caution}</li>
           ))}
         </ul>
       </div>
@@ -112,7 +99,7 @@ const DrumLabel = ({
         <Code code={view.code} label={`Opens batch ${view.batchId}`} />
       </div>
     </div>
-  </article>
+  </Fitted>
 );
 
 /** The smallest label: a jar's. What can't be left out, and the code for the rest. */
@@ -125,58 +112,53 @@ const JarLabel = ({
   readonly text: LabelText;
   readonly view: LabelsView;
 }) => (
-  <article
-    aria-label={`Label ${label.number}`}
-    className="flex h-full gap-[1.5mm] overflow-hidden leading-[1.1]"
-    style={{ fontSize: "2.25mm" }}
-  >
+  <Fitted label={`Label ${label.number}`} letterMm={2.25} className="flex h-full gap-[1.5mm] leading-[1.1]">
     <div className="flex min-w-0 flex-1 flex-col gap-[0.5mm]">
       <div className="flex items-center gap-[1mm] font-bold">
         <NoDrinking className="size-[5mm] shrink-0" />
-        <p className="line-clamp-2">{[text.notToDrink, ...text.hazards.map(({ words }) => words)].join(". ")}</p>
+        <p>{[text.notToDrink, ...text.hazards.map(({ words }) => words)].join(". ")}</p>
       </div>
-      <p className="line-clamp-2 font-display font-bold leading-none" style={{ fontSize: "3.4mm" }}>
-        {text.name}
-      </p>
+      <p className="font-display text-[1.5em] leading-none font-bold">{text.name}</p>
       <p className="reading font-bold">
         {text.number} · {text.rows.made} {text.made}
       </p>
-      <p className="line-clamp-2">{text.ready}</p>
-      <p className="line-clamp-2">{text.dilution}</p>
+      <p>{text.ready}</p>
+      <p>{text.dilution}</p>
     </div>
     <div className="size-[18mm] shrink-0 self-center">
       <Code code={view.code} label={`Opens batch ${view.batchId}`} />
     </div>
-  </article>
+  </Fitted>
 );
 
 /** A letter's width to its height, about, in the bold hand; and the paper's margins together. */
 const LETTER_WIDTH = 0.58;
 const MARGINS_MM = 12;
 
-/** As large as the paper allows without cutting a line: nothing of a label may be left out. */
-function markerMm(line: string, paper: Paper): number {
+/** As large as the paper allows without cutting a line, in letters of a millimetre: nothing of a label may be left out. */
+function markerEm(line: string, paper: Paper): number {
   const usualMm = paper.roll ? (paper.heightMm < 50 ? 2.6 : 5.4) : 12;
   return Number(Math.min(usualMm, (paper.widthMm - MARGINS_MM) / (line.length * LETTER_WIDTH)).toFixed(2));
 }
 
 /** In a large hand, to be copied by marker where there is no printer. */
 const MarkerPage = ({ text, paper }: { readonly text: LabelText; readonly paper: Paper }) => (
-  <article
-    aria-label={`To copy by marker, ${text.number}`}
-    className={`grid h-full content-start overflow-hidden ${paper.heightMm < 50 ? "gap-[0.6mm]" : paper.roll ? "gap-[2.5mm]" : "gap-[5mm]"}`}
+  <Fitted
+    label={`To copy by marker, ${text.number}`}
+    letterMm={1}
+    className={`grid h-full content-start ${paper.heightMm < 50 ? "gap-[0.6em]" : paper.roll ? "gap-[2.5em]" : "gap-[5em]"}`}
   >
-    {paper.heightMm < 50 ? null : <p style={{ fontSize: "4mm" }}>To copy onto lid or tape by marker:</p>}
+    {paper.heightMm < 50 ? null : <p className="text-[4em]">To copy onto lid or tape by marker:</p>}
     {markerLines(text).map((line) => (
       <p
         key={line}
         className="border-b-[0.3mm] border-black pb-[0.25em] font-bold leading-none whitespace-nowrap"
-        style={{ fontSize: `${markerMm(line, paper)}mm` }}
+        style={{ fontSize: `${markerEm(line, paper)}em` }}
       >
         {line}
       </p>
     ))}
-  </article>
+  </Fitted>
 );
 
 const chunked = <T,>(things: readonly T[], size: number): T[][] =>
