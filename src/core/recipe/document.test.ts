@@ -79,11 +79,57 @@ describe("the review of a grower's recipe", () => {
     ["a six-micron bag", "Tie it in a six-micron bag.", "unconfirmed"],
     ["a 6 µm bag in figures", "Strain through 6 µm.", "unconfirmed"],
     ["a handful of salt", "Throw in a handful of sea salt.", "unconfirmed"],
+    ["N-P-K with one figure missing", "Add feed, NPK 5-1.", "unconfirmed"],
+    ["N-P-K without a figure", "Add 2 kg of NPK.", "unconfirmed"],
     ["a poisonous plant", "Add foxglove leaves.", "refused"],
     ["a nicotine plant", "Steep tobacco with it.", "refused"],
   ])("finds %s in the words of a step", (_what, text, weight) => {
     const document = { ...EXTRACT, steps: [{ ...EXTRACT.steps[0]!, text }, ...EXTRACT.steps.slice(1)] };
     expect(flagsOf(document)).toContain(`${weight} /steps/0/text`);
+  });
+  const told = (...texts: readonly string[]): RecipeDocument => ({
+    ...EXTRACT,
+    steps: EXTRACT.steps.map((step, index) => ({ ...step, text: texts[index] ?? "Wait." })),
+  });
+  it.each([
+    ["a bucket of two sizes", ["Fill a 3 gal bucket.", "Pour into the 5-gallon bucket."], "3 gal bucket"],
+    ["a handful and a cup of one thing", ["Add a handful of castings.", "Add one cup of castings."], "handful of cast"],
+  ])("asks which is meant of %s", (_what, texts, said) => {
+    const flags = reviewRecipe(told(...texts));
+    expect(flags).toHaveLength(1);
+    expect(flags[0]).toMatchObject({ weight: "unconfirmed", path: "/steps/1/text" });
+    expect(flags[0]!.text).toContain(said);
+  });
+  it.each([
+    ["the same bucket said in two ways", ["Fill a 5 gal bucket.", "Stir in the 5-gallon bucket."]],
+    ["two vessels of two kinds", ["Fill a 5 gal bucket.", "Pour into the 55 gal drum."]],
+    ["N-P-K in full", ["Feed of NPK 5-1-1."]],
+  ])("leaves alone %s", (_what, texts) => expect(flagsOf(told(...texts))).toEqual([]));
+  const strong = (index: number, partsWater: number): RecipeDocument => ({
+    ...EXTRACT,
+    uses: EXTRACT.uses.map((use, at) =>
+      at === index
+        ? {
+            ...use,
+            partsWater: {
+              strongest: Math.min(use.partsWater.strongest, partsWater),
+              default: partsWater,
+              weakest: Math.max(use.partsWater.weakest, partsWater),
+            },
+          }
+        : use,
+    ),
+  });
+  it("holds a strength that burns or does nothing, at each use", () => {
+    EXTRACT.uses.forEach(({ partsWater }, index) => {
+      // Nothing is stronger than neat.
+      if (partsWater.strongest > 0)
+        expect(flagsOf(strong(index, partsWater.strongest / 3))).toEqual([
+          `unconfirmed /uses/${index}/partsWater/default`,
+        ]);
+      expect(flagsOf(strong(index, partsWater.weakest * 3))).toEqual([`unconfirmed /uses/${index}/partsWater/default`]);
+      expect(flagsOf(strong(index, partsWater.strongest))).toEqual([]);
+    });
   });
   it("lets a step warn of what must not go in, and a mesh that is usual", () => {
     const text = "Never foxglove. Strain through 400 µm.";
@@ -109,6 +155,10 @@ describe("the review of a grower's recipe", () => {
   ])("refuses %s", (_what, document, path) => expect(flagsOf(document)).toContain(`refused ${path}`));
   it("holds a vessel without headspace", () =>
     expect(flagsOf({ ...EXTRACT, fillShare: { low: 0.9, default: 0.97, high: 0.99 } })).toEqual([
+      "unconfirmed /fillShare/default",
+    ]));
+  it("holds a vessel that is almost empty", () =>
+    expect(flagsOf({ ...EXTRACT, fillShare: { low: 0.05, default: 0.08, high: 0.9 } })).toEqual([
       "unconfirmed /fillShare/default",
     ]));
   it("refuses a method or school that the book doesn't have", () => {

@@ -1,8 +1,9 @@
 import { findRecipe } from "../book";
 import { findIngredient } from "../book/ingredients";
-import { poisonIn } from "../book/plants";
+import { findUse } from "../book/uses";
 import type { MethodIngredient } from "../book/types";
 import type { RecipeDocument } from "./document";
+import { wordSlips } from "./wordSlips";
 
 /** Something in a recipe that can't stand (`refused`), or that a person must confirm before it counts (`unconfirmed`). */
 export interface RecipeFlag {
@@ -16,8 +17,8 @@ export interface RecipeFlag {
 const FAR_OFF = 2;
 /** Gas makers behind a tight lid burst. */
 const FULL_SHARE = 0.92;
-/** Finer than this a bag clogs and holds fungi back. */
-const FINE_MESH_UM = 50;
+/** Less in a vessel than this is more likely a slip. */
+const HARDLY_FILLED = 0.15;
 
 const figure = (value: number) => String(Number(value.toPrecision(3)));
 
@@ -67,29 +68,28 @@ function amountFlags(document: RecipeDocument): RecipeFlag[] {
   });
 }
 
-/** Figures and names hidden in the words of a step. */
-function textFlags(document: RecipeDocument): RecipeFlag[] {
-  return document.steps.flatMap(({ text }, index): RecipeFlag[] => {
-    const path = `/steps/${index}/text`;
-    const flags: RecipeFlag[] = [];
-    const mesh = /(\d+(?:\.\d+)?|six|five|ten)[\s-]*(?:µm|um|micron)/i.exec(text);
-    if (mesh) {
-      const words: Record<string, number> = { five: 5, six: 6, ten: 10 };
-      const micron = words[mesh[1]!.toLowerCase()] ?? Number(mesh[1]);
-      if (micron < FINE_MESH_UM)
-        flags.push({
+/** How strong it goes on: beyond what the book has for that use it may burn, or do nothing. */
+function strengthFlags(document: RecipeDocument): RecipeFlag[] {
+  const book = findRecipe(document.method, document.school);
+  return document.uses.flatMap(({ use, partsWater }, index): RecipeFlag[] => {
+    const path = `/uses/${index}/partsWater/default`;
+    const { strongest, default: usual, weakest } = partsWater;
+    if (usual < strongest || usual > weakest)
+      return [{ weight: "refused", path, text: `${findUse(use).name}: the usual strength lies outside its own span.` }];
+    const known = book.uses.find((one) => one.use === use)?.partsWater;
+    if (!known) return [];
+    const said = `${findUse(use).name}: 1:${figure(usual)}`;
+    if (usual < known.strongest)
+      return [
+        {
           weight: "unconfirmed",
           path,
-          text: `A mesh of ${micron} µm clogs and holds fungi back; 400 µm is the usual class.`,
-        });
-    }
-    if (/handful[s]?( of)?( sea)?[\s-]*salt/i.test(text))
-      flags.push({ weight: "unconfirmed", path, text: "A handful of salt is three or four times too much: weigh it." });
-    const poison = poisonIn(text);
-    // A step that warns of a poisonous plant names it as well.
-    if (poison && !/\b(no|never|not|without)\b/i.test(text))
-      flags.push({ weight: "refused", path, text: poison.refused! });
-    return flags;
+          text: `${said} is stronger than growers go (1:${figure(known.strongest)}); it may burn. A slip, or meant?`,
+        },
+      ];
+    return usual > Math.max(1, known.weakest) * FAR_OFF
+      ? [{ weight: "unconfirmed", path, text: `${said} is far weaker than growers go (1:${figure(known.weakest)}).` }]
+      : [];
   });
 }
 
@@ -147,6 +147,12 @@ function shapeFlags(document: RecipeDocument): RecipeFlag[] {
       path: "/fillShare/default",
       text: "Hardly any headspace: foam and gas climb.",
     });
+  if (document.fillShare.default < HARDLY_FILLED)
+    flags.push({
+      weight: "unconfirmed",
+      path: "/fillShare/default",
+      text: "That leaves the vessel almost empty. A slip, or meant?",
+    });
   const { low, default: usual, high } = document.fillShare;
   if (low > usual || usual > high)
     flags.push({ weight: "refused", path: "/fillShare", text: "The usual fill lies outside its own span." });
@@ -176,5 +182,6 @@ export const reviewRecipe = (document: RecipeDocument): RecipeFlag[] =>
     ...lidFlags(document),
     ...failureFlags(document),
     ...amountFlags(document),
-    ...textFlags(document),
+    ...strengthFlags(document),
+    ...wordSlips(document),
   ].toSorted((a, b) => Number(b.weight === "refused") - Number(a.weight === "refused"));

@@ -5,14 +5,14 @@ import { useLayoutEffect, useRef, type ReactNode } from "react";
 const LEAST = 0.55;
 const HALVINGS = 6;
 
-/** Lets the letters of a box shrink, all alike, until nothing of it lies beyond its edge. */
-function fit(box: HTMLElement): void {
+/** The letters of a box as large as they may be, all alike, with nothing of it beyond its edge. */
+function fit(box: HTMLElement, most: number): void {
   const fits = (share: number) => {
     box.style.setProperty("--fit", String(share));
     return box.scrollHeight <= box.clientHeight && box.scrollWidth <= box.clientWidth;
   };
-  if (fits(1)) return;
-  let [small, large] = [LEAST, 1];
+  if (fits(most)) return;
+  let [small, large] = [LEAST, most];
   for (let turn = 0; turn < HALVINGS; turn += 1) {
     const share = (small + large) / 2;
     if (fits(share)) small = share;
@@ -28,12 +28,15 @@ function fit(box: HTMLElement): void {
 export const Fitted = ({
   label,
   letterMm,
+  most = 1,
   className = "",
   children,
 }: {
   readonly label: string;
   /** The usual size of its letters, mm. */
   readonly letterMm: number;
+  /** How much larger they may become where there is room. */
+  readonly most?: number;
   readonly className?: string;
   readonly children: ReactNode;
 }) => {
@@ -41,11 +44,11 @@ export const Fitted = ({
   useLayoutEffect(() => {
     const element = box.current;
     if (!element) return;
-    fit(element);
+    fit(element, most);
     // Whoever prints by a program waits for this.
     element.dataset.fitted = "yes";
     // The letters' own shapes may come in after the first drawing. Not every browser that runs tests has them.
-    void (document.fonts as FontFaceSet | undefined)?.ready.then(() => fit(element));
+    void (document.fonts as FontFaceSet | undefined)?.ready.then(() => fit(element, most));
   });
   return (
     <article

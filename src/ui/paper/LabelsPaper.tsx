@@ -112,7 +112,7 @@ const JarLabel = ({
   readonly text: LabelText;
   readonly view: LabelsView;
 }) => (
-  <Fitted label={`Label ${label.number}`} letterMm={2.25} className="flex h-full gap-[1.5mm] leading-[1.1]">
+  <Fitted label={`Label ${label.number}`} letterMm={2.25} most={1.35} className="flex h-full gap-[1.5mm] leading-[1.1]">
     <div className="flex min-w-0 flex-1 flex-col gap-[0.5mm]">
       <div className="flex items-center gap-[1mm] font-bold">
         <NoDrinking className="size-[5mm] shrink-0" />
@@ -131,30 +131,19 @@ const JarLabel = ({
   </Fitted>
 );
 
-/** A letter's width to its height, about, in the bold hand; and the paper's margins together. */
-const LETTER_WIDTH = 0.58;
-const MARGINS_MM = 12;
-
-/** As large as the paper allows without cutting a line, in letters of a millimetre: nothing of a label may be left out. */
-function markerEm(line: string, paper: Paper): number {
-  const usualMm = paper.roll ? (paper.heightMm < 50 ? 2.6 : 5.4) : 12;
-  return Number(Math.min(usualMm, (paper.widthMm - MARGINS_MM) / (line.length * LETTER_WIDTH)).toFixed(2));
-}
+/** The hand on a sheet, on a drum's label and on a jar's, mm. */
+const handMm = ({ roll, heightMm }: Paper) => (roll ? (heightMm < 50 ? 2.6 : 6) : 12);
 
 /** In a large hand, to be copied by marker where there is no printer. */
 const MarkerPage = ({ text, paper }: { readonly text: LabelText; readonly paper: Paper }) => (
   <Fitted
     label={`To copy by marker, ${text.number}`}
-    letterMm={1}
-    className={`grid h-full content-start ${paper.heightMm < 50 ? "gap-[0.6em]" : paper.roll ? "gap-[2.5em]" : "gap-[5em]"}`}
+    letterMm={handMm(paper)}
+    className="grid h-full content-start gap-[0.3em]"
   >
-    {paper.heightMm < 50 ? null : <p className="text-[4em]">To copy onto lid or tape by marker:</p>}
+    {paper.heightMm < 50 ? null : <p className="text-[0.5em]">To copy onto lid or tape by marker:</p>}
     {markerLines(text).map((line) => (
-      <p
-        key={line}
-        className="border-b-[0.3mm] border-black pb-[0.25em] font-bold leading-none whitespace-nowrap"
-        style={{ fontSize: `${markerEm(line, paper)}em` }}
-      >
+      <p key={line} className="border-b-[0.3mm] border-black pb-[0.2em] leading-none font-bold">
         {line}
       </p>
     ))}
