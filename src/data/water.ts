@@ -210,3 +210,15 @@ export async function findWaterOfBatch(
   );
   return row ? { sourceName: row.name, overrideReason: row.override_reason } : null;
 }
+
+/** Which of these batches were filled with water from a river or stream. */
+export async function listRiverBatches(db: Queryable, batchIds: readonly number[]): Promise<ReadonlySet<number>> {
+  if (batchIds.length === 0) return new Set();
+  const rows = await select<{ batch_id: number }>(
+    db,
+    `select distinct used.batch_id from water_use used join water_source source on source.id = used.source_id
+     where source.kind = 'river' and used.batch_id in (${batchIds.map(() => "?").join(", ")})`,
+    [...batchIds],
+  );
+  return new Set(rows.map((row) => row.batch_id));
+}

@@ -55,6 +55,8 @@ export function sayCaution(caution: ApplyCaution): string {
       return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at the least.`;
     case "again-so-soon":
       return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
+    case "river-on-leaves":
+      return `River or stream water goes onto the leaves of ${caution.plot}, which is eaten, and nobody has heated it: it can carry germs. Take rain, well or tap water, or put it on the soil.`;
     case "leaf-eaten-soon":
       return caution.daysToHarvest === null
         ? `${caution.plot}: its leaves are eaten and no harvest day is set. Sugared living brews stay off such leaves for 90 days before harvest.`

@@ -16,6 +16,7 @@ import { listHarvestRules } from "@/data/harvestRules";
 import type { Queryable } from "@/data/db";
 import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listChecksOf } from "@/data/storeChecks";
+import { findWater } from "@/data/water";
 import { insertStoreMovement, lockStore } from "@/data/stores";
 import { sayVolume } from "@/formats/amounts";
 import { sayCaution } from "@/formats/cautionText";
@@ -99,6 +100,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       await listHarvestRules(db),
       await listLastByMethod(db),
     ];
+    const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
     const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
     const { methodId } = (await findBatch(db, store.batchId))!;
     requireReason(
@@ -119,6 +121,7 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
           lastSameD: lastSameDays(lastByMethod, id, methodId, at),
         })),
         ...carried,
+        riverWater: carried.riverWater || thinner?.kind === "river",
         rules,
         today,
       }),

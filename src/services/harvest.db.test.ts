@@ -8,6 +8,7 @@ import { readField } from "./readField";
 import { setHarvestRule } from "./safety/harvestRules";
 import { readLedger } from "./readLedger";
 import { readYard } from "./readYard";
+import { addWaterSource } from "./waters";
 
 describe("straining, storing, applying", () => {
   let farm: TestFarm;
@@ -92,6 +93,29 @@ describe("straining, storing, applying", () => {
     const page = (await readBatch(farm.context(), await farmRow(), young))!;
     expect(page.close).toMatchObject({ kind: "discarded", verdict: "spoiled" });
     expect(page.stores).toEqual([]);
+  });
+
+  it("wants a reason before river water goes onto leaves that are eaten, whether it thins the mix or was brewed with", async () => {
+    const { sourceId: river } = await addWaterSource(farm.context(), {
+      requestKey: key(),
+      name: "Ford",
+      kind: "river",
+    });
+    const storeId = await strain();
+    const [bed, can] = [await farm.plot("A", { crop: "beans" }), await farm.can()];
+    const onLeaves = (change: object = {}) =>
+      applyStore(farm.context(), applying(storeId, can, [bed], { useId: "foliar", ratio: "1:999", ...change }));
+    const words = "River or stream water goes onto the leaves of A";
+    expect((await refusalOf(onLeaves({ water: { sourceId: river } }))).fields["/overrideReason"]).toContain(words);
+    const brewed = await farm.readyExtract(await farm.vessel("Other"), { water: { sourceId: river } });
+    const { storeId: ofRiver } = await closeBatch(farm.context(), closing({ batchId: brewed }));
+    expect((await readField(farm.context(), await farmRow())).stores.map((store) => store.riverWater)).toEqual([
+      false,
+      true,
+    ]);
+    expect((await refusalOf(onLeaves({ storeId: ofRiver }))).fields["/overrideReason"]).toContain(words);
+    // Onto the soil it may go as it is.
+    await applyStore(farm.context(), applying(storeId, can, [bed], { water: { sourceId: river } }));
   });
 
   it("puts a store on plots: store, plots and log all know", async () => {

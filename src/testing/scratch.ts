@@ -169,10 +169,10 @@ export class TestFarm {
     (await logEntry(this.context(at), { requestKey: key(), batchId, at: at.toISOString(), entry, ...extra })).entryId;
 
   /** A cultured extract of 80 L that is ready to strain now. */
-  readyExtract = async (vesselId: number): Promise<number> => {
+  readyExtract = async (vesselId: number, extra: object = {}): Promise<number> => {
     await this.lot("molasses", 5, 20);
     await this.lot("lactic-culture", 5, 10);
-    const batchId = await this.fill(vesselId, "cultured-extract", 80, hoursAgo(20 * 24));
+    const batchId = await this.fill(vesselId, "cultured-extract", 80, hoursAgo(20 * 24), extra);
     for (const days of [12, 6, 1]) await this.log(batchId, hoursAgo(days * 24), { kind: "temperature", celsius: 23 });
     await this.log(batchId, hoursAgo(6), { kind: "ph", value: 3.7, instrument: "meter", spot: "mid-depth" });
     await this.log(batchId, hoursAgo(6), { kind: "smell", word: "cidery" });

@@ -249,6 +249,7 @@ export const fieldStoreOf = (change: Partial<FieldStore> = {}): FieldStore => ({
   ...storeOf(change),
   carries: [],
   urineStoredD: null,
+  riverWater: false,
   methodId: "cultured-extract",
   ...change,
 });

@@ -63,6 +63,7 @@ export type ApplyCaution =
       readonly daysAgo: number;
       readonly everyD: number | null;
     }
+  | { readonly code: "river-on-leaves"; readonly weight: "reason"; readonly plot: string }
   | {
       readonly code: "leaf-eaten-soon";
       readonly weight: "reason";
@@ -92,6 +93,8 @@ export interface ApplyCase {
   readonly carries: readonly Carried[];
   /** Days that the youngest urine in it was stored before it went in; null where nobody wrote it down. */
   readonly urineStoredD: number | null;
+  /** Whether unheated river or stream water is in it, or thins it. */
+  readonly riverWater: boolean;
   /** The farm's own rules; where it has none the cautious default stands. */
   readonly rules: readonly HarvestRule[];
   /** The farm's calendar day. */
@@ -166,6 +169,13 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
   });
 }
 
+/** Open water carries germs; on leaves that are eaten nothing washes them off before the plate. */
+function riverCaution({ use, plots, riverWater }: ApplyCase): ApplyCaution[] {
+  if (use.target !== "leaves" || !riverWater) return [];
+  const eaten = plots.find(({ crop, leafEaten }) => (cropFacts(crop, leafEaten)?.part ?? "none") !== "none");
+  return eaten ? [{ code: "river-on-leaves", weight: "reason", plot: eaten.name }] : [];
+}
+
 /** Given again within half its interval, or on the same day. */
 function againCautions({ use, rate, plots }: ApplyCase): ApplyCaution[] {
   if (use.id === "compost") return [];
@@ -231,6 +241,7 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
     ...noseCautions(application),
     ...hazardCautions(application),
     ...leafCaution(application),
+    ...riverCaution(application),
     ...strength,
     ...againCautions(application),
   ].toSorted((a, b) => GRAVITY[b.weight] - GRAVITY[a.weight]);

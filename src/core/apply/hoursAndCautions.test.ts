@@ -65,6 +65,7 @@ describe("cautions against an application", () => {
       plots: [],
       carries: [],
       urineStoredD: null,
+      riverWater: false,
       rules: [],
       today: "2031-03-20",
       ...change,
@@ -85,6 +86,13 @@ describe("cautions against an application", () => {
     expect(on("aerated-tea", "foliar", lettuce(null))).toEqual(["leaf-eaten-soon/reason"]);
     expect(on("aerated-tea", "foliar", lettuce("2031-08-20"))).toEqual([]);
     expect(on("aerated-tea", "drench-growing", lettuce("2031-03-25"))).toEqual([]);
+  });
+  it("want a reason for river water on the leaves of what is eaten, and nowhere else", () => {
+    const bed = (crop: string) => ({ name: "Bed 1", crop, leafEaten: false, harvestOn: "2032-03-20", lastSameD: null });
+    const river = { riverWater: true, plots: [bed("sunflower windbreak"), bed("beans")] };
+    expect(on("plant-juice", "foliar", river)).toEqual(["river-on-leaves/reason"]);
+    expect(on("plant-juice", "foliar", { ...river, riverWater: false })).toEqual([]);
+    expect(on("plant-juice", "drench-growing", river)).toEqual([]);
   });
   it("bar what was smelt off or must be smelt first, but for compost, and doubt what was off before", () => {
     const recheck = { because: "hot-spell", dueMs: 0 };
@@ -115,6 +123,7 @@ describe("what a liquid carries, against what is eaten", () => {
       plots: [PLOT],
       carries: ["dung"],
       urineStoredD: null,
+      riverWater: false,
       rules: [],
       today: "2031-03-20",
       ...change,

@@ -11,6 +11,7 @@ const store = (change: Partial<StoreCase> = {}): StoreCase => ({
   recheck: null,
   carries: [],
   urineStoredD: null,
+  riverWater: false,
   ...change,
 });
 const plot = (change: Partial<PlotCase> = {}): PlotCase => ({

@@ -11,7 +11,7 @@ export type PlotCase = ApplyCase["plots"][number] & {
 /** A finished input as far as it decides what it may still be used for. */
 export type StoreCase = Pick<
   ApplyCase,
-  "hoursPastExpiry" | "hoursSinceShelf" | "smelt" | "recheck" | "carries" | "urineStoredD"
+  "hoursPastExpiry" | "hoursSinceShelf" | "smelt" | "recheck" | "carries" | "urineStoredD" | "riverWater"
 >;
 
 interface Asked {

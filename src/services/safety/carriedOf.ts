@@ -4,6 +4,7 @@ import { ancestorsOf } from "@/core/stock/lineage";
 import type { Queryable } from "@/data/db";
 import { listFeedings } from "@/data/lineage";
 import { listDrawnInto } from "@/data/stock";
+import { listRiverBatches } from "@/data/water";
 
 const DAY_MS = 86_400_000;
 
@@ -12,6 +13,8 @@ export interface CarriedOf {
   readonly carries: readonly Carried[];
   /** Days that its youngest urine was stored before it went in; null where nobody wrote it down, or where there is none. */
   readonly urineStoredD: number | null;
+  /** Whether river or stream water went into it or into what it was made from. */
+  readonly riverWater: boolean;
 }
 
 /** What each of these batches carries, by the batch's number. */
@@ -22,7 +25,8 @@ export async function carriedOfBatches(
   if (batchIds.length === 0) return new Map();
   const feedings = await listFeedings(db);
   const families = new Map(batchIds.map((id) => [id, [id, ...ancestorsOf(id, feedings)]]));
-  const drawn = await listDrawnInto(db, [...new Set([...families.values()].flat())]);
+  const all = [...new Set([...families.values()].flat())];
+  const [drawn, river] = await Promise.all([listDrawnInto(db, all), listRiverBatches(db, all)]);
   return new Map(
     [...families].map(([id, family]) => {
       const own = drawn.filter(({ batchId }) => family.includes(batchId));
@@ -34,6 +38,7 @@ export async function carriedOfBatches(
       return [
         id,
         {
+          riverWater: family.some((member) => river.has(member)),
           carries: carriedBy([
             ...own.map(({ ingredientId }) => ingredientId),
             // Dung and urine are known by their lot as well, whatever it is kept as.

@@ -46,7 +46,7 @@ export async function storeUses(
   return new Map(
     views.map((view): [number, StoreUses] => {
       const recipe = recipeFrom(view.recipe);
-      const { carries, urineStoredD } = carried.get(view.batchId)!;
+      const { carries, urineStoredD, riverWater } = carried.get(view.batchId)!;
       const store: StoreCase = {
         hoursPastExpiry: (now.getTime() - view.expiresMs) / HOUR_MS,
         hoursSinceShelf: (now.getTime() - view.shelfFromMs) / HOUR_MS,
@@ -54,6 +54,7 @@ export async function storeUses(
         recheck: view.recheck,
         carries,
         urineStoredD,
+        riverWater,
       };
       const asked = { recipe, store, rules, today };
       const alertH = alertDue((view.expiresMs - view.shelfFromMs) / HOUR_MS, -store.hoursPastExpiry);

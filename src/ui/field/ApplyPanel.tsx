@@ -90,6 +90,8 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         plots: plots.map((plot) => ({ ...plot, lastSameD: plot.lastByMethod[store.methodId] ?? null })),
         carries: store.carries,
         urineStoredD: store.urineStoredD,
+        riverWater:
+          store.riverWater || view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river"),
         rules: view.rules,
         today: isoDay(new Date(view.nowMs), view.farm),
       })
