@@ -239,7 +239,7 @@ describe("the field without something", () => {
       fakeActions(),
       <FieldScreen view={fieldOf({ bands: [band(2, "none"), band(9, "soil")] })} storeId={null} />,
     );
-    expect(screen.getByText(/^Next fit hours: .*rain: soil only/)).toBeVisible();
+    expect(screen.getByText(/^Next fit hours: .*rain, soil only/)).toBeVisible();
   });
   it("chooses all beds and none", () => {
     renderWith(fakeActions(), <FieldScreen view={fieldOf()} storeId={1} />);

@@ -15,14 +15,15 @@ const LABEL_PX = 15;
 const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
 const BECAUSE = {
   dry: "dry",
-  rain: "rain: soil only",
-  wind: "wind: soil only",
+  rain: "rain",
+  wind: "wind",
   cold: "cold",
-  heat: "hot",
+  heat: "heat",
   unknown: "see sky and wind",
 } as const;
-export const sayBand = (band: FitBand): string =>
-  band.fit === "none" ? `${band.when}: too ${BECAUSE[band.because]}` : `${band.when}, ${BECAUSE[band.because]}`;
+/** @example sayBand(band); // "dawn: cold, soil only" */
+export const sayBand = ({ fit, when, because }: FitBand): string =>
+  `${when}: ${fit === "none" ? "not fit, " : ""}${BECAUSE[because]}${fit === "soil" ? ", soil only" : ""}`;
 
 /** Midnights within the plate, each with the day that begins. The last is left out where its name would hang over the top. */
 const daysBegin = (nowMs: number, clock: FarmClock): { atMs: number; label: string }[] =>

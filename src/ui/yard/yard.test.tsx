@@ -139,7 +139,7 @@ describe("the yard", () => {
     renderWith(fakeActions(), <YardScreen yard={{ ...told, air: usual, bands }} />);
     expect(screen.getByText(/usual \d+ to \d+ °C/)).toBeInTheDocument();
     expect(screen.getByText(/nothing tells the weather here/)).toBeVisible();
-    expect(screen.getAllByText("dusk, see sky and wind").length).toBeGreaterThan(0);
+    expect(screen.getAllByText("dusk: see sky and wind").length).toBeGreaterThan(0);
     expect(screen.getByRole("link", { name: "Connect a station" })).toHaveAttribute("href", "/shed/probes");
   });
   it("says what comes first where nothing stands yet", () => {
