@@ -63,6 +63,7 @@ export const addToBatch = async (input: unknown) => runAction((ctx) => feed.addT
 export const takeFromBatch = async (input: unknown) => runAction((ctx) => feed.takeFromBatch(ctx, input));
 export const moveToShed = async (input: unknown) => runAction((ctx) => feed.moveToShed(ctx, input));
 export const addLabResult = async (input: unknown) => runAction((ctx) => measures.addLabResult(ctx, input));
+export const takeBackWeighing = async (input: unknown) => runAction((ctx) => measures.takeBackWeighing(ctx, input));
 export const weighMeasure = async (input: unknown) => runAction((ctx) => measures.weighMeasure(ctx, input));
 export const receiveLot = async (input: unknown) => runAction((ctx) => receive.receiveLot(ctx, input));
 export const wasteLot = async (input: unknown) => runAction((ctx) => lots.wasteLot(ctx, input));

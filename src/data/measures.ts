@@ -13,7 +13,13 @@ export interface FarmMeasure {
 
 const SELECT_MEASURES = `
   select measure, ingredient_id, avg(amount) as mean, min(amount) as least, max(amount) as most, count(*) as weighings
-  from measure_weighing group by measure, ingredient_id order by measure, ingredient_id`;
+  from measure_weighing
+  where id not in (select weighing_id from weighing_taken_back)
+  group by measure, ingredient_id order by measure, ingredient_id`;
+const LOCK_LAST = `
+  select id from measure_weighing
+  where measure = ? and ingredient_id = ? and id not in (select weighing_id from weighing_taken_back)
+  order by id desc limit 1 for update`;
 
 export const listMeasures = async (db: Queryable): Promise<FarmMeasure[]> =>
   (
@@ -49,3 +55,19 @@ export const insertWeighing = (
     "insert into measure_weighing (measure, ingredient_id, amount, actor_id, added_at) values (?, ?, ?, ?, ?)",
     [weighing.measure, weighing.ingredientId, weighing.amount, weighing.actorId, weighing.addedAt],
   );
+
+/** The last weighing of a measure that still counts; null where there is none. */
+export async function lockLastWeighing(db: Queryable, measure: string, ingredientId: string): Promise<number | null> {
+  const [row] = await select<{ id: number }>(db, LOCK_LAST, [measure, ingredientId]);
+  return row?.id ?? null;
+}
+
+export const insertTakenBack = (
+  db: Queryable,
+  taken: { readonly weighingId: number; readonly actorId: number; readonly addedAt: Date },
+): Promise<number> =>
+  insert(db, "insert into weighing_taken_back (weighing_id, actor_id, added_at) values (?, ?, ?)", [
+    taken.weighingId,
+    taken.actorId,
+    taken.addedAt,
+  ]);

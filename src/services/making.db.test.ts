@@ -6,7 +6,7 @@ import { applyStore } from "./applyStore";
 import { cleanVessel, closeBatch } from "./closeBatch";
 import { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
 import { fillVessel } from "./fillVessel";
-import { addLabResult, readMeasures, weighMeasure } from "./measures";
+import { addLabResult, readMeasures, takeBackWeighing, weighMeasure } from "./measures";
 import { readBatch } from "./readBatch";
 import { readBook } from "./readBook";
 import { readMaking } from "./readMaking";
@@ -495,6 +495,24 @@ describe("what is measured", () => {
     expect(await readMeasures(farm.context())).toEqual([
       { measure: "handful", ingredientId: "leaf-mould", mean: 0.09, least: 0.08, most: 0.1, weighings: 3 },
     ]);
+    // A slip of the finger is taken back; it stays in the books and counts no more.
+    const back = () =>
+      takeBackWeighing(farm.context(), { requestKey: key(), measure: "handful", ingredientId: "leaf-mould" });
+    await weighMeasure(farm.context(), {
+      requestKey: key(),
+      measure: "handful",
+      ingredientId: "leaf-mould",
+      amount: 0.9,
+    });
+    await back();
+    expect(await readMeasures(farm.context())).toMatchObject([{ mean: 0.09, most: 0.1, weighings: 3 }]);
+    for (const left of [2, 1]) {
+      await back();
+      expect(await readMeasures(farm.context())).toMatchObject([{ weighings: left }]);
+    }
+    await back();
+    expect(await readMeasures(farm.context())).toEqual([]);
+    expect((await refusalOf(back())).fields["/measure"]).toBe("No weighing of handful is left.");
     expect(
       (
         await refusalOf(

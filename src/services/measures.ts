@@ -4,7 +4,7 @@ import { readUnit } from "@/core/quantity/typed/unitWords";
 import { findIngredient } from "@/core/book/ingredients";
 import { insertLabResult } from "@/data/labResults";
 import { findBatch } from "@/data/batches";
-import { insertWeighing, listMeasures, type FarmMeasure } from "@/data/measures";
+import { insertTakenBack, insertWeighing, listMeasures, lockLastWeighing, type FarmMeasure } from "@/data/measures";
 import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
 import { write } from "./write";
@@ -32,6 +32,15 @@ export const weighMeasure = (ctx: Context, input: unknown): Promise<{ weighingId
         addedAt: ctx.now(),
       }),
     };
+  });
+
+/** The last weighing of a measure was a slip: it counts no more. @throws {Refusal} where none is left */
+export const takeBackWeighing = (ctx: Context, input: unknown): Promise<{ weighingId: number }> =>
+  write(ctx, "takeBackWeighing", input, async (db, request) => {
+    const weighingId = await lockLastWeighing(db, request.measure, request.ingredientId);
+    if (weighingId === null) throw refuseAt("not-found", "/measure", `No weighing of ${request.measure} is left.`);
+    await insertTakenBack(db, { weighingId, actorId: ctx.actor.id, addedAt: ctx.now() });
+    return { weighingId };
   });
 
 /** A laboratory's figure for a batch, in place of what is worked out. @throws {Refusal} */

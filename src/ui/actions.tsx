@@ -30,6 +30,7 @@ export interface FarmActions {
   readonly moveToShed: Act<{ lotId: number }>;
   readonly addLabResult: Act<{ resultId: number }>;
   readonly weighMeasure: Act<{ weighingId: number }>;
+  readonly takeBackWeighing: Act<{ weighingId: number }>;
   readonly receiveLot: Act<{ lotId: number }>;
   readonly wasteLot: Act<{ lotId: number }>;
   readonly correctMovement: Act<{ lotId: number }>;

@@ -94,6 +94,12 @@ export const ADD_LAB_RESULT = object(["requestKey", "batchId", "nutrient", "gPer
   note: NOTE,
 });
 
+export const TAKE_BACK_WEIGHING = object(["requestKey", "measure", "ingredientId"], {
+  requestKey: REQUEST_KEY,
+  measure: { ...NAME, maxLength: 40 },
+  ingredientId: ID,
+});
+
 export const WEIGH_MEASURE = object(["requestKey", "measure", "ingredientId", "amount"], {
   requestKey: REQUEST_KEY,
   measure: { ...NAME, maxLength: 40 },

@@ -74,6 +74,7 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
   takeFromBatch: { requestKey: KEY, batchId: 1, litres: 2 },
   moveToShed: { requestKey: KEY, storeId: 1, litres: 2 },
   addLabResult: { requestKey: KEY, batchId: 1, nutrient: "k2o", gPerL: 0.8 },
+  takeBackWeighing: { requestKey: KEY, measure: "handful", ingredientId: "leaf-mould" },
   weighMeasure: { requestKey: KEY, measure: "handful", ingredientId: "leaf-mould", amount: 0.09 },
   importFile: { requestKey: KEY, kind: "lots", text: "ingredient,amount,unit,received_on\nMolasses,5,L,2031-03-01" },
   wasteLot: { requestKey: KEY, lotId: 1, amount: 0.5, reason: "mouldy" },

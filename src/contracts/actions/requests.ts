@@ -13,6 +13,7 @@ import type {
   MOVE_TO_SHED,
   ADD_LAB_RESULT,
   WEIGH_MEASURE,
+  TAKE_BACK_WEIGHING,
 } from "./making";
 import type { DEVICE_SCHEMAS } from "./devices";
 import type { MIXING_SCHEMAS } from "./filling";
@@ -58,6 +59,7 @@ export interface ActionRequests {
   readonly moveToShed: FromSchema<typeof MOVE_TO_SHED>;
   readonly addLabResult: FromSchema<typeof ADD_LAB_RESULT>;
   readonly weighMeasure: FromSchema<typeof WEIGH_MEASURE>;
+  readonly takeBackWeighing: FromSchema<typeof TAKE_BACK_WEIGHING>;
   readonly addDevice: FromSchema<D["addDevice"]>;
   readonly placeDevice: FromSchema<D["placeDevice"]>;
   readonly retireDevice: FromSchema<D["retireDevice"]>;

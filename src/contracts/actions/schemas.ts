@@ -30,6 +30,7 @@ import {
   TAKE_FROM_BATCH,
   WATER_ASKED,
   WEIGH_MEASURE,
+  TAKE_BACK_WEIGHING,
 } from "./making";
 
 export const SET_UP_FARM = object(
@@ -222,5 +223,6 @@ export const ACTION_SCHEMAS = {
   moveToShed: MOVE_TO_SHED,
   addLabResult: ADD_LAB_RESULT,
   weighMeasure: WEIGH_MEASURE,
+  takeBackWeighing: TAKE_BACK_WEIGHING,
 } as const;
 export type ActionName = keyof typeof ACTION_SCHEMAS;

@@ -130,6 +130,12 @@ describe("the field book", () => {
         expect.objectContaining({ measure: "handful", ingredientId: "leaf-mould", amount: 0.085 }),
       ),
     );
+    fireEvent.click(screen.getByRole("button", { name: /^Take the last weighing back: handful of/ }));
+    await waitFor(() =>
+      expect(actions.takeBackWeighing).toHaveBeenCalledWith(
+        expect.objectContaining({ measure: "handful", ingredientId: "leaf-mould" }),
+      ),
+    );
   });
 });
 

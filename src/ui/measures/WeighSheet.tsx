@@ -6,6 +6,7 @@ import { OF_LITRES } from "@/formats/measured";
 import { sayStock } from "@/formats/amounts";
 import type { FarmMeasure } from "@/services/types";
 import { useAct } from "../actions";
+import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -33,6 +34,11 @@ export const WeighSheet = ({
 }) => {
   const { units } = useMeasures();
   const act = useAct("weighMeasure");
+  const undo = useAct("takeBackWeighing", "toast");
+  const takeBack = async (measure: string, ingredientId: string, name: string) => {
+    if (!(await undo.run({ measure, ingredientId }))) return;
+    toast.success(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);
+  };
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm<WeighForm>({
     defaultValues: { way: "weigh", measure: "handful", ingredientId: of, amount: "" },
@@ -122,15 +128,28 @@ export const WeighSheet = ({
           {measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {
             const { name, stockUnit } = findIngredient(ingredientId);
             return (
-              <li key={`${measure} ${ingredientId}`} className="flex justify-between gap-3 py-1.5">
+              <li
+                key={`${measure} ${ingredientId}`}
+                className="flex flex-wrap items-center justify-between gap-x-3 py-1"
+              >
                 <span>
                   {measure} of {name.toLowerCase()}
                 </span>
-                <span className="reading">
-                  {sayStock(mean, stockUnit, units, 2)}
-                  {weighings > 1
-                    ? `, ${sayStock(least, stockUnit, units, 2)} to ${sayStock(most, stockUnit, units, 2)} in ${weighings}`
-                    : ", weighed once"}
+                <span className="flex items-center gap-1">
+                  <span className="reading">
+                    {sayStock(mean, stockUnit, units, 2)}
+                    {weighings > 1
+                      ? `, ${sayStock(least, stockUnit, units, 2)} to ${sayStock(most, stockUnit, units, 2)} in ${weighings}`
+                      : ", weighed once"}
+                  </span>
+                  <Button
+                    look="quiet"
+                    disabled={undo.busy}
+                    aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
+                    onClick={() => void takeBack(measure, ingredientId, name)}
+                  >
+                    Take back
+                  </Button>
                 </span>
               </li>
             );
