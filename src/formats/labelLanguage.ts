@@ -11,7 +11,7 @@ export const LANGUAGE_NAMES: Readonly<Record<LabelLanguage, string>> = {
   pt: "Português",
 };
 
-/** All that a label says besides the batch's own name, contents and maker. */
+/** All that a label says besides the batch's own name, what is in it and the maker. */
 export interface LabelWords {
   /** For dates, as a language tag. */
   readonly locale: string;

@@ -1,5 +1,6 @@
+import { INGREDIENT_IDS } from "@/core/book/ingredients";
 import { HAZARD_WORDS } from "@/core/paper/label";
-import { LABEL_LANGUAGES, LABEL_WORDS } from "./labelLanguage";
+import { LABEL_LANGUAGES, LABEL_WORDS, type LabelLanguage } from "./labelLanguage";
 import { markerLines, sayLabel } from "./labelText";
 
 const UTC = { timeZone: "UTC" };
@@ -10,7 +11,7 @@ const LABEL = {
   madeMs: ms("2032-02-20"),
   expected: { fromMs: ms("2032-02-28"), toMs: ms("2032-03-02") },
   useByMs: null,
-  contents: ["Water", "Molasses"],
+  contents: ["water", "molasses"],
   maker: "Ana",
   byTheHour: false,
   dilution: { partsWater: 250, use: "drench-growing" },
@@ -45,6 +46,14 @@ describe("a label in words", () => {
     expect(text.hazards.map(({ caution }) => caution)).toEqual(["manure", "gas-pressure"]);
     expect(markerLines(text).slice(0, 2)).toEqual([text.notToDrink, text.hazards[0]!.words]);
     if (language !== "en") expect(JSON.stringify(text)).not.toMatch(/DRINK|SOIL|growing/);
+  });
+  it("says what is in it in that language, whatever it is", () => {
+    const said = (language: LabelLanguage) => sayLabel({ ...LABEL, contents: INGREDIENT_IDS }, UTC, language).contents;
+    expect(sayLabel(LABEL, UTC, "es").contents).toBe("agua, melaza");
+    expect(sayLabel(LABEL, UTC).contents).toBe("water, molasses");
+    for (const language of LABEL_LANGUAGES)
+      expect(said(language).split(", ").length).toBeGreaterThanOrEqual(INGREDIENT_IDS.length);
+    expect(new Set(LABEL_LANGUAGES.map(said)).size).toBe(LABEL_LANGUAGES.length);
   });
   it("never leaves out that it is not to drink", () => {
     const text = sayLabel(LABEL, UTC);

@@ -1,6 +1,7 @@
 import type { CautionId } from "@/core/book/cautions";
 import type { LabelFacts } from "@/core/paper/label";
 import { sayDilution } from "./amounts";
+import { nameIn } from "./ingredientNames";
 import { LABEL_WORDS, type LabelLanguage, type LabelWords } from "./labelLanguage";
 import { clockTime, dateIn, type FarmClock } from "./times";
 
@@ -39,7 +40,7 @@ function sayReady(
   return from === day(expected.toMs) ? words.likely(from) : words.likelySpan(from, day(expected.toMs));
 }
 
-/** A label in words, in the language that whoever opens the drum reads; its own name and contents stay as the farm has them. */
+/** A label in words, in the language that whoever opens the drum reads; its own name stays as the farm has it. */
 export function sayLabel(label: LabelFacts, clock: FarmClock, language: LabelLanguage = "en"): LabelText {
   const words = LABEL_WORDS[language];
   const day = (ms: number) => dateIn(new Date(ms), clock, words.locale);
@@ -53,7 +54,7 @@ export function sayLabel(label: LabelFacts, clock: FarmClock, language: LabelLan
     number: `No. ${label.number}`,
     made: day(label.madeMs),
     ready: sayReady(label, words, day, (ms) => clockTime(new Date(ms), clock)),
-    contents: label.contents.join(", ").toLowerCase(),
+    contents: label.contents.map((ingredient) => nameIn(ingredient, language)).join(", "),
     maker: label.maker,
     dilution: label.dilution
       ? `${label.dilution.partsWater === 0 ? words.neat : sayDilution(label.dilution.partsWater)} ${words.uses[label.dilution.use]}`

@@ -1,6 +1,6 @@
 import { usualRate } from "../book";
 import type { CautionId } from "../book/cautions";
-import { findIngredient } from "../book/ingredients";
+import { findIngredient, type IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import type { UseId } from "../book/uses";
 
@@ -16,7 +16,7 @@ export interface LabelFacts {
   readonly useByMs: number | null;
   /** It lives for hours: its hour matters, not only its day. */
   readonly byTheHour: boolean;
-  readonly contents: readonly string[];
+  readonly contents: readonly IngredientId[];
   readonly maker: string;
   readonly dilution: { readonly partsWater: number; readonly use: UseId } | null;
   readonly cautions: readonly CautionId[];
@@ -69,15 +69,15 @@ export const cautionsOnVessel = (cautions: readonly CautionId[]): readonly Cauti
     )
     .slice(0, MOST_CAUTIONS);
 
-/** What went in, the most of it first, water and all. */
+/** What went in, the most of it first, water and all. @throws {DomainError} `unknown-ingredient` */
 export const contentsOf = (
   lines: readonly { readonly ingredientId: string; readonly used: number }[],
-): readonly string[] => [
+): readonly IngredientId[] => [
   ...new Set(
     lines
       .filter(({ used }) => used > 0)
       .toSorted((a, b) => b.used - a.used)
-      .map(({ ingredientId }) => findIngredient(ingredientId).name),
+      .map(({ ingredientId }) => findIngredient(ingredientId).id),
   ),
 ];
 

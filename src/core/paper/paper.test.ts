@@ -24,7 +24,7 @@ describe("what a label says", () => {
         { ingredientId: "brown-sugar", used: 0.3 },
         { ingredientId: "sea-salt", used: 0 },
       ]),
-    ).toEqual(["Chopped plant", "Brown sugar"]));
+    ).toEqual(["plant", "brown-sugar"]));
   it("puts the cautions on it that hurt whoever opens it, three at most", () => {
     expect(cautionsOnVessel(findRecipe("drum-manure-tea").cautions)).toContain("manure");
     for (const { cautions } of METHODS) expect(cautionsOnVessel(cautions).length).toBeLessThanOrEqual(3);

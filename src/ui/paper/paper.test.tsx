@@ -26,7 +26,7 @@ const label = (number: string, change: Partial<LabelsView["labels"][number]> = {
   expected: null,
   useByMs: at(900),
   byTheHour: false,
-  contents: ["Water", "Molasses"],
+  contents: ["water", "molasses"],
   maker: "Ana",
   dilution: { partsWater: 250, use: "drench-growing" },
   cautions: ["gas-pressure", "manure"],
