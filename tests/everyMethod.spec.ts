@@ -40,6 +40,14 @@ async function doStep(page: Page): Promise<void> {
   await expect(ladder).not.toHaveAttribute("aria-label", was ?? "");
 }
 
+/**
+ * In one size each method is mixed on one of the two farms and lived through on the other; where it is not mixed it is filled at once.
+ * In three sizes all of it on both.
+ */
+const mixedOn = (units: "metric" | "us", index: number): boolean =>
+  THREE_SIZES || index % 2 === (units === "us" ? 1 : 0);
+const filledOn = (units: "metric" | "us", index: number): boolean => THREE_SIZES || !mixedOn(units, index);
+
 for (const [units, farmKind] of [
   ["metric", "workshop"],
   ["us", "workshop-us"],
@@ -48,6 +56,7 @@ for (const [units, farmKind] of [
     test.use({ farmKind });
     test(`every method is filled as proposed, on a farm that talks ${units}`, async ({ page }) => {
       for (const [index, { methodId, methodName, name, litres }] of WORKSHOP[units].entries()) {
+        if (!filledOn(units, index)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           const panel = await openFill(page, index + 1, methodId);
           await panel.getByRole("button", { name: "Start the batch" }).click();
@@ -55,12 +64,13 @@ for (const [units, farmKind] of [
         });
       }
       await page.goto("/");
-      await expect(page.getByRole("article").filter({ hasText: "Free" })).toHaveCount(0);
+      await expect(page.getByRole("article").filter({ hasText: "Free" })).toHaveCount(
+        WORKSHOP[units].filter((_, index) => !filledOn(units, index)).length,
+      );
     });
     test(`every method is mixed step by step as proposed, on a farm that talks ${units}`, async ({ page }) => {
       for (const [index, { methodId, methodName, litres }] of WORKSHOP[units].entries()) {
-        // In one size each method is mixed on one of the two farms: it takes a dozen taps and as many answers.
-        if (!THREE_SIZES && index % 2 !== (units === "us" ? 1 : 0)) continue;
+        if (!mixedOn(units, index)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           const panel = await openFill(page, index + 1, methodId);
           await panel.getByRole("button", { name: "Mix it step by step" }).click();
@@ -116,7 +126,8 @@ for (const [units, farmKind] of [
     test(`every method is looked at, strained and put on as proposed, on a farm that talks ${units}`, async ({
       page,
     }) => {
-      for (const [index, { methodName, litres }] of WORKSHOP[units].entries())
+      for (const [index, { methodName, litres }] of WORKSHOP[units].entries()) {
+        if (!filledOn(units, index)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           await page.goto(`/batches/${index + 1}`);
           await page.getByRole("button", { name: /^Log/ }).first().click();
@@ -126,5 +137,6 @@ for (const [units, farmKind] of [
           const label = await strain(page);
           if (label !== null) await putOn(page, label, litres, Math.floor(index / INPUTS.length) + 1);
         });
+      }
     });
   });

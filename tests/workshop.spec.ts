@@ -157,16 +157,10 @@ test("prints labels for every paper, alike for every can, with the code that ope
   ).toBeVisible();
   await seesNoBarrier(page);
   expect(await sheetsOf(page)).toEqual({ pages: 1, widthMm: 210, heightMm: 297 });
-  for (const [paper, widthMm, heightMm] of [
-    ["letter", 216, 279],
-    ["roll-100x150", 100, 150],
-    ["roll-62x100", 62, 100],
-    ["roll-57x32", 57, 32],
-  ] as const) {
-    await page.goto(`/paper/labels?batch=2&paper=${paper}`);
-    await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
-    expect(await sheetsOf(page)).toEqual({ pages: paper === "letter" ? 1 : 4, widthMm, heightMm });
-  }
+  // The other papers are read back whole in labels.spec.
+  await page.goto("/paper/labels?batch=2&paper=roll-57x32");
+  await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
+  expect(await sheetsOf(page)).toEqual({ pages: 4, widthMm: 57, heightMm: 32 });
   await page.goto("/paper/labels?batch=2&hand=1");
   await expect(page.getByRole("article", { name: "To copy by marker, No. 2/3" })).toContainText("NOT TO DRINK");
 });

@@ -1,15 +1,19 @@
 import { spawnSync } from "node:child_process";
 import path from "node:path";
+import { answer, type Answer } from "./answer";
 
 const ROOT = path.resolve(__dirname, "../..");
-const core = (args: readonly string[], input = "") => {
+/** The command as a shell has it, from anywhere. */
+const shell = (args: readonly string[], input = ""): Answer => {
   const { status, stdout, stderr } = spawnSync(path.join(ROOT, "bin/core"), args, {
     input,
     encoding: "utf8",
     cwd: "/",
   });
-  return { status, stdout, stderr };
+  return { status: status ?? -1, stdout, stderr };
 };
+/** The same without a process of its own: that it is the same is tested once. */
+const core = (args: readonly string[], input = "") => answer(args, () => input);
 const refusal = (task: string, input: unknown) => {
   const { status, stdout, stderr } = core([task], typeof input === "string" ? input : JSON.stringify(input));
   expect(stdout).toBe("");
@@ -20,8 +24,16 @@ const refusal = (task: string, input: unknown) => {
 
 describe("bin/core", () => {
   it("answers one JSON value from anywhere, without a build or a database", () => {
-    const { status, stdout } = core(["dilute"], JSON.stringify({ total: { value: 16, unit: "L" }, ratio: "1:500" }));
+    const dilute = JSON.stringify({ total: { value: 16, unit: "L" }, ratio: "1:500" });
+    const { status, stdout } = shell(["dilute"], dilute);
     expect(status).toBe(0);
+    expect(core(["dilute"], dilute).stdout).toBe(stdout);
+    const brew = shell(["brew"], "{}");
+    expect(brew).toMatchObject({ status: 2, stdout: "" });
+    expect(brew).toEqual(core(["brew"], "{}"));
+    // A long answer comes whole through a pipe.
+    const forecast = core(["forecast", "--example"]).stdout;
+    expect(shell(["forecast"], forecast)).toEqual(core(["forecast"], forecast));
     expect((JSON.parse(stdout) as { mlPerL: number }).mlPerL).toBe(2);
   });
   it("lists its tasks, and prints schemas and an example that works", () => {
