@@ -3,6 +3,7 @@ import { isFit, type FitBand } from "@/core/apply/fitHours";
 import type { Act } from "@/core/book/words";
 import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
+import { taskWordOf } from "@/core/tend/taskWords";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
 import type { DaySlot, TaskShare } from "@/data/taskShares";
@@ -51,6 +52,8 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
       const since = task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : [];
       return {
         key: `${batch.id}-${task.act}`,
+        does: taskWordOf(task.act),
+        on: vessel.name,
         dueMs,
         title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
         why: late
@@ -81,7 +84,12 @@ function verdictTask(
   bands: readonly FitBand[],
   clock: FarmClock,
 ): RoundDraft | null {
-  const base = { dueMs: view.next.atMs, vesselOrder: order, urgency: urgencyOf(view.next.atMs, now, false) };
+  const base = {
+    dueMs: view.next.atMs,
+    vesselOrder: order,
+    urgency: urgencyOf(view.next.atMs, now, false),
+    on: vessel.name,
+  };
   if (view.next.atMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
   const open = view.next.act === "strain" || view.next.act === "use-now";
   // On a phone three lines are seen: when it closes comes first.
@@ -92,6 +100,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-close`,
+        does: "strain",
         title: `${vessel.name}: strain and use`,
         why,
         touch: { type: "close", batchId: batch.id },
@@ -100,6 +109,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-close`,
+        does: "to-heap",
         title: `${vessel.name}: onto the compost`,
         why,
         touch: { type: "close", batchId: batch.id },
@@ -109,6 +119,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-read-ph`,
+        does: "read-ph",
         title: `${vessel.name}: read pH at mid-depth`,
         why,
         touch: { type: "open-log", batchId: batch.id, focus: "ph" },
@@ -118,6 +129,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-look`,
+        does: view.next.act,
         title: `${vessel.name}: ${view.next.act === "look" ? "look at it" : "smell it"}`,
         why,
         touch: { type: "open-log", batchId: batch.id, focus: "smell" },
@@ -127,6 +139,7 @@ function verdictTask(
       return {
         ...base,
         key: `${batch.id}-rescue`,
+        does: view.next.act,
         title: `${vessel.name}: ${view.next.words.toLowerCase()}, then read its temperature`,
         why,
         urgency: "late",
@@ -141,6 +154,8 @@ function verdictTask(
 
 const washTask = (vessel: VesselState, order: number, now: Date): RoundDraft => ({
   key: `wash-${vessel.id}`,
+  does: "wash",
+  on: vessel.name,
   dueMs: now.getTime(),
   title: `${vessel.name}: wash it out`,
   why: "Before the next fill",
@@ -155,6 +170,8 @@ function waterTask(start: WaterStartView, order: number, units: Farm["units"], n
   const ready = start.readyMs <= now.getTime();
   return {
     key: `water-${start.id}`,
+    does: "use-water",
+    on: start.sourceName,
     dueMs: start.readyMs,
     title: `${start.sourceName}: water for ${start.purpose === "brew" ? "brewing" : "thinning"} ${ready ? "is ready" : "will be ready"}`,
     why: `${sayVolume(start.leftL, units)}${start.place ? `, ${start.place}` : ""}`,

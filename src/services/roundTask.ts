@@ -1,4 +1,5 @@
 import type { Act } from "@/core/book/words";
+import type { TaskWord } from "@/core/tend/taskWords";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import type { VesselState } from "@/data/vessels";
@@ -18,6 +19,9 @@ export interface RoundTask {
   readonly title: string;
   readonly why: string;
   readonly urgency: "late" | "now" | "later";
+  /** What it asks of the hand, and of which drum, jar or recipe: for pictures and cards in any language. */
+  readonly does: TaskWord;
+  readonly on: string;
   readonly touch: RoundTouch;
   readonly vesselOrder: number;
   /** Tomorrow's, by the farm's calendar. */

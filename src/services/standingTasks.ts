@@ -7,13 +7,14 @@ const HOUR_MS = 3_600_000;
 
 /** What is wrong with how it stands: its air, its power, a stage that is over. */
 export function standingTasks({ vessel, order, batch, view }: RunningBatch, now: Date): RoundDraft[] {
-  const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const };
+  const base = { dueMs: now.getTime(), vesselOrder: order, urgency: "late" as const, on: vessel.name };
   const drafts: RoundDraft[] = [];
   const living = view.state === "early" || view.state === "near" || isUsable(view.state);
   if (view.aerated && !view.airOn && living)
     drafts.push({
       ...base,
       key: `${batch.id}-air`,
+      does: view.powerOff ? "power-on" : "air-on",
       title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
       why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
       touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
@@ -23,6 +24,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
     drafts.push({
       ...base,
       key: `${batch.id}-heater`,
+      does: "power-on",
       title: `${vessel.name}: its heater has no power; get it going`,
       why: "It cools to the air's warmth and slows. Wrap it while the power is away.",
       touch: { type: "log-act", batchId: batch.id, act: "power-back" },
@@ -31,6 +33,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
     drafts.push({
       ...base,
       key: `${batch.id}-lid-checked`,
+      does: "lid-on",
       title: `${vessel.name}: its lid is off; put it on and tie it`,
       why: "Flies lay within the hour, rain thins it. Look for both first, and log what got in.",
       touch: { type: "log-act", batchId: batch.id, act: "lid-checked" },
@@ -39,6 +42,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
     drafts.push({
       ...base,
       key: `${batch.id}-close`,
+      does: "use-now",
       title: `${vessel.name}: its night on air is over; use it now`,
       why: "One night is the most that it is held: its food has run out. Smell it; if it is off, onto the compost.",
       touch: { type: "close", batchId: batch.id },
@@ -49,6 +53,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       ...base,
       urgency: "now",
       key: `${batch.id}-bag-out`,
+      does: "lift-out",
       title: `${vessel.name}: lift the bag or solids out, hang a tarp for shade`,
       why: "Ready for over four weeks: to keep it longer it stands without them, cool and dark.",
       touch: { type: "log-act", batchId: batch.id, act: "bag-out" },
@@ -60,6 +65,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       urgency: seal.atMs <= now.getTime() ? "now" : "later",
       dueMs: Math.max(seal.atMs, now.getTime()),
       key: `${batch.id}-seal`,
+      does: "close",
       title: `${vessel.name}: close it for its second stage`,
       why: "By its warmth the open weeks are over. Leave room for gas, and an airlock.",
       touch: { type: "log-act", batchId: batch.id, act: "sealed" },

@@ -1,5 +1,6 @@
 import "server-only";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
+import type { TaskWord } from "@/core/tend/taskWords";
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
@@ -90,12 +91,16 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
   const takersOf = (id: number) => uses.get(id)?.takers ?? [];
   const task = (
     key: string,
+    does: TaskWord,
+    on: string,
     title: string,
     why: string,
     href: string,
     change: Partial<RoundDraft> = {},
   ): RoundDraft => ({
     key,
+    does,
+    on,
     title,
     why,
     dueMs: now,
@@ -106,13 +111,17 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
   });
   return [
     ...mixings.map(({ id, name, by }) =>
-      task(`mix-${id}`, `Go on mixing ${name.toLowerCase()}`, `begun by ${by}`, `/mix/${id}`, { vesselOrder: -1 }),
+      task(`mix-${id}`, "go-on-mixing", name, `Go on mixing ${name.toLowerCase()}`, `begun by ${by}`, `/mix/${id}`, {
+        vesselOrder: -1,
+      }),
     ),
     ...plans
       .filter(({ forDay, vesselId }) => forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId))
       .map(({ id, name, forDay, vesselId }) =>
         task(
           `plan-${id}`,
+          "fill",
+          name,
           `Fill: ${name}`,
           forDay < today ? "It was planned for an earlier day" : "Planned for today",
           vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
@@ -121,6 +130,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
     ...picks(plans, today, rise, farm.units).map(({ id, name, what }) =>
       task(
         `pick-${id}`,
+        "pick",
+        what,
         `Pick ${what} before the sun is up`,
         `for ${name}; growing tips, with the dew`,
         "/shed/gathering",
@@ -133,6 +144,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
     ...sown.map(({ lotId, name, itemId }) =>
       task(
         `beans-${lotId}`,
+        "read-beans",
+        name,
         `Read the bean test of ${name.toLowerCase()}`,
         "Two weeks are over",
         `/shed?item=${itemId}`,
@@ -145,6 +158,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
       return [
         task(
           `store-${view.id}-${alertH}`,
+          "use-now",
+          view.label,
           `${view.label}: use it, ${sayDuration(leftH)} left`,
           `${sayVolume(view.onHandL, farm.units)}, until ${sayMoment(new Date(view.expiresMs), ctx.now(), clock)}. ${takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands"}`,
           `/field?store=${view.id}`,
@@ -157,6 +172,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
       .map(({ id, label, loosenMs }) =>
         task(
           `loosen-${id}`,
+          "let-gas-out",
+          label,
           `${label}: let its gas out, slowly, face away`,
           "It still works: a lid or lock that sticks may burst it",
           `/shed?store=${id}`,
@@ -168,6 +185,8 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
       .map(({ id, label, recheck }) =>
         task(
           `smell-${id}`,
+          "smell",
+          label,
           `${label}: open it and smell it before it is used`,
           recheck!.because === "hot-spell"
             ? "It stood through a hot spell"
@@ -178,13 +197,22 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
     ...views
       .filter(({ smelt }) => smelt === "off")
       .map(({ id, label }) =>
-        task(`off-${id}`, `${label}: found off; bring it to the heap`, "Not on what grows", `/shed?store=${id}`),
+        task(
+          `off-${id}`,
+          "to-heap",
+          label,
+          `${label}: found off; bring it to the heap`,
+          "Not on what grows",
+          `/shed?store=${id}`,
+        ),
       ),
     ...stores
       .filter(({ expiresAt }) => expiresAt.getTime() <= now)
       .map((store) =>
         task(
           `over-${store.id}`,
+          "to-heap",
+          store.label,
           `${store.label}: over, to the heap or bare ground`,
           `${sayVolume(store.onHandL, farm.units)}${takersOf(store.id).length > 0 ? `; bare: ${takersOf(store.id).join(", ")}` : ""}`,
           "/shed",

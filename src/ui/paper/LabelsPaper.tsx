@@ -1,15 +1,16 @@
 "use client";
 import { GlassWater } from "lucide-react";
 import { labelsPerPage, type Paper } from "@/core/paper/papers";
-import { LABEL_LANGUAGES, LANGUAGE_NAMES, type LabelLanguage } from "@/formats/labelLanguage";
+import type { LabelLanguage } from "@/formats/labelLanguage";
 import { markerLines, sayLabel, type LabelText } from "@/formats/labelText";
 import { sayVolume } from "@/formats/amounts";
 import type { LabelsView } from "@/services/papers/readLabels";
 import { CAUTION_ICONS } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
-import { NumberField, SelectField } from "../kit/fields";
+import { NumberField } from "../kit/fields";
 import { Code } from "./Code";
 import { Fitted } from "./Fitted";
+import { LanguageField } from "./LanguageField";
 import { PaperBar } from "./PaperBar";
 import { Page, PageRule } from "./PaperSheet";
 import { usePaperQuery } from "./usePaperQuery";
@@ -183,13 +184,7 @@ export const LabelsPaper = ({
             { value: "marker", label: "large hand" },
           ]}
         />
-        <SelectField label="Language" value={language} onChange={(event) => to("language", event.target.value)}>
-          {LABEL_LANGUAGES.map((one) => (
-            <option key={one} value={one}>
-              {LANGUAGE_NAMES[one]}
-            </option>
-          ))}
-        </SelectField>
+        <LanguageField language={language} />
         <div className="w-28">
           <NumberField
             label="Of each"

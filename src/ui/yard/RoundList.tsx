@@ -1,9 +1,11 @@
 "use client";
+import Link from "next/link";
 import { Check, ChevronRight } from "lucide-react";
 import { clsx } from "clsx";
 import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
 import type { RoundDone, RoundTask } from "@/services/roundTask";
+import { buttonLook } from "../kit/Button";
 import { TaskPicture } from "./TaskPicture";
 
 interface RoundListProps {
@@ -42,7 +44,7 @@ const TaskLine = ({ task, nowMs, clock, busyKey, onTouch }: TaskLineProps) => (
     >
       <span className={clsx("reading text-[0.95rem] font-semibold", task.urgency === "late" && "text-rust")}>
         {when(task, nowMs, clock)}
-        <TaskPicture touch={task.touch} />
+        <TaskPicture does={task.does} />
       </span>
       <span className="min-w-0">
         <span className="block font-semibold leading-tight">{task.title}</span>
@@ -80,6 +82,9 @@ export const RoundList = ({ tasks, done, people, nowMs, clock, busyKey, onTouch 
         <h2 id="round" className="text-xl">
           Today’s round
         </h2>
+        <Link href="/paper/round" className={buttonLook("quiet")}>
+          On paper
+        </Link>
         {isShared ? (
           <select
             aria-label="Whose round"

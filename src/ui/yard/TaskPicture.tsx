@@ -1,17 +1,21 @@
 import { createElement } from "react";
 import {
-  Boxes,
+  Bean,
   Brush,
+  Combine,
   CookingPot,
   Droplet,
   Eye,
+  Fan,
   Filter,
   FlaskConical,
+  GlassWater,
   Hand,
   Leaf,
   Lock,
   PackageOpen,
   Plug,
+  Recycle,
   RotateCw,
   ShieldCheck,
   Sprout,
@@ -20,42 +24,41 @@ import {
   Wind,
   type LucideIcon,
 } from "lucide-react";
-import type { Act } from "@/core/book/words";
-import type { RoundTouch } from "@/services/roundTask";
+import type { TaskWord } from "@/core/tend/taskWords";
 
-const ACT_ICONS: Partial<Record<Act, LucideIcon>> = {
-  "stirred": RotateCw,
-  "vented": Wind,
-  "topped-up": Droplet,
-  "fed": Wheat,
-  "air-on": Plug,
-  "power-back": Plug,
-  "heater-on": Thermometer,
-  "lid-checked": ShieldCheck,
-  "pressed-under": Hand,
-  "bag-out": PackageOpen,
-  "sealed": Lock,
-  "joined": Boxes,
+const ICONS: Readonly<Record<TaskWord, LucideIcon>> = {
+  "stir": RotateCw,
+  "let-gas-out": Wind,
+  "press-under": Hand,
+  "feed": Wheat,
+  "top-up": Droplet,
+  "join": Combine,
+  "lift-out": PackageOpen,
+  "close": Lock,
+  "lid-on": ShieldCheck,
+  "air-on": Fan,
+  "power-on": Plug,
+  "warm": Thermometer,
+  "read-ph": FlaskConical,
+  "look": Eye,
+  "smell": Eye,
+  "strain": Filter,
+  "use-now": Sprout,
+  "to-heap": Recycle,
+  "wash": Brush,
+  "use-water": GlassWater,
+  "go-on-mixing": CookingPot,
+  "fill": CookingPot,
+  "pick": Leaf,
+  "read-beans": Bean,
+  "tend": Hand,
 };
-const FOCUS_ICONS = { ph: FlaskConical, smell: Eye, temperature: Thermometer } as const;
-
-function iconOf(touch: RoundTouch): LucideIcon {
-  switch (touch.type) {
-    case "log-act":
-      return ACT_ICONS[touch.act] ?? Hand;
-    case "open-log":
-      return FOCUS_ICONS[touch.focus];
-    case "close":
-      return Filter;
-    case "clean":
-      return Brush;
-    case "go":
-      if (touch.href.startsWith("/field")) return Sprout;
-      if (touch.href.startsWith("/mix") || touch.href.startsWith("/?fill")) return CookingPot;
-      return touch.href.startsWith("/shed/gathering") ? Leaf : Boxes;
-  }
-}
 
 /** What a task asks of the hand, as a picture: for who does not read the language. */
-export const TaskPicture = ({ touch }: { readonly touch: RoundTouch }) =>
-  createElement(iconOf(touch), { "aria-hidden": true, "className": "mt-0.5 size-6", "strokeWidth": 1.8 });
+export const TaskPicture = ({
+  does,
+  className = "mt-0.5 size-6",
+}: {
+  readonly does: TaskWord;
+  readonly className?: string;
+}) => createElement(ICONS[does], { "aria-hidden": true, className, "strokeWidth": 1.8 });

@@ -17,6 +17,8 @@ const task = (change: Partial<RoundTask>): RoundTask => ({
   title: "Drum: vent",
   why: "Plant extract",
   urgency: "now",
+  does: "let-gas-out",
+  on: "Drum",
   touch: { type: "log-act", batchId: 4, act: "vented" },
   vesselOrder: 0,
   tomorrow: false,
