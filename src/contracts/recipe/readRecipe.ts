@@ -1,6 +1,7 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from "jsonc-parser";
 import type { RecipeDocument } from "@/core/recipe/document";
-import { reviewRecipe, type RecipeFlag } from "@/core/recipe/review";
+import type { RecipeFlag } from "@/core/recipe/recipeFlag";
+import { reviewRecipe } from "@/core/recipe/review";
 import { DomainError } from "@/core/errors";
 import { fieldErrors } from "../fieldErrors";
 import validators from "../generated/recipe.cjs";

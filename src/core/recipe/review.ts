@@ -3,15 +3,8 @@ import { findIngredient } from "../book/ingredients";
 import { findUse } from "../book/uses";
 import type { MethodIngredient } from "../book/types";
 import type { RecipeDocument } from "./document";
+import type { RecipeFlag } from "./recipeFlag";
 import { wordSlips } from "./wordSlips";
-
-/** Something in a recipe that can't stand (`refused`), or that a person must confirm before it counts (`unconfirmed`). */
-export interface RecipeFlag {
-  readonly weight: "refused" | "unconfirmed";
-  /** JSON pointer into the document. */
-  readonly path: string;
-  readonly text: string;
-}
 
 /** So many times off the book's own span before a figure is held. */
 const FAR_OFF = 2;

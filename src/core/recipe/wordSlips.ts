@@ -2,7 +2,7 @@ import { poisonIn } from "../book/plants";
 import { readAmount } from "../quantity/typed/amount";
 import { toBase } from "../quantity/units";
 import type { RecipeDocument } from "./document";
-import type { RecipeFlag } from "./review";
+import type { RecipeFlag } from "./recipeFlag";
 
 /** Finer than this a bag clogs and holds fungi back. */
 const FINE_MESH_UM = 50;
