@@ -1,6 +1,6 @@
 import "server-only";
 import type { RecipeDocument } from "@/core/recipe/document";
-import type { RecipeFlag } from "@/core/recipe/review";
+import type { RecipeFlag } from "@/core/recipe/recipeFlag";
 import { insert, select, type Queryable } from "./db";
 
 /** One of the farm's own versions of a school's recipe. */

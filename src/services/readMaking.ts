@@ -1,6 +1,6 @@
 import "server-only";
 import type { RecipeDocument } from "@/core/recipe/document";
-import type { RecipeFlag } from "@/core/recipe/review";
+import type { RecipeFlag } from "@/core/recipe/recipeFlag";
 import { listMethodsMade } from "@/data/batches";
 import { listRecipeChoices, listRecipeVersions, type RecipeChoice } from "@/data/recipes";
 import { listOpenPlans, type Plan } from "@/data/plans";
