@@ -1,4 +1,6 @@
+import { findIngredient } from "@/core/book/ingredients";
 import { partsForStrength } from "@/core/recipe/level";
+import type { ThinStarter } from "@/core/recipe/starter";
 import { formatNumber } from "./numbers";
 
 /** From here on nobody would measure otherwise. */
@@ -16,3 +18,7 @@ export function sayThinned(strength: number, partsWater: number): string | null 
     ? `${share}, and 1:${formatNumber(parts, 3)} does what 1:${formatNumber(partsWater, 3)} would.`
     : `${share}.`;
 }
+
+/** @example sayThinStarter({ ingredient: "leachate", share: 0.001, leastShare: 0.01 }); // "Worm leachate is 0.1 % of the liquid; under 1 % it takes far longer, or never starts." */
+export const sayThinStarter = ({ ingredient, share, leastShare }: ThinStarter): string =>
+  `${findIngredient(ingredient).name} is ${formatNumber(share * 100, 2)} % of the liquid; under ${formatNumber(leastShare * 100, 2)} % it takes far longer, or never starts.`;

@@ -119,6 +119,19 @@ describe("filling a vessel", () => {
     expect(refusal.fields[field]).toContain(words);
   });
 
+  it("wants a reason for a start too thin to begin, a litre of leachate in a thousand of water", async () => {
+    const tote = await farm.vessel("Tote", 1400, 80);
+    await farm.lot("leachate", 40, 10);
+    await farm.lot("molasses", 40, 10);
+    const thin = (change: object = {}) => {
+      const request = farm.fillRequest(tote, "leachate-bloom", 1000, change);
+      return { ...request, lines: request.lines.map((l) => (l.ingredientId === "leachate" ? { ...l, used: 1 } : l)) };
+    };
+    const refused = await refusalOf(fillVessel(farm.context(), thin()));
+    expect(refused.code).toBe("reason-needed");
+    expect(refused.fields["/overrideReason"]).toContain("Worm leachate is 0.099 % of the liquid; under 1 %");
+    await fillVessel(farm.context(), thin({ overrideReason: "a trial beside the other" }));
+  });
   it("refuses amounts changed by hand that pass the brim", async () => {
     const request = farm.fillRequest(drum, "cultured-extract", 80);
     request.lines[0]!.used = 120;

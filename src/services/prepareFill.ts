@@ -5,7 +5,9 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { fits } from "@/core/quantity/fits";
 import { occupiedLitres } from "@/core/recipe/room";
+import { thinStarters } from "@/core/recipe/starter";
 import { tooSalty } from "@/core/safety/salt";
+import { sayThinStarter } from "@/formats/strengthText";
 import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { listMethodsOfVessel } from "@/data/batches";
@@ -153,6 +155,18 @@ export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe,
       "reason-needed",
       "/overrideReason",
       `Salt: ${formatNumber(salty.gPerL, 2)} g to the litre; growers use ${formatNumber(salty.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`,
+    );
+  const slotOf = ({ ingredient, part }: UsedLine) =>
+    scaled.lines.find((line) => line.ingredient === ingredient && line.part === part)?.slot ?? ingredient;
+  const [thin] = thinStarters(
+    recipe,
+    lines.map((line) => ({ ...line, slot: slotOf(line) })),
+  );
+  if (thin && !(request.overrideReason ?? "").trim())
+    throw refuseAt(
+      "reason-needed",
+      "/overrideReason",
+      `${sayThinStarter(thin)} Put in more of it, or less water, or say why.`,
     );
   return { scaled, lines, filledL: requireRoom(vessel, recipe, lines, units) };
 }

@@ -1,5 +1,4 @@
 "use client";
-import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { equipmentGaps } from "@/core/equipment/needs";
 import { heaterNeed } from "@/core/recipe/conditions";
@@ -10,6 +9,7 @@ import { thinStarters } from "@/core/recipe/starter";
 import { sayTemperature } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
+import { sayThinStarter } from "@/formats/strengthText";
 import type { MakingView } from "@/services/readMaking";
 import type { Vessel } from "@/services/types";
 import { Cautions } from "../kit/Cautions";
@@ -66,9 +66,9 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, statedC }:
           {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; read it again then, and start the clock. ${HEAT_SAFELY}`}
         </Notice>
       ) : null}
-      {thin.map(({ ingredient, share, leastShare }) => (
-        <Notice key={ingredient} tone="caution" title="Too thin a start">
-          {`${findIngredient(ingredient).name} is ${formatNumber(share * 100, 2)} % of the liquid; under ${formatNumber(leastShare * 100, 2)} % it takes far longer, or never starts.`}
+      {thin.map((one) => (
+        <Notice key={one.ingredient} tone="caution" title="Too thin a start">
+          {`${sayThinStarter(one)} Put in more of it, or less water.`}
         </Notice>
       ))}
       {gaps.length > 0 ? (
