@@ -2,8 +2,6 @@ import { randomUUID } from "node:crypto";
 import path from "node:path";
 import type { Pool } from "mysql2/promise";
 import { findRecipe } from "@/core/book";
-import { isPickedFresh } from "@/core/book/ingredients";
-import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { openPool, type Queryable } from "@/data/db";
 import { listActors } from "@/data/farm";
@@ -14,9 +12,11 @@ import { receiveLot } from "@/services/shed/receiveLot";
 import type { Context } from "@/services/context";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
+import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { Refusal } from "@/services/refusal";
 import { setUpFarm } from "@/services/setUpFarm";
 import { copyOf, drop } from "./copyDatabase";
+import { fillLines } from "./fillLines";
 import { addWaterSource } from "@/services/waters";
 
 /** A day on which every test stands. */
@@ -137,15 +137,7 @@ export class TestFarm {
       methodId,
       schoolId: book.school.id,
       basisAmount,
-      lines: recipe.lines
-        .filter(({ onDay }) => onDay === 0)
-        .map(({ ingredient, part, amount }) => ({
-          ingredientId: ingredient,
-          part,
-          used: Number(amount.toFixed(3)),
-          pickedNow: isPickedFresh(ingredient),
-          ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
-        })),
+      lines: fillLines(recipe),
       statedC: 22,
       labourMin: 30,
       water: { sourceId: RAIN_ID },

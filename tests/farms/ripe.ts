@@ -1,12 +1,10 @@
 /** The workshop farm with every vessel filled in time to be ready now, and read and smelt so; beds and tools for what comes of it. */
 import { randomUUID } from "node:crypto";
 import { findRecipe } from "@/core/book";
-import { isPickedFresh } from "@/core/book/ingredients";
 import { phTarget } from "@/core/book/recipe";
 import { SIGN_KINDS } from "@/core/book/words";
 import { leadTime } from "@/core/choose/leadTime";
 import { scaleRecipe } from "@/core/recipe/scale";
-import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { listActors } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
 import { addPlot, addTool } from "@/services/addThings";
@@ -15,6 +13,7 @@ import { addToBatch } from "@/services/feedBatch";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { now, pool } from "@/services/runtime";
+import { fillLines } from "@/testing/fillLines";
 import { WORKSHOP, WORKSHOP_SETS } from "../harness/workshop";
 
 const HOUR_MS = 3_600_000;
@@ -49,15 +48,7 @@ async function main(): Promise<void> {
       schoolId: recipe.school.id,
       basisAmount: scaled.basisAmount,
       stated: [],
-      lines: scaled.lines
-        .filter(({ onDay, amount }) => onDay === 0 && amount >= 0.001)
-        .map(({ ingredient, part, amount }) => ({
-          ingredientId: ingredient,
-          part,
-          used: Number(amount.toFixed(3)),
-          pickedNow: isPickedFresh(ingredient),
-          ...(isPickedPlant(ingredient) ? { species: "comfrey" } : {}),
-        })),
+      lines: fillLines(scaled),
       statedC: STANDS_C,
       startedAt: at(ageH).toISOString(),
       labourMin: 20,
