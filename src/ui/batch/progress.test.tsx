@@ -403,6 +403,8 @@ describe("the round", () => {
       title: key,
       why: "",
       urgency: "later",
+      does: "wash",
+      on: "Drum",
       touch: { type: "go", href: "/" },
       vesselOrder: 0,
       tomorrow: false,
