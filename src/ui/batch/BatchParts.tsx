@@ -59,7 +59,7 @@ export const Outcome = ({
               : "Thrown out"}{" "}
             {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
             {page.close.residue}
-            {page.close.residueKg === null ? "" : `, ${page.close.residueKg} kg`}.
+            {page.close.residueKg === null ? "" : `, ${sayStock(page.close.residueKg, "kg", page.farm.units)}`}.
             {page.close.overrideReason
               ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
               : ""}

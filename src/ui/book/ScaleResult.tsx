@@ -9,7 +9,8 @@ import { batchContent } from "@/core/recipe/composition";
 import { airNeed, heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
-import { sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayMass, sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayPricePer } from "@/formats/fieldUnits";
 import { measurableOf } from "@/formats/measured";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
@@ -94,7 +95,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
       <li>
         Gives about {sayStock(expectedYield(recipe, scaled.basisAmount, scaled.lines).default, recipe.yieldUnit, units)}
         {cost.totalMinor > 0
-          ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayMoney(cost.perUnitMinor, currency)} a ${recipe.yieldUnit === "L" ? "litre" : "kilogram"}`}`
+          ? `, for ${sayMoney(cost.totalMinor, currency)} with hands${cost.perUnitMinor === null ? "" : `, ${sayPricePer(cost.perUnitMinor, recipe.yieldUnit, currency, units)}`}`
           : ""}
         {cost.unpriced.length > 0 ? `; no price for ${cost.unpriced.join(", ")}` : ""}.
       </li>
@@ -112,7 +113,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
       ) : null}
       {sackKg > LIFTABLE_KG ? (
         <li>
-          The sack comes out at about {formatNumber(sackKg, 2)} kg wet: two people or a pulley, or{" "}
+          The sack comes out at about {sayMass(sackKg, units, 2)} wet: two people or a pulley, or{" "}
           {liftablePortions(sackKg, null).count} sacks.
         </li>
       ) : null}

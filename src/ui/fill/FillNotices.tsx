@@ -6,7 +6,7 @@ import type { ScaledLine } from "@/core/recipe/scale";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { thinStarters } from "@/core/recipe/starter";
-import { sayTemperature } from "@/formats/amounts";
+import { sayMass, sayTemperature } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
 import { sayThinStarter } from "@/formats/strengthText";
@@ -94,13 +94,14 @@ export const FillCautions = ({
   readonly lines: readonly ScaledLine[];
   readonly filledL: number;
 }) => {
+  const { units } = useMeasures();
   const sackKg = wetSackKg({ recipe }, lines);
   return (
     <section aria-label="Cautions" className="grid gap-2">
       <h3 className="text-lg">Mind</h3>
       {sackKg > 25 ? (
         <Notice tone="caution">
-          {`The sack comes out at about ${formatNumber(sackKg, 2)} kg wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
+          {`The sack comes out at about ${sayMass(sackKg, units, 2)} wet: two people or a pulley, or ${liftablePortions(sackKg, null).count} sacks.`}
         </Notice>
       ) : null}
       <Cautions cautions={cautionsFor(recipe, { filledL, ingredients: lines.map(({ ingredient }) => ingredient) })} />
