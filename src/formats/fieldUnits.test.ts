@@ -5,6 +5,7 @@ import {
   litresOfMix,
   readInField,
   sayFieldUnit,
+  sayKgPerArea,
   sayMixRate,
   sayPricePer,
   valueInField,
@@ -63,6 +64,13 @@ describe("lengths and areas as they are typed", () => {
         },
       ),
     );
+  });
+});
+
+describe("what is spread", () => {
+  it("is told on the area that the farm thinks in", () => {
+    expect(sayKgPerArea(0.5, "metric")).toBe("0.5 kg on the square metre");
+    expect(sayKgPerArea(0.5, "us")).toBe("10 lb on 100 ft²");
   });
 });
 

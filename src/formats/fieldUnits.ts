@@ -1,6 +1,6 @@
 import { readAmount } from "@/core/quantity/typed/amount";
 import { fromBase, toBase, type UnitName } from "@/core/quantity/units";
-import { sayMoney, type UnitSystem } from "./amounts";
+import { sayMass, sayMoney, type UnitSystem } from "./amounts";
 import { formatNumber, numberDoubt, parseNumber } from "./numbers";
 
 /** What a field may count in besides litres and kilograms. */
@@ -93,6 +93,12 @@ export const litresOfMix = (typed: number, per: MixPer, system: UnitSystem): num
 /** @example sayMixRate(2, "m2", "metric"); // "2 L per m²" */
 export const sayMixRate = (litres: number, per: MixPer, system: UnitSystem): string =>
   `${formatNumber(inMixUnit(litres, per, system), 3)} ${sayMixUnit(per, system)}`;
+
+/** What is spread dry on an area. @example sayKgPerArea(0.5, "us"); // "10 lb on 100 ft²" */
+export const sayKgPerArea = (kgPerM2: number, system: UnitSystem): string =>
+  system === "us"
+    ? `${sayMass(kgPerM2 * toBase({ value: 100, unit: "ft2" }).value, system, 2)} on 100 ft²`
+    : `${formatNumber(kgPerM2)} kg on the square metre`;
 
 const PRICE_PER = {
   kg: { metric: { words: "kg", is: { value: 1, unit: "kg" } }, us: { words: "lb", is: { value: 1, unit: "lb" } } },

@@ -1,6 +1,8 @@
 import { findIngredient } from "@/core/book/ingredients";
+import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
 import { partsForStrength } from "@/core/recipe/level";
 import type { ThinStarter } from "@/core/recipe/starter";
+import type { UnitSystem } from "./amounts";
 import { formatNumber } from "./numbers";
 
 /** From here on nobody would measure otherwise. */
@@ -17,6 +19,22 @@ export function sayThinned(strength: number, partsWater: number): string | null 
   return parts > 0
     ? `${share}, and 1:${formatNumber(parts, 3)} does what 1:${formatNumber(partsWater, 3)} would.`
     : `${share}.`;
+}
+
+/** Fluid ounces in a US gallon, by definition: so many go to a gallon of water at one to one. */
+const FL_OZ_PER_GALLON = 128;
+
+/**
+ * A strength in every way that people measure one out.
+ * @example sayBothWays({ partsWater: 250 }, "metric"); // "1 part to 250 of water: 4 mL per litre of water, 0.4 % of the mix"
+ */
+export function sayBothWays({ partsWater }: Dilution, units: UnitSystem): string {
+  if (partsWater === 0) return "undiluted";
+  const dose =
+    units === "us"
+      ? `${formatNumber(FL_OZ_PER_GALLON / partsWater, 3)} US fl oz per US gal`
+      : `${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre`;
+  return `1 part to ${formatNumber(partsWater, 4)} of water: ${dose} of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
 }
 
 /** @example sayThinStarter({ ingredient: "leachate", share: 0.001, leastShare: 0.01 }); // "Worm leachate is 0.1 % of the liquid; under 1 % it takes far longer, or never starts." */

@@ -9,7 +9,7 @@ import type { BookView } from "@/services/readBook";
 import { Choices } from "../kit/Choices";
 import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
-import { LengthField } from "../measures/LengthField";
+import { SizeField } from "../measures/SizeField";
 import type { ScaleDraft } from "./scaleDraft";
 
 /** What carries it where the farm has no can of its own yet, L. */
@@ -88,7 +88,7 @@ export const LandChoice = ({
           </div>
         </fieldset>
       ) : null}
-      <LengthField
+      <SizeField
         label={view.beds.length > 0 ? "Other land" : "Land"}
         measure="m2"
         typed={draft.land}
@@ -120,7 +120,7 @@ export const LandChoice = ({
           ]}
         />
       ) : null}
-      <LengthField
+      <SizeField
         label="From where cans are filled"
         measure="m"
         typed={distance}

@@ -4,7 +4,8 @@ import { substitutesFor } from "@/core/book/substitutes";
 import type { ScaledRecipe } from "@/core/recipe/scale";
 import { leastStarts, thinnest } from "@/core/recipe/starter";
 import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
-import { sayArea, sayMass, sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
+import { sayArea, sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
+import { sayKgPerArea } from "@/formats/fieldUnits";
 import type { BookView } from "@/services/readBook";
 import { Notice } from "../kit/Notice";
 
@@ -14,22 +15,15 @@ interface FactsProps {
   readonly scaled: ScaledRecipe;
 }
 
-/** A hundred square feet, m². */
-const HUNDRED_FT2_M2 = 9.290304;
-
 /** Tea beside the same castings spread as they are: growers differ on which does more. */
 export const OrSpreadIt = ({ view, recipe, scaled }: FactsProps) => {
   const spread = spreadInstead(recipe, scaled);
   if (!spread) return null;
   const { units, currency } = view.farm;
   const price = view.priceMinor[spread.ingredient];
-  const thinly =
-    units === "us"
-      ? `${sayMass(TOP_DRESSING_KG_PER_M2 * HUNDRED_FT2_M2, units, 2)} to 100 ft²`
-      : `${TOP_DRESSING_KG_PER_M2} kg to the square metre`;
   return (
     <Notice tone="plain" title="Or spread it">
-      {`As tea it waters ${sayArea(spread.teaM2, units)}. The same ${sayStock(spread.amountKg, "kg", units)} spread thinly, ${thinly}, dress ${sayArea(spread.dressedM2, units)}${price === undefined ? "" : ` for ${sayMoney(spread.amountKg * price, currency)}`} with no brewing; some growers find that it does as well.`}
+      {`As tea it waters ${sayArea(spread.teaM2, units)}. The same ${sayStock(spread.amountKg, "kg", units)} spread thinly, ${sayKgPerArea(TOP_DRESSING_KG_PER_M2, units)}, dress ${sayArea(spread.dressedM2, units)}${price === undefined ? "" : ` for ${sayMoney(spread.amountKg * price, currency)}`} with no brewing; some growers find that it does as well.`}
     </Notice>
   );
 };

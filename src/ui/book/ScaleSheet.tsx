@@ -15,7 +15,7 @@ import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
-import { LengthField } from "../measures/LengthField";
+import { SizeField } from "../measures/SizeField";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
 import { LandChoice } from "./LandChoice";
@@ -204,7 +204,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
             />
           ) : null}
           {draft.by === "depth" ? (
-            <LengthField
+            <SizeField
               label="Depth"
               measure="cm"
               typed={draft.depth}

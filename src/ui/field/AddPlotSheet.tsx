@@ -7,7 +7,7 @@ import type { PlotStage } from "@/services/types";
 import { useAct } from "../actions";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
-import { LengthField } from "../measures/LengthField";
+import { SizeField } from "../measures/SizeField";
 import { useMeasures } from "../measures/measuresContext";
 
 interface PlotForm {
@@ -69,8 +69,8 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
         <option value="perennial">perennial</option>
       </SelectField>
       <div className="grid grid-cols-2 gap-3">
-        <LengthField label="Width" measure="m" typed={width} {...register("width")} error={add.fields["/widthM"]} />
-        <LengthField label="Length" measure="m" typed={length} {...register("length")} error={add.fields["/lengthM"]} />
+        <SizeField label="Width" measure="m" typed={width} {...register("width")} error={add.fields["/widthM"]} />
+        <SizeField label="Length" measure="m" typed={length} {...register("length")} error={add.fields["/lengthM"]} />
       </div>
       <NumberField label="Plants" placeholder="not counted" {...register("plants")} error={add.fields["/plants"]} />
       <TextField label="First harvest" type="date" {...register("harvestOn")} error={add.fields["/harvestOn"]} />

@@ -6,13 +6,12 @@ import { findUseRate, usualRate } from "@/core/book";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findUse, USES, type UseId } from "@/core/book/uses";
 import { recipeFrom } from "@/core/recipe/document";
-import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
-import { sayDilution, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { sayDilution, sayVolume } from "@/formats/amounts";
 import { inMixUnit, litresOfMix, sayMixUnit } from "@/formats/fieldUnits";
 import { sayCaution } from "@/formats/cautionText";
 import { sayLoad, sayPreMix } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
-import { sayThinned } from "@/formats/strengthText";
+import { sayBothWays, sayThinned } from "@/formats/strengthText";
 import { isoDay, sayDuration } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
 import { useAct } from "../actions";
@@ -34,13 +33,6 @@ interface ApplyPanelProps {
   readonly chosen: ReadonlySet<number>;
   readonly onDone: () => void;
 }
-
-const OZ_PER_GALLON = 128;
-
-const sayBothWays = ({ partsWater }: Dilution, units: UnitSystem) =>
-  partsWater === 0
-    ? "undiluted"
-    : `1 part to ${formatNumber(partsWater, 4)} of water: ${units === "us" ? `${formatNumber(OZ_PER_GALLON / partsWater, 3)} US fl oz per US gal` : `${formatNumber(mlPerLitreOfWater({ partsWater }), 3)} mL per litre`} of water, ${formatNumber(percentOfMix({ partsWater }), 2)} % of the mix`;
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {

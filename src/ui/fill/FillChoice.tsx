@@ -10,7 +10,7 @@ import type { Vessel } from "@/services/types";
 import { Choices } from "../kit/Choices";
 import { SelectField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
-import { LengthField } from "../measures/LengthField";
+import { SizeField } from "../measures/SizeField";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";
 import { basisOf, type FillSize } from "./fillPlan";
@@ -102,7 +102,7 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
         />
       ) : null}
       {state.size === "depth" ? (
-        <LengthField
+        <SizeField
           label="Depth"
           measure="cm"
           typed={state.depth}

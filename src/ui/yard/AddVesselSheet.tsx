@@ -10,7 +10,7 @@ import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Electricity } from "../kit/Electricity";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
-import { LengthField } from "../measures/LengthField";
+import { SizeField } from "../measures/SizeField";
 import { useMeasures } from "../measures/measuresContext";
 
 interface VesselForm {
@@ -60,7 +60,7 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
         {...register("volumeL")}
         error={add.fields["/volumeL"]}
       />
-      <LengthField
+      <SizeField
         label="Inner width"
         measure="cm"
         typed={diameter}

@@ -16,6 +16,7 @@ import { useKey } from "../frame/keys";
 import { useLookAgain } from "../frame/useLookAgain";
 import { CloseSheet } from "../batch/CloseSheet";
 import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
+import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { AddVesselSheet } from "./AddVesselSheet";
 import { RoundList } from "./RoundList";
@@ -89,7 +90,11 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   const now = new Date(yard.nowMs);
   const working = yard.vessels.filter(({ status }) => status === "running");
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
-  const fresh = (batch: BatchView) => holding(batch.id)?.batch ?? batch;
+  const fresh = (batch: BatchView) =>
+    asItStands(
+      yard.vessels.flatMap((vessel) => vessel.batch ?? []),
+      batch,
+    );
 
   useLookAgain();
 

@@ -4,7 +4,7 @@ import { readInField, sayFieldUnit, type FieldMeasure } from "@/formats/fieldUni
 import { TextField } from "../kit/fields";
 import { useMeasures } from "./measuresContext";
 
-interface LengthFieldProps extends InputHTMLAttributes<HTMLInputElement> {
+interface SizeFieldProps extends InputHTMLAttributes<HTMLInputElement> {
   readonly label: string;
   readonly measure: FieldMeasure;
   /** As typed, for saying how it is read. */
@@ -14,7 +14,7 @@ interface LengthFieldProps extends InputHTMLAttributes<HTMLInputElement> {
 }
 
 /** A length or an area in the farm's own unit or any other; how it is read stands under it. */
-export const LengthField = ({ label, measure, typed, hint, error, ...rest }: LengthFieldProps) => {
+export const SizeField = ({ label, measure, typed, hint, error, ...rest }: SizeFieldProps) => {
   const { units } = useMeasures();
   const read = readInField(typed, measure, units);
   return (
