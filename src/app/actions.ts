@@ -12,6 +12,7 @@ import * as measures from "@/services/measures";
 import * as rules from "@/services/safety/harvestRules";
 import * as recipes from "@/services/recipes";
 import * as ferment from "@/services/ferment/changes";
+import * as places from "@/services/ferment/sayPlace";
 import * as devices from "@/services/devices/devices";
 import * as logger from "@/services/devices/importLogger";
 import * as tools from "@/services/equipment/equipment";
@@ -95,4 +96,5 @@ export const placeDevice = async (input: unknown) => runAction((ctx) => devices.
 export const retireDevice = async (input: unknown) => runAction((ctx) => devices.retire(ctx, input));
 export const importLogger = async (input: unknown) => runAction((ctx) => logger.importLogger(ctx, input));
 export const resetLearning = async (input: unknown) => runAction((ctx) => ferment.resetLearning(ctx, input));
+export const sayPlace = async (input: unknown) => runAction((ctx) => places.sayPlace(ctx, input));
 export const shareTask = async (input: unknown) => runAction((ctx) => ferment.shareTask(ctx, input));

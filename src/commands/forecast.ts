@@ -3,8 +3,9 @@ import type { MODEL_FORECAST } from "@/contracts/commands/model";
 import { type BATCH_FORECAST, FORECAST_INPUT, FORECAST_OUTPUT } from "@/contracts/commands/schemas";
 import { findRecipe } from "@/core/book";
 import { SIGN_WORDS } from "@/core/book/words";
-import { DomainError } from "@/core/errors";
+import { DomainError, requireWithin } from "@/core/errors";
 import { forecast } from "@/core/ferment/outlook/forecast";
+import type { Place } from "@/core/ferment/temperature/places";
 import { assess } from "@/core/judge/assess";
 import type { TemperaturePoint } from "@/core/judge/batchInput";
 import type { Basis, Quantiles } from "@/core/judge/forecastBatch";
@@ -26,6 +27,7 @@ function hourSince(startedAt: Date, at: string, path: string): number {
 
 function toLogItem(item: NonNullable<ClockInput["observations"]>[number], startedAt: Date, path: string): LogItem {
   const hour = hourSince(startedAt, item.at, `${path}/at`);
+  const by = item.by === undefined ? {} : { by: item.by };
   if (item.kind === "ph")
     return {
       hour,
@@ -34,11 +36,21 @@ function toLogItem(item: NonNullable<ClockInput["observations"]>[number], starte
       instrument: item.method ?? "meter",
       spot: item.where ?? "mid-depth",
       ...(item.steady === undefined ? {} : { settled: item.steady }),
+      ...by,
     };
-  if (item.kind === "act") return { hour, kind: "act", act: item.act };
+  if (item.kind === "act")
+    return { hour, kind: "act", act: item.act, ...(item.amount === undefined ? {} : { amount: item.amount }), ...by };
+  if ("value" in item) return { hour, kind: item.kind, value: item.value, ...by };
   const known: readonly string[] = SIGN_WORDS[item.kind];
   if (!known.includes(item.word)) throw new DomainError("unknown-word", { word: item.word, known }, `${path}/word`);
-  return { hour, kind: item.kind, word: item.word };
+  return { hour, kind: item.kind, word: item.word, ...by };
+}
+
+function placeFrom({ kind, celsius }: NonNullable<ClockInput["place"]>): Place {
+  if (!celsius) return { kind };
+  const [low, high] = celsius as [number, number];
+  requireWithin("The coolest that the place gets", low, "°C", -20, high, "/place/celsius/0");
+  return { kind, celsius: [low, high] };
 }
 
 const BASIS_WORDS: Record<Basis, string> = {
@@ -72,6 +84,7 @@ function onTheClock(input: ClockInput) {
       statedC: input.statedTemperature ? convert(input.statedTemperature, "°C").value : null,
     },
     log: (input.observations ?? []).map((item, index) => toLogItem(item, startedAt, `/observations/${index}`)),
+    ...(input.place ? { place: placeFrom(input.place) } : {}),
     ...(input.farm ? { farm: input.farm } : {}),
     curveHours: Array.from({ length: CURVE_STEPS + 1 }, (_, step) => (step * (nowH + 21 * 24)) / CURVE_STEPS),
   });

@@ -18,12 +18,13 @@ import { takeReadings } from "@/services/devices/takeReadings";
 import { addToBatch } from "@/services/feedBatch";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
+import { sayPlace } from "@/services/ferment/sayPlace";
 import { saveRecipe } from "@/services/recipes";
 import { setUpFarm } from "@/services/setUpFarm";
 import { addWaterSource, readWater, startWater } from "@/services/waters";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
-import { BEDS, FARM, LOTS, PLACES, TOOLS, VESSELS, WATERS } from "./story";
+import { BEDS, FARM, LOTS, PLACES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
 /** The act that ends the story. */
@@ -144,6 +145,11 @@ async function seedWaters(tell: Teller): Promise<void> {
 async function seedPlaces(tell: Teller): Promise<void> {
   const early = tell.context(260 * DAY_H);
   for (const vessel of VESSELS) await addVessel(early, { requestKey: keyOf(`vessel ${vessel.name}`), ...vessel });
+  const standing = await listVesselStates(early.pool);
+  for (const { site, ...said } of STANDS) {
+    const { id } = standing.find((vessel) => vessel.site === site)!;
+    await sayPlace(early, { requestKey: keyOf(`place ${site}`), vesselId: id, ...said });
+  }
   for (const tool of TOOLS) await addTool(early, { requestKey: keyOf(`tool ${tool.name}`), ...tool });
   for (const [index, bed] of BEDS.entries()) {
     const { harvestInD, ...rest } = bed;
@@ -410,6 +416,7 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   await tell.log("t2 smell a", tea, 14, { kind: "smell", word: "raw sweet" });
   await tell.log("t2 temp b", tea, 3, { kind: "temperature", celsius: 24 });
   await tell.log("t2 surface", tea, 3, { kind: "surface", word: "full head" });
+  await tell.log("t2 smell m", tea, 5.5, { kind: "smell", word: "neutral" }, 1);
   await tell.log("t2 smell b", tea, 2.5, { kind: "smell", word: "earthy" }, 2);
 
   const glass = vessel("Glass drum");

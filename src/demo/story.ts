@@ -27,6 +27,14 @@ export const VESSELS = [
   { name: "Jar", kind: "jar", volumeL: 5, diameterM: 0.17, site: "pantry", airW: 0 },
 ] as const;
 
+/** What each site is; of the bench nobody has said so yet. */
+export const STANDS = [
+  { site: "lean-to", kind: "shade" },
+  { site: "pump shed", kind: "shed" },
+  { site: "glasshouse", kind: "greenhouse" },
+  { site: "pantry", kind: "indoors", lowC: 18, highC: 21 },
+] as const;
+
 export const TOOLS = [
   { name: "Can", kind: "can", volumeL: 10, stepMl: 10, partsWater: null },
   { name: "Knapsack", kind: "knapsack", volumeL: 16, stepMl: 1, partsWater: null },

@@ -39,6 +39,7 @@ const PHRASES: Readonly<Record<TaskWord, readonly [en: string, es: string, fr: s
   ],
   "air-on": ["get the air going", "poner en marcha el aire", "remettre l’air en marche", "ligar o ar"],
   "power-on": ["get the power back", "restablecer la corriente", "rétablir le courant", "restabelecer a energia"],
+  "cool": ["put it in the shade", "poner a la sombra", "mettre à l’ombre", "pôr à sombra"],
   "warm": ["keep it warm", "mantener caliente", "garder au chaud", "manter aquecido"],
   "read-ph": [
     "read pH at mid-depth",

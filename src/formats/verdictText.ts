@@ -1,11 +1,10 @@
 import type { SignKind } from "@/core/book/words";
 import type { WarmerCase } from "@/core/judge/assess";
 import type { ObservationType } from "@/core/ferment/evidence/observations";
-import type { HardRule } from "@/core/ferment/outlook/spoilage";
 import { HOLD_LOOK_EVERY_H } from "@/core/judge/holdOnAir";
 import type { SmellAhead } from "@/core/judge/nextSmell";
 import type { VerdictReason } from "@/core/judge/reasons";
-import type { NextAct, Verdict } from "@/core/judge/verdict";
+import type { NextAct, Verdict } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { sayTemperature, type UnitSystem } from "./amounts";
 import { formatNumber } from "./numbers";
@@ -89,11 +88,12 @@ const SURPRISE_WORDS: Record<ObservationType, string> = {
   core: "The bed’s warmth",
   judge: "A sign",
 };
-const HARD_WORDS: Record<HardRule, string> = {
-  "coloured-film-and-rotten": "Coloured mould and a smell of rot together: never on a crop.",
-  "rotten-and-not-sour": "It smells of rot, is long due, and has not soured: never on a crop.",
-  "rotten-without-air": "It smells of rot and has stood without air for hours: never on a crop.",
-};
+const SHELL_PH_WORDS = {
+  "acid-spent": (ph: string) => `pH ${ph}: the vinegar has spent its acid. Shell that is left serves again.`,
+  "acid-left": (ph: string) =>
+    `pH ${ph}: acid is left. With shell still in it, wait, warmer if it is cold; with no shell left, add some.`,
+  "between": (ph: string) => `pH ${ph}: most of the acid is used.`,
+} as const;
 
 function sayPace({ aheadH, spell }: Extract<VerdictReason, { code: "pace" }>): string {
   const took = sayDuration(Math.abs(aheadH));
@@ -160,11 +160,40 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
     case "watch":
       return `A small doubt whether it is sound (${formatNumber(100 * reason.chance, 1)} in 100). A smell would settle it.`;
     case "hold":
-      return reason.laterGood
-        ? "A better smell later does not lift this. If the entry was wrong, correct it; else let another nose smell it."
-        : "Do not apply it. Smell again in six hours, best with a second nose; if it is no better, it goes to the hot compost.";
-    case "hard-rule":
-      return HARD_WORDS[reason.rule];
+      return reason.cleanLooks === 0
+        ? "Not used until this is settled. Smell it again, best by somebody else. Two clean looks, and it goes on; a second bad one, and it goes to the hot compost."
+        : "Clean since, but not often enough yet: one more clean look, and it goes on.";
+    case "two-bad-looks":
+      return `${reason.looks} looks say so, and none clean enough against them.`;
+    case "doubt-lifted":
+      return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} it was clean again: “${reason.word}” was not borne out.`.replace(
+        /^./,
+        (letter) => letter.toUpperCase(),
+      );
+    case "second-look":
+      return reason.what === "ph"
+        ? "One reading says ready. Read it once more, on another day, to be sure."
+        : "One sign says ready. Look once more to be sure.";
+    case "by-nose-alone":
+      return "No pH was read: this goes by the nose alone. A pH strip would make it sure.";
+    case "ph-rests-near":
+      return `pH ${formatNumber(reason.ph, 3)} and no longer falling, sour look after look: the meter may be off by that much. Check it in a buffer, or use a strip.`;
+    case "smell-first":
+      return "Nobody has smelt it for two days. Smell it before you use it.";
+    case "ph-rose":
+      return `pH ${formatNumber(reason.other, 3)} after ${formatNumber(reason.one, 3)}: a sour drum does not turn back. The meter is likely off: rinse it, check it in a buffer, or use a strip.`;
+    case "shell-ph":
+      return SHELL_PH_WORDS[reason.says](formatNumber(reason.ph, 3));
+    case "flies-in":
+      return `Flies or ants got in: look for maggots from ${sayForecastMoment(atHour(telling, reason.looksFromH), telling.now, telling.clock)} on, and tie the cloth tight.`;
+    case "lid-was-off":
+      return `Its lid was off: smell it from ${sayForecastMoment(atHour(telling, reason.looksFromH), telling.now, telling.clock)} on, before it is used.`;
+    case "heater-cut":
+      return `Its heater lost its power ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}, and nobody has said that it is back. Read the temperature; it cools until then.`;
+    case "closing":
+      return "Its time is nearly over: use it today.";
+    case "place-unsaid":
+      return `Nobody said where it stands: its liquid may be anything from ${sayTemperature(reason.lowC, telling.units)} to ${sayTemperature(reason.highC, telling.units)}. Say the place, or dip a thermometer in it.`;
     case "overheated":
       return "It stood hotter than its culture lives through; what is left works slower for good.";
     case "slow":
@@ -230,4 +259,6 @@ export const NEXT_WORDS: Record<NextAct, string> = {
   "wait": "Wait",
   "feed": "Feed it",
   "catch-up": "Do what was missed",
+  "cool": "Cool it",
+  "say-place": "Say where it stands",
 };

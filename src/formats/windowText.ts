@@ -1,4 +1,4 @@
-import type { Verdict } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/judged";
 import { isUsable, type VerdictState } from "@/core/judge/verdictState";
 import { sayForecastMoment, type FarmClock } from "./times";
 

@@ -12,7 +12,7 @@ import type { Look } from "@/core/judge/nextLook";
 import { holdOnAir } from "@/core/judge/holdOnAir";
 import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
-import type { NextAct } from "@/core/judge/verdict";
+import type { NextAct } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import { solidsStillIn } from "@/core/tend/keptLong";

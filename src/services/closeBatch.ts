@@ -2,7 +2,7 @@ import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
-import type { Verdict } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/judged";
 import { isUsable } from "@/core/judge/verdictState";
 import { shelfStartH } from "@/core/judge/shelfStart";
 import { recipeFrom } from "@/core/recipe/document";

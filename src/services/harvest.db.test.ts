@@ -83,7 +83,7 @@ describe("straining, storing, applying", () => {
     const close = (change: object = {}) =>
       closeBatch(farm.context(), closing({ batchId: young, yieldL: 40, ...change }));
     expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
-    await farm.log(young, hoursAgo(1), { kind: "smell", word: "putrid" });
+    await farm.log(young, hoursAgo(3), { kind: "smell", word: "putrid" });
     const held = await refusalOf(close({ overrideReason: "smells fine to me" }));
     expect(held).toMatchObject({ code: "unfit", fields: { "/kind": "Held back: not to be strained for use." } });
     await farm.log(young, hoursAgo(0.5), { kind: "smell", word: "putrid" });

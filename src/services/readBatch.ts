@@ -5,6 +5,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { phTarget, type Recipe } from "@/core/book/recipe";
 import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
+import type { Place } from "@/core/ferment/temperature/places";
 import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
 import { expectedYield } from "@/core/recipe/expectedYield";
 import { recipeFrom } from "@/core/recipe/document";
@@ -45,6 +46,8 @@ export interface BatchPage {
   readonly vesselName: string;
   readonly vesselKind: "drum" | "tote" | "pail" | "jar";
   readonly vesselId: number;
+  /** Where its vessel stands; null where nobody said so. */
+  readonly place: Place | null;
   readonly startedBy: string;
   readonly close: (Omit<BatchClose, "at"> & { readonly atMs: number }) | null;
   readonly lines: readonly BatchLineView[];
@@ -168,6 +171,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     vesselName: batch.vesselName,
     vesselKind: batch.vesselKind,
     vesselId: batch.vesselId,
+    place: situation.places.get(batch.vesselId) ?? null,
     startedBy: batch.actorName,
     close: batch.close ? (({ at, ...close }) => ({ ...close, atMs: at.getTime() }))(batch.close) : null,
     lines: lines.map((line) => ({ ...line, name: findIngredient(line.ingredientId).name })),

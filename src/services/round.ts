@@ -135,6 +135,7 @@ function verdictTask(
         touch: { type: "open-log", batchId: batch.id, focus: "smell" },
       };
     case "warm":
+    case "cool":
     case "feed":
       return {
         ...base,
@@ -145,8 +146,9 @@ function verdictTask(
         urgency: "late",
         touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
       };
-    // What was missed stands in the round as the task that it is.
+    // What was missed stands in the round as the task that it is; where a drum stands is asked on its own page.
     case "catch-up":
+    case "say-place":
     case "wait":
       return null;
   }

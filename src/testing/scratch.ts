@@ -10,6 +10,8 @@ import { addPlot, addTool, addVessel } from "@/services/addThings";
 import { closeBatch } from "@/services/closeBatch";
 import { receiveLot } from "@/services/shed/receiveLot";
 import type { Context } from "@/services/context";
+import type { PlaceKind } from "@/core/ferment/temperature/places";
+import { sayPlace } from "@/services/ferment/sayPlace";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
@@ -98,6 +100,10 @@ export class TestFarm {
       actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! },
     };
   }
+
+  /** Says where a vessel stands. */
+  place = async (vesselId: number, kind: PlaceKind, warmth: { lowC?: number; highC?: number } = {}): Promise<unknown> =>
+    sayPlace(this.context(), { requestKey: key(), vesselId, kind, ...warmth });
 
   vessel = async (name: string, volumeL = 100, airW = 0): Promise<number> =>
     (await addVessel(this.context(hoursAgo(5000)), { requestKey: key(), name, kind: "drum", volumeL, airW })).vesselId;

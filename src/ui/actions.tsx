@@ -62,6 +62,7 @@ export interface FarmActions {
   readonly importLogger: Act<{ taken: number; known: number; setAside: number }>;
   readonly resetLearning: Act<{ resetId: number }>;
   readonly shareTask: Act<{ shareId: number }>;
+  readonly sayPlace: Act<{ vessels: number }>;
 }
 
 const ActionsContext = createContext<FarmActions | null>(null);

@@ -137,6 +137,7 @@ const PAGE: BatchPage = {
   vesselName: "Drum",
   vesselKind: "drum",
   vesselId: 1,
+  place: null,
   startedBy: "Ana",
   close: null,
   lines: [{ ingredientId: "molasses", name: "Molasses", part: "mix", unit: "L", planned: 1.6, used: 2 }],

@@ -1,3 +1,4 @@
+import { PLACE_KINDS } from "@/core/ferment/temperature/places";
 import { PROBE_QUANTITIES } from "@/core/probe/plausible";
 import { MOMENT, NAME, object, REQUEST_KEY, ROW_ID } from "../parts";
 
@@ -73,6 +74,17 @@ export const SHARE_TASK = object(["requestKey", "batchId", "act", "personId", "s
   slot: { enum: ["morning", "midday", "evening", null] },
 });
 
+const WARMTH_C = { type: "number", minimum: -20, maximum: 60 } as const;
+
+/** Where a vessel stands; how warm it is there where somebody knows, °C. */
+export const SAY_PLACE = object(["requestKey", "vesselId", "kind"], {
+  requestKey: REQUEST_KEY,
+  vesselId: ROW_ID,
+  kind: { enum: PLACE_KINDS },
+  lowC: WARMTH_C,
+  highC: WARMTH_C,
+});
+
 export const DEVICE_SCHEMAS = {
   addDevice: ADD_DEVICE,
   placeDevice: PLACE_DEVICE,
@@ -81,4 +93,5 @@ export const DEVICE_SCHEMAS = {
   importLogger: IMPORT_LOGGER,
   resetLearning: RESET_LEARNING,
   shareTask: SHARE_TASK,
+  sayPlace: SAY_PLACE,
 } as const;

@@ -28,6 +28,7 @@ const FITTING: Record<ActionName, Record<string, unknown>> = {
   postReadings: { readings: [{ at: AT, quantity: "liquid", value: 21 }] },
   importLogger: { requestKey: KEY, name: "Pen", vesselId: 1, text: "t,c\n", zone: "UTC", column: "c", unit: "°C" },
   resetLearning: { requestKey: KEY, modelId: "B1_plant_ferment", reason: "another shed" },
+  sayPlace: { requestKey: KEY, vesselId: 1, kind: "indoors", lowC: 18, highC: 22 },
   shareTask: { requestKey: KEY, batchId: 1, act: "stirred", personId: null, slot: "morning" },
   addVessel: { requestKey: KEY, name: "Drum", kind: "drum", volumeL: 200 },
   receiveLot: {

@@ -67,6 +67,7 @@ export interface ActionRequests {
   readonly importLogger: FromSchema<D["importLogger"]>;
   readonly resetLearning: FromSchema<D["resetLearning"]>;
   readonly shareTask: FromSchema<D["shareTask"]>;
+  readonly sayPlace: FromSchema<D["sayPlace"]>;
   readonly importFile: FromSchema<S["importFile"]>;
   readonly receiveLot: FromSchema<S["receiveLot"]>;
   readonly wasteLot: FromSchema<S["wasteLot"]>;

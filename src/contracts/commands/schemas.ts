@@ -1,4 +1,5 @@
-import { ACTS } from "@/core/book/words";
+import { ACTS, MEASURE_KINDS } from "@/core/book/words";
+import { PLACE_KINDS } from "@/core/ferment/temperature/places";
 import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
 import { ASSUMED, ID, MEASURES, MOMENT, QUANTITY, RATIO } from "../parts";
 import { MODEL_FORECAST, MODEL_FORECAST_OUTPUT } from "./model";
@@ -86,6 +87,8 @@ const QUANTILES = object(["p10", "p50", "p90"], {
   p50: nullable(MOMENT),
   p90: nullable(MOMENT),
 });
+/** Who looked, by any name: two people are two looks. */
+const BY = { type: "string", minLength: 1, maxLength: 60 } as const;
 /** A batch of a method of the book, on the clock. */
 export const BATCH_FORECAST = object(["method", "vesselVolume", "startedAt", "now"], {
   method: ID,
@@ -96,6 +99,10 @@ export const BATCH_FORECAST = object(["method", "vesselVolume", "startedAt", "no
   liquidTemperature: TEMPERATURES,
   airTemperature: TEMPERATURES,
   statedTemperature: QUANTITY,
+  place: object(["kind"], {
+    kind: { enum: PLACE_KINDS },
+    celsius: { type: "array", items: { type: "number", minimum: -20, maximum: 60 }, minItems: 2, maxItems: 2 },
+  }),
   farm: object(["mean", "sd"], { mean: NUMBER, sd: { type: "number", exclusiveMinimum: 0, maximum: 5 } }),
   observations: list({
     oneOf: [
@@ -106,13 +113,27 @@ export const BATCH_FORECAST = object(["method", "vesselVolume", "startedAt", "no
         method: { enum: ["meter", "strip"] },
         where: { enum: ["mid-depth", "film", "lees"] },
         steady: { type: "boolean" },
+        by: BY,
       }),
       object(["at", "kind", "word"], {
         at: MOMENT,
         kind: { enum: ["smell", "surface", "film", "solids", "liquid", "texture", "warmth"] },
         word: { type: "string", maxLength: 40 },
+        by: BY,
       }),
-      object(["at", "kind", "act"], { at: MOMENT, kind: { const: "act" }, act: { enum: ACTS } }),
+      object(["at", "kind", "value"], {
+        at: MOMENT,
+        kind: { enum: MEASURE_KINDS },
+        value: { type: "number", minimum: -10, maximum: 200 },
+        by: BY,
+      }),
+      object(["at", "kind", "act"], {
+        at: MOMENT,
+        kind: { const: "act" },
+        act: { enum: ACTS },
+        amount: { type: "number", minimum: 0, maximum: 100_000 },
+        by: BY,
+      }),
     ],
   }),
 });

@@ -24,7 +24,7 @@ export const SURFACES = [
   "collapsing",
   "flat",
 ] as const;
-export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould"] as const;
+export const FILMS = ["none", "thin pale", "white bubbly", "white fuzzy", "coloured mould", "maggots"] as const;
 export const SOLIDS = ["floating", "sunk", "bleached", "slimy", "spongy"] as const;
 
 export const LIQUIDS = ["clear", "cloudy", "thick", "dark", "separated"] as const;

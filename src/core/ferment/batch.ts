@@ -1,4 +1,5 @@
 import type { Observation } from "./evidence/observations";
+import type { Place } from "./temperature/places";
 import type { FermentModel, Setting } from "./models/types";
 
 /** A temperature that was read, at an hour of the batch. */
@@ -35,6 +36,8 @@ export interface FermentBatch {
   readonly startHour?: number;
   /** sd of the start where it is not known, h. */
   readonly startSdH?: number;
+  /** Where it stands, where the air that is known is the air outside; missing means that it stands in that air itself. */
+  readonly place?: Place;
   /** Mean of the air and its day-night half range where it was not read, °C and K. */
   readonly ambientC?: number;
   readonly swingC?: number;

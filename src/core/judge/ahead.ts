@@ -1,5 +1,5 @@
 import type { Recipe } from "../book/recipe";
-import type { Belief } from "../ferment/outlook/belief";
+import { likeliestStart, type Belief } from "../ferment/outlook/belief";
 import { valueAt } from "../ferment/temperature/grid";
 import type { VerdictReason } from "./reasons";
 
@@ -13,7 +13,7 @@ const MARGIN_C = 2;
  */
 export function weatherAhead(belief: Belief | null, { comfortC }: Recipe, fromH: number): VerdictReason | null {
   if (!belief) return null;
-  const { course } = belief.starts[0]!;
+  const { course } = likeliestStart(belief);
   const at = (hour: number) => valueAt(course.hours, course.liquidC, hour);
   const now = at(belief.nowH);
   let coldest = { hour: belief.nowH, celsius: now };

@@ -138,6 +138,7 @@ describe("weather ahead", () => {
     return assess({
       ...forecastInput("cultured-extract", 40, 22),
       vesselL: 20,
+      place: { kind: "shade" },
       temperature: { liquid: [], air, statedC: 22 },
     }).verdict.reasons.find((one) => one.code === code);
   };

@@ -4,7 +4,8 @@ import { looksByWorth, type Look } from "./nextLook";
 import { paceReason } from "./pace";
 import { weatherAhead } from "./ahead";
 import { remainingUse, type RemainingUse } from "./remaining";
-import { judge, type Verdict } from "./verdict";
+import type { Verdict } from "./judged";
+import { judge } from "./verdict";
 import { whatIf } from "./whatIf";
 
 export interface WarmerCase {
@@ -25,6 +26,7 @@ export interface Assessment {
 
 /** A shift in the window worth mentioning, h. */
 const WORTH_SAYING_H = 6;
+const KNOWN_PLACE_K = 2.5;
 /** A look that narrows less than this is not worth the walk. */
 const WORTH_LOOKING = 0.08;
 
@@ -46,8 +48,10 @@ export function assess(input: BatchInput): Assessment {
   const verdict = judge({ recipe: input.recipe, nowH: input.nowH, log: input.log, forecast: current });
   const open = verdict.state === "early" || verdict.state === "near" || verdict.state === "stuck";
   const { usual } = input.temperature;
-  const pace = paceReason(belief, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
-  const weather = weatherAhead(belief, input.recipe, current.stageFromH);
+  // What the weather did is no news of a drum that may stand anywhere.
+  const placed = current.liquidSdC < KNOWN_PLACE_K ? belief : null;
+  const pace = paceReason(placed, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
+  const weather = weatherAhead(placed, input.recipe, current.stageFromH);
   const besides = open ? [verdict.state === "stuck" ? null : pace, weather].filter((reason) => reason !== null) : [];
   return {
     forecast: current,

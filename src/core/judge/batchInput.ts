@@ -1,5 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import type { Setting } from "../ferment/models/types";
+import type { Place } from "../ferment/temperature/places";
 import type { LogItem } from "./log";
 
 /** A temperature at an hour of the batch. */
@@ -30,6 +31,8 @@ export interface BatchInput {
   /** Clock hour of the start, at the farm. */
   readonly startHour?: number;
   readonly temperature: TemperatureInput;
+  /** Where it stands; unsaid if missing. */
+  readonly place?: Place;
   readonly log: readonly LogItem[];
   /** What went in against what the recipe asks for, 1 as it asks. */
   readonly sugar?: number;

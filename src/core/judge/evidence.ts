@@ -1,9 +1,9 @@
 import { phTarget, type Recipe } from "../book/recipe";
-import type { CueMeaning } from "../book/types";
 import type { BatchForecast } from "./forecastBatch";
 import { signsOf, type LogItem, type SignItem } from "./log";
 import { phAtOdds } from "./phEvidence";
 import type { VerdictReason } from "./reasons";
+import { meaningOf, type SignMeaning } from "./rule/looks";
 
 export interface JudgeInput {
   readonly recipe: Recipe;
@@ -30,7 +30,7 @@ const NEAR_H = { bloom: 6, acid: 24, days: 24, fresh: 1 } as const;
 export interface Evidence {
   readonly input: JudgeInput;
   /** The newest word of each meaning that still holds. */
-  readonly latestSign: { readonly sign: SignItem; readonly says: CueMeaning; readonly because: string } | null;
+  readonly latestSign: { readonly sign: SignItem; readonly says: SignMeaning; readonly because: string } | null;
   readonly disagreeing: VerdictReason | null;
   /** Two readings that can't both be right, where pH decides. */
   readonly phAtOdds: VerdictReason | null;
@@ -40,7 +40,7 @@ export interface Evidence {
 export function weighSigns(input: JudgeInput): Evidence {
   const holdsH = SIGN_HOLDS_H[judgedBy(input.recipe)];
   const read = signsOf(input.log).flatMap((sign) => {
-    const cue = input.recipe.cues.find((candidate) => candidate.kind === sign.kind && candidate.word === sign.word);
+    const cue = meaningOf(input.recipe, sign);
     const fresh = input.nowH - sign.hour <= holdsH && sign.hour >= input.forecast.stageFromH;
     return cue && fresh ? [{ sign, says: cue.says, because: cue.because }] : [];
   });

@@ -1,6 +1,6 @@
 import { requireWithin } from "../errors";
 import type { FreshReadiness } from "../book/types";
-import { believe, type Belief, type Surprise } from "../ferment/outlook/belief";
+import { believe, likeliestStart, type Belief, type Surprise } from "../ferment/outlook/belief";
 import { forecastFrom, type Forecast } from "../ferment/outlook/forecast";
 import type { Quantiles as Hours } from "../ferment/outlook/quantiles";
 import type { Spoilage } from "../ferment/outlook/spoilage";
@@ -44,6 +44,8 @@ export interface BatchForecast {
   readonly temperatureBasis: Basis;
   readonly liquidNowC: number;
   readonly meanLiquidC24h: number;
+  /** How unsure that is for where it may stand, K. */
+  readonly liquidSdC: number;
   /** Mean rate over the last day, 1 at the method's reference temperature. */
   readonly meanRate24h: number;
   /** Thermal time so far over that which such a batch needs to start being ready. */
@@ -79,7 +81,7 @@ const notBefore = ({ p10, p50, p90 }: Quantiles, leastH: number): Quantiles => {
 const exactly = (hour: number): Quantiles => ({ p10: hour, p50: hour, p90: hour });
 
 const SOUND: Spoilage = { chance: 0.01, level: "ok", hard: [], needsSmellCheck: false };
-const MOVING: Stuck = { codes: [], chanceNever: 0, chanceSettlesHigh: 0, meanRate24: 1 };
+const MOVING: Stuck = { codes: [], chanceNever: 0, chanceSettlesHigh: 0, meanRate24: 1, chanceCold: 0 };
 
 /** Made and used: its hours are hands' work, and known. */
 function freshForecast(input: BatchInput, { readyH, freshH }: FreshReadiness): BatchForecast {
@@ -96,6 +98,7 @@ function freshForecast(input: BatchInput, { readyH, freshH }: FreshReadiness): B
     temperatureBasis: temperature.liquid.length > 0 ? "read" : "stated",
     liquidNowC: celsius,
     meanLiquidC24h: celsius,
+    liquidSdC: 0,
     meanRate24h: 1,
     share: Math.min(1, nowH / readyH),
     horizonH: Math.max(nowH, freshH) + 24,
@@ -112,7 +115,7 @@ function freshForecast(input: BatchInput, { readyH, freshH }: FreshReadiness): B
 
 /** Thermal time so far over what is needed to start, mean over what is believed. */
 function shareOf(belief: Belief): number {
-  const { course } = belief.starts[0]!;
+  const { course } = likeliestStart(belief);
   const passed = valueAt(course.hours, course.theta, belief.nowH);
   const total = course.theta.at(-1)!;
   return belief.ways.reduce((sum, { weight, path }) => {
@@ -123,6 +126,8 @@ function shareOf(belief: Belief): number {
   }, 0);
 }
 
+/** Drums in yards differ more than the priors say; measured in `bench/yards`. */
+const YARD_SPREAD = 1.35;
 const MAX_AGE_H = 24 * 800;
 
 /**
@@ -136,7 +141,7 @@ export function weigh(input: BatchInput): Weighed {
   if (readiness.type === "fresh") return { forecast: freshForecast(input, readiness), belief: null };
   const { batch, fromH } = runningStage(input, readiness.model);
   const nowH = input.nowH - fromH;
-  const belief = believe(batch, nowH);
+  const belief = believe(batch, nowH, { spread: YARD_SPREAD });
   const curveHours = input.curveHours ?? [];
   const found = forecastFrom(belief, { times: curveHours.map((hour) => hour - fromH) });
   const { temperatureBasis } = found;
@@ -164,6 +169,7 @@ export function weigh(input: BatchInput): Weighed {
     temperatureBasis: temperatureBasis === "stated" && input.temperature.usual ? "climate" : temperatureBasis,
     liquidNowC: found.state.liquidC,
     meanLiquidC24h: found.meanLiquidC24h,
+    liquidSdC: found.liquidSdC,
     meanRate24h: found.stuck.meanRate24,
     share: shareOf(belief),
     horizonH: horizonOf(readiness.model, nowH) + fromH,

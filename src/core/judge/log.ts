@@ -2,7 +2,11 @@ import type { Act, MeasureKind, PhInstrument, PhSpot, SignKind } from "../book/w
 import { PH_BELIEVED } from "../ferment/evidence/observations";
 
 /** What was logged of a batch, at an hour of it, in growers' words. Corrected entries never reach the core. */
-export type LogItem = { readonly hour: number } & (
+export type LogItem = {
+  readonly hour: number;
+  /** Who looked, by any name; two people at one hour are two looks. Missing where nobody says. */
+  readonly by?: string;
+} & (
   | {
       readonly kind: "ph";
       readonly value: number;
@@ -39,11 +43,11 @@ export const countsAsPh = ({ spot, settled, value }: PhItem): boolean =>
 export const countedPh = (log: readonly LogItem[]): PhItem[] =>
   log.filter((item): item is PhItem => item.kind === "ph" && countsAsPh(item)).toSorted(byHour);
 
+export const isSign = (item: LogItem): item is SignItem =>
+  item.kind !== "ph" && item.kind !== "act" && !isMeasure(item);
+
 /** Signs seen or smelt, oldest first. */
-export const signsOf = (log: readonly LogItem[]): SignItem[] =>
-  log
-    .filter((item): item is SignItem => item.kind !== "ph" && item.kind !== "act" && !isMeasure(item))
-    .toSorted(byHour);
+export const signsOf = (log: readonly LogItem[]): SignItem[] => log.filter(isSign).toSorted(byHour);
 
 /** What was done, oldest first. */
 export const actsOf = (log: readonly LogItem[]): ActItem[] =>

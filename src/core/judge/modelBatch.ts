@@ -1,6 +1,7 @@
 import type { FermentBatch, TemperatureReading, VesselEvent } from "../ferment/batch";
 import type { Observation } from "../ferment/evidence/observations";
 import type { FermentModel } from "../ferment/models/types";
+import type { Place } from "../ferment/temperature/places";
 import type { BatchInput } from "./batchInput";
 import { actsOf, countsAsPh, type ActItem } from "./log";
 import { seenBy } from "./wordClasses";
@@ -12,6 +13,7 @@ const WATER_C = 15;
 /** A heater of common size, W to the litre; with it a drum warms about 2 K an hour. */
 const HEATER_W_PER_L = 2.5;
 const INDOORS_SWING_C = 1.5;
+const UNSAID: Place = { kind: "unsaid" };
 
 function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselEvent[] {
   const { hour, amount } = act;
@@ -103,6 +105,8 @@ export function modelBatch(input: BatchInput, model: FermentModel): FermentBatch
   return {
     model,
     volumeL: input.filledL ?? input.vesselL,
+    // Without any air outside the liquid's own readings are all that is known of the place.
+    ...(temperature.air.length > 0 || temperature.usual ? { place: input.place ?? UNSAID } : {}),
     ...(input.setting ? { setting: input.setting } : {}),
     ...(input.startHour === undefined ? {} : { startHour: input.startHour }),
     ...(ambientC === undefined ? {} : { ambientC }),

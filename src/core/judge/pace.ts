@@ -1,6 +1,6 @@
 import { cardinalShare, rateAt } from "../ferment/temperature/rate";
 import { valueAt } from "../ferment/temperature/grid";
-import type { Belief } from "../ferment/outlook/belief";
+import { likeliestStart, type Belief } from "../ferment/outlook/belief";
 import type { VerdictReason, WarmthSpell } from "./reasons";
 
 export interface Usual {
@@ -22,7 +22,7 @@ const isNight = (clockHour: number) => clockHour >= 20 || clockHour < 7;
  */
 export function paceReason(belief: Belief | null, usual: Usual | null): VerdictReason | null {
   if (!belief || !usual || belief.nowH < 6) return null;
-  const { course, batch } = belief.starts[0]!;
+  const { course, batch } = likeliestStart(belief);
   const { temperatures, cls } = batch.model;
   const atReference = "maxC" in temperatures ? cardinalShare(temperatures.referenceC, temperatures) : 1;
   const rateOf = (celsius: number) =>
@@ -46,6 +46,8 @@ export function paceReason(belief: Belief | null, usual: Usual | null): VerdictR
   const aheadH = gained / Math.max(0.15, usualRate);
   const worthH = cls === "bloom" ? WORTH_H.bloom : WORTH_H.other;
   if (Math.abs(aheadH) < Math.max(worthH, WORTH_SHARE * belief.nowH)) return null;
+  // Against a usual week in which it would hardly move, hours lose their meaning.
+  if (aheadH > belief.nowH) return null;
   const warm = gained > 0;
   // Kept in a place of its own it owes nothing to the weather.
   const kept = batch.events?.some(({ type }) => type === "moved" || type === "heater_on") ?? false;

@@ -27,14 +27,18 @@ export function phAtOdds(log: readonly LogItem[]): Extract<VerdictReason, { code
   return isOne ? null : { code: "ph-at-odds", one: one.value, other: other.value };
 }
 
+/** No ferment was ever seen under this, pH; a reading that is lower is the instrument's. */
+const LEAST_SOURED_PH = 2.5;
+export const canBeSoured = ({ value }: PhItem): boolean => value >= LEAST_SOURED_PH;
+
 /** The last pH that counts, its trend, and one that does not count, as reasons. */
 export function phReasons(
   { log, nowH }: { readonly log: readonly LogItem[]; readonly nowH: number },
   target: number,
 ): VerdictReason[] {
-  const readings = countedPh(log);
+  const readings = countedPh(log).filter(canBeSoured);
   const last = readings.at(-1);
-  const aside = log.findLast((item): item is PhItem => item.kind === "ph" && !countsAsPh(item));
+  const aside = log.findLast((item): item is PhItem => item.kind === "ph" && !(countsAsPh(item) && canBeSoured(item)));
   const reasons: VerdictReason[] = [];
   if (last) {
     const before = readings.at(-2);

@@ -1,11 +1,9 @@
-import type { Recipe } from "../book/recipe";
-import type { CueMeaning } from "../book/types";
 import type { Act, PhInstrument, PhSpot, SignKind } from "../book/words";
 import type { ObservationType } from "../ferment/evidence/observations";
-import type { HardRule } from "../ferment/outlook/spoilage";
 import type { Basis } from "./forecastBatch";
-import { actsOf, signsOf, type LogItem } from "./log";
+import { actsOf, type LogItem } from "./log";
 import type { SmellAhead } from "./nextSmell";
+import type { SignMeaning } from "./rule/looks";
 
 /** Which part of the day made a batch run ahead or behind. */
 export type WarmthSpell =
@@ -63,9 +61,24 @@ export type VerdictReason =
       readonly code: "sign";
       readonly kind: SignKind;
       readonly word: string;
-      readonly says: CueMeaning;
+      readonly says: SignMeaning;
       readonly because: string;
     }
+  /** One sign or reading says ready; a second look has not borne it out yet. */
+  | { readonly code: "second-look"; readonly what: "ph" | "smell" | "look" }
+  | { readonly code: "by-nose-alone" }
+  /** A pH that rests so near its target that the meter may be what is off. */
+  | { readonly code: "ph-rests-near"; readonly ph: number; readonly target: number }
+  /** Nobody smelt it for days. */
+  | { readonly code: "smell-first" }
+  /** A reading that rose after it had soured: the instrument, not the batch. */
+  | { readonly code: "ph-rose"; readonly one: number; readonly other: number }
+  | { readonly code: "shell-ph"; readonly ph: number; readonly says: "acid-spent" | "acid-left" | "between" }
+  | { readonly code: "closing"; readonly hour: number | null }
+  /** What befell it, and from which hour a look settles it. */
+  | { readonly code: "flies-in" | "lid-was-off"; readonly hour: number; readonly looksFromH: number }
+  | { readonly code: "heater-cut"; readonly hour: number }
+  | { readonly code: "place-unsaid"; readonly lowC: number; readonly highC: number }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }
   | { readonly code: "ph-at-odds"; readonly one: number; readonly other: number }
   | { readonly code: "signs-disagree"; readonly one: string; readonly other: string }
@@ -79,8 +92,11 @@ export type VerdictReason =
   | { readonly code: "surprising"; readonly what: ObservationType }
   | { readonly code: "fed-anew"; readonly hour: number }
   | { readonly code: "watch"; readonly chance: number }
-  | { readonly code: "hold"; readonly chance: number; readonly laterGood: boolean }
-  | { readonly code: "hard-rule"; readonly rule: HardRule }
+  /** Held by one bad look; clean ones since. */
+  | { readonly code: "hold"; readonly cleanLooks: number }
+  | { readonly code: "two-bad-looks"; readonly looks: number }
+  /** A bad look that later ones did not bear out. */
+  | { readonly code: "doubt-lifted"; readonly word: string; readonly hour: number }
   | { readonly code: "air-off"; readonly sinceH: number; readonly leavesH: number; readonly soilH: number }
   | { readonly code: "air-was-off"; readonly hours: number; readonly untilH: number; readonly soilH: number }
   | { readonly code: "window-closed"; readonly hour: number | null }
@@ -95,18 +111,6 @@ export type VerdictReason =
       readonly comfortLowC: number;
       readonly comfortHighC: number;
     };
-
-/** Failure signs ever logged: a later good sign does not lift them, only a correction of the entry does. */
-export function failures(recipe: Recipe, log: readonly LogItem[]): Extract<VerdictReason, { code: "sign" }>[] {
-  return signsOf(log).flatMap((sign) => {
-    const cue = recipe.cues.find(
-      (candidate) => candidate.says === "failed" && candidate.kind === sign.kind && candidate.word === sign.word,
-    );
-    return cue
-      ? [{ code: "sign" as const, kind: sign.kind, word: sign.word, says: "failed" as const, because: cue.because }]
-      : [];
-  });
-}
 
 /** The hour at which the air last stopped, by hand or by a power cut, and did not start again; null while it runs. */
 export function latestAirOff(log: readonly LogItem[]): number | null {

@@ -1,7 +1,7 @@
 import { findRecipe } from "../book";
 import type { LogItem } from "./log";
 import { remainingUse, type RemainingUse } from "./remaining";
-import type { Verdict } from "./verdict";
+import type { Verdict } from "./judged";
 import type { VerdictState } from "./verdictState";
 
 const tea = findRecipe("aerated-tea");

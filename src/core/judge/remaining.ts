@@ -2,7 +2,7 @@ import type { Recipe } from "../book/recipe";
 import { judgedBy } from "./evidence";
 import { countedPh, type LogItem } from "./log";
 import { latestAirOff, longestAirGap } from "./reasons";
-import type { Verdict } from "./verdict";
+import type { Verdict } from "./judged";
 import { isUsable } from "./verdictState";
 
 /** What may still be done with a batch, best first. */

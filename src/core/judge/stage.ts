@@ -1,6 +1,6 @@
 import type { FermentBatch } from "../ferment/batch";
 import type { FermentModel } from "../ferment/models/types";
-import { believe, expected } from "../ferment/outlook/belief";
+import { believe, expected, likeliestStart } from "../ferment/outlook/belief";
 import { valueAt } from "../ferment/temperature/grid";
 import type { BatchInput } from "./batchInput";
 import { actsOf } from "./log";
@@ -46,7 +46,7 @@ export function runningStage(input: BatchInput, model: FermentModel): RunningSta
   const feed = startsAnew(model) ? lastFeed(input) : null;
   if (!feed) return { batch: whole, fromH: 0 };
   const before = believe({ ...whole, forecast: [] }, feed.hour);
-  const { course } = before.starts[0]!;
+  const { course } = likeliestStart(before);
   const ph = expected(before, "ph");
   const viable = expected(before, "viability");
   const cells = model.cls === "bloom" && viable !== null ? (viable * model.reference.cells) / model.startingCells : 2;

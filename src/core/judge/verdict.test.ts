@@ -4,13 +4,14 @@ import type { Spoilage } from "../ferment/outlook/spoilage";
 import type { Stuck } from "../ferment/outlook/stuck";
 import type { BatchForecast, Quantiles } from "./forecastBatch";
 import type { LogItem } from "./log";
-import { judge, type Verdict } from "./verdict";
+import type { Verdict } from "./judged";
+import { judge } from "./verdict";
 import { isUsable } from "./verdictState";
 
 const NEVER: Quantiles = { p10: null, p50: null, p90: null };
 const near = (p50: number, span = 10): Quantiles => ({ p10: p50 - span, p50, p90: p50 + span });
 const SOUND: Spoilage = { chance: 0.01, level: "ok", hard: [], needsSmellCheck: false };
-const MOVING: Stuck = { codes: [], chanceNever: 0, chanceSettlesHigh: 0, meanRate24: 1 };
+const MOVING: Stuck = { codes: [], chanceNever: 0, chanceSettlesHigh: 0, meanRate24: 1, chanceCold: 0 };
 
 /** What the model would say, for asking the rules alone. */
 const told = (change: Partial<BatchForecast> = {}): BatchForecast => ({
@@ -23,6 +24,7 @@ const told = (change: Partial<BatchForecast> = {}): BatchForecast => ({
   temperatureBasis: "read",
   liquidNowC: 22,
   meanLiquidC24h: 22,
+  liquidSdC: 0,
   meanRate24h: 0.8,
   share: 0.5,
   horizonH: 900,
@@ -48,9 +50,10 @@ const codes = ({ reasons }: Verdict) => reasons.map(({ code }) => code);
 
 describe("an aerated brew", () => {
   const open = {
-    probabilityReady: 0.4,
+    probabilityReady: 0.7,
     window: { start: near(24, 2), peak: near(40, 4), end: near(60, 5), crash: NEVER },
   };
+  const barely = { ...open, probabilityReady: 0.4 };
   it("with its window open waits for a nose to say so, now", () => {
     const verdict = of("aerated-tea", 30, [], open);
     expect(verdict).toMatchObject({ state: "near", next: { act: "smell", hour: 30 }, spoilt: null });
@@ -62,23 +65,37 @@ describe("an aerated brew", () => {
       next: { act: "use-now", hour: 30 },
     });
     expect(of("aerated-tea", 37, [smell(36, "earthy")], open).state).toBe("peak");
-    expect(of("aerated-tea", 43, [smell(42, "earthy")], open).state).toBe("peak");
     expect(of("aerated-tea", 43.5, [smell(42, "earthy")], open).state).toBe("ready");
   });
-  it("that still smells sweet is smelt again in two hours", () => {
-    expect(of("aerated-tea", 30, [smell(29, "raw sweet")], open)).toMatchObject({
+  it("takes a second good smell where its hours leave it open, and a third against them", () => {
+    expect(of("aerated-tea", 30, [smell(29, "earthy")], barely)).toMatchObject({
       state: "near",
-      next: { act: "smell", hour: 32 },
+      reasons: expect.arrayContaining([{ code: "second-look", what: "smell" }]),
     });
+    expect(of("aerated-tea", 30, [smell(26, "earthy"), smell(29, "neutral")], barely).state).toBe("ready");
+    const early = { ...open, probabilityReady: 0.05 };
+    expect(of("aerated-tea", 34, [smell(29, "earthy"), smell(33, "earthy")], early).state).toBe("near");
+    expect(of("aerated-tea", 34, [smell(27, "earthy"), smell(30, "earthy"), smell(33, "earthy")], early).state).toBe(
+      "ready",
+    );
+  });
+  it("that still smells sweet, of fish or of vinegar is smelt again in hours", () => {
+    for (const word of ["raw sweet", "fishy", "vinegar"]) {
+      const verdict = of("aerated-tea", 30, [smell(29, word)], open);
+      expect(verdict).toMatchObject({ state: "near", next: { act: "smell" } });
+      expect(verdict.next.hour).toBeGreaterThan(31);
+      expect(verdict.next.hour).toBeLessThan(38);
+      expect(verdict.reasons.some((reason) => "word" in reason && reason.word === word)).toBe(true);
+    }
   });
   it("takes a word for eight hours, and none from before a feed", () => {
     expect(of("aerated-tea", 38, [smell(30, "earthy")], open).state).not.toBe("near");
     expect(of("aerated-tea", 38.1, [smell(30, "earthy")], open).state).toBe("near");
     expect(of("aerated-tea", 33, [smell(30, "earthy")], { ...open, stageFromH: 31 }).state).toBe("near");
   });
-  it("is early, then nearly from six hours before it may open, and looked at when the forecast says", () => {
+  it("is early, then nearly from six hours before it may open, and smelt again when it has likely opened", () => {
     const shut = { window: { ...open.window, start: near(40, 4) } };
-    expect(of("aerated-tea", 29, [], shut)).toMatchObject({ state: "early", next: { act: "smell", hour: 123 } });
+    expect(of("aerated-tea", 29, [], shut)).toMatchObject({ state: "early", next: { act: "smell", hour: 40 } });
     expect(of("aerated-tea", 30, [], shut).state).toBe("near");
     expect(of("aerated-tea", 30, [], { window: { ...open.window, start: NEVER } }).state).toBe("early");
   });
@@ -90,18 +107,26 @@ describe("an aerated brew", () => {
     expect(off(soilH - 0.1).state).not.toBe("past");
     expect(codes(off(soilH - 0.1))).toContain("air-off");
   });
-  it("is past when its window closed as likely as not, or sooner where it looks so", () => {
-    expect(of("aerated-tea", 70, [], { ...open, probabilityPast: 0.51 })).toMatchObject({
+  it("is past once smelt and looked at so, and by its hours alone only where that is as good as sure", () => {
+    expect(of("aerated-tea", 70, [], { ...open, probabilityPast: 0.9 }).state).not.toBe("past");
+    expect(of("aerated-tea", 70, [], { ...open, probabilityPast: 0.95 })).toMatchObject({
       state: "past",
       next: { act: "compost", hour: 70 },
     });
-    expect(of("aerated-tea", 70, [], { ...open, probabilityPast: 0.5 }).state).not.toBe("past");
     const flat = [surface(69, "flat")];
-    expect(of("aerated-tea", 70, flat, { ...open, probabilityPast: 0.125 }).reasons[0]).toEqual({
+    expect(of("aerated-tea", 70, flat, { ...open, probabilityPast: 0.4 }).reasons[0]).toEqual({
       code: "window-closed",
       hour: 60,
     });
-    expect(of("aerated-tea", 70, flat, { ...open, probabilityPast: 0.12 }).state).not.toBe("past");
+    expect(of("aerated-tea", 70, flat, { ...open, probabilityPast: 0.2 }).state).not.toBe("past");
+  });
+  it("still earthy with its window likely closed is used at once, no compost", () => {
+    const verdict = of("aerated-tea", 55, [smell(50, "earthy"), smell(54, "earthy")], {
+      ...open,
+      probabilityPast: 0.6,
+    });
+    expect(verdict).toMatchObject({ state: "ready", next: { act: "use-now" } });
+    expect(codes(verdict)[0]).toBe("closing");
   });
   it("without air is for the heap once even soil is too late, and says how long is left before", () => {
     const late = of("aerated-tea", 35, [act(30, "air-off"), smell(34, "earthy")], open);
@@ -122,71 +147,88 @@ describe("an aerated brew", () => {
 });
 
 describe("a still bloom", () => {
-  const barely = { probabilityReady: 0.12, window: { start: near(40), peak: near(48), end: near(54), crash: NEVER } };
-  it("is believed sooner by its head of foam than by its smell", () => {
+  const barely = { probabilityReady: 0.32, window: { start: near(40), peak: near(48), end: near(54), crash: NEVER } };
+  it("goes by its head of foam: one where its hours agree, two whatever they say", () => {
     expect(of("leaf-mould-brew", 44, [surface(43, "full head")], barely).state).toBe("ready");
-    expect(of("leaf-mould-brew", 44, [], barely)).toMatchObject({ state: "near", next: { act: "look", hour: 123 } });
-    expect(of("leaf-mould-brew", 44, [surface(43, "full head")], { ...barely, probabilityReady: 0.09 }).state).toBe(
+    const against = { ...barely, probabilityReady: 0.01 };
+    expect(of("leaf-mould-brew", 44, [surface(43, "full head")], against)).toMatchObject({
+      state: "near",
+      reasons: expect.arrayContaining([expect.objectContaining({ code: "second-look" })]),
+    });
+    expect(of("leaf-mould-brew", 44, [surface(40, "full head"), surface(43, "full head")], against).state).toBe(
+      "ready",
+    );
+  });
+  it("is not past by one word of what never headed up", () => {
+    expect(of("leaf-mould-brew", 24, [surface(23, "collapsing")], { ...barely, probabilityReady: 0 }).state).toBe(
       "near",
     );
+    expect(
+      of("leaf-mould-brew", 60, [surface(50, "full head"), surface(59, "collapsing")], {
+        ...barely,
+        probabilityPast: 0.5,
+      }).state,
+    ).toBe("past");
   });
 });
 
 describe("an acid ferment", () => {
   const extract = (nowH: number, log: readonly LogItem[], change: Partial<BatchForecast> = {}) =>
-    of("cultured-extract", nowH, log, change);
-  it("asks for its pH at four days at the latest where none was read, and says that it misses it", () => {
-    expect(extract(50, [])).toMatchObject({ state: "early", next: { act: "read-ph", hour: 96 } });
+    of("cultured-extract", nowH, log, { probabilityReady: 0.9, ...change });
+  it("says that it misses its pH, and asks for it when it is likely due", () => {
+    expect(extract(50, [], { probabilityReady: 0 })).toMatchObject({
+      state: "early",
+      next: { act: "read-ph", hour: 336 },
+    });
     expect(codes(extract(50, []))[0]).toBe("ph-missing");
-    expect(extract(50, [], { nextCheckH: 70 }).next.hour).toBe(70);
-    expect(extract(300, [], { nextCheckH: 310 }).next.hour).toBe(300);
   });
-  it("asks again when the forecast says, and never later than four days after the last", () => {
-    expect(extract(150, [ph(140, 5)], { nextCheckH: 180 }).next).toEqual({ act: "read-ph", hour: 180 });
-    expect(extract(150, [ph(140, 5)], { nextCheckH: 500 }).next.hour).toBe(236);
-    expect(extract(300, [ph(140, 5)], { nextCheckH: 500 }).next.hour).toBe(300);
-  });
+  it("whose pH nobody reads for days past its time is asked of the nose", () =>
+    expect(extract(400, []).next.act).toBe("smell"));
   it("at its target wants its smell, and is strained once it has both", () => {
-    expect(extract(400, [ph(399, 4)])).toMatchObject({ state: "near", next: { act: "smell", hour: 400 } });
-    expect(extract(400, [ph(399, 4.01), smell(399, "cidery")]).state).not.toBe("ready");
-    const both = [ph(399, 4), smell(399, "cidery")];
+    expect(extract(400, [ph(399, 3.8)])).toMatchObject({ state: "near", next: { act: "smell", hour: 400 } });
+    const both = [ph(399, 3.8), smell(399, "cidery")];
     expect(extract(400, both)).toMatchObject({ state: "ready", next: { act: "strain", hour: 400 } });
-    expect(extract(400, both, { probabilityPast: 0.6 }).state).toBe("past");
+    expect(extract(400, both, { probabilityPast: 0.7, probabilityReady: 0.2 }).state).toBe("past");
   });
-  it("with two readings of the hour that can't both be right is read again, whatever it smells of", () => {
-    const odds = [ph(398.9, 4.75), ph(399, 3.8), smell(399, "cidery")];
-    const verdict = extract(400, odds, { contradictory: true });
-    expect(verdict).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 400 } });
-    expect(verdict.reasons[0]).toEqual({ code: "ph-at-odds", one: 4.75, other: 3.8 });
-    expect(codes(verdict)).not.toContain("ph");
-    expect(codes(verdict)).not.toContain("contradictory");
+  it("is read once more where one reading says so only just, or against its hours", () => {
+    const just = [ph(399, 3.95), smell(399, "cidery")];
+    expect(extract(400, just)).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 419 } });
+    expect(extract(420, [...just, ph(419, 3.95), smell(419, "cidery")]).state).toBe("ready");
+    const early = { probabilityReady: 0.3 };
+    const twice = [ph(375, 3.9), ph(399, 3.9), smell(399, "cidery")];
+    expect(extract(400, twice, early).state).toBe("near");
+    expect(extract(450, [...twice, ph(449, 3.9), smell(449, "cidery")], early).state).toBe("ready");
   });
-  it("takes the reading that a third bears out, and readings that may both be right", () => {
-    expect(extract(400, [ph(398, 4.75), ph(398.5, 3.8), ph(399, 3.9), smell(399, "cidery")]).state).toBe("ready");
-    // A day apart it may have soured so far; half a unit apart two meters' readings may be of one pH.
-    expect(extract(400, [ph(375, 4.75), ph(399, 3.8), smell(399, "cidery")]).state).toBe("ready");
-    expect(extract(400, [ph(398, 4.5), ph(399, 3.96), smell(399, "cidery")]).state).toBe("ready");
-    expect(extract(400, [ph(398, 4.52), ph(399, 3.96), smell(399, "cidery")]).state).toBe("near");
-    const byStrip = { ...ph(398, 4.75), instrument: "strip" } as const;
-    expect(extract(400, [byStrip, ph(399, 3.96), smell(399, "cidery")]).state).toBe("ready");
+  it("does not take a strip's single step for its target", () => {
+    const strip = (hour: number, value: number): LogItem => ({ ...ph(hour, value), instrument: "strip" }) as LogItem;
+    expect(extract(400, [strip(375, 4.5), strip(399, 4), smell(399, "cidery")]).state).toBe("near");
+    expect(extract(400, [strip(375, 4), strip(399, 3.5), smell(399, "cidery")]).state).toBe("ready");
   });
-  it("asks for no third reading where water or food came between", () => {
-    const fed = (hour: number): LogItem => ({ hour, kind: "act", act: "topped-up", amount: 20 });
-    const jumpAfter = (hour: number) => codes(extract(300, [ph(298, 3.8), fed(hour), ph(299, 4.75)]));
-    expect(jumpAfter(298.5)).not.toContain("ph-at-odds");
-    expect(jumpAfter(297)).toContain("ph-at-odds");
-    expect(jumpAfter(299.5)).toContain("ph-at-odds");
+  it("believes no reading that no ferment has", () =>
+    expect(extract(400, [ph(399, 2), smell(399, "cidery")]).state).not.toBe("ready"));
+  it("that was sour twice stays so when a meter drifts up, and says that the meter is off", () => {
+    const log = [ph(340, 3.7), ph(370, 3.7), smell(371, "cidery"), ph(398, 5), smell(399, "cidery")];
+    const verdict = extract(400, log);
+    expect(verdict.state).toBe("ready");
+    expect(codes(verdict)).toContain("ph-rose");
   });
-  it("is told of a jump up too", () =>
-    expect(extract(300, [ph(298, 3.8), ph(299, 4.75)]).reasons[0]).toEqual({
-      code: "ph-at-odds",
-      one: 3.8,
-      other: 4.75,
-    }));
-  it("holds a pH for a week and no longer", () => {
-    const log = [ph(200, 3.9), smell(367, "cidery")];
-    expect(extract(368, log).state).toBe("ready");
-    expect(extract(368.5, log).state).not.toBe("ready");
+  it("that rests a little high, sour look after look, is ready and has its meter checked", () => {
+    const log = [330, 360, 390].flatMap((hour) => [ph(hour, 4.2), smell(hour + 0.1, "yogurt-sour")]);
+    const verdict = extract(400, log);
+    expect(verdict.state).toBe("ready");
+    expect(codes(verdict)[0]).toBe("ph-rests-near");
+  });
+  it("without any pH takes three sour looks, five against its hours, and says by what it goes", () => {
+    const sour = (count: number) => Array.from({ length: count }, (_, index) => smell(400 + 20 * index, "cidery"));
+    expect(extract(480, sour(2)).state).toBe("near");
+    expect(codes(extract(480, sour(3)))[0]).toBe("by-nose-alone");
+    expect(extract(480, sour(3), { probabilityReady: 0.3 }).state).toBe("near");
+    expect(extract(500, sour(5), { probabilityReady: 0.3 }).state).toBe("ready");
+  });
+  it("that smells of ammonia on the last look is no ready one, and the smell is named", () => {
+    const verdict = extract(400, [ph(370, 3.7), ph(390, 3.7), smell(370, "cidery"), smell(399, "ammonia")]);
+    expect(verdict.state).toBe("near");
+    expect(verdict.reasons.some((reason) => "word" in reason && reason.word === "ammonia")).toBe(true);
   });
   it("is too young before its least age, whatever it reads", () => {
     const youngH = 14 * 24;
@@ -196,25 +238,20 @@ describe("an acid ferment", () => {
     expect(verdict.reasons[0]).toEqual({ code: "too-young", days: (youngH - 1) / 24, minimumDays: 14, byPh: true });
     expect(extract(youngH, log).state).toBe("ready");
   });
-  it("that stands high in the warm for two weeks is fed, and the warmth is no excuse", () => {
-    const log = [ph(14 * 24, 4.6)];
-    const verdict = extract(14 * 24 + 1, log);
-    expect(verdict).toMatchObject({ state: "stuck", next: { act: "feed", hour: 14 * 24 + 1 } });
-    expect(verdict.reasons[0]).toEqual({ code: "ph-stuck", ph: 4.6, days: 14, meanC: 22 });
-    expect(codes(verdict)).not.toContain("warmth");
-    expect(codes(verdict)).toContain("ph");
-    expect(extract(14 * 24 + 1, [ph(14 * 24, 4.5)]).state).not.toBe("stuck");
-    expect(extract(14 * 24 + 1, [ph(14 * 24 - 1, 4.6)]).state).not.toBe("stuck");
-    expect(extract(14 * 24 + 1, log, { meanLiquidC24h: 18 }).state).not.toBe("stuck");
-    expect(extract(14 * 24 + 1, log, { stageFromH: 300 }).state).not.toBe("stuck");
-  });
-  it("is stuck sooner where the readings settle high and nothing is in sight", () => {
-    const settles = (chanceNever: number) => ({
-      stuck: { ...MOVING, codes: ["high_asymptote" as const], chanceNever },
-      probabilityNever: chanceNever,
-    });
-    expect(extract(200, [ph(199, 4.3)], settles(0.7)).state).toBe("stuck");
-    expect(extract(200, [ph(199, 4.3)], settles(0.4)).state).not.toBe("stuck");
+  it("is stuck only by two high readings days apart that hardly fall, in warmth that is known, and no sour smell", () => {
+    const nowH = 16 * 24;
+    const log = [ph(nowH - 49, 4.7), ph(nowH - 1, 4.65)];
+    const shut = { probabilityReady: 0.1 };
+    const verdict = extract(nowH, log, shut);
+    expect(verdict).toMatchObject({ state: "stuck", next: { act: "feed", hour: nowH } });
+    expect(verdict.reasons[0]).toMatchObject({ code: "ph-stuck", ph: 4.65, meanC: 22 });
+    expect(extract(nowH, log.slice(1), shut).state).not.toBe("stuck");
+    expect(extract(nowH, [ph(nowH - 49, 5.2), ph(nowH - 1, 4.65)], shut).state).not.toBe("stuck");
+    expect(extract(nowH, [...log, smell(nowH - 1, "cidery")], shut).state).not.toBe("stuck");
+    expect(extract(nowH, log, { ...shut, meanLiquidC24h: 18 }).state).not.toBe("stuck");
+    expect(extract(nowH, log, { ...shut, liquidSdC: 4 }).state).not.toBe("stuck");
+    expect(extract(nowH, log, { ...shut, stageFromH: 200 }).state).not.toBe("stuck");
+    expect(extract(nowH, [ph(200, 3.7), ...log], shut).state).not.toBe("stuck");
   });
   it("says how fast the pH falls from readings half a day apart, what was put aside, and a very low one", () => {
     const fall = extract(150, [ph(100, 5.2), ph(148, 4.8)]).reasons.find(({ code }) => code === "ph");
@@ -237,45 +274,80 @@ describe("an acid ferment", () => {
 });
 
 describe("what goes by days and signs", () => {
-  const open = { probabilityReady: 0.4, window: { start: near(120), peak: near(150), end: near(240), crash: NEVER } };
-  it("is smelt when its days are up, and strained when it smells so", () => {
+  const open = { probabilityReady: 0.8, window: { start: near(120), peak: near(150), end: near(240), crash: NEVER } };
+  const solids = (hour: number, word: string): LogItem => ({ hour, kind: "solids", word });
+  it("is smelt when its days are up, and strained on two marks: of two kinds, or at two looks", () => {
     expect(of("plant-juice", 150, [], open)).toMatchObject({ state: "near", next: { act: "smell", hour: 150 } });
     expect(of("plant-juice", 150, [smell(149, "fruity")], open)).toMatchObject({
+      state: "near",
+      reasons: expect.arrayContaining([expect.objectContaining({ code: "second-look" })]),
+    });
+    expect(of("plant-juice", 150, [smell(149, "fruity"), solids(149, "floating")], open)).toMatchObject({
       state: "peak",
       next: { act: "strain", hour: 150 },
     });
-    expect(of("plant-juice", 163, [smell(162, "fruity")], open).state).toBe("ready");
+    expect(of("plant-juice", 163, [smell(140, "fruity"), smell(162, "yeasty")], open).state).toBe("ready");
   });
-  it("that still smells raw waits for the forecast's next look, and is nearly there all the same", () => {
-    expect(of("plant-juice", 150, [smell(149, "raw sweet")], open)).toMatchObject({
+  it("is not ready on one mark against the rest", () => {
+    const log = [100, 110, 120, 130, 140].map((hour) => smell(hour, "raw sweet"));
+    expect(of("plant-juice", 150, [...log, solids(149, "floating")], open).state).toBe("near");
+    const char = { probabilityReady: 0.9, window: { ...open.window, start: near(300) } };
+    for (const order of [0, 1]) {
+      const both = [solids(399 + order * 0.1, "floating"), smell(399 + (1 - order) * 0.1, "earthy")];
+      expect(of("charged-char", 400, both, char).state).toBe("near");
+    }
+  });
+  it("wants more marks where its hours say that it is early", () => {
+    const two = [smell(149, "fruity"), solids(149, "floating")];
+    expect(of("plant-juice", 150, two, { ...open, probabilityReady: 0.5 }).state).toBe("near");
+    expect(of("plant-juice", 150, [smell(130, "fruity"), ...two], { ...open, probabilityReady: 0.6 }).state).toBe(
+      "peak",
+    );
+  });
+  it("is not used where nobody smelt it for two days", () =>
+    expect(
+      of("plant-juice", 163, [smell(100, "fruity"), solids(140, "floating"), solids(162, "floating")], open),
+    ).toMatchObject({
       state: "near",
-      next: { act: "smell", hour: 123 },
-    });
-  });
+      next: { act: "smell", hour: 163 },
+    }));
   it("is early until a day before it may open", () => {
     const shut = { window: { ...open.window, start: near(120, 20) } };
-    expect(of("plant-juice", 75, [], shut)).toMatchObject({ state: "early", next: { act: "smell", hour: 123 } });
+    expect(of("plant-juice", 75, [], shut)).toMatchObject({ state: "early", next: { act: "smell", hour: 120 } });
     expect(of("plant-juice", 76, [], shut).state).toBe("near");
   });
   it("is past by its days alone only when that is likely, and sooner by its smell", () => {
-    expect(of("plant-juice", 260, [], { ...open, probabilityPast: 0.61 })).toMatchObject({
-      state: "past",
-      next: { act: "strain", hour: 260 },
-    });
-    expect(of("plant-juice", 260, [], { ...open, probabilityPast: 0.6 }).state).not.toBe("past");
-    expect(of("plant-juice", 260, [smell(259, "vinegar")], { ...open, probabilityPast: 0.11 }).state).toBe("past");
-    expect(of("plant-juice", 260, [smell(259, "vinegar")], { ...open, probabilityPast: 0.1 }).state).not.toBe("past");
+    const past = (probabilityPast: number, log: LogItem[] = []) =>
+      of("plant-juice", 260, log, { ...open, probabilityReady: 0, probabilityPast }).state;
+    expect(past(0.61)).toBe("past");
+    expect(past(0.6)).not.toBe("past");
+    expect(past(0.11, [smell(259, "vinegar")])).toBe("past");
+    expect(past(0.1, [smell(259, "vinegar")])).not.toBe("past");
+  });
+  it("of shell that is still is not ready while its vinegar is sour, and says which ran out", () => {
+    const shell = { probabilityReady: 0.9, window: { ...open.window, start: near(200) } };
+    const still = [surface(230, "still"), surface(250, "still"), smell(250, "neutral")];
+    expect(of("shell-calcium", 251, still, shell).state).toBe("ready");
+    const sour = of("shell-calcium", 251, [...still, ph(250, 3.1)], shell);
+    expect(sour.state).toBe("near");
+    expect(sour.reasons).toContainEqual({ code: "shell-ph", ph: 3.1, says: "acid-left" });
+    expect(of("shell-calcium", 251, [still[1]!, smell(250, "neutral"), ph(250, 5.6)], shell).state).toBe("ready");
   });
 });
 
 describe("what hardly moves", () => {
-  const cold = { meanRate24h: 0.2, meanLiquidC24h: 8 };
+  const cold = { meanRate24h: 0.2, meanLiquidC24h: 8, stuck: { ...MOVING, chanceCold: 0.9 } };
   it("is stuck in the cold from half a day on, and wants warmth now", () => {
     const verdict = of("plant-juice", 12, [], cold);
     expect(verdict).toMatchObject({ state: "stuck", next: { act: "warm", hour: 12 } });
     expect(verdict.reasons[0]).toMatchObject({ code: "cold", meanC: 8, rate: 0.2, comfortLowC: 18 });
     expect(of("plant-juice", 11, [], cold).state).not.toBe("stuck");
-    expect(of("plant-juice", 12, [], { ...cold, meanRate24h: 0.25 }).state).not.toBe("stuck");
+  });
+  it("is not told so where a place that it may stand in is warmer, or where it plainly moves", () => {
+    expect(of("plant-juice", 12, [], { ...cold, stuck: { ...MOVING, chanceCold: 0.7 } }).state).not.toBe("stuck");
+    expect(of("plant-juice", 60, [smell(59, "fruity")], cold).state).not.toBe("stuck");
+    expect(of("cultured-extract", 200, [ph(100, 5.6), ph(199, 4.6)], cold).state).not.toBe("stuck");
+    expect(of("aerated-tea", 40, [smell(39, "earthy")], cold).state).not.toBe("stuck");
   });
   it("is not called stuck with its window open or behind it", () => {
     expect(of("plant-juice", 150, [], { ...cold, probabilityReady: 0.25 }).state).not.toBe("stuck");
@@ -284,12 +356,14 @@ describe("what hardly moves", () => {
   it("says whether it was heat, and what heat did for good", () => {
     const hot = { meanLiquidC24h: 47, stuck: { ...MOVING, codes: ["too_hot_now", "overheated"] as const } };
     expect(codes(of("plant-juice", 50, [], hot)).slice(0, 2)).toEqual(["too-hot", "overheated"]);
+    expect(of("plant-juice", 50, [], hot).next.act).toBe("cool");
     expect(codes(of("cultured-extract", 50, [ph(49, 5)], hot))).toContain("ph");
   });
   it("tells a bloom that will not come from one that is slow", () => {
     const none = (chanceNever: number) => ({ stuck: { ...MOVING, codes: ["cold_no_bloom"] as const, chanceNever } });
     expect(codes(of("leaf-mould-brew", 40, [], none(0.6)))[0]).toBe("no-bloom");
     expect(of("leaf-mould-brew", 40, [], none(0.5)).state).not.toBe("stuck");
+    expect(of("leaf-mould-brew", 40, [], { ...none(0.7), liquidSdC: 4 }).state).not.toBe("stuck");
   });
 });
 

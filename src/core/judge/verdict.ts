@@ -1,194 +1,29 @@
-import { minimumAgeD, phTarget } from "../book/recipe";
+import { phTarget } from "../book/recipe";
 import type { FreshReadiness } from "../book/types";
-import {
-  isNear,
-  judgedBy,
-  readyWords,
-  signReason,
-  warmthReason,
-  weighSigns,
-  type Evidence,
-  type JudgeInput,
-} from "./evidence";
-import { countedPh } from "./log";
-import { asides } from "./asides";
-import { phReasons } from "./phEvidence";
-import { latestAirOff, longestAirGap, type VerdictReason } from "./reasons";
-import { spoiltOf } from "./spoilt";
-import { undoneOf } from "../tend/dueTasks";
-import { isUsable, type VerdictState } from "./verdictState";
 import type { Act } from "../book/words";
+import { undoneOf } from "../tend/dueTasks";
+import { asides } from "./asides";
+import { judgedBy, signReason, weighSigns, type Evidence, type JudgeInput } from "./evidence";
+import type { Judged, Verdict } from "./judged";
+import { phReasons } from "./phEvidence";
+import type { VerdictReason } from "./reasons";
+import { judgeAcid } from "./rule/acid";
+import { judgeBloom } from "./rule/bloom";
+import { looksOf } from "./rule/looks";
+import { judgeSigns } from "./rule/signs";
+import { soundnessOf } from "./rule/soundness";
+import { isUsable } from "./verdictState";
 
-export type NextAct =
-  "read-ph" | "smell" | "look" | "warm" | "strain" | "use-now" | "compost" | "wait" | "repeat-ph" | "feed" | "catch-up";
-
-export interface Verdict {
-  readonly state: VerdictState;
-  readonly reasons: readonly VerdictReason[];
-  /** The one thing to do or to look at next, and at which hour of the batch. */
-  readonly next: { readonly act: NextAct; readonly hour: number };
-  /** Where it must not be used: until it was looked at again, or for good. */
-  readonly spoilt: "hold" | "discard" | null;
-}
-
-type Judged = Omit<Verdict, "spoilt">;
-
-const PH_HOLDS_H = 168;
-const PEAK_SPAN_H = { bloom: 3, acid: 0, days: 12, fresh: 0 } as const;
-/** From this chance on a sign that says ready is believed, and without one a look is worth it now. */
+/** What hardly moves in the cold is told so only where hardly a place that it may stand in is warmer. */
+const SURE = 0.8;
+/** Where the liquid is known this well, K, as likely as not will do for a bloom that does not come. */
+const KNOWN_K = 2;
+const LIKELY = 0.55;
+const LEAST_AGE_H = 12;
+/** From this chance on a window is taken to be open, or to have been. */
 const OPEN = 0.25;
-const OPEN_BY_FOAM = 0.1;
-/** Slower than a quarter of its usual pace a brew is stuck in the cold. */
-const COLD_RATE = 0.25;
-/** A pH that still stands so far above its target after two weeks in the warm is stuck. */
-const STUCK_PH = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18 } as const;
-/** After one bad sign it is smelt again in so many hours. */
-const SMELL_AGAIN_H = 6;
-
-function readyOrPeak({ forecast, nowH, recipe }: JudgeInput): VerdictState {
-  const peak = forecast.window.peak.p50;
-  return peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H[judgedBy(recipe)] ? "peak" : "ready";
-}
-
-function judgeBloom(evidence: Evidence): Judged {
-  const { input, latestSign } = evidence;
-  const { nowH, forecast } = input;
-  const { aerated, keeping } = input.recipe;
-  const airOffH = aerated ? latestAirOff(input.log) : null;
-  const limits = keeping.afterH;
-  // What makes its own foam is looked at; where air is blown in only the nose tells.
-  const look: NextAct = aerated ? "smell" : "look";
-  const reasons: VerdictReason[] = [...signReason(evidence), warmthReason(input)];
-  const gap = aerated ? longestAirGap(input.log) : null;
-  // A cut that is over is not forgotten: what it left out stays so, and a long one wants a nose before anything else.
-  const wasOff = gap !== null && limits !== null && gap.hours > limits.leaves ? gap : null;
-  const airReason: VerdictReason[] =
-    airOffH === null || limits === null
-      ? wasOff
-        ? [{ code: "air-was-off", hours: wasOff.hours, untilH: wasOff.untilH, soilH: limits!.soil }]
-        : []
-      : [{ code: "air-off", sinceH: nowH - airOffH, leavesH: limits.leaves, soilH: limits.soil }];
-  if (airOffH !== null && limits !== null && nowH - airOffH > limits.soil)
-    return { state: "past", reasons: [...airReason, ...reasons], next: { act: "compost", hour: nowH } };
-  const crashed = latestSign?.says === "past" && forecast.probabilityPast >= OPEN / 2;
-  if (crashed || forecast.probabilityPast > 0.5) {
-    return {
-      state: "past",
-      reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
-      next: { act: "compost", hour: nowH },
-    };
-  }
-  // Where nothing stirs it but its own gas, the foam is the main sign; blown air makes foam of its own.
-  const byFoam = !aerated && latestSign?.sign.kind === "surface";
-  const open = forecast.probabilityReady >= (byFoam ? OPEN_BY_FOAM : OPEN);
-  const smeltSince = input.log.some(({ kind, hour }) => kind === "smell" && wasOff !== null && hour >= wasOff.untilH);
-  if (open && wasOff && wasOff.hours > limits!.soil && !smeltSince)
-    return { state: "near", reasons: [...airReason, ...reasons], next: { act: "smell", hour: nowH } };
-  if (open && latestSign?.says === "not-yet")
-    return { state: "near", reasons: [...airReason, ...reasons], next: { act: look, hour: nowH + 2 } };
-  if (open && latestSign?.says === "ready")
-    return { state: readyOrPeak(input), reasons: [...airReason, ...reasons], next: { act: "use-now", hour: nowH } };
-  if (open)
-    return {
-      state: "near",
-      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...airReason, ...reasons],
-      next: { act: look, hour: nowH },
-    };
-  return {
-    state: isNear(input) ? "near" : "early",
-    reasons: [...airReason, ...reasons],
-    next: { act: look, hour: forecast.nextCheckH },
-  };
-}
-
-function isPhStuck(input: JudgeInput, target: number): boolean {
-  const { forecast } = input;
-  const last = countedPh(input.log).at(-1);
-  if (!last || last.value <= target || last.hour < forecast.stageFromH) return false;
-  if (forecast.stuck.codes.includes("high_asymptote") && forecast.probabilityNever > 0.5) return true;
-  const standsH = last.hour - forecast.stageFromH;
-  const warm = forecast.meanLiquidC24h > STUCK_PH.warmerThanC;
-  return last.value > target + STUCK_PH.aboveTarget && standsH >= STUCK_PH.afterH && warm;
-}
-
-function judgeAcid(evidence: Evidence, target: number): Judged {
-  const { input, latestSign } = evidence;
-  const { nowH, forecast, recipe } = input;
-  const last = countedPh(input.log).at(-1);
-  const { phAtOdds } = evidence;
-  const reasons = [...(phAtOdds ? [phAtOdds] : phReasons(input, target)), ...signReason(evidence), warmthReason(input)];
-  if (isPhStuck(input, target))
-    return {
-      state: "stuck",
-      reasons: [
-        { code: "ph-stuck", ph: last!.value, days: last!.hour / 24, meanC: forecast.meanLiquidC24h },
-        ...reasons.filter(({ code }) => code !== "warmth"),
-      ],
-      next: { act: "feed", hour: nowH },
-    };
-  const youngD = minimumAgeD(recipe);
-  if (last && last.value <= target && nowH - last.hour <= PH_HOLDS_H) {
-    if (nowH < youngD * 24) {
-      return {
-        state: "near",
-        reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: true }, ...reasons],
-        next: { act: "repeat-ph", hour: youngD * 24 },
-      };
-    }
-    if (phAtOdds) return { state: "near", reasons, next: { act: "repeat-ph", hour: nowH } };
-    if (latestSign?.says === "ready")
-      return { state: forecast.probabilityPast > 0.5 ? "past" : "ready", reasons, next: { act: "strain", hour: nowH } };
-    return {
-      state: "near",
-      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
-      next: { act: "smell", hour: nowH },
-    };
-  }
-  const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
-  return {
-    state: isNear(input) || forecast.probabilityReady >= 0.5 ? "near" : "early",
-    reasons: [...missing, ...reasons],
-    next: {
-      act: "read-ph",
-      hour: last
-        ? Math.max(nowH, Math.min(forecast.nextCheckH, last.hour + 96))
-        : Math.max(nowH, Math.min(96, forecast.nextCheckH)),
-    },
-  };
-}
-
-function judgeDays(evidence: Evidence): Judged {
-  const { input, latestSign } = evidence;
-  const { nowH, forecast, recipe } = input;
-  const reasons = [...signReason(evidence), warmthReason(input)];
-  const youngD = minimumAgeD(recipe);
-  if ((latestSign?.says === "past" && forecast.probabilityPast > 0.1) || forecast.probabilityPast > 0.6)
-    return {
-      state: "past",
-      reasons: [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons],
-      next: { act: "strain", hour: nowH },
-    };
-  const open = forecast.probabilityReady >= OPEN;
-  if (open && nowH < youngD * 24)
-    return {
-      state: "near",
-      reasons: [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: false }, ...reasons],
-      next: { act: "smell", hour: youngD * 24 },
-    };
-  if (open && latestSign?.says === "ready")
-    return { state: readyOrPeak(input), reasons, next: { act: "strain", hour: nowH } };
-  if (open && latestSign?.says !== "not-yet")
-    return {
-      state: "near",
-      reasons: [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
-      next: { act: "smell", hour: nowH },
-    };
-  return {
-    state: open || isNear(input) ? "near" : "early",
-    reasons,
-    next: { act: "smell", hour: forecast.nextCheckH },
-  };
-}
+/** After one bad look it is smelt again in so many hours. */
+const SMELL_AGAIN_H = { bloom: 2, acid: 6, days: 6, fresh: 1 } as const;
 
 /** Made and used: done when its steps are, stale when it has stood too long. */
 function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Judged {
@@ -206,15 +41,27 @@ function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Jud
   return { state: "ready", reasons, next: { act: "use-now", hour: nowH } };
 }
 
-/** A brew that hardly moves, is too hot, or will not bloom as it stands. */
-function standingStill(input: JudgeInput): Judged | null {
+/** Whether anything that was seen or read says that a batch is on its way, whatever its warmth is taken to be. */
+function isMoving({ input }: Evidence): boolean {
+  const { recipe, log, forecast } = input;
+  const looks = looksOf(recipe, log).filter(({ hour }) => hour >= forecast.stageFromH);
+  const shows = looks.slice(-3).some(({ signs }) => signs.some(({ says }) => says === "ready" || says === "past"));
+  const phs = looks.flatMap(({ ph }) => ph.map(({ value }) => value));
+  const fell = phs.length >= 2 && phs[0]! - phs.at(-1)! > 0.4;
+  const target = phTarget(recipe);
+  return shows || fell || (target !== null && phs.some((value) => value <= target + 0.3));
+}
+
+/** A brew that hardly moves, is too hot, or will not bloom as it stands; only where its warmth is as good as known, and nothing says that it moves. */
+function standingStill(evidence: Evidence): Judged | null {
+  const { input } = evidence;
   const { forecast, nowH, recipe } = input;
-  const { codes, chanceNever } = forecast.stuck;
-  if (recipe.readiness.type === "fresh" || nowH < 12) return null;
+  const { codes, chanceNever, chanceCold } = forecast.stuck;
+  if (recipe.readiness.type === "fresh" || nowH < LEAST_AGE_H || isMoving(evidence)) return null;
   if (forecast.probabilityReady >= OPEN || forecast.probabilityPast >= OPEN) return null;
   const tooHot = codes.includes("too_hot_now") || codes.includes("overheated");
-  const cold = forecast.meanRate24h < COLD_RATE && !tooHot;
-  const noBloom = codes.includes("cold_no_bloom") && chanceNever > 0.5;
+  const cold = chanceCold > SURE && !tooHot;
+  const noBloom = codes.includes("cold_no_bloom") && chanceNever > (forecast.liquidSdC < KNOWN_K ? LIKELY : SURE);
   if (!tooHot && !cold && !noBloom) return null;
   const figures = {
     meanC: forecast.meanLiquidC24h,
@@ -230,7 +77,7 @@ function standingStill(input: JudgeInput): Judged | null {
       ...(codes.includes("overheated") ? [{ code: "overheated" } as const] : []),
       ...(target === null ? [] : phReasons(input, target)),
     ],
-    next: { act: "warm", hour: nowH },
+    next: { act: tooHot ? "cool" : "warm", hour: nowH },
   };
 }
 
@@ -245,7 +92,7 @@ function byRule(evidence: Evidence): Judged {
     case "acid":
       return judgeAcid(evidence, phTarget(recipe)!);
     default:
-      return judgeDays(evidence);
+      return judgeSigns(evidence);
   }
 }
 
@@ -268,26 +115,30 @@ function withWhatIsUndone(input: JudgeInput, verdict: Judged): Judged {
 }
 
 /**
- * One verdict with its reasons. Failure signs come first and stay, whatever is smelt later; then cold; then the method's own rule:
- * hours and smell for a bloom, pH and smell for an acid ferment, days and signs for a sugar-drawn juice. Days alone never make it ready
- * where signs decide, nor does pH alone.
+ * One verdict with its reasons. The book's rule decides, and a second look bears every sign out; the forecast says when to look and how
+ * sure it is. Signs of rot come first; then cold that is as good as known; then the method's own rule: hours and smell for a bloom, pH and
+ * smell for an acid ferment, days and signs for the others. Days alone never make it ready where signs decide, nor does pH alone.
  */
 export function judge(input: JudgeInput): Verdict {
-  const spoilt = spoiltOf(input);
-  if (spoilt) {
-    const isGone = spoilt.level === "discard";
+  const sound = soundnessOf(input.recipe, looksOf(input.recipe, input.log));
+  if (sound.level) {
+    const isGone = sound.level === "discard";
     return {
       state: "spoiled",
-      reasons: spoilt.reasons,
+      reasons: sound.reasons,
       next: isGone
         ? { act: "compost", hour: input.nowH }
-        : { act: "smell", hour: Math.max(input.nowH, lastLookH(input) + SMELL_AGAIN_H) },
-      spoilt: spoilt.level,
+        : { act: "smell", hour: Math.max(input.nowH, lastLookH(input) + SMELL_AGAIN_H[judgedBy(input.recipe)]) },
+      spoilt: sound.level,
     };
   }
   const evidence = weighSigns(input);
-  const verdict = withWhatIsUndone(input, standingStill(input) ?? byRule(evidence));
-  return { ...verdict, reasons: [...verdict.reasons, ...asides(input, evidence, verdict.state)], spoilt: null };
+  const verdict = withWhatIsUndone(input, standingStill(evidence) ?? byRule(evidence));
+  return {
+    ...verdict,
+    reasons: [...verdict.reasons, ...sound.reasons, ...asides(input, evidence, verdict.state)],
+    spoilt: null,
+  };
 }
 
 const lastLookH = ({ log }: JudgeInput): number =>

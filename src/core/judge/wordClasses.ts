@@ -35,6 +35,13 @@ const FILM: Record<string, FilmClass> = {
   "white fuzzy": "white_fuzzy",
   "coloured mould": "coloured",
 };
+/**
+ * In a yard meters are off from the start and drift, strips are read in poor light, noses have colds and fingers slip: errors are wider and
+ * come oftener than the model's own. Measured in `bench/yards`.
+ */
+const YARD_PH_SD = { meter: 0.25, strip: 0.4 } as const;
+const YARD_MISREPORT = 0.12;
+const YARD_NOSE = 0.3;
 /** A word for which the model has no table says only what the recipe's cue says; so often may such a word be wrong. */
 const LOOSE_WORD = 0.4;
 const JUDGED = { "not-yet": "not_yet", "ready": "ready", "past": "past" } as const;
@@ -49,8 +56,9 @@ function bubblesSeen(word: string, model: FermentModel): number | null {
 function signSeen(sign: SignItem, model: FermentModel, cues: readonly Cue[]): Observation | null {
   const { hour, kind, word } = sign;
   if (kind === "film") return { hour, type: "film", value: FILM[word] ?? "none" };
-  if (kind === "smell" && SMELL[word]) return { hour, type: "smell", value: SMELL[word] };
-  if (kind === "surface" && model.cls === "bloom" && FOAM[word]) return { hour, type: "foam", value: FOAM[word] };
+  if (kind === "smell" && SMELL[word]) return { hour, type: "smell", value: SMELL[word], eps: YARD_NOSE };
+  if (kind === "surface" && model.cls === "bloom" && FOAM[word])
+    return { hour, type: "foam", value: FOAM[word], eps: YARD_MISREPORT };
   if (kind === "surface") {
     const value = bubblesSeen(word, model);
     if (value !== null) return { hour, type: "bubbles", value };
@@ -69,7 +77,8 @@ export function seenBy(item: LogItem, model: FermentModel, cues: readonly Cue[])
         type: "ph",
         value: item.value,
         method: item.instrument,
-        ...(item.sd === undefined ? {} : { sd: item.sd }),
+        sd: Math.max(item.sd ?? 0, YARD_PH_SD[item.instrument]),
+        eps: YARD_MISREPORT,
       };
     case "act":
       return null;

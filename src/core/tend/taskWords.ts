@@ -14,6 +14,7 @@ export const TASK_WORDS = [
   "air-on",
   "power-on",
   "warm",
+  "cool",
   "read-ph",
   "look",
   "smell",

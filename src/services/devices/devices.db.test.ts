@@ -67,6 +67,7 @@ describe("a probe that posts", () => {
   });
   it("carries the batch's forecast: the liquid as read, its pH as a reading", async () => {
     const drum = await farm.vessel("Drum");
+    await farm.place(drum, "cellar");
     const batchId = await extractIn(drum, 9);
     await probeIn(drum);
     const before = (await readBatch(farm.context(), await theFarm(), batchId))!.batch;
@@ -146,7 +147,9 @@ describe("a weather station", () => {
     );
   };
   it("is the farm's air from then on: measured, and expected", async () => {
-    const batchId = await extractIn(await farm.vessel("Drum"), 9);
+    const drum = await farm.vessel("Drum");
+    await farm.place(drum, "shade");
+    const batchId = await extractIn(drum, 9);
     const before = (await readBatch(farm.context(), await theFarm(), batchId))!.batch;
     // Nobody makes weather up: until something tells it the climate stands in, and says so.
     expect(before.basis).toBe("climate");

@@ -47,7 +47,7 @@ const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, mo
   return JSON.stringify([
     [batch.id, batch.startedAt, curve, moment, situation.priors.version],
     [situation.air.version, situation.air.hours.length, situation.air.hours.at(-1)?.at, situation.farm.climateMeanC],
-    [probes.length, probes.at(-1)?.at],
+    [probes.length, probes.at(-1)?.at, situation.places.get(batch.vesselId)],
     entries.map(({ id, kind, numberValue, word, spot, settled, at }) => [
       id,
       kind,

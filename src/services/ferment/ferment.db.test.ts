@@ -67,11 +67,13 @@ describe("a forecast that is kept", () => {
   it("counts what was logged a minute ago, on the batch's page, in what is kept and in what if", async () => {
     const seven = new Date(hoursAgo(0).getTime() + 7 * 60_000);
     const minute = new Date(seven.getTime() + 60_000);
-    const batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 80, hoursAgo(240));
+    const drum = await farm.vessel("Drum");
+    await farm.place(drum, "indoors");
+    const batchId = await farm.fill(drum, "cultured-extract", 80, hoursAgo(240));
     const pageAt = async () => (await readBatch(farm.context(minute), await theFarm(), batchId))!;
     const asIsAt = async () => (await askWhatIf(farm.context(minute), await theFarm(), batchId, {}))!.asIs.window.start;
     const [before, unasked] = [await pageAt(), await asIsAt()];
-    await farm.log(batchId, seven, ph(5.4));
+    await farm.log(batchId, seven, ph(4.5));
     const [, kept] = await listForecastsOfBatch(farm.scratch.db, batchId);
     const [after, asked] = [await pageAt(), await asIsAt()];
     const spread = ({ p10, p90 }: { p10: number | null; p90: number | null }) => p90! - p10!;
@@ -111,6 +113,7 @@ describe("what the farm's batches teach", () => {
     const taught = await readPriors(farm.scratch.db, await theFarm());
     expect(taught.of("B1_plant_ferment")!.mean).toBeGreaterThan(0.1);
     expect(taught.learned[0]).toMatchObject({ taught: 2, finished: 2 });
+    await farm.place(three, "indoors", { lowC: 15, highC: 17 });
     const third = await farm.fill(three, "cultured-extract", 80, hoursAgo(24));
     const fast = (await page(third)).batch.window.start.p50!;
     const reset = (change: object = {}) =>
@@ -175,8 +178,10 @@ describe("a batch's page", () => {
     expect(progress.given).toHaveLength(3);
   });
   it("takes a food that was fed as a stage begun anew, with its share of what went in", async () => {
-    const batchId = await farm.fill(await farm.vessel("One"), "cultured-extract", 80, hoursAgo(500));
-    await farm.log(batchId, hoursAgo(60), ph(4.9));
+    const warm = await farm.vessel("One");
+    await farm.place(warm, "indoors", { lowC: 22, highC: 24 });
+    const batchId = await farm.fill(warm, "cultured-extract", 80, hoursAgo(500));
+    await farm.log(batchId, hoursAgo(80), ph(4.9));
     await farm.log(batchId, hoursAgo(30), ph(4.9));
     expect((await page(batchId)).batch.state).toBe("stuck");
     await addToBatch(farm.context(hoursAgo(2)), {

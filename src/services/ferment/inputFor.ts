@@ -1,5 +1,6 @@
 import "server-only";
 import { phTarget } from "@/core/book/recipe";
+import type { Place } from "@/core/ferment/temperature/places";
 import type { BatchInput, TemperaturePoint } from "@/core/judge/batchInput";
 import type { LogItem } from "@/core/judge/log";
 import { judgedByPlant } from "@/core/judge/judgedByPlant";
@@ -33,6 +34,8 @@ export interface Situation {
   readonly priors: KnownPaces;
   /** Which plants went into each, by name. */
   readonly plants: ReadonlyMap<number, readonly string[]>;
+  /** Where each vessel stands, as far as it was said. */
+  readonly places: ReadonlyMap<number, Place>;
 }
 
 /** A probe left in a drum drifts; so far off may its pH be. */
@@ -88,6 +91,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
     [...logItemsOf(batch, entries), ...probed.log],
     situation.plants.get(batch.id) ?? [],
   );
+  const place = situation.places.get(batch.vesselId);
   const farmPrior = recipe.readiness.type === "ripens" ? priors.of(recipe.readiness.model.id) : null;
   return {
     recipe,
@@ -109,6 +113,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
       statedC: batch.statedC,
       usual: usualAir(middle, climateOf(farm)),
     },
+    ...(place ? { place } : {}),
     log,
     ...relativeAmounts(recipe, situation.lines.get(batch.id) ?? []),
     ...(farmPrior ? { farm: farmPrior } : {}),

@@ -13,7 +13,7 @@ import { hourOf } from "./logItems";
 import { readSituation } from "./situation";
 
 /** Goes up with every change of the model that moves its answers, so that its record can be told apart. */
-export const MODEL_VERSION = 2;
+export const MODEL_VERSION = 3;
 const HOUR_MS = 3_600_000;
 
 function keptOf(batch: Batch, { forecast, verdict }: Assessment, entryId: number | null, at: Date): KeptForecast {

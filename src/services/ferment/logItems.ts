@@ -16,6 +16,7 @@ const isSign = (kind: EntryKind): kind is SignKind => SIGN_KINDS.some((sign) => 
 export function logItemsOf(batch: Pick<Batch, "startedAt">, entries: readonly Entry[]): LogItem[] {
   return entries.flatMap((entry): LogItem[] => {
     const hour = Math.max(0, hourOf(batch, entry.at));
+    const by = entry.actorName;
     switch (entry.kind) {
       case "ph":
         return [
@@ -25,6 +26,7 @@ export function logItemsOf(batch: Pick<Batch, "startedAt">, entries: readonly En
             value: entry.numberValue!,
             instrument: entry.instrument!,
             spot: entry.spot!,
+            by,
             ...(entry.settled === null ? {} : { settled: entry.settled }),
           },
         ];
@@ -34,12 +36,13 @@ export function logItemsOf(batch: Pick<Batch, "startedAt">, entries: readonly En
             hour,
             kind: "act",
             act: entry.word as Act,
+            by,
             ...(entry.numberValue === null ? {} : { amount: entry.numberValue }),
           },
         ];
       default:
-        if (isMeasure(entry.kind)) return [{ hour, kind: entry.kind, value: entry.numberValue! }];
-        return isSign(entry.kind) ? [{ hour, kind: entry.kind, word: entry.word! }] : [];
+        if (isMeasure(entry.kind)) return [{ hour, kind: entry.kind, value: entry.numberValue!, by }];
+        return isSign(entry.kind) ? [{ hour, kind: entry.kind, word: entry.word!, by }] : [];
     }
   });
 }

@@ -58,6 +58,8 @@ export async function readPeakStarts(ctx: Context, farm: Farm, methodId: string)
       vesselL: model.volumeL,
       nowH: 0,
       startHour: hourOfDay(now, farm),
+      // What is not begun stands nowhere yet: told for a shady place outdoors.
+      place: { kind: "shade" },
       temperature: {
         liquid: [],
         air: air.hours.map(({ at, airC }) => ({ hour: (at.getTime() - now.getTime()) / HOUR_MS, celsius: airC })),

@@ -12,6 +12,7 @@ import { listLearningResets, type LearningReset } from "@/data/forecasts";
 import { inputFor, NO_PACES, type KnownPaces, type Situation } from "./inputFor";
 import { airSince } from "../weather";
 import { listVesselReadings } from "@/data/devices";
+import { listVesselPlaces } from "@/data/vesselPlaces";
 
 /** What the farm's finished batches say of one model's pace. */
 export interface Learned {
@@ -79,9 +80,10 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
     chosen.map(({ id }) => id),
   );
   const latest = chosen.reduce((last, { close }) => (close!.at > last ? close!.at : last), first.close!.at);
-  const [air, readings] = await Promise.all([
+  const [air, readings, places] = await Promise.all([
     airSince(db, first.startedAt, latest),
     listVesselReadings(db, first.startedAt, latest),
+    listVesselPlaces(db),
   ]);
   const probes = new Map<number, typeof readings>();
   for (const reading of readings) probes.set(reading.vesselId, [...(probes.get(reading.vesselId) ?? []), reading]);
@@ -96,6 +98,7 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
       lines,
       priors: NO_PACES,
       plants: new Map(),
+      places,
     };
     const own = entries.filter(({ batchId }) => batchId === batch.id);
     const { readiness } = recipeFrom(batch.recipe.document);

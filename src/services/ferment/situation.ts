@@ -5,6 +5,7 @@ import type { Queryable } from "@/data/db";
 import { listVesselReadings, type VesselReading } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { listDrawnInto } from "@/data/stock";
+import { listVesselPlaces } from "@/data/vesselPlaces";
 import { airSince } from "../weather";
 import type { Situation } from "./inputFor";
 import { readPriors } from "./priors";
@@ -24,7 +25,7 @@ export async function readSituation(
   now: Date,
 ): Promise<Situation> {
   const from = oldest(batches, now);
-  const [air, readings, priors, drawn] = await Promise.all([
+  const [air, readings, priors, drawn, places] = await Promise.all([
     airSince(db, from, now),
     listVesselReadings(db, from, now),
     readPriors(db, farm),
@@ -32,6 +33,7 @@ export async function readSituation(
       db,
       batches.map(({ id }) => id),
     ),
+    listVesselPlaces(db),
   ]);
   const probes = new Map<number, VesselReading[]>();
   for (const reading of readings) {
@@ -44,5 +46,5 @@ export async function readSituation(
     const species = provenance?.plant?.species;
     if (species) plants.set(batchId, [...(plants.get(batchId) ?? []), species]);
   }
-  return { farm, now, air, probes, lines, priors, plants };
+  return { farm, now, air, probes, lines, priors, plants, places };
 }

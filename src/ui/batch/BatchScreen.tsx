@@ -25,6 +25,7 @@ import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
 import type { LookFamily } from "./Looks";
 import { Photos } from "./Photos";
+import { PlaceCard } from "./PlaceCard";
 import type { Correcting } from "./LogSheet";
 import { Tending } from "./Tending";
 import { WindowTable } from "./WindowTable";
@@ -138,6 +139,9 @@ export const BatchScreen = ({
               <span className="font-semibold">May be done with it: </span>
               {batch.remaining}
             </p>
+          ) : null}
+          {running ? (
+            <PlaceCard vesselId={page.vesselId} vesselName={page.vesselName} place={page.place} units={farm.units} />
           ) : null}
           {running && batch.state !== "spoiled" ? <WindowTable batch={batch} nowMs={page.nowMs} clock={clock} /> : null}
           {running ? (

@@ -28,7 +28,7 @@ export type LogFocus = "ph" | "smell" | "temperature" | "note";
 /** What a log is opened for, by what the verdict asks next. */
 export function focusFor({ next }: Pick<BatchView, "next">): LogFocus {
   if (next.act === "read-ph" || next.act === "repeat-ph") return "ph";
-  return next.act === "warm" || next.act === "feed" ? "temperature" : "smell";
+  return next.act === "warm" || next.act === "cool" || next.act === "feed" ? "temperature" : "smell";
 }
 
 /** An entry that the next one takes the place of. */

@@ -17,6 +17,7 @@ const pageOf = (methodId: string, change: Partial<BatchPage> = {}): BatchPage =>
   vesselName: "Crock",
   vesselKind: "jar",
   vesselId: 1,
+  place: null,
   startedBy: "Ana",
   close: null,
   lines: [{ ingredientId: "rice-wash", name: "Rice wash", part: "mix", unit: "L", planned: 10, used: 10 }],

@@ -1,4 +1,4 @@
-import type { Verdict } from "@/core/judge/verdict";
+import type { Verdict } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 
 /** A verdict's own shape, so that no one needs the colour to tell it. */

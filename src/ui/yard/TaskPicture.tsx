@@ -39,6 +39,7 @@ const ICONS: Readonly<Record<TaskWord, LucideIcon>> = {
   "air-on": Fan,
   "power-on": Plug,
   "warm": Thermometer,
+  "cool": Thermometer,
   "read-ph": FlaskConical,
   "look": Eye,
   "smell": Eye,

@@ -5,7 +5,7 @@ import { runnerFor } from "../kinetics/runner";
 import type { Features, Trajectory } from "../kinetics/trajectory";
 import type { FermentModel } from "../models/types";
 import { normalPdf } from "../normal";
-import { courseOf, type Course } from "../temperature/course";
+import { coursesOf, type Course } from "../temperature/course";
 import { valueAt } from "../temperature/grid";
 
 /** One way this batch may be running, how likely that is after all that was reported, and what it would show. */
@@ -18,7 +18,7 @@ export interface Way {
   readonly start: number;
 }
 
-/** One possible start: hours that the batch is older than its record says, and its course. */
+/** One possible past: hours that the batch is older than its record says, and its course in one of the places it may stand in. */
 export interface PossibleStart {
   readonly shiftH: number;
   readonly batch: FermentBatch;
@@ -169,13 +169,20 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
   const ways: LogWay[] = [];
   let priorSd = ownSd;
   let uStep = 0;
-  for (const { shiftH, weight: startWeight } of startsOf(batch, nowH)) {
+  const possible = startsOf(batch, nowH).flatMap(({ shiftH, weight }) => {
     const there = shifted(batch, shiftH);
-    const course = courseOf(there, nowH + shiftH);
+    return coursesOf(there, nowH + shiftH).map((one) => ({
+      shiftH,
+      there,
+      course: one.course,
+      startWeight: weight * one.weight,
+    }));
+  });
+  for (const { shiftH, there, course, startWeight } of possible) {
     const start = starts.push({ shiftH, batch: there, course }) - 1;
     const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
-    if (shiftH === 0) priorSd = sd;
-    const count = isFew ? 15 : 17;
+    if (shiftH === 0 && start === 0) priorSd = sd;
+    const count = (isFew ? 15 : 17) - (possible.length > 1 ? 6 : 0);
     uStep = (2 * U_SPAN_SD * sd) / (count - 1);
     const run = runnerFor(there, course);
     const at = (hour: number) => Math.max(0, hour + shiftH);
@@ -232,6 +239,23 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     explained,
     refused,
   };
+}
+
+/** The past that is likeliest after all that was reported. */
+export function likeliestStart(belief: Belief): PossibleStart {
+  const weights = belief.starts.map(() => 0);
+  for (const { start, weight } of belief.ways) weights[start]! += weight;
+  return belief.starts[weights.indexOf(Math.max(...weights))]!;
+}
+
+/** Mean over the possible pasts of something of each, by how likely each is after all that was reported. */
+export function overStarts(belief: Belief, of: (start: PossibleStart) => number): number {
+  const weights = belief.starts.map(() => 0);
+  for (const { start, weight } of belief.ways) weights[start]! += weight;
+  return belief.starts.reduce(
+    (sum, start, index) => (weights[index]! > 0 ? sum + weights[index]! * of(start) : sum),
+    0,
+  );
 }
 
 /** Mean over what is believed of a feature of now. */

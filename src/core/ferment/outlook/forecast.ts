@@ -4,7 +4,17 @@ import type { Observation } from "../evidence/observations";
 import type { Features } from "../kinetics/trajectory";
 import type { TemperatureBasis } from "../temperature/course";
 import { valueAt } from "../temperature/grid";
-import { believe, expected, weightWhere, type Belief, type BeliefOptions, type Surprise } from "./belief";
+import {
+  believe,
+  expected,
+  likeliestStart,
+  overStarts,
+  weightWhere,
+  type Belief,
+  type BeliefOptions,
+  type PossibleStart,
+  type Surprise,
+} from "./belief";
 import { atomsOf } from "./marks";
 import { quantile, quantilesOf, weightUpTo, type Quantiles } from "./quantiles";
 import { spoilageOf, type Spoilage } from "./spoilage";
@@ -39,6 +49,8 @@ export interface Forecast {
   readonly warnings: readonly string[];
   readonly temperatureBasis: TemperatureBasis;
   readonly meanLiquidC24h: number;
+  /** How unsure the liquid is for where it may stand, K. */
+  readonly liquidSdC: number;
 }
 
 export interface ForecastOptions extends BeliefOptions {
@@ -106,14 +118,18 @@ export function forecastFrom(belief: Belief, { times = [], processSd }: Forecast
   const stuck = stuckOf(belief);
   const gapH = isBloom ? 3 : 12;
   const likely = quantile(starts, 0.15);
-  const { course, shiftH } = belief.starts.find((start) => start.shiftH === 0) ?? belief.starts[0]!;
+  const { course } = likeliestStart(belief);
   const shows = Object.fromEntries(
     FEATURES.flatMap((feature) => {
       const value = expected(belief, feature);
       return value === null ? [] : [[feature, value]];
     }),
   );
-  const lastDay = Array.from({ length: 25 }, (_, back) => Math.max(0, nowH + shiftH - back));
+  const liquidIn = ({ course, shiftH }: PossibleStart, hour: number) =>
+    valueAt(course.hours, course.liquidC, Math.max(0, hour + shiftH));
+  const liquidAt = (hour: number) => overStarts(belief, (start) => liquidIn(start, hour));
+  const lastDay = Array.from({ length: 25 }, (_, back) => Math.max(0, nowH - back));
+  const meanLiquidC24h = lastDay.reduce((sum, hour) => sum + liquidAt(hour), 0) / lastDay.length;
   return {
     start: quantilesOf(starts),
     peak: quantilesOf(atomsOf(belief, "peakH", processSd)),
@@ -128,7 +144,7 @@ export function forecastFrom(belief: Belief, { times = [], processSd }: Forecast
     past,
     ready: started.map((share, index) => Math.max(0, share - past[index]!)),
     u: belief.u,
-    state: { ...shows, liquidC: valueAt(course.hours, course.liquidC, nowH + shiftH) },
+    state: { ...shows, liquidC: liquidAt(nowH) },
     stuck,
     surprises: belief.surprises,
     contradictory: belief.explained < EXPLAINED,
@@ -143,8 +159,8 @@ export function forecastFrom(belief: Belief, { times = [], processSd }: Forecast
     advice: adviceOf(spoilage, pastNow, readyNow, stuck),
     warnings: sayRefused(belief),
     temperatureBasis: course.basis,
-    meanLiquidC24h:
-      lastDay.reduce((sum, hour) => sum + valueAt(course.hours, course.liquidC, hour), 0) / lastDay.length,
+    meanLiquidC24h,
+    liquidSdC: Math.sqrt(overStarts(belief, (start) => (liquidIn(start, nowH) - liquidAt(nowH)) ** 2)),
   };
 }
 

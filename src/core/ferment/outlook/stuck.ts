@@ -1,5 +1,5 @@
 import { valueAt } from "../temperature/grid";
-import { weightWhere, type Belief } from "./belief";
+import { overStarts, weightWhere, type Belief, type PossibleStart } from "./belief";
 import { tellsOf } from "../evidence/likelihood";
 
 export type StuckCode =
@@ -12,6 +12,8 @@ export interface Stuck {
   /** Acid ferments: chance that it settles above its target. */
   readonly chanceSettlesHigh: number;
   readonly meanRate24: number;
+  /** Chance that it stands in cold that hardly lets it move. */
+  readonly chanceCold: number;
 }
 
 const HOT_MARGIN_C = 1;
@@ -19,11 +21,12 @@ const COLD_RATE = 0.25;
 const NO_BLOOM_RATE = 0.6;
 const OVERHEAT_CH = 12;
 const SLOW_SD = 1.3;
+/** Said only where hardly a place that it may stand in leaves it open. */
+const SURE = 0.8;
 
 /** Mean of the rate over the last day, by its values each hour. */
-function meanRate(belief: Belief): number {
-  const { course, shiftH } = belief.starts.find((start) => start.shiftH === 0) ?? belief.starts[0]!;
-  const toH = belief.nowH + shiftH;
+function meanRate({ course, shiftH }: PossibleStart, nowH: number): number {
+  const toH = nowH + shiftH;
   const fromH = Math.max(0, toH - 24);
   if (toH <= fromH) return valueAt(course.hours, course.rate, toH);
   const steps = Math.ceil(toH - fromH);
@@ -37,20 +40,26 @@ function meanRate(belief: Belief): number {
 export function stuckOf(belief: Belief): Stuck {
   const { nowH, batch, u } = belief;
   const { model } = batch;
-  const { course, shiftH } = belief.starts.find((start) => start.shiftH === 0) ?? belief.starts[0]!;
-  const meanRate24 = meanRate(belief);
+  const meanRate24 = overStarts(belief, (start) => meanRate(start, nowH));
+  const chanceCold = overStarts(belief, (start) => (meanRate(start, nowH) < COLD_RATE ? 1 : 0));
   const chanceNever = weightWhere(belief, ({ path }) => !Number.isFinite(path.startH));
   const chanceSettlesHigh = weightWhere(belief, ({ path }) => path.settlesHigh === true);
   const maxC = "maxC" in model.temperatures ? model.temperatures.maxC : Infinity;
-  const isHot = valueAt(course.hours, course.liquidC, nowH + shiftH) > maxC - HOT_MARGIN_C;
+  const chanceHot = overStarts(belief, ({ course, shiftH }) =>
+    valueAt(course.hours, course.liquidC, nowH + shiftH) > maxC - HOT_MARGIN_C ? 1 : 0,
+  );
+  const overheatCH = overStarts(belief, ({ course, shiftH }) =>
+    valueAt(course.hours, course.overheatCH, nowH + shiftH),
+  );
+  const isHot = chanceHot > SURE;
   const phs = belief.taken.filter(({ type }) => type === "ph").length;
   const told = belief.taken.filter((observation) => tellsOf(observation, model)).length;
   const slowsInTheCold = model.cls !== "shell" && model.cls !== "char";
   const found: [StuckCode, boolean][] = [
     ["too_hot_now", isHot],
-    ["cold", slowsInTheCold && meanRate24 < COLD_RATE && !isHot],
+    ["cold", slowsInTheCold && chanceCold > SURE && !isHot],
     ["cold_no_bloom", model.cls === "bloom" && meanRate24 < NO_BLOOM_RATE && chanceNever > 0.3 && !isHot],
-    ["overheated", Number.isFinite(maxC) && valueAt(course.hours, course.overheatCH, nowH + shiftH) > OVERHEAT_CH],
+    ["overheated", Number.isFinite(maxC) && overheatCH > OVERHEAT_CH],
     ["high_asymptote", model.cls === "acid" && chanceSettlesHigh > 0.5 && phs >= 2],
     ["slow", told >= 2 && u.mean < u.priorMean - SLOW_SD * u.priorSd],
     ["not_within_horizon", chanceNever > 0.5],
@@ -60,5 +69,6 @@ export function stuckOf(belief: Belief): Stuck {
     chanceNever,
     chanceSettlesHigh,
     meanRate24,
+    chanceCold,
   };
 }

@@ -1,8 +1,9 @@
 import { airEvents, USUAL_START_HOUR, USUAL_SWING_C, type FermentBatch, type VesselEvent } from "../batch";
 import type { FermentModel } from "../models/types";
-import { airSeries } from "./airSeries";
+import { airSeries, type AirSeries } from "./airSeries";
 import { cardinalShare, rateAt } from "./rate";
 import { valueAt } from "./grid";
+import { surroundingsOf } from "./places";
 import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
 
 /** Where a batch's temperature came from, best first. */
@@ -36,6 +37,8 @@ const FINE_AHEAD_H = 264;
 const FINE_SLOW_H = 480;
 const COARSE_STEP_H = 3;
 const KILLING_DOSE_CH = 24;
+/** A probe reads by the hour; the last few tell the place. */
+const MOST_DIPS = 24;
 
 export const horizonOf = (model: FermentModel, nowH: number): number =>
   Math.max(model.horizonH, nowH + AHEAD_H[model.cls]);
@@ -206,7 +209,16 @@ function basisOf(batch: FermentBatch, air: "read" | "stated" | "guessed", nowH: 
  * The liquid's temperature over the whole horizon and the thermal time that it makes: from readings in the liquid, else from the air
  * through the vessel's own slowness, else from what was stated of the place.
  */
-export function courseOf(batch: FermentBatch, nowH: number): Course {
+export const courseOf = (batch: FermentBatch, nowH: number): Course => coursesOf(batch, nowH)[0]!.course;
+
+/** A course that a batch may have taken, and how likely its surroundings were before anything was seen of the brew. */
+export interface PossibleCourse {
+  readonly course: Course;
+  readonly weight: number;
+}
+
+/** As `courseOf`, one for each of the places that it may stand in, likeliest first. */
+export function coursesOf(batch: FermentBatch, nowH: number): PossibleCourse[] {
   const { model } = batch;
   const hours = gridOf(batch, nowH, horizonOf(model, nowH));
   const air = airSeries(hours, batch.readings ?? [], batch.forecast ?? [], {
@@ -215,6 +227,37 @@ export function courseOf(batch: FermentBatch, nowH: number): Course {
     ambientC: batch.ambientC,
     swingC: batch.swingC ?? USUAL_SWING_C,
   });
+  if (!batch.place) return [{ course: courseIn(batch, nowH, hours, air), weight: 1 }];
+  const outside = { hours, airC: air.celsius, sdC: air.sdC };
+  return surroundingsOf(batch.place, outside, dipsOf(batch, nowH), {
+    startC: batch.startC,
+    tauH: warmingTimeH(batch.volumeL ?? model.volumeL, batch.setting ?? model.setting),
+  })
+    .toSorted((a, b) => b.weight - a.weight)
+    .map(({ weight, airC, sdC }) => ({
+      weight,
+      course: courseIn(batch, nowH, hours, { celsius: airC, sdC, basis: air.basis }),
+    }));
+}
+
+/** Dips that tell of the place: before the vessel was moved, heated or topped up. */
+function dipsOf(batch: FermentBatch, nowH: number): { readonly hour: number; readonly celsius: number }[] {
+  const changedH = (batch.events ?? []).reduce(
+    (first, { type, hour }) =>
+      type === "moved" || type === "heater_on" || type === "topped_up" ? Math.min(first, hour) : first,
+    Infinity,
+  );
+  return (batch.readings ?? [])
+    .filter(
+      ({ where, hour, celsius }) =>
+        where === "liquid" && hour <= nowH && hour <= changedH && celsius > -30 && celsius < 60,
+    )
+    .toSorted((a, b) => a.hour - b.hour)
+    .slice(-MOST_DIPS);
+}
+
+function courseIn(batch: FermentBatch, nowH: number, hours: Float64Array, air: AirSeries): Course {
+  const { model } = batch;
   const { liquidC, tauH } = liquidOf(batch, hours, air.celsius, air.sdC, nowH);
   const length = hours.length;
   const [rate, theta, thetaSd, overheatCH] = [0, 1, 2, 3].map(() => new Float64Array(length)) as [

@@ -1,0 +1,264 @@
+import { stepLiquid } from "./vessel";
+
+/** Where a vessel stands, as a grower says it in a tap. */
+export const PLACE_KINDS = ["unsaid", "shade", "sun", "shed", "cellar", "indoors", "greenhouse"] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+
+/** A place, with how warm it is where that is known, °C. */
+export interface Place {
+  readonly kind: PlaceKind;
+  readonly celsius?: readonly [low: number, high: number];
+}
+
+/**
+ * How a place's own air goes with the air outside: its mean against the day's mean outside, or about a mean of its own, and how much of
+ * day and night comes through. All judged.
+ */
+interface Character {
+  readonly offsetK: number;
+  /** Warmth of its own, °C; `follows` is the share of the season outside that it goes along with. */
+  readonly own?: { readonly celsius: number; readonly follows: number; readonly atLeast: boolean };
+  readonly swing: number;
+  /** How unlike each other such places are, K. */
+  readonly sdK: number;
+}
+
+const CHARACTERS = {
+  shade: { offsetK: 0, swing: 1, sdK: 1 },
+  sun: { offsetK: 3, swing: 1.5, sdK: 2 },
+  shed: { offsetK: 1.8, swing: 0.4, sdK: 1.8 },
+  cellar: { offsetK: 0, own: { celsius: 13, follows: 0.25, atLeast: false }, swing: 0.1, sdK: 2 },
+  indoors: { offsetK: 0, own: { celsius: 20.5, follows: 0, atLeast: true }, swing: 0.2, sdK: 2 },
+  greenhouse: { offsetK: 6, swing: 1.8, sdK: 2.5 },
+  heated: { offsetK: 0, own: { celsius: 24, follows: 0, atLeast: true }, swing: 0.2, sdK: 2 },
+} as const satisfies Record<string, Character>;
+
+/** How often drums of which nobody said where stand in each; judged. */
+const UNSAID: readonly (readonly [keyof typeof CHARACTERS, number])[] = [
+  ["shade", 0.24],
+  ["sun", 0.12],
+  ["shed", 0.2],
+  ["cellar", 0.1],
+  ["indoors", 0.2],
+  ["greenhouse", 0.09],
+  ["heated", 0.05],
+];
+
+/** One way the surroundings may be, over the hours asked for. */
+export interface Surroundings {
+  readonly weight: number;
+  readonly airC: Float64Array;
+  readonly sdC: Float64Array;
+}
+
+/** A temperature that was dipped in the liquid. */
+interface Dip {
+  readonly hour: number;
+  readonly celsius: number;
+}
+
+interface Outside {
+  readonly hours: Float64Array;
+  readonly airC: Float64Array;
+  readonly sdC: Float64Array;
+}
+
+interface Vessel {
+  readonly startC: number | undefined;
+  readonly tauH: number;
+}
+
+interface Guess {
+  readonly weight: number;
+  readonly airC: Float64Array;
+  readonly sdK: number;
+  readonly meanC: number;
+}
+
+/** What a dip may be off besides the place: the thermometer, and layers in the vessel, K. */
+const DIP_SD_K = 1.2;
+/** A dip by slip or of the wrong drum. */
+const WILD_DIP = 0.03;
+const WILD_PER_K = 1 / 40;
+/** Dips nearer than this tell the same of the place, h. */
+const DIPS_REPEAT_H = 24;
+/** Places closer together than this are one, K. */
+const ONE_PLACE_K = 1.3;
+const DAY_H = 24;
+/** A liquid at its start may be anything between the tap and the air, K. */
+const START_SD_K = 4;
+
+/** Mean of the day so far, smoothed over one. */
+function dailyMean({ hours, airC }: Outside): Float64Array {
+  const mean = new Float64Array(hours.length);
+  // The first day's own mean, not its first hour.
+  let [sum, count] = [0, 0];
+  for (let index = 0; index < hours.length && hours[index]! <= DAY_H; index += 1) {
+    sum += airC[index]!;
+    count += 1;
+  }
+  let value = count > 0 ? sum / count : (airC[0] ?? 0);
+  for (let index = 0; index < hours.length; index += 1) {
+    const h = index > 0 ? hours[index]! - hours[index - 1]! : 0;
+    value += (airC[index]! - value) * (1 - Math.exp(-h / DAY_H));
+    mean[index] = value;
+  }
+  return mean;
+}
+
+function airIn({ offsetK, own, swing }: Character, { airC }: Outside, daily: Float64Array): Float64Array {
+  const inside = new Float64Array(airC.length);
+  for (let index = 0; index < airC.length; index += 1) {
+    const mean = daily[index]!;
+    const kept = own ? own.celsius + own.follows * (mean - own.celsius) : mean;
+    const base = (own?.atLeast ? Math.max(kept, mean) : kept) + offsetK;
+    inside[index] = base + swing * (airC[index]! - mean);
+  }
+  return inside;
+}
+
+const meanOf = (values: Float64Array): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+function charactersOf(place: Place): { readonly character: Character; readonly weight: number }[] {
+  const { celsius } = place;
+  if (celsius) {
+    const [low, high] = celsius;
+    const swing = place.kind === "unsaid" ? 0.4 : CHARACTERS[place.kind].swing;
+    const own = { celsius: (low + high) / 2, follows: 0.1, atLeast: false };
+    return [
+      { character: { offsetK: 0, own, swing: Math.min(1, swing), sdK: Math.max(0.8, (high - low) / 3) }, weight: 1 },
+    ];
+  }
+  if (place.kind !== "unsaid") return [{ character: CHARACTERS[place.kind], weight: 1 }];
+  return UNSAID.map(([kind, weight]) => ({ character: CHARACTERS[kind], weight }));
+}
+
+/** The liquid at the dips if it stood in this air, and how much a place warmer by 1 K all along would have warmed it. */
+function atDips(airC: Float64Array, hours: Float64Array, dips: readonly Dip[], { startC, tauH }: Vessel) {
+  const seen: { liquidC: number; perK: number; startLeft: number }[] = [];
+  let celsius = startC ?? airC[0]!;
+  let next = 0;
+  for (let index = 0; index < hours.length && next < dips.length; index += 1) {
+    if (index > 0)
+      celsius = stepLiquid(celsius, airC[index - 1]!, airC[index]!, hours[index]! - hours[index - 1]!, tauH);
+    while (next < dips.length && dips[next]!.hour <= hours[index]! + 0.5) {
+      const startLeft = Math.exp(-dips[next]!.hour / tauH);
+      seen.push({ liquidC: celsius, perK: 1 - startLeft, startLeft });
+      next += 1;
+    }
+  }
+  return seen;
+}
+
+/** A guess after the dips: how well they fit it, and where within its kind it then stands. */
+function afterDips(
+  guess: Guess,
+  { hours }: Outside,
+  dips: readonly Dip[],
+  vessel: Vessel,
+): Guess & { readonly fit: number } {
+  const seen = atDips(guess.airC, hours, dips, vessel);
+  const startSd = vessel.startC === undefined ? START_SD_K : 0.5;
+  let [precision, pull, fit] = [1 / guess.sdK ** 2, 0, 0];
+  seen.forEach(({ liquidC, perK, startLeft }, index) => {
+    const { hour, celsius } = dips[index]!;
+    const repeats = dips.reduce(
+      (sum, other, at) => (at === index ? sum : sum + 0.5 * Math.exp(-Math.abs(other.hour - hour) / DIPS_REPEAT_H)),
+      1,
+    );
+    const variance = (DIP_SD_K ** 2 + (startSd * startLeft) ** 2) * repeats;
+    // One after the other: each dip is foreseen from those before it.
+    const offset = pull / precision;
+    const spread = Math.sqrt(variance + perK ** 2 / precision);
+    const miss = celsius - liquidC - perK * offset;
+    const tame = Math.exp(-((miss / spread) ** 2) / 2) / (spread * Math.sqrt(2 * Math.PI));
+    fit += Math.log((1 - WILD_DIP) * tame + WILD_DIP * WILD_PER_K) / repeats;
+    // A wild dip moves nothing.
+    const believed = ((1 - WILD_DIP) * tame) / ((1 - WILD_DIP) * tame + WILD_DIP * WILD_PER_K);
+    pull += (believed * perK * (celsius - liquidC)) / variance;
+    precision += (believed * perK ** 2) / variance;
+  });
+  const offsetK = pull / precision;
+  return {
+    fit,
+    weight: guess.weight,
+    airC: guess.airC.map((celsius) => celsius + offsetK),
+    sdK: Math.sqrt(1 / precision),
+    meanC: guess.meanC + offsetK,
+  };
+}
+
+/** Mean and spread of some guesses' means, K, their own spreads within. */
+function spreadOf(guesses: readonly Guess[]): {
+  readonly meanC: number;
+  readonly sdK: number;
+  readonly weight: number;
+} {
+  const weight = guesses.reduce((sum, guess) => sum + guess.weight, 0);
+  const meanC = guesses.reduce((sum, guess) => sum + guess.weight * guess.meanC, 0) / weight;
+  const variance = guesses.reduce(
+    (sum, guess) => sum + guess.weight * (guess.sdK ** 2 + (guess.meanC - meanC) ** 2),
+    0,
+  );
+  return { meanC, sdK: Math.sqrt(variance / weight), weight };
+}
+
+/** Guesses parted into at most so many groups by their warmth, where the parting leaves least spread in each. */
+function grouped(guesses: readonly Guess[], most: number): Guess[][] {
+  const sorted = guesses.toSorted((a, b) => a.meanC - b.meanC);
+  if (sorted.length < 2 || most < 2) return [sorted];
+  const { sdK } = spreadOf(sorted);
+  const within = Math.min(...sorted.map((guess) => guess.sdK));
+  if (sdK < Math.max(ONE_PLACE_K, 1.25 * within)) return [sorted];
+  const cost = (group: readonly Guess[]) => {
+    const { sdK: sd, weight } = spreadOf(group);
+    return weight * sd ** 2;
+  };
+  let best = [sorted];
+  let least = Infinity;
+  for (let first = 1; first < sorted.length; first += 1) {
+    const two = [sorted.slice(0, first), sorted.slice(first)];
+    if (most === 2 || sorted.length === 2) {
+      const total = cost(two[0]!) + cost(two[1]!);
+      if (total < least) [best, least] = [two, total];
+      continue;
+    }
+    for (let second = first + 1; second < sorted.length; second += 1) {
+      const three = [two[0]!, sorted.slice(first, second), sorted.slice(second)];
+      const total = three.reduce((sum, group) => sum + cost(group), 0);
+      if (total < least) [best, least] = [three, total];
+    }
+  }
+  return best;
+}
+
+const MOST_GROUPS = 3;
+/** What hardly can be is left out. */
+const LEAST_WEIGHT = 0.01;
+
+/**
+ * The surroundings a vessel may stand in, as few groups of like warmth with their chances: from where it was said to stand, and from what
+ * was dipped in its liquid, which tells the place once the vessel has had time to take its warmth on.
+ * @param outside air outside at ascending hours, °C, with how unsure it is, K
+ * @param dips in the order of the clock, before anything was done to the vessel's warmth
+ */
+export function surroundingsOf(place: Place, outside: Outside, dips: readonly Dip[], vessel: Vessel): Surroundings[] {
+  const daily = dailyMean(outside);
+  const guesses = charactersOf(place).map(({ character, weight }): Guess => {
+    const airC = airIn(character, outside, daily);
+    return { weight, airC, sdK: character.sdK, meanC: meanOf(airC) };
+  });
+  const fitted = guesses.map((guess) => afterDips(guess, outside, dips, vessel));
+  const best = Math.max(...fitted.map(({ fit }) => fit));
+  const weighed = fitted.map((guess) => ({ ...guess, weight: guess.weight * Math.exp(guess.fit - best) }));
+  const total = weighed.reduce((sum, { weight }) => sum + weight, 0);
+  const kept = weighed.filter(({ weight }) => weight / total >= LEAST_WEIGHT);
+  const keptTotal = kept.reduce((sum, { weight }) => sum + weight, 0);
+  return grouped(kept, MOST_GROUPS).map((group) => {
+    const { sdK, weight } = spreadOf(group);
+    const airC = new Float64Array(outside.hours.length);
+    for (const guess of group)
+      for (let index = 0; index < airC.length; index += 1) airC[index]! += (guess.weight / weight) * guess.airC[index]!;
+    return { weight: weight / keptTotal, airC, sdC: outside.sdC.map((sd) => Math.hypot(sd, sdK)) };
+  });
+}

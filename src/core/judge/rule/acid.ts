@@ -1,0 +1,193 @@
+import { minimumAgeD } from "../../book/recipe";
+import { isNear, readyWords, signReason, warmthReason, type Evidence } from "../evidence";
+import type { PhItem } from "../log";
+import { canBeSoured, phReasons } from "../phEvidence";
+import type { VerdictReason } from "../reasons";
+import type { Judged } from "../judged";
+import { contextOf, judged, readyInARow, signsByLook, type RuleContext } from "./context";
+
+/** A strip's steps are coarse: one reading of it says no more than that it is about there. */
+const STRIP_CLEAR = 0.4;
+/** One reading of a meter so far below the target needs no second. */
+const METER_CLEAR = 0.15;
+/** Readings so far above the others of a ferment that has soured are the instrument's. */
+const OFF_PH = 0.5;
+/** A meter out of true may read so much too high; a ferment that rests there, and smells sour look after look, is as sour as it gets. */
+const NEAR_PH = 0.35;
+const REST_H = 36;
+/** Without a pH so many sour looks in a row stand for it. */
+const SOUR_LOOKS = 3;
+const SOUR_LOOKS_UNSURE = 5;
+const OPEN = 0.5;
+/** It keeps for weeks, so a few days' wait cost nothing: where its hours say that it is early, one look more is waited for. */
+const LIKELY = 0.8;
+const LOW_LOOKS_UNSURE = 3;
+/** A pH that still stands so far above its target after two weeks in the warm is stuck. */
+const STUCK = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18, apartH: 36, fallPerDay: 0.04 } as const;
+const READ_AGAIN_H = 20;
+const LEAST_PH_READ_H = 96;
+const READ_EVERY_H = 48;
+const NO_STRIP_H = 48;
+
+/** What the readings say together: sour enough, not yet, at odds with each other, or nothing. */
+interface Sourness {
+  readonly isSour: boolean;
+  /** One reading that says so, and no second yet. */
+  readonly isHalf: boolean;
+  readonly lowLooks: number;
+  /** It has come to rest a little above the target, further than a meter out of true can tell. */
+  readonly restsNear: boolean;
+  /** Readings that rose after it had soured: a meter that drifts, stands dry, or was read in the wrong place. */
+  readonly rose: { readonly one: number; readonly other: number } | null;
+  readonly last: PhItem | null;
+}
+
+function sournessOf(looks: RuleContext["looks"], target: number): Sourness {
+  const all = looks.flatMap(({ ph, hour }) => ph.filter(canBeSoured).map((reading) => ({ reading, look: hour })));
+  const last = all.at(-1)?.reading ?? null;
+  const isLow = ({ value }: PhItem) => value <= target;
+  const isFarBelow = ({ value, instrument }: PhItem) =>
+    value <= target - (instrument === "strip" ? STRIP_CLEAR : METER_CLEAR);
+  const low = all.filter(({ reading }) => isLow(reading));
+  const lowLooks = new Set(low.map(({ look }) => look)).size;
+  // The last few readings decide, by their middle: one slip turns nothing round.
+  const recent = all
+    .slice(-3)
+    .map(({ reading }) => reading.value)
+    .toSorted((a, b) => a - b);
+  const middle = recent[Math.floor((recent.length - 1) / 2)] ?? Infinity;
+  const firstLowH = low[0]?.look ?? Infinity;
+  const highAfter = all.filter(({ reading, look }) => look > firstLowH && reading.value > target + OFF_PH).at(-1);
+  const rose = highAfter && lowLooks >= 1 ? { one: low[0]!.reading.value, other: highAfter.reading.value } : null;
+  const isSour =
+    (lowLooks >= 2 && (middle <= target || rose !== null)) || (lowLooks >= 1 && last !== null && isFarBelow(last));
+  // A sour drum's pH never rises: of several readings the lowest that another bears out is the batch's, the rest is the meter's.
+  const falling = all.map(({ reading }) => reading.value).toSorted((a, b) => a - b);
+  const borneOut = falling.find((value, index) => (falling[index + 1] ?? Infinity) - value <= NEAR_PH);
+  const restsNear =
+    !isSour &&
+    borneOut !== undefined &&
+    borneOut <= target + NEAR_PH &&
+    all.length >= 2 &&
+    last!.hour - all[0]!.look >= REST_H;
+  return { isSour, isHalf: !isSour && low.length > 0, lowLooks, restsNear, rose, last };
+}
+
+/** Two readings days apart that stand high and hardly fall, in the warm, of a ferment that does not smell sour. */
+function isStuck(
+  { input, looks, nowH }: RuleContext,
+  target: number,
+  sourLooks: number,
+): { readonly ph: number; readonly hour: number } | null {
+  const { forecast } = input;
+  const all = looks.flatMap(({ ph }) => ph);
+  const last = all.at(-1);
+  if (!last || sourLooks > 0 || last.value <= target + STUCK.aboveTarget) return null;
+  if (all.some(({ value }) => value <= target)) return null;
+  if (last.hour - forecast.stageFromH < STUCK.afterH || nowH - last.hour > 7 * 24) return null;
+  if (forecast.meanLiquidC24h <= STUCK.warmerThanC || forecast.liquidSdC > 3) return null;
+  const before = all.findLast(({ hour }) => last.hour - hour >= STUCK.apartH);
+  if (!before || before.value <= target + STUCK.aboveTarget) return null;
+  const perDay = ((before.value - last.value) / (last.hour - before.hour)) * 24;
+  return perDay < STUCK.fallPerDay ? { ph: last.value, hour: last.hour } : null;
+}
+
+/** The rule of acid ferments: least days, a pH that a second look bears out, a sour clean smell. */
+export function judgeAcid(evidence: Evidence, target: number): Judged {
+  const { input } = evidence;
+  const context = contextOf(input);
+  const { nowH, recipe, looks, opened } = context;
+  const { forecast } = input;
+  const smells = signsByLook(looks, ["smell", "film", "liquid"]);
+  const sourLooks = readyInARow(signsByLook(looks, ["smell"]));
+  const ready = Math.max(
+    sourLooks,
+    recipe.cues.some(({ kind, says }) => kind !== "smell" && says === "ready") ? readyInARow(smells) : 0,
+  );
+  const { isSour, isHalf, lowLooks, restsNear, rose, last } = sournessOf(looks, target);
+  const reasons: VerdictReason[] = [
+    ...(rose && !isSour ? [{ code: "ph-at-odds", ...rose } as const] : phReasons(input, target)),
+    ...(rose && isSour ? [{ code: "ph-rose", ...rose } as const] : []),
+    ...signReason(evidence),
+    warmthReason(input),
+  ];
+  const stuck = isStuck(context, target, sourLooks);
+  if (stuck)
+    return judged(
+      "stuck",
+      [
+        { code: "ph-stuck", ph: stuck.ph, days: stuck.hour / 24, meanC: forecast.meanLiquidC24h },
+        ...reasons.filter(({ code }) => code !== "warmth"),
+      ],
+      "feed",
+      nowH,
+    );
+  const youngD = minimumAgeD(recipe);
+  const youngH = youngD * 24;
+  if ((isSour || isHalf) && nowH < youngH)
+    return judged(
+      "near",
+      [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: true }, ...reasons],
+      "repeat-ph",
+      youngH,
+    );
+  if (nowH >= youngH) {
+    const isLikely = opened >= LIKELY;
+    const bySmell = last === null && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
+    const byRest = restsNear && ready >= SOUR_LOOKS;
+    const byPh = isSour && ready > 0 && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
+    if (byPh || (isHalf && ready >= SOUR_LOOKS) || bySmell || byRest) {
+      const isPast = forecast.probabilityPast > 0.6;
+      return judged(
+        isPast ? "past" : "ready",
+        [
+          ...(bySmell ? [{ code: "by-nose-alone" } as const] : []),
+          ...(byRest ? [{ code: "ph-rests-near", ph: last!.value, target } as const] : []),
+          ...reasons,
+        ],
+        "strain",
+        nowH,
+      );
+    }
+    if (isSour && ready > 0)
+      return judged(
+        "near",
+        [{ code: "second-look", what: "ph" }, ...reasons],
+        "repeat-ph",
+        Math.max(nowH, last!.hour + READ_EVERY_H),
+      );
+    if (isSour)
+      return judged(
+        "near",
+        [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
+        "smell",
+        Math.max(nowH, againAfter(looks)),
+      );
+    if (isHalf)
+      return judged(
+        "near",
+        [{ code: "second-look", what: "ph" }, ...reasons],
+        "repeat-ph",
+        Math.max(nowH, last!.hour + READ_AGAIN_H),
+      );
+  }
+  const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
+  const likelyH = forecast.window.start.p50 ?? forecast.nextCheckH;
+  const isClose = isNear(input) || forecast.probabilityReady >= OPEN;
+  // Nobody who reads no pH for days past its time has a strip: then the nose has to do.
+  const act = last === null && nowH > youngH + NO_STRIP_H ? "smell" : "read-ph";
+  const soonH = Math.max(nowH, youngH, likelyH, last ? last.hour + READ_EVERY_H : LEAST_PH_READ_H);
+  return judged(
+    isClose ? "near" : "early",
+    [...missing, ...reasons],
+    act,
+    act === "smell" ? Math.max(nowH, againAfter(looks)) : soonH,
+  );
+}
+
+const SMELL_AGAIN_H = 20;
+/** When a smell is asked for again after the last one. */
+function againAfter(looks: RuleContext["looks"]): number {
+  const last = looks.findLast(({ words }) => words.some((word) => word.kind === "smell"));
+  return last ? last.hour + SMELL_AGAIN_H : 0;
+}

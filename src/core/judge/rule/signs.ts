@@ -1,0 +1,136 @@
+import { minimumAgeD, type Recipe } from "../../book/recipe";
+import type { SignKind } from "../../book/words";
+import { isNear, readyWords, signReason, warmthReason, type Evidence } from "../evidence";
+import type { VerdictReason } from "../reasons";
+import type { Judged } from "../judged";
+import { contextOf, judged, type RuleContext } from "./context";
+import type { ReadSign } from "./looks";
+
+/** Two marks of readiness, of different kinds or at two looks, and none against; three where its hours say that it is early. */
+const MARKS = 2;
+const MARKS_UNSURE = 3;
+const MARKS_EARLY = 5;
+/** What keeps for weeks can wait until it is likely open; a juice is past in days. */
+const OPENED = { drawn: { likely: 0.75, maybe: 0.5 }, other: { likely: 0.8, maybe: 0.5 } } as const;
+/** Before it is used somebody must have smelt it so lately, h. */
+const SMELT_WITHIN_H = 48;
+/** Signs of a soak hold for as long as it takes to change; of a juice some days. */
+const HOLDS_H = { drawn: 72, shell: 240, soak: 480, char: 480, bed: 120, other: 72 } as const;
+const CLOSED = { bySign: 0.1, alone: 0.6 } as const;
+const PEAK_SPAN_H = 12;
+const LOOK_AGAIN_H = 20;
+/** Vinegar that has spent itself on shell stands above this; below the other it has acid left. */
+const SHELL_PH = { spent: 5.2, sour: 4 } as const;
+
+interface Marks {
+  readonly ready: number;
+  /** Kinds of sign whose newest word says not yet, or past. */
+  readonly against: readonly ReadSign[];
+}
+
+/** Marks by kind of sign: how many looks in a row say ready, and what the newest word of each kind says. */
+function marksOf(looks: RuleContext["looks"], kinds: readonly SignKind[]): Marks {
+  let ready = 0;
+  const against: ReadSign[] = [];
+  for (const kind of kinds) {
+    const signs = looks.flatMap((look) => {
+      const of = look.signs.filter(({ sign }) => sign.kind === kind);
+      return of.length > 0 ? [of] : [];
+    });
+    let row = 0;
+    for (const of of signs.toReversed()) {
+      if (!of.some(({ says }) => says === "ready")) break;
+      row += 1;
+    }
+    ready += row;
+    const other = signs.at(-1)?.find(({ says }) => says === "not-yet");
+    if (row === 0 && other) against.push(other);
+  }
+  return { ready, against };
+}
+
+function holdsH({ readiness }: Recipe): number {
+  if (readiness.type === "fresh") return HOLDS_H.other;
+  const { cls } = readiness.model;
+  return cls in HOLDS_H ? HOLDS_H[cls as keyof typeof HOLDS_H] : HOLDS_H.other;
+}
+
+/** The rule of what goes by days and signs: least days, two marks, none against them. */
+export function judgeSigns(evidence: Evidence): Judged {
+  const { input } = evidence;
+  const { looks, nowH, recipe, opened } = contextOf(input);
+  const { forecast } = input;
+  const recent = looks.filter(({ hour }) => nowH - hour <= holdsH(recipe));
+  const kinds = [
+    ...new Set(recipe.cues.filter(({ says }) => says === "ready" || says === "not-yet").map(({ kind }) => kind)),
+  ];
+  const marks = marksOf(recent, kinds);
+  const shell = shellReason(evidence, recent);
+  const reasons: VerdictReason[] = [...(shell ? [shell.reason] : []), ...signReason(evidence), warmthReason(input)];
+  const youngD = minimumAgeD(recipe);
+  const youngH = youngD * 24;
+  const pastSigns = recent.flatMap(({ signs }) => signs).filter(({ says }) => says === "past");
+  const isPastBySign = pastSigns.length > 0 && marks.ready === 0 && forecast.probabilityPast > CLOSED.bySign;
+  if (isPastBySign || pastSigns.length >= 2 || (forecast.probabilityPast > CLOSED.alone && marks.ready === 0))
+    return judged("past", [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], "strain", nowH);
+  const isDrawn = recipe.readiness.type === "ripens" && recipe.readiness.model.cls === "drawn";
+  const ready = marks.ready + (shell?.mark ?? 0);
+  const chance = isDrawn ? OPENED.drawn : OPENED.other;
+  const isOpen = opened >= chance.likely;
+  const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
+  const isReady = ready >= needs + 2 * marks.against.length && (shell?.mark ?? 0) >= 0;
+  const lastLookH = recent.at(-1)?.hour ?? -Infinity;
+  if (isReady && nowH < youngH)
+    return judged(
+      "near",
+      [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: false }, ...reasons],
+      "smell",
+      youngH,
+    );
+  const smeltH = looks.findLast(({ words }) => words.some(({ kind }) => kind === "smell"))?.hour ?? -Infinity;
+  if (isReady && nowH - smeltH > SMELT_WITHIN_H && recipe.cues.some(({ kind }) => kind === "smell"))
+    return judged("near", [{ code: "smell-first" }, ...reasons], "smell", nowH);
+  if (isReady) {
+    const peak = forecast.window.peak.p50;
+    return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
+  }
+  const isHalf = ready > 0 && marks.against.length === 0 && nowH >= youngH;
+  if (isHalf)
+    return judged(
+      "near",
+      [{ code: "second-look", what: "look" }, ...reasons],
+      "look",
+      Math.max(nowH, lastLookH + LOOK_AGAIN_H),
+    );
+  const fromH = Math.max(youngH, forecast.window.start.p50 ?? forecast.nextCheckH);
+  if (isOpen && nowH >= youngH)
+    return judged(
+      "near",
+      [...(marks.against.length > 0 ? [] : [{ code: "sign-missing", words: readyWords(input) } as const]), ...reasons],
+      "smell",
+      Math.max(nowH, lastLookH + 2 * LOOK_AGAIN_H),
+    );
+  return judged(
+    isNear(input) ? "near" : "early",
+    reasons,
+    "smell",
+    Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(fromH, nowH + 14 * 24)),
+  );
+}
+
+/** What the pH of shell in vinegar says: spent, or sour still. */
+function shellReason(
+  { input }: Evidence,
+  looks: RuleContext["looks"],
+): { readonly reason: VerdictReason; readonly mark: number } | null {
+  const { readiness } = input.recipe;
+  if (readiness.type !== "ripens" || readiness.model.cls !== "shell") return null;
+  const last = looks.flatMap(({ ph }) => ph).at(-1);
+  if (!last) return null;
+  const isSpent = last.value >= SHELL_PH.spent;
+  const isSour = last.value < SHELL_PH.sour;
+  return {
+    reason: { code: "shell-ph", ph: last.value, says: isSpent ? "acid-spent" : isSour ? "acid-left" : "between" },
+    mark: isSpent ? 1 : isSour ? -1 : 0,
+  };
+}
