@@ -21,6 +21,7 @@ import { FERMENT_MODELS } from "../src/core/ferment/models";
 import type { FermentModel } from "../src/core/ferment/models/types";
 import { forecast, type Forecast } from "../src/core/ferment/outlook/forecast";
 import { courseOf, horizonOf } from "../src/core/ferment/temperature/course";
+import { chanceFrom, type Chance } from "./chance";
 
 const EACH = Number(process.argv[2] ?? 150);
 const SPOILED_SHARE = 0.05;
@@ -55,24 +56,6 @@ const WRONG: World = {
   volumeSd: 0.4,
   rateNoiseSd: 0.12,
 };
-
-/** Repeatable chance (mulberry32). */
-function chanceFrom(seed: number) {
-  let state = seed | 0;
-  const uniform = () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
-  const pick = <T>(items: readonly T[], weights: readonly number[]): T => {
-    let left = uniform() * weights.reduce((sum, weight) => sum + weight, 0);
-    return items[weights.findIndex((weight) => (left -= weight) <= 0)] ?? items.at(-1)!;
-  };
-  return { uniform, normal, pick, between: (low: number, high: number) => low + (high - low) * uniform() };
-}
-type Chance = ReturnType<typeof chanceFrom>;
 
 const HOURS_MOST = 5400;
 

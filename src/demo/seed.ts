@@ -385,9 +385,9 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     labourMin: 45,
   });
   for (const [hoursAgo, celsius, ph] of [
-    [242, 17, 5.85],
-    [122, 17.5, 5.4],
-    [28, 18, 4.75],
+    [242, 17, 5.6],
+    [122, 17.5, 4.7],
+    [28, 18, 4.1],
   ] as const) {
     await tell.log(`e2 t ${hoursAgo}`, extract, hoursAgo, { kind: "temperature", celsius });
     await tell.log(

@@ -69,17 +69,23 @@ async function main(): Promise<void> {
       if (once && fromH < ageH && act !== "look" && act !== "read-ph") await log(ageH - fromH, { kind: "act", act });
     for (const part of [0.8, 0.5, 0.2]) await log(ageH * part, { kind: "temperature", celsius: STANDS_C });
     const target = phTarget(recipe);
-    for (let reading = 0; target !== null && reading < 2; reading += 1)
-      await log(0.2, {
-        kind: "ph",
-        value: Number((target - 0.2).toFixed(2)),
-        instrument: "meter",
-        spot: "mid-depth",
-        settled: true,
-      });
-    for (const kind of SIGN_KINDS) {
-      const ready = recipe.cues.find((cue) => cue.kind === kind && cue.says === "ready");
-      if (ready) await log(0.1, { kind, word: ready.word });
+    // Seen at two looks, as a sign is believed: a bloom's hours apart, the others' a day.
+    for (const hoursAgo of [recipe.family === "bloom" ? 3 : 20, 0.1].filter((hours) => hours < ageH)) {
+      if (target !== null)
+        await log(hoursAgo, {
+          kind: "ph",
+          value: Number((target - 0.2).toFixed(2)),
+          instrument: "meter",
+          spot: "mid-depth",
+          settled: true,
+        });
+      for (const kind of SIGN_KINDS) {
+        const ready = recipe.cues.find((cue) => cue.kind === kind && cue.says === "ready");
+        if (ready) await log(hoursAgo, { kind, word: ready.word });
+      }
+      // Nothing is strained that nobody smelt.
+      if (!recipe.cues.some(({ kind, says }) => kind === "smell" && says === "ready"))
+        await log(hoursAgo, { kind: "smell", word: "earthy" });
     }
     if (recipe.family === "char") await log(0.1, { kind: "sunk", value: 95 });
   }

@@ -35,9 +35,9 @@ describe("where it stands", () => {
     press("Change the place");
     const keep = screen.getByRole("button", { name: "Keep this warmth" });
     expect(keep).toBeDisabled();
-    fireEvent.change(screen.getByRole("textbox", { name: /At night about/ }), { target: { value: "64" } });
+    fireEvent.change(screen.getByRole("spinbutton", { name: /At night about/ }), { target: { value: "64" } });
     expect(keep).toBeDisabled();
-    fireEvent.change(screen.getByRole("textbox", { name: /By day about/ }), { target: { value: "72" } });
+    fireEvent.change(screen.getByRole("spinbutton", { name: /By day about/ }), { target: { value: "72" } });
     press("Keep this warmth");
     await waitFor(() => expect(actions.sayPlace).toHaveBeenCalled());
     const [sent] = (actions.sayPlace as jest.Mock).mock.calls[0] as [{ lowC: number; highC: number }];

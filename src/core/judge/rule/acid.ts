@@ -132,6 +132,9 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
       youngH,
     );
   if (nowH >= youngH) {
+    // Two readings of the same hours that can't both be right are read a third time before either is believed.
+    if (evidence.phAtOdds && lowLooks < 2)
+      return judged("near", [evidence.phAtOdds, ...reasons.filter(({ code }) => code !== "ph")], "repeat-ph", nowH);
     const isLikely = opened >= LIKELY;
     const bySmell = last === null && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
     const byRest = restsNear && ready >= SOUR_LOOKS;
