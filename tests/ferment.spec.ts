@@ -67,14 +67,18 @@ test("peaks tonight: the window, the hours fit for it, and the head that says no
   );
 });
 
-test("spoils: held on one bad smell, not lifted by a good one, thrown out on a second", async ({ page }) => {
+test("spoils: held on one bad look, which two taps don’t make two, thrown out on a second", async ({ page }) => {
   await openBatch(page, "Sour drum");
   const log = await logIn(page);
+  await log.getByLabel("When").selectOption({ label: "2 h ago" });
   await log.getByRole("button", { name: /^putrid/ }).click();
   await expect(log.getByText("Held back", { exact: true })).toBeVisible();
-  await expect(log.getByText(/Do not apply it. Smell again/)).toBeVisible();
-  await log.getByRole("button", { name: /^cidery/ }).click();
-  await expect(log.getByText(/A better smell later does not lift this/)).toBeVisible();
+  await expect(log.getByText(/Not used until this is settled/)).toBeVisible();
+  await log.getByLabel("When").selectOption({ label: "2 h ago" });
+  await log.getByRole("button", { name: /^sulphur/ }).click();
+  await expect(log.getByText(/Smells sulphur/)).toBeVisible();
+  await expect(log.getByText("Held back", { exact: true })).toBeVisible();
+  await log.getByLabel("When").selectOption({ label: "just now" });
   await log.getByRole("button", { name: /^putrid/ }).click();
   await closed(page);
   await expect(page.getByText("Hot compost, away from water. Never on a crop.")).toBeVisible();

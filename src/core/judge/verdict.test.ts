@@ -336,12 +336,18 @@ describe("what goes by days and signs", () => {
 });
 
 describe("what hardly moves", () => {
-  const cold = { meanRate24h: 0.2, meanLiquidC24h: 8, stuck: { ...MOVING, chanceCold: 0.9 } };
+  const cold = {
+    meanRate24h: 0.2,
+    meanLiquidC24h: 8,
+    stuck: { ...MOVING, chanceCold: 0.9 },
+    window: { start: near(900), peak: near(950), end: NEVER, crash: NEVER },
+  };
   it("is stuck in the cold from half a day on, and wants warmth now", () => {
     const verdict = of("plant-juice", 12, [], cold);
     expect(verdict).toMatchObject({ state: "stuck", next: { act: "warm", hour: 12 } });
     expect(verdict.reasons[0]).toMatchObject({ code: "cold", meanC: 8, rate: 0.2, comfortLowC: 18 });
     expect(of("plant-juice", 11, [], cold).state).not.toBe("stuck");
+    expect(of("plant-juice", 12, [], { ...cold, window: told().window }).state).not.toBe("stuck");
   });
   it("is not told so where a place that it may stand in is warmer, or where it plainly moves", () => {
     expect(of("plant-juice", 12, [], { ...cold, stuck: { ...MOVING, chanceCold: 0.7 } }).state).not.toBe("stuck");

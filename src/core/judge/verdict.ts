@@ -20,6 +20,8 @@ const SURE = 0.8;
 const KNOWN_K = 2;
 const LIKELY = 0.55;
 const LEAST_AGE_H = 12;
+/** Further off than so many times the days that growers give it. */
+const FAR_TIMES = 2.5;
 /** From this chance on a window is taken to be open, or to have been. */
 const OPEN = 0.25;
 /** After one bad look it is smelt again in so many hours. */
@@ -60,7 +62,10 @@ function standingStill(evidence: Evidence): Judged | null {
   if (recipe.readiness.type === "fresh" || nowH < LEAST_AGE_H || isMoving(evidence)) return null;
   if (forecast.probabilityReady >= OPEN || forecast.probabilityPast >= OPEN) return null;
   const tooHot = codes.includes("too_hot_now") || codes.includes("overheated");
-  const cold = chanceCold > SURE && !tooHot;
+  // What comes in some weeks all the same is slow, not stuck.
+  const opensH = forecast.window.start.p50;
+  const isFar = opensH === null || opensH - nowH > FAR_TIMES * recipe.readiness.model.daysRuleH;
+  const cold = chanceCold > SURE && isFar && !tooHot;
   const noBloom = codes.includes("cold_no_bloom") && chanceNever > (forecast.liquidSdC < KNOWN_K ? LIKELY : SURE);
   if (!tooHot && !cold && !noBloom) return null;
   const figures = {

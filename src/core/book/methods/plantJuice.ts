@@ -4,7 +4,7 @@ import { basis, fixedDose, perBasis } from "../amounts";
 import { stage, ripens } from "../lines";
 import type { Range } from "../range";
 
-const READINESS = ripens(SUGAR_DRAWN);
+const READINESS = ripens(SUGAR_DRAWN, 5);
 
 const USES: readonly UseRate[] = [
   {

@@ -60,6 +60,7 @@ export interface BeliefOptions {
 /** Priors are widened by so much, since the model is wrong in ways that nobody knows; measured in `bench/ferment`. */
 export const SHIPPED_SPREAD = 1.25;
 const U_SPAN_SD = 2.8;
+const FEW_NODES = 9;
 const V_SPAN_SD = 2.2;
 /** A report this much rarer than a random one would be should be taken again. */
 const UNLIKELY = 0.15;
@@ -92,9 +93,9 @@ const spaced = (count: number, spanSd: number, mean: number, sd: number): Node[]
     }),
   );
 
-function secondNodes(model: FermentModel, isFew: boolean): Node[] {
+function secondNodes(model: FermentModel, count: number): Node[] {
   const sd = model.prior.secondSd;
-  if (model.cls !== "acid") return spaced(isFew ? 5 : 7, V_SPAN_SD, 0, sd);
+  if (model.cls !== "acid") return spaced(count, V_SPAN_SD, 0, sd);
   const { chance, meanShiftPh, sdPh } = model.stuck;
   return scaled(
     FLOOR_SHIFTS.map((value, index) => {
@@ -182,7 +183,8 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     const start = starts.push({ shiftH, batch: there, course }) - 1;
     const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
     if (shiftH === 0 && start === 0) priorSd = sd;
-    const count = (isFew ? 15 : 17) - (possible.length > 1 ? 6 : 0);
+    // Several pasts share the grid's nodes: what they leave open is wider than its steps.
+    const count = possible.length > 1 ? FEW_NODES : isFew ? 15 : 17;
     uStep = (2 * U_SPAN_SD * sd) / (count - 1);
     const run = runnerFor(there, course);
     const at = (hour: number) => Math.max(0, hour + shiftH);
@@ -190,8 +192,9 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     const indexOf = new Map(taken.map((observation, index) => [observation, index]));
     const moved = telling.map((observation) => ({ ...observation, hour: at(observation.hour) }));
     const weights = weightsOf(moved, model);
+    const seconds = secondNodes(model, possible.length > 1 ? 3 : isFew ? 5 : 7);
     for (const u of spaced(count, U_SPAN_SD, priorMean, sd))
-      for (const v of secondNodes(model, isFew)) {
+      for (const v of seconds) {
         const prior = startWeight * u.weight * v.weight;
         if (prior < LEAST_PRIOR) continue;
         const path = run(u.value, v.value, featureHours);

@@ -10,8 +10,10 @@ import type { ReadSign } from "./looks";
 const MARKS = 2;
 const MARKS_UNSURE = 3;
 const MARKS_EARLY = 5;
-/** What keeps for weeks can wait until it is likely open; a juice is past in days. */
-const OPENED = { drawn: { likely: 0.75, maybe: 0.5 }, other: { likely: 0.8, maybe: 0.5 } } as const;
+/** What keeps for weeks can wait until it is likely open; a juice or a dung ferment is past in days. */
+const OPENED = { short: { likely: 0.62, maybe: 0.4 }, long: { likely: 0.8, maybe: 0.5 } } as const;
+/** A window that stays open for less than so many times what it took to open is a short one. */
+const SHORT = 2;
 /** Before it is used somebody must have smelt it so lately, h. */
 const SMELT_WITHIN_H = 48;
 /** Signs of a soak hold for as long as it takes to change; of a juice some days. */
@@ -73,9 +75,10 @@ export function judgeSigns(evidence: Evidence): Judged {
   const isPastBySign = pastSigns.length > 0 && marks.ready === 0 && forecast.probabilityPast > CLOSED.bySign;
   if (isPastBySign || pastSigns.length >= 2 || (forecast.probabilityPast > CLOSED.alone && marks.ready === 0))
     return judged("past", [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], "strain", nowH);
-  const isDrawn = recipe.readiness.type === "ripens" && recipe.readiness.model.cls === "drawn";
+  const { start, end } = forecast.window;
+  const isShort = start.p50 !== null && end.p50 !== null && end.p50 - start.p50 < SHORT * start.p50;
   const ready = marks.ready + (shell?.mark ?? 0);
-  const chance = isDrawn ? OPENED.drawn : OPENED.other;
+  const chance = isShort ? OPENED.short : OPENED.long;
   const isOpen = opened >= chance.likely;
   const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
   const isReady = ready >= needs + 2 * marks.against.length && (shell?.mark ?? 0) >= 0;
