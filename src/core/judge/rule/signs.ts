@@ -11,7 +11,7 @@ const MARKS = 2;
 const MARKS_UNSURE = 3;
 const MARKS_EARLY = 5;
 /** What keeps for weeks can wait until it is likely open; a juice or a dung ferment is past in days. */
-const OPENED = { short: { likely: 0.62, maybe: 0.4 }, long: { likely: 0.8, maybe: 0.5 } } as const;
+const OPENED = { short: { likely: 0.55, maybe: 0.35 }, long: { likely: 0.8, maybe: 0.5 } } as const;
 /** A window that stays open for less than so many times what it took to open is a short one. */
 const SHORT = 2;
 /** Before it is used somebody must have smelt it so lately, h. */
