@@ -12,6 +12,7 @@ import type { Look } from "@/core/judge/nextLook";
 import { holdOnAir } from "@/core/judge/holdOnAir";
 import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
+import { meaningOf, type SignMeaning } from "@/core/judge/rule/looks";
 import type { NextAct } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
@@ -44,7 +45,7 @@ export interface MarkTimes {
 export interface WordChoice {
   readonly kind: SignKind;
   readonly word: string;
-  readonly says: "not-yet" | "ready" | "past" | "failed" | null;
+  readonly says: SignMeaning | null;
 }
 
 /** A running batch as the yard and its own page show it. */
@@ -136,7 +137,7 @@ function wordChoices(recipe: Recipe): WordChoice[] {
     SIGN_WORDS[kind].map((word): WordChoice => ({
       kind,
       word,
-      says: recipe.cues.find((cue) => cue.kind === kind && cue.word === word)?.says ?? null,
+      says: meaningOf(recipe, { kind, word })?.says ?? null,
     })),
   );
   return [...choices.filter(({ says }) => says !== null), ...choices.filter(({ says }) => says === null)];

@@ -33,7 +33,13 @@ const KIND_WORDS: Record<SignKind, string> = {
   warmth: "Warmth",
   lens: "A drop under the lens",
 };
-const SAYS_WORDS = { "ready": "ready", "not-yet": "not yet", "past": "past", "failed": "failed" } as const;
+const SAYS_WORDS = {
+  "ready": "ready",
+  "not-yet": "not yet",
+  "past": "past",
+  "failed": "failed",
+  "warns": "doubtful",
+} as const;
 
 export interface SectionProps {
   readonly busy: boolean;

@@ -179,7 +179,12 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
   const isClose = isNear(input) || forecast.probabilityReady >= OPEN;
   // Nobody who reads no pH for days past its time has a strip: then the nose has to do.
   const act = last === null && nowH > youngH + NO_STRIP_H ? "smell" : "read-ph";
-  const soonH = Math.max(nowH, youngH, likelyH, last ? last.hour + READ_EVERY_H : LEAST_PH_READ_H);
+  const soonH = Math.max(
+    nowH,
+    youngH,
+    likelyH,
+    last ? last.hour + (opened >= OPEN ? READ_AGAIN_H : READ_EVERY_H) : LEAST_PH_READ_H,
+  );
   return judged(
     isClose ? "near" : "early",
     [...missing, ...reasons],
