@@ -22,11 +22,8 @@ const RECIPES = Object.fromEntries(METHODS.map(({ name, method, school }) => [na
 const WANTED: Partial<Record<string, Wanted>> = {
   "read-ph": "ph",
   "repeat-ph": "ph",
-  "calibrate": "ph",
   "smell": "smell",
   "look": "look",
-  "look-again": "look",
-  "smell-other": "smell",
 };
 
 /** A grower who does what Ruchka's verdict says. */

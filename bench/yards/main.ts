@@ -43,7 +43,6 @@ interface Yard {
   readonly place: Place | undefined;
   readonly station: readonly TemperaturePoint[] | null;
   readonly usual: { readonly meanC: number; readonly swingC: number };
-  readonly outsideMeanC: number;
 }
 
 function visitsOf(
@@ -112,7 +111,6 @@ function drawYard(name: DrumName, world: World, seed: number): Yard {
       ? [...weather.airC].map((celsius, hour) => ({ hour, celsius: Math.round(celsius * 10) / 10 }))
       : null,
     usual: { meanC: weather.meanC + 1.5 * chance.normal(), swingC: weather.swingC },
-    outsideMeanC: weather.meanC,
   };
 }
 

@@ -260,5 +260,4 @@ export const NEXT_WORDS: Record<NextAct, string> = {
   "feed": "Feed it",
   "catch-up": "Do what was missed",
   "cool": "Cool it",
-  "say-place": "Say where it stands",
 };

@@ -146,9 +146,8 @@ function verdictTask(
         urgency: "late",
         touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
       };
-    // What was missed stands in the round as the task that it is; where a drum stands is asked on its own page.
+    // What was missed stands in the round as the task that it is.
     case "catch-up":
-    case "say-place":
     case "wait":
       return null;
   }

@@ -13,8 +13,7 @@ export type NextAct =
   | "repeat-ph"
   | "feed"
   | "catch-up"
-  | "cool"
-  | "say-place";
+  | "cool";
 
 export interface Verdict {
   readonly state: VerdictState;

@@ -24,6 +24,8 @@ const LEAST_AGE_H = 12;
 const FAR_TIMES = 2.5;
 /** From this chance on a window is taken to be open, or to have been. */
 const OPEN = 0.25;
+/** A pH that fell by so much, or came so near its target, says that a ferment moves; more than a meter errs. */
+const MOVED_PH = { fell: 0.4, near: 0.3 } as const;
 /** After one bad look it is smelt again in so many hours. */
 const SMELL_AGAIN_H = { bloom: 2, acid: 6, days: 6, fresh: 1 } as const;
 
@@ -49,9 +51,9 @@ function isMoving({ input }: Evidence): boolean {
   const looks = looksOf(recipe, log).filter(({ hour }) => hour >= forecast.stageFromH);
   const shows = looks.slice(-3).some(({ signs }) => signs.some(({ says }) => says === "ready" || says === "past"));
   const phs = looks.flatMap(({ ph }) => ph.map(({ value }) => value));
-  const fell = phs.length >= 2 && phs[0]! - phs.at(-1)! > 0.4;
+  const fell = phs.length >= 2 && phs[0]! - phs.at(-1)! > MOVED_PH.fell;
   const target = phTarget(recipe);
-  return shows || fell || (target !== null && phs.some((value) => value <= target + 0.3));
+  return shows || fell || (target !== null && phs.some((value) => value <= target + MOVED_PH.near));
 }
 
 /** A brew that hardly moves, is too hot, or will not bloom as it stands; only where its warmth is as good as known, and nothing says that it moves. */

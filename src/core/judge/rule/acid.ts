@@ -5,6 +5,7 @@ import { canBeSoured, phReasons } from "../phEvidence";
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
 import { contextOf, judged, readyInARow, signsByLook, type RuleContext } from "./context";
+import { lastSmeltH } from "./looks";
 
 /** A strip's steps are coarse: one reading of it says no more than that it is about there. */
 const STRIP_CLEAR = 0.4;
@@ -22,9 +23,20 @@ const OPEN = 0.5;
 /** It keeps for weeks, so a few days' wait cost nothing: where its hours say that it is early, one look more is waited for. */
 const LIKELY = 0.8;
 const LOW_LOOKS_UNSURE = 3;
-/** A pH that still stands so far above its target after two weeks in the warm is stuck. */
-const STUCK = { aboveTarget: 0.5, afterH: 14 * 24, warmerThanC: 18, apartH: 36, fallPerDay: 0.04 } as const;
+const CLOSED = 0.6;
+/** A pH that still stands so far above its target after two weeks in the warm is stuck; the warmth known to so many K, the reading of the last week. */
+const STUCK = {
+  aboveTarget: 0.5,
+  afterH: 14 * 24,
+  warmerThanC: 18,
+  apartH: 36,
+  fallPerDay: 0.04,
+  holdsH: 7 * 24,
+  knownK: 3,
+} as const;
+/** When a reading or a smell is asked for again, h: soon where it bears one out, else every other day. */
 const READ_AGAIN_H = 20;
+const SMELL_AGAIN_H = 20;
 const LEAST_PH_READ_H = 96;
 const READ_EVERY_H = 48;
 const NO_STRIP_H = 48;
@@ -35,7 +47,7 @@ interface Sourness {
   /** One reading that says so, and no second yet. */
   readonly isHalf: boolean;
   readonly lowLooks: number;
-  /** It has come to rest a little above the target, further than a meter out of true can tell. */
+  /** It has come to rest a little above the target, by no more than a meter out of true may read too high. */
   readonly restsNear: boolean;
   /** Readings that rose after it had soured: a meter that drifts, stands dry, or was read in the wrong place. */
   readonly rose: { readonly one: number; readonly other: number } | null;
@@ -84,8 +96,8 @@ function isStuck(
   const last = all.at(-1);
   if (!last || sourLooks > 0 || last.value <= target + STUCK.aboveTarget) return null;
   if (all.some(({ value }) => value <= target)) return null;
-  if (last.hour - forecast.stageFromH < STUCK.afterH || nowH - last.hour > 7 * 24) return null;
-  if (forecast.meanLiquidC24h <= STUCK.warmerThanC || forecast.liquidSdC > 3) return null;
+  if (last.hour - forecast.stageFromH < STUCK.afterH || nowH - last.hour > STUCK.holdsH) return null;
+  if (forecast.meanLiquidC24h <= STUCK.warmerThanC || forecast.liquidSdC > STUCK.knownK) return null;
   const before = all.findLast(({ hour }) => last.hour - hour >= STUCK.apartH);
   if (!before || before.value <= target + STUCK.aboveTarget) return null;
   const perDay = ((before.value - last.value) / (last.hour - before.hour)) * 24;
@@ -140,7 +152,7 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
     const byRest = restsNear && ready >= SOUR_LOOKS;
     const byPh = isSour && ready > 0 && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
     if (byPh || (isHalf && ready >= SOUR_LOOKS) || bySmell || byRest) {
-      const isPast = forecast.probabilityPast > 0.6;
+      const isPast = forecast.probabilityPast > CLOSED;
       return judged(
         isPast ? "past" : "ready",
         [
@@ -193,9 +205,8 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
   );
 }
 
-const SMELL_AGAIN_H = 20;
 /** When a smell is asked for again after the last one. */
 function againAfter(looks: RuleContext["looks"]): number {
-  const last = looks.findLast(({ words }) => words.some((word) => word.kind === "smell"));
-  return last ? last.hour + SMELL_AGAIN_H : 0;
+  const smeltH = lastSmeltH(looks);
+  return smeltH === null ? 0 : smeltH + SMELL_AGAIN_H;
 }

@@ -3,6 +3,7 @@ import { latestAirOff, longestAirGap, type VerdictReason } from "../reasons";
 import type { Judged, NextAct } from "../judged";
 import type { VerdictState } from "../verdictState";
 import { contextOf, judged, readyInARow, signsByLook } from "./context";
+import { lastSmeltH } from "./looks";
 
 /** A look at a bloom stands for so long, h. */
 const HOLDS_H = 8;
@@ -17,7 +18,12 @@ const SMELT_SURE = 3;
 /** Signs that it is past are believed from this chance on; without any it is past when that is nearly sure. */
 const CLOSED = { bySign: 0.05, bySignAlone: 0.3, alone: 0.6, unseen: 0.93 } as const;
 const PEAK_SPAN_H = 3;
+/** A look is asked for again after so long at the least and the most, h; nobody is sent away for longer than a day. */
 const LOOK_AGAIN_H = 3;
+const LOOK_EVERY_MOST_H = 8;
+const AWAY_MOST_H = 24;
+/** A window shorter than this is watched from before its likely hour, h. */
+const SHORT_H = 16;
 
 /** The rule of blooms: the head of foam where it makes its own, the nose where air is blown in, and its hours. */
 export function judgeBloom(evidence: Evidence): Judged {
@@ -60,9 +66,7 @@ export function judgeBloom(evidence: Evidence): Judged {
       forecast.probabilityPast > CLOSED.bySignAlone);
   const needsPast = inARow > 0 || recent.length === 0 ? CLOSED.unseen : CLOSED.alone;
   if (isPastBySign || forecast.probabilityPast > needsPast) return at("past", "compost", nowH, [closed]);
-  const smeltSince = looks.some(
-    ({ hour, words }) => wasOff !== null && hour >= wasOff.untilH && words.some(({ kind }) => kind === "smell"),
-  );
+  const smeltSince = wasOff !== null && (lastSmeltH(looks) ?? -Infinity) >= wasOff.untilH;
   if (opened >= OPENED.short.two && wasOff && wasOff.hours > limits!.soil && !smeltSince)
     return at("near", "smell", nowH);
   const { start, peak, end } = forecast.window;
@@ -96,12 +100,12 @@ export function judgeBloom(evidence: Evidence): Judged {
 function nextLookH({ input }: Evidence, opened: number, lastLookH: number): number {
   const { forecast, nowH } = input;
   const { start, end } = forecast.window;
-  const openFor = start.p50 !== null && end.p50 !== null ? end.p50 - start.p50 : 24;
-  const everyH = Math.max(LOOK_AGAIN_H, Math.min(8, openFor / 3));
+  const openFor = start.p50 !== null && end.p50 !== null ? end.p50 - start.p50 : AWAY_MOST_H;
+  const everyH = Math.max(LOOK_AGAIN_H, Math.min(LOOK_EVERY_MOST_H, openFor / 3));
   if (opened >= OPENED.long.one) return Math.max(nowH, lastLookH + everyH);
   const middle = start.p50 ?? forecast.nextCheckH;
   const early = start.p10 ?? middle;
-  // A short window is watched from its first third on, a long one from its middle.
-  const fromH = openFor < 16 ? (early + middle) / 2 : middle;
-  return Math.max(nowH, lastLookH + everyH, Math.min(fromH, nowH + 24));
+  // A short window is watched from half-way between its early and its likely hour, a long one from its likely hour.
+  const fromH = openFor < SHORT_H ? (early + middle) / 2 : middle;
+  return Math.max(nowH, lastLookH + everyH, Math.min(fromH, nowH + AWAY_MOST_H));
 }

@@ -23,6 +23,12 @@ export interface Look {
   readonly ph: readonly PhItem[];
 }
 
+/** Whether somebody smelt it at this look. */
+export const hasSmell = ({ words }: Look): boolean => words.some(({ kind }) => kind === "smell");
+
+/** Hour of the last look at which somebody smelt it; null for none. */
+export const lastSmeltH = (looks: readonly Look[]): number | null => looks.findLast(hasSmell)?.hour ?? null;
+
 /** Lines so near each other, by one person, are of one look, h. */
 const ONE_LOOK_H = 0.75;
 

@@ -4,9 +4,9 @@ import { isNear, readyWords, signReason, warmthReason, type Evidence } from "../
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
 import { contextOf, judged, type RuleContext } from "./context";
-import type { ReadSign } from "./looks";
+import { lastSmeltH, type ReadSign } from "./looks";
 
-/** Two marks of readiness, of different kinds or at two looks, and none against; three where its hours say that it is early. */
+/** Marks of readiness, of different kinds or at two looks: two where it has likely opened, three where it may have, five against its hours. */
 const MARKS = 2;
 const MARKS_UNSURE = 3;
 const MARKS_EARLY = 5;
@@ -21,12 +21,14 @@ const HOLDS_H = { drawn: 72, shell: 240, soak: 480, char: 480, bed: 120, other: 
 const CLOSED = { bySign: 0.1, alone: 0.6 } as const;
 const PEAK_SPAN_H = 12;
 const LOOK_AGAIN_H = 20;
+/** Nobody is sent away for longer, h. */
+const LOOK_AGAIN_MOST_H = 14 * 24;
 /** Vinegar that has spent itself on shell stands above this; below the other it has acid left. */
 const SHELL_PH = { spent: 5.2, sour: 4 } as const;
 
 interface Marks {
   readonly ready: number;
-  /** Kinds of sign whose newest word says not yet, or past. */
+  /** The newest word of each kind that says not yet. */
   readonly against: readonly ReadSign[];
 }
 
@@ -90,7 +92,7 @@ export function judgeSigns(evidence: Evidence): Judged {
       "smell",
       youngH,
     );
-  const smeltH = looks.findLast(({ words }) => words.some(({ kind }) => kind === "smell"))?.hour ?? -Infinity;
+  const smeltH = lastSmeltH(looks) ?? -Infinity;
   if (isReady && nowH - smeltH > SMELT_WITHIN_H && recipe.cues.some(({ kind }) => kind === "smell"))
     return judged("near", [{ code: "smell-first" }, ...reasons], "smell", nowH);
   if (isReady) {
@@ -117,7 +119,7 @@ export function judgeSigns(evidence: Evidence): Judged {
     isNear(input) ? "near" : "early",
     reasons,
     "smell",
-    Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(fromH, nowH + 14 * 24)),
+    Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
   );
 }
 

@@ -1,6 +1,6 @@
 import { phTarget, type Recipe } from "../../book/recipe";
 import type { VerdictReason } from "../reasons";
-import type { Look, ReadSign } from "./looks";
+import { hasSmell, type Look, type ReadSign } from "./looks";
 
 export interface Soundness {
   /** Hold: not used, looked at again. Discard: never on a crop. null: nothing stands against it. */
@@ -62,8 +62,6 @@ function isSourTwice(recipe: Recipe, looks: readonly Look[]): boolean {
   return looks.filter(({ ph }) => ph.some(({ value }) => value <= target)).length >= 2;
 }
 
-const smeltIn = ({ words }: Look): boolean => words.some(({ kind }) => kind === "smell");
-
 /** The words against it, each once, newest last. */
 function namedIn(doubts: readonly Doubt[]): VerdictReason[] {
   const signs = doubts.flatMap((doubt) => doubt.signs).toSorted((a, b) => a.sign.hour - b.sign.hour);
@@ -79,7 +77,7 @@ function isOut(recipe: Recipe, before: readonly Look[], doubts: readonly Doubt[]
   const bad = new Set(doubts.flatMap((doubt) => doubt.looks));
   if (bad.size < 2 || !doubts.some(({ signs }) => signs.some(({ says }) => says === "failed"))) return false;
   const firstBadH = Math.min(...[...bad].map(({ hour }) => hour));
-  const wasClean = before.filter((look) => look.hour < firstBadH && smeltIn(look)).length >= CLEAN_BEFORE;
+  const wasClean = before.filter((look) => look.hour < firstBadH && hasSmell(look)).length >= CLEAN_BEFORE;
   return points >= (wasClean || isSourTwice(recipe, before) ? THROWN_OUT_ONCE_CLEAN : THROWN_OUT_AT);
 }
 
@@ -95,7 +93,7 @@ export function soundnessOf(recipe: Recipe, looks: readonly Look[]): Soundness {
     const smelt = look.signs.filter(({ sign }) => sign.kind === "smell");
     const seen = look.signs.filter(({ sign }) => sign.kind !== "smell");
     const last = [...nose.signs, ...eyes.signs].at(-1);
-    if (smeltIn(look)) nose = weigh(nose, look, smelt);
+    if (hasSmell(look)) nose = weigh(nose, look, smelt);
     if (look.words.some(({ kind }) => kind === "film") || seen.some(({ says }) => says === "failed"))
       eyes = weigh(eyes, look, seen);
     const doubts = [nose, eyes];
@@ -111,6 +109,6 @@ export function soundnessOf(recipe: Recipe, looks: readonly Look[]): Soundness {
   if (nose.points + eyes.points < (isBad ? HOLDS_AT : BAD)) return { level: null, reasons: lifted ? [lifted] : [] };
   const doubts = [nose, eyes];
   const badH = Math.max(...doubts.flatMap((doubt) => doubt.looks.map(({ hour }) => hour)));
-  const cleanLooks = looks.filter((look) => look.hour > badH && smeltIn(look)).length;
+  const cleanLooks = looks.filter((look) => look.hour > badH && hasSmell(look)).length;
   return { level: "hold", reasons: [...namedIn(doubts), { code: "hold", cleanLooks }] };
 }
