@@ -1,6 +1,7 @@
 import "server-only";
+import type { ResultSetHeader } from "mysql2/promise";
 import type { Place, PlaceKind } from "@/core/ferment/temperature/places";
-import { insert, select, type Queryable } from "./db";
+import { select, type Queryable } from "./db";
 
 interface PlaceRow {
   vessel_id: number;
@@ -12,10 +13,10 @@ interface PlaceRow {
 const NEWEST = `
   select vessel_id, kind, low_c, high_c from vessel_place
   where id in (select max(id) from vessel_place group by vessel_id)`;
-const INSERT =
-  "insert into vessel_place (vessel_id, kind, low_c, high_c, actor_id, added_at) values (?, ?, ?, ?, ?, ?)";
-const AT_ONE_SITE = `
-  select other.id from vessel other
+/** For a vessel and those that stand at the same named site. */
+const INSERT_AT_SITE = `
+  insert into vessel_place (vessel_id, kind, low_c, high_c, actor_id, added_at)
+  select other.id, ?, ?, ?, ?, ? from vessel other
   join vessel it on it.id = ? and (other.id = it.id or (other.site = it.site and it.site <> ''))`;
 
 /** Where each vessel stands; those of which nobody said so are left out. */
@@ -31,15 +32,15 @@ export async function listVesselPlaces(db: Queryable): Promise<ReadonlyMap<numbe
   );
 }
 
-/** A vessel and those that stand at the same named site. */
-export const vesselsAtOneSite = async (db: Queryable, vesselId: number): Promise<number[]> =>
-  (await select<{ id: number }>(db, AT_ONE_SITE, [vesselId])).map(({ id }) => id);
-
-export const insertVesselPlace = (
+/** Says where a vessel stands, and those at the same named site with it. @returns how many vessels that is */
+export async function insertPlaceAtSite(
   db: Queryable,
   vesselId: number,
   { kind, celsius }: Place,
   actorId: number,
   addedAt: Date,
-): Promise<number> =>
-  insert(db, INSERT, [vesselId, kind, celsius?.[0] ?? null, celsius?.[1] ?? null, actorId, addedAt]);
+): Promise<number> {
+  const values = [kind, celsius?.[0] ?? null, celsius?.[1] ?? null, actorId, addedAt, vesselId];
+  const [{ affectedRows }] = await db.execute<ResultSetHeader>(INSERT_AT_SITE, values);
+  return affectedRows;
+}

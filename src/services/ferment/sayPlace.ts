@@ -1,6 +1,6 @@
 import "server-only";
 import { lockVessel } from "@/data/vessels";
-import { insertVesselPlace, vesselsAtOneSite } from "@/data/vesselPlaces";
+import { insertPlaceAtSite } from "@/data/vesselPlaces";
 import type { Context } from "../context";
 import { refuseAt } from "../refusal";
 import { write } from "../write";
@@ -18,7 +18,5 @@ export const sayPlace = (ctx: Context, input: unknown): Promise<{ vessels: numbe
     if (lowC !== undefined && highC !== undefined && lowC > highC)
       throw refuseAt("bad-request", "/highC", "The warmest is cooler than the coolest.");
     const place = { kind, ...(lowC === undefined || highC === undefined ? {} : { celsius: [lowC, highC] as const }) };
-    const vessels = await vesselsAtOneSite(db, request.vesselId);
-    for (const vesselId of vessels) await insertVesselPlace(db, vesselId, place, ctx.actor.id, ctx.now());
-    return { vessels: vessels.length };
+    return { vessels: await insertPlaceAtSite(db, request.vesselId, place, ctx.actor.id, ctx.now()) };
   });
