@@ -55,6 +55,7 @@ function placeFrom({ kind, celsius }: NonNullable<ClockInput["place"]>): Place {
 
 const BASIS_WORDS: Record<Basis, string> = {
   read: "read in the liquid",
+  place: "worked out from its place and the air outside",
   air: "worked out from the air",
   climate: "the climate's for the date",
   stated: "as stated, held",

@@ -5,7 +5,7 @@ import { sayCaution } from "./cautionText";
 import { sayEntry } from "./entryText";
 import { sayLoads } from "./loadsText";
 import { formatNumber, parseNumber, plural } from "./numbers";
-import { hourOfDay, isoDay, midnights, sayAge, sayDuration, sayForecastMoment, sayMoment } from "./times";
+import { hourOfDay, isoDay, midnights, sayAge, sayDuration, saySpan, sayForecastMoment, sayMoment } from "./times";
 import { sayReason, sayState, sayWarmer, type Telling } from "./verdictText";
 import { sayWindow, type WindowMs } from "./windowText";
 
@@ -131,7 +131,7 @@ describe("verdicts in words", () => {
         telling,
       ),
     ).toBe(
-      "14 °C over the last day (worked out from the air), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
+      "14 °C over the last day (worked out from the air outside), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
     );
   });
   it("head a batch that is held back otherwise than one that failed", () => {
@@ -140,10 +140,14 @@ describe("verdicts in words", () => {
     expect(sayState({ state: "peak", spoilt: null })).toBe("Best now");
   });
   it("say what warmth would change", () => {
-    expect(sayWarmer({ atC: 22, startH: 24 * 12 }, telling)).toBe(
+    expect(sayWarmer({ atC: 22, start: { p10: 24 * 11, p50: 24 * 12, p90: null } }, telling)).toBe(
       "Kept at 22 °C from now on, it would open about Sat 08:00.",
     );
+    expect(sayWarmer({ atC: 22, start: { p10: 24 * 11, p50: 24 * 12, p90: 24 * 13.5 } }, telling)).toBe(
+      "Kept at 22 °C from now on, it would open about Sat 08:00, most likely between tomorrow 08:00 and Sun 20:00.",
+    );
     expect(sayWarmer(null, telling)).toBeNull();
+    expect([saySpan(3, 7), saySpan(20, 60), saySpan(3.1, 3.2)]).toEqual(["3 to 7 h", "20 h to 3 days", "about 3 h"]);
   });
   it("say when the window opens and closes", () => {
     const at = (iso: string) => Date.parse(iso);

@@ -95,3 +95,11 @@ export function sayDuration(hours: number): string {
   const days = Math.round(hours / 24);
   return days < 60 ? `${days} days` : `${Math.round(days / 30.4)} months`;
 }
+
+/** A span of hours. @example saySpan(3, 7); // "3 to 7 h" */
+export function saySpan(leastH: number, mostH: number): string {
+  const [least, most] = [sayDuration(leastH), sayDuration(mostH)];
+  if (least === most) return `about ${most}`;
+  const [figure, unit] = least.split(" ");
+  return most.endsWith(` ${unit}`) ? `${figure} to ${most}` : `${least} to ${most}`;
+}

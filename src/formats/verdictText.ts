@@ -8,7 +8,7 @@ import type { NextAct, Verdict } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { sayTemperature, type UnitSystem } from "./amounts";
 import { formatNumber } from "./numbers";
-import { sayDuration, sayForecastMoment, type FarmClock } from "./times";
+import { sayDuration, sayForecastMoment, saySpan, type FarmClock } from "./times";
 
 const STATE_WORDS: Record<VerdictState, string> = {
   early: "Too early",
@@ -34,7 +34,8 @@ export interface Telling {
 
 const BASIS_WORDS = {
   read: "as read in the liquid",
-  air: "worked out from the air",
+  place: "worked out from where it stands",
+  air: "worked out from the air outside",
   climate: "what these weeks usually are here",
   stated: "as stated at the start",
   guessed: "a guess: nothing was read",
@@ -95,10 +96,10 @@ const SHELL_PH_WORDS = {
   "between": (ph: string) => `pH ${ph}: most of the acid is used.`,
 } as const;
 
-function sayPace({ aheadH, spell }: Extract<VerdictReason, { code: "pace" }>): string {
-  const took = sayDuration(Math.abs(aheadH));
+function sayPace({ isAhead, leastH, mostH, spell }: Extract<VerdictReason, { code: "pace" }>): string {
+  const took = saySpan(leastH, mostH);
   const Spell = spell.charAt(0).toUpperCase() + spell.slice(1);
-  return aheadH > 0
+  return isAhead
     ? `${Spell} took ${took} off, against a usual week here.`
     : `${Spell} cost it ${took}, against a usual week here.`;
 }
@@ -194,6 +195,10 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return "Its time is nearly over: use it today.";
     case "place-unsaid":
       return `Nobody said where it stands: its liquid may be anything from ${sayTemperature(reason.lowC, telling.units)} to ${sayTemperature(reason.highC, telling.units)}. Say the place, or dip a thermometer in it.`;
+    case "place-doubted":
+      return `It was said to stand elsewhere: a liquid of ${sayTemperature(reason.meanC, telling.units)} does not go with that place in this weather. Say its place again, or log the heater.`;
+    case "readings-stopped":
+      return `No reading since ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: the probe is silent. Look at it; until then its warmth is worked out.`;
     case "overheated":
       return "It stood hotter than its culture lives through; what is left works slower for good.";
     case "slow":
@@ -240,10 +245,10 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
 /** What warmth would change, or null where it would change nothing. */
 export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
   if (!warmer) return null;
-  const when =
-    warmer.startH === null
-      ? "it might still open"
-      : `it would open about ${sayForecastMoment(atHour(telling, warmer.startH), telling.now, telling.clock)}`;
+  const { p10, p50, p90 } = warmer.start;
+  const say = (hour: number) => sayForecastMoment(atHour(telling, hour), telling.now, telling.clock);
+  const span = p10 === null || p90 === null ? "" : `, most likely between ${say(p10)} and ${say(p90)}`;
+  const when = p50 === null ? "it might still open" : `it would open about ${say(p50)}${span}`;
   return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;
 }
 

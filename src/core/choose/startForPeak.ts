@@ -1,5 +1,6 @@
 import type { BatchInput } from "../judge/batchInput";
 import { forecastBatch } from "../judge/forecastBatch";
+import { begunAt } from "../judge/whatIf";
 
 export interface PeakStart {
   /** Hours from now at which to start. */
@@ -22,24 +23,14 @@ const EVERY_H = 3;
 
 /**
  * When to start a brew so that it is best inside hours that are fit, from now on in steps of three hours.
- * @param input the brew as it would be, with the air from now on; its hours are those from its start
+ * @param input a batch of such a brew; another is begun as it was
  * @param spans fit hours, from now
  * @returns every start, the next first; those that meet no span say so
  */
 export function startsForPeak(input: BatchInput, spans: readonly Span[]): PeakStart[] {
   const starts: PeakStart[] = [];
   for (let startInH = 0; startInH <= LOOK_AHEAD_H; startInH += EVERY_H) {
-    const { window } = forecastBatch({
-      ...input,
-      nowH: 0,
-      startHour: ((input.startHour ?? 8) + startInH) % 24,
-      log: [],
-      temperature: {
-        ...input.temperature,
-        liquid: [],
-        air: input.temperature.air.map((point) => ({ ...point, hour: point.hour - startInH })),
-      },
-    });
+    const { window } = forecastBatch(begunAt(input, input.nowH + startInH));
     const { p50: peak } = window.peak;
     const { p50: opens } = window.start;
     if (peak === null || opens === null) continue;

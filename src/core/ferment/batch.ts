@@ -41,6 +41,8 @@ export interface FermentBatch {
   /** Mean of the air and its day-night half range where it was not read, °C and K. */
   readonly ambientC?: number;
   readonly swingC?: number;
+  /** The air's usual daily means by ascending hour, where the season is known. */
+  readonly season?: readonly AirPoint[];
   /** Liquid at the start, °C. */
   readonly startC?: number;
   /** Relative to the recipe. */

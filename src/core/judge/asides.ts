@@ -35,6 +35,10 @@ export function asides(
           } as const,
         ]
       : []),
+    ...(forecast.placeDoubted ? [{ code: "place-doubted", meanC: forecast.meanLiquidC24h } as const] : []),
+    ...(forecast.readingsStoppedH === null
+      ? []
+      : [{ code: "readings-stopped", hour: forecast.readingsStoppedH } as const]),
     ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
     ...(forecast.stuck.codes.includes("slow") ? [{ code: "slow" } as const] : []),
     ...(hold ? [{ code: "held-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),

@@ -1,5 +1,5 @@
 import type { BatchInput } from "./batchInput";
-import { weigh, type BatchForecast } from "./forecastBatch";
+import { weigh, type BatchForecast, type Quantiles } from "./forecastBatch";
 import { looksByWorth, type Look } from "./nextLook";
 import { paceReason } from "./pace";
 import { weatherAhead } from "./ahead";
@@ -9,9 +9,9 @@ import { judge } from "./verdict";
 import { whatIf } from "./whatIf";
 
 export interface WarmerCase {
-  /** The liquid temperature asked about, and when the window would then likely open (hour of the batch; null: still not). */
+  /** The liquid temperature asked about, and when the window would then open (hours of the batch; null: still not). */
   readonly atC: number;
-  readonly startH: number | null;
+  readonly start: Quantiles;
 }
 
 export interface Assessment {
@@ -36,7 +36,7 @@ function warmerCase(input: BatchInput, current: BatchForecast): WarmerCase | nul
   if (current.meanLiquidC24h >= low || current.probabilityReady > 0.5 || current.probabilityPast > 0.25) return null;
   const { start } = whatIf({ ...input, curveHours: [] }, { placeC: atC }).window;
   const wonH = (current.window.start.p50 ?? Infinity) - (start.p50 ?? Infinity);
-  return wonH > WORTH_SAYING_H ? { atC, startH: start.p50 } : null;
+  return wonH > WORTH_SAYING_H ? { atC, start } : null;
 }
 
 /**
@@ -50,8 +50,17 @@ export function assess(input: BatchInput): Assessment {
   const { usual } = input.temperature;
   // What the weather did is no news of a drum that may stand anywhere.
   const placed = current.liquidSdC < KNOWN_PLACE_K ? belief : null;
-  const pace = paceReason(placed, usual ? { ...usual, startHour: input.startHour ?? 8 } : null);
-  const weather = weatherAhead(placed, input.recipe, current.stageFromH);
+  const { stageFromH } = current;
+  const pace = paceReason(
+    placed,
+    usual && {
+      meanC: usual.meanC,
+      swingC: usual.swingC,
+      startHour: ((input.startHour ?? 8) + stageFromH) % 24,
+      season: (usual.season ?? []).map(({ hour, celsius }) => ({ hour: hour - stageFromH, celsius })),
+    },
+  );
+  const weather = weatherAhead(placed, input.recipe, stageFromH);
   const besides = open ? [verdict.state === "stuck" ? null : pace, weather].filter((reason) => reason !== null) : [];
   return {
     forecast: current,

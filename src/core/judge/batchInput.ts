@@ -16,8 +16,12 @@ export interface TemperatureInput {
   readonly air: readonly TemperaturePoint[];
   /** What the grower says the liquid stood at when it was filled, where nothing was read. */
   readonly statedC: number | null;
-  /** What the air usually is at the farm on these days: mean, and half the range between day and night. */
-  readonly usual?: { readonly meanC: number; readonly swingC: number };
+  /** What the air usually is at the farm: mean of now, half the range between day and night, and how the daily mean goes with the season. */
+  readonly usual?: {
+    readonly meanC: number;
+    readonly swingC: number;
+    readonly season?: readonly TemperaturePoint[];
+  };
 }
 
 /** A batch as the farm knows it: its recipe, its vessel, its log. */

@@ -46,6 +46,10 @@ export interface BatchForecast {
   readonly meanLiquidC24h: number;
   /** How unsure that is for where it may stand, K. */
   readonly liquidSdC: number;
+  /** What was read in the liquid does not go with the place that was said. */
+  readonly placeDoubted: boolean;
+  /** Hour of the last of readings that came often, and came no more; null where none did. */
+  readonly readingsStoppedH: number | null;
   /** Mean rate over the last day, 1 at the method's reference temperature. */
   readonly meanRate24h: number;
   /** Thermal time so far over that which such a batch needs to start being ready. */
@@ -83,6 +87,16 @@ const exactly = (hour: number): Quantiles => ({ p10: hour, p50: hour, p90: hour 
 const SOUND: Spoilage = { chance: 0.01, level: "ok", hard: [], needsSmellCheck: false };
 const MOVING: Stuck = { codes: [], chanceNever: 0, chanceSettlesHigh: 0, meanRate24: 1, chanceCold: 0 };
 
+/** Readings that come so often are a probe's; it is silent after so many hours without one. */
+const PROBE = { readings: 5, withinH: 12, silentH: 6 } as const;
+
+function readingsStoppedH({ temperature, nowH }: BatchInput): number | null {
+  const hours = temperature.liquid.map(({ hour }) => hour).filter((hour) => hour <= nowH);
+  const last = Math.max(-Infinity, ...hours);
+  if (nowH - last < PROBE.silentH) return null;
+  return hours.filter((hour) => last - hour <= PROBE.withinH).length >= PROBE.readings ? last : null;
+}
+
 /** Made and used: its hours are hands' work, and known. */
 function freshForecast(input: BatchInput, { readyH, freshH }: FreshReadiness): BatchForecast {
   const { nowH, temperature } = input;
@@ -99,6 +113,8 @@ function freshForecast(input: BatchInput, { readyH, freshH }: FreshReadiness): B
     liquidNowC: celsius,
     meanLiquidC24h: celsius,
     liquidSdC: 0,
+    placeDoubted: false,
+    readingsStoppedH: readingsStoppedH(input),
     meanRate24h: 1,
     share: Math.min(1, nowH / readyH),
     horizonH: Math.max(nowH, freshH) + 24,
@@ -170,6 +186,8 @@ export function weigh(input: BatchInput): Weighed {
     liquidNowC: found.state.liquidC,
     meanLiquidC24h: found.meanLiquidC24h,
     liquidSdC: found.liquidSdC,
+    placeDoubted: likeliestStart(belief).course.elsewhere,
+    readingsStoppedH: readingsStoppedH(input),
     meanRate24h: found.stuck.meanRate24,
     share: shareOf(belief),
     horizonH: horizonOf(readiness.model, nowH) + fromH,

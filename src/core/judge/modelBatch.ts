@@ -111,6 +111,7 @@ export function modelBatch(input: BatchInput, model: FermentModel): FermentBatch
     ...(input.startHour === undefined ? {} : { startHour: input.startHour }),
     ...(ambientC === undefined ? {} : { ambientC }),
     ...(temperature.usual ? { swingC: temperature.usual.swingC } : ambientC === undefined ? {} : { swingC: 0 }),
+    ...(temperature.usual?.season ? { season: temperature.usual.season } : {}),
     ...(startC === undefined ? {} : { startC }),
     ...(input.sugar === undefined ? {} : { sugar: input.sugar }),
     ...(input.inoculum === undefined ? {} : { inoculum: input.inoculum }),

@@ -28,8 +28,14 @@ export type VerdictReason =
       /** As it stands now, °C. */
       readonly nowC: number;
     }
-  /** Against the usual of these days, hours; above 0 is ahead. */
-  | { readonly code: "pace"; readonly aheadH: number; readonly spell: WarmthSpell }
+  /** Against the usual of these days, hours ahead or behind, a span that holds it in eight of ten. */
+  | {
+      readonly code: "pace";
+      readonly isAhead: boolean;
+      readonly leastH: number;
+      readonly mostH: number;
+      readonly spell: WarmthSpell;
+    }
   | {
       readonly code: "ph";
       readonly ph: number;
@@ -79,6 +85,10 @@ export type VerdictReason =
   | { readonly code: "flies-in" | "lid-was-off"; readonly hour: number; readonly looksFromH: number }
   | { readonly code: "heater-cut"; readonly hour: number }
   | { readonly code: "place-unsaid"; readonly lowC: number; readonly highC: number }
+  /** What was read in it does not go with the place that was said, °C over the last day. */
+  | { readonly code: "place-doubted"; readonly meanC: number }
+  /** Readings that came by the hour, and came no more. */
+  | { readonly code: "readings-stopped"; readonly hour: number }
   | { readonly code: "sign-missing"; readonly words: readonly string[] }
   | { readonly code: "ph-at-odds"; readonly one: number; readonly other: number }
   | { readonly code: "signs-disagree"; readonly one: string; readonly other: string }

@@ -60,6 +60,7 @@ export function runningStage(input: BatchInput, model: FermentModel): RunningSta
       inoculum: Math.min(MOST_INOCULUM, Math.max(1, cells)),
       sugar: Math.min(1.6, (whole.sugar ?? 1) * (model.cls === "acid" ? 1 : 0.3) + feed.share * 0.5),
       prior: { mean: before.u.mean, sd: Math.hypot(before.u.sd, NEW_STAGE_SD) },
+      ...(whole.season ? { season: later(whole.season, feed.hour) } : {}),
       readings: later(whole.readings, feed.hour),
       forecast: later(whole.forecast, feed.hour),
       // Surroundings set up before the feed still stand; they are set again at its first hour.

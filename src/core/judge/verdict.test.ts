@@ -25,6 +25,8 @@ const told = (change: Partial<BatchForecast> = {}): BatchForecast => ({
   liquidNowC: 22,
   meanLiquidC24h: 22,
   liquidSdC: 0,
+  placeDoubted: false,
+  readingsStoppedH: null,
   meanRate24h: 0.8,
   share: 0.5,
   horizonH: 900,

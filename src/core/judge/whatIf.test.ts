@@ -1,7 +1,7 @@
 import { forecastInput } from "@/testing/forecastInput";
 import { forecastBatch } from "./forecastBatch";
 import type { LogItem } from "./log";
-import { warmthFor, whatIf } from "./whatIf";
+import { nextOne, warmthFor, whatIf } from "./whatIf";
 
 const cool = forecastInput("cultured-extract", 96, 14);
 const opens = (input = cool) => forecastBatch(input).window.start.p50!;
@@ -13,20 +13,23 @@ describe("what if", () => {
     expect(at(26)).toBeLessThan(at(20));
     expect(whatIf(cool, { heaterC: 26 }).window.start.p50!).toBeLessThan(opens());
   });
-  it("more culture had gone in: sooner; less sugar: not so sour", () => {
-    expect(whatIf(cool, { inoculum: 5 }).window.start.p50!).toBeLessThan(opens());
-    expect(whatIf(cool, { sugar: 0.1 }).probabilityNever).toBeGreaterThan(forecastBatch(cool).probabilityNever);
+  it("the next one gets more culture: sooner; less sugar: not so sour", () => {
+    const plain = nextOne(cool, {});
+    expect(nextOne(cool, { inoculum: 5 }).window.start.p50!).toBeLessThan(plain.window.start.p50!);
+    expect(nextOne(cool, { sugar: 0.1 }).probabilityNever).toBeGreaterThan(plain.probabilityNever);
   });
-  it("it had begun later: later by as much, in steady air", () => {
-    const input = { ...forecastInput("aerated-tea", 0, 22), temperature: { liquid: [], air: [], statedC: 22 } };
-    expect(whatIf(input, { laterH: 24 }).window.start.p50! - opens(input)).toBeCloseTo(24, 3);
+  it("the next one is begun later: later by as much, in steady air; never behind us", () => {
+    const input = { ...forecastInput("aerated-tea", 60, 22), temperature: { liquid: [], air: [], statedC: 22 } };
+    const opensAt = (laterH: number) => nextOne(input, { laterH }).window.start.p50!;
+    expect(opensAt(24) - opensAt(0)).toBeCloseTo(24, 3);
+    expect(nextOne(input, {}).window.start.p10!).toBeGreaterThan(input.nowH);
   });
-  it("keeps what was read where only its place changes, and drops it where it would be another batch", () => {
+  it("keeps what was read where its place changes, and drops it for the next one", () => {
     const half = forecastInput("cultured-extract", 240, 18);
     const read: LogItem = { hour: 230, kind: "ph", value: 5, instrument: "meter", spot: "mid-depth" };
     const known = { ...half, log: [read] };
     expect(whatIf(known, { placeC: 22 }).u!.sd).toBeLessThan(whatIf(half, { placeC: 22 }).u!.sd);
-    expect(whatIf(known, { inoculum: 1.001 }).u!.sd).toBeCloseTo(whatIf(half, { inoculum: 1.001 }).u!.sd, 6);
+    expect(nextOne(known, {}).u!.sd).toBeCloseTo(nextOne(half, {}).u!.sd, 6);
   });
 });
 

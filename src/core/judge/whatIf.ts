@@ -1,60 +1,67 @@
-import { actsOf } from "./log";
 import type { BatchInput } from "./batchInput";
 import { forecastBatch, type BatchForecast } from "./forecastBatch";
 
-/** What could be done otherwise from now on, or could have been from the start. */
+/** What could be done otherwise with what stands there, from now on. */
 export interface Change {
-  /** Stands from now on in a place of this mean, °C. */
+  /** Stands in a place of this mean, °C. */
   readonly placeC?: number;
-  /** A heater from now on with its thermostat at this, °C. */
+  /** A heater with its thermostat at this, °C. */
   readonly heaterC?: number;
+}
+
+/** How another of the same could be made. */
+export interface NextOne {
   /** Culture and sugar against what went in. */
   readonly inoculum?: number;
   readonly sugar?: number;
-  /** Begun so many hours later than it was, or than now. */
+  /** Begun so many hours from now. */
   readonly laterH?: number;
 }
 
-/** The batch as it would be. Hours stay those of the batch as it is. */
-export function changed(input: BatchInput, change: Change): BatchInput {
+/** Forecast of a batch done otherwise from now on. Hours stay those of the batch; what was read and seen still stands. */
+export function whatIf(input: BatchInput, { placeC, heaterC }: Change): BatchForecast {
   const hour = input.nowH;
-  const log = [
-    ...input.log,
-    ...(change.placeC === undefined ? [] : [{ hour, kind: "act", act: "moved", amount: change.placeC } as const]),
-    ...(change.heaterC === undefined ? [] : [{ hour, kind: "act", act: "heater-on", amount: change.heaterC } as const]),
-  ];
+  return forecastBatch({
+    ...input,
+    log: [
+      ...input.log,
+      ...(placeC === undefined ? [] : [{ hour, kind: "act", act: "moved", amount: placeC } as const]),
+      ...(heaterC === undefined ? [] : [{ hour, kind: "act", act: "heater-on", amount: heaterC } as const]),
+    ],
+  });
+}
+
+const shift = <T extends { readonly hour: number }>(items: readonly T[], byH: number) =>
+  items.map((item) => ({ ...item, hour: item.hour - byH }));
+
+/** The same brew begun at an hour of this batch, in the same place and weather; nothing is read or seen of it yet. Its hours are its own. */
+export function begunAt(input: BatchInput, hour: number): BatchInput {
+  const { air, usual } = input.temperature;
   return {
     ...input,
-    log,
-    ...(change.inoculum === undefined ? {} : { inoculum: (input.inoculum ?? 1) * change.inoculum }),
-    ...(change.sugar === undefined ? {} : { sugar: (input.sugar ?? 1) * change.sugar }),
+    nowH: 0,
+    startHour: ((((input.startHour ?? 8) + hour) % 24) + 24) % 24,
+    log: [],
+    temperature: {
+      ...input.temperature,
+      liquid: [],
+      air: shift(air, hour),
+      ...(usual?.season ? { usual: { ...usual, season: shift(usual.season, hour) } } : {}),
+    },
+    curveHours: (input.curveHours ?? []).map((at) => at - hour),
   };
 }
 
-/**
- * Forecast of a batch done otherwise. What was read and seen of it belongs to what was done: with another recipe or another start it is
- * left out, and only the weather is kept.
- */
-export function whatIf(input: BatchInput, change: Change): BatchForecast {
-  const other = changed(input, change);
-  const isAnother = change.inoculum !== undefined || change.sugar !== undefined || change.laterH !== undefined;
-  if (!isAnother) return forecastBatch(other);
-  const laterH = change.laterH ?? 0;
-  const shift = <T extends { readonly hour: number }>(items: readonly T[]) =>
-    items.map((item) => ({ ...item, hour: item.hour - laterH }));
+/** Forecast of another of the same, begun from now on and made otherwise. Hours are those of the batch that stands there. */
+export function nextOne(input: BatchInput, { inoculum = 1, sugar = 1, laterH = 0 }: NextOne): BatchForecast {
+  const fromH = input.nowH + laterH;
+  const next = begunAt(input, fromH);
   const found = forecastBatch({
-    ...other,
-    nowH: Math.max(0, other.nowH - laterH),
-    startHour: ((other.startHour ?? 8) + laterH) % 24,
-    temperature: {
-      ...other.temperature,
-      liquid: laterH === 0 ? other.temperature.liquid : [],
-      air: shift(other.temperature.air),
-    },
-    log: shift(actsOf(other.log)).filter((item) => item.hour >= 0),
-    curveHours: (other.curveHours ?? []).map((hour) => hour - laterH),
+    ...next,
+    inoculum: (input.inoculum ?? 1) * inoculum,
+    sugar: (input.sugar ?? 1) * sugar,
   });
-  return laterH === 0 ? found : delayed(found, laterH);
+  return delayed(found, fromH);
 }
 
 function delayed(found: BatchForecast, byH: number): BatchForecast {
@@ -70,6 +77,7 @@ function delayed(found: BatchForecast, byH: number): BatchForecast {
     window: { start: mark(start), peak: mark(peak), end: mark(end), crash: mark(crash) },
     curve: found.curve.map((point) => ({ ...point, hour: point.hour + byH })),
     nextCheckH: found.nextCheckH + byH,
+    stageFromH: found.stageFromH + byH,
   };
 }
 

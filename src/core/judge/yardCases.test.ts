@@ -183,7 +183,7 @@ describe("what befell it", () => {
   it("a warm drum over a cold spring boasts of no months", () => {
     const verdict = told({ method: "cultured-extract", days: 15, place: { kind: "indoors" }, log: [ph(14, 4.2)] });
     const pace = verdict.reasons.find(({ code }) => code === "pace");
-    expect(pace?.code === "pace" ? pace.aheadH : 0).toBeLessThanOrEqual(15 * D);
+    expect(pace?.code === "pace" && pace.isAhead ? pace.mostH : 0).toBeLessThanOrEqual(15 * D);
   });
   it("tea of 55 h that is still earthy is used at once, no compost", () => {
     const log = [smell(44 / D, "earthy"), smell(54 / D, "earthy")];

@@ -35,3 +35,15 @@ export function usualAirAt(at: Date, climate: Climate): number {
   const { meanC, swingC } = usualAir(at, climate);
   return meanC + swingC * dayWave(at, climate);
 }
+
+const SEASON_STEP_D = 10;
+
+/** How the usual mean of the day goes from one moment to another, a point every ten days. */
+export function seasonBetween(from: Date, to: Date, climate: Climate): { readonly at: Date; readonly meanC: number }[] {
+  const stepMs = SEASON_STEP_D * DAY_H * HOUR_MS;
+  const count = Math.ceil(Math.max(0, to.getTime() - from.getTime()) / stepMs) + 1;
+  return Array.from({ length: count }, (_, index) => {
+    const at = new Date(from.getTime() + index * stepMs);
+    return { at, meanC: usualAir(at, climate).meanC };
+  });
+}

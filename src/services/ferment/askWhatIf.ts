@@ -1,6 +1,6 @@
 import "server-only";
 import { forecastBatch, type BatchForecast, type Quantiles } from "@/core/judge/forecastBatch";
-import { warmthFor, whatIf, type Change } from "@/core/judge/whatIf";
+import { nextOne, warmthFor, whatIf, type Change, type NextOne } from "@/core/judge/whatIf";
 import { findBatch, listBatchLines } from "@/data/batches";
 import { listStanding } from "@/data/entries";
 import type { Farm } from "@/data/farm";
@@ -21,8 +21,10 @@ export interface Course {
 }
 
 export interface WhatIfAnswer {
+  /** The batch as it stands; or, where another of the same was asked about, that one made as this and begun now. */
   readonly asIs: Course;
   readonly changed: Course | null;
+  readonly of: "this" | "next";
   /** How warm it must be kept to be ready by the moment asked for; null where no warmth does it, or none is needed. */
   readonly warmthC: number | null;
   readonly warmthNeeded: "none" | "some" | "beyond" | null;
@@ -30,13 +32,13 @@ export interface WhatIfAnswer {
   readonly starts: readonly PeakStartView[];
 }
 
-export interface WhatIfAsked extends Change {
+export interface WhatIfAsked extends Change, NextOne {
   readonly byMs?: number;
   readonly forPeak?: boolean;
 }
 
 /**
- * What would come of a batch done otherwise, beside what will come of it as it is; how warm it must be kept to be ready by a day;
+ * What would come of a batch done otherwise, beside what will come of it as it is; of another of the same made otherwise; how warm it must be kept to be ready by a day;
  * and when such a brew should be started to peak in fit hours. Writes nothing.
  * @returns null where there is no such batch, or it has ended
  */
@@ -63,24 +65,19 @@ export async function askWhatIf(
     ribbon: curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
     never: probabilityNever,
   });
-  const asIs = forecastBatch(input);
+  const standing = forecastBatch(input);
   const byH = byMs === undefined ? null : (byMs - batch.startedAt.getTime()) / HOUR_MS;
   const warmthC = byH === null ? null : warmthFor(input, byH);
-  const comesByItself = byH !== null && (asIs.window.start.p50 ?? Infinity) <= byH;
-  const fromNow = (hour: number) => hour - plain.nowH;
-  const next = {
-    ...plain,
-    startHour: ((plain.startHour ?? 8) + plain.nowH) % 24,
-    temperature: {
-      ...plain.temperature,
-      air: plain.temperature.air.map((point) => ({ ...point, hour: fromNow(point.hour) })),
-    },
-  };
+  const comesByItself = byH !== null && (standing.window.start.p50 ?? Infinity) <= byH;
+  const { placeC, heaterC, ...next } = change;
+  const isNext = Object.keys(next).length > 0;
+  const isOther = placeC !== undefined || heaterC !== undefined;
   return {
-    asIs: courseOf(asIs),
-    changed: Object.keys(change).length === 0 ? null : courseOf(whatIf(input, change)),
+    asIs: courseOf(isNext ? nextOne(input, {}) : standing),
+    changed: isNext ? courseOf(nextOne(input, next)) : isOther ? courseOf(whatIf(input, change)) : null,
+    of: isNext ? "next" : "this",
     warmthC,
     warmthNeeded: byH === null ? null : comesByItself ? "none" : warmthC === null ? "beyond" : "some",
-    starts: forPeak ? peakStartsOf(next, farm, situation.air, now) : [],
+    starts: forPeak ? peakStartsOf(plain, farm, situation.air, now) : [],
   };
 }

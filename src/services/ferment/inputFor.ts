@@ -6,7 +6,7 @@ import type { LogItem } from "@/core/judge/log";
 import { judgedByPlant } from "@/core/judge/judgedByPlant";
 import { recipeFrom } from "@/core/recipe/document";
 import { relativeAmounts, type WentIn } from "@/core/recipe/relative";
-import { usualAir } from "@/core/weather/climate";
+import { seasonBetween, usualAir } from "@/core/weather/climate";
 import type { Batch } from "@/data/batches";
 import type { VesselReading } from "@/data/devices";
 import type { Entry } from "@/data/entries";
@@ -43,6 +43,8 @@ const PROBE_PH_SD = 0.2;
 /** More often than this a probe tells nothing new, h. */
 const LIQUID_EVERY_H = 0.9;
 const PH_EVERY_H = 4;
+/** Slow soaks are foreseen for half a year. */
+const SEASON_AHEAD_MS = 200 * 24 * 3_600_000;
 
 /** Every so many hours one, the first of each stretch. */
 function thinned<T extends { readonly hour: number }>(items: readonly T[], everyH: number): T[] {
@@ -85,7 +87,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
   const { farm, air, priors } = situation;
   const written = recipeFrom(batch.recipe.document);
   const probed = probedIn(batch, situation, at);
-  const middle = new Date((batch.startedAt.getTime() + at.getTime()) / 2);
+  const climate = climateOf(farm);
   const { recipe, log } = judgedByPlant(
     written,
     [...logItemsOf(batch, entries), ...probed.log],
@@ -111,7 +113,13 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
         celsius: airC,
       })),
       statedC: batch.statedC,
-      usual: usualAir(middle, climateOf(farm)),
+      usual: {
+        ...usualAir(at, climate),
+        season: seasonBetween(batch.startedAt, new Date(at.getTime() + SEASON_AHEAD_MS), climate).map((point) => ({
+          hour: hourOf(batch, point.at),
+          celsius: point.meanC,
+        })),
+      },
     },
     ...(place ? { place } : {}),
     log,

@@ -26,7 +26,7 @@ export interface PeakStartView {
 
 /**
  * When to start a bloom brew in the next two days so that it is best in fit hours; none for what keeps.
- * @param input the brew as it would be; its air is in hours from now
+ * @param input a batch of such a brew, as it stands now
  */
 export function peakStartsOf(input: BatchInput, farm: Farm, air: FarmAir, now: Date): PeakStartView[] {
   if (judgedBy(input.recipe) !== "bloom") return [];

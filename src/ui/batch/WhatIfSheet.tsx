@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
-import { clockTime, longWeekday, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
+import { clockTime, longWeekday, saySpan, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
 import type { BatchView } from "@/services/batchView";
 import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { PeakStarts } from "../content/PeakStarts";
@@ -28,13 +28,26 @@ type Asked = "place" | "heater" | "culture" | "sugar" | "later";
 const OPTIONS: readonly { readonly value: Asked; readonly label: string }[] = [
   { value: "place", label: "a warmer place" },
   { value: "heater", label: "a heater in it" },
-  { value: "culture", label: "more culture" },
-  { value: "sugar", label: "less sugar" },
-  { value: "later", label: "started later" },
+  { value: "culture", label: "next one: more culture" },
+  { value: "sugar", label: "next one: less sugar" },
+  { value: "later", label: "next one: begun later" },
 ];
 const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar: 0.5, later: 24 };
 const WAIT_MS = 250;
 const DAY_MS = 86_400_000;
+
+/** When a window opens, is best and closes, with the span that its opening lies in; what is behind us is said as that. */
+function sayWindow({ window: { start, peak, end } }: Course, nowMs: number, clock: FarmClock): string {
+  const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
+  if (start.p50 === null) return "no window in sight";
+  if (end.p50 !== null && end.p50 <= nowMs) return `likely past since ${say(end.p50)}`;
+  const closes = end.p50 === null ? "keeps" : `closes about ${say(end.p50)}`;
+  if (start.p50 <= nowMs) return `likely open already, ${closes}`;
+  const span =
+    start.p10 === null || start.p90 === null ? "" : ` (${say(Math.max(nowMs, start.p10))} to ${say(start.p90)})`;
+  const best = peak.p50 === null ? "" : `, best about ${say(peak.p50)}`;
+  return `opens about ${say(start.p50)}${span}${best}, ${closes}`;
+}
 
 const Strip = ({
   title,
@@ -55,25 +68,15 @@ const Strip = ({
 }) => {
   const scale = { ...plateScale({ batch: { ...batch, window: course.window }, close: null, nowMs }) };
   const drawn = { ...scale, toMs, x: scale.x.copy().domain([scale.fromMs, toMs]) };
-  const say = (ms: number | null) =>
-    ms === null ? "not in sight" : sayForecastMoment(new Date(ms), new Date(nowMs), clock);
-  const { start, peak, end } = course.window;
+  const words = sayWindow(course, nowMs, clock);
+  const { start, peak } = course.window;
   return (
     <figure className="mt-4">
       <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4">
         <span className="font-semibold">{title}</span>
-        <span className="reading text-[0.95rem]">
-          {start.p50 === null
-            ? "no window in sight"
-            : `opens ${say(start.p50)}, best ${say(peak.p50)}, ${end.p50 === null ? "keeps" : `closes ${say(end.p50)}`}`}
-        </span>
+        <span className="reading text-[0.95rem]">{words}</span>
       </figcaption>
-      <svg
-        role="img"
-        aria-label={`${title}: opens ${say(start.p50)}`}
-        viewBox={`0 0 ${PLATE_W} 96`}
-        className="block w-full"
-      >
+      <svg role="img" aria-label={`${title}: ${words}`} viewBox={`0 0 ${PLATE_W} 96`} className="block w-full">
         <RibbonStrip
           id={id}
           scale={drawn}
@@ -93,29 +96,47 @@ const Strip = ({
 const WORTH_H = 1;
 const HOUR_MS = 3_600_000;
 
+type Marks = Course["window"]["start"];
+
+/** How much sooner a mark would come, as a span over its early, likely and late hours, h; null where it is not in sight. */
+function soonerBy(before: Marks, after: Marks): { readonly least: number; readonly most: number } | null {
+  const hours = (["p10", "p50", "p90"] as const).flatMap((key) => {
+    const [from, to] = [before[key], after[key]];
+    return from === null || to === null ? [] : [(from - to) / HOUR_MS];
+  });
+  return hours.length === 0 ? null : { least: Math.min(...hours), most: Math.max(...hours) };
+}
+
+const saySooner = ({ least, most }: { readonly least: number; readonly most: number }): string => {
+  const isSooner = least + most > 0;
+  const [from, to] = [Math.abs(least), Math.abs(most)].toSorted((a, b) => a - b) as [number, number];
+  // Where one end goes the other way it may as well make no difference.
+  return `${least * most < 0 ? `up to ${sayDuration(to)}` : saySpan(from, to)} ${isSooner ? "sooner" : "later"}`;
+};
+
 /** How the close moves, where the window is open already and only that can. */
-function sayClose(before: number | null, after: number | null): string {
-  const hours = before === null || after === null ? 0 : (before - after) / HOUR_MS;
-  if (Math.abs(hours) < WORTH_H) return "It is open, and would stay so as long.";
-  return `It is open, and would close ${sayDuration(Math.abs(hours))} ${hours > 0 ? "sooner" : "later"}.`;
+function sayClose(before: Marks, after: Marks): string {
+  const moved = soonerBy(before, after);
+  if (!moved || Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It is open, and would stay so as long.";
+  return `It is open, and would close ${saySooner(moved)}.`;
 }
 
-function sayDifference({ asIs, changed }: WhatIfAnswer, nowMs: number): string | null {
-  const [before, after] = [asIs.window.start.p50, changed?.window.start.p50 ?? null];
+function sayDifference({ asIs, changed, of }: WhatIfAnswer, nowMs: number): string | null {
   if (!changed) return null;
-  if (before === null && after === null) return "Neither comes to anything that can be foreseen.";
-  if (before === null) return "That would bring it in.";
-  if (after === null) return "That would keep it from coming in at all.";
-  if (before <= nowMs && after <= nowMs) return sayClose(asIs.window.end.p50, changed.window.end.p50);
-  const hours = (before - after) / HOUR_MS;
-  if (Math.abs(hours) < WORTH_H) return "It would make no difference worth the trouble.";
-  return `It would open ${sayDuration(Math.abs(hours))} ${hours > 0 ? "sooner" : "later"}.`;
+  const [before, after] = [asIs.window.start, changed.window.start];
+  if (before.p50 === null && after.p50 === null) return "Neither comes to anything that can be foreseen.";
+  if (before.p50 === null) return of === "this" ? "That would bring it in." : "Made so it would come in.";
+  if (after.p50 === null) return "That would keep it from coming in at all.";
+  if (before.p50 <= nowMs && after.p50 <= nowMs) return sayClose(asIs.window.end, changed.window.end);
+  const moved = soonerBy(before, after)!;
+  if (Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It would make no difference worth the trouble.";
+  return `It would open ${saySooner(moved)}.`;
 }
 
-const isOpen = ({ asIs }: WhatIfAnswer, nowMs: number) =>
-  asIs.window.start.p50 !== null && asIs.window.start.p50 <= nowMs;
+const isOpen = ({ asIs, of }: WhatIfAnswer, nowMs: number) =>
+  of === "next" || (asIs.window.start.p50 !== null && asIs.window.start.p50 <= nowMs);
 
-/** What if it stood warmer, had a heater, more culture, less sugar, another start: as it is and as it would be, one above the other. */
+/** What if it stood warmer or had a heater; what if the next one had more culture, less sugar, another start: as it is and as it would be, one above the other. */
 export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
   const isWarmth = (asked: Asked) => asked === "place" || asked === "heater";
   const [asked, setAsked] = useState<Asked>("place");
@@ -209,7 +230,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             {Number.isFinite(value) ? sayDifference(answer, nowMs) : "A number is missing above."}
           </p>
           <Strip
-            title="As it is"
+            title={answer.of === "next" ? "Made as this one, begun now" : "As it is"}
             course={answer.asIs}
             batch={batch}
             nowMs={nowMs}
@@ -219,7 +240,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           />
           {answer.changed && Number.isFinite(value) ? (
             <Strip
-              title="As it would be"
+              title={answer.of === "next" ? "Made so" : "As it would be"}
               course={answer.changed}
               batch={batch}
               nowMs={nowMs}

@@ -257,6 +257,7 @@ describe("what if", () => {
     warmthC: 24.5,
     warmthNeeded: "some",
     starts: [],
+    of: "this",
     ...change,
   });
   const ask = async (given: Partial<WhatIfAnswer> | null) => {
@@ -277,7 +278,7 @@ describe("what if", () => {
   };
   it("lays both ways one above the other and says the difference", async () => {
     await ask({});
-    await waitFor(() => expect(screen.getByText("It would open 40 h sooner.")).toBeVisible());
+    await waitFor(() => expect(screen.getByText("It would open about 40 h sooner.")).toBeVisible());
     expect(screen.getByRole("img", { name: /^As it is/ })).toBeVisible();
     expect(screen.getByRole("img", { name: /^As it would be/ })).toBeVisible();
     expect(screen.getByText(/Keep it at 24.5 °C from now on/)).toBeVisible();
@@ -289,12 +290,12 @@ describe("what if", () => {
     [
       "closes an open one sooner",
       { asIs: course(-3, 30), changed: course(-4, 26) },
-      "It is open, and would close 4 h sooner.",
+      "It is open, and would close about 4 h sooner.",
     ],
     [
       "closes an open one later",
       { asIs: course(-3, 30), changed: course(-3, 36) },
-      "It is open, and would close 6 h later.",
+      "It is open, and would close about 6 h later.",
     ],
     ["leaves an open one", { asIs: course(-3), changed: course(-4) }, "It is open, and would stay so as long."],
     ["helps neither", { asIs: course(null), changed: course(null) }, "Neither comes to anything that can be foreseen."],
@@ -311,20 +312,26 @@ describe("what if", () => {
     await waitFor(() => expect(screen.getByText(/No warmth that its culture bears/)).toBeVisible());
     expect(screen.getByText(/Start it today 14:00/)).toBeVisible();
   });
+  it("tells another of the same from this one, with the span that its opening lies in", async () => {
+    await ask({ of: "next" });
+    await waitFor(() => expect(screen.getByRole("img", { name: /^Made as this one, begun now/ })).toBeVisible());
+    expect(screen.getByRole("img", { name: /^Made so: opens about .* \(.* to .*\), best about/ })).toBeVisible();
+    expect(screen.queryByText("How warm to have it in by a day?")).toBeNull();
+  });
   it("asks for what was changed", async () => {
     await ask({});
-    fireEvent.click(screen.getByRole("radio", { name: "more culture" }));
+    fireEvent.click(screen.getByRole("radio", { name: "next one: more culture" }));
     await waitFor(() => expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("culture=2"));
   });
   it("asks how warm only while it is not open, and tells of no window where none is in sight", async () => {
     await ask({ asIs: course(-3), changed: course(null) });
-    await waitFor(() => expect(screen.getByText(/^opens today/)).toBeVisible());
+    await waitFor(() => expect(screen.getByText(/^likely open already/)).toBeVisible());
     expect(screen.getByText("no window in sight")).toBeVisible();
     expect(screen.queryByText("How warm to have it in by a day?")).toBeNull();
   });
   it("asks nothing while no number is typed, and says so", async () => {
     await ask({});
-    await waitFor(() => expect(screen.getByText("It would open 40 h sooner.")).toBeVisible());
+    await waitFor(() => expect(screen.getByText("It would open about 40 h sooner.")).toBeVisible());
     const asked = (global.fetch as jest.Mock).mock.calls.length;
     fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "" } });
     expect(screen.getByText("A number is missing above.")).toBeVisible();

@@ -244,17 +244,22 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
   };
 }
 
-/** The past that is likeliest after all that was reported. */
-export function likeliestStart(belief: Belief): PossibleStart {
+/** How likely each of the possible pasts is after all that was reported, in their order. */
+export function weightsOfStarts(belief: Belief): number[] {
   const weights = belief.starts.map(() => 0);
   for (const { start, weight } of belief.ways) weights[start]! += weight;
+  return weights;
+}
+
+/** The past that is likeliest after all that was reported. */
+export function likeliestStart(belief: Belief): PossibleStart {
+  const weights = weightsOfStarts(belief);
   return belief.starts[weights.indexOf(Math.max(...weights))]!;
 }
 
 /** Mean over the possible pasts of something of each, by how likely each is after all that was reported. */
 export function overStarts(belief: Belief, of: (start: PossibleStart) => number): number {
-  const weights = belief.starts.map(() => 0);
-  for (const { start, weight } of belief.ways) weights[start]! += weight;
+  const weights = weightsOfStarts(belief);
   return belief.starts.reduce(
     (sum, start, index) => (weights[index]! > 0 ? sum + weights[index]! * of(start) : sum),
     0,

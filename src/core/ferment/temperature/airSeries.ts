@@ -1,4 +1,5 @@
 import type { AirPoint, TemperatureReading } from "../batch";
+import { valueAt } from "./grid";
 
 export interface AirSeries {
   readonly celsius: Float64Array;
@@ -13,6 +14,8 @@ interface Options {
   readonly nowH: number;
   readonly ambientC: number | undefined;
   readonly swingC: number;
+  /** Daily means that the climate usually has, by ascending hour; the year moves on while a slow brew stands. */
+  readonly season?: readonly AirPoint[] | undefined;
 }
 
 interface Point {
@@ -26,6 +29,8 @@ const MOST_SD_C = 3;
 const SD_GROWS_C_PER_H = 0.08;
 const LINEAR_GAP_H = 8;
 const FADES_H = 24;
+/** A warm or a cold spell is over after about so long, and the season goes on, h. */
+const SPELL_H = 8 * 24;
 const NOTHING_KNOWN_C = 20;
 const believable = ({ hour, celsius }: AirPoint) => Number.isFinite(hour) && celsius > -30 && celsius < 60;
 const byHour = (a: { hour: number }, b: { hour: number }) => a.hour - b.hour;
@@ -74,6 +79,16 @@ function meanOf(points: readonly Point[], ambientC: number | undefined): number 
   return sum / weights;
 }
 
+/** The day's mean at an hour: of these days near the last point, the season's further off. */
+function levelOf(points: readonly Point[], meanC: number, season: readonly AirPoint[] | undefined) {
+  if (!season || season.length === 0) return () => meanC;
+  const hours = Float64Array.from(season, ({ hour }) => hour);
+  const means = Float64Array.from(season, ({ celsius }) => celsius);
+  const anchorH = points.at(-1)?.hour ?? 0;
+  const offC = points.length === 0 ? 0 : meanC - valueAt(hours, means, anchorH);
+  return (hour: number) => valueAt(hours, means, hour) + offC * Math.exp(-Math.abs(hour - anchorH) / SPELL_H);
+}
+
 /**
  * Air at every hour asked for, from what was read and forecast. Short gaps are bridged evenly; in long ones and beyond either end the
  * day and night of the season go on, with what the nearest reading differs from them fading out, and the unsureness growing.
@@ -83,11 +98,12 @@ export function airSeries(
   hours: ArrayLike<number>,
   readings: readonly TemperatureReading[],
   forecast: readonly AirPoint[],
-  { startHour, nowH, ambientC, swingC }: Options,
+  { startHour, nowH, ambientC, swingC, season }: Options,
 ): AirSeries {
   const points = pointsOf(readings, forecast, nowH);
   const meanC = meanOf(points, ambientC);
-  const shape = (hour: number) => meanC + swingC * Math.cos((2 * Math.PI * (startHour + hour - 15)) / 24);
+  const level = levelOf(points, meanC, season);
+  const shape = (hour: number) => level(hour) + swingC * Math.cos((2 * Math.PI * (startHour + hour - 15)) / 24);
   const residual = (point: Point) => point.celsius - shape(point.hour);
   const celsius = new Float64Array(hours.length);
   const sdC = new Float64Array(hours.length);

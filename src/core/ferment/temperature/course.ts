@@ -6,8 +6,8 @@ import { valueAt } from "./grid";
 import { surroundingsOf } from "./places";
 import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
 
-/** Where a batch's temperature came from, best first. */
-export type TemperatureBasis = "read" | "air" | "stated" | "guessed";
+/** Where a batch's temperature came from, best first; "place" is worked out from where it stands and the air outside. */
+export type TemperatureBasis = "read" | "place" | "air" | "stated" | "guessed";
 
 /**
  * A batch's temperatures and what they add up to, over all its hours. Blooms and beds have a node in the middle of each step as well:
@@ -27,6 +27,8 @@ export interface Course {
   readonly overheatCH: Float64Array;
   readonly tauH: number;
   readonly basis: TemperatureBasis;
+  /** What was read in the liquid does not go with the place that was said. */
+  readonly elsewhere: boolean;
 }
 
 /** Least look-ahead past now, h. */
@@ -197,11 +199,15 @@ function rateOf(model: FermentModel): (celsius: number) => number {
   return (celsius) => cardinalShare(celsius, temperatures) / atReference;
 }
 
-function basisOf(batch: FermentBatch, air: "read" | "stated" | "guessed", nowH: number): TemperatureBasis {
+/** A reading in the liquid stands for it while the vessel has not had time to take other warmth on, h. */
+const READ_HOLDS_H = { least: 6, most: 24 } as const;
+
+function basisOf(batch: FermentBatch, air: AirSeries["basis"], nowH: number, tauH: number): TemperatureBasis {
   const lastRead = (batch.readings ?? [])
     .filter(({ where, hour }) => where === "liquid" && hour <= nowH)
     .reduce((last, { hour }) => Math.max(last, hour), -Infinity);
-  if (nowH - lastRead <= 48) return "read";
+  if (nowH - lastRead <= Math.min(READ_HOLDS_H.most, Math.max(READ_HOLDS_H.least, tauH))) return "read";
+  if (air === "read" && batch.place && (batch.place.kind !== "unsaid" || batch.place.celsius)) return "place";
   return air === "read" ? "air" : air;
 }
 
@@ -226,17 +232,18 @@ export function coursesOf(batch: FermentBatch, nowH: number): PossibleCourse[] {
     nowH,
     ambientC: batch.ambientC,
     swingC: batch.swingC ?? USUAL_SWING_C,
+    season: batch.season,
   });
-  if (!batch.place) return [{ course: courseIn(batch, nowH, hours, air), weight: 1 }];
+  if (!batch.place) return [{ course: courseIn(batch, nowH, hours, { ...air, elsewhere: false }), weight: 1 }];
   const outside = { hours, airC: air.celsius, sdC: air.sdC };
   return surroundingsOf(batch.place, outside, dipsOf(batch, nowH), {
     startC: batch.startC,
     tauH: warmingTimeH(batch.volumeL ?? model.volumeL, batch.setting ?? model.setting),
   })
     .toSorted((a, b) => b.weight - a.weight)
-    .map(({ weight, airC, sdC }) => ({
+    .map(({ weight, airC, sdC, elsewhere }) => ({
       weight,
-      course: courseIn(batch, nowH, hours, { celsius: airC, sdC, basis: air.basis }),
+      course: courseIn(batch, nowH, hours, { celsius: airC, sdC, basis: air.basis, elsewhere }),
     }));
 }
 
@@ -256,7 +263,12 @@ function dipsOf(batch: FermentBatch, nowH: number): { readonly hour: number; rea
     .slice(-MOST_DIPS);
 }
 
-function courseIn(batch: FermentBatch, nowH: number, hours: Float64Array, air: AirSeries): Course {
+function courseIn(
+  batch: FermentBatch,
+  nowH: number,
+  hours: Float64Array,
+  air: AirSeries & Pick<Course, "elsewhere">,
+): Course {
   const { model } = batch;
   const { liquidC, tauH } = liquidOf(batch, hours, air.celsius, air.sdC, nowH);
   const length = hours.length;
@@ -293,6 +305,7 @@ function courseIn(batch: FermentBatch, nowH: number, hours: Float64Array, air: A
     thetaSd,
     overheatCH,
     tauH,
-    basis: basisOf(batch, air.basis, nowH),
+    basis: basisOf(batch, air.basis, nowH, tauH),
+    elsewhere: air.elsewhere,
   };
 }

@@ -44,9 +44,16 @@ const UNSAID: readonly (readonly [keyof typeof CHARACTERS, number])[] = [
   ["heated", 0.05],
 ];
 
+/** One in so many drums was moved since, has a heater that nobody logged, or got the wrong tap. */
+const SAID_WRONG = 0.05;
+/** Below this the place that was said does not go with what was dipped. */
+const SAID_STANDS = 0.5;
+
 /** One way the surroundings may be, over the hours asked for. */
 export interface Surroundings {
   readonly weight: number;
+  /** What was dipped does not go with the place that was said: it stands elsewhere, or is heated. */
+  readonly elsewhere: boolean;
   readonly airC: Float64Array;
   readonly sdC: Float64Array;
 }
@@ -70,6 +77,7 @@ interface Vessel {
 
 interface Guess {
   readonly weight: number;
+  readonly isSaid: boolean;
   readonly airC: Float64Array;
   readonly sdK: number;
   readonly meanC: number;
@@ -119,18 +127,29 @@ function airIn({ offsetK, own, swing }: Character, { airC }: Outside, daily: Flo
 
 const meanOf = (values: Float64Array): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
-function charactersOf(place: Place): { readonly character: Character; readonly weight: number }[] {
-  const { celsius } = place;
+interface MayBe {
+  readonly character: Character;
+  readonly weight: number;
+  readonly isSaid: boolean;
+}
+
+const unsaid = (share: number): MayBe[] =>
+  UNSAID.map(([kind, weight]) => ({ character: CHARACTERS[kind], weight: share * weight, isSaid: false }));
+
+function charactersOf(place: Place, isDipped: boolean): MayBe[] {
+  if (place.kind === "unsaid" && !place.celsius) return unsaid(1);
+  const said: MayBe = { character: saidCharacter(place), weight: 1 - SAID_WRONG, isSaid: true };
+  return isDipped ? [said, ...unsaid(SAID_WRONG)] : [said];
+}
+
+function saidCharacter({ kind, celsius }: Place): Character {
   if (celsius) {
     const [low, high] = celsius;
-    const swing = place.kind === "unsaid" ? 0.4 : CHARACTERS[place.kind].swing;
+    const swing = kind === "unsaid" ? 0.4 : CHARACTERS[kind].swing;
     const own = { celsius: (low + high) / 2, follows: 0.1, atLeast: false };
-    return [
-      { character: { offsetK: 0, own, swing: Math.min(1, swing), sdK: Math.max(0.8, (high - low) / 3) }, weight: 1 },
-    ];
+    return { offsetK: 0, own, swing: Math.min(1, swing), sdK: Math.max(0.8, (high - low) / 3) };
   }
-  if (place.kind !== "unsaid") return [{ character: CHARACTERS[place.kind], weight: 1 }];
-  return UNSAID.map(([kind, weight]) => ({ character: CHARACTERS[kind], weight }));
+  return CHARACTERS[kind as Exclude<PlaceKind, "unsaid">];
 }
 
 /** The liquid at the dips if it stood in this air, and how much a place warmer by 1 K all along would have warmed it. */
@@ -182,6 +201,7 @@ function afterDips(
   return {
     fit,
     weight: guess.weight,
+    isSaid: guess.isSaid,
     airC: guess.airC.map((celsius) => celsius + offsetK),
     sdK: Math.sqrt(1 / precision),
     meanC: guess.meanC + offsetK,
@@ -244,21 +264,28 @@ const LEAST_WEIGHT = 0.01;
  */
 export function surroundingsOf(place: Place, outside: Outside, dips: readonly Dip[], vessel: Vessel): Surroundings[] {
   const daily = dailyMean(outside);
-  const guesses = charactersOf(place).map(({ character, weight }): Guess => {
+  const guesses = charactersOf(place, dips.length > 0).map(({ character, weight, isSaid }): Guess => {
     const airC = airIn(character, outside, daily);
-    return { weight, airC, sdK: character.sdK, meanC: meanOf(airC) };
+    return { weight, isSaid, airC, sdK: character.sdK, meanC: meanOf(airC) };
   });
   const fitted = guesses.map((guess) => afterDips(guess, outside, dips, vessel));
   const best = Math.max(...fitted.map(({ fit }) => fit));
   const weighed = fitted.map((guess) => ({ ...guess, weight: guess.weight * Math.exp(guess.fit - best) }));
   const total = weighed.reduce((sum, { weight }) => sum + weight, 0);
-  const kept = weighed.filter(({ weight }) => weight / total >= LEAST_WEIGHT);
+  const said = weighed.find(({ isSaid }) => isSaid);
+  const saidHolds = said !== undefined && said.weight / total >= SAID_STANDS;
+  const kept = saidHolds ? [said] : weighed.filter(({ weight }) => weight / total >= LEAST_WEIGHT);
   const keptTotal = kept.reduce((sum, { weight }) => sum + weight, 0);
   return grouped(kept, MOST_GROUPS).map((group) => {
     const { sdK, weight } = spreadOf(group);
     const airC = new Float64Array(outside.hours.length);
     for (const guess of group)
       for (let index = 0; index < airC.length; index += 1) airC[index]! += (guess.weight / weight) * guess.airC[index]!;
-    return { weight: weight / keptTotal, airC, sdC: outside.sdC.map((sd) => Math.hypot(sd, sdK)) };
+    return {
+      weight: weight / keptTotal,
+      elsewhere: said !== undefined && !saidHolds,
+      airC,
+      sdC: outside.sdC.map((sd) => Math.hypot(sd, sdK)),
+    };
   });
 }

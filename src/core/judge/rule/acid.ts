@@ -92,7 +92,7 @@ function isStuck(
   sourLooks: number,
 ): { readonly ph: number; readonly hour: number } | null {
   const { forecast } = input;
-  const all = looks.flatMap(({ ph }) => ph);
+  const all = looks.flatMap(({ ph }) => ph.filter(canBeSoured));
   const last = all.at(-1);
   if (!last || sourLooks > 0 || last.value <= target + STUCK.aboveTarget) return null;
   if (all.some(({ value }) => value <= target)) return null;

@@ -15,6 +15,8 @@ interface OverTimeProps {
 /** Where the temperature behind a forecast is from, for its drawing. */
 const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
   read: "The liquid’s temperature was read.",
+  place:
+    "The liquid’s temperature is worked out from where it stands and the air outside, through the vessel’s own slowness.",
   air: "The liquid’s temperature is worked out from the air, through the vessel’s own slowness.",
   climate: "The temperature is what these weeks usually are here: nothing tells it now.",
   stated: "The temperature is as it was stated at the start, held.",
