@@ -185,6 +185,14 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `pH ${formatNumber(reason.other, 3)} after ${formatNumber(reason.one, 3)}: a sour drum does not turn back. The meter is likely off: rinse it, check it in a buffer, or use a strip.`;
     case "shell-ph":
       return SHELL_PH_WORDS[reason.says](formatNumber(reason.ph, 3));
+    case "still-floats":
+      return reason.sunkPercent === null
+        ? "Some of it still floats: stir it long, and weigh it under."
+        : `Only ${formatNumber(reason.sunkPercent, 2)} % has sunk: stir it long, and weigh it under.`;
+    case "still-in-cold":
+      return `No bubbles, but at ${sayTemperature(reason.meanC, telling.units)} they rest with acid left. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or read the pH: spent vinegar is above 5.`;
+    case "half-day-over":
+      return `Good for ${reason.lastsH} h once it is ready, and that was ${sayForecastMoment(atHour(telling, reason.readyH), telling.now, telling.clock)}. It must not be used any more, whatever it smells of now.`;
     case "flies-in":
       return `Flies or ants got in: look for maggots from ${sayForecastMoment(atHour(telling, reason.looksFromH), telling.now, telling.clock)} on, and tie the cloth tight.`;
     case "lid-was-off":
@@ -265,4 +273,5 @@ export const NEXT_WORDS: Record<NextAct, string> = {
   "feed": "Feed it",
   "catch-up": "Do what was missed",
   "cool": "Cool it",
+  "stir": "Stir it",
 };

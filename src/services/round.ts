@@ -40,13 +40,16 @@ const sinceLast = (what: string, lastH: number | null, nowH: number): string =>
   lastH === null ? `not ${what} yet` : `last ${what} ${sayDuration(Math.max(0, nowH - lastH))} ago`;
 const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
-/** What is over wants no more stirring and feeding; gas is let out of it until it is emptied. */
+/** What is over wants no more stirring and feeding. */
 const isOver = ({ state, spoilt }: BatchView): boolean => state === "past" || spoilt === "discard";
+/** Gas is let out of what is over until it is emptied; what is held back in doubt gets no more food. */
+const isAsked = (act: string, view: BatchView): boolean =>
+  isOver(view) ? act === "vented" : !(view.spoilt === "hold" && act === "fed");
 
 function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): RoundDraft[] {
   const nowH = hourOf(batch, now);
   return dueTasks(recipeFrom(batch.recipe.document), logItemsOf(batch, entries), nowH, nowH + AHEAD_H, view.rate)
-    .filter(({ task: { act } }) => !isOver(view) || act === "vented")
+    .filter(({ task: { act } }) => isAsked(act, view))
     .map(({ task, dueH, late, lastH }) => {
       const dueMs = batch.startedAt.getTime() + dueH * HOUR_MS;
       const since = task.act === "vented" ? [sinceLast("vented", lastH, nowH)] : [];
@@ -145,6 +148,15 @@ function verdictTask(
         why,
         urgency: "late",
         touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
+      };
+    case "stir":
+      return {
+        ...base,
+        key: `${batch.id}-stirred`,
+        does: "stir",
+        title: `${vessel.name}: stir it long`,
+        why,
+        touch: { type: "log-act", batchId: batch.id, act: "stirred" },
       };
     // What was missed stands in the round as the task that it is.
     case "catch-up":

@@ -13,7 +13,8 @@ export type NextAct =
   | "repeat-ph"
   | "feed"
   | "catch-up"
-  | "cool";
+  | "cool"
+  | "stir";
 
 export interface Verdict {
   readonly state: VerdictState;

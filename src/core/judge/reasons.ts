@@ -80,6 +80,12 @@ export type VerdictReason =
   /** A reading that rose after it had soured: the instrument, not the batch. */
   | { readonly code: "ph-rose"; readonly one: number; readonly other: number }
   | { readonly code: "shell-ph"; readonly ph: number; readonly says: "acid-spent" | "acid-left" | "between" }
+  /** Char of which some floats yet, as far as it was measured. */
+  | { readonly code: "still-floats"; readonly sunkPercent: number | null }
+  /** Shell in vinegar that makes no bubbles, and stands so cold that it may only rest. */
+  | { readonly code: "still-in-cold"; readonly meanC: number; readonly comfortLowC: number }
+  /** A brew that lasts so many hours from when it was ready, and was. */
+  | { readonly code: "half-day-over"; readonly readyH: number; readonly lastsH: number }
   | { readonly code: "closing"; readonly hour: number | null }
   /** What befell it, and from which hour a look settles it. */
   | { readonly code: "flies-in" | "lid-was-off"; readonly hour: number; readonly looksFromH: number }

@@ -40,6 +40,12 @@ function judgeFresh(evidence: Evidence, { readyH, freshH }: FreshReadiness): Jud
       reasons: [{ code: "window-closed", hour: freshH }, ...reasons],
       next: { act: "compost", hour: nowH },
     };
+  if (latestSign?.says === "warns")
+    return {
+      state: "near",
+      reasons,
+      next: { act: "smell", hour: Math.max(nowH, readyH, latestSign.sign.hour + SMELL_AGAIN_H.fresh) },
+    };
   if (nowH < readyH || latestSign?.says === "not-yet")
     return { state: "near", reasons, next: { act: "look", hour: Math.max(nowH, readyH) } };
   return { state: "ready", reasons, next: { act: "use-now", hour: nowH } };

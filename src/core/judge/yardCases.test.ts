@@ -191,3 +191,103 @@ describe("what befell it", () => {
     expect(verdict.next.act).toBe("use-now");
   });
 });
+
+describe("probes and places that tell otherwise", () => {
+  const hourly = (fromD: number, toD: number, celsius: number) =>
+    Array.from({ length: Math.round((toD - fromD) * D) }, (_, hour) => [fromD + hour / D, celsius] as const);
+  it("a probe silent for days is named, and its warmth no longer said to be read", () => {
+    const verdict = told({ method: "cultured-extract", days: 9, dips: hourly(1, 5, 21) });
+    expect(verdict.codes).toContain("readings-stopped");
+    expect(verdict.forecast.temperatureBasis).not.toBe("read");
+    const going = told({ method: "cultured-extract", days: 5.1, dips: hourly(1, 5, 21) });
+    expect(going.codes).not.toContain("readings-stopped");
+    expect(going.forecast.temperatureBasis).toBe("read");
+  });
+  it("no cold is told to come while the probe holds 22 °C over a cold week, whatever place was tapped", () => {
+    for (const place of [undefined, { kind: "shade" }, { kind: "indoors" }] as const) {
+      const verdict = told({
+        method: "cultured-extract",
+        days: 6,
+        outsideC: 4,
+        ...(place ? { place } : {}),
+        dips: hourly(0.2, 6, 22),
+      });
+      expect(verdict.codes).not.toContain("cold-ahead");
+      expect(verdict.forecast.liquidNowC).toBeGreaterThan(20);
+      expect(verdict.codes.includes("place-doubted")).toBe(place?.kind === "shade");
+    }
+  });
+  it("one wild dip doubts no place", () => {
+    const verdict = told({
+      method: "cultured-extract",
+      days: 6,
+      outsideC: 14,
+      place: { kind: "shade" },
+      dips: [
+        [2, 14],
+        [3, 14.5],
+        [4, 26],
+        [5, 14],
+      ],
+    });
+    expect(verdict.codes).not.toContain("place-doubted");
+  });
+  it("the season goes on while it stands: begun in the cold, it is not kept there", () => {
+    const opens = (season: readonly { hour: number; celsius: number }[]) =>
+      assess({
+        recipe: findRecipe("leaf-soak"),
+        vesselL: 200,
+        nowH: 24,
+        startHour: 9,
+        place: { kind: "shade" },
+        temperature: { liquid: [], air: [], statedC: null, usual: { meanC: 8, swingC: 4, season } },
+        log: [],
+      }).forecast.window.start.p50 ?? Infinity;
+    const spring = [8, 13, 18, 22].map((celsius, month) => ({ hour: month * 720, celsius }));
+    expect(opens(spring)).toBeLessThan(opens([{ hour: 0, celsius: 8 }]) - 5 * D);
+  });
+});
+
+describe("what is done next, by the kind of brew", () => {
+  const mild: Place = { kind: "indoors", celsius: [21, 23] };
+  it("leachate that was ready half a day ago is over, however fruity it smells", () => {
+    const at = (hours: readonly number[]) =>
+      told({
+        method: "leachate-bloom",
+        days: hours.at(-1)! / D + 0.01,
+        place: mild,
+        log: hours.flatMap((hour) => [smell(hour / D, "fruity"), sign(hour / D, "surface", "thick fine head")]),
+      });
+    const opensH = Math.ceil(at([6]).forecast.window.start.p50!);
+    expect(at([opensH + 1, opensH + 4]).next.act).toBe("use-now");
+    expect(at([opensH + 1, opensH + 14])).toMatchObject({ state: "past", next: { act: "compost" } });
+  });
+  it("char of which half floats is stirred, by word and by measure", () => {
+    const char = (log: LogItem[]) => told({ method: "charged-char", days: 20, place: mild, log }).next.act;
+    expect(char([smell(19, "earthy"), sign(19, "solids", "floating")])).toBe("stir");
+    expect(char([smell(19, "earthy"), { hour: 19 * D, kind: "sunk", value: 50, by: "Ana" }])).toBe("stir");
+    const sunk = [15, 17, 19].flatMap((day) => [smell(day, "earthy"), sign(day, "solids", "sunk")]);
+    expect(char(sunk)).toBe("strain");
+  });
+  it("shell that stands still in the cold at pH 4.2 is no ready one; in the warm it may be, and spent it is", () => {
+    const shell = (celsius: number, value: number) =>
+      told({
+        method: "shell-calcium",
+        days: 25,
+        outsideC: celsius,
+        place: { kind: "shed", celsius: [celsius - 1, celsius + 1] },
+        log: [20, 22, 24].flatMap((day) => [
+          sign(day, "surface", "still"),
+          smell(day, "neutral"),
+          ph(day, value, "strip"),
+        ]),
+      });
+    expect(shell(6, 4.2).codes).toContain("still-in-cold");
+    expect(shell(6, 4.2).state).not.toBe("ready");
+    expect(shell(22, 5.6).state).toMatch(/ready|peak/);
+  });
+  it("a made liquid that smells of fish is smelt once more before it is used", () => {
+    const fresh = (log: LogItem[]) => told({ method: "milk-spray", days: 0.3 / D, place: mild, log });
+    expect(fresh([smell(0.25 / D, "fishy")])).toMatchObject({ state: "near", next: { act: "smell" } });
+  });
+});

@@ -1,6 +1,7 @@
 import "server-only";
 import { findMethod } from "@/core/book";
 import { outcomeOf, scoreOf, type Score } from "@/core/judge/outcome";
+import { isUsable, type VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import type { Batch } from "@/data/batches";
 import { listBatchesById } from "@/data/batches";
@@ -76,7 +77,8 @@ function lineOf(batch: Batch, log: Parameters<typeof logItemsOf>[1], kept: reado
   const recipe = recipeFrom(batch.recipe.document);
   if (recipe.readiness.type !== "ripens" || !batch.close) return null;
   const closedH = hourOf(batch, batch.close.at);
-  const judgedReady = batch.close.kind === "strained" && batch.close.overrideReason === null;
+  // Strained when it was past, it says nothing of when it was ready.
+  const judgedReady = batch.close.kind === "strained" && isUsable(batch.close.verdict as VerdictState);
   const outcome = outcomeOf(recipe, logItemsOf(batch, log), judgedReady ? closedH : null);
   if (!outcome) return null;
   const halfH = outcome.byH / 2;

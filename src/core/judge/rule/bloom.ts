@@ -47,6 +47,8 @@ export function judgeBloom(evidence: Evidence): Judged {
   const at = (state: VerdictState, act: NextAct, hour: number, first: readonly VerdictReason[] = []) =>
     judged(state, [...first, ...reasons], act, hour);
   if (airOffH !== null && limits !== null && nowH - airOffH > limits.soil) return at("past", "compost", nowH);
+  const over = lastingOver(evidence);
+  if (over) return at("past", "compost", nowH, [over]);
   const recent = looks.filter(({ hour }) => nowH - hour <= HOLDS_H);
   const kinds = [...new Set(recipe.cues.filter(({ says }) => says === "ready").map(({ kind }) => kind))];
   const lists = signsByLook(recent, kinds);
@@ -94,6 +96,22 @@ export function judgeBloom(evidence: Evidence): Judged {
   if (opened >= believed.one)
     return at("near", look, nextH, last.length > 0 ? [] : [{ code: "sign-missing", words: readyWords(input) }]);
   return at(isNear(input) ? "near" : "early", look, nextH);
+}
+
+/**
+ * What lasts only so long from when it was ready is over after that, whatever it smells of then. It was ready at its first good look after
+ * it had likely opened, or at the first of two in a row.
+ */
+function lastingOver({ input }: Evidence): VerdictReason | null {
+  const { recipe, looks, nowH } = contextOf(input);
+  const lastsH = recipe.keeping.from === "ready" ? recipe.keeping.afterH?.hardEnd : undefined;
+  if (lastsH === undefined) return null;
+  const opensH = input.forecast.window.start.p50 ?? Infinity;
+  const good = looks.map(({ signs }) => signs.length > 0 && signs.every(({ says }) => says === "ready"));
+  const first = looks.findIndex(({ hour }, index) => good[index] && (hour >= opensH || good[index + 1] === true));
+  const readyH = looks[first]?.hour;
+  if (readyH === undefined || nowH - readyH <= lastsH) return null;
+  return { code: "half-day-over", readyH, lastsH };
 }
 
 /** Not before it may well have opened; then every few hours, as fast as its window would pass. */

@@ -1,6 +1,6 @@
 import { minimumAgeD, type Recipe } from "../../book/recipe";
 import type { SignKind } from "../../book/words";
-import { isNear, readyWords, signReason, warmthReason, type Evidence } from "../evidence";
+import { isNear, readyWords, signReason, warmthReason, type Evidence, type JudgeInput } from "../evidence";
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
 import { contextOf, judged, type RuleContext } from "./context";
@@ -24,6 +24,10 @@ const LOOK_AGAIN_H = 20;
 /** Nobody is sent away for longer, h. */
 const LOOK_AGAIN_MOST_H = 14 * 24;
 /** Vinegar that has spent itself on shell stands above this; below the other it has acid left. */
+/** Of char so much must lie under, %. */
+const SUNK_ENOUGH = 90;
+/** So far under its comfort shell makes no bubbles that could be missed, K. */
+const COLD_K = 3;
 const SHELL_PH = { spent: 5.2, sour: 4 } as const;
 
 interface Marks {
@@ -68,9 +72,17 @@ export function judgeSigns(evidence: Evidence): Judged {
   const kinds = [
     ...new Set(recipe.cues.filter(({ says }) => says === "ready" || says === "not-yet").map(({ kind }) => kind)),
   ];
-  const marks = marksOf(recent, kinds);
   const shell = shellReason(evidence, recent);
-  const reasons: VerdictReason[] = [...(shell ? [shell.reason] : []), ...signReason(evidence), warmthReason(input)];
+  const cold = restsInCold(evidence, shell);
+  const marks = marksOf(recent, cold ? kinds.filter((kind) => kind !== "surface") : kinds);
+  const floats = stillFloats(input, recent);
+  const reasons: VerdictReason[] = [
+    ...(shell ? [shell.reason] : []),
+    ...(cold && recent.some(({ signs }) => signs.some(({ sign }) => sign.kind === "surface")) ? [cold] : []),
+    ...(floats ? [floats] : []),
+    ...signReason(evidence),
+    warmthReason(input),
+  ];
   const youngD = minimumAgeD(recipe);
   const youngH = youngD * 24;
   const pastSigns = recent.flatMap(({ signs }) => signs).filter(({ says }) => says === "past");
@@ -83,7 +95,7 @@ export function judgeSigns(evidence: Evidence): Judged {
   const chance = isShort ? OPENED.short : OPENED.long;
   const isOpen = opened >= chance.likely;
   const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
-  const isReady = ready >= needs + 2 * marks.against.length && (shell?.mark ?? 0) >= 0;
+  const isReady = ready >= needs + 2 * marks.against.length && (shell?.mark ?? 0) >= 0 && !floats;
   const lastLookH = recent.at(-1)?.hour ?? -Infinity;
   if (isReady && nowH < youngH)
     return judged(
@@ -99,6 +111,7 @@ export function judgeSigns(evidence: Evidence): Judged {
     const peak = forecast.window.peak.p50;
     return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
   }
+  if (floats) return judged(nowH >= youngH && isOpen ? "near" : "early", reasons, "stir", nowH);
   const isHalf = ready > 0 && marks.against.length === 0 && nowH >= youngH;
   if (isHalf)
     return judged(
@@ -121,6 +134,31 @@ export function judgeSigns(evidence: Evidence): Judged {
     "smell",
     Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
   );
+}
+
+/** Char is charged when it lies under: what floats, by the newest word or measure, is stirred and not waited for. */
+function stillFloats({ recipe, log, forecast }: JudgeInput, looks: RuleContext["looks"]): VerdictReason | null {
+  const { readiness } = recipe;
+  if (readiness.type !== "ripens" || readiness.model.cls !== "char") return null;
+  const word = looks.flatMap(({ words }) => words.filter(({ kind }) => kind === "solids")).at(-1);
+  const measure = log.findLast((item) => item.kind === "sunk" && item.hour >= forecast.stageFromH);
+  if (measure?.kind === "sunk" && measure.hour >= (word?.hour ?? -Infinity))
+    return measure.value < SUNK_ENOUGH ? { code: "still-floats", sunkPercent: measure.value } : null;
+  return word?.word === "floating" ? { code: "still-floats", sunkPercent: null } : null;
+}
+
+/** Bubbles rest in the cold with acid left: no bubbles then say nothing, unless the pH says that the acid is spent. */
+function restsInCold(
+  { input }: Evidence,
+  shell: { readonly mark: number } | null,
+): Extract<VerdictReason, { code: "still-in-cold" }> | null {
+  const { recipe, forecast } = input;
+  const { readiness } = recipe;
+  if (readiness.type !== "ripens" || readiness.model.cls !== "shell" || (shell?.mark ?? 0) > 0) return null;
+  const { low } = recipe.comfortC;
+  return forecast.meanLiquidC24h < low - COLD_K
+    ? { code: "still-in-cold", meanC: forecast.meanLiquidC24h, comfortLowC: low }
+    : null;
 }
 
 /** What the pH of shell in vinegar says: spent, or sour still. */
