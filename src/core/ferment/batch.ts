@@ -1,5 +1,5 @@
 import type { Observation } from "./evidence/observations";
-import type { Place } from "./temperature/places";
+import type { LearnedPlace, Place } from "./temperature/places";
 import type { FermentModel, Setting } from "./models/types";
 
 /** A temperature that was read, at an hour of the batch. */
@@ -38,6 +38,8 @@ export interface FermentBatch {
   readonly startSdH?: number;
   /** Where it stands, where the air that is known is the air outside; missing means that it stands in that air itself. */
   readonly place?: Place;
+  /** What earlier batches in its vessel told of where that stands. */
+  readonly placeLearned?: LearnedPlace;
   /** Mean of the air and its day-night half range where it was not read, °C and K. */
   readonly ambientC?: number;
   readonly swingC?: number;

@@ -1,6 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import type { Setting } from "../ferment/models/types";
-import type { Place } from "../ferment/temperature/places";
+import type { LearnedPlace, Place } from "../ferment/temperature/places";
 import type { LogItem } from "./log";
 
 /** A temperature at an hour of the batch. */
@@ -37,6 +37,8 @@ export interface BatchInput {
   readonly temperature: TemperatureInput;
   /** Where it stands; unsaid if missing. */
   readonly place?: Place;
+  /** What earlier batches in its vessel told of where that stands. */
+  readonly placeLearned?: LearnedPlace;
   readonly log: readonly LogItem[];
   /** What went in against what the recipe asks for, 1 as it asks. */
   readonly sugar?: number;

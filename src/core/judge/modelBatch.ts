@@ -107,6 +107,7 @@ export function modelBatch(input: BatchInput, model: FermentModel): FermentBatch
     volumeL: input.filledL ?? input.vesselL,
     // Without any air outside the liquid's own readings are all that is known of the place.
     ...(temperature.air.length > 0 || temperature.usual ? { place: input.place ?? UNSAID } : {}),
+    ...(input.placeLearned ? { placeLearned: input.placeLearned } : {}),
     ...(input.setting ? { setting: input.setting } : {}),
     ...(input.startHour === undefined ? {} : { startHour: input.startHour }),
     ...(ambientC === undefined ? {} : { ambientC }),

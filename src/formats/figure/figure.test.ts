@@ -31,6 +31,12 @@ describe("a figure as a person types it", () => {
       "concentrate, if 18 L is the water: 60 mL, 18.06 L in all",
     ]);
   });
+  it.each([
+    ["1:300 in 18 L", "18 L at 1:300"],
+    ["1:300 for an 18 L knapsack", "18 L at 1:300"],
+    ["2 tbsp per gal in 40 us gal", "40 us gal at 2 tbsp per gal"],
+    ["1 in 500 in 16 L", "16 L at 1 in 500"],
+  ])("%s is the same, turned round", (turned, plain) => expect(answersOf(turned)).toEqual(answersOf(plain)));
   it("gives both gallons where the word alone does not tell, and one where it does", () => {
     expect(answersOf("12 gal in L")).toEqual(["12 US gal is: 45.42 L", "12 imp gal is: 54.55 L"]);
     expect(answersOf("12 imp gal in L")).toEqual(["12 imp gal is: 54.55 L"]);

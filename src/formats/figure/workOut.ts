@@ -67,6 +67,11 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
   if (perLitre) return perLitre;
   const alone = tryDilutions(tidy, options);
   if (alone.length > 0) return ratioFigure(alone, tidy);
+  // "2 tbsp per gal in 40 gal" is the strength first, and what it is for behind the last "in".
+  const turned = /^(.+)\s+(?:in|into|for|on)\s+(?:an? |the )?(.+)$/i.exec(tidy);
+  const strength = turned ? tryDilutions(turned[1]!, options) : [];
+  if (turned && strength.length > 0)
+    return mixFigure(wholeAmount(turned[2]!, options, true), strength, turned[1]!, options);
   const at = /^(.+?)\s+(?:at|@)\s+(.+)$/i.exec(tidy);
   if (at) return atFigure(wholeAmount(at[1]!, options, true), at[2]!, options);
   const inside = /^(.+?)\s+(?:in|into|to|as|per)\s+(.+)$/i.exec(tidy);

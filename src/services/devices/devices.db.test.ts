@@ -159,7 +159,7 @@ describe("a weather station", () => {
     expect((await station()).taken).toBe(240);
     const after = (await readBatch(farm.context(), await theFarm(), batchId))!.batch;
     expect(after.liquidC).toBeCloseTo(9, 0);
-    expect(after.basis).toBe("air");
+    expect(after.basis).toBe("place");
     expect(after.window.start.p50).not.toBe(before.window.start.p50);
     const { air } = await readYard(farm.context(), await theFarm());
     expect(air.some(({ airC, usual }) => airC === 30 && !usual)).toBe(true);

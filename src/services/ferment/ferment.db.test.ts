@@ -2,7 +2,9 @@ import { findFarm } from "@/data/farm";
 import { listForecastsOfBatch } from "@/data/forecasts";
 import { MODEL_VERSION } from "./keepForecast";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
-import { closeBatch } from "../closeBatch";
+import { addDevice } from "../devices/devices";
+import { takeReadings } from "../devices/takeReadings";
+import { cleanVessel, closeBatch } from "../closeBatch";
 import { addToBatch } from "../feedBatch";
 import { readBatch } from "../readBatch";
 import { readYard } from "../readYard";
@@ -227,6 +229,30 @@ describe("a batch's page", () => {
     });
     const [store] = (await page(tea)).stores;
     expect(store!.shelfFromMs).toBe(hoursAgo(2).getTime());
+  });
+});
+
+describe("where a vessel stands", () => {
+  it("is learned from what was dipped in its earlier batches, where the station tells the air outside", async () => {
+    const token = "s".repeat(40);
+    await addDevice(farm.context(), { requestKey: key(), name: "Mast", kind: "station", vesselId: null, token });
+    const hourly = [...Array(30 * 24).keys()].map((hours) => ({
+      at: hoursAgo(hours).toISOString(),
+      quantity: "air",
+      value: 6,
+    }));
+    for (let from = 0; from < hourly.length; from += 200)
+      await takeReadings(farm.scratch.pool, NOW, token, { readings: hourly.slice(from, from + 200) });
+    const known = await farm.vessel("Known");
+    const other = await farm.vessel("Other");
+    await fastExtract(known, 20);
+    await cleanVessel(farm.context(), { requestKey: key(), vesselId: known });
+    const [here, there] = [
+      await farm.fill(known, "cultured-extract", 80, hoursAgo(72)),
+      await farm.fill(other, "cultured-extract", 80, hoursAgo(72)),
+    ];
+    const warmth = async (batchId: number) => (await page(batchId)).batch.liquidC;
+    expect(await warmth(here)).toBeGreaterThan((await warmth(there)) + 3);
   });
 });
 

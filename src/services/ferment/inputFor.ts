@@ -1,6 +1,6 @@
 import "server-only";
 import { phTarget } from "@/core/book/recipe";
-import type { Place } from "@/core/ferment/temperature/places";
+import type { LearnedPlace, Place } from "@/core/ferment/temperature/places";
 import type { BatchInput, TemperaturePoint } from "@/core/judge/batchInput";
 import type { LogItem } from "@/core/judge/log";
 import { judgedByPlant } from "@/core/judge/judgedByPlant";
@@ -15,14 +15,15 @@ import { hourOfDay } from "@/formats/times";
 import { airFrom, climateOf, type FarmAir } from "../weather";
 import { hourOf, logItemsOf } from "./logItems";
 
-/** What finished batches taught of each model's pace; its version changes with every one. */
-export interface KnownPaces {
+/** What finished batches taught of each model's pace, and of where each vessel stands; its version changes with every one. */
+export interface Learnt {
+  readonly placeOf: (vesselId: number) => LearnedPlace | null;
   readonly of: (modelId: string) => { readonly mean: number; readonly sd: number } | null;
   readonly version: string;
 }
 
 /** Nothing learned yet. */
-export const NO_PACES: KnownPaces = { of: () => null, version: "none" };
+export const NOTHING_LEARNT: Learnt = { of: () => null, placeOf: () => null, version: "none" };
 
 /** All that batches' forecasts depend on besides their own logs. */
 export interface Situation {
@@ -31,7 +32,7 @@ export interface Situation {
   readonly air: FarmAir;
   readonly probes: ReadonlyMap<number, readonly VesselReading[]>;
   readonly lines: ReadonlyMap<number, readonly WentIn[]>;
-  readonly priors: KnownPaces;
+  readonly priors: Learnt;
   /** Which plants went into each, by name. */
   readonly plants: ReadonlyMap<number, readonly string[]>;
   /** Where each vessel stands, as far as it was said. */
@@ -94,6 +95,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
     situation.plants.get(batch.id) ?? [],
   );
   const place = situation.places.get(batch.vesselId);
+  const placeLearned = priors.placeOf(batch.vesselId);
   const farmPrior = recipe.readiness.type === "ripens" ? priors.of(recipe.readiness.model.id) : null;
   return {
     recipe,
@@ -122,6 +124,7 @@ export function inputFor(batch: Batch, entries: readonly Entry[], situation: Sit
       },
     },
     ...(place ? { place } : {}),
+    ...(placeLearned ? { placeLearned } : {}),
     log,
     ...relativeAmounts(recipe, situation.lines.get(batch.id) ?? []),
     ...(farmPrior ? { farm: farmPrior } : {}),

@@ -1,6 +1,9 @@
 import "server-only";
 import type { FermentModel } from "@/core/ferment/models/types";
 import { batchEstimate, farmPrior, type BatchEstimate } from "@/core/ferment/learning/farmPrior";
+import { placeToldBy } from "@/core/ferment/temperature/course";
+import type { LearnedPlace } from "@/core/ferment/temperature/places";
+import { modelBatch } from "@/core/judge/modelBatch";
 import { believe } from "@/core/ferment/outlook/belief";
 import { runningStage } from "@/core/judge/stage";
 import { recipeFrom } from "@/core/recipe/document";
@@ -9,7 +12,7 @@ import type { Queryable } from "@/data/db";
 import { listStandingOf } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listLearningResets, type LearningReset } from "@/data/forecasts";
-import { inputFor, NO_PACES, type KnownPaces, type Situation } from "./inputFor";
+import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
 import { airSince } from "../weather";
 import { listVesselReadings } from "@/data/devices";
 import { listVesselPlaces } from "@/data/vesselPlaces";
@@ -26,7 +29,7 @@ export interface Learned {
   readonly resets: readonly LearningReset[];
 }
 
-export interface Priors extends KnownPaces {
+export interface Priors extends Learnt {
   readonly learned: readonly Learned[];
 }
 
@@ -61,7 +64,10 @@ function estimateOf(batch: Batch, situation: Situation, entries: Parameters<type
   return estimate;
 }
 
-async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
+async function taughtBy(
+  db: Queryable,
+  farm: Farm,
+): Promise<{ readonly taught: Taught[]; readonly places: ReadonlyMap<number, LearnedPlace> }> {
   const finished = (await listFinished(db, MOST_BATCHES)).filter((batch) => {
     const { readiness } = recipeFrom(batch.recipe.document);
     return readiness.type === "ripens";
@@ -74,7 +80,7 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
     return counts.get(id)! <= MOST_OF_A_MODEL;
   });
   const [first] = chosen.toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
-  if (!first) return [];
+  if (!first) return { taught: [], places: new Map() };
   const entries = await listStandingOf(
     db,
     chosen.map(({ id }) => id),
@@ -88,7 +94,8 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
   const probes = new Map<number, typeof readings>();
   for (const reading of readings) probes.set(reading.vesselId, [...(probes.get(reading.vesselId) ?? []), reading]);
   const taught: Taught[] = [];
-  for (const batch of chosen) {
+  const learnedPlaces = new Map<number, LearnedPlace>();
+  for (const batch of chosen.toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime())) {
     const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
     const situation: Situation = {
       farm,
@@ -96,16 +103,20 @@ async function taughtBy(db: Queryable, farm: Farm): Promise<Taught[]> {
       air,
       probes,
       lines,
-      priors: NO_PACES,
+      priors: NOTHING_LEARNT,
       plants: new Map(),
       places,
     };
     const own = entries.filter(({ batchId }) => batchId === batch.id);
     const { readiness } = recipeFrom(batch.recipe.document);
-    if (readiness.type === "ripens")
-      taught.push({ model: readiness.model, closedAt: batch.close!.at, estimate: estimateOf(batch, situation, own) });
+    if (readiness.type !== "ripens") continue;
+    taught.push({ model: readiness.model, closedAt: batch.close!.at, estimate: estimateOf(batch, situation, own) });
+    const input = inputFor(batch, own, situation, batch.close!.at);
+    const before = learnedPlaces.get(batch.vesselId) ?? null;
+    const told = placeToldBy(modelBatch(input, readiness.model), input.nowH, before);
+    if (told) learnedPlaces.set(batch.vesselId, told);
   }
-  return taught;
+  return { taught, places: learnedPlaces };
 }
 
 function learnedOf(model: FermentModel, taught: readonly Taught[], resets: readonly LearningReset[]): Learned {
@@ -116,12 +127,12 @@ function learnedOf(model: FermentModel, taught: readonly Taught[], resets: reado
   return { model, mean, sd, taught: found.length, finished: own.length, resets };
 }
 
-/** What the farm's finished batches taught, by model; worked out again when one more is finished or the learning is reset. */
+/** What the farm's finished batches taught, by model and by vessel; worked out again when one more is finished or the learning is reset. */
 export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
   const [closed, resets] = await Promise.all([closeVersion(db), listLearningResets(db)]);
   const version = `${closed}/${resets.length}/${resets.at(-1)?.at.getTime() ?? 0}`;
   if (kept.last?.version === version) return kept.last;
-  const taught = await taughtBy(db, farm);
+  const { taught, places: learnedPlaces } = await taughtBy(db, farm);
   const models = new Map(taught.map(({ model }) => [model.id, model]));
   const learned = [...models.values()].map((model) =>
     learnedOf(
@@ -135,6 +146,7 @@ export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
       const found = learned.find(({ model }) => model.id === modelId);
       return found && found.taught > 0 ? { mean: found.mean, sd: found.sd } : null;
     },
+    placeOf: (vesselId) => learnedPlaces.get(vesselId) ?? null,
     learned,
     version,
   };

@@ -3,7 +3,7 @@ import type { FermentModel } from "../models/types";
 import { airSeries, type AirSeries } from "./airSeries";
 import { cardinalShare, rateAt } from "./rate";
 import { valueAt } from "./grid";
-import { surroundingsOf } from "./places";
+import { learnPlace, surroundingsOf, type LearnedPlace } from "./places";
 import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
 
 /** Where a batch's temperature came from, best first; "place" is worked out from where it stands and the air outside. */
@@ -223,23 +223,40 @@ export interface PossibleCourse {
   readonly weight: number;
 }
 
-/** As `courseOf`, one for each of the places that it may stand in, likeliest first. */
-export function coursesOf(batch: FermentBatch, nowH: number): PossibleCourse[] {
-  const { model } = batch;
-  const hours = gridOf(batch, nowH, horizonOf(model, nowH));
-  const air = airSeries(hours, batch.readings ?? [], batch.forecast ?? [], {
+const airOf = (batch: FermentBatch, hours: Float64Array, nowH: number): AirSeries =>
+  airSeries(hours, batch.readings ?? [], batch.forecast ?? [], {
     startHour: batch.startHour ?? USUAL_START_HOUR,
     nowH,
     ambientC: batch.ambientC,
     swingC: batch.swingC ?? USUAL_SWING_C,
     season: batch.season,
   });
+
+const vesselOf = ({ model, startC, volumeL, setting }: FermentBatch) => ({
+  startC,
+  tauH: warmingTimeH(volumeL ?? model.volumeL, setting ?? model.setting),
+});
+
+/**
+ * What a finished batch tells of where its vessel stands, besides what those before it told; unchanged where nothing was dipped, or no air
+ * outside was read.
+ */
+export function placeToldBy(batch: FermentBatch, endH: number, before: LearnedPlace | null): LearnedPlace | null {
+  const dips = dipsOf(batch, endH);
+  if (dips.length === 0) return before;
+  const hours = Float64Array.from({ length: Math.ceil(endH) + 1 }, (_, hour) => hour);
+  const air = airOf(batch, hours, endH);
+  if (air.basis !== "read") return before;
+  return learnPlace({ hours, airC: air.celsius, sdC: air.sdC }, dips, vesselOf(batch), before);
+}
+
+/** As `courseOf`, one for each of the places that it may stand in, likeliest first. */
+export function coursesOf(batch: FermentBatch, nowH: number): PossibleCourse[] {
+  const hours = gridOf(batch, nowH, horizonOf(batch.model, nowH));
+  const air = airOf(batch, hours, nowH);
   if (!batch.place) return [{ course: courseIn(batch, nowH, hours, { ...air, elsewhere: false }), weight: 1 }];
   const outside = { hours, airC: air.celsius, sdC: air.sdC };
-  return surroundingsOf(batch.place, outside, dipsOf(batch, nowH), {
-    startC: batch.startC,
-    tauH: warmingTimeH(batch.volumeL ?? model.volumeL, batch.setting ?? model.setting),
-  })
+  return surroundingsOf(batch.place, outside, dipsOf(batch, nowH), vesselOf(batch), batch.placeLearned)
     .toSorted((a, b) => b.weight - a.weight)
     .map(({ weight, airC, sdC, elsewhere }) => ({
       weight,

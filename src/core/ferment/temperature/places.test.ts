@@ -1,4 +1,4 @@
-import { PLACE_KINDS, surroundingsOf, type Place } from "./places";
+import { learnPlace, PLACE_KINDS, surroundingsOf, type LearnedPlace, type Place } from "./places";
 import { warmingTimeH } from "./vessel";
 
 const HOURS = Float64Array.from({ length: 24 * 14 }, (_, hour) => hour);
@@ -68,5 +68,19 @@ describe("where a vessel may stand", () => {
     const said = overall(places({ kind: "indoors" })).meanC;
     const { meanC } = overall(places({ kind: "indoors" }, dips));
     expect(meanC).toBeLessThan(said - 1.5);
+  });
+  it("unsaid is told by the vessel's earlier batches, which leave room for its having been moved", () => {
+    const dips = [60, 90, 130].map((hour) => ({ hour, celsius: 20.5 }));
+    const once = learnPlace(outside(8), dips, vessel, null);
+    const twice = learnPlace(outside(11), dips, vessel, once);
+    const after = (learned?: LearnedPlace, meanC = 9, own: typeof dips = []) => {
+      const found = surroundingsOf({ kind: "unsaid" }, outside(meanC), own, vessel, learned);
+      return overall(found.map(({ weight, airC, sdC }) => ({ weight, meanC: meanOf(airC), sdC: meanOf(sdC) })));
+    };
+    expect(after(once).meanC).toBeGreaterThan(after().meanC + 3);
+    expect(after(once).sdC).toBeLessThan(after().sdC);
+    expect(after(twice).meanC).toBeGreaterThan(18);
+    const cold = [60, 90, 130, 170].map((hour) => ({ hour, celsius: 9 }));
+    expect(after(twice, 9, cold).meanC).toBeLessThan(12);
   });
 });

@@ -49,6 +49,28 @@ const SAID_WRONG = 0.05;
 /** Below this the place that was said does not go with what was dipped. */
 const SAID_STANDS = 0.5;
 
+type PlaceCharacter = keyof typeof CHARACTERS;
+const CHARACTER_NAMES = Object.keys(CHARACTERS) as PlaceCharacter[];
+
+/** What earlier batches in a vessel tell of each kind of place that it may stand in. */
+export type LearnedPlace = Readonly<
+  Record<
+    PlaceCharacter,
+    {
+      /** How well what was dipped fitted it: ln of its likelihood. */
+      readonly fit: number;
+      /** How much warmer than its kind, and how unsure that is, K. */
+      readonly offsetK: number;
+      readonly sdK: number;
+    }
+  >
+>;
+/** The next batch may stand a little elsewhere, or in another season, K; and one in so many was moved. */
+const MOVES_K = 0.8;
+const MOVED = 0.1;
+/** Batches of one vessel are not all news of each other. */
+const NEWS = 0.7;
+
 /** One way the surroundings may be, over the hours asked for. */
 export interface Surroundings {
   readonly weight: number;
@@ -129,16 +151,23 @@ const meanOf = (values: Float64Array): number => values.reduce((sum, value) => s
 
 interface MayBe {
   readonly character: Character;
+  /** None for a place whose warmth was said. */
+  readonly name: PlaceCharacter | null;
   readonly weight: number;
   readonly isSaid: boolean;
 }
 
 const unsaid = (share: number): MayBe[] =>
-  UNSAID.map(([kind, weight]) => ({ character: CHARACTERS[kind], weight: share * weight, isSaid: false }));
+  UNSAID.map(([name, weight]) => ({ character: CHARACTERS[name], name, weight: share * weight, isSaid: false }));
 
 function charactersOf(place: Place, isDipped: boolean): MayBe[] {
   if (place.kind === "unsaid" && !place.celsius) return unsaid(1);
-  const said: MayBe = { character: saidCharacter(place), weight: 1 - SAID_WRONG, isSaid: true };
+  const said: MayBe = {
+    character: saidCharacter(place),
+    name: place.celsius || place.kind === "unsaid" ? null : place.kind,
+    weight: 1 - SAID_WRONG,
+    isSaid: true,
+  };
   return isDipped ? [said, ...unsaid(SAID_WRONG)] : [said];
 }
 
@@ -175,7 +204,7 @@ function afterDips(
   { hours }: Outside,
   dips: readonly Dip[],
   vessel: Vessel,
-): Guess & { readonly fit: number } {
+): Guess & { readonly fit: number; readonly offsetK: number } {
   const seen = atDips(guess.airC, hours, dips, vessel);
   const startSd = vessel.startC === undefined ? START_SD_K : 0.5;
   let [precision, pull, fit] = [1 / guess.sdK ** 2, 0, 0];
@@ -200,6 +229,7 @@ function afterDips(
   const offsetK = pull / precision;
   return {
     fit,
+    offsetK,
     weight: guess.weight,
     isSaid: guess.isSaid,
     airC: guess.airC.map((celsius) => celsius + offsetK),
@@ -257,17 +287,63 @@ const MOST_GROUPS = 3;
 const LEAST_WEIGHT = 0.01;
 
 /**
- * The surroundings a vessel may stand in, as few groups of like warmth with their chances: from where it was said to stand, and from what
- * was dipped in its liquid, which tells the place once the vessel has had time to take its warmth on.
+ * What one more batch tells of where its vessel stands.
+ * @param outside air outside at ascending hours, °C, as it was read
+ * @param before what the batches before it told
+ */
+export function learnPlace(
+  outside: Outside,
+  dips: readonly Dip[],
+  vessel: Vessel,
+  before: LearnedPlace | null,
+): LearnedPlace {
+  const daily = dailyMean(outside);
+  const learned = CHARACTER_NAMES.map((name) => {
+    const known = before?.[name];
+    const character = CHARACTERS[name];
+    const offsetK = known?.offsetK ?? 0;
+    const airC = airIn(character, outside, daily).map((celsius) => celsius + offsetK);
+    const guess = { weight: 1, isSaid: false, airC, sdK: known ? Math.hypot(known.sdK, MOVES_K) : character.sdK };
+    const after = afterDips({ ...guess, meanC: meanOf(airC) }, outside, dips, vessel);
+    return [name, { fit: (known?.fit ?? 0) + after.fit, offsetK: offsetK + after.offsetK, sdK: after.sdK }] as const;
+  });
+  return Object.fromEntries(learned) as LearnedPlace;
+}
+
+/** Kinds of place by how likely each is before this batch, after what earlier ones told. */
+function afterEarlier(maybe: readonly MayBe[], learned: LearnedPlace | undefined): MayBe[] {
+  if (!learned) return [...maybe];
+  const best = Math.max(...Object.values(learned).map(({ fit }) => fit));
+  const told = maybe.map(({ name, weight }) =>
+    name === null ? weight : weight * Math.exp(NEWS * (learned[name].fit - best)),
+  );
+  const total = told.reduce((sum, weight) => sum + weight, 0);
+  return maybe.map((one, index) => ({ ...one, weight: MOVED * one.weight + ((1 - MOVED) * told[index]!) / total }));
+}
+
+/**
+ * The surroundings a vessel may stand in, as few groups of like warmth with their chances: from where it was said to stand, from what its
+ * earlier batches told, and from what was dipped in its liquid, which tells the place once the vessel has had time to take its warmth on.
  * @param outside air outside at ascending hours, °C, with how unsure it is, K
  * @param dips in the order of the clock, before anything was done to the vessel's warmth
  */
-export function surroundingsOf(place: Place, outside: Outside, dips: readonly Dip[], vessel: Vessel): Surroundings[] {
+export function surroundingsOf(
+  place: Place,
+  outside: Outside,
+  dips: readonly Dip[],
+  vessel: Vessel,
+  learned?: LearnedPlace,
+): Surroundings[] {
   const daily = dailyMean(outside);
-  const guesses = charactersOf(place, dips.length > 0).map(({ character, weight, isSaid }): Guess => {
-    const airC = airIn(character, outside, daily);
-    return { weight, isSaid, airC, sdK: character.sdK, meanC: meanOf(airC) };
-  });
+  const guesses = afterEarlier(charactersOf(place, dips.length > 0), learned).map(
+    ({ character, name, weight, isSaid }): Guess => {
+      const known = name === null ? undefined : learned?.[name];
+      const airC = airIn(character, outside, daily);
+      if (known) for (let index = 0; index < airC.length; index += 1) airC[index]! += known.offsetK;
+      const sdK = known ? Math.min(character.sdK, Math.hypot(known.sdK, MOVES_K)) : character.sdK;
+      return { weight, isSaid, airC, sdK, meanC: meanOf(airC) };
+    },
+  );
   const fitted = guesses.map((guess) => afterDips(guess, outside, dips, vessel));
   const best = Math.max(...fitted.map(({ fit }) => fit));
   const weighed = fitted.map((guess) => ({ ...guess, weight: guess.weight * Math.exp(guess.fit - best) }));
