@@ -4,8 +4,8 @@ import type { PhItem } from "../log";
 import { canBeSoured, phReasons } from "../phEvidence";
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
-import { contextOf, judged, readyInARow, signsByLook, type RuleContext } from "./context";
-import { lastSmeltH } from "./looks";
+import { BORNE_OUT_SHARE, contextOf, inARowFromH, judged, readyInARow, signsByLook, type RuleContext } from "./context";
+import { hasSmell, lastSmeltH } from "./looks";
 
 /** A strip's steps are coarse: one reading of it says no more than that it is about there. */
 const STRIP_CLEAR = 0.4;
@@ -15,7 +15,7 @@ const METER_CLEAR = 0.15;
 const OFF_PH = 0.5;
 /** A meter out of true may read so much too high; a ferment that rests there, and smells sour look after look, is as sour as it gets. */
 const NEAR_PH = 0.35;
-const REST_H = 36;
+const REST = { overH: 36, fallPerDay: 0.03 } as const;
 /** Without a pH so many sour looks in a row stand for it. */
 const SOUR_LOOKS = 3;
 const SOUR_LOOKS_UNSURE = 5;
@@ -34,19 +34,24 @@ const STUCK = {
   holdsH: 7 * 24,
   knownK: 3,
 } as const;
-/** When a reading or a smell is asked for again, h: soon where it bears one out, else every other day. */
-const READ_AGAIN_H = 20;
-const SMELL_AGAIN_H = 20;
+/** Of many readings, over days, their mean so far above. */
+const RESTS_HIGH = { readings: 4, withinH: 12 * 24, overH: 5 * 24, aboveTarget: 0.4 } as const;
+/** When a reading or a smell is asked for again, h: soon where it bears one out, else every other day; less often the older it is. */
+const AGAIN = { readH: 20, smellH: 20, share: 0.05 } as const;
 const LEAST_PH_READ_H = 96;
-const READ_EVERY_H = 48;
+const EVERY = { readH: 48, share: 0.1 } as const;
 const NO_STRIP_H = 48;
 
 /** What the readings say together: sour enough, not yet, at odds with each other, or nothing. */
 interface Sourness {
   readonly isSour: boolean;
+  /** The last one so far below the target that no meter in use errs by as much. */
+  readonly isClear: boolean;
   /** One reading that says so, and no second yet. */
   readonly isHalf: boolean;
   readonly lowLooks: number;
+  /** Hour of the first of them. */
+  readonly lowFromH: number | null;
   /** It has come to rest a little above the target, by no more than a meter out of true may read too high. */
   readonly restsNear: boolean;
   /** Readings that rose after it had soured: a meter that drifts, stands dry, or was read in the wrong place. */
@@ -71,37 +76,56 @@ function sournessOf(looks: RuleContext["looks"], target: number): Sourness {
   const firstLowH = low[0]?.look ?? Infinity;
   const highAfter = all.filter(({ reading, look }) => look > firstLowH && reading.value > target + OFF_PH).at(-1);
   const rose = highAfter && lowLooks >= 1 ? { one: low[0]!.reading.value, other: highAfter.reading.value } : null;
-  const isSour =
-    (lowLooks >= 2 && (middle <= target || rose !== null)) || (lowLooks >= 1 && last !== null && isFarBelow(last));
+  const isClear = last !== null && isFarBelow(last);
+  const isSour = (lowLooks >= 2 && (middle <= target || rose !== null)) || (lowLooks >= 1 && isClear);
   // A sour drum's pH never rises: of several readings the lowest that another bears out is the batch's, the rest is the meter's.
   const falling = all.map(({ reading }) => reading.value).toSorted((a, b) => a - b);
   const borneOut = falling.find((value, index) => (falling[index + 1] ?? Infinity) - value <= NEAR_PH);
+  const earlier = all.findLast(({ look }) => last !== null && last.hour - look >= REST.overH)?.reading;
   const restsNear =
     !isSour &&
     borneOut !== undefined &&
     borneOut <= target + NEAR_PH &&
-    all.length >= 2 &&
-    last!.hour - all[0]!.look >= REST_H;
-  return { isSour, isHalf: !isSour && low.length > 0, lowLooks, restsNear, rose, last };
+    earlier !== undefined &&
+    ((earlier.value - last!.value) / (last!.hour - earlier.hour)) * 24 < REST.fallPerDay;
+  const lowFromH = lowLooks > 0 ? firstLowH : null;
+  return { isSour, isClear, isHalf: !isSour && low.length > 0, lowLooks, lowFromH, restsNear, rose, last };
 }
 
-/** Two readings days apart that stand high and hardly fall, in the warm, of a ferment that does not smell sour. */
-function isStuck(
-  { input, looks, nowH }: RuleContext,
-  target: number,
-  sourLooks: number,
-): { readonly ph: number; readonly hour: number } | null {
+interface StuckAt {
+  readonly ph: number;
+  readonly hour: number;
+}
+
+/** A pH that stands high in the warm: two readings days apart where it does not smell sour, or many that do not fall, one slip among them forgiven. */
+function stuckAt({ input, looks, nowH }: RuleContext, target: number, sourLooks: number): StuckAt | null {
   const { forecast } = input;
   const all = looks.flatMap(({ ph }) => ph.filter(canBeSoured));
   const last = all.at(-1);
-  if (!last || sourLooks > 0 || last.value <= target + STUCK.aboveTarget) return null;
-  if (all.some(({ value }) => value <= target)) return null;
-  if (last.hour - forecast.stageFromH < STUCK.afterH || nowH - last.hour > STUCK.holdsH) return null;
+  if (!last || nowH - last.hour > STUCK.holdsH) return null;
+  if (last.hour - forecast.stageFromH < STUCK.afterH) return null;
   if (forecast.meanLiquidC24h <= STUCK.warmerThanC || forecast.liquidSdC > STUCK.knownK) return null;
+  const stuck = (sourLooks === 0 && standsHigh(all, last, target)) || (sourLooks <= 1 && restsHigh(all, last, target));
+  return stuck ? { ph: last.value, hour: last.hour } : null;
+}
+
+function standsHigh(all: readonly PhItem[], last: PhItem, target: number): boolean {
+  const highFrom = target + STUCK.aboveTarget;
+  if (all.some(({ value }) => value <= target)) return false;
   const before = all.findLast(({ hour }) => last.hour - hour >= STUCK.apartH);
-  if (!before || before.value <= target + STUCK.aboveTarget) return null;
-  const perDay = ((before.value - last.value) / (last.hour - before.hour)) * 24;
-  return perDay < STUCK.fallPerDay ? { ph: last.value, hour: last.hour } : null;
+  if (!before || before.value <= highFrom || last.value <= highFrom) return false;
+  return ((before.value - last.value) / (last.hour - before.hour)) * 24 < STUCK.fallPerDay;
+}
+
+function restsHigh(all: readonly PhItem[], last: PhItem, target: number): boolean {
+  const late = all.filter(({ hour }) => last.hour - hour <= RESTS_HIGH.withinH);
+  const spanH = last.hour - (late[0]?.hour ?? last.hour);
+  if (late.length < RESTS_HIGH.readings || spanH < RESTS_HIGH.overH) return false;
+  if (all.filter(({ value }) => value <= target).length > 1) return false;
+  const meanOf = (items: readonly PhItem[]) => items.reduce((sum, { value }) => sum + value, 0) / items.length;
+  const half = late.length >> 1;
+  const fell = meanOf(late.slice(0, half)) - meanOf(late.slice(half));
+  return meanOf(late) > target + RESTS_HIGH.aboveTarget && (fell / (spanH / 2)) * 24 < STUCK.fallPerDay;
 }
 
 /** The rule of acid ferments: least days, a pH that a second look bears out, a sour clean smell. */
@@ -116,14 +140,22 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
     sourLooks,
     recipe.cues.some(({ kind, says }) => kind !== "smell" && says === "ready") ? readyInARow(smells) : 0,
   );
-  const { isSour, isHalf, lowLooks, restsNear, rose, last } = sournessOf(looks, target);
+  const { isSour, isClear, isHalf, lowLooks, lowFromH, restsNear, rose, last } = sournessOf(looks, target);
+  const apartH = BORNE_OUT_SHARE * nowH;
+  const readAgainH = Math.max(AGAIN.readH, AGAIN.share * nowH);
+  const everyH = Math.max(EVERY.readH, EVERY.share * nowH);
+  const sourFromH = inARowFromH(looks, (look) =>
+    hasSmell(look) ? look.signs.some(({ sign, says }) => sign.kind === "smell" && says === "ready") : null,
+  );
+  const isSourLong = sourFromH !== null && nowH - sourFromH >= apartH;
+  const isLowLong = lowFromH !== null && nowH - lowFromH >= apartH;
   const reasons: VerdictReason[] = [
     ...(rose && !isSour ? [{ code: "ph-at-odds", ...rose } as const] : phReasons(input, target)),
     ...(rose && isSour ? [{ code: "ph-rose", ...rose } as const] : []),
     ...signReason(evidence),
     warmthReason(input),
   ];
-  const stuck = isStuck(context, target, sourLooks);
+  const stuck = stuckAt(context, target, sourLooks);
   if (stuck)
     return judged(
       "stuck",
@@ -148,10 +180,11 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
     if (evidence.phAtOdds && lowLooks < 2)
       return judged("near", [evidence.phAtOdds, ...reasons.filter(({ code }) => code !== "ph")], "repeat-ph", nowH);
     const isLikely = opened >= LIKELY;
-    const bySmell = last === null && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
-    const byRest = restsNear && ready >= SOUR_LOOKS;
-    const byPh = isSour && ready > 0 && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
-    if (byPh || (isHalf && ready >= SOUR_LOOKS) || bySmell || byRest) {
+    const bySmell = last === null && isSourLong && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
+    const byRest = restsNear && isSourLong && ready >= SOUR_LOOKS;
+    const byPh = isSour && ready > 0 && (isLowLong || isClear) && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
+    const byHalf = isHalf && isLowLong && ready >= SOUR_LOOKS;
+    if (byPh || byHalf || bySmell || byRest) {
       const isPast = forecast.probabilityPast > CLOSED;
       return judged(
         isPast ? "past" : "ready",
@@ -169,21 +202,21 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
         "near",
         [{ code: "second-look", what: "ph" }, ...reasons],
         "repeat-ph",
-        Math.max(nowH, last!.hour + READ_EVERY_H),
+        Math.max(nowH, last!.hour + everyH, lowFromH! + apartH),
       );
     if (isSour)
       return judged(
         "near",
         [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
         "smell",
-        Math.max(nowH, againAfter(looks)),
+        Math.max(nowH, againAfter(context)),
       );
     if (isHalf)
       return judged(
         "near",
         [{ code: "second-look", what: "ph" }, ...reasons],
         "repeat-ph",
-        Math.max(nowH, last!.hour + READ_AGAIN_H),
+        Math.max(nowH, last!.hour + readAgainH, lowFromH! + apartH),
       );
   }
   const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
@@ -195,18 +228,18 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
     nowH,
     youngH,
     likelyH,
-    last ? last.hour + (opened >= OPEN ? READ_AGAIN_H : READ_EVERY_H) : LEAST_PH_READ_H,
+    last ? last.hour + (opened >= OPEN ? readAgainH : everyH) : LEAST_PH_READ_H,
   );
   return judged(
     isClose ? "near" : "early",
     [...missing, ...reasons],
     act,
-    act === "smell" ? Math.max(nowH, againAfter(looks)) : soonH,
+    act === "smell" ? Math.max(nowH, againAfter(context), sourFromH === null ? 0 : sourFromH + apartH / 2) : soonH,
   );
 }
 
 /** When a smell is asked for again after the last one. */
-function againAfter(looks: RuleContext["looks"]): number {
+function againAfter({ looks, nowH }: RuleContext): number {
   const smeltH = lastSmeltH(looks);
-  return smeltH === null ? 0 : smeltH + SMELL_AGAIN_H;
+  return smeltH === null ? 0 : smeltH + Math.max(AGAIN.smellH, AGAIN.share * nowH);
 }

@@ -29,6 +29,24 @@ export function contextOf(input: JudgeInput): RuleContext {
 export const signsByLook = (looks: readonly Look[], kinds: readonly SignKind[]): ReadSign[][] =>
   looks.map(({ signs }) => signs.filter(({ sign }) => kinds.includes(sign.kind))).filter((signs) => signs.length > 0);
 
+/**
+ * What keeps for weeks can be waited for: its readiness is borne out by looks so far apart, as a share of its age. Signs come a little
+ * before their time as often as after it; those that still say so a tenth of its life later are its own.
+ */
+export const BORNE_OUT_SHARE = 0.1;
+
+/** Hour of the first of the last looks in a row that hold; null where the last does not. */
+export function inARowFromH(looks: readonly Look[], holds: (look: Look) => boolean | null): number | null {
+  let fromH: number | null = null;
+  for (const look of looks.toReversed()) {
+    const says = holds(look);
+    if (says === null) continue;
+    if (!says) break;
+    fromH = look.hour;
+  }
+  return fromH;
+}
+
 /** How many of the last looks in a row had a sign that says ready, and none that says otherwise. */
 export function readyInARow(lists: readonly (readonly ReadSign[])[]): number {
   let count = 0;
