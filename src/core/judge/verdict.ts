@@ -16,6 +16,9 @@ import { isUsable } from "./verdictState";
 
 /** What hardly moves in the cold is told so only where hardly a place that it may stand in is warmer. */
 const SURE = 0.8;
+/** Where nobody said or read where it stands, nearly all of them must be cold; else it is asked where it stands. */
+const SURE_UNSAID = 0.93;
+const PLACED_K = 3;
 /** Where the liquid is known this well, K, as likely as not will do for a bloom that does not come. */
 const KNOWN_K = 2;
 const LIKELY = 0.55;
@@ -73,7 +76,7 @@ function standingStill(evidence: Evidence): Judged | null {
   // What comes in some weeks all the same is slow, not stuck.
   const opensH = forecast.window.start.p50;
   const isFar = opensH === null || opensH - nowH > FAR_TIMES * recipe.readiness.model.daysRuleH;
-  const cold = chanceCold > SURE && isFar && !tooHot;
+  const cold = chanceCold > (forecast.liquidSdC < PLACED_K ? SURE : SURE_UNSAID) && isFar && !tooHot;
   const noBloom = codes.includes("cold_no_bloom") && chanceNever > (forecast.liquidSdC < KNOWN_K ? LIKELY : SURE);
   if (!tooHot && !cold && !noBloom) return null;
   const figures = {

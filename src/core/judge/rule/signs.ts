@@ -3,7 +3,7 @@ import type { SignKind } from "../../book/words";
 import { isNear, readyWords, signReason, warmthReason, type Evidence, type JudgeInput } from "../evidence";
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
-import { contextOf, judged, type RuleContext } from "./context";
+import { BORNE_OUT_SHARE, contextOf, judged, type RuleContext } from "./context";
 import { lastSmeltH, type ReadSign } from "./looks";
 
 /** Marks of readiness, of different kinds or at two looks: two where it has likely opened, three where it may have, five against its hours. */
@@ -20,7 +20,7 @@ const SMELT_WITHIN_H = 48;
 const HOLDS_H = { drawn: 72, shell: 240, soak: 480, char: 480, bed: 120, other: 72 } as const;
 const CLOSED = { bySign: 0.1, alone: 0.6 } as const;
 const PEAK_SPAN_H = 12;
-const LOOK_AGAIN_H = 20;
+const LOOK_AGAIN = { leastH: 20, share: 0.08 } as const;
 /** Nobody is sent away for longer, h. */
 const LOOK_AGAIN_MOST_H = 14 * 24;
 /** Vinegar that has spent itself on shell stands above this; below the other it has acid left. */
@@ -32,6 +32,7 @@ const SHELL_PH = { spent: 5.2, sour: 4 } as const;
 
 interface Marks {
   readonly ready: number;
+
   /** The newest word of each kind that says not yet. */
   readonly against: readonly ReadSign[];
 }
@@ -57,6 +58,20 @@ function marksOf(looks: RuleContext["looks"], kinds: readonly SignKind[]): Marks
   return { ready, against };
 }
 
+/** Hour of the first of the last looks from which on there were marks enough; null where there are not. */
+function enoughFromH(
+  looks: RuleContext["looks"],
+  kinds: readonly SignKind[],
+  isEnough: (marks: Marks) => boolean,
+): number | null {
+  let fromH: number | null = null;
+  for (let count = looks.length; count > 0; count -= 1) {
+    if (!isEnough(marksOf(looks.slice(0, count), kinds))) break;
+    fromH = looks[count - 1]!.hour;
+  }
+  return fromH;
+}
+
 function holdsH({ readiness }: Recipe): number {
   if (readiness.type === "fresh") return HOLDS_H.other;
   const { cls } = readiness.model;
@@ -74,7 +89,8 @@ export function judgeSigns(evidence: Evidence): Judged {
   ];
   const shell = shellReason(evidence, recent);
   const cold = restsInCold(evidence, shell);
-  const marks = marksOf(recent, cold ? kinds.filter((kind) => kind !== "surface") : kinds);
+  const markKinds = cold ? kinds.filter((kind) => kind !== "surface") : kinds;
+  const marks = marksOf(recent, markKinds);
   const floats = stillFloats(input, recent);
   const reasons: VerdictReason[] = [
     ...(shell ? [shell.reason] : []),
@@ -95,7 +111,12 @@ export function judgeSigns(evidence: Evidence): Judged {
   const chance = isShort ? OPENED.short : OPENED.long;
   const isOpen = opened >= chance.likely;
   const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
-  const isReady = ready >= needs + 2 * marks.against.length && (shell?.mark ?? 0) >= 0 && !floats;
+  const isEnough = (of: Marks) => of.ready + (shell?.mark ?? 0) >= needs + 2 * of.against.length;
+  const apartH = isShort ? 0 : BORNE_OUT_SHARE * nowH;
+  const readyFromH = enoughFromH(recent, markKinds, isEnough);
+  const isBorneOut = readyFromH !== null && nowH - readyFromH >= apartH;
+  const isReady = isEnough(marks) && isBorneOut && (shell?.mark ?? 0) >= 0 && !floats;
+  const lookAgainH = isShort ? LOOK_AGAIN.leastH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH);
   const lastLookH = recent.at(-1)?.hour ?? -Infinity;
   if (isReady && nowH < youngH)
     return judged(
@@ -118,7 +139,7 @@ export function judgeSigns(evidence: Evidence): Judged {
       "near",
       [{ code: "second-look", what: "look" }, ...reasons],
       "look",
-      Math.max(nowH, lastLookH + LOOK_AGAIN_H),
+      Math.max(nowH, lastLookH + lookAgainH, (readyFromH ?? 0) + apartH),
     );
   const fromH = Math.max(youngH, forecast.window.start.p50 ?? forecast.nextCheckH);
   if (isOpen && nowH >= youngH)
@@ -126,13 +147,13 @@ export function judgeSigns(evidence: Evidence): Judged {
       "near",
       [...(marks.against.length > 0 ? [] : [{ code: "sign-missing", words: readyWords(input) } as const]), ...reasons],
       "smell",
-      Math.max(nowH, lastLookH + 2 * LOOK_AGAIN_H),
+      Math.max(nowH, lastLookH + 2 * lookAgainH),
     );
   return judged(
     isNear(input) ? "near" : "early",
     reasons,
     "smell",
-    Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
+    Math.max(nowH, lastLookH + lookAgainH, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
   );
 }
 
