@@ -3,7 +3,7 @@ import { minimumAgeD } from "../../src/core/book/recipe";
 import { assess } from "../../src/core/judge/assess";
 import type { BatchInput } from "../../src/core/judge/batchInput";
 import type { LogItem, SignItem } from "../../src/core/judge/log";
-import { METHODS, type DrumName } from "./drums";
+import { METHODS, type Drum, type DrumName } from "./drums";
 import type { Wanted } from "./people";
 
 /** What a decider does at a look, and when it wants to be there again. */
@@ -15,7 +15,7 @@ export interface Decision {
   readonly leastH?: number;
   readonly opens?: { readonly p10: number | null; readonly p50: number | null; readonly p90: number | null };
 }
-export type Decider = (name: DrumName, input: Omit<BatchInput, "recipe">, ownsPh: boolean) => Decision;
+export type Decider = (name: DrumName, input: Omit<BatchInput, "recipe">, ownsPh: boolean, drum: Drum) => Decision;
 
 const RECIPES = Object.fromEntries(METHODS.map(({ name, method, school }) => [name, findRecipe(method, school)]));
 
@@ -119,3 +119,11 @@ const DAYS_H: Record<DrumName, number> = {
 };
 /** Days alone. */
 export const byDays: Decider = (name, { nowH }) => ({ act: nowH >= DAYS_H[name] ? "use" : "wait", ask: null });
+
+/** Knows the hour, and still has to sleep and be there: what no decider can better. */
+export const byTheTruth: Decider = (_name, { nowH }, _ownsPh, drum) => {
+  if (nowH >= drum.offFromH) return { act: "throw-out", ask: null };
+  if (nowH > drum.closesH) return { act: "compost", ask: null };
+  if (nowH >= drum.opensH) return { act: "use", ask: null };
+  return { act: "wait", ask: Number.isFinite(drum.opensH) ? { hour: drum.opensH + 0.2, wanted: "look" } : null };
+};

@@ -11,7 +11,7 @@ import type { BatchInput, TemperaturePoint } from "../../src/core/judge/batchInp
 import type { LogItem } from "../../src/core/judge/log";
 import type { Place } from "../../src/core/ferment/temperature/places";
 import { chanceFrom } from "../chance";
-import { byCalmRule, byDays, byVerdict, type Decider } from "./deciders";
+import { byCalmRule, byDays, byTheTruth, byVerdict, type Decider } from "./deciders";
 import { drawDrum, isQuick, METHODS, volumesOf, type Drum, type DrumName } from "./drums";
 import { drawCrew, lookAt, type Crew, type Wanted } from "./people";
 import { drawWeather, SAID_AS, stand, THERMOSTAT_C, TRUE_PLACES, type Standing, type Weather } from "./places";
@@ -29,7 +29,7 @@ const { values: options, positionals } = parseArgs({
 });
 const EACH = Number(positionals[0] ?? 500);
 const SEED = Number(options.seed ?? 11);
-const DECIDERS = { "verdict": byVerdict, "calm rule": byCalmRule, "days": byDays } as const;
+const DECIDERS = { "verdict": byVerdict, "calm rule": byCalmRule, "days": byDays, "the truth": byTheTruth } as const;
 type DeciderName = keyof typeof DECIDERS;
 
 interface Yard {
@@ -200,7 +200,7 @@ function follow(yard: Yard, world: World, decide: Decider): Ending {
       log: [...heated, ...fed, ...log],
     };
     const from = performance.now();
-    const decision = decide(drum.name, input, crew.ph !== null);
+    const decision = decide(drum.name, input, crew.ph !== null, drum);
     ms.push(performance.now() - from);
     if (options.trace && Number(options.trace) === yard.seed)
       console.log(

@@ -5,6 +5,7 @@ import { forecastFrom, type Forecast } from "../ferment/outlook/forecast";
 import type { Quantiles as Hours } from "../ferment/outlook/quantiles";
 import type { Spoilage } from "../ferment/outlook/spoilage";
 import type { Stuck } from "../ferment/outlook/stuck";
+import type { FermentModel } from "../ferment/models/types";
 import { horizonOf, type TemperatureBasis } from "../ferment/temperature/course";
 import { valueAt } from "../ferment/temperature/grid";
 import type { BatchInput } from "./batchInput";
@@ -142,8 +143,19 @@ function shareOf(belief: Belief): number {
   }, 0);
 }
 
-/** Drums in yards differ more than the priors say; measured in `bench/yards`. */
-const YARD_SPREAD = 1.35;
+/** Drums in yards differ more than the priors say, and brews on air most of all; measured in `bench/yards`, a class at a time. */
+const YARD_SPREAD = {
+  airedBloom: 1.9,
+  bloom: 1.35,
+  acid: 1.1,
+  drawn: 1.35,
+  soak: 1.35,
+  char: 1.35,
+  bed: 1.35,
+  shell: 1.7,
+} as const;
+const yardSpread = (model: FermentModel): number =>
+  model.cls === "bloom" && model.air ? YARD_SPREAD.airedBloom : YARD_SPREAD[model.cls];
 const MAX_AGE_H = 24 * 800;
 
 /**
@@ -157,7 +169,7 @@ export function weigh(input: BatchInput): Weighed {
   if (readiness.type === "fresh") return { forecast: freshForecast(input, readiness), belief: null };
   const { batch, fromH } = runningStage(input, readiness.model);
   const nowH = input.nowH - fromH;
-  const belief = believe(batch, nowH, { spread: YARD_SPREAD });
+  const belief = believe(batch, nowH, { spread: yardSpread(readiness.model) });
   const curveHours = input.curveHours ?? [];
   const found = forecastFrom(belief, { times: curveHours.map((hour) => hour - fromH) });
   const { temperatureBasis } = found;

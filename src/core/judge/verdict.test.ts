@@ -194,8 +194,9 @@ describe("an acid ferment", () => {
   });
   it("is read once more where one reading says so only just, or against its hours", () => {
     const just = [ph(399, 3.95), smell(399, "cidery")];
-    expect(extract(400, just)).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 419 } });
-    expect(extract(420, [...just, ph(419, 3.95), smell(419, "cidery")]).state).toBe("ready");
+    expect(extract(400, just)).toMatchObject({ state: "near", next: { act: "repeat-ph", hour: 439 } });
+    expect(extract(420, [...just, ph(419, 3.95), smell(419, "cidery")]).state).toBe("near");
+    expect(extract(446, [...just, ph(445, 3.95), smell(445, "cidery")]).state).toBe("ready");
     const early = { probabilityReady: 0.3 };
     const twice = [ph(375, 3.9), ph(399, 3.9), smell(399, "cidery")];
     expect(extract(400, twice, early).state).toBe("near");
@@ -278,17 +279,21 @@ describe("an acid ferment", () => {
 describe("what goes by days and signs", () => {
   const open = { probabilityReady: 0.8, window: { start: near(120), peak: near(150), end: near(240), crash: NEVER } };
   const solids = (hour: number, word: string): LogItem => ({ hour, kind: "solids", word });
-  it("is smelt when its days are up, and strained on two marks: of two kinds, or at two looks", () => {
+  it("is smelt when its days are up, and strained on two marks, borne out hours later", () => {
     expect(of("plant-juice", 150, [], open)).toMatchObject({ state: "near", next: { act: "smell", hour: 150 } });
     expect(of("plant-juice", 150, [smell(149, "fruity")], open)).toMatchObject({
       state: "near",
       reasons: expect.arrayContaining([expect.objectContaining({ code: "second-look" })]),
     });
-    expect(of("plant-juice", 150, [smell(149, "fruity"), solids(149, "floating")], open)).toMatchObject({
+    const marks = [smell(149, "fruity"), solids(149, "floating")];
+    expect(of("plant-juice", 150, marks, open)).toMatchObject({ state: "near", next: { act: "look" } });
+    expect(of("plant-juice", 159, [...marks, smell(158, "fruity")], open)).toMatchObject({
       state: "peak",
-      next: { act: "strain", hour: 150 },
+      next: { act: "strain", hour: 159 },
     });
-    expect(of("plant-juice", 163, [smell(140, "fruity"), smell(162, "yeasty")], open).state).toBe("ready");
+    expect(of("plant-juice", 163, [smell(140, "fruity"), smell(151, "fruity"), smell(162, "yeasty")], open).state).toBe(
+      "ready",
+    );
   });
   it("is not ready on one mark against the rest", () => {
     const log = [100, 110, 120, 130, 140].map((hour) => smell(hour, "raw sweet"));
@@ -302,7 +307,7 @@ describe("what goes by days and signs", () => {
   it("wants more marks where its hours say that it is early", () => {
     const two = [smell(149, "fruity"), solids(149, "floating")];
     expect(of("plant-juice", 150, two, { ...open, probabilityReady: 0.5 }).state).toBe("near");
-    expect(of("plant-juice", 150, [smell(130, "fruity"), ...two], { ...open, probabilityReady: 0.6 }).state).toBe(
+    expect(of("plant-juice", 158, [...two, smell(157, "fruity")], { ...open, probabilityReady: 0.6 }).state).toBe(
       "peak",
     );
   });

@@ -11,15 +11,15 @@ const HOLDS_H = 8;
  * From this chance on that it has opened one good look is believed, and two in a row from the other. A window that stays open for as long as it
  * took to open can wait a few hours for certainty; a short one can't.
  */
-const OPENED = { long: { one: 0.62, two: 0.35 }, short: { one: 0.3, two: 0.1 } } as const;
+const OPENED = { long: { one: 0.7, two: 0.35 }, short: { one: 0.2, two: 0.05 } } as const;
 const LONG = 0.5;
 const HEADS_SURE = 2;
 const SMELT_SURE = 3;
 /** Signs that it is past are believed from this chance on; without any it is past when that is nearly sure. */
-const CLOSED = { bySign: 0.05, bySignAlone: 0.3, alone: 0.6, unseen: 0.93 } as const;
+const CLOSED = { bySign: 0.05, bySignAlone: 0.3, alone: 0.8, unseen: 0.93, closing: 0.3 } as const;
 const PEAK_SPAN_H = 3;
 /** A look is asked for again after so long at the least and the most, h; nobody is sent away for longer than a day. */
-const LOOK_AGAIN_H = 3;
+const LOOK_AGAIN_H = 2;
 const LOOK_EVERY_MOST_H = 8;
 const AWAY_MOST_H = 24;
 /** A window shorter than this is watched from before its likely hour, h. */
@@ -66,20 +66,21 @@ export function judgeBloom(evidence: Evidence): Judged {
     (saysPast.length >= 2 ||
       (wasOpen && forecast.probabilityPast > CLOSED.bySign) ||
       forecast.probabilityPast > CLOSED.bySignAlone);
-  const needsPast = inARow > 0 || recent.length === 0 ? CLOSED.unseen : CLOSED.alone;
+  const needsPast = inARow > 0 || lists.length === 0 ? CLOSED.unseen : CLOSED.alone;
   if (isPastBySign || forecast.probabilityPast > needsPast) return at("past", "compost", nowH, [closed]);
   const smeltSince = wasOff !== null && (lastSmeltH(looks) ?? -Infinity) >= wasOff.untilH;
   if (opened >= OPENED.short.two && wasOff && wasOff.hours > limits!.soil && !smeltSince)
     return at("near", "smell", nowH);
   const { start, peak, end } = forecast.window;
   const openShare = start.p50 !== null && end.p50 !== null ? (end.p50 - start.p50) / Math.max(1, start.p50) : 1;
-  const believed = openShare > LONG ? OPENED.long : OPENED.short;
+  const isLong = openShare > LONG;
+  const believed = isLong ? OPENED.long : OPENED.short;
   // Where it makes its own foam a head seen twice is a head, whatever was forecast; a nose is asked a third time.
   const isSeen = inARow >= (aerated ? SMELT_SURE : HEADS_SURE);
   if ((inARow >= 1 && opened >= believed.one) || (inARow >= 2 && opened >= believed.two) || isSeen) {
     const isPeak = peak.p50 !== null && Math.abs(peak.p50 - nowH) <= PEAK_SPAN_H;
     const closes: VerdictReason[] =
-      forecast.probabilityPast > CLOSED.alone / 2 ? [{ code: "closing", hour: end.p50 }] : [];
+      forecast.probabilityPast > CLOSED.closing ? [{ code: "closing", hour: end.p50 }] : [];
     return at(isPeak ? "peak" : "ready", "use-now", nowH, closes);
   }
   const lastLookH = recent.at(-1)?.hour ?? -Infinity;
@@ -87,7 +88,7 @@ export function judgeBloom(evidence: Evidence): Judged {
     return at(
       "near",
       look,
-      Math.max(nowH, lastLookH + LOOK_AGAIN_H, Math.min(start.p50 ?? nowH, lastLookH + HOLDS_H)),
+      Math.max(nowH, lastLookH + LOOK_AGAIN_H, isLong ? Math.min(start.p50 ?? nowH, lastLookH + HOLDS_H) : 0),
       [{ code: "second-look", what: look }],
     );
   if (saysPast.length > 0 && inARow === 0)

@@ -20,6 +20,10 @@ const SMELT_WITHIN_H = 48;
 const HOLDS_H = { drawn: 72, shell: 240, soak: 480, char: 480, bed: 120, other: 72 } as const;
 const CLOSED = { bySign: 0.1, alone: 0.6 } as const;
 const PEAK_SPAN_H = 12;
+/** Where it has opened as good as surely, signs of one day are enough. */
+const NEARLY_SURE = 0.97;
+/** A juice is borne out sooner, and not at all in its last day; looked at again after so long, h. */
+const SHORT_WINDOW = { share: 0.05, closingH: 24, againH: 12 } as const;
 const LOOK_AGAIN = { leastH: 20, share: 0.08 } as const;
 /** Nobody is sent away for longer, h. */
 const LOOK_AGAIN_MOST_H = 14 * 24;
@@ -78,6 +82,15 @@ function holdsH({ readiness }: Recipe): number {
   return cls in HOLDS_H ? HOLDS_H[cls as keyof typeof HOLDS_H] : HOLDS_H.other;
 }
 
+/**
+ * How long marks enough must have been there, h.
+ * @param closesH when a short window closes; null for one that stays open for weeks
+ */
+function borneOutAfterH(nowH: number, closesH: number | null, opened: number): number {
+  if (closesH !== null) return closesH - nowH < SHORT_WINDOW.closingH ? 0 : SHORT_WINDOW.share * nowH;
+  return opened >= NEARLY_SURE ? 0 : BORNE_OUT_SHARE * nowH;
+}
+
 /** The rule of what goes by days and signs: least days, two marks, none against them. */
 export function judgeSigns(evidence: Evidence): Judged {
   const { input } = evidence;
@@ -112,11 +125,11 @@ export function judgeSigns(evidence: Evidence): Judged {
   const isOpen = opened >= chance.likely;
   const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
   const isEnough = (of: Marks) => of.ready + (shell?.mark ?? 0) >= needs + 2 * of.against.length;
-  const apartH = isShort ? 0 : BORNE_OUT_SHARE * nowH;
+  const apartH = borneOutAfterH(nowH, isShort ? end.p50! : null, opened);
   const readyFromH = enoughFromH(recent, markKinds, isEnough);
   const isBorneOut = readyFromH !== null && nowH - readyFromH >= apartH;
   const isReady = isEnough(marks) && isBorneOut && (shell?.mark ?? 0) >= 0 && !floats;
-  const lookAgainH = isShort ? LOOK_AGAIN.leastH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH);
+  const lookAgainH = isShort ? SHORT_WINDOW.againH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH);
   const lastLookH = recent.at(-1)?.hour ?? -Infinity;
   if (isReady && nowH < youngH)
     return judged(
