@@ -60,11 +60,11 @@ export interface BeliefOptions {
 /** Priors are widened by so much, since the model is wrong in ways that nobody knows; measured in `bench/ferment`. */
 export const SHIPPED_SPREAD = 1.25;
 const U_SPAN_SD = 2.8;
-const FEW_NODES = 9;
+const FEW_NODES = 7;
 const V_SPAN_SD = 2.2;
 /** A report this much rarer than a random one would be should be taken again. */
 const UNLIKELY = 0.15;
-const LEAST_PRIOR = 1e-7;
+const LEAST_PRIOR = 3e-4;
 const LEAST_WEIGHT = 1e-5;
 /** Floors worth telling apart, pH; the upper ones are batches that stick. */
 const FLOOR_SHIFTS = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9, 1.2, 1.6];
@@ -184,7 +184,7 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
     if (shiftH === 0 && start === 0) priorSd = sd;
     // Several pasts share the grid's nodes: what they leave open is wider than its steps.
-    const count = possible.length > 1 ? FEW_NODES : isFew ? 15 : 17;
+    const count = possible.length > 1 ? FEW_NODES : isFew ? 11 : 17;
     uStep = (2 * U_SPAN_SD * sd) / (count - 1);
     const run = runnerFor(there, course);
     const at = (hour: number) => Math.max(0, hour + shiftH);

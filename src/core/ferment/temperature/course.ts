@@ -54,24 +54,24 @@ const withMiddles = (nodes: readonly number[]): Float64Array => {
   return hours;
 };
 
-/** Hours up to some days past now; further on, where only the climate is known, every third: soaks look ahead for half a year. */
-function slowGrid(nowH: number, horizonH: number): Float64Array {
-  const fineH = Math.ceil(Math.max(FINE_SLOW_H, nowH + FINE_AHEAD_H));
-  const last = Math.ceil(horizonH);
-  const fine = Math.min(fineH, last);
-  const coarse = Math.ceil((last - fine) / COARSE_STEP_H);
-  return Float64Array.from({ length: fine + coarse + 1 }, (_, index) =>
-    index <= fine ? index : fine + (index - fine) * COARSE_STEP_H,
+/** Steps up to some days past now; further on, where only the climate is known, every third hour: soaks look ahead for half a year. */
+function slowGrid(nowH: number, horizonH: number, stepH: number): Float64Array {
+  const fineH = Math.min(Math.ceil(Math.max(FINE_SLOW_H, nowH + FINE_AHEAD_H)), Math.ceil(horizonH));
+  const fine = Math.ceil(fineH / stepH);
+  const coarse = Math.ceil((Math.ceil(horizonH) - fine * stepH) / COARSE_STEP_H);
+  return Float64Array.from({ length: fine + Math.max(0, coarse) + 1 }, (_, index) =>
+    index <= fine ? index * stepH : fine * stepH + (index - fine) * COARSE_STEP_H,
   );
 }
 
-function gridOf(batch: FermentBatch, nowH: number, horizonH: number): Float64Array {
+function gridOf(batch: FermentBatch, nowH: number, horizonH: number, stepH: number): Float64Array {
   const { cls } = batch.model;
-  if (cls !== "bloom" && cls !== "bed") return slowGrid(nowH, horizonH);
+  if (cls !== "bloom" && cls !== "bed") return slowGrid(nowH, horizonH, stepH);
   if (cls === "bed") return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
   const nodes: number[] = [];
-  for (let hour = 0; hour < horizonH; hour += hour < FINE_UNTIL_H ? 1 : 2) nodes.push(hour);
-  nodes.push(nodes.at(-1)! + (nodes.at(-1)! < FINE_UNTIL_H ? 1 : 2));
+  const after = (hour: number) => hour + (hour < FINE_UNTIL_H ? stepH : 2);
+  for (let hour = 0; hour < horizonH; hour = after(hour)) nodes.push(hour);
+  nodes.push(after(nodes.at(-1)!));
   // A step across a switch of the air would miss it by hours.
   const switches = airEvents(batch).map(({ hour }) => hour);
   const dilutions = (batch.events ?? []).filter(({ type }) => type === "topped_up").map(({ hour }) => hour);
@@ -252,7 +252,9 @@ export function placeToldBy(batch: FermentBatch, endH: number, before: LearnedPl
 
 /** As `courseOf`, one for each of the places that it may stand in, likeliest first. */
 export function coursesOf(batch: FermentBatch, nowH: number): PossibleCourse[] {
-  const hours = gridOf(batch, nowH, horizonOf(batch.model, nowH));
+  // Several places are not told apart finer than by two hours.
+  const isOpen = batch.place?.kind === "unsaid" && !batch.place.celsius;
+  const hours = gridOf(batch, nowH, horizonOf(batch.model, nowH), isOpen ? 2 : 1);
   const air = airOf(batch, hours, nowH);
   if (!batch.place) return [{ course: courseIn(batch, nowH, hours, { ...air, elsewhere: false }), weight: 1 }];
   const outside = { hours, airC: air.celsius, sdC: air.sdC };
