@@ -321,6 +321,8 @@ async function seedFinished(
   });
   for (const daysAgo of [30.5, 30, 29, 28, 27, 26, 25, 24])
     await tell.log(`j1 t ${daysAgo}`, juice, daysAgo * DAY_H, { kind: "temperature", celsius: 21 }, 2);
+  await tell.log("j1 smell first", juice, 24.1 * DAY_H, { kind: "smell", word: "fruity" }, 2);
+  await tell.log("j1 solids first", juice, 24.1 * DAY_H, { kind: "solids", word: "floating" }, 2);
   await tell.log("j1 smell", juice, 23.5 * DAY_H, { kind: "smell", word: "fruity" }, 2);
   await tell.log("j1 solids", juice, 23.5 * DAY_H, { kind: "solids", word: "floating" }, 2);
   await closeBatch(tell.context(23.4 * DAY_H, 2), {

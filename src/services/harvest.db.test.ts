@@ -240,7 +240,7 @@ describe("straining, storing, applying", () => {
     await farm.lot("castings", 20, 10);
     const teaId = await farm.fill(air, "aerated-tea", 60, hoursAgo(48));
     for (const hours of [44, 32, 20, 14]) await farm.log(teaId, hoursAgo(hours), { kind: "temperature", celsius: 22 });
-    await farm.log(teaId, hoursAgo(14), { kind: "smell", word: "earthy" });
+    for (const hours of [17, 14]) await farm.log(teaId, hoursAgo(hours), { kind: "smell", word: "earthy" });
     const closed = await closeBatch(
       farm.context(hoursAgo(13)),
       closing({ batchId: teaId, yieldL: 50, at: hoursAgo(13).toISOString() }),

@@ -69,8 +69,9 @@ async function main(): Promise<void> {
       if (once && fromH < ageH && act !== "look" && act !== "read-ph") await log(ageH - fromH, { kind: "act", act });
     for (const part of [0.8, 0.5, 0.2]) await log(ageH * part, { kind: "temperature", celsius: STANDS_C });
     const target = phTarget(recipe);
-    // Seen at two looks, as a sign is believed: a bloom's hours apart, the others' a day.
-    for (const hoursAgo of [recipe.family === "bloom" ? 3 : 20, 0.1].filter((hours) => hours < ageH)) {
+    // Seen at two looks, as a sign is believed: a bloom's hours apart, the others' a tenth of their age.
+    const apartH = recipe.family === "bloom" ? 3 : Math.max(20, 0.12 * ageH);
+    for (const hoursAgo of [apartH, 0.1].filter((hours) => hours < ageH)) {
       if (target !== null)
         await log(hoursAgo, {
           kind: "ph",

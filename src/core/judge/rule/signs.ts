@@ -21,7 +21,7 @@ const HOLDS_H = { drawn: 72, shell: 240, soak: 480, char: 480, bed: 120, other: 
 const CLOSED = { bySign: 0.1, alone: 0.6 } as const;
 const PEAK_SPAN_H = 12;
 /** Where it has opened as good as surely, signs of one day are enough. */
-const NEARLY_SURE = 0.97;
+const NEARLY_SURE = 0.95;
 /** A juice is borne out sooner, and not at all in its last day; looked at again after so long, h. */
 const SHORT_WINDOW = { share: 0.05, closingH: 24, againH: 12 } as const;
 const LOOK_AGAIN = { leastH: 20, share: 0.08 } as const;
@@ -87,8 +87,8 @@ function holdsH({ readiness }: Recipe): number {
  * @param closesH when a short window closes; null for one that stays open for weeks
  */
 function borneOutAfterH(nowH: number, closesH: number | null, opened: number): number {
-  if (closesH !== null) return closesH - nowH < SHORT_WINDOW.closingH ? 0 : SHORT_WINDOW.share * nowH;
-  return opened >= NEARLY_SURE ? 0 : BORNE_OUT_SHARE * nowH;
+  if (opened >= NEARLY_SURE || (closesH !== null && closesH - nowH < SHORT_WINDOW.closingH)) return 0;
+  return (closesH === null ? BORNE_OUT_SHARE : SHORT_WINDOW.share) * nowH;
 }
 
 /** The rule of what goes by days and signs: least days, two marks, none against them. */
