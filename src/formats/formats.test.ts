@@ -131,7 +131,7 @@ describe("verdicts in words", () => {
         telling,
       ),
     ).toBe(
-      "14 °C over the last day (worked out from the air outside), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
+      "14 °C over the last day (worked out from the air outside and how the brew goes), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
     );
   });
   it("head a batch that is held back otherwise than one that failed", () => {
@@ -147,7 +147,12 @@ describe("verdicts in words", () => {
       "Kept at 22 °C from now on, it would open about Sat 08:00, most likely between tomorrow 08:00 and Sun 20:00.",
     );
     expect(sayWarmer(null, telling)).toBeNull();
-    expect([saySpan(3, 7), saySpan(20, 60), saySpan(3.1, 3.2)]).toEqual(["3 to 7 h", "20 h to 3 days", "about 3 h"]);
+    expect([saySpan(3, 7), saySpan(20, 60), saySpan(60, 2000), saySpan(3.1, 3.2)]).toEqual([
+      "3 to 7 h",
+      "1 to 3 days",
+      "3 days to 3 months",
+      "about 3 h",
+    ]);
   });
   it("say when the window opens and closes", () => {
     const at = (iso: string) => Date.parse(iso);

@@ -32,8 +32,9 @@ const REMAINING_WORDS: Record<RemainingUse["because"], string> = {
   "air-off": "On soil today, no longer on leaves: its air is off.",
   "air-off-long": "Bare ground or the compost only: its air has been off too long.",
   "past-living": "Bare ground or the compost, today. Not on what grows.",
+  "over": "The compost, today. Not on any bed.",
   "past-kept": "Use it weaker, on soil, soon; smell it first.",
-  "held": "Nothing until it was smelt again.",
+  "held": "Nothing until the doubt is settled.",
   "spoilt": "Hot compost, away from water. Never on a crop.",
   "mould": "Hot compost, away from water, lid on till then: its mould can be poisonous. Never on a crop.",
 };

@@ -98,7 +98,9 @@ export function sayDuration(hours: number): string {
 
 /** A span of hours. @example saySpan(3, 7); // "3 to 7 h" */
 export function saySpan(leastH: number, mostH: number): string {
-  const [least, most] = [sayDuration(leastH), sayDuration(mostH)];
+  // Both ends in one unit, the larger end's.
+  const least = mostH >= 48 ? `${Math.max(1, Math.round(leastH / 24))} days` : sayDuration(leastH);
+  const most = sayDuration(mostH);
   if (least === most) return `about ${most}`;
   const [figure, unit] = least.split(" ");
   return most.endsWith(` ${unit}`) ? `${figure} to ${most}` : `${least} to ${most}`;

@@ -35,7 +35,7 @@ export interface Telling {
 const BASIS_WORDS = {
   read: "as read in the liquid",
   place: "worked out from where it stands",
-  air: "worked out from the air outside",
+  air: "worked out from the air outside and how the brew goes",
   climate: "what these weeks usually are here",
   stated: "as stated at the start",
   guessed: "a guess: nothing was read",
@@ -162,10 +162,10 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
       return `A small doubt whether it is sound (${formatNumber(100 * reason.chance, 1)} in 100). A smell would settle it.`;
     case "hold":
       return reason.cleanLooks === 0
-        ? "Not used until this is settled. Smell it again, best by somebody else. Two clean looks, and it goes on; a second bad one, and it goes to the hot compost."
+        ? `Not used until this is settled. ${reason.by === "eyes" ? "Look at it" : "Smell it"} again, best by somebody else. Two clean looks, and it goes on; a second bad one, and it goes to the hot compost.`
         : "Clean since, but not often enough yet: one more clean look, and it goes on.";
     case "two-bad-looks":
-      return `${reason.looks} looks say so, and none clean enough against them.`;
+      return `${reason.looks} looks say so, and no clean ones outweigh them.`;
     case "doubt-lifted":
       return `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} it was clean again: “${reason.word}” was not borne out.`.replace(
         /^./,
@@ -254,7 +254,10 @@ export function sayReason(reason: VerdictReason, telling: Telling): string {
 export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
   if (!warmer) return null;
   const { p10, p50, p90 } = warmer.start;
-  const say = (hour: number) => sayForecastMoment(atHour(telling, hour), telling.now, telling.clock);
+  const say = (hour: number) => {
+    const at = atHour(telling, hour);
+    return at <= telling.now ? "now" : sayForecastMoment(at, telling.now, telling.clock);
+  };
   const span = p10 === null || p90 === null ? "" : `, most likely between ${say(p10)} and ${say(p90)}`;
   const when = p50 === null ? "it might still open" : `it would open about ${say(p50)}${span}`;
   return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;

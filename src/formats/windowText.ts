@@ -34,6 +34,7 @@ export function sayWindow({ window, state, spoilt }: JudgedWindow, nowMs: number
     return spoilt === "hold" ? "It waits for what the doubt comes to." : "Nothing will come of it.";
   const close = end.p50 === null || end.p50 <= nowMs ? "" : `; closes about ${say(end.p50)}`;
   if (isSoonerBySigns(state, start, nowMs)) return `Open by its signs, sooner than reckoned${close}.`;
+  if (state === "past" && (end.p50 === null || end.p50 > nowMs)) return "Past, sooner than reckoned.";
   if (start.p50 === null) return "No window in sight.";
   if (start.p50 > nowMs) {
     const span =

@@ -8,7 +8,7 @@ import { copyOf, drop } from "@/testing/copyDatabase";
 
 /** The farms that bin/test tells once; each walk begins on a copy of one. */
 export type FarmKind =
-  "demo" | "new" | "ferment" | "ready" | "strained" | "workshop" | "workshop-us" | "ripe" | "ripe-us";
+  "demo" | "new" | "ferment" | "ready" | "strained" | "workshop" | "workshop-us" | "ripe" | "ripe-us" | "yards";
 
 const START_LIMIT_MS = 300_000;
 const asked = (name: string): string => {

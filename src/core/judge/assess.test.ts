@@ -258,6 +258,22 @@ describe("what would help", () => {
   });
 });
 
+describe("a look that is asked for", () => {
+  it("comes by day where it can wait, at whatever hour it was filled; a bloom's comes when it comes", () => {
+    const clockOf = (methodId: string, days: number, startHour: number) => {
+      const { next } = assess({ ...at(methodId, days, 20), startHour }).verdict;
+      return { clock: (startHour + next.hour) % 24, isLater: next.hour > days * 24 };
+    };
+    for (const methodId of ["cultured-extract", "leaf-soak", "plant-juice", "shell-calcium"])
+      for (let startHour = 0; startHour < 24; startHour += 3) {
+        const { clock, isLater } = clockOf(methodId, 3, startHour);
+        if (isLater) expect(clock >= 6.99 && clock <= 22.01).toBe(true);
+      }
+    const bloom = Array.from({ length: 8 }, (_, third) => clockOf("aerated-tea", 0.5, 3 * third).clock);
+    expect(bloom.some((clock) => clock < 6 || clock > 23)).toBe(true);
+  });
+});
+
 describe("what made it run ahead or behind", () => {
   const withAir = (nightC: number, dayC: number) => {
     const air = Array.from({ length: 8 * 24 + 240 }, (_, hour) => {

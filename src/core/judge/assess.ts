@@ -1,5 +1,6 @@
 import type { BatchInput } from "./batchInput";
 import { weigh, type BatchForecast, type Quantiles } from "./forecastBatch";
+import { judgedBy } from "./evidence";
 import { looksByWorth, type Look } from "./nextLook";
 import { paceReason } from "./pace";
 import { weatherAhead } from "./ahead";
@@ -39,6 +40,17 @@ function warmerCase(input: BatchInput, current: BatchForecast): WarmerCase | nul
   return wonH > WORTH_SAYING_H ? { atC, start } : null;
 }
 
+/** Clock hours between which somebody is up. */
+const AWAKE = { fromH: 7, untilH: 22 } as const;
+
+/** A look that can wait is not asked for in the night: the next morning does. What blooms moves by the hour and is left as it is. */
+function inTheMorning({ act, hour }: Verdict["next"], { recipe, nowH, startHour = 8 }: BatchInput): Verdict["next"] {
+  const clock = (((startHour + hour) % 24) + 24) % 24;
+  const isNight = clock >= AWAKE.untilH || clock < AWAKE.fromH;
+  if (!isNight || hour <= nowH || judgedBy(recipe) === "bloom") return { act, hour };
+  return { act, hour: hour + ((AWAKE.fromH - clock + 24) % 24) };
+}
+
 /**
  * Forecast and verdict of a batch in one call: what warmth would change, which look would tell most, what may still be done with it.
  * @throws {DomainError} as `forecastBatch`
@@ -64,7 +76,7 @@ export function assess(input: BatchInput): Assessment {
   const besides = open ? [verdict.state === "stuck" ? null : pace, weather].filter((reason) => reason !== null) : [];
   return {
     forecast: current,
-    verdict: { ...verdict, reasons: [...verdict.reasons, ...besides] },
+    verdict: { ...verdict, reasons: [...verdict.reasons, ...besides], next: inTheMorning(verdict.next, input) },
     ifWarmer: open && input.recipe.readiness.type === "ripens" ? warmerCase(input, current) : null,
     looks:
       belief && verdict.spoilt === null && verdict.state !== "past"

@@ -109,7 +109,7 @@ export type VerdictReason =
   | { readonly code: "fed-anew"; readonly hour: number }
   | { readonly code: "watch"; readonly chance: number }
   /** Held by one bad look; clean ones since. */
-  | { readonly code: "hold"; readonly cleanLooks: number }
+  | { readonly code: "hold"; readonly cleanLooks: number; readonly by: "nose" | "eyes" }
   | { readonly code: "two-bad-looks"; readonly looks: number }
   /** A bad look that later ones did not bear out. */
   | { readonly code: "doubt-lifted"; readonly word: string; readonly hour: number }

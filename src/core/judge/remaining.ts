@@ -19,6 +19,7 @@ export interface RemainingUse {
     | "air-off-long"
     | "air-was-off"
     | "past-living"
+    | "over"
     | "past-kept"
     | "held"
     | "spoilt"
@@ -41,6 +42,7 @@ export function remainingUse(recipe: Recipe, verdict: Verdict, log: readonly Log
     if (sinceH > limits.soil) return { may: "bare-or-compost", because: "air-off-long" };
     if (sinceH > limits.leaves) return { may: "soil-only", because: "air-off" };
   }
+  if (verdict.reasons.some(({ code }) => code === "half-day-over")) return { may: "hot-compost", because: "over" };
   if (verdict.state === "past")
     return judgedBy(recipe) === "bloom"
       ? { may: "bare-or-compost", because: "past-living" }

@@ -144,17 +144,31 @@ export function judge(input: JudgeInput): Verdict {
       reasons: sound.reasons,
       next: isGone
         ? { act: "compost", hour: input.nowH }
-        : { act: "smell", hour: Math.max(input.nowH, lastLookH(input) + SMELL_AGAIN_H[judgedBy(input.recipe)]) },
+        : {
+            act: sound.reasons.some((reason) => reason.code === "hold" && reason.by === "eyes") ? "look" : "smell",
+            hour: Math.max(input.nowH, lastLookH(input) + SMELL_AGAIN_H[judgedBy(input.recipe)]),
+          },
       spoilt: sound.level,
     };
   }
   const evidence = weighSigns(input);
   const verdict = withWhatIsUndone(input, standingStill(evidence) ?? byRule(evidence));
+  const reasons = warningFirst(verdict.reasons);
   return {
     ...verdict,
-    reasons: [...verdict.reasons, ...sound.reasons, ...asides(input, evidence, verdict.state)],
+    reasons: [...reasons, ...sound.reasons, ...asides(input, evidence, verdict.state, reasons)],
     spoilt: null,
   };
+}
+
+/** A smell that warns is why it is not ready: it stands first, and no sign is missed beside it. */
+function warningFirst(reasons: readonly VerdictReason[]): readonly VerdictReason[] {
+  const warns = (reason: VerdictReason) => reason.code === "sign" && reason.says === "warns";
+  if (!reasons.some(warns)) return reasons;
+  return [
+    ...reasons.filter(warns),
+    ...reasons.filter((reason) => !warns(reason) && reason.code !== "sign-missing" && reason.code !== "second-look"),
+  ];
 }
 
 const lastLookH = ({ log }: JudgeInput): number =>

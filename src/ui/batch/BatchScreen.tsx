@@ -152,8 +152,12 @@ export const BatchScreen = ({
                   : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
               </Button>
               <Button onClick={() => setSheet("close")}>Strain or throw out</Button>
-              <Button onClick={() => setSheet("add")}>Add to it</Button>
-              <Button onClick={() => setSheet("what-if")}>What if</Button>
+              {batch.spoilt === "discard" ? null : (
+                <>
+                  <Button onClick={() => setSheet("add")}>Add to it</Button>
+                  <Button onClick={() => setSheet("what-if")}>What if</Button>
+                </>
+              )}
               {batch.closing.makes ? (
                 <Button onClick={() => setSheet({ take: "batch", heldL: batch.filledL })}>
                   Take some for the shed

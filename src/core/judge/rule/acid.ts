@@ -36,6 +36,8 @@ const STUCK = {
 } as const;
 /** Of many readings, over days, their mean so far above. */
 const RESTS_HIGH = { readings: 4, withinH: 12 * 24, overH: 5 * 24, aboveTarget: 0.4 } as const;
+/** A liquid so unsure is not known, K. */
+const UNKNOWN_K = 3;
 /** When a reading or a smell is asked for again, h: soon where it bears one out, else every other day; less often the older it is. */
 const AGAIN = { readH: 20, smellH: 20, share: 0.05 } as const;
 const LEAST_PH_READ_H = 96;
@@ -150,8 +152,7 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
   const isSourLong = sourFromH !== null && nowH - sourFromH >= apartH;
   const isLowLong = lowFromH !== null && nowH - lowFromH >= apartH;
   const reasons: VerdictReason[] = [
-    ...(rose && !isSour ? [{ code: "ph-at-odds", ...rose } as const] : phReasons(input, target)),
-    ...(rose && isSour ? [{ code: "ph-rose", ...rose } as const] : []),
+    ...(rose ? [{ code: isSour ? "ph-rose" : "ph-at-odds", ...rose } as const] : phReasons(input, target)),
     ...signReason(evidence),
     warmthReason(input),
   ];
@@ -220,7 +221,10 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
       );
   }
   const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
-  const likelyH = forecast.window.start.p50 ?? forecast.nextCheckH;
+  const { p10, p50 } = forecast.window.start;
+  const middleH = p50 ?? forecast.nextCheckH;
+  // Where nobody knows how warm it stands it is not left alone until its likely hour.
+  const likelyH = forecast.liquidSdC > UNKNOWN_K && p10 !== null ? (p10 + middleH) / 2 : middleH;
   const isClose = isNear(input) || forecast.probabilityReady >= OPEN;
   // Nobody who reads no pH for days past its time has a strip: then the nose has to do.
   const act = last === null && nowH > youngH + NO_STRIP_H ? "smell" : "read-ph";

@@ -69,8 +69,8 @@ export function judgeBloom(evidence: Evidence): Judged {
   const needsPast = inARow > 0 || lists.length === 0 ? CLOSED.unseen : CLOSED.alone;
   if (isPastBySign || forecast.probabilityPast > needsPast) return at("past", "compost", nowH, [closed]);
   const smeltSince = wasOff !== null && (lastSmeltH(looks) ?? -Infinity) >= wasOff.untilH;
-  if (opened >= OPENED.short.two && wasOff && wasOff.hours > limits!.soil && !smeltSince)
-    return at("near", "smell", nowH);
+  // After a long cut it is smelt before anything else, however early it is.
+  if (wasOff && wasOff.hours > limits!.soil && !smeltSince) return at(isNear(input) ? "near" : "early", "smell", nowH);
   const { start, peak, end } = forecast.window;
   const openShare = start.p50 !== null && end.p50 !== null ? (end.p50 - start.p50) / Math.max(1, start.p50) : 1;
   const isLong = openShare > LONG;

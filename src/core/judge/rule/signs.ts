@@ -145,6 +145,8 @@ export function judgeSigns(evidence: Evidence): Judged {
     const peak = forecast.window.peak.p50;
     return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
   }
+  if (cold && recent.some(({ words }) => words.some(({ kind }) => kind === "surface")) && nowH >= youngH)
+    return judged("near", reasons, "warm", nowH);
   if (floats) return judged(nowH >= youngH && isOpen ? "near" : "early", reasons, "stir", nowH);
   const isHalf = ready > 0 && marks.against.length === 0 && nowH >= youngH;
   if (isHalf)

@@ -109,6 +109,9 @@ export function soundnessOf(recipe: Recipe, looks: readonly Look[]): Soundness {
   if (nose.points + eyes.points < (isBad ? HOLDS_AT : BAD)) return { level: null, reasons: lifted ? [lifted] : [] };
   const doubts = [nose, eyes];
   const badH = Math.max(...doubts.flatMap((doubt) => doubt.looks.map(({ hour }) => hour)));
-  const cleanLooks = looks.filter((look) => look.hour > badH && hasSmell(look)).length;
-  return { level: "hold", reasons: [...namedIn(doubts), { code: "hold", cleanLooks }] };
+  const by = eyes.points > nose.points ? "eyes" : "nose";
+  const cleanLooks = looks.filter(
+    (look) => look.hour > badH && (by === "nose" ? hasSmell(look) : look.words.some(({ kind }) => kind === "film")),
+  ).length;
+  return { level: "hold", reasons: [...namedIn(doubts), { code: "hold", cleanLooks, by }] };
 }
