@@ -126,7 +126,12 @@ export function judgeSigns(evidence: Evidence): Judged {
   const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
   const isEnough = (of: Marks) => of.ready + (shell?.mark ?? 0) >= needs + 2 * of.against.length;
   const apartH = borneOutAfterH(nowH, isShort ? end.p50! : null, opened);
-  const readyFromH = enoughFromH(recent, markKinds, isEnough);
+  // Where one sense alone tells, its first look counts from when it was taken.
+  const toldBy = new Set(
+    recipe.cues.filter(({ kind, says }) => says === "ready" && markKinds.includes(kind)).map(({ kind }) => kind),
+  );
+  const enoughFrom = toldBy.size > 1 ? isEnough : (of: Marks) => of.ready > 0 && of.against.length === 0;
+  const readyFromH = enoughFromH(recent, markKinds, enoughFrom);
   const isBorneOut = readyFromH !== null && nowH - readyFromH >= apartH;
   const isReady = isEnough(marks) && isBorneOut && (shell?.mark ?? 0) >= 0 && !floats;
   const lookAgainH = isShort ? SHORT_WINDOW.againH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH);
