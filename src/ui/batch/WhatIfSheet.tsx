@@ -125,7 +125,7 @@ function sayDifference({ asIs, changed, of }: WhatIfAnswer, nowMs: number): stri
   if (!changed) return null;
   const [before, after] = [asIs.window.start, changed.window.start];
   if (before.p50 === null && after.p50 === null) return "Neither comes to anything that can be foreseen.";
-  if (before.p50 === null) return of === "this" ? "That would bring it in." : "Made so it would come in.";
+  if (before.p50 === null) return of === "this" ? "That would bring it in." : "Changed so it would come in.";
   if (after.p50 === null) return "That would keep it from coming in at all.";
   if (before.p50 <= nowMs && after.p50 <= nowMs) return sayClose(asIs.window.end, changed.window.end);
   const moved = soonerBy(before, after)!;
@@ -180,7 +180,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
   );
   return (
     <Sheet open onClose={onClose} wide title={`${vesselName}: what if`} lead="Nothing is changed by asking.">
-      <Choices label="What if it had" value={asked} onChange={pick} options={OPTIONS} />
+      <Choices label="Try" value={asked} onChange={pick} options={OPTIONS} />
       {asked === "heater" ? (
         <div className="mt-4">
           <Electricity />
@@ -230,7 +230,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             {Number.isFinite(value) ? sayDifference(answer, nowMs) : "A number is missing above."}
           </p>
           <Strip
-            title={answer.of === "next" ? "Made as this one, begun now" : "As it is"}
+            title={answer.of === "next" ? "The next one, made as this, begun now" : "As it is"}
             course={answer.asIs}
             batch={batch}
             nowMs={nowMs}
@@ -240,7 +240,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           />
           {answer.changed && Number.isFinite(value) ? (
             <Strip
-              title={answer.of === "next" ? "Made so" : "As it would be"}
+              title={answer.of === "next" ? "The next one, changed" : "As it would be"}
               course={answer.changed}
               batch={batch}
               nowMs={nowMs}

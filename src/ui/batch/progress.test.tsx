@@ -314,8 +314,12 @@ describe("what if", () => {
   });
   it("tells another of the same from this one, with the span that its opening lies in", async () => {
     await ask({ of: "next" });
-    await waitFor(() => expect(screen.getByRole("img", { name: /^Made as this one, begun now/ })).toBeVisible());
-    expect(screen.getByRole("img", { name: /^Made so: opens about .* \(.* to .*\), best about/ })).toBeVisible();
+    await waitFor(() =>
+      expect(screen.getByRole("img", { name: /^The next one, made as this, begun now/ })).toBeVisible(),
+    );
+    expect(
+      screen.getByRole("img", { name: /^The next one, changed: opens about .* \(.* to .*\), best about/ }),
+    ).toBeVisible();
     expect(screen.queryByText("How warm to have it in by a day?")).toBeNull();
   });
   it("asks for what was changed", async () => {
