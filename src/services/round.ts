@@ -42,9 +42,9 @@ const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${w
 
 /** What is over wants no more stirring and feeding. */
 const isOver = ({ state, spoilt }: BatchView): boolean => state === "past" || spoilt === "discard";
-/** Gas is let out of what is over until it is emptied; what is held back in doubt gets no more food. */
+/** Gas is let out of what is over until it is emptied; what is held back in doubt gets no food and no reading, only the look that settles it. */
 const isAsked = (act: string, view: BatchView): boolean =>
-  isOver(view) ? act === "vented" : !(view.spoilt === "hold" && act === "fed");
+  isOver(view) ? act === "vented" : view.spoilt !== "hold" || (act !== "fed" && act !== "read-ph");
 
 function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now: Date): RoundDraft[] {
   const nowH = hourOf(batch, now);

@@ -302,6 +302,18 @@ describe("the round", () => {
     expect(task.who).toBe("Ben");
     expect(new Date(task.dueMs).getUTCHours()).toBe(18);
   });
+  it("asks of a batch that is held back for the look that settles it and for its gas, and for no reading", async () => {
+    const batchId = await farm.fill(await farm.vessel("Doubtful"), "cultured-extract", 80, hoursAgo(15 * 24));
+    const keys = async () =>
+      (await round()).flatMap(({ key: name }) =>
+        name.startsWith(`${batchId}-`) ? [name.slice(`${batchId}-`.length)] : [],
+      );
+    expect(await keys()).toContain("read-ph");
+    await farm.log(batchId, hoursAgo(7), { kind: "smell", word: "putrid" });
+    const held = await keys();
+    expect(held).toEqual(expect.arrayContaining(["look", "vented"]));
+    expect(held).not.toContain("read-ph");
+  });
   it("calls for air at once where it stopped, and one touch puts it on", async () => {
     await farm.lot("castings", 20, 10);
     const tea = await farm.fill(await farm.vessel("Air", 100, 40), "aerated-tea", 60, hoursAgo(12));
