@@ -19,9 +19,11 @@ interface Cell {
 export const WindowTable = ({ batch, nowMs, clock }: WindowTableProps) => {
   const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
   const { start, peak, end } = batch.window;
+  // What no sign has borne out yet is open by its hours alone.
+  const already = batch.state === "early" || batch.state === "near" ? "by its hours alone" : "already";
   const cell = (name: string, { p10, p50, p90 }: MarkTimes, never: string): Cell => {
     if (p50 === null) return { name, when: never, span: "" };
-    if (p50 <= nowMs) return { name, when: say(p50), span: "already" };
+    if (p50 <= nowMs) return { name, when: say(p50), span: already };
     const until = p90 === null ? "not in sight" : say(p90);
     return { name, when: say(p50), span: p10 === null ? "" : `${say(Math.max(p10, nowMs))} to ${until}` };
   };

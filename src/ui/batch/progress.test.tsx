@@ -100,7 +100,7 @@ describe("the window", () => {
   });
   it("says what keeps, what is behind, and where none is in sight", () => {
     const { rerender } = render(table({ ...WINDOW, start: mark(-9, -5, -1), end: none }, "near"));
-    expect(screen.getByText("already")).toBeVisible();
+    expect(screen.getByText("by its hours alone")).toBeVisible();
     expect(screen.getByText("keeps")).toBeVisible();
     rerender(table({ start: none, peak: none, end: none }, "near"));
     expect(screen.getByText("No window in sight as it stands.")).toBeVisible();
