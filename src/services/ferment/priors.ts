@@ -2,18 +2,19 @@ import "server-only";
 import type { FermentModel } from "@/core/ferment/models/types";
 import { batchEstimate, farmPrior, type BatchEstimate } from "@/core/ferment/learning/farmPrior";
 import { placeToldBy } from "@/core/ferment/temperature/course";
-import type { LearnedPlace } from "@/core/ferment/temperature/places";
+import type { LearnedPlace, Place } from "@/core/ferment/temperature/places";
+import type { BatchInput } from "@/core/judge/batchInput";
 import { modelBatch } from "@/core/judge/modelBatch";
 import { believe } from "@/core/ferment/outlook/belief";
 import { runningStage } from "@/core/judge/stage";
 import { recipeFrom } from "@/core/recipe/document";
-import { closeVersion, listBatchLines, listFinished, type Batch } from "@/data/batches";
+import { closeVersion, listBatchLines, listFinished } from "@/data/batches";
 import type { Queryable } from "@/data/db";
-import { listStandingOf } from "@/data/entries";
+import { listStandingOf, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listLearningResets, type LearningReset } from "@/data/forecasts";
 import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
-import { airSince } from "../weather";
+import { airSince, type FarmAir } from "../weather";
 import { listVesselReadings } from "@/data/devices";
 import { listVesselPlaces } from "@/data/vesselPlaces";
 
@@ -43,19 +44,22 @@ interface Taught {
   readonly estimate: BatchEstimate | null;
 }
 
-// What a finished batch teaches never changes but by a correction of its log; worked out once a batch and log.
+// What a finished batch teaches changes by a correction of its log, and by where its vessel is said to stand; worked out once for each.
 const estimates = new Map<string, BatchEstimate | null>();
 const kept: { last: Priors | null } = { last: null };
 
-function estimateOf(batch: Batch, situation: Situation, entries: Parameters<typeof inputFor>[1]): BatchEstimate | null {
-  const key = `${situation.air.version.split("/")[0]}/${batch.id}/${entries.map(({ id }) => id).join(",")}`;
+function estimateOf(
+  input: BatchInput,
+  model: FermentModel,
+  batchId: number,
+  entries: readonly Entry[],
+  { version }: FarmAir,
+): BatchEstimate | null {
+  const lines = entries.map(({ id }) => id).join(",");
+  const key = `${version.split("/")[0]}/${batchId}/${lines}/${JSON.stringify(input.place ?? null)}`;
   const known = estimates.get(key);
   if (known !== undefined) return known;
-  const at = batch.close!.at;
-  const input = inputFor(batch, entries, situation, at);
-  const { readiness } = input.recipe;
-  if (readiness.type !== "ripens") return null;
-  const { batch: stage, fromH } = runningStage(input, readiness.model);
+  const { batch: stage, fromH } = runningStage(input, model);
   // A batch that was fed on the way tells of the feed as well; it teaches nothing of the plain recipe.
   const { u } = believe(stage, input.nowH - fromH);
   const estimate =
@@ -67,6 +71,7 @@ function estimateOf(batch: Batch, situation: Situation, entries: Parameters<type
 async function taughtBy(
   db: Queryable,
   farm: Farm,
+  places: ReadonlyMap<number, Place>,
 ): Promise<{ readonly taught: Taught[]; readonly places: ReadonlyMap<number, LearnedPlace> }> {
   const finished = (await listFinished(db, MOST_BATCHES)).filter((batch) => {
     const { readiness } = recipeFrom(batch.recipe.document);
@@ -86,10 +91,9 @@ async function taughtBy(
     chosen.map(({ id }) => id),
   );
   const latest = chosen.reduce((last, { close }) => (close!.at > last ? close!.at : last), first.close!.at);
-  const [air, readings, places] = await Promise.all([
+  const [air, readings] = await Promise.all([
     airSince(db, first.startedAt, latest),
     listVesselReadings(db, first.startedAt, latest),
-    listVesselPlaces(db),
   ]);
   const probes = new Map<number, typeof readings>();
   for (const reading of readings) probes.set(reading.vesselId, [...(probes.get(reading.vesselId) ?? []), reading]);
@@ -110,10 +114,11 @@ async function taughtBy(
     const own = entries.filter(({ batchId }) => batchId === batch.id);
     const { readiness } = recipeFrom(batch.recipe.document);
     if (readiness.type !== "ripens") continue;
-    taught.push({ model: readiness.model, closedAt: batch.close!.at, estimate: estimateOf(batch, situation, own) });
+    const { model } = readiness;
     const input = inputFor(batch, own, situation, batch.close!.at);
+    taught.push({ model, closedAt: batch.close!.at, estimate: estimateOf(input, model, batch.id, own, air) });
     const before = learnedPlaces.get(batch.vesselId) ?? null;
-    const told = placeToldBy(modelBatch(input, readiness.model), input.nowH, before);
+    const told = placeToldBy(modelBatch(input, model), input.nowH, before);
     if (told) learnedPlaces.set(batch.vesselId, told);
   }
   return { taught, places: learnedPlaces };
@@ -127,12 +132,12 @@ function learnedOf(model: FermentModel, taught: readonly Taught[], resets: reado
   return { model, mean, sd, taught: found.length, finished: own.length, resets };
 }
 
-/** What the farm's finished batches taught, by model and by vessel; worked out again when one more is finished or the learning is reset. */
+/** What the farm's finished batches taught, by model and by vessel; worked out again when one more is finished, the learning is reset, or a place is said. */
 export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
-  const [closed, resets] = await Promise.all([closeVersion(db), listLearningResets(db)]);
-  const version = `${closed}/${resets.length}/${resets.at(-1)?.at.getTime() ?? 0}`;
+  const [closed, resets, places] = await Promise.all([closeVersion(db), listLearningResets(db), listVesselPlaces(db)]);
+  const version = `${closed}/${resets.length}/${resets.at(-1)?.at.getTime() ?? 0}/${JSON.stringify([...places])}`;
   if (kept.last?.version === version) return kept.last;
-  const { taught, places: learnedPlaces } = await taughtBy(db, farm);
+  const { taught, places: learnedPlaces } = await taughtBy(db, farm, places);
   const models = new Map(taught.map(({ model }) => [model.id, model]));
   const learned = [...models.values()].map((model) =>
     learnedOf(
