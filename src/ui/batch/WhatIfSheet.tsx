@@ -1,7 +1,8 @@
 "use client";
 import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
-import { clockTime, longWeekday, saySpan, sayForecastMoment, sayDuration, type FarmClock } from "@/formats/times";
+import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
+import { sayCourse, sayDifference } from "@/formats/whatIfText";
 import type { BatchView } from "@/services/batchView";
 import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { PeakStarts } from "../content/PeakStarts";
@@ -36,19 +37,6 @@ const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar:
 const WAIT_MS = 250;
 const DAY_MS = 86_400_000;
 
-/** When a window opens, is best and closes, with the span that its opening lies in; what is behind us is said as that. */
-function sayWindow({ window: { start, peak, end } }: Course, nowMs: number, clock: FarmClock): string {
-  const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
-  if (start.p50 === null) return "no window in sight";
-  if (end.p50 !== null && end.p50 <= nowMs) return `likely past since ${say(end.p50)}`;
-  const closes = end.p50 === null ? "keeps" : `closes about ${say(end.p50)}`;
-  if (start.p50 <= nowMs) return `likely open already, ${closes}`;
-  const span =
-    start.p10 === null || start.p90 === null ? "" : ` (${say(Math.max(nowMs, start.p10))} to ${say(start.p90)})`;
-  const best = peak.p50 === null ? "" : `, best about ${say(peak.p50)}`;
-  return `opens about ${say(start.p50)}${span}${best}, ${closes}`;
-}
-
 const Strip = ({
   title,
   course,
@@ -68,7 +56,7 @@ const Strip = ({
 }) => {
   const scale = { ...plateScale({ batch: { ...batch, window: course.window }, close: null, nowMs }) };
   const drawn = { ...scale, toMs, x: scale.x.copy().domain([scale.fromMs, toMs]) };
-  const words = sayWindow(course, nowMs, clock);
+  const words = sayCourse(course.window, nowMs, clock);
   const { start, peak } = course.window;
   return (
     <figure className="mt-4">
@@ -91,47 +79,6 @@ const Strip = ({
     </figure>
   );
 };
-
-/** Shorter than this is not worth doing anything for, h. */
-const WORTH_H = 1;
-const HOUR_MS = 3_600_000;
-
-type Marks = Course["window"]["start"];
-
-/** How much sooner a mark would come, as a span over its early, likely and late hours, h; null where it is not in sight. */
-function soonerBy(before: Marks, after: Marks): { readonly least: number; readonly most: number } | null {
-  const hours = (["p10", "p50", "p90"] as const).flatMap((key) => {
-    const [from, to] = [before[key], after[key]];
-    return from === null || to === null ? [] : [(from - to) / HOUR_MS];
-  });
-  return hours.length === 0 ? null : { least: Math.min(...hours), most: Math.max(...hours) };
-}
-
-const saySooner = ({ least, most }: { readonly least: number; readonly most: number }): string => {
-  const isSooner = least + most > 0;
-  const [from, to] = [Math.abs(least), Math.abs(most)].toSorted((a, b) => a - b) as [number, number];
-  // Where one end goes the other way it may as well make no difference.
-  return `${least * most < 0 ? `up to ${sayDuration(to)}` : saySpan(from, to)} ${isSooner ? "sooner" : "later"}`;
-};
-
-/** How the close moves, where the window is open already and only that can. */
-function sayClose(before: Marks, after: Marks): string {
-  const moved = soonerBy(before, after);
-  if (!moved || Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It is open, and would stay so as long.";
-  return `It is open, and would close ${saySooner(moved)}.`;
-}
-
-function sayDifference({ asIs, changed, of }: WhatIfAnswer, nowMs: number): string | null {
-  if (!changed) return null;
-  const [before, after] = [asIs.window.start, changed.window.start];
-  if (before.p50 === null && after.p50 === null) return "Neither comes to anything that can be foreseen.";
-  if (before.p50 === null) return of === "this" ? "That would bring it in." : "Changed so it would come in.";
-  if (after.p50 === null) return "That would keep it from coming in at all.";
-  if (before.p50 <= nowMs && after.p50 <= nowMs) return sayClose(asIs.window.end, changed.window.end);
-  const moved = soonerBy(before, after)!;
-  if (Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It would make no difference worth the trouble.";
-  return `It would open ${saySooner(moved)}.`;
-}
 
 const isOpen = ({ asIs, of }: WhatIfAnswer, nowMs: number) =>
   of === "next" || (asIs.window.start.p50 !== null && asIs.window.start.p50 <= nowMs);
@@ -227,7 +174,11 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       {answer ? (
         <>
           <p aria-live="polite" className="mt-5 text-lg font-bold">
-            {Number.isFinite(value) ? sayDifference(answer, nowMs) : "A number is missing above."}
+            {Number.isFinite(value)
+              ? answer.changed
+                ? sayDifference({ before: answer.asIs.window, after: answer.changed.window, of: answer.of }, nowMs)
+                : null
+              : "A number is missing above."}
           </p>
           <Strip
             title={answer.of === "next" ? "The next one, made as this, begun now" : "As it is"}
