@@ -20,7 +20,8 @@ import type { Features, Trajectory } from "../src/core/ferment/kinetics/trajecto
 import { FERMENT_MODELS } from "../src/core/ferment/models";
 import type { FermentModel } from "../src/core/ferment/models/types";
 import { forecast, type Forecast } from "../src/core/ferment/outlook/forecast";
-import { courseOf, horizonOf } from "../src/core/ferment/temperature/course";
+import { courseOf } from "../src/core/ferment/temperature/course";
+import { horizonOf } from "../src/core/ferment/temperature/courseGrid";
 import { chanceFrom, type Chance } from "./chance";
 
 const EACH = Number(process.argv[2] ?? 150);

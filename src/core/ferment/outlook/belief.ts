@@ -60,7 +60,8 @@ export interface BeliefOptions {
 /** Priors are widened by so much, since the model is wrong in ways that nobody knows; measured in `bench/ferment`. */
 export const SHIPPED_SPREAD = 1.25;
 const U_SPAN_SD = 2.8;
-const FEW_NODES = 7;
+/** Nodes of the log rate and of the second unknown: beds and blooms cost most a run, and several places are wide apart anyway. */
+const NODES = { places: { u: 7, v: 3 }, costly: { u: 11, v: 5 }, other: { u: 17, v: 7 } } as const;
 const V_SPAN_SD = 2.2;
 /** A report this much rarer than a random one would be should be taken again. */
 const UNLIKELY = 0.15;
@@ -163,7 +164,7 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
   const refused = given.filter((observation) => !isBelievable(observation));
   const taken = given.filter(isBelievable);
   const telling = taken.filter((observation) => tellsOf(observation, model));
-  const isFew = model.cls === "bloom" || model.cls === "bed";
+  const isCostly = model.cls === "bloom" || model.cls === "bed";
   const priorMean = batch.prior?.mean ?? 0;
   const ownSd = batch.prior?.sd ?? Math.hypot(model.prior.farmSd, model.prior.batchSd);
   const starts: PossibleStart[] = [];
@@ -184,16 +185,16 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
     if (shiftH === 0 && start === 0) priorSd = sd;
     // Several pasts share the grid's nodes: what they leave open is wider than its steps.
-    const count = possible.length > 1 ? FEW_NODES : isFew ? 11 : 17;
-    uStep = (2 * U_SPAN_SD * sd) / (count - 1);
+    const nodes = possible.length > 1 ? NODES.places : isCostly ? NODES.costly : NODES.other;
+    uStep = (2 * U_SPAN_SD * sd) / (nodes.u - 1);
     const run = runnerFor(there, course);
     const at = (hour: number) => Math.max(0, hour + shiftH);
     const featureHours = [...taken.map(({ hour }) => at(hour)), nowH + shiftH];
     const indexOf = new Map(taken.map((observation, index) => [observation, index]));
     const moved = telling.map((observation) => ({ ...observation, hour: at(observation.hour) }));
     const weights = weightsOf(moved, model);
-    const seconds = secondNodes(model, possible.length > 1 ? 3 : isFew ? 5 : 7);
-    for (const u of spaced(count, U_SPAN_SD, priorMean, sd))
+    const seconds = secondNodes(model, nodes.v);
+    for (const u of spaced(nodes.u, U_SPAN_SD, priorMean, sd))
       for (const v of seconds) {
         const prior = startWeight * u.weight * v.weight;
         if (prior < LEAST_PRIOR) continue;

@@ -1,7 +1,8 @@
-import { airEvents, USUAL_START_HOUR, USUAL_SWING_C, type FermentBatch, type VesselEvent } from "../batch";
+import { USUAL_START_HOUR, USUAL_SWING_C, type FermentBatch, type VesselEvent } from "../batch";
 import type { FermentModel } from "../models/types";
 import { airSeries, type AirSeries } from "./airSeries";
 import { cardinalShare, rateAt } from "./rate";
+import { gridOf, horizonOf } from "./courseGrid";
 import { valueAt } from "./grid";
 import { learnPlace, surroundingsOf, type LearnedPlace } from "./places";
 import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
@@ -31,53 +32,9 @@ export interface Course {
   readonly elsewhere: boolean;
 }
 
-/** Least look-ahead past now, h. */
-const AHEAD_H = { bloom: 120, acid: 720, drawn: 480, soak: 480, char: 480, bed: 480, shell: 480 } as const;
-const FINE_UNTIL_H = 96;
-/** Weather is forecast for ten days; beyond it the day is a plain wave, which eight points a day follow well. */
-const FINE_AHEAD_H = 264;
-const FINE_SLOW_H = 480;
-const COARSE_STEP_H = 3;
 const KILLING_DOSE_CH = 24;
 /** A probe reads by the hour; the last few tell the place. */
 const MOST_DIPS = 24;
-
-export const horizonOf = (model: FermentModel, nowH: number): number =>
-  Math.max(model.horizonH, nowH + AHEAD_H[model.cls]);
-
-const withMiddles = (nodes: readonly number[]): Float64Array => {
-  const hours = new Float64Array(2 * nodes.length - 1);
-  nodes.forEach((hour, index) => {
-    hours[2 * index] = hour;
-    if (index > 0) hours[2 * index - 1] = (nodes[index - 1]! + hour) / 2;
-  });
-  return hours;
-};
-
-/** Steps up to some days past now; further on, where only the climate is known, every third hour: soaks look ahead for half a year. */
-function slowGrid(nowH: number, horizonH: number, stepH: number): Float64Array {
-  const fineH = Math.min(Math.ceil(Math.max(FINE_SLOW_H, nowH + FINE_AHEAD_H)), Math.ceil(horizonH));
-  const fine = Math.ceil(fineH / stepH);
-  const coarse = Math.ceil((Math.ceil(horizonH) - fine * stepH) / COARSE_STEP_H);
-  return Float64Array.from({ length: fine + Math.max(0, coarse) + 1 }, (_, index) =>
-    index <= fine ? index * stepH : fine * stepH + (index - fine) * COARSE_STEP_H,
-  );
-}
-
-function gridOf(batch: FermentBatch, nowH: number, horizonH: number, stepH: number): Float64Array {
-  const { cls } = batch.model;
-  if (cls !== "bloom" && cls !== "bed") return slowGrid(nowH, horizonH, stepH);
-  if (cls === "bed") return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
-  const nodes: number[] = [];
-  const after = (hour: number) => hour + (hour < FINE_UNTIL_H ? stepH : 2);
-  for (let hour = 0; hour < horizonH; hour = after(hour)) nodes.push(hour);
-  nodes.push(after(nodes.at(-1)!));
-  // A step across a switch of the air would miss it by hours.
-  const switches = airEvents(batch).map(({ hour }) => hour);
-  const dilutions = (batch.events ?? []).filter(({ type }) => type === "topped_up").map(({ hour }) => hour);
-  const extra = [...switches, ...dilutions].filter((hour) => hour > 0 && hour < horizonH);
-  return withMiddles([...new Set([...nodes, ...extra])].toSorted((a, b) => a - b));
-}
 
 type Mark = { readonly hour: number } & (
   | { readonly type: "reading"; readonly celsius: number }

@@ -1,10 +1,11 @@
 import { minimumAgeD, type Recipe } from "../../book/recipe";
 import type { SignKind } from "../../book/words";
-import { isNear, readyWords, signReason, warmthReason, type Evidence, type JudgeInput } from "../evidence";
+import { isNear, readyWords, signReason, warmthReason, type Evidence } from "../evidence";
 import type { VerdictReason } from "../reasons";
 import type { Judged } from "../judged";
 import { BORNE_OUT_SHARE, contextOf, judged, type RuleContext } from "./context";
 import { lastSmeltH, type ReadSign } from "./looks";
+import { restsInCold, shellReason, stillFloats } from "./shellAndChar";
 
 /** Marks of readiness, of different kinds or at two looks: two where it has likely opened, three where it may have, five against its hours. */
 const MARKS = 2;
@@ -27,16 +28,8 @@ const SHORT_WINDOW = { share: 0.05, closingH: 24, againH: 12 } as const;
 const LOOK_AGAIN = { leastH: 20, share: 0.08 } as const;
 /** Nobody is sent away for longer, h. */
 const LOOK_AGAIN_MOST_H = 14 * 24;
-/** Vinegar that has spent itself on shell stands above this; below the other it has acid left. */
-/** Of char so much must lie under, %. */
-const SUNK_ENOUGH = 90;
-/** So far under its comfort shell makes no bubbles that could be missed, K. */
-const COLD_K = 3;
-const SHELL_PH = { spent: 5.2, sour: 4 } as const;
-
 interface Marks {
   readonly ready: number;
-
   /** The newest word of each kind that says not yet. */
   readonly against: readonly ReadSign[];
 }
@@ -101,13 +94,13 @@ export function judgeSigns(evidence: Evidence): Judged {
     ...new Set(recipe.cues.filter(({ says }) => says === "ready" || says === "not-yet").map(({ kind }) => kind)),
   ];
   const shell = shellReason(evidence, recent);
-  const cold = restsInCold(evidence, shell);
+  const cold = restsInCold(evidence, recent, shell);
   const markKinds = cold ? kinds.filter((kind) => kind !== "surface") : kinds;
   const marks = marksOf(recent, markKinds);
   const floats = stillFloats(input, recent);
   const reasons: VerdictReason[] = [
     ...(shell ? [shell.reason] : []),
-    ...(cold && recent.some(({ signs }) => signs.some(({ sign }) => sign.kind === "surface")) ? [cold] : []),
+    ...(cold ? [cold] : []),
     ...(floats ? [floats] : []),
     ...signReason(evidence),
     warmthReason(input),
@@ -150,8 +143,7 @@ export function judgeSigns(evidence: Evidence): Judged {
     const peak = forecast.window.peak.p50;
     return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
   }
-  if (cold && recent.some(({ words }) => words.some(({ kind }) => kind === "surface")) && nowH >= youngH)
-    return judged("near", reasons, "warm", nowH);
+  if (cold && nowH >= youngH) return judged("near", reasons, "warm", nowH);
   if (floats) return judged(nowH >= youngH && isOpen ? "near" : "early", reasons, "stir", nowH);
   const isHalf = ready > 0 && marks.against.length === 0 && nowH >= youngH;
   if (isHalf)
@@ -175,46 +167,4 @@ export function judgeSigns(evidence: Evidence): Judged {
     "smell",
     Math.max(nowH, lastLookH + lookAgainH, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
   );
-}
-
-/** Char is charged when it lies under: what floats, by the newest word or measure, is stirred and not waited for. */
-function stillFloats({ recipe, log, forecast }: JudgeInput, looks: RuleContext["looks"]): VerdictReason | null {
-  const { readiness } = recipe;
-  if (readiness.type !== "ripens" || readiness.model.cls !== "char") return null;
-  const word = looks.flatMap(({ words }) => words.filter(({ kind }) => kind === "solids")).at(-1);
-  const measure = log.findLast((item) => item.kind === "sunk" && item.hour >= forecast.stageFromH);
-  if (measure?.kind === "sunk" && measure.hour >= (word?.hour ?? -Infinity))
-    return measure.value < SUNK_ENOUGH ? { code: "still-floats", sunkPercent: measure.value } : null;
-  return word?.word === "floating" ? { code: "still-floats", sunkPercent: null } : null;
-}
-
-/** Bubbles rest in the cold with acid left: no bubbles then say nothing, unless the pH says that the acid is spent. */
-function restsInCold(
-  { input }: Evidence,
-  shell: { readonly mark: number } | null,
-): Extract<VerdictReason, { code: "still-in-cold" }> | null {
-  const { recipe, forecast } = input;
-  const { readiness } = recipe;
-  if (readiness.type !== "ripens" || readiness.model.cls !== "shell" || (shell?.mark ?? 0) > 0) return null;
-  const { low } = recipe.comfortC;
-  return forecast.meanLiquidC24h < low - COLD_K
-    ? { code: "still-in-cold", meanC: forecast.meanLiquidC24h, comfortLowC: low }
-    : null;
-}
-
-/** What the pH of shell in vinegar says: spent, or sour still. */
-function shellReason(
-  { input }: Evidence,
-  looks: RuleContext["looks"],
-): { readonly reason: VerdictReason; readonly mark: number } | null {
-  const { readiness } = input.recipe;
-  if (readiness.type !== "ripens" || readiness.model.cls !== "shell") return null;
-  const last = looks.flatMap(({ ph }) => ph).at(-1);
-  if (!last) return null;
-  const isSpent = last.value >= SHELL_PH.spent;
-  const isSour = last.value < SHELL_PH.sour;
-  return {
-    reason: { code: "shell-ph", ph: last.value, says: isSpent ? "acid-spent" : isSour ? "acid-left" : "between" },
-    mark: isSpent ? 1 : isSour ? -1 : 0,
-  };
 }
