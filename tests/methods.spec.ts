@@ -142,102 +142,96 @@ test("sets water aside with its clock, and it stands in the shed", async ({ page
   await expect(page.getByRole("region", { name: "Water" })).toContainText("160 L Yard tap for brewing");
 });
 
-test.describe("looks only", () => {
-  test.use({ looksOnly: true });
+test("chooses from what is at hand: what can be made, what it lacks, what must not go in", async ({ page }) => {
+  await page.goto("/book");
+  await page.getByRole("radio", { name: "From what is at hand" }).click();
+  await page
+    .getByLabel("What is at hand")
+    .fill("30 kg of nettles and a crate of spoiled plums, 2 kg foxglove, 3 kg glowweed");
+  const nettles = page.getByRole("region", { name: "30 kg of nettles" });
+  await expect(nettles.getByRole("listitem").filter({ hasText: "Open leaf soak" })).toContainText(
+    "live leaf mould (there)",
+  );
+  await expect(nettles.getByRole("listitem").filter({ hasText: "Sugar-drawn plant juice" })).toContainText(
+    "brown sugar",
+  );
+  const plums = page.getByRole("region", { name: "a crate of spoiled plums" });
+  await expect(plums).toContainText("Not sugar-drawn plant juice: it wants fresh, healthy tips.");
+  await plums.getByLabel("What does it weigh? (kg)").fill("none");
+  await expect(plums.getByRole("alert")).toContainText("A number above 0.");
+  await plums.getByLabel("What does it weigh? (kg)").fill("0,5");
+  await expect(plums.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
+    "1.67 L of molasses",
+  );
+  await expect(page.getByRole("region", { name: "2 kg foxglove" })).toContainText("Foxglove stops hearts.");
+  await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("The book doesn’t know it");
+  await seesNoBarrier(page);
+  await nettles.getByRole("link", { name: "Open leaf soak" }).click();
+  await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
+});
 
-  test("chooses from what is at hand: what can be made, what it lacks, what must not go in", async ({ page }) => {
-    await page.goto("/book");
-    await page.getByRole("radio", { name: "From what is at hand" }).click();
-    await page
-      .getByLabel("What is at hand")
-      .fill("30 kg of nettles and a crate of spoiled plums, 2 kg foxglove, 3 kg glowweed");
-    const nettles = page.getByRole("region", { name: "30 kg of nettles" });
-    await expect(nettles.getByRole("listitem").filter({ hasText: "Open leaf soak" })).toContainText(
-      "live leaf mould (there)",
-    );
-    await expect(nettles.getByRole("listitem").filter({ hasText: "Sugar-drawn plant juice" })).toContainText(
-      "brown sugar",
-    );
-    const plums = page.getByRole("region", { name: "a crate of spoiled plums" });
-    await expect(plums).toContainText("Not sugar-drawn plant juice: it wants fresh, healthy tips.");
-    await plums.getByLabel("What does it weigh? (kg)").fill("none");
-    await expect(plums.getByRole("alert")).toContainText("A number above 0.");
-    await plums.getByLabel("What does it weigh? (kg)").fill("0,5");
-    await expect(plums.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
-      "1.67 L of molasses",
-    );
-    await expect(page.getByRole("region", { name: "2 kg foxglove" })).toContainText("Foxglove stops hearts.");
-    await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("The book doesn’t know it");
-    await seesNoBarrier(page);
-    await nettles.getByRole("link", { name: "Open leaf soak" }).click();
-    await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
-  });
+test("fits the width of the screen: only tables scroll sideways", async ({ page }) => {
+  for (const path of [
+    "/book",
+    "/book?by=goal",
+    "/book?by=hand",
+    "/book/lactic-serum",
+    "/book/plant-juice",
+    "/book/aerated-tea?scale",
+    "/shed",
+    "/batches/5",
+    "/?fill=5",
+  ]) {
+    await page.goto(path);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect([path, over]).toEqual([path, 0]);
+  }
+});
 
-  test("fits the width of the screen: only tables scroll sideways", async ({ page }) => {
-    for (const path of [
-      "/book",
-      "/book?by=goal",
-      "/book?by=hand",
-      "/book/lactic-serum",
-      "/book/plant-juice",
-      "/book/aerated-tea?scale",
-      "/shed",
-      "/batches/5",
-      "/?fill=5",
-    ]) {
-      await page.goto(path);
-      const over = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      expect([path, over]).toEqual([path, 0]);
-    }
-  });
+test("chooses by what is needed, and for a day", async ({ page }) => {
+  await page.goto("/book?by=goal");
+  const phone = (page.viewportSize()?.width ?? 1280) < 640;
+  if (phone) await page.getByLabel("What is wanted").filter({ visible: true }).selectOption("calcium");
+  else await page.getByRole("radio", { name: "Calcium" }).click();
+  const list = page.getByRole("list", { name: "Calcium" });
+  await expect(list.getByRole("listitem").first()).toContainText("Shell calcium in vinegar");
+  await expect(list.getByRole("listitem").first()).toContainText(/h of hands for a drum of 200 L, .* crowns/);
+  await page.goto("/book?by=day&day=2031-02-10");
+  const days = page.getByRole("list", { name: "When to start" });
+  await expect(days.getByRole("listitem").filter({ hasText: "Aerated castings tea" })).toContainText(
+    /Start \d+ Feb 2031/,
+  );
+  await page.goto("/book?by=day&day=2031-01-13");
+  await expect(days.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
+    "Too late for that day",
+  );
+  await page.goto("/book?by=day&day=2030-01-13");
+  await expect(page.getByRole("main").getByRole("alert")).toContainText("That day has been.");
+});
 
-  test("chooses by what is needed, and for a day", async ({ page }) => {
-    await page.goto("/book?by=goal");
-    const phone = (page.viewportSize()?.width ?? 1280) < 640;
-    if (phone) await page.getByLabel("What is wanted").filter({ visible: true }).selectOption("calcium");
-    else await page.getByRole("radio", { name: "Calcium" }).click();
-    const list = page.getByRole("list", { name: "Calcium" });
-    await expect(list.getByRole("listitem").first()).toContainText("Shell calcium in vinegar");
-    await expect(list.getByRole("listitem").first()).toContainText(/h of hands for a drum of 200 L, .* crowns/);
-    await page.goto("/book?by=day&day=2031-02-10");
-    const days = page.getByRole("list", { name: "When to start" });
-    await expect(days.getByRole("listitem").filter({ hasText: "Aerated castings tea" })).toContainText(
-      /Start \d+ Feb 2031/,
-    );
-    await page.goto("/book?by=day&day=2031-01-13");
-    await expect(days.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
-      "Too late for that day",
-    );
-    await page.goto("/book?by=day&day=2030-01-13");
-    await expect(page.getByRole("main").getByRole("alert")).toContainText("That day has been.");
-  });
+test("compares two schools: where they differ, by how much, and the cautious one", async ({ page }) => {
+  await page.goto("/book/plant-juice");
+  const table = page.getByRole("region", { name: "Schools side by side" }).first();
+  await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("the cautious one");
+  const sugar = table.getByRole("row", { name: /Brown sugar/ });
+  await expect(sugar).toContainText(/× 2 apart/);
+  await expect(page.getByRole("region", { name: "Where growers differ" })).toContainText("× 50 apart");
+  await seesNoBarrier(page);
+});
 
-  test("compares two schools: where they differ, by how much, and the cautious one", async ({ page }) => {
-    await page.goto("/book/plant-juice");
-    const table = page.getByRole("region", { name: "Schools side by side" }).first();
-    await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("the cautious one");
-    const sugar = table.getByRole("row", { name: /Brown sugar/ });
-    await expect(sugar).toContainText(/× 2 apart/);
-    await expect(page.getByRole("region", { name: "Where growers differ" })).toContainText("× 50 apart");
-    await seesNoBarrier(page);
-  });
+test("a figure in pails, from anywhere", async ({ page }) => {
+  await page.goto("/book/shell-calcium");
+  await page.keyboard.press("w");
+  await page.getByLabel("A figure to work out").fill("7 pails");
+  await expect(page.getByText(/until you weigh your own/)).toBeVisible();
+});
 
-  test("a figure in pails, from anywhere", async ({ page }) => {
-    await page.goto("/book/shell-calcium");
-    await page.keyboard.press("w");
-    await page.getByLabel("A figure to work out").fill("7 pails");
-    await expect(page.getByText(/until you weigh your own/)).toBeVisible();
-  });
-
-  test("a bloom's page says when to start it to be best in fit hours", async ({ page }) => {
-    await page.goto("/book/aerated-tea");
-    const part = page.getByRole("region", { name: "Started when, to be best in fit hours" });
-    await expect(part.getByRole("listitem").first()).toContainText(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
-    await seesNoBarrier(page);
-    await page.goto("/book/cultured-extract");
-    await expect(page.getByRole("heading", { name: "Making it" })).toBeVisible();
-    await expect(part).toHaveCount(0);
-  });
+test("a bloom's page says when to start it to be best in fit hours", async ({ page }) => {
+  await page.goto("/book/aerated-tea");
+  const part = page.getByRole("region", { name: "Started when, to be best in fit hours" });
+  await expect(part.getByRole("listitem").first()).toContainText(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
+  await seesNoBarrier(page);
+  await page.goto("/book/cultured-extract");
+  await expect(page.getByRole("heading", { name: "Making it" })).toBeVisible();
+  await expect(part).toHaveCount(0);
 });

@@ -42,75 +42,62 @@ test("the server out of reach: a clear word, nothing lost, and it goes through l
   await expect(panel).toHaveCount(0);
 });
 
-test.describe("looks only", () => {
-  test.use({ looksOnly: true });
+test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
+  await page.goto("/");
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("dialog")).toHaveCount(0);
+  // A closing panel gives the focus back a moment after it is gone; no thumb is as quick as this one.
+  await expect(async () => {
+    await page.keyboard.press("v");
+    await expect(page.getByRole("article", { name: "Blue drum" })).toBeFocused({ timeout: 2000 });
+  }).toPass();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("article", { name: "Air drum" })).toBeFocused();
+  await page.keyboard.press("l");
+  await expect(page.getByRole("dialog", { name: "Air drum: log" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("w");
+  await page.getByLabel("A figure to work out").fill("16 L at 1:500");
+  await expect(page.getByText("32 mL, 16.03 L in all")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("4");
+  await expect(page.getByRole("heading", { name: "The field" })).toBeVisible();
+  await page.keyboard.press("d");
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "dusk");
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});
 
-  test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
-    await page.goto("/");
-    await page.keyboard.press("?");
-    await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
-    await page.keyboard.press("Escape");
-    await expect(page.getByRole("dialog")).toHaveCount(0);
-    // A closing panel gives the focus back a moment after it is gone; no thumb is as quick as this one.
-    await expect(async () => {
-      await page.keyboard.press("v");
-      await expect(page.getByRole("article", { name: "Blue drum" })).toBeFocused({ timeout: 2000 });
-    }).toPass();
-    await page.keyboard.press("ArrowRight");
-    await expect(page.getByRole("article", { name: "Air drum" })).toBeFocused();
-    await page.keyboard.press("l");
-    await expect(page.getByRole("dialog", { name: "Air drum: log" })).toBeVisible();
-    await page.keyboard.press("Escape");
-    await page.keyboard.press("w");
-    await page.getByLabel("A figure to work out").fill("16 L at 1:500");
-    await expect(page.getByText("32 mL, 16.03 L in all")).toBeVisible();
-    await page.keyboard.press("Escape");
-    await page.keyboard.press("4");
-    await expect(page.getByRole("heading", { name: "The field" })).toBeVisible();
-    await page.keyboard.press("d");
-    await expect(page.locator("html")).toHaveAttribute("data-theme", "dusk");
-    const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-    expect(violations.map(({ id }) => id)).toEqual([]);
-  });
+test("forms name what is wrong at the field", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Add a vessel" }).click();
+  const panel = page.getByRole("dialog");
+  await panel.getByLabel("Holds to the brim (L)").fill("5000000");
+  await panel.getByRole("button", { name: "Add it" }).click();
+  await expect(panel.getByText("At most 20000.")).toBeVisible();
+  await expect(panel.getByLabel("Name")).toHaveAttribute("aria-invalid", "true");
+  await panel.getByLabel("Name").fill("Tote");
+  await panel.getByLabel("Holds to the brim (L)").fill("500");
+  await panel.getByRole("button", { name: "Add it" }).click();
+  await expect(panel.getByText('There is a "Tote" already.').first()).toBeVisible();
+});
 
-  test("forms name what is wrong at the field", async ({ page }) => {
-    await page.goto("/");
-    await page.getByRole("button", { name: "Add a vessel" }).click();
-    const panel = page.getByRole("dialog");
-    await panel.getByLabel("Holds to the brim (L)").fill("5000000");
-    await panel.getByRole("button", { name: "Add it" }).click();
-    await expect(panel.getByText("At most 20000.")).toBeVisible();
-    await expect(panel.getByLabel("Name")).toHaveAttribute("aria-invalid", "true");
-    await panel.getByLabel("Name").fill("Tote");
-    await panel.getByLabel("Holds to the brim (L)").fill("500");
-    await panel.getByRole("button", { name: "Add it" }).click();
-    await expect(panel.getByText('There is a "Tote" already.').first()).toBeVisible();
-  });
+test("a page that is not there says where to go", async ({ page }) => {
+  await page.goto("/batches/99999");
+  await expect(page.getByText("There is no such page in the book")).toBeVisible();
+});
 
-  test("a page that is not there says where to go", async ({ page }) => {
-    await page.goto("/batches/99999");
-    await expect(page.getByText("There is no such page in the book")).toBeVisible();
+test("sends nothing outside and needs no eval", async ({ page }) => {
+  const outside: string[] = [];
+  page.on("request", (request) => {
+    if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) outside.push(request.url());
   });
-
-  test("sends nothing outside and needs no eval", async ({ page }) => {
-    const outside: string[] = [];
-    page.on("request", (request) => {
-      if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) outside.push(request.url());
-    });
-    const complaints: string[] = [];
-    page.on("console", (message) => message.type() === "error" && complaints.push(message.text()));
-    for (const path of [
-      "/",
-      "/?fill=3",
-      "/shed",
-      "/book",
-      "/book/aerated-tea?scale",
-      "/field",
-      "/ledger",
-      "/batches/4",
-    ])
-      await page.goto(path, { waitUntil: "networkidle" });
-    expect(outside).toEqual([]);
-    expect(complaints).toEqual([]);
-  });
+  const complaints: string[] = [];
+  page.on("console", (message) => message.type() === "error" && complaints.push(message.text()));
+  for (const path of ["/", "/?fill=3", "/shed", "/book", "/book/aerated-tea?scale", "/field", "/ledger", "/batches/4"])
+    await page.goto(path, { waitUntil: "networkidle" });
+  expect(outside).toEqual([]);
+  expect(complaints).toEqual([]);
 });

@@ -218,30 +218,26 @@ test.describe(() => {
   });
 });
 
-test.describe("looks only", () => {
-  test.use({ looksOnly: true });
+test("1 · sees the yard: vessels, ribbons, verdicts, fit hours, the round", async ({ page }) => {
+  const person = new Person(page);
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: /^The yard, / })).toBeVisible();
+  await expect(page.getByRole("article")).toHaveCount(8);
+  await expect(person.vessel("Air drum")).toContainText("Castings tea");
+  await expect(person.vessel("Air drum").getByRole("img", { name: /Air drum: (Open until|Opens) about/ })).toHaveCount(
+    1,
+  );
+  await expect(person.vessel("Glass drum")).toContainText("Stuck");
+  await expect(page.getByRole("region", { name: "Fit hours" })).toContainText(/dusk|dawn/);
+  await expect(page.getByRole("region", { name: "Today’s round" })).toContainText("Pail two: wash it out");
+  await seesNoBarrier(page);
+});
 
-  test("1 · sees the yard: vessels, ribbons, verdicts, fit hours, the round", async ({ page }) => {
-    const person = new Person(page);
-    await page.goto("/");
-    await expect(page.getByRole("heading", { name: /^The yard, / })).toBeVisible();
-    await expect(page.getByRole("article")).toHaveCount(8);
-    await expect(person.vessel("Air drum")).toContainText("Castings tea");
-    await expect(
-      person.vessel("Air drum").getByRole("img", { name: /Air drum: (Open until|Opens) about/ }),
-    ).toHaveCount(1);
-    await expect(person.vessel("Glass drum")).toContainText("Stuck");
-    await expect(page.getByRole("region", { name: "Fit hours" })).toContainText(/dusk|dawn/);
-    await expect(page.getByRole("region", { name: "Today’s round" })).toContainText("Pail two: wash it out");
-    await seesNoBarrier(page);
-  });
-
-  test("4 · reads the verdict with its reasons and what would change it", async ({ page }) => {
-    await page.goto("/");
-    await page.getByRole("article", { name: "Glass drum" }).getByRole("link", { name: "Glass drum" }).click();
-    await expect(page.getByRole("heading", { name: "Cultured plant extract" })).toBeVisible();
-    await expect(page.getByText(/pH still 4\.\d+ after/).first()).toBeVisible();
-    await expect(page.getByRole("region", { name: "The batch over time" })).toContainText("pH; the band is ready");
-    await seesNoBarrier(page);
-  });
+test("4 · reads the verdict with its reasons and what would change it", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("article", { name: "Glass drum" }).getByRole("link", { name: "Glass drum" }).click();
+  await expect(page.getByRole("heading", { name: "Cultured plant extract" })).toBeVisible();
+  await expect(page.getByText(/pH still 4\.\d+ after/).first()).toBeVisible();
+  await expect(page.getByRole("region", { name: "The batch over time" })).toContainText("pH; the band is ready");
+  await seesNoBarrier(page);
 });

@@ -36,25 +36,42 @@ async function answers(url: string, server: ChildProcess): Promise<void> {
   throw new Error("The web server did not answer.");
 }
 
-/** Ruchka on a database, on a port of its own; `stop` ends it. */
-async function serve(databaseUrl: string): Promise<{ url: string; stop: () => Promise<void> }> {
-  const port = await freePort();
-  const log = openSync(path.join(asked("DATA"), "web.log"), "a");
-  const server = spawn(
-    process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
-    { env: { ...process.env, DATABASE_URL: databaseUrl }, stdio: ["ignore", log, log] },
-  );
-  const url = `http://127.0.0.1:${port}`;
-  const ended = new Promise<void>((resolve) => server.once("exit", () => resolve()));
-  await answers(url, server);
-  return {
-    url,
-    stop: async () => {
-      server.kill("SIGTERM");
-      await ended;
-    },
-  };
+/** Ruchka, warm: one web server for all walks of a worker, turned to each one's database. */
+class WebServer {
+  private constructor(
+    private readonly child: ChildProcess,
+    readonly url: string,
+  ) {}
+  static async start(databaseUrl: string): Promise<WebServer> {
+    const port = await freePort();
+    const log = openSync(path.join(asked("DATA"), "web.log"), "a");
+    const child = spawn(
+      process.execPath,
+      [
+        "--require",
+        "./tests/harness/otherFarm.cjs",
+        "node_modules/next/dist/bin/next",
+        ...["start", "-H", "127.0.0.1", "-p", String(port)],
+      ],
+      { env: { ...process.env, DATABASE_URL: databaseUrl }, stdio: ["ignore", log, log, "ipc"] },
+    );
+    const url = `http://127.0.0.1:${port}`;
+    await answers(url, child);
+    return new WebServer(child, url);
+  }
+  async turnTo(databaseUrl: string): Promise<void> {
+    const turned = new Promise<void>((resolve, reject) => {
+      this.child.once("message", () => resolve());
+      this.child.once("exit", () => reject(new Error("The web server ended; see its log.")));
+    });
+    this.child.send({ databaseUrl });
+    await turned;
+  }
+  async stop(): Promise<void> {
+    const ended = new Promise<void>((resolve) => this.child.once("exit", () => resolve()));
+    this.child.kill("SIGTERM");
+    await ended;
+  }
 }
 
 /** A database server that a walk may stop and start, apart from the one that all others share. */
@@ -84,59 +101,47 @@ export class OwnDatabase {
   }
 }
 
-/** A farm of a kind, on a database and a server of its own. */
-async function openFarm(kind: FarmKind, serverUrl: string): Promise<{ url: string; stop: () => Promise<void> }> {
-  const database = await copyOf(path.join(asked("DATA"), "templates", `${kind}.sql`), serverUrl);
-  const server = await serve(database.href);
-  return {
-    url: server.url,
-    stop: async () => {
-      await server.stop();
-      await drop(database);
-    },
-  };
-}
-
 interface FarmOptions {
   /** What the walk's farm begins as. */
   farmKind: FarmKind;
-  /** The walk writes nothing: it may look at the demo farm that all such walks of a worker share. */
-  looksOnly: boolean;
   /** Whether the walk takes the database away: then it has a database server of its own. */
   ownServer: boolean;
 }
 interface FarmFixtures {
   ownDatabase: OwnDatabase | null;
 }
+interface WorkerFixtures {
+  /** The worker's web server, on the database that is asked for. */
+  webServerOn: (databaseUrl: string) => Promise<WebServer>;
+}
 
-/** `test` of Playwright, with a farm and a server of the walk's own: no walk sees what another did. */
-export const test = base.extend<FarmOptions & FarmFixtures, { demoToLookAt: { url: () => Promise<string> } }>({
+/** `test` of Playwright, with a farm of the walk's own: no walk sees what another did. */
+export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
   farmKind: ["demo", { option: true }],
-  looksOnly: [false, { option: true }],
   ownServer: [false, { option: true }],
   ownDatabase: async ({ ownServer }, hand) => {
     const own = ownServer ? await OwnDatabase.make() : null;
     await hand(own);
     own?.remove();
   },
-  demoToLookAt: [
+  webServerOn: [
     // Playwright wants its first argument taken apart, also where nothing is asked for.
     async ({}, hand) => {
-      const farms: ReturnType<typeof openFarm>[] = [];
-      // Opened by the first walk that looks.
-      await hand({ url: async () => (await (farms[0] ??= openFarm("demo", asked("DATABASE_URL")))).url });
-      for (const farm of farms) await (await farm).stop();
+      let server: WebServer | null = null;
+      await hand(async (databaseUrl) => {
+        if (server) await server.turnTo(databaseUrl);
+        else server = await WebServer.start(databaseUrl);
+        return server;
+      });
+      await (server as WebServer | null)?.stop();
     },
     { scope: "worker" },
   ],
-  baseURL: async ({ farmKind, looksOnly, ownDatabase, demoToLookAt }, hand) => {
-    if (looksOnly) {
-      await hand(await demoToLookAt.url());
-      return;
-    }
-    const farm = await openFarm(farmKind, ownDatabase ? ownDatabase.start() : asked("DATABASE_URL"));
-    await hand(farm.url);
-    await farm.stop();
+  baseURL: async ({ farmKind, ownDatabase, webServerOn }, hand) => {
+    const template = path.join(asked("DATA"), "templates", `${farmKind}.sql`);
+    const database = await copyOf(template, ownDatabase ? ownDatabase.start() : asked("DATABASE_URL"));
+    await hand((await webServerOn(database.href)).url);
+    await drop(database);
   },
 });
 export { expect } from "@playwright/test";
