@@ -29,6 +29,10 @@ export default tseslint.config(
       // Taking a field out by naming it is how the rest is kept.
       "@typescript-eslint/no-unused-vars": ["error", { ignoreRestSiblings: true }],
       "no-console": "error",
+      "no-restricted-imports": [
+        "error",
+        { paths: [{ name: "next/link", message: "Ruchka's own, ui/kit/Link, asks for nothing ahead." }] },
+      ],
       "max-lines-per-function": ["warn", { max: 400, skipBlankLines: true, skipComments: true }],
     },
   },
@@ -48,6 +52,7 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ["src/ui/kit/Link.tsx"], rules: { "no-restricted-imports": "off" } },
   {
     files: [
       "scripts/**",

@@ -2,6 +2,8 @@
 const ESM_PACKAGES = ["d3-[a-z-]+", "internmap", "json-schema-to-ts", "pony-cause"];
 const shared = {
   testEnvironment: "node",
+  // Not the whole folder: the build rewrites its own beside.
+  roots: ["<rootDir>/src"],
   transform: {
     "^.+\\.m?[tj]sx?$": [
       "@swc/jest",

@@ -20,6 +20,8 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ["mysql2"],
   poweredByHeader: false,
+  // It answers this machine alone (bin/start binds to loopback), where packing costs more than it saves.
+  compress: false,
   headers: async () => [
     {
       source: "/:path*",

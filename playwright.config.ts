@@ -27,14 +27,16 @@ export default defineConfig({
   expect: { timeout: 90_000 },
   reporter: [["list"], ["./tests/harness/countReporter.ts"]],
   // A trace of every act costs more than the walk itself: TRACE=1 keeps one of what fails.
-  use: { launchOptions, actionTimeout: 240_000, trace: process.env.TRACE ? "retain-on-failure" : "off" },
+  use: {
+    launchOptions,
+    // Nothing is waited for that only moves.
+    contextOptions: { reducedMotion: "reduce" },
+    actionTimeout: 240_000,
+    trace: process.env.TRACE ? "retain-on-failure" : "off",
+  },
+  // A walk is done at the width at which it is done most: a laptop's, a thumb's where it says "@phone", and at either where a thumb's is another screen.
   projects: [
-    { name: "laptop", testIgnore: "faults.spec.ts", use: { viewport: { width: 1280, height: 800 } } },
-    // The walks that a phone is used for, at a thumb's width.
-    {
-      name: "phone",
-      testMatch: ["methods.spec.ts", "walk.spec.ts", "yardwork.spec.ts", "faults.spec.ts"],
-      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
-    },
+    { name: "laptop", grepInvert: /@phone/, use: { viewport: { width: 1280, height: 800 } } },
+    { name: "phone", grep: /@phone|@both/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
   ],
 });

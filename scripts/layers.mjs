@@ -12,7 +12,16 @@ export const LAYERS = {
   data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },
   services: {
     layers: ["core", "formats", "contracts", "data", "sim"],
-    packages: ["server-only", "node", "json-schema-to-ts", "papaparse", "qrcode", "date-fns", "@date-fns/tz"],
+    packages: [
+      "server-only",
+      "node",
+      "json-schema-to-ts",
+      "papaparse",
+      "qrcode",
+      "date-fns",
+      "@date-fns/tz",
+      "lru-cache",
+    ],
   },
   // Screens know what services answer as types only; what they can do reaches them as callbacks.
   ui: {

@@ -42,7 +42,7 @@ test("makes the farm's own version: a slip is held, a poison refused, the differ
   await expect(page.getByText("The farm makes it this way.")).toBeVisible();
 });
 
-test("scales it, starts it, and the batch stays with its version", async ({ page }) => {
+test("scales it, starts it, and the batch stays with its version", { tag: "@both" }, async ({ page }) => {
   await keepsOwnVersion(page);
   await page.goto("/");
   await page.getByRole("button", { name: "Add a vessel" }).click();
@@ -120,7 +120,7 @@ test("refuses a broken recipe with its line, and reads a whole one back as it wa
   await expect(page.getByRole("region", { name: "Versions" })).toContainText("Rice wash, then milk, our version 1");
 });
 
-test("sets water aside with its clock, and it stands in the shed", async ({ page }) => {
+test("sets water aside with its clock, and it stands in the shed", { tag: "@phone" }, async ({ page }) => {
   await page.goto("/shed#water");
   const tap = page.getByRole("region", { name: "Water" }).getByRole("listitem").filter({ hasText: "Yard tap" }).first();
   await tap.getByRole("button", { name: "Read a strip" }).click();
@@ -142,35 +142,39 @@ test("sets water aside with its clock, and it stands in the shed", async ({ page
   await expect(page.getByRole("region", { name: "Water" })).toContainText("160 L Yard tap for brewing");
 });
 
-test("chooses from what is at hand: what can be made, what it lacks, what must not go in", async ({ page }) => {
-  await page.goto("/book");
-  await page.getByRole("radio", { name: "From what is at hand" }).click();
-  await page
-    .getByLabel("What is at hand")
-    .fill("30 kg of nettles and a crate of spoiled plums, 2 kg foxglove, 3 kg glowweed");
-  const nettles = page.getByRole("region", { name: "30 kg of nettles" });
-  await expect(nettles.getByRole("listitem").filter({ hasText: "Open leaf soak" })).toContainText(
-    "live leaf mould (there)",
-  );
-  await expect(nettles.getByRole("listitem").filter({ hasText: "Sugar-drawn plant juice" })).toContainText(
-    "brown sugar",
-  );
-  const plums = page.getByRole("region", { name: "a crate of spoiled plums" });
-  await expect(plums).toContainText("Not sugar-drawn plant juice: it wants fresh, healthy tips.");
-  await plums.getByLabel("What does it weigh? (kg)").fill("none");
-  await expect(plums.getByRole("alert")).toContainText("A number above 0.");
-  await plums.getByLabel("What does it weigh? (kg)").fill("0,5");
-  await expect(plums.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
-    "1.67 L of molasses",
-  );
-  await expect(page.getByRole("region", { name: "2 kg foxglove" })).toContainText("Foxglove stops hearts.");
-  await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("The book doesn’t know it");
-  await seesNoBarrier(page);
-  await nettles.getByRole("link", { name: "Open leaf soak" }).click();
-  await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
-});
+test(
+  "chooses from what is at hand: what can be made, what it lacks, what must not go in",
+  { tag: "@both" },
+  async ({ page }) => {
+    await page.goto("/book");
+    await page.getByRole("radio", { name: "From what is at hand" }).click();
+    await page
+      .getByLabel("What is at hand")
+      .fill("30 kg of nettles and a crate of spoiled plums, 2 kg foxglove, 3 kg glowweed");
+    const nettles = page.getByRole("region", { name: "30 kg of nettles" });
+    await expect(nettles.getByRole("listitem").filter({ hasText: "Open leaf soak" })).toContainText(
+      "live leaf mould (there)",
+    );
+    await expect(nettles.getByRole("listitem").filter({ hasText: "Sugar-drawn plant juice" })).toContainText(
+      "brown sugar",
+    );
+    const plums = page.getByRole("region", { name: "a crate of spoiled plums" });
+    await expect(plums).toContainText("Not sugar-drawn plant juice: it wants fresh, healthy tips.");
+    await plums.getByLabel("What does it weigh? (kg)").fill("none");
+    await expect(plums.getByRole("alert")).toContainText("A number above 0.");
+    await plums.getByLabel("What does it weigh? (kg)").fill("0,5");
+    await expect(plums.getByRole("listitem").filter({ hasText: "Cultured plant extract" })).toContainText(
+      "1.67 L of molasses",
+    );
+    await expect(page.getByRole("region", { name: "2 kg foxglove" })).toContainText("Foxglove stops hearts.");
+    await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("The book doesn’t know it");
+    await seesNoBarrier(page);
+    await nettles.getByRole("link", { name: "Open leaf soak" }).click();
+    await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
+  },
+);
 
-test("fits the width of the screen: only tables scroll sideways", async ({ page }) => {
+test("fits the width of the screen: only tables scroll sideways", { tag: "@both" }, async ({ page }) => {
   for (const path of [
     "/book",
     "/book?by=goal",
@@ -188,7 +192,7 @@ test("fits the width of the screen: only tables scroll sideways", async ({ page 
   }
 });
 
-test("chooses by what is needed, and for a day", async ({ page }) => {
+test("chooses by what is needed, and for a day", { tag: "@both" }, async ({ page }) => {
   await page.goto("/book?by=goal");
   const phone = (page.viewportSize()?.width ?? 1280) < 640;
   if (phone) await page.getByLabel("What is wanted").filter({ visible: true }).selectOption("calcium");
@@ -226,7 +230,7 @@ test("a figure in pails, from anywhere", async ({ page }) => {
   await expect(page.getByText(/until you weigh your own/)).toBeVisible();
 });
 
-test("a bloom's page says when to start it to be best in fit hours", async ({ page }) => {
+test("a bloom's page says when to start it to be best in fit hours", { tag: "@phone" }, async ({ page }) => {
   await page.goto("/book/aerated-tea");
   const part = page.getByRole("region", { name: "Started when, to be best in fit hours" });
   await expect(part.getByRole("listitem").first()).toContainText(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);

@@ -26,21 +26,25 @@ test("two people at once: the second is told, and what was typed stays", async (
   await expect(two.getByRole("dialog").getByLabel("Hands’ time (min)")).toHaveValue("12");
 });
 
-test("the server out of reach: a clear word, nothing lost, and it goes through later", async ({ page, context }) => {
-  await page.goto("/shed");
-  await page.getByRole("button", { name: "Receive a lot" }).click();
-  const panel = page.getByRole("dialog");
-  await panel.getByLabel("How much (L)").fill("2,5");
-  await panel.getByLabel("Note").fill("from the neighbour");
-  await context.setOffline(true);
-  await expect(page.getByText(/^No connection/)).toBeVisible();
-  await panel.getByRole("button", { name: "Put it on the shelf" }).click();
-  await expect(panel.getByRole("alert")).toContainText("can't be reached");
-  await expect(panel.getByLabel("Note")).toHaveValue("from the neighbour");
-  await context.setOffline(false);
-  await panel.getByRole("button", { name: "Put it on the shelf" }).click();
-  await expect(panel).toHaveCount(0);
-});
+test(
+  "the server out of reach: a clear word, nothing lost, and it goes through later",
+  { tag: "@phone" },
+  async ({ page, context }) => {
+    await page.goto("/shed");
+    await page.getByRole("button", { name: "Receive a lot" }).click();
+    const panel = page.getByRole("dialog");
+    await panel.getByLabel("How much (L)").fill("2,5");
+    await panel.getByLabel("Note").fill("from the neighbour");
+    await context.setOffline(true);
+    await expect(page.getByText(/^No connection/)).toBeVisible();
+    await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+    await expect(panel.getByRole("alert")).toContainText("can't be reached");
+    await expect(panel.getByLabel("Note")).toHaveValue("from the neighbour");
+    await context.setOffline(false);
+    await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+    await expect(panel).toHaveCount(0);
+  },
+);
 
 test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await page.goto("/");

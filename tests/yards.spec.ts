@@ -77,7 +77,7 @@ test("reads twelve situations of real yards as a calm grower would, each with wh
   }
 });
 
-test("is told where a drum stands in one tap, and takes it back", async ({ page }) => {
+test("is told where a drum stands in one tap, and takes it back", { tag: "@both" }, async ({ page }) => {
   await openDrum(page, "Young drum");
   await expect(page.getByText(/Nobody said where it stands/)).toBeVisible();
   await seesNoBarrier(page);
@@ -90,7 +90,7 @@ test("is told where a drum stands in one tap, and takes it back", async ({ page 
   await expect(page.getByText(/Nobody said where it stands/)).toBeVisible();
 });
 
-test("a second look settles a doubt either way", async ({ page }) => {
+test("a second look settles a doubt either way", { tag: "@phone" }, async ({ page }) => {
   await openDrum(page, "Ammonia drum");
   await page.getByRole("button", { name: "Log: smell it" }).click();
   const log = page.getByRole("dialog");

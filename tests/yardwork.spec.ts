@@ -2,28 +2,32 @@ import type { Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
 import { fitsTheScreen, panel, seesNoBarrier } from "./harness/look";
 
-test("counts by phone: what was typed outlives a phone asleep, and is handed in whole", async ({ page }) => {
-  await page.goto("/shed/count");
-  await fitsTheScreen(page);
-  await page.getByLabel(/^Sea salt/).fill("1,5");
-  await page.getByRole("button", { name: /^As the books say: Rock dust/ }).click();
-  await page.getByLabel(/^Potatoes/).fill("nine");
-  await expect(page.getByText(/^A number, please/).first()).toBeVisible();
-  await expect(page.getByRole("button", { name: "Hand it in" })).toBeDisabled();
-  await page.reload();
-  await expect(page.getByLabel(/^Sea salt/)).toHaveValue("1,5");
-  await page.getByLabel(/^Potatoes/).fill("8.5");
-  await expect(page.getByText("3 of", { exact: false }).filter({ hasText: "counted" })).toBeVisible();
-  await seesNoBarrier(page);
-  await page.getByRole("button", { name: "Hand it in" }).click();
-  await expect(page.getByText("2 lots put right.")).toBeVisible();
-  await page.goto("/shed?item=sea-salt");
-  const item = panel(page, "Sea salt");
-  await expect(item).toContainText("1.5 kg");
-  await expect(item.getByRole("region", { name: "In and out" })).toContainText("counted: stocktake");
-});
+test(
+  "counts by phone: what was typed outlives a phone asleep, and is handed in whole",
+  { tag: "@phone" },
+  async ({ page }) => {
+    await page.goto("/shed/count");
+    await fitsTheScreen(page);
+    await page.getByLabel(/^Sea salt/).fill("1,5");
+    await page.getByRole("button", { name: /^As the books say: Rock dust/ }).click();
+    await page.getByLabel(/^Potatoes/).fill("nine");
+    await expect(page.getByText(/^A number, please/).first()).toBeVisible();
+    await expect(page.getByRole("button", { name: "Hand it in" })).toBeDisabled();
+    await page.reload();
+    await expect(page.getByLabel(/^Sea salt/)).toHaveValue("1,5");
+    await page.getByLabel(/^Potatoes/).fill("8.5");
+    await expect(page.getByText("3 of", { exact: false }).filter({ hasText: "counted" })).toBeVisible();
+    await seesNoBarrier(page);
+    await page.getByRole("button", { name: "Hand it in" }).click();
+    await expect(page.getByText("2 lots put right.")).toBeVisible();
+    await page.goto("/shed?item=sea-salt");
+    const item = panel(page, "Sea salt");
+    await expect(item).toContainText("1.5 kg");
+    await expect(item.getByRole("region", { name: "In and out" })).toContainText("counted: stocktake");
+  },
+);
 
-test("picks by name: what is poisonous stops, what wants care wants a reason", async ({ page }) => {
+test("picks by name: what is poisonous stops, what wants care wants a reason", { tag: "@phone" }, async ({ page }) => {
   await page.goto("/shed/gathering");
   await seesNoBarrier(page);
   await fitsTheScreen(page);
@@ -44,66 +48,66 @@ test("picks by name: what is poisonous stops, what wants care wants a reason", a
   await expect(pick).toHaveCount(0);
 });
 
-test("mixes step by step, is interrupted, and goes on in another window to the very end", async ({
-  page,
-  browser,
-  baseURL,
-}) => {
-  await page.goto("/shed/shopping");
-  await seesNoBarrier(page);
-  await fitsTheScreen(page);
-  const plan = page.getByRole("listitem").filter({ hasText: "Castings tea in Tote" });
-  await plan.getByRole("link", { name: "Fill it" }).click();
-  const fill = panel(page, "Fill Tote");
-  await fill.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
-  await fill.getByRole("button", { name: "Mix it step by step" }).click();
-  await expect(page.getByRole("heading", { name: "Where it stands" })).toBeVisible();
-  await seesNoBarrier(page);
-  await fitsTheScreen(page);
-  const tickAll = async (on: Page) => {
-    for (const check of await on.getByRole("main").getByRole("checkbox").all()) await check.click();
-  };
-  await expect(page.getByRole("button", { name: "Done" })).toBeDisabled();
-  await tickAll(page);
-  await page.getByRole("button", { name: "Done" }).click();
-  await expect(page.getByRole("heading", { name: "Water", exact: true })).toBeVisible();
-  await page.getByLabel("What really went in (L)").fill("690");
-  await expect(page.getByText(/1\.4 % beside the recipe/)).toBeVisible();
-  await page.getByRole("button", { name: "It is in" }).click();
-  await expect(page.getByRole("heading", { name: "Before the power" })).toBeVisible();
-  await page.close();
+test(
+  "mixes step by step, is interrupted, and goes on in another window to the very end",
+  { tag: "@both" },
+  async ({ page, browser, baseURL }) => {
+    await page.goto("/shed/shopping");
+    await seesNoBarrier(page);
+    await fitsTheScreen(page);
+    const plan = page.getByRole("listitem").filter({ hasText: "Castings tea in Tote" });
+    await plan.getByRole("link", { name: "Fill it" }).click();
+    const fill = panel(page, "Fill Tote");
+    await fill.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
+    await fill.getByRole("button", { name: "Mix it step by step" }).click();
+    await expect(page.getByRole("heading", { name: "Where it stands" })).toBeVisible();
+    await seesNoBarrier(page);
+    await fitsTheScreen(page);
+    const tickAll = async (on: Page) => {
+      for (const check of await on.getByRole("main").getByRole("checkbox").all()) await check.click();
+    };
+    await expect(page.getByRole("button", { name: "Done" })).toBeDisabled();
+    await tickAll(page);
+    await page.getByRole("button", { name: "Done" }).click();
+    await expect(page.getByRole("heading", { name: "Water", exact: true })).toBeVisible();
+    await page.getByLabel("What really went in (L)").fill("690");
+    await expect(page.getByText(/1\.4 % beside the recipe/)).toBeVisible();
+    await page.getByRole("button", { name: "It is in" }).click();
+    await expect(page.getByRole("heading", { name: "Before the power" })).toBeVisible();
+    await page.close();
 
-  // The yard knows of it, and any other device goes on where it stands.
-  const other = await browser.newPage();
-  await other.goto(`${baseURL}/`);
-  await other.getByRole("article", { name: "Tote" }).getByRole("link", { name: "Go on mixing: Tote" }).click();
-  await expect(other.getByRole("heading", { name: "Before the power" })).toBeVisible();
-  await expect(other.getByRole("region", { name: "Done so far" })).toContainText("690 L of 700 L");
-  await tickAll(other);
-  await other.getByRole("button", { name: "Done" }).click();
-  await other.getByRole("button", { name: "Done" }).click();
-  await other.getByRole("radio", { name: "none" }).click();
-  await expect(other.getByText(/Look for a kinked hose/)).toBeVisible();
-  await expect(other.getByRole("button", { name: "Done" })).toBeDisabled();
-  await other.getByRole("radio", { name: "brisk all over" }).click();
-  await other.getByRole("button", { name: "Done" }).click();
-  await expect(other.getByRole("heading", { name: "Molasses" })).toBeVisible();
-  await other.getByRole("button", { name: "It is in" }).click();
-  await expect(other.getByRole("timer")).toHaveText(/1[45]:\d\d/);
-  await other.getByRole("button", { name: "Go on before it is over" }).click();
-  await expect(other.getByText("Alive: the clock starts with the last of these.")).toBeVisible();
-  await other.getByRole("button", { name: "It is in" }).click();
-  for (const heading of ["Are the lumps gone?", "The cover", "Label it"]) {
-    await expect(other.getByRole("heading", { name: heading })).toBeVisible();
+    // The yard knows of it, and any other device goes on where it stands.
+    const other = await browser.newPage();
+    await other.goto(`${baseURL}/`);
+    await other.getByRole("article", { name: "Tote" }).getByRole("link", { name: "Go on mixing: Tote" }).click();
+    await expect(other.getByRole("heading", { name: "Before the power" })).toBeVisible();
+    await expect(other.getByRole("region", { name: "Done so far" })).toContainText("690 L of 700 L");
     await tickAll(other);
-    const fits = { "Are the lumps gone?": "even all through", "The cover": "open", "Label it": null }[heading];
-    if (fits) await other.getByRole("radio", { name: fits, exact: true }).click();
     await other.getByRole("button", { name: "Done" }).click();
-  }
-  await expect(other.getByRole("heading", { name: "All is in" })).toBeVisible();
-  await other.getByRole("button", { name: "Start the clock" }).click();
-  await expect(other.getByRole("region", { name: "What went in" })).toContainText("690 L");
-  await other.goto(`${baseURL}/shed/shopping`);
-  await expect(other.getByRole("listitem").filter({ hasText: "Castings tea in Tote" })).toHaveCount(0);
-  await other.close();
-});
+    await other.getByRole("button", { name: "Done" }).click();
+    await other.getByRole("radio", { name: "none" }).click();
+    await expect(other.getByText(/Look for a kinked hose/)).toBeVisible();
+    await expect(other.getByRole("button", { name: "Done" })).toBeDisabled();
+    await other.getByRole("radio", { name: "brisk all over" }).click();
+    await other.getByRole("button", { name: "Done" }).click();
+    await expect(other.getByRole("heading", { name: "Molasses" })).toBeVisible();
+    await other.getByRole("button", { name: "It is in" }).click();
+    await expect(other.getByRole("timer")).toHaveText(/1[45]:\d\d/);
+    await other.getByRole("button", { name: "Go on before it is over" }).click();
+    await expect(other.getByText("Alive: the clock starts with the last of these.")).toBeVisible();
+    await other.getByRole("button", { name: "It is in" }).click();
+    for (const heading of ["Are the lumps gone?", "The cover", "Label it"]) {
+      await expect(other.getByRole("heading", { name: heading })).toBeVisible();
+      await tickAll(other);
+      const fits = { "Are the lumps gone?": "even all through", "The cover": "open", "Label it": null }[heading];
+      if (fits) await other.getByRole("radio", { name: fits, exact: true }).click();
+      await other.getByRole("button", { name: "Done" }).click();
+    }
+    await expect(other.getByRole("heading", { name: "All is in" })).toBeVisible();
+    await other.getByRole("button", { name: "Start the clock" }).click();
+    await expect(other.getByRole("region", { name: "What went in" })).toContainText("690 L");
+    await other.goto(`${baseURL}/shed/shopping`);
+    await expect(other.getByRole("listitem").filter({ hasText: "Castings tea in Tote" })).toHaveCount(0);
+    await other.close();
+  },
+);

@@ -7,6 +7,7 @@
 import { writeFileSync } from "node:fs";
 import os from "node:os";
 import { parseArgs } from "node:util";
+import { clockHour } from "../../src/core/calendar";
 import type { BatchInput, TemperaturePoint } from "../../src/core/judge/batchInput";
 import type { LogItem } from "../../src/core/judge/log";
 import type { Place } from "../../src/core/ferment/temperature/places";
@@ -140,9 +141,9 @@ interface Ending {
 const AWAKE = { from: 6.5, until: 22 };
 /** The next hour at which somebody is up. */
 function awake(hour: number, startHour: number): number {
-  const clock = (((startHour + hour) % 24) + 24) % 24;
+  const clock = clockHour(startHour + hour);
   if (clock >= AWAKE.from && clock <= AWAKE.until) return hour;
-  return hour + ((((AWAKE.from - clock) % 24) + 24) % 24);
+  return hour + clockHour(AWAKE.from - clock);
 }
 
 function follow(yard: Yard, world: World, decide: Decider): Ending {

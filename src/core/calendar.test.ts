@@ -1,4 +1,4 @@
-import { addDays, daysBetween } from "./calendar";
+import { addDays, clockHour, daysBetween } from "./calendar";
 
 describe("calendar days", () => {
   it.each([
@@ -11,4 +11,15 @@ describe("calendar days", () => {
     expect(addDays(day, days)).toBe(then);
     expect(daysBetween(day, then)).toBe(days);
   });
+});
+
+it.each([
+  [0, 0],
+  [24, 0],
+  [30.5, 6.5],
+  [-2, 22],
+  [-26, 22],
+  [-24, 0],
+])("%s hours from midnight the clock shows %s", (hours, shown) => {
+  expect(clockHour(hours)).toBe(shown);
 });

@@ -11,3 +11,6 @@ export const addDays = (day: string, days: number): string =>
 /** Days from one calendar day to another, negative backwards. @example daysBetween("2031-12-31", "2032-01-02"); // 2 */
 export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
+
+/** The hour that a clock shows after so many hours from midnight, 0 to under 24; backwards too. @example clockHour(-2); // 22 */
+export const clockHour = (hoursFromMidnight: number): number => ((hoursFromMidnight % 24) + 24) % 24;

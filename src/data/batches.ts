@@ -66,14 +66,6 @@ export interface NewBatch {
   readonly actorId: number;
 }
 
-export interface BatchLine {
-  readonly ingredientId: string;
-  readonly part: "mix" | "cap";
-  readonly unit: "kg" | "L";
-  readonly planned: number;
-  readonly used: number;
-}
-
 interface BatchRow {
   id: number;
   vessel_id: number;
@@ -129,14 +121,6 @@ const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
   insert into batch (vessel_id, method_id, school_id, recipe, filled_l, basis_amount, started_at, stated_c, labour_min, power_w, added_at, actor_id)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
-const INSERT_LINE =
-  "insert into batch_line (batch_id, line_no, ingredient_id, part, unit, planned, used) values (?, ?, ?, ?, ?, ?, ?)";
-const SELECT_LINES =
-  "select ingredient_id, part, unit, planned, used from batch_line where batch_id = ? order by line_no";
-const SELECT_LINES_OF_RUNNING = `
-  select line.batch_id, line.ingredient_id, line.planned, line.used
-  from batch_line line left join batch_close done on done.batch_id = line.batch_id
-  where done.batch_id is null order by line.batch_id, line.line_no`;
 const SELECT_FINISHED = `${SELECT} where done.kind = 'strained' order by done.at desc, batch.id desc limit ?`;
 const SELECT_CLOSE_STATE =
   "select database() as name, count(*) as closed, coalesce(max(batch_id), 0) as newest, coalesce(max(at), '1970-01-01') as latest from batch_close";
@@ -236,43 +220,6 @@ export const insertBatch = (db: Queryable, batch: NewBatch): Promise<number> =>
     batch.addedAt,
     batch.actorId,
   ]);
-
-export const insertBatchLine = (db: Queryable, batchId: number, lineNo: number, line: BatchLine): Promise<number> =>
-  insert(db, INSERT_LINE, [batchId, lineNo, line.ingredientId, line.part, line.unit, line.planned, line.used]);
-
-export async function listBatchLines(db: Queryable, batchId: number): Promise<BatchLine[]> {
-  const rows = await select<{
-    ingredient_id: string;
-    part: "mix" | "cap";
-    unit: "kg" | "L";
-    planned: string;
-    used: string;
-  }>(db, SELECT_LINES, [batchId]);
-  return rows.map((row) => ({
-    ingredientId: row.ingredient_id,
-    part: row.part,
-    unit: row.unit,
-    planned: Number(row.planned),
-    used: Number(row.used),
-  }));
-}
-
-/** What went into every running batch, against what its recipe asked for. */
-export async function listLinesOfRunning(
-  db: Queryable,
-): Promise<Map<number, Pick<BatchLine, "ingredientId" | "planned" | "used">[]>> {
-  const rows = await select<{ batch_id: number; ingredient_id: string; planned: string; used: string }>(
-    db,
-    SELECT_LINES_OF_RUNNING,
-  );
-  const lines = new Map<number, Pick<BatchLine, "ingredientId" | "planned" | "used">[]>();
-  for (const row of rows)
-    lines.set(row.batch_id, [
-      ...(lines.get(row.batch_id) ?? []),
-      { ingredientId: row.ingredient_id, planned: Number(row.planned), used: Number(row.used) },
-    ]);
-  return lines;
-}
 
 /** Batches that were strained for use, newest first. */
 export const listFinished = async (db: Queryable, limit: number): Promise<Batch[]> =>

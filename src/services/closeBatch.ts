@@ -6,7 +6,8 @@ import type { Verdict } from "@/core/judge/judged";
 import { isUsable } from "@/core/judge/verdictState";
 import { shelfStartH } from "@/core/judge/shelfStart";
 import { recipeFrom } from "@/core/recipe/document";
-import { insertClose, listBatchLines, lockBatch, type Batch } from "@/data/batches";
+import { listLinesOf } from "@/data/batchLines";
+import { insertClose, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
 import { findFarm, unitsOf, type Farm } from "@/data/farm";
@@ -33,7 +34,7 @@ const YIELD_OVER_FILL = 1.1;
 async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Judgement> {
   const farm = await findFarm(db);
   if (!farm) return { state: "early", spoilt: null };
-  const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
+  const lines = await listLinesOf(db, [batch.id]);
   const situation = await readSituation(db, farm, [batch], lines, at);
   return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict;
 }

@@ -1,4 +1,5 @@
-import { listBatchLines, listRunningBatches } from "@/data/batches";
+import { listBatchLines } from "@/data/batchLines";
+import { listRunningBatches } from "@/data/batches";
 import { listDrawsOfBatch, listLotsOnHand } from "@/data/stock";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { fillVessel } from "./fillVessel";

@@ -1,6 +1,7 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
-import { listLinesOfRunning, listRunningBatches } from "@/data/batches";
+import { listLinesOfRunning } from "@/data/batchLines";
+import { listRunningBatches } from "@/data/batches";
 import { listStandingOfRunning, type Entry } from "@/data/entries";
 import { listActors, type Farm } from "@/data/farm";
 import { listTaskShares } from "@/data/taskShares";

@@ -5,6 +5,7 @@ import type { Queryable } from "@/data/db";
 import { deviceVersion, findStation, listAirForecast, listStationReadings } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { sunDays } from "@/sim/sun";
+import { keeping } from "./kept";
 
 const HOUR_MS = 3_600_000;
 /** How far ahead the forecast reaches. */
@@ -35,8 +36,7 @@ export interface FarmAir {
 }
 
 // The air changes once an hour and is read with every page; the last few series are kept.
-const kept = new Map<string, FarmAir>();
-const KEPT_MOST = 24;
+const kept = keeping<FarmAir>("air", 24);
 
 async function stationAir(db: Queryable, stationId: number, from: Date, now: Date): Promise<AirHour[]> {
   const ahead = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
@@ -69,10 +69,7 @@ export async function airSince(db: Queryable, from: Date, now: Date): Promise<Fa
   const known = kept.get(key);
   if (known) return known;
   const hours = stationId === null ? [] : await stationAir(db, stationId, new Date(fromMs), now);
-  const air: FarmAir = { hours, version };
-  if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
-  kept.set(key, air);
-  return air;
+  return kept.set(key, { hours, version });
 }
 
 /** The part of a series that begins with the hour of a moment. */

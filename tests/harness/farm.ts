@@ -1,4 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from "node:child_process";
+import { once } from "node:events";
 import { existsSync, mkdtempSync, openSync, rmSync } from "node:fs";
 import { createServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
@@ -60,10 +61,7 @@ class WebServer {
     return new WebServer(child, url);
   }
   async turnTo(databaseUrl: string): Promise<void> {
-    const turned = new Promise<void>((resolve, reject) => {
-      this.child.once("message", () => resolve());
-      this.child.once("exit", () => reject(new Error("The web server ended; see its log.")));
-    });
+    const turned = once(this.child, "message");
     this.child.send({ databaseUrl });
     await turned;
   }

@@ -1,3 +1,4 @@
+import { clockHour } from "../calendar";
 import type { BatchInput } from "./batchInput";
 import { weigh, type BatchForecast, type Quantiles } from "./forecastBatch";
 import { judgedBy } from "./evidence";
@@ -45,10 +46,10 @@ const AWAKE = { fromH: 7, untilH: 22 } as const;
 
 /** A look that can wait is not asked for in the night: the next morning does. What blooms moves by the hour and is left as it is. */
 function inTheMorning({ act, hour }: Verdict["next"], { recipe, nowH, startHour = 8 }: BatchInput): Verdict["next"] {
-  const clock = (((startHour + hour) % 24) + 24) % 24;
+  const clock = clockHour(startHour + hour);
   const isNight = clock >= AWAKE.untilH || clock < AWAKE.fromH;
   if (!isNight || hour <= nowH || judgedBy(recipe) === "bloom") return { act, hour };
-  return { act, hour: hour + ((AWAKE.fromH - clock + 24) % 24) };
+  return { act, hour: hour + clockHour(AWAKE.fromH - clock) };
 }
 
 /**

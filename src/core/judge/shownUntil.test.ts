@@ -17,5 +17,6 @@ describe("how far a batch's course is shown", () => {
   });
   it("no further than twelve days", () => {
     expect(shownUntilH({ start: NEVER, peak: NEVER, end: mark(2000, 3000, null) }, 40)).toBe(40 + SHOWN_AHEAD_H);
+    expect(shownUntilH({ start: NEVER, peak: NEVER, end: mark(2000, 3000, null) }, 40, 5000)).toBeCloseTo(3300, 9);
   });
 });

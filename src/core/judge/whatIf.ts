@@ -1,3 +1,4 @@
+import { clockHour } from "../calendar";
 import type { BatchInput } from "./batchInput";
 import { forecastBatch, type BatchForecast } from "./forecastBatch";
 
@@ -40,7 +41,7 @@ export function begunAt(input: BatchInput, hour: number): BatchInput {
   return {
     ...input,
     nowH: 0,
-    startHour: ((((input.startHour ?? 8) + hour) % 24) + 24) % 24,
+    startHour: clockHour((input.startHour ?? 8) + hour),
     log: [],
     temperature: {
       ...input.temperature,

@@ -1,7 +1,9 @@
 import "server-only";
 import { forecastBatch, type BatchForecast, type Quantiles } from "@/core/judge/forecastBatch";
+import { SHOWN_AHEAD_H, shownUntilH } from "@/core/judge/shownUntil";
 import { nextOne, warmthFor, whatIf, type Change, type NextOne } from "@/core/judge/whatIf";
-import { findBatch, listBatchLines } from "@/data/batches";
+import { listLinesOf } from "@/data/batchLines";
+import { findBatch } from "@/data/batches";
 import { listStanding } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
@@ -12,12 +14,17 @@ import { peakStartsOf, type PeakStartView } from "./peakStarts";
 import { readSituation } from "./situation";
 
 const HOUR_MS = 3_600_000;
+/** Another one that has yet to be begun is shown to its end, though it takes a season. */
+const NEXT_SHOWN_AHEAD_H = 180 * 24;
+const POINTS = 120;
 
 /** One way of running the batch, as it is drawn. */
 export interface Course {
   readonly window: { readonly start: MarkTimes; readonly peak: MarkTimes; readonly end: MarkTimes };
   readonly ribbon: readonly RibbonPoint[];
   readonly never: number;
+  /** As far as it is worth looking. */
+  readonly untilMs: number;
 }
 
 export interface WhatIfAnswer {
@@ -50,28 +57,37 @@ export async function askWhatIf(
 ): Promise<WhatIfAnswer | null> {
   const batch = await findBatch(ctx.pool, batchId);
   if (!batch || batch.close) return null;
-  const lines = new Map([[batch.id, await listBatchLines(ctx.pool, batch.id)]]);
+  const lines = await listLinesOf(ctx.pool, [batch.id]);
   const [situation, entries] = await Promise.all([
     readSituation(ctx.pool, farm, [batch], lines, ctx.now()),
     listStanding(ctx.pool, batch.id),
   ]);
   const now = momentFor(batch, entries, situation, ctx.now());
   const plain = inputFor(batch, entries, situation, now);
-  const input = { ...plain, curveHours: wholeHours(plain.nowH, 12 * 24, 120) };
   const ms = (hour: number | null) => (hour === null ? null : batch.startedAt.getTime() + hour * HOUR_MS);
   const marks = ({ p10, p50, p90 }: Quantiles): MarkTimes => ({ p10: ms(p10), p50: ms(p50), p90: ms(p90) });
-  const courseOf = ({ window, curve, probabilityNever }: BatchForecast): Course => ({
-    window: { start: marks(window.start), peak: marks(window.peak), end: marks(window.end) },
-    ribbon: curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
-    never: probabilityNever,
+  const { placeC, heaterC, ...next } = change;
+  const isNext = Object.keys(next).length > 0;
+  const isOther = placeC !== undefined || heaterC !== undefined;
+  const aheadH = isNext ? NEXT_SHOWN_AHEAD_H : SHOWN_AHEAD_H;
+  const untilH = ({ window }: BatchForecast) => shownUntilH(window, plain.nowH, aheadH);
+  const bare = { ...plain, curveHours: [] };
+  const lastH = isNext ? Math.max(untilH(nextOne(bare, {})), untilH(nextOne(bare, next))) : plain.nowH + aheadH;
+  const input = { ...plain, curveHours: wholeHours(plain.nowH, lastH - plain.nowH, POINTS) };
+  const courseOf = (forecast: BatchForecast): Course => ({
+    window: {
+      start: marks(forecast.window.start),
+      peak: marks(forecast.window.peak),
+      end: marks(forecast.window.end),
+    },
+    ribbon: forecast.curve.map(({ hour, ready, past }) => ({ atMs: ms(hour)!, ready, past })),
+    never: forecast.probabilityNever,
+    untilMs: ms(untilH(forecast))!,
   });
   const standing = forecastBatch(input);
   const byH = byMs === undefined ? null : (byMs - batch.startedAt.getTime()) / HOUR_MS;
   const warmthC = byH === null ? null : warmthFor(input, byH);
   const comesByItself = byH !== null && (standing.window.start.p50 ?? Infinity) <= byH;
-  const { placeC, heaterC, ...next } = change;
-  const isNext = Object.keys(next).length > 0;
-  const isOther = placeC !== undefined || heaterC !== undefined;
   return {
     asIs: courseOf(isNext ? nextOne(input, {}) : standing),
     changed: isNext ? courseOf(nextOne(input, next)) : isOther ? courseOf(whatIf(input, change)) : null,

@@ -4,13 +4,12 @@ import { SHOWN_AHEAD_H } from "@/core/judge/shownUntil";
 import type { Batch } from "@/data/batches";
 import type { Entry } from "@/data/entries";
 import { hourOf } from "./logItems";
+import { keeping } from "../kept";
 import { inputFor, type Situation } from "./inputFor";
 
 /** A forecast is worked out anew when an entry, a reading, the air, or a quarter of an hour has come in. */
 const GRAIN_MS = 15 * 60_000;
-const KEPT_MOST = 2000;
-
-const kept = new Map<string, Assessment>();
+const kept = keeping<Assessment>("assessments", 2000);
 
 /** Hours of the batch at which its ribbon is drawn: two days by the hour, then ten by four. */
 export function ribbonHours(nowH: number): number[] {
@@ -76,11 +75,11 @@ export function assessBatch(
   const known = kept.get(key);
   if (known) return known;
   const nowH = Math.max(0, hourOf(batch, moment));
-  const assessment = assess({
-    ...inputFor(batch, entries, situation, moment),
-    curveHours: curve === "ribbon" ? ribbonHours(nowH) : wholeHours(nowH),
-  });
-  if (kept.size >= KEPT_MOST) kept.delete(kept.keys().next().value!);
-  kept.set(key, assessment);
-  return assessment;
+  return kept.set(
+    key,
+    assess({
+      ...inputFor(batch, entries, situation, moment),
+      curveHours: curve === "ribbon" ? ribbonHours(nowH) : wholeHours(nowH),
+    }),
+  );
 }

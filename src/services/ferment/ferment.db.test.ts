@@ -271,6 +271,10 @@ describe("what if", () => {
     }))!;
     expect(asked.changed!.window.start.p50!).toBeLessThan(asked.asIs.window.start.p50!);
     expect(asked.asIs.ribbon.length).toBeGreaterThan(100);
+    // Another one, begun in a fortnight, is drawn from now to its end.
+    const later = (await askWhatIf(farm.context(), await theFarm(), batchId, { laterH: 14 * 24 }))!.changed!;
+    expect(later.untilMs).toBeGreaterThan(later.window.end.p50!);
+    expect(later.ribbon.at(-1)!.atMs).toBeGreaterThanOrEqual(later.untilMs);
     expect(["some", "beyond"]).toContain(asked.warmthNeeded);
     for (const { peakMs, bandFromMs, bandToMs } of asked.starts) {
       expect(peakMs).toBeGreaterThanOrEqual(bandFromMs);

@@ -3,7 +3,8 @@ import type { Assessment } from "@/core/judge/assess";
 import type { Quantiles } from "@/core/judge/forecastBatch";
 import { hasMoved } from "@/core/judge/moved";
 import { recipeFrom } from "@/core/recipe/document";
-import { findBatch, listBatchLines, listLinesOfRunning, listRunningBatches, type Batch } from "@/data/batches";
+import { listLinesOf, listLinesOfRunning } from "@/data/batchLines";
+import { findBatch, listRunningBatches, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding, listStandingOfRunning } from "@/data/entries";
 import { findFarm } from "@/data/farm";
@@ -40,7 +41,7 @@ function keptOf(batch: Batch, { forecast, verdict }: Assessment, entryId: number
 export async function keepForecast(db: Queryable, batchId: number, entryId: number | null, at: Date): Promise<void> {
   const [farm, batch] = await Promise.all([findFarm(db), findBatch(db, batchId)]);
   if (!farm || !batch || batch.close) return;
-  const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
+  const lines = await listLinesOf(db, [batch.id]);
   const situation = await readSituation(db, farm, [batch], lines, at);
   const assessment = assessBatch(batch, await listStanding(db, batch.id), situation, at);
   await insertForecast(db, keptOf(batch, assessment, entryId, at));

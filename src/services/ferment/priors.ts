@@ -8,11 +8,13 @@ import { modelBatch } from "@/core/judge/modelBatch";
 import { believe } from "@/core/ferment/outlook/belief";
 import { runningStage } from "@/core/judge/stage";
 import { recipeFrom } from "@/core/recipe/document";
-import { closeVersion, listBatchLines, listFinished } from "@/data/batches";
+import { listLinesOf } from "@/data/batchLines";
+import { closeVersion, listFinished } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStandingOf, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { listLearningResets, type LearningReset } from "@/data/forecasts";
+import { keeping } from "../kept";
 import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
 import { airSince, type FarmAir } from "../weather";
 import { listVesselReadings } from "@/data/devices";
@@ -45,8 +47,8 @@ interface Taught {
 }
 
 // What a finished batch teaches changes by a correction of its log, and by where its vessel is said to stand; worked out once for each.
-const estimates = new Map<string, BatchEstimate | null>();
-const kept: { last: Priors | null } = { last: null };
+const estimates = keeping<{ readonly estimate: BatchEstimate | null }>("estimates", 2000);
+const kept = keeping<Priors>("priors", 4);
 
 function estimateOf(
   input: BatchInput,
@@ -58,14 +60,13 @@ function estimateOf(
   const lines = entries.map(({ id }) => id).join(",");
   const key = `${version.split("/")[0]}/${batchId}/${lines}/${JSON.stringify(input.place ?? null)}`;
   const known = estimates.get(key);
-  if (known !== undefined) return known;
+  if (known) return known.estimate;
   const { batch: stage, fromH } = runningStage(input, model);
   // A batch that was fed on the way tells of the feed as well; it teaches nothing of the plain recipe.
   const { u } = believe(stage, input.nowH - fromH);
   const estimate =
     fromH > 0 ? null : batchEstimate({ mean: u.mean, sd: u.sd, priorMean: u.priorMean, priorSd: u.priorSd });
-  estimates.set(key, estimate);
-  return estimate;
+  return estimates.set(key, { estimate }).estimate;
 }
 
 async function taughtBy(
@@ -86,10 +87,8 @@ async function taughtBy(
   });
   const [first] = chosen.toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime());
   if (!first) return { taught: [], places: new Map() };
-  const entries = await listStandingOf(
-    db,
-    chosen.map(({ id }) => id),
-  );
+  const ids = chosen.map(({ id }) => id);
+  const [entries, lines] = await Promise.all([listStandingOf(db, ids), listLinesOf(db, ids)]);
   const latest = chosen.reduce((last, { close }) => (close!.at > last ? close!.at : last), first.close!.at);
   const [air, readings] = await Promise.all([
     airSince(db, first.startedAt, latest),
@@ -100,7 +99,6 @@ async function taughtBy(
   const taught: Taught[] = [];
   const learnedPlaces = new Map<number, LearnedPlace>();
   for (const batch of chosen.toSorted((a, b) => a.startedAt.getTime() - b.startedAt.getTime())) {
-    const lines = new Map([[batch.id, await listBatchLines(db, batch.id)]]);
     const situation: Situation = {
       farm,
       now: batch.close!.at,
@@ -136,7 +134,8 @@ function learnedOf(model: FermentModel, taught: readonly Taught[], resets: reado
 export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
   const [closed, resets, places] = await Promise.all([closeVersion(db), listLearningResets(db), listVesselPlaces(db)]);
   const version = `${closed}/${resets.length}/${resets.at(-1)?.at.getTime() ?? 0}/${JSON.stringify([...places])}`;
-  if (kept.last?.version === version) return kept.last;
+  const known = kept.get(version);
+  if (known) return known;
   const { taught, places: learnedPlaces } = await taughtBy(db, farm, places);
   const models = new Map(taught.map(({ model }) => [model.id, model]));
   const learned = [...models.values()].map((model) =>
@@ -146,7 +145,7 @@ export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
       resets.filter(({ modelId }) => modelId === model.id),
     ),
   );
-  const priors: Priors = {
+  return kept.set(version, {
     of: (modelId) => {
       const found = learned.find(({ model }) => model.id === modelId);
       return found && found.taught > 0 ? { mean: found.mean, sd: found.sd } : null;
@@ -154,7 +153,5 @@ export async function readPriors(db: Queryable, farm: Farm): Promise<Priors> {
     placeOf: (vesselId) => learnedPlaces.get(vesselId) ?? null,
     learned,
     version,
-  };
-  kept.last = priors;
-  return priors;
+  });
 }

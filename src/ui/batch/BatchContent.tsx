@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState, type ReactNode } from "react";
 import { NUTRIENTS } from "@/core/book/composition";
 import { findIngredient } from "@/core/book/ingredients";

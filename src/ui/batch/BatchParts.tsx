@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";

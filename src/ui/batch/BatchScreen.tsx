@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
@@ -27,6 +27,7 @@ import type { LookFamily } from "./Looks";
 import { Photos } from "./Photos";
 import { PlaceCard } from "./PlaceCard";
 import type { Correcting } from "./LogSheet";
+import { ReasonList } from "./ReasonList";
 import { Tending } from "./Tending";
 import { WindowTable } from "./WindowTable";
 
@@ -118,10 +119,7 @@ export const BatchScreen = ({
               ? `${page.close.kind === "strained" ? "Strained" : "Thrown out"}; judged ${batch.stateWords.toLowerCase()} then`
               : batch.stateWords}
           </p>
-          <ul className="mt-1">
-            {batch.reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
+          <ReasonList reasons={batch.reasons}>
             {running && batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
             {running && batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
             {running && batch.next.atMs > page.nowMs + 1_800_000 ? (
@@ -133,7 +131,7 @@ export const BatchScreen = ({
                 .
               </li>
             ) : null}
-          </ul>
+          </ReasonList>
           {running ? (
             <p className="mt-2 border-l-4 border-marigold pl-3">
               <span className="font-semibold">May be done with it: </span>

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import { LEAD_WORDS } from "@/formats/lookText";
 import { formatNumber } from "@/formats/numbers";

@@ -21,6 +21,7 @@ import {
   type SectionProps,
 } from "./LogSections";
 
+import { ReasonList } from "./ReasonList";
 import { sentAt, WhenChoice, type When } from "./WhenChoice";
 
 export type LogFocus = "ph" | "smell" | "temperature" | "note";
@@ -58,14 +59,13 @@ const Verdict = ({ batch, nowMs, clock }: Pick<LogSheetProps, "batch" | "nowMs" 
       <StateMark verdict={batch} size={16} />
       {batch.stateWords}
     </p>
-    <ul className="mt-1 list-none text-[0.95rem]">
-      {batch.reasons.map((reason) => (
-        <li key={reason}>{reason}</li>
-      ))}
-      <li>{sayWindow(batch, nowMs, clock)}</li>
-      {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
-      {batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
-    </ul>
+    <div className="text-[0.95rem]">
+      <ReasonList reasons={batch.reasons}>
+        <li>{sayWindow(batch, nowMs, clock)}</li>
+        {batch.ifWarmer ? <li>{batch.ifWarmer}</li> : null}
+        {batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
+      </ReasonList>
+    </div>
   </div>
 );
 

@@ -42,6 +42,7 @@ const Strip = ({
   course,
   batch,
   nowMs,
+  fromMs,
   toMs,
   id,
   clock,
@@ -50,12 +51,13 @@ const Strip = ({
   readonly course: Course;
   readonly batch: BatchView;
   readonly nowMs: number;
+  readonly fromMs: number;
   readonly toMs: number;
   readonly id: string;
   readonly clock: FarmClock;
 }) => {
-  const scale = { ...plateScale({ batch: { ...batch, window: course.window }, close: null, nowMs }) };
-  const drawn = { ...scale, toMs, x: scale.x.copy().domain([scale.fromMs, toMs]) };
+  const { x } = plateScale({ batch, close: null, nowMs });
+  const drawn = { x: x.copy().domain([fromMs, toMs]), fromMs, toMs, nowMs };
   const words = sayCourse(course.window, nowMs, clock);
   const { start, peak } = course.window;
   return (
@@ -121,10 +123,9 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
     };
   }, [asked, value, byMs, batch.id]);
   const ends = answer ? [answer.asIs, ...(answer.changed ? [answer.changed] : [])] : [];
-  const toMs = Math.max(
-    ...ends.map(({ window }) => plateScale({ batch: { ...batch, window }, close: null, nowMs }).toMs),
-    nowMs + DAY_MS,
-  );
+  const toMs = Math.max(...ends.map(({ untilMs }) => untilMs), nowMs + DAY_MS);
+  // Of the next one there is nothing before now.
+  const fromMs = answer?.of === "next" ? nowMs : batch.startedMs;
   return (
     <Sheet open onClose={onClose} wide title={`${vesselName}: what if`} lead="Nothing is changed by asking.">
       <Choices label="Try" value={asked} onChange={pick} options={OPTIONS} />
@@ -185,6 +186,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             course={answer.asIs}
             batch={batch}
             nowMs={nowMs}
+            fromMs={fromMs}
             toMs={toMs}
             id="as-is"
             clock={clock}
@@ -195,6 +197,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
               course={answer.changed}
               batch={batch}
               nowMs={nowMs}
+              fromMs={fromMs}
               toMs={toMs}
               id="would-be"
               clock={clock}

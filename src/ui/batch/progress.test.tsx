@@ -11,6 +11,7 @@ import { BatchPlate } from "./plate/BatchPlate";
 import { OverTime } from "./plate/OverTime";
 import { plateScale, timeTicks, nowShare } from "./plate/scale";
 import { Tending } from "./Tending";
+import { ReasonList } from "./ReasonList";
 import { WhatIfSheet } from "./WhatIfSheet";
 import { WindowTable } from "./WindowTable";
 
@@ -46,6 +47,21 @@ describe("one axis for all of a batch", () => {
       expect(text).toBe(isDay ? weekday(new Date(atMs), FARM) : clockTime(new Date(atMs), FARM));
     }
   });
+});
+
+it("gives five reasons, and the rest at a tap", () => {
+  const reasons = ["one", "two", "three", "four", "five", "six", "seven"];
+  const { rerender } = render(<ReasonList reasons={reasons}>{null}</ReasonList>);
+  const rest = screen.getByText("2 more reasons").closest("details")!;
+  expect(rest).not.toHaveAttribute("open");
+  expect(
+    within(rest)
+      .getAllByRole("listitem", { hidden: true })
+      .map(({ textContent }) => textContent),
+  ).toEqual(["six", "seven"]);
+  rerender(<ReasonList reasons={reasons.slice(0, 5)}>{null}</ReasonList>);
+  expect(screen.getAllByRole("listitem")).toHaveLength(5);
+  expect(screen.queryByText(/more reason/)).toBeNull();
 });
 
 const progress: Progress = progressOf({
@@ -250,6 +266,7 @@ describe("what if", () => {
     },
     ribbon: [0, 50, 100].map((hour) => ({ atMs: at(hour), ready: hour / 100, past: 0 })),
     never: startH === null ? 0.9 : 0,
+    untilMs: at(endH * 1.1),
   });
   const answer = (change: Partial<WhatIfAnswer>): WhatIfAnswer => ({
     asIs: course(60),

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { findIngredient } from "@/core/book/ingredients";
 import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from "@/core/choose/atHand";

@@ -8,7 +8,7 @@ import { makerOf } from "@/core/book";
 import { sayDilution, sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { clsx } from "clsx";
 import type { Recipe } from "@/core/book/recipe";
 import { sayLead } from "@/formats/leadText";

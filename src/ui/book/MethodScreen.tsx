@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { toast } from "sonner";
 import { findMethod } from "@/core/book";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { isFit } from "@/core/apply/fitHours";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";

@@ -1,7 +1,7 @@
 "use client";
 import { clsx } from "clsx";
 import { Check, Keyboard, Moon, Sun, UserRound } from "lucide-react";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { usePathname, useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";

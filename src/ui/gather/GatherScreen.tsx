@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { CAUTIONS } from "@/core/book/cautions";
 import { NEVER_FROM } from "@/core/safety/checkPlant";

@@ -1,6 +1,6 @@
 "use client";
 import { clsx } from "clsx";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { findUse } from "@/core/book/uses";
 import { sayArea, sayDilution, sayMoney, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";

@@ -1,6 +1,6 @@
 "use client";
 import { addDays, daysBetween } from "@/core/calendar";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { useState } from "react";
 import { INGREDIENTS } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { sayStock } from "@/formats/amounts";
 import { fullDate } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import { Link } from "../kit/Link";
 
 const PLACES = [
   { href: "/shed", name: "Shelves" },

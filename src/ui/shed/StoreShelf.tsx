@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import { fullDate, sayDuration, sayMoment } from "@/formats/times";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { Check, ChevronRight } from "lucide-react";
 import { clsx } from "clsx";
 import { useState } from "react";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import type { FarmClock } from "@/formats/times";
 import { sayWindow } from "@/formats/windowText";

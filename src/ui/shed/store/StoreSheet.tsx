@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../../kit/Link";
 import { useState } from "react";
 import { sayVolume } from "@/formats/amounts";
 import type { ShedStore, ShedView } from "@/services/shed/readShed";
