@@ -75,3 +75,10 @@ describe("a logger's file", () => {
     expect(look.gaps).toEqual([{ fromMs: Date.parse("2031-06-01T01:00Z"), toMs: Date.parse("2031-06-02T01:00Z") }]);
   });
 });
+
+it("gives up at once on a table that no logger writes, however wide", () => {
+  const wide = Array.from({ length: 60 }, () => Array(2000).fill("x").join(",")).join("\n");
+  expect(readLoggerFile(wide, "UTC")).toMatchObject({ layout: null, columns: [] });
+  const cells = Array.from({ length: 60 }, () => Array(190).fill("12 or so").join(";")).join("\n");
+  expect(readLoggerFile(cells, "UTC")).toMatchObject({ layout: null, columns: [] });
+});

@@ -25,6 +25,8 @@ export interface LoggerFile {
   readonly unread: readonly { readonly line: number; readonly text: string }[];
 }
 
+const NOT_READ: LoggerFile = { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+
 /** Ways in which loggers write a moment, tried in this order; the first that reads nine of ten lines is taken. */
 const LAYOUTS = [
   "yyyy-MM-dd HH:mm:ss",
@@ -94,9 +96,16 @@ const unitOf = (head: string, values: readonly number[]): LoggerColumn["unit"] =
 
 type Stamp = (row: readonly string[]) => string;
 
+/** A logger writes its times at the left; no further is looked for them. */
+const STAMPS_WITHIN = 8;
+/** Columns of a table that is no logger's. */
+const MOST_COLUMNS = 200;
+/** No time is longer than this, and none is without a figure: what can't be one is not tried in every way. */
+const MAY_BE_TIME = /^(?=.*\d).{8,40}$/;
+
 /** Date and time in one column, or in two beside each other. */
 function stamps(width: number): Stamp[] {
-  const columns = Array.from({ length: width }, (_, column) => column);
+  const columns = Array.from({ length: Math.min(width, STAMPS_WITHIN) }, (_, column) => column);
   const cell = (row: readonly string[], column: number) => row[column]?.trim() ?? "";
   return [
     ...columns.map(
@@ -115,7 +124,11 @@ function stamps(width: number): Stamp[] {
 /** A make and a serial number may stand above the table: its head is the line above the first that has a time. */
 const PREAMBLE_MOST = 30;
 const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reader): number =>
-  rows.slice(0, PREAMBLE_MOST).findIndex((row) => read(stamp(row)) !== null) - 1;
+  rows.slice(0, PREAMBLE_MOST).findIndex((row) => MAY_BE_TIME.test(stamp(row)) && read(stamp(row)) !== null) - 1;
+
+/** So many lines tell what a file is parted by. */
+const TELLING_LINES = 120;
+const firstLines = (text: string): string => text.split("\n", TELLING_LINES).join("\n");
 
 /**
  * Reads a logger's file, whatever it is parted by and however it writes its times.
@@ -123,15 +136,16 @@ const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reade
  */
 export function readLoggerFile(text: string, zone: string): LoggerFile {
   // A line of prose above the table leads a guess astray: what it is parted by is what makes times and figures of it.
-  for (const delimiter of DELIMITERS) {
-    const file = readRows(parseCsv(text, "utf-8", delimiter).rows, zone);
-    if (file.columns.length > 0) return file;
-  }
-  return { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+  const first = firstLines(text);
+  for (const delimiter of DELIMITERS)
+    if (readRows(parseCsv(first, "utf-8", delimiter).rows, zone).columns.length > 0)
+      return readRows(parseCsv(text, "utf-8", delimiter).rows, zone);
+  return NOT_READ;
 }
 
 function readRows(rows: readonly (readonly string[])[], zone: string): LoggerFile {
   const width = Math.max(0, ...rows.slice(0, PREAMBLE_MOST + 20).map((row) => row.length));
+  if (width > MOST_COLUMNS) return NOT_READ;
   for (const stamp of stamps(width))
     for (const { layout, hasZone, read } of readers(zone)) {
       const head = headRow(rows, stamp, read);
@@ -165,5 +179,5 @@ function readRows(rows: readonly (readonly string[])[], zone: string): LoggerFil
           .map(({ row, line }) => ({ line, text: row.join(" · ").slice(0, 80) })),
       };
     }
-  return { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+  return NOT_READ;
 }
