@@ -296,21 +296,23 @@ describe("one container, opened", () => {
   });
   it("writes waste with its reason, a count, and what else happened to a lot", async () => {
     const actions = open();
-    const act = (word: string) => fireEvent.click(screen.getByRole("button", { name: `${word}: bought, 1 Jan 2031` }));
-    act("Went out");
+    // A sheet closes when its answer has come, not when it was sent.
+    const act = async (word: string) =>
+      fireEvent.click(await screen.findByRole("button", { name: `${word}: bought, 1 Jan 2031` }));
+    await act("Went out");
     fireEvent.change(screen.getByLabelText("How much (L)"), { target: { value: "500 mL" } });
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "spilt" } });
     fireEvent.click(screen.getByRole("button", { name: "Take it off the books" }));
     await waitFor(() =>
       expect(actions.wasteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 1, amount: 0.5, reason: "spilt" }),
     );
-    act("Count");
+    await act("Count");
     fireEvent.change(screen.getByLabelText("Found (L)"), { target: { value: "1,8" } });
     fireEvent.click(screen.getByRole("button", { name: "So much is left" }));
     await waitFor(() =>
       expect(actions.countStock.mock.calls[0]?.[0]).toMatchObject({ lines: [{ lotId: 1, counted: 1.8, expected: 2 }] }),
     );
-    act("Opened");
+    await act("Opened");
     fireEvent.click(screen.getByRole("button", { name: "Opened" }));
     await waitFor(() =>
       expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 1, kind: "opened", onDay: "2031-03-20" }),
