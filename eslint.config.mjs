@@ -62,7 +62,7 @@ export default tseslint.config(
       "src/demo/standIns.ts",
       "src/data/migrateMain.ts",
       "src/commands/main.ts",
-      "src/app/runAction.ts",
+      "src/app/door/answer.ts",
     ],
     rules: { "no-console": "off" },
   },

@@ -1,18 +1,19 @@
 /**
  * Compiles every schema of src/contracts ahead of time (Ajv standalone), so that the browser needs no eval and the server
- * and the form run the same code; and writes the schemas of `bin/core` to docs/schemas.
+ * and the form run the same code; and writes the schemas of `bin/core` to docs/schemas and the door's description to docs/openapi.json.
  */
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import Ajv from "ajv";
 import standaloneCode from "ajv/dist/standalone/index";
 import addFormats from "ajv-formats";
 import { RECIPE_DOCUMENT } from "../src/contracts/recipe/schema";
-import { ACTION_SCHEMAS } from "../src/contracts/actions/schemas";
+import { ACTS, listActs } from "../src/services/acts/index";
+import { openApi } from "./openApi";
 import { TASKS } from "../src/commands/index";
 
 const FOLDER = "src/contracts/generated";
 
-/** One file of validators for what is used together: the browser needs those of the actions, the command those of the tasks. */
+/** One file of validators for what is used together: the door needs all acts, a page those of its places, the command its tasks. */
 function compile(file: string, schemas: Readonly<Record<string, object>>): void {
   const ajv = new Ajv({
     allErrors: true,
@@ -34,12 +35,17 @@ function compile(file: string, schemas: Readonly<Record<string, object>>): void 
   );
 }
 
-mkdirSync(FOLDER, { recursive: true });
-for (const file of readdirSync(FOLDER)) rmSync(`${FOLDER}/${file}`);
-compile("actions", ACTION_SCHEMAS);
+rmSync(FOLDER, { recursive: true, force: true });
+mkdirSync(`${FOLDER}/acts`, { recursive: true });
+const schemasOf = (acts: readonly { readonly actName: string; readonly schema: object }[]) =>
+  Object.fromEntries(acts.map(({ actName, schema }) => [actName, schema]));
+compile("acts", schemasOf(listActs()));
+// A page takes along those of the places whose forms it has.
+for (const [place, acts] of Object.entries(ACTS)) compile(`acts/${place}`, schemasOf(Object.values(acts)));
 compile("recipe", { recipe: RECIPE_DOCUMENT });
 compile("tasks", Object.fromEntries(TASKS.map(({ name, input }) => [name, input])));
 
+writeFileSync("docs/openapi.json", `${JSON.stringify(openApi(), null, 2)}\n`);
 mkdirSync("docs/schemas", { recursive: true });
 for (const file of readdirSync("docs/schemas")) rmSync(`docs/schemas/${file}`);
 const DIALECT = { $schema: "http://json-schema.org/draft-07/schema#" };
@@ -57,4 +63,4 @@ writeFileSync(
   "docs/schemas/recipe.json",
   `${JSON.stringify({ ...DIALECT, title: "A recipe", ...RECIPE_DOCUMENT }, null, 2)}\n`,
 );
-console.log(`${Object.keys(ACTION_SCHEMAS).length + TASKS.length + 1} validators, ${TASKS.length * 2 + 1} schemas`);
+console.log(`${listActs().length + TASKS.length + 1} validators, ${TASKS.length * 2 + 1} schemas`);

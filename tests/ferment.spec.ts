@@ -100,11 +100,11 @@ test("a probe that fell silent, posts again over HTTP, and what can't be is kept
   const ago = (hours: number) => new Date(NOW_MS - hours * 3_600_000).toISOString();
   const hours = [3, 2, 1].map((back) => ({ at: ago(back), quantity: "liquid", value: 17.5 }));
   expect((await post(hours, "x".repeat(40))).status()).toBe(401);
-  expect(await (await post(hours)).json()).toEqual({ taken: 3, known: 0, setAside: [] });
-  expect(await (await post(hours)).json()).toEqual({ taken: 0, known: 3, setAside: [] });
+  expect(await (await post(hours)).json()).toEqual({ ok: true, value: { taken: 3, known: 0, setAside: [] } });
+  expect(await (await post(hours)).json()).toEqual({ ok: true, value: { taken: 0, known: 3, setAside: [] } });
   const absurd = await (await post([{ at: ago(0.5), quantity: "liquid", value: 90 }])).json();
-  expect(absurd.setAside[0].why).toBe("90 °C can't be");
-  expect((await post([{ at: "noon", quantity: "liquid", value: 1 }])).status()).toBe(422);
+  expect(absurd.value.setAside[0].why).toBe("90 °C can't be");
+  expect((await post([{ at: "noon", quantity: "liquid", value: 1 }])).status()).toBe(400);
   await page.reload();
   await expect(page.getByText("The liquid’s temperature was read.")).toBeVisible();
   await page.goto("/shed/probes");

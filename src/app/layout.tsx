@@ -1,14 +1,14 @@
 import type { Metadata, Viewport } from "next";
+import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { Toaster } from "sonner";
-import { ActionsProvider } from "@/ui/actions";
 import { Away } from "@/ui/frame/Away";
 import { readMeasures } from "@/services/measures";
 import { Header } from "@/ui/frame/Header";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { OfflineBar } from "@/ui/frame/OfflineBar";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
-import * as actions from "./actions";
+import { FarmDoor } from "./FarmDoor";
 import "./globals.css";
 import { openPage } from "./openPage";
 
@@ -22,18 +22,17 @@ export const dynamic = "force-dynamic";
 // Before the first paint, so that dusk does not flash white.
 const LIGHT = `try{var l=localStorage.getItem("ruchka-light");document.documentElement.dataset.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day")}catch(e){}`;
 
-const { choosePerson, ...farmActions } = actions;
-
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const page = await openPage(async (frame) => ({ ...frame, measures: await readMeasures(frame.ctx) }));
+  const nonce = (await headers()).get("x-nonce") ?? "";
   const frame = page.type === "open" ? page.value : null;
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
-        <script dangerouslySetInnerHTML={{ __html: LIGHT }} />
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
-        <ActionsProvider actions={farmActions}>
+        <FarmDoor>
           <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
             <Header
               farmName={frame?.farm.name ?? null}
@@ -41,7 +40,6 @@ export default async function RootLayout({ children }: { readonly children: Reac
               measures={frame?.measures ?? []}
               person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
               people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
-              onPerson={choosePerson}
             />
             <OfflineBar />
             <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
@@ -54,7 +52,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
               }}
             />
           </MeasuresProvider>
-        </ActionsProvider>
+        </FarmDoor>
       </body>
     </html>
   );

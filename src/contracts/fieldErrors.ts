@@ -1,5 +1,8 @@
 import type { ErrorObject, ValidateFunction } from "ajv";
 
+/** A compiled schema. */
+export type Validator = ValidateFunction;
+
 /** What is wrong, by JSON pointer of the value at fault; "" for the whole. */
 export type FieldErrors = Readonly<Record<string, string>>;
 

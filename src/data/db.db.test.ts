@@ -1,6 +1,7 @@
 import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm, type Scratch } from "@/testing/scratch";
 import { addTool, addVessel } from "@/services/addThings";
 import { errnoOf, inTransaction, insert, isConnectionError, select, SQL_ERROR, type Queryable } from "./db";
+import { findResult } from "./requests";
 
 describe("transactions", () => {
   let scratch: Scratch;
@@ -110,5 +111,18 @@ describe("a request's key", () => {
       [requestKey],
     );
     expect(rows).toEqual([{ use_case: "addVessel", actor: "Ben", at: hoursAgo(2) }]);
+  });
+  it("is kept for thirty days, and then forgotten", async () => {
+    const named = (name: string) => ({ requestKey: key(), name, kind: "pail", volumeL: 20 });
+    const [old, young] = [named("Old pail"), named("Young pail")];
+    await addVessel(farm.context(hoursAgo(31 * 24)), old);
+    await addVessel(farm.context(hoursAgo(29 * 24)), young);
+    const isKept = async ({ requestKey }: { requestKey: string }) =>
+      (await findResult(farm.scratch.db, requestKey)) !== null;
+    // It is looked for once an hour of the farm's clock, after a write.
+    await addVessel(farm.context(new Date(NOW.getTime() + 2 * 3_600_000)), named("Pail of the day"));
+    for (let time = 0; time < 200 && (await isKept(old)); time += 1)
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    expect([await isKept(old), await isKept(young)]).toEqual([false, true]);
   });
 });

@@ -116,7 +116,7 @@ export async function listDevices(db: Queryable): Promise<Device[]> {
   }));
 }
 
-type DeviceHead = Pick<Device, "id" | "name" | "kind">;
+export type DeviceHead = Pick<Device, "id" | "name" | "kind">;
 
 /** The device whose token this is; null for none, or one that was taken out of use. */
 export const findDeviceByToken = async (db: Queryable, tokenHash: string): Promise<DeviceHead | null> =>

@@ -1,4 +1,5 @@
 import "server-only";
+import type { ResultSetHeader } from "mysql2/promise";
 import { insert, select, type Queryable } from "./db";
 
 /** Claims a request key; fails with a duplicate error where the write has been made (or is being made) already. */
@@ -9,6 +10,15 @@ export const claimRequest = (db: Queryable, key: string, useCase: string, actorI
     actorId,
     at,
   ]);
+
+/** Forgets keys from before a moment, some at a time; how many they were. */
+export async function sweepRequests(db: Queryable, before: Date, most: number): Promise<number> {
+  const [swept] = await db.execute<ResultSetHeader>("delete from request where at < ? order by at limit ?", [
+    before,
+    String(most),
+  ]);
+  return swept.affectedRows;
+}
 
 export const keepResult = (db: Queryable, key: string, result: unknown): Promise<number> =>
   insert(db, "update request set result = ? where request_key = ?", [JSON.stringify(result ?? null), key]);

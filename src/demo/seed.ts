@@ -468,7 +468,7 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
 export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const db = pool;
   const isNew = (await findFarm(db)) === null;
-  if (isNew) await setUpFarm(pool, { requestKey: keyOf("farm"), ...FARM, people: [...FARM.people] });
+  if (isNew) await setUpFarm({ pool }, { requestKey: keyOf("farm"), ...FARM, people: [...FARM.people] });
   const people = await listActors(db);
   const tell = new Teller(pool, people, now);
   await seedWaters(tell);

@@ -1,13 +1,25 @@
 import "server-only";
+import { DAY, REQUEST_KEY, object, NAME } from "@/contracts/parts";
+import { act } from "./act";
 import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
 import { insertVessel } from "@/data/vessels";
-import type { Context } from "./context";
 import { refuseAt } from "./refusal";
-import { withFreeName, write } from "./write";
+import { withFreeName } from "./checks";
+
+const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  kind: { enum: ["drum", "tote", "pail", "jar"] },
+  volumeL: { type: "number", minimum: 0.1, maximum: 20000 },
+  diameterM: { type: ["number", "null"], minimum: 0.03, maximum: 5 },
+  site: { type: "string", maxLength: 60 },
+  airW: { type: "number", minimum: 0, maximum: 10000 },
+});
 
 /** A vessel for the yard. @throws {Refusal} */
-export const addVessel = (ctx: Context, input: unknown): Promise<{ vesselId: number }> =>
-  write(ctx, "addVessel", input, async (db, request) => {
+export const addVessel = act(
+  { name: "addVessel", schema: ADD_VESSEL, may: "everybody" },
+  async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = {
       name: request.name.trim(),
       kind: request.kind,
@@ -21,11 +33,22 @@ export const addVessel = (ctx: Context, input: unknown): Promise<{ vesselId: num
         insertVessel(db, { ...vessel, addedAt: ctx.now(), actorId: ctx.actor.id }),
       ),
     };
-  });
+  },
+);
+
+const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  kind: { enum: ["can", "knapsack", "injector"] },
+  volumeL: { type: "number", minimum: 0.1, maximum: 2000 },
+  stepMl: { type: ["number", "null"], minimum: 0.001, maximum: 1000 },
+  partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
+});
 
 /** A can, a knapsack or an injector. @throws {Refusal} */
-export const addTool = (ctx: Context, input: unknown): Promise<{ toolId: number }> =>
-  write(ctx, "addTool", input, async (db, request) => {
+export const addTool = act(
+  { name: "addTool", schema: ADD_TOOL, may: "everybody" },
+  async (db, request): Promise<{ toolId: number }> => {
     const isInjector = request.kind === "injector";
     if (isInjector && !request.partsWater)
       throw refuseAt("bad-request", "/partsWater", "An injector needs its ratio: parts of water to one of stock.");
@@ -37,7 +60,8 @@ export const addTool = (ctx: Context, input: unknown): Promise<{ toolId: number 
       partsWater: isInjector ? request.partsWater! : null,
     };
     return { toolId: await withFreeName(tool.name, () => insertTool(db, tool)) };
-  });
+  },
+);
 
 /** Path between beds on the field plan, and how far east a bank of beds runs before the next begins south of it, m. */
 const PATH_M = 0.6;
@@ -53,9 +77,22 @@ function nextPlace(plots: readonly Plot[], widthM: number): { xM: number; yM: nu
   return { xM: 0, yM: plots.reduce((south, plot) => Math.max(south, plot.yM + plot.lengthM + 2 * PATH_M), 0) };
 }
 
+const ADD_PLOT = object(["requestKey", "name", "stage", "widthM", "lengthM"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 40 },
+  crop: { type: "string", maxLength: 60 },
+  stage: { enum: ["bare", "seedling", "growing", "flowering", "fruiting", "perennial"] },
+  widthM: { type: "number", minimum: 0.1, maximum: 1000 },
+  lengthM: { type: "number", minimum: 0.1, maximum: 1000 },
+  plants: { type: ["integer", "null"], minimum: 1, maximum: 1000000 },
+  leafEaten: { type: "boolean" },
+  harvestOn: { anyOf: [DAY, { type: "null" }] },
+});
+
 /** A plot, set down beside those that are there. @throws {Refusal} */
-export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number }> =>
-  write(ctx, "addPlot", input, async (db, request) => {
+export const addPlot = act(
+  { name: "addPlot", schema: ADD_PLOT, may: "everybody" },
+  async (db, request, ctx): Promise<{ plotId: number }> => {
     const place = nextPlace(await listPlots(db), request.widthM);
     const name = request.name.trim();
     const plot = {
@@ -72,4 +109,5 @@ export const addPlot = (ctx: Context, input: unknown): Promise<{ plotId: number 
     return {
       plotId: await withFreeName(name, () => insertPlot(db, { ...plot, actorId: ctx.actor.id, addedAt: ctx.now() })),
     };
-  });
+  },
+);

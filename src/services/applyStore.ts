@@ -1,5 +1,6 @@
 import "server-only";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import { ID, MINUTES, MOMENT, REASON, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
+import { act, type Asked } from "./act";
 import { recipeFrom } from "@/core/recipe/document";
 import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
@@ -23,15 +24,14 @@ import { sayCaution } from "@/formats/cautionText";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import { fits } from "@/core/quantity/fits";
-import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
 import { carriedOfBatches } from "./safety/carriedOf";
 import { lastSameDays } from "./safety/lastSame";
 import { airDays, storeState } from "./shed/storeStates";
 import { bookWater } from "./waters";
-import { momentOf, write } from "./write";
+import { momentOf } from "./checks";
 
-type ApplyRequest = ActionRequest<"applyStore">;
+type ApplyRequest = Asked<typeof APPLY_STORE>;
 
 async function findTool(db: Queryable, id: number): Promise<Tool> {
   const tool = (await listTools(db)).find((candidate) => candidate.id === id);
@@ -75,12 +75,32 @@ function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly Harve
   return most === 0 ? null : addDays(day, most);
 }
 
+const APPLY_STORE = object(
+  ["requestKey", "storeId", "useId", "ratio", "mixRateL", "mixRatePer", "toolId", "plotIds", "labourMin"],
+  {
+    requestKey: REQUEST_KEY,
+    storeId: ROW_ID,
+    useId: ID,
+    ratio: { type: "string", minLength: 1, maxLength: 40 },
+    mixRateL: { type: "number", minimum: 0.001, maximum: 1000 },
+    mixRatePer: { enum: ["m2", "plant"] },
+    toolId: ROW_ID,
+    plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
+    at: MOMENT,
+    labourMin: MINUTES,
+    overrideReason: REASON,
+    /** What it was thinned with; null where it goes on undiluted. */
+    water: { anyOf: [WATER_ASKED, { type: "null" }] },
+  },
+);
+
 /**
  * Puts a store on plots: the store goes down by what was measured out, each plot's log gets its share.
  * @throws {Refusal} for a store that holds too little, an injector that is too weak, a caution overridden without a reason
  */
-export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationId: number }> =>
-  write(ctx, "applyStore", input, async (db, request) => {
+export const applyStore = act(
+  { name: "applyStore", schema: APPLY_STORE, may: "everybody" },
+  async (db, request, ctx): Promise<{ applicationId: number }> => {
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
     const at = momentOf(ctx, request.at, store.shelfFrom);
@@ -186,4 +206,5 @@ export const applyStore = (ctx: Context, input: unknown): Promise<{ applicationI
       await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at });
     }
     return { applicationId };
-  });
+  },
+);

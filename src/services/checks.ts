@@ -1,41 +1,10 @@
 import "server-only";
-import { checkRequest, type ActionRequest } from "@/contracts/actions/requests";
-import type { ActionName } from "@/contracts/actions/schemas";
-import { errnoOf, inTransaction, SQL_ERROR, type Queryable } from "@/data/db";
-import { claimRequest, findResult, keepResult } from "@/data/requests";
+import { errnoOf, SQL_ERROR } from "@/data/db";
 import type { Context } from "./context";
-import { Refusal, refuseAt } from "./refusal";
+import { refuseAt } from "./refusal";
 
 /** A moment may lie this far ahead of the server's clock: phones run fast. */
 const CLOCK_SLACK_MS = 5 * 60_000;
-
-/**
- * Runs one use-case as one transaction: checks the request against its schema, claims its key, does the work, keeps the answer.
- * The same key again gives the kept answer and writes nothing.
- * @throws {Refusal} with the fields at fault
- */
-export async function write<N extends ActionName, T>(
-  ctx: Context,
-  name: N,
-  input: unknown,
-  work: (db: Queryable, request: ActionRequest<N>) => Promise<T>,
-): Promise<T> {
-  const fields = checkRequest(name, input);
-  if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
-  const request = input as ActionRequest<N> & { readonly requestKey: string };
-  try {
-    return await inTransaction(ctx.pool, async (db) => {
-      await claimRequest(db, request.requestKey, name, ctx.actor.id, ctx.now());
-      const result = await work(db, request);
-      await keepResult(db, request.requestKey, result);
-      return result;
-    });
-  } catch (error) {
-    const kept = errnoOf(error) === SQL_ERROR.duplicate ? await findResult(ctx.pool, request.requestKey) : null;
-    if (kept?.useCase === name) return kept.result as T;
-    throw error;
-  }
-}
 
 /**
  * The moment that a request names, or now.

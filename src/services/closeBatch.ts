@@ -1,6 +1,7 @@
 import "server-only";
+import { AMOUNT, MINUTES, MOMENT, NOTE, REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { act, type Asked } from "./act";
 import { standsIn } from "@/core/recipe/level";
-import type { ActionRequest } from "@/contracts/actions/requests";
 import type { Recipe } from "@/core/book/recipe";
 import type { Verdict } from "@/core/judge/judged";
 import { isUsable } from "@/core/judge/verdictState";
@@ -23,7 +24,7 @@ import type { Context } from "./context";
 import { lotCostMinor } from "./feedBatch";
 import { Refusal, refuseAt } from "./refusal";
 import { bookIn } from "./shed/shedBook";
-import { momentOf, write } from "./write";
+import { momentOf } from "./checks";
 
 type Judgement = Pick<Verdict, "state" | "spoilt">;
 
@@ -39,7 +40,7 @@ async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Judgem
   return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict;
 }
 
-function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe: Recipe, units: Farm["units"]): void {
+function requireYield(request: Asked<typeof CLOSE_BATCH>, batch: Batch, recipe: Recipe, units: Farm["units"]): void {
   const kg = request.yieldKg ?? null;
   if (request.kind === "discarded") {
     if (request.yieldL !== 0 || kg !== null)
@@ -58,7 +59,7 @@ function requireYield(request: ActionRequest<"closeBatch">, batch: Batch, recipe
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
-function requireFit(request: ActionRequest<"closeBatch">, verdict: Judgement): void {
+function requireFit(request: Asked<typeof CLOSE_BATCH>, verdict: Judgement): void {
   const { state, spoilt } = verdict;
   if (request.kind === "discarded" || isUsable(state)) return;
   if (spoilt === "hold")
@@ -82,12 +83,34 @@ function requireFit(request: ActionRequest<"closeBatch">, verdict: Judgement): v
   }
 }
 
+const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue", "labourMin"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  kind: { enum: ["strained", "discarded"] },
+  at: MOMENT,
+  yieldL: AMOUNT,
+  /** Where what was made is weighed. */
+  yieldKg: { type: ["number", "null"], minimum: 0.001, maximum: 20000 },
+  /** It serves other recipes: into the shed, as a lot. */
+  intoShed: { type: "boolean" },
+  residue: { type: "string", minLength: 1, maxLength: 80 },
+  residueKg: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+  labourMin: MINUTES,
+  atOnce: { type: "boolean" },
+  label: { type: "string", maxLength: 60 },
+  place: { type: "string", maxLength: 80 },
+  container: { enum: ["breathable", "sealed", "vented"] },
+  overrideReason: REASON,
+  note: NOTE,
+});
+
 /**
  * Ends a batch: strained into a store with its shelf clock started, or thrown out. The vessel then waits to be cleaned.
  * @throws {Refusal} for a batch that has ended, a yield over the fill, a failed batch, a verdict that is overridden without a reason
  */
-export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: number | null }> =>
-  write(ctx, "closeBatch", input, async (db, request) => {
+export const closeBatch = act(
+  { name: "closeBatch", schema: CLOSE_BATCH, may: "everybody" },
+  async (db, request, ctx): Promise<{ storeId: number | null }> => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
     if (batch.close)
@@ -118,7 +141,8 @@ export const closeBatch = (ctx: Context, input: unknown): Promise<{ storeId: num
       return { storeId: null };
     }
     return { storeId: await openStore(db, ctx, request, batch, recipe, at) };
-  });
+  },
+);
 
 /** What was made serves other recipes: a home-made lot, at what the batch cost, that knows the batch it came from. */
 async function stockIt(
@@ -126,7 +150,7 @@ async function stockIt(
   ctx: Context,
   batchId: number,
   recipe: Recipe,
-  request: ActionRequest<"closeBatch">,
+  request: Asked<typeof CLOSE_BATCH>,
   at: Date,
 ): Promise<void> {
   if (!recipe.makes) throw refuseAt("unfit", "/intoShed", `${recipe.name} is no ingredient of any recipe in the book.`);
@@ -156,7 +180,7 @@ const usualContainer = (lid: Recipe["lid"]): StoreContainer => (lid === "airlock
 async function openStore(
   db: Queryable,
   ctx: Context,
-  request: ActionRequest<"closeBatch">,
+  request: Asked<typeof CLOSE_BATCH>,
   batch: Batch,
   recipe: Recipe,
   at: Date,
@@ -189,13 +213,21 @@ async function openStore(
   return storeId;
 }
 
+const CLEAN_VESSEL = object(["requestKey", "vesselId"], {
+  requestKey: REQUEST_KEY,
+  vesselId: ROW_ID,
+  at: MOMENT,
+});
+
 /** Marks a vessel as washed since its last batch, so that it is free. @throws {Refusal} */
-export const cleanVessel = (ctx: Context, input: unknown): Promise<{ vesselId: number }> =>
-  write(ctx, "cleanVessel", input, async (db, request) => {
+export const cleanVessel = act(
+  { name: "cleanVessel", schema: CLEAN_VESSEL, may: "everybody" },
+  async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = await lockVessel(db, request.vesselId);
     if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
     if (vessel.batchId === null || vessel.cleaned) return { vesselId: vessel.id };
     if (vessel.closedAs === null) throw new Refusal("vessel-busy", `${vessel.name} still holds a batch.`);
     await insertCleaning(db, vessel.batchId, momentOf(ctx, request.at), ctx.actor.id);
     return { vesselId: vessel.id };
-  });
+  },
+);

@@ -7,4 +7,6 @@ export interface Context {
   readonly pool: Database;
   readonly now: () => Date;
   readonly actor: Actor;
+  /** Told of long work how far it is. */
+  readonly onProgress?: (done: number, total: number) => void;
 }

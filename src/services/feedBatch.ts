@@ -1,4 +1,6 @@
 import "server-only";
+import { ID, LITRES, MOMENT, POSITIVE_AMOUNT, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { act } from "./act";
 import { standsIn } from "@/core/recipe/level";
 import { findIngredient } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
@@ -21,7 +23,7 @@ import { keepForecast } from "./ferment/keepForecast";
 import { atField, Refusal, refuseAt } from "./refusal";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { requireRoomFor } from "./room";
-import { momentOf, write } from "./write";
+import { momentOf } from "./checks";
 
 async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
   const batch = await lockBatch(db, batchId);
@@ -52,12 +54,23 @@ async function feedShare(db: Queryable, batch: Batch, ingredientId: string, amou
   return used > 0 ? Math.min(99, amount / used) : null;
 }
 
+const ADD_TO_BATCH = object(["requestKey", "batchId", "ingredientId", "amount"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  ingredientId: ID,
+  amount: POSITIVE_AMOUNT,
+  at: MOMENT,
+  /** Why a lot that is held goes in all the same. */
+  overrideReason: { type: ["string", "null"], maxLength: 300 },
+});
+
 /**
  * Puts something into a running batch: what its recipe has for a later day, a feed, a top-up. It is drawn from the shed and logged.
  * @throws {Refusal} for a batch that has ended, too little in the shed, or a batch that would be made from itself
  */
-export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: number }> =>
-  write(ctx, "addToBatch", input, async (db, request) => {
+export const addToBatch = act(
+  { name: "addToBatch", schema: ADD_TO_BATCH, may: "everybody" },
+  async (db, request, ctx): Promise<{ entryId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const at = momentOf(ctx, request.at, batch.startedAt);
@@ -95,7 +108,8 @@ export const addToBatch = (ctx: Context, input: unknown): Promise<{ entryId: num
     });
     await keepForecast(db, batch.id, entryId, ctx.now());
     return { entryId };
-  });
+  },
+);
 
 /** All that went into a batch, at its filling and since. */
 async function everIn(db: Queryable, batchId: number): Promise<string[]> {
@@ -139,9 +153,17 @@ async function takeIn(
   );
 }
 
+const TAKE_FROM_BATCH = object(["requestKey", "batchId", "litres"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  litres: LITRES,
+  at: MOMENT,
+});
+
 /** Draws some of a running batch off into the shed, to start another with. @throws {Refusal} */
-export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "takeFromBatch", input, async (db, request) => {
+export const takeFromBatch = act(
+  { name: "takeFromBatch", schema: TAKE_FROM_BATCH, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const standsL = standsIn(batch);
@@ -163,11 +185,20 @@ export const takeFromBatch = (ctx: Context, input: unknown): Promise<{ lotId: nu
       addedAt: ctx.now(),
     });
     return { lotId };
-  });
+  },
+);
+
+const MOVE_TO_SHED = object(["requestKey", "storeId", "litres"], {
+  requestKey: REQUEST_KEY,
+  storeId: ROW_ID,
+  litres: LITRES,
+  at: MOMENT,
+});
 
 /** Moves part of a store to the shed, to serve as an ingredient. @throws {Refusal} */
-export const moveToShed = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "moveToShed", input, async (db, request) => {
+export const moveToShed = act(
+  { name: "moveToShed", schema: MOVE_TO_SHED, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
     const at = momentOf(ctx, request.at, store.shelfFrom);
@@ -186,4 +217,5 @@ export const moveToShed = (ctx: Context, input: unknown): Promise<{ lotId: numbe
       note: "",
     });
     return { lotId };
-  });
+  },
+);

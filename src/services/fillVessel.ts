@@ -1,5 +1,7 @@
 import { isWater } from "@/core/book/ingredients";
 import "server-only";
+import { FILL_VESSEL } from "@/contracts/fill";
+import { act } from "./act";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertBatchLine } from "@/data/batchLines";
@@ -14,13 +16,14 @@ import { endPlan } from "./shed/plans";
 import type { Context } from "./context";
 import { keepForecast } from "./ferment/keepForecast";
 import { pickedPlant } from "./pickedPlant";
-import { prepareFill, requireVesselFor, type FillRequest, type UsedLine } from "./prepareFill";
+import type { FillRequest } from "@/contracts/fill";
+import { prepareFill, requireVesselFor, type UsedLine } from "./prepareFill";
 import { pickRecipe } from "./recipes";
 import { refuseAt } from "./refusal";
 import { stateLotsOf } from "./shed/lotStates";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { bookWater } from "./waters";
-import { momentOf, write } from "./write";
+import { momentOf } from "./checks";
 
 /** A fill may have been made some days before it is written down, not longer. */
 const EARLIEST_FILL_MS = 60 * 86_400_000;
@@ -194,7 +197,8 @@ export async function fillWith(
  * Starts a batch: the vessel is taken, the recipe frozen, the shed drawn on by what was really used.
  * @throws {Refusal} for a vessel that is taken or dirty, a fill over the brim, more than the shed holds, a start in the future
  */
-export const fillVessel = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
-  write(ctx, "fillVessel", input, (db, { requestKey: _key, ...request }) =>
+export const fillVessel = act(
+  { name: "fillVessel", schema: FILL_VESSEL, may: "everybody" },
+  (db, { requestKey: _key, ...request }, ctx): Promise<{ batchId: number }> =>
     fillWith(db, ctx, request, { mixingId: null }),
-  );
+);

@@ -1,15 +1,28 @@
 import "server-only";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import { MOMENT, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import {
+  ACTS,
+  FILMS,
+  LIQUIDS,
+  PH_INSTRUMENTS,
+  PH_SPOTS,
+  SMELLS,
+  SOLIDS,
+  SURFACES,
+  TEXTURES,
+  UNDER_LENS,
+  WARMTHS,
+} from "@/core/book/words";
+import { act, type Asked } from "./act";
 import { lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { findEntry, insertEntry, type NewEntry } from "@/data/entries";
-import type { Context } from "./context";
 import { keepForecast } from "./ferment/keepForecast";
 import { Refusal, refuseAt } from "./refusal";
 import { requireRoomFor } from "./room";
-import { momentOf, write } from "./write";
+import { momentOf } from "./checks";
 
-type LoggedThing = ActionRequest<"logEntry">["entry"];
+type LoggedThing = Asked<typeof LOG_ENTRY>["entry"];
 type EntryValues = Pick<NewEntry, "kind" | "numberValue" | "word" | "instrument" | "spot" | "settled" | "note">;
 
 function valuesOf(entry: LoggedThing): EntryValues {
@@ -53,12 +66,60 @@ async function requireCorrectable(db: Queryable, id: number, batch: Batch): Prom
     );
 }
 
+const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(
+  kind: K,
+  required: R,
+  properties: P,
+) => object(["kind", ...required], { kind: { const: kind }, ...properties });
+
+const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  at: MOMENT,
+  correctsId: { anyOf: [ROW_ID, { type: "null" }] },
+  entry: {
+    type: "object",
+    required: ["kind"],
+    discriminator: { propertyName: "kind" },
+    oneOf: [
+      entry("ph", ["value", "instrument", "spot"], {
+        value: { type: "number", minimum: 0, maximum: 14 },
+        instrument: { enum: PH_INSTRUMENTS },
+        spot: { enum: PH_SPOTS },
+        settled: { type: "boolean" },
+      }),
+      entry("temperature", ["celsius"], { celsius: { type: "number", minimum: -10, maximum: 80 } }),
+      entry("smell", ["word"], { word: { enum: SMELLS } }),
+      entry("surface", ["word"], { word: { enum: SURFACES } }),
+      entry("film", ["word"], { word: { enum: FILMS } }),
+      entry("solids", ["word"], { word: { enum: SOLIDS } }),
+      entry("liquid", ["word"], { word: { enum: LIQUIDS } }),
+      entry("texture", ["word"], { word: { enum: TEXTURES } }),
+      entry("warmth", ["word"], { word: { enum: WARMTHS } }),
+      entry("lens", ["word"], { word: { enum: UNDER_LENS } }),
+      entry("bubbles", ["value"], { value: { type: "number", minimum: 0, maximum: 200 } }),
+      entry("sunk", ["value"], { value: { type: "number", minimum: 0, maximum: 100 } }),
+      entry("parted", ["value"], { value: { type: "number", minimum: 0, maximum: 100 } }),
+      entry("core", ["value"], { value: { type: "number", minimum: -10, maximum: 90 } }),
+      entry("act", ["act"], {
+        act: { enum: ACTS },
+        litres: { type: ["number", "null"], minimum: 0.001, maximum: 20000 },
+        /** Of the place it went to, or of the thermostat. */
+        celsius: { type: ["number", "null"], minimum: -10, maximum: 60 },
+      }),
+      entry("note", ["note"], { note: { type: "string", minLength: 1, maxLength: 500 } }),
+      entry("withdrawn", [], {}),
+    ],
+  },
+});
+
 /**
  * Adds a line to a batch's log; with `correctsId` it takes the place of an earlier one, which stays readable.
  * @throws {Refusal} for a batch that has ended, a moment before its start or ahead, an entry corrected already
  */
-export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: number }> =>
-  write(ctx, "logEntry", input, async (db, request) => {
+export const logEntry = act(
+  { name: "logEntry", schema: LOG_ENTRY, may: "everybody" },
+  async (db, request, ctx): Promise<{ entryId: number }> => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
     const correctsId = request.correctsId ?? null;
@@ -81,4 +142,5 @@ export const logEntry = (ctx: Context, input: unknown): Promise<{ entryId: numbe
     });
     await keepForecast(db, batch.id, entryId, ctx.now());
     return { entryId };
-  });
+  },
+);

@@ -1,5 +1,5 @@
 import "server-only";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import type { FillRequest } from "@/contracts/fill";
 import { METHODS } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
@@ -19,7 +19,6 @@ import { sayVolume } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { atField, Refusal, refuseAt } from "./refusal";
 
-export type FillRequest = Omit<ActionRequest<"fillVessel">, "requestKey">;
 type FillLine = FillRequest["lines"][number];
 
 function requireFree(vessel: VesselState | null): VesselState {

@@ -1,13 +1,14 @@
 import "server-only";
+import { ID, REQUEST_KEY, VERSION_NO, object } from "@/contracts/parts";
+import { RECIPE_DOCUMENT } from "@/contracts/recipe/schema";
+import { act } from "./act";
 import { findMethod, findSchool } from "@/core/book";
 import { recipeOf, type Recipe } from "@/core/book/recipe";
 import { documentOf, recipeFrom, type RecipeDocument } from "@/core/recipe/document";
 import { reviewRecipe } from "@/core/recipe/review";
 import type { Queryable } from "@/data/db";
 import { findRecipeVersion, insertRecipeChoice, insertRecipeVersion, lockLastVersionNo } from "@/data/recipes";
-import type { Context } from "./context";
 import { atField, Refusal, refuseAt } from "./refusal";
-import { write } from "./write";
 
 export interface PickedRecipe {
   readonly recipe: Recipe;
@@ -34,13 +35,23 @@ export async function pickRecipe(
   return { recipe: recipeFrom(version.document), document: version.document, versionNo: version.versionNo };
 }
 
+const SAVE_RECIPE = object(["requestKey", "document", "basedOn"], {
+  requestKey: REQUEST_KEY,
+  document: RECIPE_DOCUMENT,
+  /** The newest version that was known when typing began; 0 for none. */
+  basedOn: { type: "integer", minimum: 0 },
+  /** Figures far from what growers use are meant. */
+  confirmed: { type: "boolean" },
+});
+
 /**
  * Keeps a new version of the farm's own recipe. Figures far from what growers use are held as unconfirmed until someone says
  * that they are meant; what can't stand is refused.
  * @throws {Refusal} at the fields of the document; `version-moved` where someone else has kept one meanwhile
  */
-export const saveRecipe = (ctx: Context, input: unknown): Promise<{ versionNo: number; unconfirmed: number }> =>
-  write(ctx, "saveRecipe", input, async (db, request) => {
+export const saveRecipe = act(
+  { name: "saveRecipe", schema: SAVE_RECIPE, may: "everybody" },
+  async (db, request, ctx): Promise<{ versionNo: number; unconfirmed: number }> => {
     const document = request.document as RecipeDocument;
     const flags = atField("/document/school", () => reviewRecipe(document));
     const refused = flags.filter(({ weight }) => weight === "refused");
@@ -68,11 +79,20 @@ export const saveRecipe = (ctx: Context, input: unknown): Promise<{ versionNo: n
       addedAt: ctx.now(),
     });
     return { versionNo: last + 1, unconfirmed: held.length };
-  });
+  },
+);
+
+const CHOOSE_RECIPE = object(["requestKey", "methodId", "schoolId"], {
+  requestKey: REQUEST_KEY,
+  methodId: ID,
+  schoolId: ID,
+  versionNo: VERSION_NO,
+});
 
 /** Says which school, or own version, the farm makes a method by. @throws {Refusal} */
-export const chooseRecipe = (ctx: Context, input: unknown): Promise<{ methodId: string }> =>
-  write(ctx, "chooseRecipe", input, async (db, request) => {
+export const chooseRecipe = act(
+  { name: "chooseRecipe", schema: CHOOSE_RECIPE, may: "everybody" },
+  async (db, request, ctx): Promise<{ methodId: string }> => {
     const { recipe, versionNo } = await pickRecipe(db, request);
     await insertRecipeChoice(db, {
       methodId: recipe.id,
@@ -82,4 +102,5 @@ export const chooseRecipe = (ctx: Context, input: unknown): Promise<{ methodId: 
       addedAt: ctx.now(),
     });
     return { methodId: recipe.id };
-  });
+  },
+);

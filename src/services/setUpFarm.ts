@@ -1,8 +1,9 @@
 import "server-only";
-import type { Database } from "@/data/db";
-import { checkRequest, type ActionRequest } from "@/contracts/actions/requests";
+import { NAME, object, REQUEST_KEY } from "@/contracts/parts";
 import { errnoOf, inTransaction, SQL_ERROR } from "@/data/db";
 import { insertActor, insertFarm } from "@/data/farm";
+import { bareAct } from "./act";
+import type { Context } from "./context";
 import { Refusal, refuseAt } from "./refusal";
 
 const isTimeZone = (name: string) => {
@@ -14,28 +15,60 @@ const isTimeZone = (name: string) => {
   }
 };
 
+const SET_UP_FARM = object(
+  [
+    "requestKey",
+    "name",
+    "people",
+    "timeZone",
+    "latitudeDeg",
+    "longitudeDeg",
+    "units",
+    "currency",
+    "labourPerH",
+    "powerPerKWh",
+    "climateMeanC",
+    "climateSwingC",
+  ],
+  {
+    requestKey: REQUEST_KEY,
+    name: NAME,
+    people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
+    timeZone: { type: "string", minLength: 1, maxLength: 60 },
+    latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
+    longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
+    units: { enum: ["metric", "us"] },
+    currency: { type: "string", minLength: 1, maxLength: 16 },
+    labourPerH: { type: "number", minimum: 0, maximum: 10000 },
+    powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
+    climateMeanC: { type: "number", minimum: -10, maximum: 35 },
+    climateSwingC: { type: "number", minimum: 0, maximum: 25 },
+  },
+);
+
 /**
  * Makes the farm and its people, once. The only write without an actor: nobody is there yet.
  * @throws {Refusal} for fields that do not fit, and for a farm that is there already
  */
-export async function setUpFarm(pool: Database, input: unknown): Promise<void> {
-  const fields = checkRequest("setUpFarm", input);
-  if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
-  const request = input as ActionRequest<"setUpFarm">;
-  if (!isTimeZone(request.timeZone))
-    throw refuseAt("bad-request", "/timeZone", `"${request.timeZone}" is not a time zone.`);
-  try {
-    await inTransaction(pool, async (db) => {
-      await insertFarm(db, {
-        ...request,
-        labourMinorPerH: request.labourPerH * 100,
-        powerMinorPerKWh: request.powerPerKWh * 100,
+export const setUpFarm = bareAct(
+  { name: "setUpFarm", schema: SET_UP_FARM, may: "founder" },
+  async ({ pool }: Pick<Context, "pool">, request): Promise<null> => {
+    if (!isTimeZone(request.timeZone))
+      throw refuseAt("bad-request", "/timeZone", `"${request.timeZone}" is not a time zone.`);
+    try {
+      await inTransaction(pool, async (db) => {
+        await insertFarm(db, {
+          ...request,
+          labourMinorPerH: request.labourPerH * 100,
+          powerMinorPerKWh: request.powerPerKWh * 100,
+        });
+        for (const name of new Set(request.people.map((person) => person.trim()))) await insertActor(db, name);
       });
-      for (const name of new Set(request.people.map((person) => person.trim()))) await insertActor(db, name);
-    });
-  } catch (error) {
-    if (errnoOf(error) === SQL_ERROR.duplicate)
-      throw new Refusal("name-taken", "This farm is set up already. Reload the page.");
-    throw error;
-  }
-}
+      return null;
+    } catch (error) {
+      if (errnoOf(error) === SQL_ERROR.duplicate)
+        throw new Refusal("name-taken", "This farm is set up already. Reload the page.");
+      throw error;
+    }
+  },
+);

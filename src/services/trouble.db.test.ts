@@ -79,12 +79,12 @@ describe("trouble", () => {
       climateMeanC: 10,
       climateSwingC: 5,
     };
-    expect((await refusalOf(setUpFarm(scratch.pool, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty([
+    expect((await refusalOf(setUpFarm(scratch, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty([
       "/timeZone",
     ]);
-    expect((await refusalOf(setUpFarm(scratch.pool, { ...request, people: [] }))).fields).toHaveProperty(["/people"]);
-    await setUpFarm(scratch.pool, request);
-    expect((await refusalOf(setUpFarm(scratch.pool, request))).message).toContain("set up already");
+    expect((await refusalOf(setUpFarm(scratch, { ...request, people: [] }))).fields).toHaveProperty(["/people"]);
+    await setUpFarm(scratch, request);
+    expect((await refusalOf(setUpFarm(scratch, request))).message).toContain("set up already");
     await scratch.drop();
   });
 });

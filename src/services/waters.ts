@@ -1,4 +1,7 @@
 import "server-only";
+import { LITRES, MOMENT, REQUEST_KEY, ROW_ID, object, NAME } from "@/contracts/parts";
+import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
+import { act } from "./act";
 import { treatWater, UNREAD_WATER_C, type WaterAnswer } from "@/core/water/chlorine";
 import type { Queryable } from "@/data/db";
 import { unitsOf } from "@/data/farm";
@@ -17,21 +20,28 @@ import { sayVolume } from "@/formats/amounts";
 import { sayWaterReason } from "@/formats/waterText";
 import { sayDuration } from "@/formats/times";
 import { fits } from "@/core/quantity/fits";
-import type { Context } from "./context";
 import { atField, refuseAt } from "./refusal";
-import { momentOf, withFreeName, write } from "./write";
+import { momentOf, withFreeName } from "./checks";
 
 const HOUR_MS = 3_600_000;
 
+const ADD_WATER_SOURCE = object(["requestKey", "name", "kind"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 60 },
+  kind: { enum: WATER_SOURCES },
+});
+
 /** A source of water. @throws {Refusal} */
-export const addWaterSource = (ctx: Context, input: unknown): Promise<{ sourceId: number }> =>
-  write(ctx, "addWaterSource", input, async (db, request) => {
+export const addWaterSource = act(
+  { name: "addWaterSource", schema: ADD_WATER_SOURCE, may: "everybody" },
+  async (db, request, ctx): Promise<{ sourceId: number }> => {
     const name = request.name.trim();
     const entered = { actorId: ctx.actor.id, addedAt: ctx.now() };
     return {
       sourceId: await withFreeName(name, () => insertWaterSource(db, { name, kind: request.kind, ...entered })),
     };
-  });
+  },
+);
 
 async function requireWater(db: Queryable, id: number, path: string): Promise<FarmWater> {
   const water = await findWater(db, id);
@@ -40,9 +50,17 @@ async function requireWater(db: Queryable, id: number, path: string): Promise<Fa
 }
 
 /** What a strip says of a source. @throws {Refusal} */
+const READ_WATER_LEVEL = object(["requestKey", "sourceId", "volumeL"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  volumeL: { type: "number", minimum: 0, maximum: 1000000 },
+  at: MOMENT,
+});
+
 /** How much stands in a butt or tank as somebody looks. @throws {Refusal} */
-export const readWaterLevel = (ctx: Context, input: unknown): Promise<{ levelId: number }> =>
-  write(ctx, "readWaterLevel", input, async (db, request) => {
+export const readWaterLevel = act(
+  { name: "readWaterLevel", schema: READ_WATER_LEVEL, may: "everybody" },
+  async (db, request, ctx): Promise<{ levelId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     return {
       levelId: await insertWaterLevel(db, {
@@ -53,10 +71,22 @@ export const readWaterLevel = (ctx: Context, input: unknown): Promise<{ levelId:
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);
 
-export const readWater = (ctx: Context, input: unknown): Promise<{ readingId: number }> =>
-  write(ctx, "readWater", input, async (db, request) => {
+const CHLORINE = { anyOf: [{ type: "number", minimum: 0, maximum: 20 }, { type: "null" }] } as const;
+
+const READ_WATER = object(["requestKey", "sourceId"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  freeMgPerL: CHLORINE,
+  totalMgPerL: CHLORINE,
+  at: MOMENT,
+});
+
+export const readWater = act(
+  { name: "readWater", schema: READ_WATER, may: "everybody" },
+  async (db, request, ctx): Promise<{ readingId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const [freeMgPerL, totalMgPerL] = [request.freeMgPerL ?? null, request.totalMgPerL ?? null];
     if (freeMgPerL === null && totalMgPerL === null)
@@ -82,7 +112,8 @@ export const readWater = (ctx: Context, input: unknown): Promise<{ readingId: nu
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);
 
 const answerFor = (
   water: FarmWater,
@@ -103,9 +134,23 @@ const answerFor = (
     covered: request.covered ?? false,
   });
 
+const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "treatment"], {
+  requestKey: REQUEST_KEY,
+  sourceId: ROW_ID,
+  purpose: { enum: ["brew", "dilution"] },
+  volumeL: LITRES,
+  treatment: { enum: WATER_TREATMENTS },
+  /** As read; nothing where nobody read it. */
+  celsius: { type: ["number", "null"], minimum: 0, maximum: 60 },
+  covered: { type: "boolean" },
+  place: { type: "string", maxLength: 80 },
+  at: MOMENT,
+});
+
 /** Sets water to stand, to bubble, or doses it: its clock starts. @throws {Refusal} for a treatment that does not clear it */
-export const startWater = (ctx: Context, input: unknown): Promise<{ startId: number }> =>
-  write(ctx, "startWater", input, async (db, request) => {
+export const startWater = act(
+  { name: "startWater", schema: START_WATER, may: "everybody" },
+  async (db, request, ctx): Promise<{ startId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const answer = atField("/volumeL", () => answerFor(water, request));
     if (!answer.safe) throw refuseAt("unfit", "/treatment", answer.reasons.map(sayWaterReason).join(" "));
@@ -126,7 +171,8 @@ export const startWater = (ctx: Context, input: unknown): Promise<{ startId: num
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);
 
 interface WaterAsked {
   readonly sourceId: number;

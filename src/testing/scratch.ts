@@ -109,7 +109,7 @@ export class TestFarm {
 
   static async make(): Promise<TestFarm> {
     const scratch = await scratchDatabase();
-    await setUpFarm(scratch.pool, {
+    await setUpFarm(scratch, {
       requestKey: key(),
       name: "Test field",
       people: ["Ana", "Ben"],

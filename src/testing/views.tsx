@@ -1,6 +1,6 @@
 import { render, type RenderResult } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { ACTION_SCHEMAS } from "@/contracts/actions/schemas";
+import validators from "@/contracts/generated/acts.cjs";
 import { findRecipe } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
 import { expectedYield } from "@/core/recipe/expectedYield";
@@ -14,7 +14,8 @@ import type { FieldStore, FieldView, PlotView } from "@/services/readField";
 import type { ShelfItem } from "@/services/shed/readShed";
 import type { StoreView } from "@/services/shed/storeStates";
 import type { YardVessel, YardView } from "@/services/readYard";
-import { ActionsProvider, type FarmActions } from "@/ui/actions";
+import type { ActsOf, Place } from "@/services/acts";
+import { DoorProvider, type Door } from "@/ui/acts/act";
 
 /** Midday of a known day. */
 export const NOW_MS = Date.parse("2031-03-20T12:00:00Z");
@@ -22,12 +23,12 @@ const HOUR = 3_600_000;
 export const at = (hours: number): number => NOW_MS + hours * HOUR;
 export const FARM = { name: "Test field", timeZone: "UTC", units: "metric", currency: "crowns" } as const;
 
-type Calls = { readonly [N in keyof FarmActions]: jest.Mock };
+export type ActName = { [P in Place]: keyof ActsOf<P> }[Place];
+type Calls = { readonly [N in ActName]: jest.Mock };
 
-/** Actions that answer at once and remember what they were asked. */
-export function fakeActions(answers: Partial<Record<keyof FarmActions, unknown>> = {}): Calls {
-  const names = Object.keys(ACTION_SCHEMAS) as (keyof FarmActions)[];
-  const made = names.map((name) => [
+/** Acts that are answered at once and remember what they were asked. */
+export function fakeActions(answers: Partial<Record<ActName, unknown>> = {}): Calls {
+  const made = (Object.keys(validators) as ActName[]).map((name) => [
     name,
     jest.fn(
       async () =>
@@ -40,6 +41,13 @@ export function fakeActions(answers: Partial<Record<keyof FarmActions, unknown>>
   return Object.fromEntries(made) as Calls;
 }
 
+/** A door that leads to such acts. */
+export const doorTo = (acts: Calls): Door => ({
+  send: async (name, request) => acts[name as ActName](request),
+  onChanged: () => undefined,
+  choosePerson: async () => undefined,
+});
+
 export const refused = (message: string, fields: Record<string, string> = {}) => ({
   ok: false,
   error: { code: "refused", message, fields },
@@ -47,7 +55,7 @@ export const refused = (message: string, fields: Record<string, string> = {}) =>
 
 export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
   render(screen, {
-    wrapper: ({ children }) => <ActionsProvider actions={actions}>{children}</ActionsProvider>,
+    wrapper: ({ children }) => <DoorProvider door={doorTo(actions)}>{children}</DoorProvider>,
   });
 
 const none = { p10: null, p50: null, p90: null };

@@ -204,7 +204,6 @@ describe("the frame", () => {
         measures={[]}
         person={{ id: 1, name: "Ana" }}
         people={[{ id: 1, name: "Ana" }]}
-        onPerson={async () => undefined}
       />,
     );
   it("marks the place one is in, and goes to another by its key", () => {

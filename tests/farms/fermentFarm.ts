@@ -60,20 +60,23 @@ const log = (batchId: number, hoursAgo: number, entry: object) =>
 
 async function main(): Promise<void> {
   await migrate(process.env.DATABASE_URL ?? "");
-  await setUpFarm(pool(), {
-    requestKey: randomUUID(),
-    name: "Cool hollow",
-    people: ["Ana", "Ben"],
-    timeZone: "Etc/GMT-10",
-    latitudeDeg: -37.5,
-    longitudeDeg: 150,
-    units: "metric",
-    currency: "crowns",
-    labourPerH: 12,
-    powerPerKWh: 0.3,
-    climateMeanC: 12,
-    climateSwingC: 0,
-  });
+  await setUpFarm(
+    { pool: pool() },
+    {
+      requestKey: randomUUID(),
+      name: "Cool hollow",
+      people: ["Ana", "Ben"],
+      timeZone: "Etc/GMT-10",
+      latitudeDeg: -37.5,
+      longitudeDeg: 150,
+      units: "metric",
+      currency: "crowns",
+      labourPerH: 12,
+      powerPerKWh: 0.3,
+      climateMeanC: 12,
+      climateSwingC: 0,
+    },
+  );
   [actor = actor] = await listActors(pool());
   sourceId = (await addWaterSource(context(9000), { requestKey: randomUUID(), name: "Butt", kind: "rain" })).sourceId;
   const vessel = async (name: string, volumeL: number, airW = 0) =>

@@ -17,20 +17,23 @@ async function main(): Promise<void> {
   const units = process.argv[2] === "us" ? "us" : "metric";
   const timeZone = units === "us" ? "Etc/GMT+7" : "Etc/GMT-5";
   await migrate(process.env.DATABASE_URL ?? "");
-  await setUpFarm(pool(), {
-    requestKey: randomUUID(),
-    name: "Workshop",
-    people: ["Ana"],
-    timeZone,
-    latitudeDeg: 40,
-    longitudeDeg: units === "us" ? -105 : 75,
-    units,
-    currency: "crowns",
-    labourPerH: 12,
-    powerPerKWh: 0.3,
-    climateMeanC: 22,
-    climateSwingC: 0,
-  });
+  await setUpFarm(
+    { pool: pool() },
+    {
+      requestKey: randomUUID(),
+      name: "Workshop",
+      people: ["Ana"],
+      timeZone,
+      latitudeDeg: 40,
+      longitudeDeg: units === "us" ? -105 : 75,
+      units,
+      currency: "crowns",
+      labourPerH: 12,
+      powerPerKWh: 0.3,
+      climateMeanC: 22,
+      climateSwingC: 0,
+    },
+  );
   const [actor] = await listActors(pool());
   const ctx: Context = { pool: pool(), now, actor: actor! };
   await addWaterSource(ctx, { requestKey: randomUUID(), name: "Butt", kind: "rain" });

@@ -3,7 +3,7 @@ import { listForecastsOfBatch } from "@/data/forecasts";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { readBatch } from "../readBatch";
 import { readYard } from "../readYard";
-import { addDevice, placeDevice, retire } from "./devices";
+import { addDevice, placeDevice, retireDevice } from "./devices";
 import { importLogger } from "./importLogger";
 import { readDevices } from "./readDevices";
 import { takeReadings } from "./takeReadings";
@@ -62,7 +62,7 @@ describe("a probe that posts", () => {
     expect(
       (await refusalOf(post(tokenOf("p"), [{ at: "yesterday", quantity: "liquid", value: 20 }]))).fields,
     ).toHaveProperty("/readings/0/at");
-    await retire(farm.context(), { requestKey: key(), deviceId });
+    await retireDevice(farm.context(), { requestKey: key(), deviceId });
     expect((await refusalOf(post(tokenOf("p"), []))).code).toBe("not-found");
   });
   it("carries the batch's forecast: the liquid as read, its pH as a reading", async () => {

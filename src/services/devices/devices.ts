@@ -1,10 +1,11 @@
 import "server-only";
-import { insertDevice, insertPlacing, lockDevice, retireDevice } from "@/data/devices";
+import { MOMENT, NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
+import { act } from "../act";
+import { insertDevice, insertPlacing, lockDevice, retireDevice as endDevice } from "@/data/devices";
 import { lockVessel } from "@/data/vessels";
 import type { Queryable } from "@/data/db";
-import type { Context } from "../context";
 import { refuseAt } from "../refusal";
-import { momentOf, withFreeName, write } from "../write";
+import { momentOf, withFreeName } from "../checks";
 import { hashOf } from "./takeReadings";
 
 /** A device may have hung in a place some days before that is written down. */
@@ -15,12 +16,25 @@ async function requireVessel(db: Queryable, vesselId: number | null): Promise<vo
     throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
 }
 
+const PLACE = orNull(ROW_ID);
+
+const ADD_DEVICE = object(["requestKey", "name", "kind", "vesselId", "token"], {
+  requestKey: REQUEST_KEY,
+  name: NAME,
+  kind: { enum: ["station", "probe"] },
+  /** null: it hangs in the air. */
+  vesselId: PLACE,
+  /** Made where it is shown; only its hash is kept. */
+  token: { type: "string", pattern: "^[A-Za-z0-9_-]{32,128}$" },
+});
+
 /**
  * Takes a device into use. Its token was made where it is shown, once; only its hash is kept.
  * @throws {Refusal} for a name that is taken, a probe without a vessel
  */
-export const addDevice = (ctx: Context, input: unknown): Promise<{ deviceId: number }> =>
-  write(ctx, "addDevice", input, async (db, request) => {
+export const addDevice = act(
+  { name: "addDevice", schema: ADD_DEVICE, may: "everybody" },
+  async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (request.kind === "probe" && request.vesselId === null)
       throw refuseAt("bad-request", "/vesselId", "In which vessel does it hang?");
     await requireVessel(db, request.vesselId);
@@ -36,21 +50,35 @@ export const addDevice = (ctx: Context, input: unknown): Promise<{ deviceId: num
     );
     await insertPlacing(db, deviceId, request.vesselId, FROM_THE_FIRST, ctx.actor.id);
     return { deviceId };
-  });
+  },
+);
+
+const PLACE_DEVICE = object(["requestKey", "deviceId", "vesselId"], {
+  requestKey: REQUEST_KEY,
+  deviceId: ROW_ID,
+  vesselId: PLACE,
+  at: MOMENT,
+});
 
 /** Hangs a device elsewhere from a moment on; what it read before stays where it was read. @throws {Refusal} */
-export const placeDevice = (ctx: Context, input: unknown): Promise<{ deviceId: number }> =>
-  write(ctx, "placeDevice", input, async (db, request) => {
+export const placeDevice = act(
+  { name: "placeDevice", schema: PLACE_DEVICE, may: "everybody" },
+  async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (!(await lockDevice(db, request.deviceId))) throw refuseAt("not-found", "/deviceId", "There is no such device.");
     await requireVessel(db, request.vesselId);
     await insertPlacing(db, request.deviceId, request.vesselId, momentOf(ctx, request.at), ctx.actor.id);
     return { deviceId: request.deviceId };
-  });
+  },
+);
+
+const RETIRE_DEVICE = object(["requestKey", "deviceId"], { requestKey: REQUEST_KEY, deviceId: ROW_ID });
 
 /** Takes a device out of use: its token no longer opens anything, its readings stay. @throws {Refusal} */
-export const retire = (ctx: Context, input: unknown): Promise<{ deviceId: number }> =>
-  write(ctx, "retireDevice", input, async (db, request) => {
+export const retireDevice = act(
+  { name: "retireDevice", schema: RETIRE_DEVICE, may: "everybody" },
+  async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (!(await lockDevice(db, request.deviceId))) throw refuseAt("not-found", "/deviceId", "There is no such device.");
-    await retireDevice(db, request.deviceId, ctx.now());
+    await endDevice(db, request.deviceId, ctx.now());
     return { deviceId: request.deviceId };
-  });
+  },
+);

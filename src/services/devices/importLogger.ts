@@ -1,11 +1,11 @@
 import "server-only";
+import { NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
+import { act } from "../act";
 import { insertDevice, insertPlacing, insertReadings, listDevices } from "@/data/devices";
 import { lockVessel } from "@/data/vessels";
 import type { ProbeQuantity } from "@/core/probe/plausible";
-import type { Context } from "../context";
 import { keepMovedForecasts } from "../ferment/keepForecast";
 import { refuseAt } from "../refusal";
-import { write } from "../write";
 import { readLoggerFile, type LoggerColumn } from "./loggerFile";
 import { sifted } from "./takeReadings";
 
@@ -50,15 +50,26 @@ export function lookAtLogger(text: string, zone: string, column: string | null):
   };
 }
 
+const PLACE = orNull(ROW_ID);
+
+const IMPORT_LOGGER = object(["requestKey", "name", "vesselId", "text", "zone", "column", "unit"], {
+  requestKey: REQUEST_KEY,
+  name: NAME,
+  vesselId: PLACE,
+  text: { type: "string", minLength: 1, maxLength: 8_000_000 },
+  /** A time zone by name, where the file's times have none of their own. */
+  zone: { type: "string", minLength: 1, maxLength: 60 },
+  column: { type: "string", minLength: 1, maxLength: 80 },
+  unit: { enum: ["°C", "°F", "pH"] },
+});
+
 /**
  * Reads a column of a logger's file in as a device of its own. Read in again it adds what is new.
  * @throws {Refusal} for a file whose times can't be read, a column that is not there
  */
-export const importLogger = (
-  ctx: Context,
-  input: unknown,
-): Promise<{ taken: number; known: number; setAside: number }> =>
-  write(ctx, "importLogger", input, async (db, request) => {
+export const importLogger = act(
+  { name: "importLogger", schema: IMPORT_LOGGER, may: "everybody" },
+  async (db, request, ctx): Promise<{ taken: number; known: number; setAside: number }> => {
     if (request.vesselId !== null && !(await lockVessel(db, request.vesselId)))
       throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
     const file = readLoggerFile(request.text, request.zone);
@@ -99,4 +110,5 @@ export const importLogger = (
     if (fresh > 0) await keepMovedForecasts(db, ctx.now());
     const aside = readings.filter(({ setAside }) => setAside !== null).length;
     return { taken: Math.max(0, fresh - aside), known: readings.length - fresh, setAside: aside };
-  });
+  },
+);

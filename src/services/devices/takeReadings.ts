@@ -1,7 +1,7 @@
 import "server-only";
 import { createHash } from "node:crypto";
-import { checkRequest, type ActionRequest } from "@/contracts/actions/requests";
-import { whyAside, type ProbeQuantity } from "@/core/probe/plausible";
+import { MOMENT, object } from "@/contracts/parts";
+import { PROBE_QUANTITIES, whyAside, type ProbeQuantity } from "@/core/probe/plausible";
 import { inTransaction, type Database, type Queryable } from "@/data/db";
 import {
   findDeviceByToken,
@@ -9,14 +9,41 @@ import {
   insertReadings,
   lockDevice,
   putForecast,
+  type DeviceHead,
   type DeviceReading,
 } from "@/data/devices";
+import { bareAct, type Asked } from "../act";
+import type { Context } from "../context";
 import { keepMovedForecasts } from "../ferment/keepForecast";
 import { Refusal } from "../refusal";
 
 const HOUR_MS = 3_600_000;
 
-export type PostedReadings = ActionRequest<"postReadings">;
+/** What a device posts to /api/readings: figures of any past hour, and, from a station, what it expects. */
+const POST_READINGS = object(["readings"], {
+  readings: {
+    type: "array",
+    maxItems: 5000,
+    items: object(["at", "quantity", "value"], {
+      at: MOMENT,
+      quantity: { enum: PROBE_QUANTITIES },
+      value: { type: "number", minimum: -10_000, maximum: 10_000 },
+    }),
+  },
+  forecast: object(["issuedAt", "hours"], {
+    issuedAt: MOMENT,
+    hours: {
+      type: "array",
+      maxItems: 400,
+      items: object(["at", "airC"], {
+        at: MOMENT,
+        airC: { type: "number", minimum: -60, maximum: 60 },
+        rainMm: { type: "number", minimum: 0, maximum: 300 },
+        windMPerS: { type: "number", minimum: 0, maximum: 80 },
+      }),
+    },
+  }),
+});
 
 /** What became of a post: figures taken, figures that were there already, and those set aside with why. */
 export interface Posted {
@@ -55,39 +82,56 @@ export async function sifted(
   return readings;
 }
 
+export type PostedReadings = Asked<typeof POST_READINGS>;
+
+/** A device that said who it is. */
+export interface DeviceAsker extends Pick<Context, "pool" | "now"> {
+  readonly device: DeviceHead;
+}
+
+/** The device of a token, or null. */
+export const deviceOf = (pool: Database, token: string): Promise<DeviceHead | null> =>
+  findDeviceByToken(pool, hashOf(token));
+
 /**
  * Takes what a device posts. The same figure posted again is no second one; hours that come late are welcome; what can't be is kept apart.
- * @throws {Refusal} `not-found` for a token that no device has, `bad-request` with the fields at fault
+ * @throws {Refusal} `bad-request` with the fields at fault
  */
+export const postReadings = bareAct(
+  { name: "postReadings", schema: POST_READINGS, may: "device" },
+  ({ pool, now: clock, device }: DeviceAsker, posted): Promise<Posted> => {
+    const now = clock();
+    return inTransaction(pool, async (db) => {
+      await lockDevice(db, device.id);
+      const figures = posted.readings.map(({ at, quantity, value }) => ({ at: new Date(at), quantity, value }));
+      const readings = await sifted(db, device.id, figures, now);
+      const fresh = await insertReadings(db, readings, now);
+      if (posted.forecast && device.kind === "station")
+        await putForecast(
+          db,
+          device.id,
+          posted.forecast.hours.map(({ at, airC, rainMm, windMPerS }) => ({
+            at: new Date(at),
+            airC,
+            rainMm: rainMm ?? null,
+            windMPerS: windMPerS ?? null,
+          })),
+          new Date(posted.forecast.issuedAt),
+        );
+      if (fresh > 0 || posted.forecast) await keepMovedForecasts(db, now);
+      const aside = readings.filter(({ setAside }) => setAside !== null);
+      return {
+        taken: Math.max(0, fresh - aside.length),
+        known: readings.length - fresh,
+        setAside: aside.map(({ at, quantity, setAside }) => ({ at: at.toISOString(), quantity, why: setAside! })),
+      };
+    });
+  },
+);
+
+/** The same from within: a device's post by its token. @throws {Refusal} `not-found` for a token that no device has */
 export async function takeReadings(pool: Database, now: Date, token: string, input: unknown): Promise<Posted> {
-  const device = await findDeviceByToken(pool, hashOf(token));
+  const device = await deviceOf(pool, token);
   if (!device) throw new Refusal("not-found", "No device has this token.");
-  const fields = checkRequest("postReadings", input);
-  if (fields) throw new Refusal("bad-request", "This is not what a device posts.", fields);
-  const posted = input as PostedReadings;
-  return inTransaction(pool, async (db) => {
-    await lockDevice(db, device.id);
-    const figures = posted.readings.map(({ at, quantity, value }) => ({ at: new Date(at), quantity, value }));
-    const readings = await sifted(db, device.id, figures, now);
-    const fresh = await insertReadings(db, readings, now);
-    if (posted.forecast && device.kind === "station")
-      await putForecast(
-        db,
-        device.id,
-        posted.forecast.hours.map(({ at, airC, rainMm, windMPerS }) => ({
-          at: new Date(at),
-          airC,
-          rainMm: rainMm ?? null,
-          windMPerS: windMPerS ?? null,
-        })),
-        new Date(posted.forecast.issuedAt),
-      );
-    if (fresh > 0 || posted.forecast) await keepMovedForecasts(db, now);
-    const aside = readings.filter(({ setAside }) => setAside !== null);
-    return {
-      taken: Math.max(0, fresh - aside.length),
-      known: readings.length - fresh,
-      setAside: aside.map(({ at, quantity, setAside }) => ({ at: at.toISOString(), quantity, why: setAside! })),
-    };
-  });
+  return postReadings({ pool, now: () => now, device }, input);
 }

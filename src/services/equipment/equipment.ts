@@ -1,4 +1,7 @@
 import "server-only";
+import { MOMENT, NOTE, REQUEST_KEY, ROW_ID, object, orNull, NAME } from "@/contracts/parts";
+import { EQUIPMENT_KINDS } from "@/core/equipment/needs";
+import { act } from "../act";
 import { addDays } from "@/core/calendar";
 import { METHODS } from "@/core/book";
 import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
@@ -13,13 +16,23 @@ import {
 } from "@/data/equipment";
 import type { Queryable } from "@/data/db";
 import { isoDay, type FarmClock } from "@/formats/times";
-import type { Context } from "../context";
 import { refuseAt } from "../refusal";
-import { momentOf, withFreeName, write } from "../write";
+import { momentOf, withFreeName } from "../checks";
+
+const ADD_EQUIPMENT = object(["requestKey", "kind", "name"], {
+  requestKey: REQUEST_KEY,
+  kind: { enum: EQUIPMENT_KINDS },
+  name: { ...NAME, maxLength: 60 },
+  count: { type: "integer", minimum: 1, maximum: 1000 },
+  size: { type: ["number", "null"], minimum: 0.001, maximum: 100000 },
+  outlets: { type: ["integer", "null"], minimum: 1, maximum: 100 },
+  note: NOTE,
+});
 
 /** A tool for the shed. @throws {Refusal} */
-export const addEquipment = (ctx: Context, input: unknown): Promise<{ equipmentId: number }> =>
-  write(ctx, "addEquipment", input, async (db, request) => {
+export const addEquipment = act(
+  { name: "addEquipment", schema: ADD_EQUIPMENT, may: "everybody" },
+  async (db, request, ctx): Promise<{ equipmentId: number }> => {
     const name = request.name.trim();
     return {
       equipmentId: await withFreeName(name, () =>
@@ -35,11 +48,22 @@ export const addEquipment = (ctx: Context, input: unknown): Promise<{ equipmentI
         }),
       ),
     };
-  });
+  },
+);
+
+const NOTE_EQUIPMENT = object(["requestKey", "equipmentId", "kind"], {
+  requestKey: REQUEST_KEY,
+  equipmentId: ROW_ID,
+  kind: { enum: ["used", "washed", "calibrated", "broken", "mended"] },
+  batchId: orNull(ROW_ID),
+  note: NOTE,
+  at: MOMENT,
+});
 
 /** A tool was washed, calibrated, broken, mended, or put to a batch. @throws {Refusal} */
-export const noteEquipment = (ctx: Context, input: unknown): Promise<{ equipmentId: number }> =>
-  write(ctx, "noteEquipment", input, async (db, request) => {
+export const noteEquipment = act(
+  { name: "noteEquipment", schema: NOTE_EQUIPMENT, may: "everybody" },
+  async (db, request, ctx): Promise<{ equipmentId: number }> => {
     if (!(await lockEquipment(db, request.equipmentId)))
       throw refuseAt("not-found", "/equipmentId", "There is no such tool.");
     const batchId = request.batchId ?? null;
@@ -56,7 +80,8 @@ export const noteEquipment = (ctx: Context, input: unknown): Promise<{ equipment
       actorId: ctx.actor.id,
     });
     return { equipmentId: request.equipmentId };
-  });
+  },
+);
 
 export type EquipmentView = Equipment &
   Omit<OwnedEquipment, "kind" | "name" | "count" | "size" | "outlets"> & {

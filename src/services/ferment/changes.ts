@@ -1,13 +1,13 @@
 import "server-only";
+import { REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { act } from "../act";
 import { findModel } from "@/core/ferment/models";
 import { lockBatch } from "@/data/batches";
 import { insertLearningReset } from "@/data/forecasts";
 import { insertTaskShare } from "@/data/taskShares";
 import { listActors } from "@/data/farm";
 import { METHODS } from "@/core/book";
-import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
-import { write } from "../write";
 
 /** Models that the book names besides the usual ones. */
 const isKnownModel = (id: string): boolean => {
@@ -23,9 +23,16 @@ const isKnownModel = (id: string): boolean => {
   }
 };
 
+const RESET_LEARNING = object(["requestKey", "modelId", "reason"], {
+  requestKey: REQUEST_KEY,
+  modelId: { type: "string", pattern: "^[A-Za-z0-9_]{1,40}$" },
+  reason: { type: "string", minLength: 1, maxLength: 200 },
+});
+
 /** From now on the farm's earlier batches of a model teach nothing. They stay in the record. @throws {Refusal} */
-export const resetLearning = (ctx: Context, input: unknown): Promise<{ resetId: number }> =>
-  write(ctx, "resetLearning", input, async (db, request) => {
+export const resetLearning = act(
+  { name: "resetLearning", schema: RESET_LEARNING, may: "everybody" },
+  async (db, request, ctx): Promise<{ resetId: number }> => {
     if (!isKnownModel(request.modelId)) throw refuseAt("not-found", "/modelId", "There is no such method.");
     if (request.reason.trim() === "")
       throw refuseAt("bad-request", "/reason", "What has changed? It is kept with the record.");
@@ -36,11 +43,21 @@ export const resetLearning = (ctx: Context, input: unknown): Promise<{ resetId: 
       actorId: ctx.actor.id,
     });
     return { resetId };
-  });
+  },
+);
+
+const SHARE_TASK = object(["requestKey", "batchId", "act", "personId", "slot"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  act: { type: "string", pattern: "^[a-z-]{1,20}$" },
+  personId: { anyOf: [ROW_ID, { type: "null" }] },
+  slot: { enum: ["morning", "midday", "evening", null] },
+});
 
 /** Says who does a task of a batch, and in which part of the day. @throws {Refusal} */
-export const shareTask = (ctx: Context, input: unknown): Promise<{ shareId: number }> =>
-  write(ctx, "shareTask", input, async (db, request) => {
+export const shareTask = act(
+  { name: "shareTask", schema: SHARE_TASK, may: "everybody" },
+  async (db, request, ctx): Promise<{ shareId: number }> => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
     if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already.`);
@@ -55,4 +72,5 @@ export const shareTask = (ctx: Context, input: unknown): Promise<{ shareId: numb
       actorId: ctx.actor.id,
     });
     return { shareId };
-  });
+  },
+);

@@ -4,7 +4,7 @@ import { findBatch } from "@/data/batches";
 import type { Context } from "../context";
 import { requireJpeg } from "../jpeg";
 import { refuseAt } from "../refusal";
-import { momentOf } from "../write";
+import { momentOf } from "../checks";
 
 const MOST_NOTE = 200;
 

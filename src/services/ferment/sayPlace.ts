@@ -1,16 +1,29 @@
 import "server-only";
+import { REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { PLACE_KINDS } from "@/core/ferment/temperature/places";
+import { act } from "../act";
 import { lockVessel } from "@/data/vessels";
 import { insertPlaceAtSite } from "@/data/vesselPlaces";
-import type { Context } from "../context";
 import { refuseAt } from "../refusal";
-import { write } from "../write";
+
+const WARMTH_C = { type: "number", minimum: -20, maximum: 60 } as const;
+
+/** Where a vessel stands; how warm it is there where somebody knows, °C. */
+const SAY_PLACE = object(["requestKey", "vesselId", "kind"], {
+  requestKey: REQUEST_KEY,
+  vesselId: ROW_ID,
+  kind: { enum: PLACE_KINDS },
+  lowC: WARMTH_C,
+  highC: WARMTH_C,
+});
 
 /**
  * Says where a vessel stands, and with it all that stand at the same site. Said again it counts anew; `unsaid` takes it back.
  * @throws {Refusal} for a vessel that is none, or a warmth whose ends are crossed
  */
-export const sayPlace = (ctx: Context, input: unknown): Promise<{ vessels: number }> =>
-  write(ctx, "sayPlace", input, async (db, request) => {
+export const sayPlace = act(
+  { name: "sayPlace", schema: SAY_PLACE, may: "everybody" },
+  async (db, request, ctx): Promise<{ vessels: number }> => {
     if (!(await lockVessel(db, request.vesselId))) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
     const { kind, lowC, highC } = request;
     if ((lowC === undefined) !== (highC === undefined))
@@ -19,4 +32,5 @@ export const sayPlace = (ctx: Context, input: unknown): Promise<{ vessels: numbe
       throw refuseAt("bad-request", "/highC", "The warmest is cooler than the coolest.");
     const place = { kind, ...(lowC === undefined || highC === undefined ? {} : { celsius: [lowC, highC] as const }) };
     return { vessels: await insertPlaceAtSite(db, request.vesselId, place, ctx.actor.id, ctx.now()) };
-  });
+  },
+);

@@ -14,7 +14,7 @@ afterEach(() => farm.scratch.drop());
 type Kind = "lots" | "stock" | "ingredients";
 const look = (text: string, kind: Kind = "lots") => lookAtFile(farm.context(), kind, parseCsv(text));
 const put = (text: string, kind: Kind = "lots", requestKey = key()) =>
-  importFile(farm.context(), { requestKey, kind, text }, () => undefined);
+  importFile(farm.context(), { requestKey, kind, text });
 const out = async (kind: Kind) => exportFile(farm.context(), (await findFarm(farm.scratch.db))!, kind);
 const onHand = async () =>
   Object.fromEntries((await listAllLots(farm.scratch.db)).map(({ id, onHand: held }) => [id, held]));
@@ -104,8 +104,9 @@ describe("a file of lots", () => {
         `Molasses,${1 + (index % 50)},L,2031-0${1 + (index % 2)}-${String(1 + (index % 28)).padStart(2, "0")},${index}`,
     );
     const told: number[] = [];
-    await importFile(farm.context(), { requestKey: key(), kind: "lots", text: [HEAD, ...rows].join("\n") }, (done) =>
-      told.push(done),
+    await importFile(
+      { ...farm.context(), onProgress: (done) => told.push(done) },
+      { requestKey: key(), kind: "lots", text: [HEAD, ...rows].join("\n") },
     );
     expect(told.at(-1)).toBe(10_000);
     expect(told.length).toBeGreaterThan(10);

@@ -1,11 +1,12 @@
 import "server-only";
+import { REQUEST_KEY, object } from "@/contracts/parts";
+import { act } from "../act";
 import type { Queryable } from "@/data/db";
 import { findFarm, type Farm } from "@/data/farm";
 import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { Refusal } from "../refusal";
-import { write } from "../write";
 import { parseCsv, type ParsedFile } from "./decode";
 import { ingredientRows } from "./ingredientRows";
 import { lotRows, type LotRows } from "./lotRows";
@@ -106,16 +107,20 @@ export interface FileWritten {
   readonly same: number;
 }
 
+/** A CSV, already in letters; its rows are looked at by the service. */
+const IMPORT_FILE = object(["requestKey", "kind", "text"], {
+  requestKey: REQUEST_KEY,
+  kind: { enum: ["ingredients", "lots", "stock"] },
+  text: { type: "string", maxLength: 8_000_000 },
+});
+
 /**
  * Writes a file: all of its rows or none, looked at again within the transaction.
  * @throws {Refusal} where a single row is wrong by now
  */
-export const importFile = (
-  ctx: Context,
-  input: { readonly requestKey: string; readonly kind: string; readonly text: string },
-  onProgress: (done: number, total: number) => void,
-): Promise<FileWritten> =>
-  write(ctx, "importFile", input, async (db, request) => {
+export const importFile = act(
+  { name: "importFile", schema: IMPORT_FILE, may: "everybody" },
+  async (db, request, ctx): Promise<FileWritten> => {
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
     if (fault) throw new Refusal("bad-request", fault, { "/text": fault });
@@ -132,7 +137,8 @@ export const importFile = (
       );
     }
     const total = counts.new + counts.changed;
-    onProgress(0, total);
-    await put(db, ctx, (done) => onProgress(done, total));
+    ctx.onProgress?.(0, total);
+    await put(db, ctx, (done) => ctx.onProgress?.(done, total));
     return { written: total, same: counts.same };
-  });
+  },
+);

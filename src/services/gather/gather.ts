@@ -1,5 +1,7 @@
 import "server-only";
-import { BALL_TEST, type BallWord } from "@/core/gather/wormBin";
+import { DAY, ID, MOMENT, NOTE, POSITIVE_AMOUNT, REASON, REQUEST_KEY, ROW_ID, object, NAME } from "@/contracts/parts";
+import { act } from "../act";
+import { BALL_TEST, type BallWord, BALL_WORDS } from "@/core/gather/wormBin";
 import { restsUntil } from "@/core/gather/resting";
 import { checkPlant } from "@/core/safety/checkPlant";
 import type { IngredientId } from "@/core/book/ingredients";
@@ -11,19 +13,35 @@ import { isoDay, sayDay } from "@/formats/times";
 import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
 import { bookLot } from "../shed/receiveLot";
-import { momentOf, withFreeName, write } from "../write";
+import { momentOf, withFreeName } from "../checks";
 
 const reasonOf = (text: string | null | undefined): string => text?.trim() ?? "";
 const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
   isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+
+const RECORD_PICK = object(["requestKey", "species", "part", "ingredientId", "amount", "place", "pickedOn"], {
+  requestKey: REQUEST_KEY,
+  species: { ...NAME, maxLength: 60 },
+  part: { enum: ["growing tips", "leaves", "flowers", "fruit", "roots", "whole plant", "stems"] },
+  ingredientId: ID,
+  amount: POSITIVE_AMOUNT,
+  place: { ...NAME, maxLength: 80 },
+  /** Crops that it is meant for, so that none gets its own kin. */
+  crops: { type: "array", maxItems: 40, items: { type: "string", maxLength: 60 } },
+  pickedOn: DAY,
+  herbicideSuspected: { type: "boolean" },
+  overrideReason: REASON,
+  note: NOTE,
+});
 
 /**
  * A picking goes into the shed as a lot that knows what, which part, where, when and by whom. A poisonous plant is refused for good;
  * an unknown or cautioned one wants a reason, which is kept with the lot.
  * @throws {Refusal}
  */
-export const recordPick = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "recordPick", input, async (db, request) => {
+export const recordPick = act(
+  { name: "recordPick", schema: RECORD_PICK, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const check = checkPlant(request.species, request.place, request.crops ?? []);
     if (check.type === "refused")
       throw refuseAt(
@@ -52,11 +70,22 @@ export const recordPick = (ctx: Context, input: unknown): Promise<{ lotId: numbe
       },
     });
     return { lotId };
-  });
+  },
+);
+
+const ADD_FORAGE_PLACE = object(["requestKey", "name", "kind", "restD"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 60 },
+  kind: { enum: ["leaf-mould", "plants", "seaweed"] },
+  ground: NOTE,
+  permission: { type: "string", maxLength: 120 },
+  restD: { type: "integer", minimum: 0, maximum: 3650 },
+});
 
 /** A place that the farm gathers from. @throws {Refusal} */
-export const addForagePlace = (ctx: Context, input: unknown): Promise<{ placeId: number }> =>
-  write(ctx, "addForagePlace", input, async (db, request) => {
+export const addForagePlace = act(
+  { name: "addForagePlace", schema: ADD_FORAGE_PLACE, may: "everybody" },
+  async (db, request, ctx): Promise<{ placeId: number }> => {
     const name = request.name.trim();
     return {
       placeId: await withFreeName(name, () =>
@@ -71,7 +100,8 @@ export const addForagePlace = (ctx: Context, input: unknown): Promise<{ placeId:
         }),
       ),
     };
-  });
+  },
+);
 
 const TAKEN_AS: Readonly<Record<string, IngredientId>> = {
   "leaf-mould": "leaf-mould",
@@ -79,9 +109,21 @@ const TAKEN_AS: Readonly<Record<string, IngredientId>> = {
   "seaweed": "seaweed-fresh",
 };
 
+const VISIT_FORAGE = object(["requestKey", "placeId", "vigour", "onDay"], {
+  requestKey: REQUEST_KEY,
+  placeId: ROW_ID,
+  vigour: { enum: ["strong", "weak", "none"] },
+  onDay: DAY,
+  /** What was taken; nothing for a look. */
+  takenKg: { type: ["number", "null"], minimum: 0.001, maximum: 500 },
+  note: NOTE,
+  overrideReason: REASON,
+});
+
 /** A visit to a place: looked at, or taken from. Taking during its rest wants a reason. @throws {Refusal} */
-export const visitForage = (ctx: Context, input: unknown): Promise<{ visitId: number }> =>
-  write(ctx, "visitForage", input, async (db, request) => {
+export const visitForage = act(
+  { name: "visitForage", schema: VISIT_FORAGE, may: "everybody" },
+  async (db, request, ctx): Promise<{ visitId: number }> => {
     const place = await lockForagePlace(db, request.placeId);
     if (!place) throw refuseAt("not-found", "/placeId", "There is no such place.");
     if (request.onDay > (await todayOf(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
@@ -131,22 +173,47 @@ export const visitForage = (ctx: Context, input: unknown): Promise<{ visitId: nu
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);
+
+const ADD_WORM_BIN = object(["requestKey", "name", "wormsKg"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 60 },
+  wormsKg: { type: "number", minimum: 0.001, maximum: 500 },
+});
 
 /** A worm bin with the worms it begins with. @throws {Refusal} */
-export const addWormBin = (ctx: Context, input: unknown): Promise<{ binId: number }> =>
-  write(ctx, "addWormBin", input, async (db, request) => {
+export const addWormBin = act(
+  { name: "addWormBin", schema: ADD_WORM_BIN, may: "everybody" },
+  async (db, request, ctx): Promise<{ binId: number }> => {
     const name = request.name.trim();
     return {
       binId: await withFreeName(name, () =>
         insertWormBin(db, { name, wormsKg: request.wormsKg, actorId: ctx.actor.id, addedAt: ctx.now() }),
       ),
     };
-  });
+  },
+);
+
+const KG = { type: "number", minimum: 0, maximum: 5000 } as const;
+
+const NOTE_WORM_BIN = object(["requestKey", "binId", "kind", "kg"], {
+  requestKey: REQUEST_KEY,
+  binId: ROW_ID,
+  kind: { enum: ["fed", "harvested", "weighed", "note"] },
+  kg: KG,
+  what: { type: "string", maxLength: 120 },
+  /** How a handful of what was taken held. */
+  ball: { enum: [...BALL_WORDS, null] },
+  plasticPicked: { type: "boolean" },
+  overrideReason: REASON,
+  at: MOMENT,
+});
 
 /** A bin was fed, weighed, or its castings taken; castings go into the shed once a ball of them held. @throws {Refusal} */
-export const noteWormBin = (ctx: Context, input: unknown): Promise<{ lotId: number | null }> =>
-  write(ctx, "noteWormBin", input, async (db, request) => {
+export const noteWormBin = act(
+  { name: "noteWormBin", schema: NOTE_WORM_BIN, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number | null }> => {
     const bin = await lockWormBin(db, request.binId);
     if (!bin) throw refuseAt("not-found", "/binId", "There is no such bin.");
     if (request.kind !== "note" && !(request.kg > 0)) throw refuseAt("bad-request", "/kg", "How many kilograms?");
@@ -185,4 +252,5 @@ export const noteWormBin = (ctx: Context, input: unknown): Promise<{ lotId: numb
       actorId: ctx.actor.id,
     });
     return { lotId };
-  });
+  },
+);

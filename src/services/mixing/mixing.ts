@@ -1,5 +1,6 @@
 import "server-only";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import { AMOUNT, ID, MINUTES, MOMENT, NOTE, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
+import { act, type Asked } from "../act";
 import { findIngredient, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { mixProgress } from "@/core/mixing/progress";
@@ -11,14 +12,15 @@ import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixi
 import type { Context } from "../context";
 import { fillWith } from "../fillVessel";
 import { requirePickable } from "../pickedPlant";
-import { prepareFill, requireVesselFor, type FillRequest, type PreparedFill } from "../prepareFill";
+import { START_MIXING, type FillRequest, type MixingRequest } from "@/contracts/fill";
+import { prepareFill, requireVesselFor, type PreparedFill } from "../prepareFill";
 import { planDraw } from "../shed/shedBook";
 import { requireFitWater } from "../waters";
 import { findFarm, unitsOf } from "@/data/farm";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { pickRecipe } from "../recipes";
 import { atField, Refusal, refuseAt } from "../refusal";
-import { momentOf, write } from "../write";
+import { momentOf } from "../checks";
 import type { MixingFill } from "./mixingFill";
 
 /** The steps of a fill, from what it was meant to be. */
@@ -33,7 +35,7 @@ export function stepsOf(recipe: Recipe, fill: Pick<MixingFill, "lines" | "substi
   return mixingSteps(recipe, lines, occupiedLitres(recipe, lines));
 }
 
-type Meant = Omit<ActionRequest<"startMixing">, "requestKey">;
+type Meant = MixingRequest;
 const asFill = ({ lines, ...chosen }: Meant): FillRequest => ({
   ...chosen,
   lines: lines.map(({ amount, ...line }) => ({ ...line, used: amount })),
@@ -73,8 +75,9 @@ async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { 
 }
 
 /** Begins a fill that is done step by step; the vessel is taken from now on. @throws {Refusal} */
-export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
-  write(ctx, "startMixing", input, async (db, { requestKey: _key, ...request }) => {
+export const startMixing = act(
+  { name: "startMixing", schema: START_MIXING, may: "everybody" },
+  async (db, { requestKey: _key, ...request }, ctx): Promise<{ mixingId: number }> => {
     const { recipe } = await pickRecipe(db, request);
     const vessel = await requireVesselFor(db, request.vesselId, recipe);
     stepsOf(recipe, request);
@@ -89,7 +92,8 @@ export const startMixing = (ctx: Context, input: unknown): Promise<{ mixingId: n
         actorId: ctx.actor.id,
       }),
     };
-  });
+  },
+);
 
 async function requireOpen(db: Queryable, id: number): Promise<Mixing<MixingFill>> {
   const mixing = await lockMixing<MixingFill>(db, id);
@@ -105,7 +109,7 @@ async function requireOpen(db: Queryable, id: number): Promise<Mixing<MixingFill
 }
 
 /** What a tick must say for its step to count as done. @throws {Refusal} */
-function requireDone(step: MixStep, request: ActionRequest<"tickMixing">): void {
+function requireDone(step: MixStep, request: Asked<typeof TICK_MIXING>): void {
   if (step.amount && (request.amount === null || request.amount === undefined))
     throw refuseAt("bad-request", "/amount", "How much went in?");
   // A round that does not fit yet is only looked at; the ticks are for when it is done.
@@ -118,12 +122,24 @@ function requireDone(step: MixStep, request: ActionRequest<"tickMixing">): void 
   if (!answer.fits && request.kind === "done") throw refuseAt("unfit", "/answer", answer.then);
 }
 
+const TICK_MIXING = object(["requestKey", "mixingId", "stepKey", "kind"], {
+  requestKey: REQUEST_KEY,
+  mixingId: ROW_ID,
+  stepKey: { type: "string", minLength: 1, maxLength: 80 },
+  kind: { enum: ["done", "undone", "round"] },
+  amount: { anyOf: [AMOUNT, { type: "null" }] },
+  answer: { type: ["string", "null"], maxLength: 80 },
+  checks: { type: "array", maxItems: 12, items: { type: "string", maxLength: 200 } },
+  at: MOMENT,
+});
+
 /**
  * Ticks a step, one round of it, or takes a tick back; each with its moment and person, so that any device goes on where this one stopped.
  * @throws {Refusal} for a check that is not ticked, an answer that does not fit, a tick from before the last one
  */
-export const tickMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
-  write(ctx, "tickMixing", input, async (db, request) => {
+export const tickMixing = act(
+  { name: "tickMixing", schema: TICK_MIXING, may: "everybody" },
+  async (db, request, ctx): Promise<{ mixingId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     const { recipe } = await pickRecipe(db, mixing.fill);
     const steps = stepsOf(recipe, mixing.fill);
@@ -146,7 +162,8 @@ export const tickMixing = (ctx: Context, input: unknown): Promise<{ mixingId: nu
       actorId: ctx.actor.id,
     });
     return { mixingId: mixing.id };
-  });
+  },
+);
 
 /** What really went in, from the ticks; lines that were never ticked did not go in. */
 function linesMixed(mixing: Mixing<MixingFill>, steps: ReturnType<typeof mixProgress>["steps"]) {
@@ -166,12 +183,29 @@ function linesMixed(mixing: Mixing<MixingFill>, steps: ReturnType<typeof mixProg
   });
 }
 
+const FINISH_MIXING = object(["requestKey", "mixingId", "labourMin"], {
+  requestKey: REQUEST_KEY,
+  mixingId: ROW_ID,
+  statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
+  labourMin: MINUTES,
+  overrideReason: { type: ["string", "null"], maxLength: 300 },
+  /** Where the water that was meant is not to be had any more, what went in in its place. */
+  water: { anyOf: [WATER_ASKED, { type: "null" }] },
+  /** Where the vessel was taken meanwhile, the one it stands in. */
+  vesselId: { anyOf: [ROW_ID, { type: "null" }] },
+  /** Ingredients of which more went in than the shed's books hold: the rest came from elsewhere. */
+  elsewhere: { type: "array", maxItems: 40, uniqueItems: true, items: ID },
+  /** What was picked, where it was not named before. */
+  species: { type: "string", maxLength: 120 },
+});
+
 /**
  * Makes the batch of what was mixed: drawn from the shed as it really went in, its clock started when the last living thing went in.
  * @throws {Refusal} while a step is open, and as any fill
  */
-export const finishMixing = (ctx: Context, input: unknown): Promise<{ batchId: number }> =>
-  write(ctx, "finishMixing", input, async (db, request) => {
+export const finishMixing = act(
+  { name: "finishMixing", schema: FINISH_MIXING, may: "everybody" },
+  async (db, request, ctx): Promise<{ batchId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     const { recipe } = await pickRecipe(db, mixing.fill);
     const { steps, next, timeNoughtMs } = mixProgress(
@@ -202,11 +236,19 @@ export const finishMixing = (ctx: Context, input: unknown): Promise<{ batchId: n
     );
     await insertMixingEnd(db, { mixingId: mixing.id, batchId, note: "", at: ctx.now(), actorId: ctx.actor.id });
     return { batchId };
-  });
+  },
+);
+
+const DROP_MIXING = object(["requestKey", "mixingId"], {
+  requestKey: REQUEST_KEY,
+  mixingId: ROW_ID,
+  note: NOTE,
+});
 
 /** Gives a mixing up; the vessel is free again. Nothing was drawn. @throws {Refusal} */
-export const dropMixing = (ctx: Context, input: unknown): Promise<{ mixingId: number }> =>
-  write(ctx, "dropMixing", input, async (db, request) => {
+export const dropMixing = act(
+  { name: "dropMixing", schema: DROP_MIXING, may: "everybody" },
+  async (db, request, ctx): Promise<{ mixingId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     await insertMixingEnd(db, {
       mixingId: mixing.id,
@@ -216,4 +258,5 @@ export const dropMixing = (ctx: Context, input: unknown): Promise<{ mixingId: nu
       actorId: ctx.actor.id,
     });
     return { mixingId: mixing.id };
-  });
+  },
+);

@@ -1,4 +1,17 @@
 import "server-only";
+import {
+  AMOUNT,
+  DAY,
+  MOMENT,
+  NEEDED_REASON,
+  NOTE,
+  POSITIVE_AMOUNT,
+  REQUEST_KEY,
+  ROW_ID,
+  object,
+} from "@/contracts/parts";
+import { LOT_HAPPENINGS } from "@/core/stock/lotState";
+import { act } from "../act";
 import { toMilli } from "@/core/stock/drawOldest";
 import { judgeHandful } from "@/core/stock/handTest";
 import type { Queryable } from "@/data/db";
@@ -11,7 +24,7 @@ import { isoDay } from "@/formats/times";
 import { errnoOf, SQL_ERROR } from "@/data/db";
 import type { Context } from "../context";
 import { Refusal, refuseAt } from "../refusal";
-import { momentOf, write } from "../write";
+import { momentOf } from "../checks";
 
 async function requireLot(db: Queryable, lotId: number, path = "/lotId"): Promise<Lot> {
   const lot = await lockLot(db, lotId);
@@ -22,9 +35,20 @@ async function requireLot(db: Queryable, lotId: number, path = "/lotId"): Promis
 const today = async (db: Queryable, ctx: Context): Promise<string> =>
   isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
 
+const WASTE_LOT = object(["requestKey", "lotId", "amount", "reason"], {
+  requestKey: REQUEST_KEY,
+  lotId: ROW_ID,
+  amount: POSITIVE_AMOUNT,
+  reason: NEEDED_REASON,
+  /** Used for something that is no batch; else it is waste. */
+  usedElsewhere: { type: "boolean" },
+  at: MOMENT,
+});
+
 /** Some of a lot is thrown out, spilt or gone off; or used for something that is no batch. @throws {Refusal} for more than there is */
-export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "wasteLot", input, async (db, request) => {
+export const wasteLot = act(
+  { name: "wasteLot", schema: WASTE_LOT, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const lot = await requireLot(db, request.lotId);
     if (toMilli(request.amount) > toMilli(lot.onHand))
       throw refuseAt(
@@ -42,14 +66,24 @@ export const wasteLot = (ctx: Context, input: unknown): Promise<{ lotId: number 
       note: request.reason.trim(),
     });
     return { lotId: lot.id };
-  });
+  },
+);
+
+const CORRECT_MOVEMENT = object(["requestKey", "movementId", "amount", "reason"], {
+  requestKey: REQUEST_KEY,
+  movementId: ROW_ID,
+  /** What it should have said, without a sign. */
+  amount: AMOUNT,
+  reason: NEEDED_REASON,
+});
 
 /**
  * Puts a line of the ledger right by a later one: what it should have said, and why. Each line is corrected once; a correction can be corrected again.
  * @throws {Refusal} for a line that was corrected already, or one that would leave less than nothing
  */
-export const correctMovement = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "correctMovement", input, async (db, request) => {
+export const correctMovement = act(
+  { name: "correctMovement", schema: CORRECT_MOVEMENT, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const line = await findLedgerLine(db, request.movementId);
     if (!line) throw refuseAt("not-found", "/movementId", "There is no such line.");
     if (line.kind === "corrected" || line.kind === "counted")
@@ -84,15 +118,29 @@ export const correctMovement = (ctx: Context, input: unknown): Promise<{ lotId: 
       throw error;
     }
     return { lotId: lot.id };
-  });
+  },
+);
+
+const COUNT_STOCK = object(["requestKey", "lines"], {
+  requestKey: REQUEST_KEY,
+  /** What was found of each lot. */
+  lines: {
+    type: "array",
+    minItems: 1,
+    maxItems: 5000,
+    items: object(["lotId", "counted"], { lotId: ROW_ID, counted: AMOUNT, expected: AMOUNT }),
+  },
+  note: NOTE,
+});
 
 /**
  * A stocktake: what was found of each lot. Each difference is a line of its own; what moved between the count and its arrival is respected,
  * since the phone says what it expected.
  * @throws {Refusal} where a count would leave less than nothing
  */
-export const countStock = (ctx: Context, input: unknown): Promise<{ changed: number }> =>
-  write(ctx, "countStock", input, async (db, request) => {
+export const countStock = act(
+  { name: "countStock", schema: COUNT_STOCK, may: "everybody" },
+  async (db, request, ctx): Promise<{ changed: number }> => {
     let changed = 0;
     const lines = request.lines.map((line, index) => ({ ...line, index })).toSorted((a, b) => a.lotId - b.lotId);
     for (const { lotId, counted, expected, index } of lines) {
@@ -117,11 +165,21 @@ export const countStock = (ctx: Context, input: unknown): Promise<{ changed: num
       changed += 1;
     }
     return { changed };
-  });
+  },
+);
+
+const NOTE_LOT = object(["requestKey", "lotId", "kind", "onDay"], {
+  requestKey: REQUEST_KEY,
+  lotId: ROW_ID,
+  kind: { enum: LOT_HAPPENINGS },
+  word: NOTE,
+  onDay: DAY,
+});
 
 /** Something happened to a lot: opened, moved, bean test sown or read, another expiry, stood hot. @throws {Refusal} */
-export const noteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "noteLot", input, async (db, request) => {
+export const noteLot = act(
+  { name: "noteLot", schema: NOTE_LOT, may: "everybody" },
+  async (db, request, ctx): Promise<{ lotId: number }> => {
     const lot = await requireLot(db, request.lotId);
     const word = request.word?.trim() ?? "";
     if (request.onDay > (await today(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
@@ -143,4 +201,5 @@ export const noteLot = (ctx: Context, input: unknown): Promise<{ lotId: number }
       addedAt: ctx.now(),
     });
     return { lotId: lot.id };
-  });
+  },
+);

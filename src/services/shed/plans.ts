@@ -1,4 +1,6 @@
 import "server-only";
+import { DAY, ID, NOTE, POSITIVE_AMOUNT, REQUEST_KEY, ROW_ID, VERSION_NO, object, orNull } from "@/contracts/parts";
+import { act } from "../act";
 import type { IngredientId } from "@/core/book/ingredients";
 import { scaleRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { addDays } from "@/core/calendar";
@@ -14,7 +16,6 @@ import type { Context } from "../context";
 import { pickRecipe } from "../recipes";
 import { meanAirByDay } from "../weather";
 import { atField, refuseAt } from "../refusal";
-import { write } from "../write";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */
 const NO_VESSEL_L = 20_000;
@@ -63,9 +64,28 @@ async function requireVesselFree(
   }
 }
 
+const PLAN_BATCH = object(["requestKey", "methodId", "schoolId", "basisAmount", "forDay"], {
+  requestKey: REQUEST_KEY,
+  methodId: ID,
+  schoolId: ID,
+  versionNo: VERSION_NO,
+  vesselId: orNull(ROW_ID),
+  basisAmount: POSITIVE_AMOUNT,
+  forDay: DAY,
+  substitutes: { type: "array", maxItems: 20, items: object(["instead", "use"], { instead: ID, use: ID }) },
+  stated: {
+    type: "array",
+    maxItems: 20,
+    items: object(["ingredient", "amount"], { ingredient: ID, amount: POSITIVE_AMOUNT }),
+  },
+  include: { type: "array", maxItems: 20, items: ID },
+  note: NOTE,
+});
+
 /** Means a batch for a day, so that what it will take is kept for it and shopped for. @throws {Refusal} */
-export const planBatch = (ctx: Context, input: unknown): Promise<{ planId: number }> =>
-  write(ctx, "planBatch", input, async (db, request) => {
+export const planBatch = act(
+  { name: "planBatch", schema: PLAN_BATCH, may: "everybody" },
+  async (db, request, ctx): Promise<{ planId: number }> => {
     const { recipe, versionNo } = await pickRecipe(db, request);
     const farm = await findFarm(db);
     const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
@@ -106,14 +126,19 @@ export const planBatch = (ctx: Context, input: unknown): Promise<{ planId: numbe
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);
+
+const DROP_PLAN = object(["requestKey", "planId"], { requestKey: REQUEST_KEY, planId: ROW_ID, note: NOTE });
 
 /** Gives a plan up; what it kept is free again. @throws {Refusal} for one that ended */
-export const dropPlan = (ctx: Context, input: unknown): Promise<{ planId: number }> =>
-  write(ctx, "dropPlan", input, async (db, request) => {
+export const dropPlan = act(
+  { name: "dropPlan", schema: DROP_PLAN, may: "everybody" },
+  async (db, request, ctx): Promise<{ planId: number }> => {
     await endPlan(db, ctx, request.planId, null, request.note ?? "");
     return { planId: request.planId };
-  });
+  },
+);
 
 /** A plan ends once: as a batch, or given up. @throws {Refusal} */
 export async function endPlan(

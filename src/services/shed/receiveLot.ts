@@ -1,6 +1,21 @@
 import "server-only";
+import {
+  DAY,
+  ID,
+  MONEY,
+  NAME,
+  NOTE,
+  POSITIVE_AMOUNT,
+  REASON,
+  REQUEST_KEY,
+  ROW_ID,
+  SHORT,
+  object,
+  orNull,
+} from "@/contracts/parts";
+import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS } from "@/core/safety/provenance";
+import { act, type Asked } from "../act";
 import { addDays } from "@/core/calendar";
-import type { ActionRequest } from "@/contracts/actions/requests";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { findIngredient, isWater } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
@@ -13,10 +28,9 @@ import { listOwnIngredients } from "@/data/ownIngredients";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { atField, Refusal, refuseAt } from "../refusal";
-import { write } from "../write";
 import { bookIn } from "./shedBook";
 
-type LotRequest = Omit<ActionRequest<"receiveLot">, "requestKey">;
+type LotRequest = Omit<Asked<typeof RECEIVE_LOT>, "requestKey">;
 
 export interface LotFault {
   readonly path: string;
@@ -117,8 +131,53 @@ function expiryOf(id: Parameters<typeof usualExpiry>[0], ownKeepsD: number | nul
   return addDays(receivedOn, ownKeepsD);
 }
 
+/** Where a lot came from, as far as it matters to who eats what it feeds. */
+const PROVENANCE = object([], {
+  dung: orNull(
+    object(["animal", "age", "heapedOn"], {
+      animal: { enum: ANIMALS },
+      age: { enum: DUNG_AGES },
+      heapedOn: orNull(DAY),
+    }),
+  ),
+  urine: orNull(
+    object(["donor", "collectedFrom", "collectedUntil", "medicine"], {
+      donor: { enum: URINE_DONORS },
+      collectedFrom: DAY,
+      collectedUntil: DAY,
+      medicine: { type: "boolean" },
+    }),
+  ),
+  charSource: orNull({ enum: CHAR_SOURCES }),
+  plant: orNull(
+    object(["species", "part", "place"], { species: { ...NAME, maxLength: 60 }, part: SHORT, place: SHORT }),
+  ),
+  herbicideSuspected: { type: "boolean" },
+  storedHot: { type: "boolean" },
+  firstRinse: orNull(object(["riceKg", "rinseL"], { riceKg: POSITIVE_AMOUNT, rinseL: POSITIVE_AMOUNT })),
+  overrideReason: orNull(REASON),
+});
+
+const RECEIVE_LOT = object(["requestKey", "ingredientId", "amount", "origin", "receivedOn", "cost"], {
+  requestKey: REQUEST_KEY,
+  ingredientId: ID,
+  /** One of the farm's own ingredients, a kind of the one above. */
+  ownId: orNull(ROW_ID),
+  amount: POSITIVE_AMOUNT,
+  origin: { enum: ["bought", "foraged", "home-made", "given"] },
+  receivedOn: DAY,
+  cost: MONEY,
+  expiresOn: orNull(DAY),
+  openedOn: orNull(DAY),
+  place: SHORT,
+  note: NOTE,
+  provenance: PROVENANCE,
+});
+
 /** A lot comes into the shed, with what the whole of it cost and where it came from. @throws {Refusal} */
-export const receiveLot = (ctx: Context, input: unknown): Promise<{ lotId: number }> =>
-  write(ctx, "receiveLot", input, async (db, { requestKey: _key, ...request }) => ({
+export const receiveLot = act(
+  { name: "receiveLot", schema: RECEIVE_LOT, may: "everybody" },
+  async (db, { requestKey: _key, ...request }, ctx): Promise<{ lotId: number }> => ({
     lotId: await bookLot(db, ctx, request),
-  }));
+  }),
+);

@@ -1,17 +1,30 @@
 import "server-only";
+import { AMOUNT, ID, MONEY, NOTE, POSITIVE_AMOUNT, REQUEST_KEY, object, orNull, NAME } from "@/contracts/parts";
+import { act } from "../act";
 import type { Season } from "@/core/book/ingredientFacts";
 import { findIngredient, INGREDIENTS, isWater } from "@/core/book/ingredients";
 import { insertOwnIngredient, listOwnIngredients } from "@/data/ownIngredients";
 import { insertSupplyTerms } from "@/data/supply";
-import type { Context } from "../context";
 import { atField, refuseAt } from "../refusal";
-import { withFreeName, write } from "../write";
+import { withFreeName } from "../checks";
 
 const plain = (name: string) => name.trim().toLowerCase();
 
+const ADD_OWN_INGREDIENT = object(["requestKey", "name", "countsAs"], {
+  requestKey: REQUEST_KEY,
+  name: { ...NAME, maxLength: 60 },
+  countsAs: ID,
+  densityKgPerL: { type: ["number", "null"], minimum: 0.02, maximum: 5 },
+  keepsD: { type: ["integer", "null"], minimum: 1, maximum: 10000 },
+  season: { type: "array", uniqueItems: true, maxItems: 4, items: { enum: ["spring", "summer", "autumn", "winter"] } },
+  caution: { type: "string", maxLength: 300 },
+  keeping: NOTE,
+});
+
 /** An ingredient of the farm's own, as a kind of one that the book knows. @throws {Refusal} */
-export const addOwnIngredient = (ctx: Context, input: unknown): Promise<{ ownId: number }> =>
-  write(ctx, "addOwnIngredient", input, async (db, request) => {
+export const addOwnIngredient = act(
+  { name: "addOwnIngredient", schema: ADD_OWN_INGREDIENT, may: "everybody" },
+  async (db, request, ctx): Promise<{ ownId: number }> => {
     const item = atField("/countsAs", () => findIngredient(request.countsAs));
     if (isWater(item.id)) throw refuseAt("unfit", "/countsAs", "Water is booked as a source.");
     const name = request.name.trim();
@@ -32,11 +45,25 @@ export const addOwnIngredient = (ctx: Context, input: unknown): Promise<{ ownId:
         }),
       ),
     };
-  });
+  },
+);
+
+const SET_SUPPLY = object(["requestKey", "itemId", "packName", "packAmount"], {
+  requestKey: REQUEST_KEY,
+  itemId: ID,
+  packName: { ...NAME, maxLength: 30 },
+  packAmount: POSITIVE_AMOUNT,
+  packCost: orNull(MONEY),
+  leadD: { type: "integer", minimum: 0, maximum: 365 },
+  reorderAt: orNull(AMOUNT),
+  target: orNull(POSITIVE_AMOUNT),
+  note: NOTE,
+});
 
 /** How an ingredient is bought, and when to order again. @throws {Refusal} */
-export const setSupply = (ctx: Context, input: unknown): Promise<{ supplyId: number }> =>
-  write(ctx, "setSupply", input, async (db, request) => {
+export const setSupply = act(
+  { name: "setSupply", schema: SET_SUPPLY, may: "everybody" },
+  async (db, request, ctx): Promise<{ supplyId: number }> => {
     const own = /^own-(\d+)$/.exec(request.itemId);
     if (own) {
       const known = await listOwnIngredients(db);
@@ -58,4 +85,5 @@ export const setSupply = (ctx: Context, input: unknown): Promise<{ supplyId: num
         addedAt: ctx.now(),
       }),
     };
-  });
+  },
+);

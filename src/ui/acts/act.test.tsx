@@ -1,15 +1,16 @@
 import { act, renderHook } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { fakeActions, refused } from "@/testing/views";
-import { ActionsProvider, useAct } from "./actions";
+import { doorTo, fakeActions, refused } from "@/testing/views";
+import { DoorProvider } from "./act";
+import { useYardAct } from "./yard";
 
 const vessel = { name: "Drum", kind: "drum" as const, volumeL: 200 };
 
 function actWith(actions: ReturnType<typeof fakeActions>) {
   const wrapper = ({ children }: { readonly children: ReactNode }) => (
-    <ActionsProvider actions={actions}>{children}</ActionsProvider>
+    <DoorProvider door={doorTo(actions)}>{children}</DoorProvider>
   );
-  return renderHook(() => useAct("addVessel"), { wrapper });
+  return renderHook(() => useYardAct("addVessel"), { wrapper });
 }
 const keysOf = (actions: ReturnType<typeof fakeActions>) =>
   actions.addVessel.mock.calls.map(([request]) => (request as { requestKey: string }).requestKey);

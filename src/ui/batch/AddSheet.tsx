@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -26,7 +26,7 @@ interface AddSheetProps {
 
 /** Something more goes into a running batch: drawn from the shed, oldest lot first. */
 export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: AddSheetProps) => {
-  const act = useAct("addToBatch");
+  const act = useBatchAct("addToBatch");
   const { read, show } = useReadAmount();
   const first = suggested[0];
   const { register, handleSubmit, control } = useForm<AddForm>({

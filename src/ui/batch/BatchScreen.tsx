@@ -7,7 +7,7 @@ import { sayPricePer } from "@/formats/fieldUnits";
 import { sayEntry } from "@/formats/entryText";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/readBatch";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button } from "../kit/Button";
 import { Cautions } from "../kit/Cautions";
@@ -52,7 +52,7 @@ export const BatchScreen = ({
   useLookAgain();
   const [sheet, setSheet] = useState<OpenSheet>(startWith);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
-  const withdraw = useAct("logEntry", "toast");
+  const withdraw = useBatchAct("logEntry", "toast");
   const { batch, farm } = page;
   const clock = farm;
   const running = page.close === null;

@@ -12,7 +12,7 @@ import { sayDuration } from "@/formats/times";
 import type { Measurable } from "@/formats/measured";
 import type { BatchView } from "@/services/batchView";
 import type { StoreContainer } from "@/services/types";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
@@ -48,7 +48,7 @@ const FIT_STATES = new Set(["ready", "peak"]);
 /** Ends a batch: strained into a store, strained and used at once, or thrown out. */
 export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProps) => {
   const router = useRouter();
-  const close = useAct("closeBatch");
+  const close = useBatchAct("closeBatch");
   const { keeping, expected, residues } = batch.closing;
   const living = keeping.living;
   const { makes, unit } = batch.closing;

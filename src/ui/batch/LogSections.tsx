@@ -1,7 +1,7 @@
 "use client";
 import { clsx } from "clsx";
 import { useState } from "react";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import type { Asking } from "../acts/act";
 import {
   MEASURES,
   PH_INSTRUMENTS,
@@ -21,7 +21,7 @@ import { Choices } from "../kit/Choices";
 import { Stepper } from "../kit/Stepper";
 import { TextArea } from "../kit/fields";
 
-export type Entry = ActionRequest<"logEntry">["entry"];
+export type Entry = Asking<"batch", "logEntry">["entry"];
 
 const KIND_WORDS: Record<SignKind, string> = {
   smell: "Smell",

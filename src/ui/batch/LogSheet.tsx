@@ -5,7 +5,7 @@ import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/formats/windowText";
 import type { BatchView } from "@/services/batchView";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
@@ -89,7 +89,7 @@ export const LogSheet = ({
   meter = null,
   onClose,
 }: LogSheetProps) => {
-  const log = useAct("logEntry");
+  const log = useBatchAct("logEntry");
   /** The part from which the last entry was sent: what is wrong with it is said there. */
   const [sentFrom, setSentFrom] = useState<LogPart | null>(null);
   const [when, setWhen] = useState<When>({ type: "now" });

@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { PLACE_KINDS, type Place, type PlaceKind } from "@/core/ferment/temperature/places";
 import type { UnitSystem } from "@/formats/amounts";
 import { PLACE_WORDS, sayPlace } from "@/formats/placeText";
-import { useAct } from "../actions";
+import { useYardAct } from "../acts/yard";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
 import { WarmthStepper } from "../measures/WarmthStepper";
@@ -32,7 +32,7 @@ interface PlaceCardProps {
 /** Where a vessel stands, asked once in a tap; how warm it is there, where somebody knows. Said again it counts anew. */
 export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps) => {
   const [open, setOpen] = useState(false);
-  const say = useAct("sayPlace");
+  const say = useYardAct("sayPlace");
   const put = async (request: { kind: PlaceKind; lowC?: number; highC?: number }) => {
     if (!(await say.run({ vesselId, ...request }))) return;
     setOpen(false);

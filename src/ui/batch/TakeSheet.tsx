@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { OF_LITRES } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
@@ -20,8 +20,8 @@ interface TakeSheetProps {
 
 /** Part of what was made goes to the shed, to serve other batches; its lot knows where it came from. */
 export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeSheetProps) => {
-  const take = useAct("takeFromBatch");
-  const move = useAct("moveToShed");
+  const take = useBatchAct("takeFromBatch");
+  const move = useBatchAct("moveToShed");
   const act = "batchId" in from ? take : move;
   const { read } = useReadAmount();
   const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { dayMonth, sayDuration, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { BatchView } from "@/services/batchView";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 
@@ -64,7 +64,7 @@ const Share = ({
   readonly people: TendingProps["people"];
   readonly onDone: () => void;
 }) => {
-  const share = useAct("shareTask", "toast");
+  const share = useBatchAct("shareTask", "toast");
   const [person, setPerson] = useState("0");
   const [slot, setSlot] = useState<Slot>("any");
   const save = async () => {

@@ -8,7 +8,7 @@ import { findUse } from "@/core/book/uses";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { reviewRecipe } from "@/core/recipe/review";
 import type { BookView } from "@/services/readBook";
-import { useAct } from "../actions";
+import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -33,7 +33,7 @@ const MEANING_WORDS: Record<CueMeaning, string> = {
 
 /** The farm's own version of a recipe: its amounts, its steps, its signs; kept as the next version, the earlier ones stay. */
 export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) => {
-  const act = useAct("saveRecipe");
+  const act = useBookAct("saveRecipe");
   const [draft, setDraft] = useState(() => draftOf(recipe));
   const [confirmed, setConfirmed] = useState(false);
   const set = (change: Partial<EditDraft>) => setDraft({ ...draft, ...change });

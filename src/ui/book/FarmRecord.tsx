@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
 import type { MethodRecord, SaidThen } from "@/services/ferment/record";
-import { useAct } from "../actions";
+import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { TextField } from "../kit/fields";
 
@@ -41,7 +41,7 @@ function sayPace(learned: NonNullable<MethodRecord["learned"]>): string {
 export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; readonly clock: FarmClock }) => {
   const [resetting, setResetting] = useState(false);
   const [reason, setReason] = useState("");
-  const reset = useAct("resetLearning");
+  const reset = useBookAct("resetLearning");
   const { learned, lines } = record;
   const forget = async () => {
     if (!learned) return;

@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { readRecipe } from "@/contracts/recipe/readRecipe";
 import { findMethod } from "@/core/book";
 import type { BookView } from "@/services/readBook";
-import { useAct } from "../actions";
+import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -14,7 +14,7 @@ import { Sheet } from "../kit/Sheet";
 /** A recipe from a file: refused with the line that is wrong, held where a figure is far from what growers use. */
 export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
   const router = useRouter();
-  const act = useAct("saveRecipe");
+  const act = useBookAct("saveRecipe");
   const [text, setText] = useState("");
   const [confirmed, setConfirmed] = useState(false);
   const read = text.trim() === "" ? null : readRecipe(text);

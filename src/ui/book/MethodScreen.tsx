@@ -12,7 +12,7 @@ import { sayLead } from "@/formats/leadText";
 import type { PeakStartView } from "@/services/ferment/peakStarts";
 import type { MethodRecord } from "@/services/ferment/record";
 import type { BookView } from "@/services/readBook";
-import { useAct } from "../actions";
+import { useBookAct } from "../acts/book";
 import { queryOf } from "../fill/recipeKey";
 import { PeakStarts } from "../content/PeakStarts";
 import { Button, buttonLook } from "../kit/Button";
@@ -56,7 +56,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
   const ours = chosenKey(methodId, view.choices);
   const [shown, setShown] = useState<RecipeKey>(ours);
   const [open, setOpen] = useState<"scale" | "edit" | null>(scaleFrom ? "scale" : null);
-  const choose = useAct("chooseRecipe", "toast");
+  const choose = useBookAct("chooseRecipe", "toast");
   const recipe = recipeOfKey(shown, view.versions);
   const basis = findIngredient(recipe.basis);
   const keys = keysOf(view, methodId);

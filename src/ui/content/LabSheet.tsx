@@ -3,7 +3,7 @@ import { useForm } from "react-hook-form";
 import { toast } from "sonner";
 import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
 import { parseNumber } from "@/formats/numbers";
-import { useAct } from "../actions";
+import { useBatchAct } from "../acts/batch";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 
@@ -15,7 +15,7 @@ interface LabForm {
 
 /** A laboratory's figure for a batch, in place of what is worked out. */
 export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; readonly onClose: () => void }) => {
-  const act = useAct("addLabResult");
+  const act = useBatchAct("addLabResult");
   const { register, handleSubmit } = useForm<LabForm>({ defaultValues: { nutrient: "n", gPerL: "", note: "" } });
   const submit = handleSubmit(async ({ nutrient, gPerL, note }) => {
     if (!(await act.run({ batchId, nutrient, gPerL: parseNumber(gPerL) as number, note }))) return;

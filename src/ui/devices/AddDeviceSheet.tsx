@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { DevicesView } from "@/services/devices/readDevices";
-import { useAct } from "../actions";
+import { useDevicesAct } from "../acts/devices";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";
@@ -53,7 +53,7 @@ const Shown = ({
 
 /** A new station or probe: what it is called, where it hangs; then its token. */
 export const AddDeviceSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
-  const add = useAct("addDevice");
+  const add = useDevicesAct("addDevice");
   const [name, setName] = useState("");
   const [kind, setKind] = useState<"probe" | "station">("probe");
   const [vesselId, setVesselId] = useState("");

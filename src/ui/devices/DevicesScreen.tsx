@@ -7,7 +7,7 @@ import { fromBase } from "@/core/quantity/units";
 import { formatNumber } from "@/formats/numbers";
 import { sayMoment } from "@/formats/times";
 import type { DevicesView, DeviceView } from "@/services/devices/readDevices";
-import { useAct } from "../actions";
+import { useDevicesAct } from "../acts/devices";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { ShedNav } from "../shed/ShedNav";
@@ -103,8 +103,8 @@ const Trace = ({
 const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly view: DevicesView }) => {
   const [moving, setMoving] = useState(false);
   const [vesselId, setVesselId] = useState(String(device.vesselId ?? ""));
-  const place = useAct("placeDevice", "toast");
-  const retire = useAct("retireDevice", "toast");
+  const place = useDevicesAct("placeDevice", "toast");
+  const retire = useDevicesAct("retireDevice", "toast");
   const now = new Date(view.nowMs);
   const hang = async () => {
     if (await place.run({ deviceId: device.id, vesselId: vesselId === "" ? null : Number(vesselId) })) {

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { clockTime, fullDate } from "@/formats/times";
 import type { LoggerLook } from "@/services/devices/importLogger";
 import type { DevicesView } from "@/services/devices/readDevices";
-import { useAct } from "../actions";
+import { useDevicesAct } from "../acts/devices";
 import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";
 import { SelectField, TextField } from "../kit/fields";
@@ -18,7 +18,7 @@ const ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
 
 /** A logger's file: looked at first, with its columns, its span and its gaps; then read in. */
 export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
-  const read = useAct("importLogger");
+  const read = useDevicesAct("importLogger");
   const [file, setFile] = useState<File | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

@@ -8,7 +8,7 @@ import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbe
 import { sayDay } from "@/formats/times";
 import type { EquipmentView } from "@/services/equipment/equipment";
 import type { ToolsView } from "@/services/equipment/readTools";
-import { useAct } from "../actions";
+import { useToolsAct } from "../acts/tools";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
@@ -17,7 +17,7 @@ import { ShedNav } from "../shed/ShedNav";
 import { ToolOutline } from "./ToolOutline";
 
 const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useAct("addEquipment");
+  const act = useToolsAct("addEquipment");
   const [kind, setKind] = useState<EquipmentKind>("pump");
   const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
   const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
@@ -96,7 +96,7 @@ const UseSheet = ({
   readonly view: ToolsView;
   readonly onClose: () => void;
 }) => {
-  const act = useAct("noteEquipment");
+  const act = useToolsAct("noteEquipment");
   const [batchId, setBatchId] = useState(view.running[0]?.id ?? 0);
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
@@ -158,7 +158,7 @@ const Peg = ({
   readonly view: ToolsView;
   readonly onUse: () => void;
 }) => {
-  const act = useAct("noteEquipment", "toast");
+  const act = useToolsAct("noteEquipment", "toast");
   const note = async (kind: "washed" | "calibrated" | "broken" | "mended", said: string) => {
     if (await act.run({ equipmentId: tool.id, kind })) toast.success(`${tool.name}: ${said}.`);
   };

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { valueInField } from "@/formats/fieldUnits";
 import { readOptional } from "@/formats/numbers";
 import type { PlotStage } from "@/services/types";
-import { useAct } from "../actions";
+import { useFieldAct } from "../acts/field";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { SizeField } from "../measures/SizeField";
@@ -26,7 +26,7 @@ const USUAL_WIDTH = { metric: "1.2", us: "4" } as const;
 
 /** A new bed, row or strip. */
 export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const add = useAct("addPlot");
+  const add = useFieldAct("addPlot");
   const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<PlotForm>({
     defaultValues: {

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
-import { useAct } from "../actions";
+import { useFieldAct } from "../acts/field";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -23,7 +23,7 @@ const USUAL_STEP = { metric: "10 mL", us: "2 tsp" } as const;
 
 /** A can, a knapsack or an injector. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const add = useAct("addTool");
+  const add = useFieldAct("addTool");
   const { read } = useReadAmount();
   const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<ToolForm>({

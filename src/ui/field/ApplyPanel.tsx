@@ -14,7 +14,7 @@ import { formatNumber, parseNumber } from "@/formats/numbers";
 import { sayBothWays, sayThinned } from "@/formats/strengthText";
 import { isoDay, sayDuration } from "@/formats/times";
 import type { FieldView } from "@/services/readField";
-import { useAct } from "../actions";
+import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
@@ -36,7 +36,7 @@ interface ApplyPanelProps {
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
-  const apply = useAct("applyStore");
+  const apply = useFieldAct("applyStore");
   const { units } = view.farm;
   const [pickedStore, setPickedStore] = useState(storeId);
   const store =

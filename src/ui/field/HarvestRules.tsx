@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { CARRIED, DEFAULT_RULES, type Carried } from "@/core/safety/carried";
 import { parseNumber } from "@/formats/numbers";
 import type { FieldView } from "@/services/readField";
-import { useAct } from "../actions";
+import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -18,7 +18,7 @@ const TITLES: Readonly<Record<Carried, string>> = {
 };
 
 const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: FieldView["rules"] }) => {
-  const act = useAct("setHarvestRule");
+  const act = useFieldAct("setHarvestRule");
   const own = rules.find((rule) => rule.hazard === hazard);
   const stands = own ?? DEFAULT_RULES[hazard];
   const [touching, setTouching] = useState(String(stands.touchingD));

@@ -1,12 +1,12 @@
 "use client";
 import { toast } from "sonner";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
 
 /** What has stood long is smelt here and now, before it goes out. */
 export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
-  const check = useAct("checkStore");
+  const check = useShedAct("checkStore");
   const found = async (kind: "smelt-good" | "smelt-off") => {
     if (await check.run({ storeId, kind })) toast.success("Written down, with day and name.");
   };

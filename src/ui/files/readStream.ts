@@ -1,11 +1,11 @@
-import type { ActionError } from "@/contracts/actions/requests";
+import type { ActError } from "@/contracts/answer";
 import type { FileLook } from "@/services/files/rows";
 
 export type FileLine =
   | { readonly type: "progress"; readonly done: number; readonly total: number }
   | { readonly type: "look"; readonly value: FileLook }
   | { readonly type: "written"; readonly value: { readonly written: number; readonly same: number } }
-  | { readonly type: "failed"; readonly error: ActionError };
+  | { readonly type: "failed"; readonly error: ActError };
 
 /** Reads an answer that comes line by line, telling of each as it arrives. @returns the last line */
 export async function readLines(

@@ -9,7 +9,8 @@ import { parseNumber, readCelsius } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { MakingView } from "@/services/readMaking";
 import type { Plan, Vessel } from "@/services/types";
-import { useAct } from "../actions";
+import { useFillAct } from "../acts/fill";
+import { useMixingAct } from "../acts/mixing";
 import { Button } from "../kit/Button";
 import { NumberField, TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -45,8 +46,8 @@ interface FillSheetProps {
 /** Fill a vessel: recipe, amounts scaled to it and checked against the shed, water, the order of mixing, the cautions. */
 export const FillSheet = ({ vessel, making, farm, startWith, plan = null, start: begun = plan }: FillSheetProps) => {
   const router = useRouter();
-  const act = useAct("fillVessel");
-  const mixing = useAct("startMixing");
+  const act = useFillAct("fillVessel");
+  const mixing = useMixingAct("startMixing");
   const fill = useFill(vessel, making, startWith, begun);
   const { units } = farm;
   const [started, setStarted] = useState(false);

@@ -1,13 +1,13 @@
 "use client";
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
-import type { ActionRequest } from "@/contracts/actions/requests";
 import { sayDay } from "@/formats/times";
-import { useAct } from "../actions";
+import type { Asking } from "../acts/act";
+import { useFillAct } from "../acts/fill";
 import { TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 
-type Ask = Omit<ActionRequest<"planBatch">, "requestKey" | "forDay" | "note">;
+type Ask = Omit<Asking<"fill", "planBatch">, "forDay" | "note">;
 
 /** Means the batch for a day: what it will take is kept for it, and what lacks is on the shopping list. */
 export const PlanSheet = ({
@@ -23,7 +23,7 @@ export const PlanSheet = ({
   readonly onClose: () => void;
   readonly onDone: () => void;
 }) => {
-  const act = useAct("planBatch");
+  const act = useFillAct("planBatch");
   const { register, handleSubmit } = useForm({ defaultValues: { forDay: today, note: "" } });
   const submit = handleSubmit(async ({ forDay, note }) => {
     const { methodId, schoolId, versionNo, vesselId, basisAmount, substitutes, stated, include } = ask;

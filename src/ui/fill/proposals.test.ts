@@ -3,7 +3,9 @@
  * through the sheet's own plan and request.
  */
 import fc from "fast-check";
-import { checkRequest } from "@/contracts/actions/requests";
+import { fieldErrors } from "@/contracts/fieldErrors";
+import fillValidators from "@/contracts/generated/acts/fill.cjs";
+import mixingValidators from "@/contracts/generated/acts/mixing.cjs";
 import { findRecipe, METHODS } from "@/core/book";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
@@ -67,7 +69,8 @@ function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
   const said = { vesselId: 1, planId: null, statedC: 20, reason: "" };
   const mixing = { requestKey: key, ...mixingRequest({ state, plan, stated: draft.stated }, said) };
   const request = { requestKey: key, ...fillRequest({ state, plan, stated: draft.stated }, said, 30) };
-  const complaint = checkRequest("fillVessel", request) ?? checkRequest("startMixing", mixing);
+  const complaint =
+    fieldErrors(fillValidators.fillVessel!, request) ?? fieldErrors(mixingValidators.startMixing!, mixing);
   if (complaint) return JSON.stringify(complaint);
   try {
     prepareFill(request, { name: "Drum", ...draft.vessel }, recipe, "metric");

@@ -7,6 +7,7 @@ import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";
 import type { UnitSystem } from "@/formats/amounts";
 import type { OwnMeasure } from "@/formats/figure/parts";
+import { useDoor } from "../acts/act";
 import { KeysSheet } from "./KeysSheet";
 import { QuickFigure } from "./QuickFigure";
 import { isTyping } from "./keys";
@@ -18,7 +19,6 @@ interface HeaderProps {
   readonly measures: readonly OwnMeasure[];
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly people: readonly { readonly id: number; readonly name: string }[];
-  readonly onPerson: (id: number) => Promise<void>;
 }
 
 const THEME_KEY = "ruchka-light";
@@ -34,9 +34,8 @@ const ICON_BUTTON = "grid size-11 place-items-center rounded-[5px] hover:bg-boar
 const PersonMenu = ({
   person,
   people,
-  onPerson,
-}: Pick<HeaderProps, "people" | "onPerson"> & { readonly person: { id: number; name: string } }) => {
-  const router = useRouter();
+}: Pick<HeaderProps, "people"> & { readonly person: { id: number; name: string } }) => {
+  const { choosePerson, onChanged } = useDoor();
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
@@ -52,7 +51,7 @@ const PersonMenu = ({
           {people.map(({ id, name }) => (
             <DropdownMenu.Item
               key={id}
-              onSelect={() => void onPerson(id).then(() => router.refresh())}
+              onSelect={() => void choosePerson(id).then(onChanged)}
               className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
             >
               {name}
@@ -66,7 +65,7 @@ const PersonMenu = ({
 };
 
 /** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
-export const Header = ({ farmName, units, measures, person, people, onPerson }: HeaderProps) => {
+export const Header = ({ farmName, units, measures, person, people }: HeaderProps) => {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
@@ -122,7 +121,7 @@ export const Header = ({ farmName, units, measures, person, people, onPerson }: 
               <Sun aria-hidden className="size-5 [[data-theme=dusk]_&]:hidden" />
               <Moon aria-hidden className="hidden size-5 [[data-theme=dusk]_&]:block" />
             </button>
-            {person ? <PersonMenu person={person} people={people} onPerson={onPerson} /> : null}
+            {person ? <PersonMenu person={person} people={people} /> : null}
           </div>
         </div>
       </header>

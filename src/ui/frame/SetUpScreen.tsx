@@ -1,7 +1,7 @@
 "use client";
 import { useForm } from "react-hook-form";
 import { parseNumber } from "@/formats/numbers";
-import { useAct } from "../actions";
+import { useFarmAct } from "../acts/farm";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -23,7 +23,7 @@ interface SetUpForm {
 
 /** The first page of a new farm: what Ruchka must know before it can reckon. */
 export const SetUpScreen = () => {
-  const setUp = useAct("setUpFarm");
+  const setUp = useFarmAct("setUpFarm");
   const { register, handleSubmit } = useForm<SetUpForm>({
     defaultValues: {
       name: "",

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
-import { useAct } from "../actions";
+import { useGatherAct } from "../acts/gather";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -12,7 +12,7 @@ import { useMeasures } from "../measures/measuresContext";
 
 /** A place to gather from, with whose ground it is and how long it rests. */
 export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useAct("addForagePlace");
+  const act = useGatherAct("addForagePlace");
   const { register, handleSubmit } = useForm({
     defaultValues: { name: "", kind: "leaf-mould" as const, ground: "", permission: "", restD: "180" },
   });
@@ -51,7 +51,7 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
 };
 
 export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useAct("addWormBin");
+  const act = useGatherAct("addWormBin");
   const { register, handleSubmit, control } = useForm({ defaultValues: { name: "", worms: "" } });
   const { read } = useReadAmount();
   const { units } = useMeasures();

@@ -5,7 +5,7 @@ import { findPlant, PLANT_SLOTS } from "@/core/book/plants";
 import type { IngredientId } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
 import type { GatherView } from "@/services/gather/readGather";
-import { useAct } from "../actions";
+import { useGatherAct } from "../acts/gather";
 import { SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
@@ -38,7 +38,7 @@ export const PickSheet = ({
   readonly view: GatherView;
   readonly onClose: () => void;
 }) => {
-  const act = useAct("recordPick");
+  const act = useGatherAct("recordPick");
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm({
     defaultValues: {

@@ -6,7 +6,7 @@ import { toast } from "sonner";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
-import { useAct } from "../actions";
+import { useGatherAct } from "../acts/gather";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { TextArea, TextField } from "../kit/fields";
@@ -130,7 +130,7 @@ export const VisitSheet = ({
   readonly view: GatherView;
   readonly onClose: () => void;
 }) => {
-  const act = useAct("visitForage");
+  const act = useGatherAct("visitForage");
   const { register, handleSubmit, control, setValue } = useForm({
     defaultValues: {
       vigour: "strong" as keyof typeof VIGOUR_WORDS,

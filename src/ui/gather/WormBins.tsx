@@ -6,7 +6,7 @@ import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass, type UnitSystem } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
 import type { GatherView } from "@/services/gather/readGather";
-import { useAct } from "../actions";
+import { useGatherAct } from "../acts/gather";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { TextArea, TextField, TickField } from "../kit/fields";
@@ -115,7 +115,7 @@ type Kind = "fed" | "harvested" | "weighed";
 
 /** What was done at a bin: fed, castings taken by light and pressed to a ball, worms weighed. */
 export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose: () => void }) => {
-  const act = useAct("noteWormBin");
+  const act = useGatherAct("noteWormBin");
   const [kind, setKind] = useState<Kind>(bin.state.dueInDays === 0 ? "harvested" : "fed");
   const [kg, setKg] = useState("");
   const [what, setWhat] = useState("");

@@ -1,6 +1,6 @@
 "use client";
 import type { FormEvent, ReactNode } from "react";
-import type { ActionError } from "@/contracts/actions/requests";
+import type { ActError } from "@/contracts/answer";
 import { Button } from "./Button";
 import { Refusal } from "./Refusal";
 import { Sheet } from "./Sheet";
@@ -9,7 +9,7 @@ interface FormSheetProps {
   readonly title: string;
   readonly act: string;
   readonly busy: boolean;
-  readonly error: ActionError | null;
+  readonly error: ActError | null;
   readonly onSubmit: (event?: FormEvent) => Promise<void>;
   readonly onClose: () => void;
   readonly children: ReactNode;

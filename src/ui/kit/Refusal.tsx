@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef, type ReactNode } from "react";
-import type { ActionError } from "@/contracts/actions/requests";
+import type { ActError } from "@/contracts/answer";
 import { Button } from "./Button";
 import { Notice } from "./Notice";
 
@@ -16,7 +16,7 @@ export const Refusal = ({
   error,
   children = null,
 }: {
-  readonly error: ActionError | null;
+  readonly error: ActError | null;
   readonly children?: ReactNode;
 }) => {
   const box = useRef<HTMLDivElement>(null);

@@ -5,7 +5,7 @@ import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "
 import { OF_LITRES } from "@/formats/measured";
 import { sayStock } from "@/formats/amounts";
 import type { FarmMeasure } from "@/services/types";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { SelectField, TextField } from "../kit/fields";
@@ -33,8 +33,8 @@ export const WeighSheet = ({
   readonly onClose: () => void;
 }) => {
   const { units } = useMeasures();
-  const act = useAct("weighMeasure");
-  const undo = useAct("takeBackWeighing", "toast");
+  const act = useShedAct("weighMeasure");
+  const undo = useShedAct("takeBackWeighing", "toast");
   const takeBack = async (measure: string, ingredientId: string, name: string) => {
     if (!(await undo.run({ measure, ingredientId }))) return;
     toast.success(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);

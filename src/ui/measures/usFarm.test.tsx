@@ -1,7 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import type { ReactElement } from "react";
-import { fakeActions, FARM, fieldOf, renderWith } from "@/testing/views";
-import type { FarmActions } from "../actions";
+import { fakeActions, FARM, fieldOf, renderWith, type ActName } from "@/testing/views";
 import { AddPlotSheet } from "../field/AddPlotSheet";
 import { AddToolSheet } from "../field/AddToolSheet";
 import { ApplyPanel } from "../field/ApplyPanel";
@@ -12,12 +11,7 @@ import { MeasuresProvider } from "./measuresContext";
 const nothing = () => undefined;
 
 /** A form as a farm in gallons, pounds and feet has it: what is typed by label, what button, and what is sent. */
-async function sends(
-  form: ReactElement,
-  typed: Readonly<Record<string, string>>,
-  act: string,
-  name: keyof FarmActions,
-) {
+async function sends(form: ReactElement, typed: Readonly<Record<string, string>>, act: string, name: ActName) {
   const actions = fakeActions();
   renderWith(
     actions,

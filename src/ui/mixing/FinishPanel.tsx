@@ -7,7 +7,7 @@ import { fromBase } from "@/core/quantity/units";
 import { parseNumber, readCelsius } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
 import type { MixingView } from "@/services/mixing/readMixing";
-import { useAct } from "../actions";
+import { useMixingAct } from "../acts/mixing";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -24,7 +24,7 @@ const linesIn = ({ progress, lines }: MixingView): readonly { ingredientId: stri
 /** All is in: the batch begins, its clock at the last living thing. What changed since the first step is mended here. */
 export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
   const router = useRouter();
-  const act = useAct("finishMixing");
+  const act = useMixingAct("finishMixing");
   const degree = view.farm.units === "us" ? "°F" : "°C";
   const [stated, setStated] = useState(
     view.statedC === null

@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { MixingView } from "@/services/mixing/readMixing";
-import { useAct } from "../actions";
+import { useMixingAct } from "../acts/mixing";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button, buttonLook } from "../kit/Button";
 import { Cautions } from "../kit/Cautions";
@@ -22,8 +22,8 @@ const LOOK_AGAIN_MS = 15_000;
 /** The fill as a sequence for wet hands: one thing at a time, large; whoever opens it goes on where it stands. */
 export const MixScreen = ({ view }: { readonly view: MixingView }) => {
   const router = useRouter();
-  const tick = useAct("tickMixing");
-  const drop = useAct("dropMixing", "toast");
+  const tick = useMixingAct("tickMixing");
+  const drop = useMixingAct("dropMixing", "toast");
   const [leaving, setLeaving] = useState(false);
   const [skipped, setSkipped] = useState<number | null>(null);
   const { progress } = view;

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { ActionError } from "@/contracts/actions/requests";
+import type { ActError } from "@/contracts/answer";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";
 import { offTarget, type StepState } from "@/core/mixing/progress";
@@ -23,7 +23,7 @@ interface StepCardProps {
   readonly state: StepState;
   readonly units: UnitSystem;
   readonly busy: boolean;
-  readonly error: ActionError | null;
+  readonly error: ActError | null;
   readonly onDone: (said: Said) => Promise<boolean>;
   readonly onRound: (said: Said) => Promise<boolean>;
 }

@@ -6,7 +6,7 @@ import { sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { CountLot, CountView } from "@/services/shed/readCount";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -87,7 +87,7 @@ const LotCount = ({
 /** A stocktake for walking round with a phone: by place, one lot after the other; kept on the phone until it is handed in. */
 export const CountScreen = ({ view }: { readonly view: CountView }) => {
   const router = useRouter();
-  const act = useAct("countStock");
+  const act = useShedAct("countStock");
   const { read } = useReadAmount();
   const [kept, setKept] = useState<Kept>(NONE);
   const [loaded, setLoaded] = useState(false);

@@ -7,7 +7,7 @@ import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import type { LotView } from "@/services/shed/lotStates";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { Choices } from "../kit/Choices";
 import { TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -50,10 +50,10 @@ interface LotSheetProps {
 
 /** One thing that happened to a lot, or a line of its ledger put right; one small form whatever it was. */
 export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotSheetProps) => {
-  const waste = useAct("wasteLot");
-  const count = useAct("countStock");
-  const note = useAct("noteLot");
-  const correct = useAct("correctMovement");
+  const waste = useShedAct("wasteLot");
+  const count = useShedAct("countStock");
+  const note = useShedAct("noteLot");
+  const correct = useShedAct("correctMovement");
   const { read } = useReadAmount();
   const [amount, setAmount] = useState("");
   const [reason, setReason] = useState("");

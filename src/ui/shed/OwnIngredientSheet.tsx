@@ -3,7 +3,7 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { readOptional } from "@/formats/numbers";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { BY_NAME } from "./ingredientOptions";
@@ -12,7 +12,7 @@ const SEASONS = ["spring", "summer", "autumn", "winter"] as const;
 
 /** What the farm has that the book doesn't know: a kind of something it does, so that every recipe can draw on it. */
 export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useAct("addOwnIngredient");
+  const act = useShedAct("addOwnIngredient");
   const { register, handleSubmit, control } = useForm({
     defaultValues: {
       name: "",

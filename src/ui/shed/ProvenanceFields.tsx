@@ -1,6 +1,6 @@
 "use client";
 import type { UseFormRegister } from "react-hook-form";
-import type { ActionRequest } from "@/contracts/actions/requests";
+import type { Asking } from "../acts/act";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
@@ -36,7 +36,7 @@ export function provenanceOf(
   form: ProvenanceForm,
   id: IngredientId,
   read: (text: string, of: Measurable) => number | null,
-): NonNullable<ActionRequest<"receiveLot">["provenance"]> {
+): NonNullable<Asking<"shed", "receiveLot">["provenance"]> {
   const kinds = kindsOfOrigin(id);
   const has = (kind: OriginKind) => kinds.includes(kind);
   // What is typed and can't be read is marked at its field, not dropped.

@@ -7,7 +7,7 @@ import type { DungAge } from "@/core/safety/provenance";
 import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { OwnIngredient } from "@/services/types";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { Cautions } from "../kit/Cautions";
 import { FormSheet } from "../kit/FormSheet";
@@ -36,7 +36,7 @@ export const ReceiveSheet = ({
   readonly startWith: string | null;
   readonly onClose: () => void;
 }) => {
-  const receive = useAct("receiveLot");
+  const receive = useShedAct("receiveLot");
   const { read } = useReadAmount();
   const options = itemOptions(own);
   const { register, handleSubmit, control, setValue } = useForm<ReceiveForm>({

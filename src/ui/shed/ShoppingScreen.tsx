@@ -7,7 +7,7 @@ import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { ShoppingLine, ShoppingView } from "@/services/shed/readShopping";
 import type { Plan } from "@/services/types";
-import { useAct } from "../actions";
+import { useFillAct } from "../acts/fill";
 import { Button, buttonLook } from "../kit/Button";
 import { useReadAmount } from "../measures/AmountField";
 import { bookOption } from "./ingredientOptions";
@@ -92,7 +92,7 @@ const sayOf = (amount: number, id: ShoppingLine["ingredient"], view: ShoppingVie
   sayStock(amount, bookOption(id).unit, view.farm.units);
 
 const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingView }) => {
-  const drop = useAct("dropPlan", "toast");
+  const drop = useFillAct("dropPlan", "toast");
   const late = plan.forDay < view.today;
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-3 py-1.5">

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { parseNumber, readOptional } from "@/formats/numbers";
 import type { FarmView } from "@/services/farmView";
 import type { ItemView } from "@/services/shed/readItem";
-import { useAct } from "../actions";
+import { useShedAct } from "../acts/shed";
 import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -19,7 +19,7 @@ export const SupplySheet = ({
   readonly farm: FarmView;
   readonly onClose: () => void;
 }) => {
-  const act = useAct("setSupply");
+  const act = useShedAct("setSupply");
   const { read, show } = useReadAmount();
   const { terms, facts } = item;
   const text = (amount: number | null | undefined) =>

@@ -9,7 +9,7 @@ import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
 import type { WaterView } from "@/services/readWaters";
-import { useAct } from "../actions";
+import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
@@ -57,7 +57,7 @@ export const StartWaterSheet = ({
   readonly units: UnitSystem;
   readonly onClose: () => void;
 }) => {
-  const act = useAct("startWater");
+  const act = useWaterAct("startWater");
   const { read, show } = useReadAmount();
   const degree = units === "us" ? "°F" : "°C";
   const chlorinated = water.kind === "mains" || water.kind === "unknown";

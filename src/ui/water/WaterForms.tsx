@@ -5,7 +5,7 @@ import type { WaterSource } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import type { WaterView } from "@/services/readWaters";
-import { useAct } from "../actions";
+import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
@@ -23,7 +23,7 @@ const KIND_WORDS: Record<WaterSource, string> = {
 
 /** A source of water, once. */
 export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useAct("addWaterSource");
+  const act = useWaterAct("addWaterSource");
   const { register, handleSubmit } = useForm<{ name: string; kind: WaterSource }>({
     defaultValues: { name: "", kind: "rain" },
   });
@@ -56,7 +56,7 @@ export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => 
 
 /** How much stands in a butt or tank, as somebody looks. */
 export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
-  const act = useAct("readWaterLevel");
+  const act = useWaterAct("readWaterLevel");
   const { read } = useReadAmount();
   const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });
   const typed = useWatch({ control, name: "litres" });
@@ -88,7 +88,7 @@ export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; read
 
 /** What a strip says of a source. */
 export const StripSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
-  const act = useAct("readWater");
+  const act = useWaterAct("readWater");
   const { register, handleSubmit } = useForm({ defaultValues: { free: "", total: "" } });
   const submit = handleSubmit(async ({ free, total }) => {
     if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))

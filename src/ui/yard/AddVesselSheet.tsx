@@ -5,7 +5,7 @@ import { OF_LITRES } from "@/formats/measured";
 import type { VesselKind } from "@/services/types";
 import { valueInField } from "@/formats/fieldUnits";
 import { readOptional } from "@/formats/numbers";
-import { useAct } from "../actions";
+import { useYardAct } from "../acts/yard";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { Electricity } from "../kit/Electricity";
 import { FormSheet } from "../kit/FormSheet";
@@ -24,7 +24,7 @@ interface VesselForm {
 
 /** A new drum, tote, pail or jar for the yard. */
 export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const add = useAct("addVessel");
+  const add = useYardAct("addVessel");
   const { read } = useReadAmount();
   const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<VesselForm>({

@@ -2,7 +2,7 @@
 import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { toast } from "sonner";
-import { useAct } from "../../actions";
+import { useShedAct } from "../../acts/shed";
 import { Choices } from "../../kit/Choices";
 import { TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
@@ -10,7 +10,7 @@ import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** Brought where what is over belongs, with the reason. */
 export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly over: boolean }) => {
-  const act = useAct("emptyStore");
+  const act = useShedAct("emptyStore");
   const { read, show } = useReadAmount();
   const [litres, setLitres] = useState(() => show(store.onHandL, OF_LITRES, true));
   const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");

@@ -1,13 +1,13 @@
 "use client";
 import { useState } from "react";
 import { toast } from "sonner";
-import { useAct } from "../../actions";
+import { useShedAct } from "../../acts/shed";
 import { TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** Another day to keep to, with the reason. */
 export const KeepStore = ({ store, onDone }: StoreActProps) => {
-  const act = useAct("keepStore");
+  const act = useShedAct("keepStore");
   const [until, setUntil] = useState("");
   const [reason, setReason] = useState("");
   const submit = async () => {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { StoreCheckKind } from "@/core/stock/storeChecks";
 import { readOptional } from "@/formats/numbers";
-import { useAct } from "../../actions";
+import { useShedAct } from "../../acts/shed";
 import { Choices } from "../../kit/Choices";
 import { NumberField, TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
@@ -16,7 +16,7 @@ const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; 
 
 /** Opened, smelt, its pH read, its gas let out. */
 export const LookAtStore = ({ store, onDone }: StoreActProps) => {
-  const act = useAct("checkStore");
+  const act = useShedAct("checkStore");
   const [kind, setKind] = useState<StoreCheckKind>("smelt-good");
   const [ph, setPh] = useState("");
   const [note, setNote] = useState("");

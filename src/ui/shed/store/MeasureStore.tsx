@@ -2,14 +2,14 @@
 import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { toast } from "sonner";
-import { useAct } from "../../actions";
+import { useShedAct } from "../../acts/shed";
 import { TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 /** Measured again: the books follow what is in it. */
 export const MeasureStore = ({ store, onDone }: StoreActProps) => {
-  const act = useAct("countStore");
+  const act = useShedAct("countStore");
   const { read } = useReadAmount();
   const [litres, setLitres] = useState("");
   const [reason, setReason] = useState("");

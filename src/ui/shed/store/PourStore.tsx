@@ -3,7 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { OF_LITRES } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
-import { useAct } from "../../actions";
+import { useShedAct } from "../../acts/shed";
 import { NumberField, SelectField, TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
@@ -13,7 +13,7 @@ const MOST_PARTS = 40;
 
 /** Poured over into cans and jars, each with a number of its own. */
 export const PourStore = ({ store, onDone }: StoreActProps) => {
-  const act = useAct("pourStore");
+  const act = useShedAct("pourStore");
   const { read } = useReadAmount();
   const [count, setCount] = useState("2");
   const [litres, setLitres] = useState("");

@@ -1,6 +1,6 @@
 "use client";
 import type { ReactNode } from "react";
-import type { ActionError } from "@/contracts/actions/requests";
+import type { ActError } from "@/contracts/answer";
 import type { ShedStore } from "@/services/shed/readShed";
 import { Button } from "../../kit/Button";
 import { Notice } from "../../kit/Notice";
@@ -20,7 +20,7 @@ export const StoreForm = ({
   children,
 }: {
   readonly busy: boolean;
-  readonly error: ActionError | null;
+  readonly error: ActError | null;
   readonly act: string;
   readonly onSubmit: () => Promise<void>;
   readonly children: ReactNode;

@@ -24,7 +24,11 @@ afterAll(() => farm.scratch.drop());
 const JPEG = Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 9, 9, 9]);
 const post = (query: string, body: Uint8Array, headers: Record<string, string> = {}) =>
   POST(
-    new Request(`http://farm.test/api/gathering/photos?${query}`, { method: "POST", body: body as BodyInit, headers }),
+    new Request(`http://farm.test/api/gathering/photos?${query}`, {
+      method: "POST",
+      body: body as BodyInit,
+      headers: { host: "127.0.0.1:3200", ...headers },
+    }),
   );
 const get = (query: string) => GET(new Request(`http://farm.test/api/gathering/photos?${query}`));
 

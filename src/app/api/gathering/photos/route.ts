@@ -2,8 +2,13 @@ import { addForagePhoto, readForagePhoto } from "@/services/gather/photos";
 import { Refusal } from "@/services/refusal";
 import { jpegResponse } from "../../../jpegResponse";
 import { numberIn } from "../../../query";
-import { isSameOrigin } from "../../../sameOrigin";
+import { refuse, refuseStranger, TOO_LONG } from "../../../door/answer";
+import { readBody } from "../../../door/body";
+import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
+
+/** What a photograph may weigh; the phone makes it small before. */
+const MOST_BYTES = 8_000_000;
 
 export async function GET(request: Request): Promise<Response> {
   const frame = await openFrame();
@@ -12,12 +17,14 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return new Response("This comes from elsewhere.", { status: 403 });
+  if (strangeness(request.headers)) return refuseStranger();
   const frame = await openFrame();
   const placeId = numberIn(request, "place");
   if (!frame || placeId === null) return new Response("There is no such place.", { status: 404 });
   try {
-    const photoId = await addForagePhoto(frame.ctx, placeId, Buffer.from(await request.arrayBuffer()));
+    const jpeg = await readBody(request, MOST_BYTES);
+    if (!jpeg) return refuse(TOO_LONG(MOST_BYTES));
+    const photoId = await addForagePhoto(frame.ctx, placeId, Buffer.from(jpeg));
     return Response.json({ photoId });
   } catch (error) {
     if (error instanceof Refusal) return new Response(error.message, { status: 422 });

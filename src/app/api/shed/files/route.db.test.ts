@@ -18,7 +18,13 @@ afterEach(() => farm.scratch.drop());
 const ROWS = "ingredient,amount,unit,received_on,cost\nMolasses,5,L,2031-03-01,12\nBrown sugar,2,kg,2031-03-01,3";
 const address = (query: string) => `http://farm.test/api/shed/files?${query}`;
 const post = (query: string, body: string | Uint8Array, headers: Record<string, string> = {}) =>
-  POST(new Request(address(query), { method: "POST", body: body as BodyInit, headers }));
+  POST(
+    new Request(address(query), {
+      method: "POST",
+      body: body as BodyInit,
+      headers: { host: "127.0.0.1:3200", ...headers },
+    }),
+  );
 const linesOf = async (answer: Response) =>
   (await answer.text())
     .split("\n")

@@ -2,8 +2,9 @@ import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { decodeText, parseCsv } from "@/services/files/decode";
 import { exportFile } from "@/services/files/exportFile";
 import { importFile, lookAtFile } from "@/services/files/importFile";
-import { toActionError } from "../../../runAction";
-import { isSameOrigin } from "../../../sameOrigin";
+import { refuse, refuseStranger, toActError, TOO_LONG } from "../../../door/answer";
+import { readBody } from "../../../door/body";
+import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
 
 /** What a file may weigh. */
@@ -24,13 +25,13 @@ export async function GET(request: Request): Promise<Response> {
 
 /** Takes a file's bytes; answers line by line, so that long work shows how far it is: progress lines, then one with what came of it. */
 export async function POST(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return new Response("This comes from elsewhere.", { status: 403 });
+  if (strangeness(request.headers)) return refuseStranger();
   const frame = await openFrame();
   const query = new URL(request.url).searchParams;
   const kind = kindOf(query);
   if (!frame || !kind) return new Response("There is no such table.", { status: 404 });
-  const bytes = new Uint8Array(await request.arrayBuffer());
-  if (bytes.length > MOST_BYTES) return new Response("A file of more than 8 MB is not read. Part it.", { status: 413 });
+  const bytes = await readBody(request, MOST_BYTES);
+  if (!bytes) return refuse(TOO_LONG(MOST_BYTES));
   const { text, encoding } = decodeText(bytes);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
@@ -39,12 +40,12 @@ export async function POST(request: Request): Promise<Response> {
       try {
         if (query.get("write") === "1") {
           const input = { requestKey: query.get("key") ?? "", kind, text };
-          const value = await importFile(frame.ctx, input, (done, total) => say({ type: "progress", done, total }));
+          const onProgress = (done: number, total: number) => say({ type: "progress", done, total });
+          const value = await importFile({ ...frame.ctx, onProgress }, input);
           say({ type: "written", value });
         } else say({ type: "look", value: await lookAtFile(frame.ctx, kind, parseCsv(text, encoding)) });
       } catch (error) {
-        const failed = toActionError(error);
-        say({ type: "failed", error: failed.ok ? null : failed.error });
+        say({ type: "failed", error: toActError(error) });
       }
       controller.close();
     },

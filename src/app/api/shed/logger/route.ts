@@ -1,17 +1,19 @@
 import { lookAtLogger } from "@/services/devices/importLogger";
 import { decodeText } from "@/services/files/decode";
-import { isSameOrigin } from "../../../sameOrigin";
+import { refuse, refuseStranger, TOO_LONG } from "../../../door/answer";
+import { readBody } from "../../../door/body";
+import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
 
 const MOST_BYTES = 8_000_000;
 
 /** Looks at a logger's file: what its times and columns are, where it has gaps. Writes nothing; gives the text back as it was read. */
 export async function POST(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return new Response("This comes from elsewhere.", { status: 403 });
+  if (strangeness(request.headers)) return refuseStranger();
   const frame = await openFrame();
   if (!frame) return new Response("There is no farm yet.", { status: 404 });
-  const bytes = new Uint8Array(await request.arrayBuffer());
-  if (bytes.length > MOST_BYTES) return new Response("A file of more than 8 MB is not read. Part it.", { status: 413 });
+  const bytes = await readBody(request, MOST_BYTES);
+  if (!bytes) return refuse(TOO_LONG(MOST_BYTES));
   const query = new URL(request.url).searchParams;
   const { text } = decodeText(bytes);
   return Response.json({

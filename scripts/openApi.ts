@@ -1,0 +1,61 @@
+import { listActs, type AnyAct } from "../src/services/acts/index";
+
+const REF = (name: string) => ({ $ref: `#/components/schemas/${name}` });
+const json = (schema: object) => ({ content: { "application/json": { schema } } });
+
+const WHO = {
+  everybody: "Whoever is at the screen.",
+  device: "A device, by its token.",
+  founder: "Whoever opens the farm for the first time.",
+} as const;
+
+const operation = ({ actName, schema, may }: AnyAct) => ({
+  post: {
+    operationId: actName,
+    summary: WHO[may],
+    requestBody: { required: true, ...json(schema) },
+    ...(may === "device" ? { security: [{ token: [] }] } : {}),
+    responses: {
+      200: { description: "It is done; the same key again is answered alike and done once.", ...json(REF("Done")) },
+      default: { description: "It is refused, and nothing was written.", ...json(REF("Refused")) },
+    },
+  },
+});
+
+/** The door's description, OpenAPI 3.1, from the list of what can be done. */
+export const openApi = () => ({
+  openapi: "3.1.0",
+  info: {
+    title: "Ruchka",
+    version: "1",
+    description:
+      "One door for every write. Each request carries a key of its own; sent again with the same key it is not done twice. Quantities are SI: L, kg, m, °C; moments are ISO 8601 with an offset.",
+  },
+  paths: Object.fromEntries(listActs().map((act) => [`/api/act/${act.actName}`, operation(act)])),
+  components: {
+    securitySchemes: { token: { type: "http", scheme: "bearer" } },
+    schemas: {
+      Done: { type: "object", required: ["ok", "value"], properties: { ok: { const: true }, value: {} } },
+      Refused: {
+        type: "object",
+        required: ["ok", "error"],
+        properties: {
+          ok: { const: false },
+          error: {
+            type: "object",
+            required: ["code", "message"],
+            properties: {
+              code: { type: "string" },
+              message: { type: "string" },
+              fields: {
+                type: "object",
+                description: "Complaints by JSON pointer of the field.",
+                additionalProperties: { type: "string" },
+              },
+            },
+          },
+        },
+      },
+    },
+  },
+});

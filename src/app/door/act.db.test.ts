@@ -1,0 +1,163 @@
+import { findFarm } from "@/data/farm";
+import { listActs } from "@/services/acts";
+import { pool } from "@/services/runtime";
+import { key, TestFarm } from "@/testing/scratch";
+import { openFrame } from "../session";
+import { actDoor } from "./act";
+
+jest.mock("../session", () => ({ openFrame: jest.fn() }));
+jest.mock("@/services/runtime", () => ({ pool: jest.fn(), now: () => new Date("2031-03-20T10:00:00Z") }));
+const frame = openFrame as unknown as jest.Mock;
+
+let farm: TestFarm;
+beforeAll(async () => {
+  farm = await TestFarm.make();
+  frame.mockResolvedValue({ ctx: farm.context(), farm: await findFarm(farm.scratch.db), people: [] });
+  (pool as unknown as jest.Mock).mockReturnValue(farm.scratch.pool);
+});
+afterAll(() => farm.scratch.drop());
+
+const HOST = "127.0.0.1:3200";
+const post = async (name: string, body: BodyInit | object, headers: Record<string, string> = {}) => {
+  const answer = await actDoor(
+    new Request(`http://${HOST}/api/act/${name}`, {
+      method: "POST",
+      headers: { host: HOST, ...headers },
+      body: typeof body === "string" || body instanceof ReadableStream ? body : JSON.stringify(body),
+      ...(body instanceof ReadableStream ? { duplex: "half" } : {}),
+    } as RequestInit),
+    name,
+  );
+  return {
+    status: answer.status,
+    ...((await answer.json()) as { ok: boolean; value?: unknown; error?: { code: string; fields?: object } }),
+  };
+};
+const vessel = (name: string) => ({ requestKey: key(), name, kind: "drum", volumeL: 200 });
+
+describe("the one door", () => {
+  it("does an act, and gives the same answer to the same key", async () => {
+    const request = vessel("Door drum");
+    const first = await post("addVessel", request);
+    expect(first).toMatchObject({ status: 200, ok: true, value: { vesselId: expect.any(Number) } });
+    expect(await post("addVessel", request)).toEqual(first);
+  });
+  it("says at the field what does not fit, and with its code what the farm refuses", async () => {
+    expect(await post("addVessel", { ...vessel("Huge"), volumeL: 1e9 })).toMatchObject({
+      status: 400,
+      error: { code: "bad-request", fields: { "/volumeL": "At most 20000." } },
+    });
+    expect(await post("addVessel", vessel("Door drum"))).toMatchObject({ status: 422, error: { code: "name-taken" } });
+  });
+  it.each<[string, string, BodyInit | object, Record<string, string>, number, string]>([
+    ["another site", "addVessel", {}, { origin: "http://evil.example" }, 403, "stranger"],
+    ["another name", "addVessel", {}, { host: "evil.example" }, 403, "stranger"],
+    ["an act that there is none of", "dropTables", {}, {}, 404, "no-act"],
+    ["a name of every object", "constructor", {}, {}, 404, "no-act"],
+    ["no JSON", "addVessel", "{nonsense", {}, 400, "bad-json"],
+    ["nothing", "addVessel", "", {}, 400, "bad-json"],
+    ["a device without its token", "postReadings", { readings: [] }, {}, 401, "no-token"],
+    [
+      "a device with another's",
+      "postReadings",
+      { readings: [] },
+      { authorization: `Bearer ${"x".repeat(40)}` },
+      401,
+      "no-token",
+    ],
+    ["what says that it is too long", "addVessel", "{}", { "content-length": "30000000" }, 413, "too-long"],
+  ])("refuses %s", async (_what, name, body, headers, status, code) =>
+    expect(await post(name, body, headers)).toMatchObject({ status, ok: false, error: { code } }),
+  );
+  it("stops reading what turns out to be too long", async () => {
+    let given = 0;
+    const endless = new ReadableStream<Uint8Array>({
+      pull(controller) {
+        given += 1;
+        controller.enqueue(new Uint8Array(100_000).fill(32));
+      },
+    });
+    expect(await post("addVessel", endless)).toMatchObject({ status: 413 });
+    expect(given).toBeLessThan(30);
+  });
+  it("is closed until there is a farm, but for who founds it", async () => {
+    frame.mockResolvedValueOnce(null);
+    expect(await post("addVessel", vessel("Early"))).toMatchObject({ status: 404, error: { code: "no-farm" } });
+    frame.mockResolvedValueOnce(null);
+    expect(await post("setUpFarm", {})).toMatchObject({ status: 400, error: { code: "bad-request" } });
+  });
+});
+
+/** What a clumsy or a hostile client puts in a field. */
+const JUNK = [
+  null,
+  1e308,
+  -1,
+  1e-7,
+  0,
+  "",
+  "NaN",
+  "'; drop table farm; --",
+  "<img src=x>",
+  "\u0000",
+  "9".repeat(400),
+  [],
+  {},
+  "2016-12-31T23:59:60Z",
+  "0001-01-01",
+  "9999-12-31T23:59:59Z",
+  true,
+];
+
+/** A value that a schema lets through, or nearly. */
+function shapeOf(schema: unknown): unknown {
+  const {
+    enum: words,
+    const: one,
+    anyOf,
+    oneOf,
+    type,
+    properties,
+    items,
+    minLength,
+    minimum,
+    pattern,
+  } = schema as {
+    enum?: unknown[];
+    const?: unknown;
+    anyOf?: unknown[];
+    oneOf?: unknown[];
+    type?: string | string[];
+    properties?: Record<string, unknown>;
+    items?: unknown;
+    minLength?: number;
+    minimum?: number;
+    pattern?: string;
+  };
+  if (words) return words[0];
+  if (one !== undefined) return one;
+  if (anyOf ?? oneOf) return shapeOf((anyOf ?? oneOf)![0]);
+  if (properties) return Object.fromEntries(Object.entries(properties).map(([name, inner]) => [name, shapeOf(inner)]));
+  const kind = Array.isArray(type) ? type[0] : type;
+  if (kind === "array") return items ? [shapeOf(items)] : [];
+  if (kind === "number" || kind === "integer") return minimum ?? 1;
+  if (kind === "boolean") return true;
+  if (pattern?.startsWith("^[a-z]")) return "water";
+  return "x".repeat(Math.max(1, minLength ?? 1));
+}
+
+describe("junk in any field of any act", () => {
+  it.each(
+    listActs()
+      .filter(({ may }) => may !== "device")
+      .map((act) => [act.actName, act] as const),
+  )("%s answers in words, and never trips", async (name, { schema }) => {
+    const shape = shapeOf(schema) as Record<string, unknown>;
+    const asked = Object.keys(shape).filter((field) => field !== "requestKey");
+    for (const field of asked)
+      for (const junk of JUNK) {
+        const { status, ok, error } = await post(name, { ...shape, requestKey: key(), [field]: junk });
+        if (!ok) expect([field, junk, status < 500, typeof error?.code]).toEqual([field, junk, true, "string"]);
+      }
+  });
+});

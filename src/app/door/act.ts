@@ -1,0 +1,62 @@
+import { findAct, type AnyAct } from "@/services/acts";
+import { deviceOf } from "@/services/devices/takeReadings";
+import { now, pool } from "@/services/runtime";
+import { openFrame } from "../session";
+import { grant, NO_FARM, refuse, refuseStranger, toActError, TOO_LONG } from "./answer";
+import { readBody } from "./body";
+import { strangeness } from "./stranger";
+
+/** What an act's JSON may weigh; a file goes as text within it. */
+const MOST_BYTES = 1_000_000;
+const MOST_BYTES_WITH_FILE = 9_000_000;
+const WITH_FILE: readonly string[] = ["importLogger"];
+/** Longer than this nobody waits; what was begun is whole or undone, and its key tells a resend apart. */
+const TIME_LIMIT_MS = 30_000;
+
+const bearerOf = (request: Request): string | null =>
+  /^Bearer ([A-Za-z0-9_-]{16,128})$/.exec(request.headers.get("authorization") ?? "")?.[1] ?? null;
+
+/** Who asks, by what the act wants; a refusal where it is nobody that may. Asked before a byte of the body is read. */
+async function askerFor({ may }: AnyAct, request: Request): Promise<object | Response> {
+  if (may === "founder") return { pool: pool(), now };
+  if (may === "device") {
+    const token = bearerOf(request);
+    const device = token === null ? null : await deviceOf(pool(), token);
+    return device
+      ? { pool: pool(), now, device }
+      : refuse({ code: "no-token", message: "A device says who it is: Authorization: Bearer and its token." });
+  }
+  return (await openFrame())?.ctx ?? refuse(NO_FARM);
+}
+
+const tooSlow = async (): Promise<Response> => {
+  await new Promise((resolve) => setTimeout(resolve, TIME_LIMIT_MS).unref());
+  return refuse({ code: "too-slow", message: "This takes too long. Try again in a moment: it is not done twice." });
+};
+
+async function run(act: AnyAct, request: Request): Promise<Response> {
+  try {
+    const asker = await askerFor(act, request);
+    if (asker instanceof Response) return asker;
+    const mostBytes = WITH_FILE.includes(act.actName) ? MOST_BYTES_WITH_FILE : MOST_BYTES;
+    const body = await readBody(request, mostBytes);
+    if (!body) return refuse(TOO_LONG(mostBytes));
+    let input: unknown;
+    try {
+      input = JSON.parse(new TextDecoder().decode(body));
+    } catch {
+      return refuse({ code: "bad-json", message: "This is not JSON." });
+    }
+    return grant((await act(asker, input)) ?? null);
+  } catch (error) {
+    return refuse(toActError(error));
+  }
+}
+
+/** The one door for writes: form, device and a phone's queue come through it alike. */
+export async function actDoor(request: Request, name: string): Promise<Response> {
+  if (strangeness(request.headers)) return refuseStranger();
+  const act = findAct(name);
+  if (!act) return refuse({ code: "no-act", message: `Nothing is called ${name.slice(0, 40)} here.` });
+  return Promise.race([run(act, request), tooSlow()]);
+}

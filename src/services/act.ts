@@ -1,0 +1,98 @@
+import "server-only";
+import type { FromSchema, JSONSchema } from "json-schema-to-ts";
+import { fieldErrors } from "@/contracts/fieldErrors";
+import validators from "@/contracts/generated/acts.cjs";
+import { errnoOf, inTransaction, SQL_ERROR, type Queryable } from "@/data/db";
+import { claimRequest, findResult, keepResult, sweepRequests } from "@/data/requests";
+import type { Context } from "./context";
+import { Refusal } from "./refusal";
+
+/** Who may do it: everybody of the farm, a device by its token, whoever opens the farm for the first time. */
+export type Role = "everybody" | "device" | "founder";
+
+/** One thing that can be done to the farm: called as a function, and read as an entry of its place's list. */
+export interface Act<Request, Answer, Asker = Context> {
+  /** @throws {Refusal} with the fields at fault */
+  (asker: Asker, input: unknown): Promise<Answer>;
+  readonly actName: string;
+  readonly schema: object;
+  readonly may: Role;
+  /** For the compiler alone: what is asked. */
+  readonly request?: Request;
+}
+
+/** What a schema lets through. */
+export type Asked<S> = S extends JSONSchema ? FromSchema<S> : never;
+
+export interface ActHead<S> {
+  readonly name: string;
+  readonly schema: S;
+  readonly may: Role;
+}
+
+/**
+ * The input of an act, where it fits its schema; the same compiled validator as in the form.
+ * @throws {Refusal} `bad-request` with the fields at fault
+ */
+export function fitting<T>(name: string, input: unknown): T {
+  const fields = fieldErrors(validators[name]!, input);
+  if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
+  return input as T;
+}
+
+function made<Request, Answer, Asker>(
+  { name, schema, may }: ActHead<object>,
+  run: (asker: Asker, request: Request) => Promise<Answer>,
+): Act<Request, Answer, Asker> {
+  const call = async (asker: Asker, input: unknown) => run(asker, fitting<Request>(name, input));
+  return Object.assign(call, { actName: name, schema, may });
+}
+
+/** An entry of a place's list whose running is not a write of a person's by key: a device's post, the farm's first start. */
+export const bareAct = <const S extends object, T, Asker>(
+  head: ActHead<S>,
+  run: (asker: Asker, request: Asked<S>) => Promise<T>,
+): Act<Asked<S>, T, Asker> => made(head as ActHead<object>, run);
+
+/**
+ * A use-case as one transaction: checks the request against its schema, claims its key, does the work, keeps the answer.
+ * The same key again gives the kept answer and writes nothing.
+ */
+export const act = <const S extends object, T>(
+  head: ActHead<S>,
+  work: (db: Queryable, request: Asked<S>, ctx: Context) => Promise<T>,
+): Act<Asked<S>, T> => made(head as ActHead<object>, once(head.name, work));
+
+/** As long as a phone may be away with what it has yet to send. */
+const KEPT_MS = 30 * 86_400_000;
+const SWEPT_EVERY_MS = 3_600_000;
+const SWEPT_MOST = 500;
+const swept = { atMs: 0 };
+
+/** Forgets old keys, now and then; what fails here is tried again in an hour. */
+function sweepNowAndThen({ pool, now }: Pick<Context, "pool" | "now">): void {
+  if (Math.abs(now().getTime() - swept.atMs) < SWEPT_EVERY_MS) return;
+  swept.atMs = now().getTime();
+  sweepRequests(pool, new Date(swept.atMs - KEPT_MS), SWEPT_MOST).catch(() => undefined);
+}
+
+/** Work done once for its key, however often it is asked for. */
+const once =
+  <Request, Answer>(name: string, work: (db: Queryable, request: Request, ctx: Context) => Promise<Answer>) =>
+  async (ctx: Context, request: Request): Promise<Answer> => {
+    const { requestKey } = request as { readonly requestKey: string };
+    try {
+      const answer = await inTransaction(ctx.pool, async (db) => {
+        await claimRequest(db, requestKey, name, ctx.actor.id, ctx.now());
+        const result = await work(db, request, ctx);
+        await keepResult(db, requestKey, result);
+        return result;
+      });
+      sweepNowAndThen(ctx);
+      return answer;
+    } catch (error) {
+      const kept = errnoOf(error) === SQL_ERROR.duplicate ? await findResult(ctx.pool, requestKey) : null;
+      if (kept?.useCase === name) return kept.result as Answer;
+      throw error;
+    }
+  };

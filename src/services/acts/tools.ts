@@ -1,0 +1,4 @@
+import "server-only";
+import { addEquipment, noteEquipment } from "../equipment/equipment";
+
+export const TOOLS_ACTS = { addEquipment, noteEquipment } as const;

@@ -1,0 +1,4 @@
+import "server-only";
+import { addWaterSource, readWater, readWaterLevel, startWater } from "../waters";
+
+export const WATER_ACTS = { addWaterSource, readWater, readWaterLevel, startWater } as const;

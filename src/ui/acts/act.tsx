@@ -1,0 +1,110 @@
+"use client";
+import { createContext, useContext, useState, useTransition, type ReactNode } from "react";
+import { toast } from "sonner";
+import type { ActError, ActResult } from "@/contracts/answer";
+import { fieldErrors, type FieldErrors, type Validator } from "@/contracts/fieldErrors";
+import type { ActsOf, AnswerOf, Place, RequestOf } from "@/services/acts";
+
+/** How a screen reaches the farm; the application hands it down, tests give their own. */
+export interface Door {
+  /** Sends one act with its key; rejects where no answer comes. */
+  readonly send: (name: string, request: object) => Promise<ActResult<unknown>>;
+  /** Something was changed: what the page shows is read anew. */
+  readonly onChanged: () => void;
+  /** Says who is at this screen. */
+  readonly choosePerson: (id: number) => Promise<void>;
+}
+
+const DoorContext = createContext<Door | null>(null);
+
+export const DoorProvider = ({ door, children }: { readonly door: Door; readonly children: ReactNode }) => (
+  <DoorContext.Provider value={door}>{children}</DoorContext.Provider>
+);
+
+export function useDoor(): Door {
+  const door = useContext(DoorContext);
+  if (!door) throw new Error("No DoorProvider above this component.");
+  return door;
+}
+
+const OUT_OF_REACH: ActError = {
+  code: "out-of-reach",
+  message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment.",
+};
+
+/** What a person fills in of a request; its key is made here. */
+export type Asking<P extends Place, N extends keyof ActsOf<P>> = Omit<RequestOf<ActsOf<P>[N]>, "requestKey">;
+
+export interface Acting<Request, Answer> {
+  readonly busy: boolean;
+  readonly error: ActError | null;
+  readonly fields: FieldErrors;
+  /** Runs the act; its answer, or null where it was refused (then `error` and `fields` say why). */
+  readonly run: (request: Request) => Promise<Answer | null>;
+  readonly clear: () => void;
+}
+
+const newKey = (): string => crypto.randomUUID();
+
+/** Where a refusal is said: by the form itself, or in passing where there is no form. */
+type Failure = "in-place" | "toast";
+
+function useSending(
+  name: string,
+  check: (request: object) => FieldErrors | null,
+  failure: Failure,
+): Acting<object, unknown> {
+  const door = useDoor();
+  const [busy, startTransition] = useTransition();
+  const [error, setError] = useState<ActError | null>(null);
+  const [intent, setIntent] = useState<{ key: string; body: string } | null>(null);
+
+  const send = async (request: object): Promise<unknown> => {
+    const body = JSON.stringify(request);
+    const key = intent?.body === body ? intent.key : newKey();
+    setIntent({ key, body });
+    const full = { ...request, requestKey: key };
+    const complaints = check(full);
+    if (complaints) {
+      setError({
+        code: "bad-request",
+        message: "Some of this does not fit. See the marked fields.",
+        fields: complaints,
+      });
+      return null;
+    }
+    const result = await door.send(name, full).catch(() => ({ ok: false, error: OUT_OF_REACH }) as const);
+    if (!result.ok) {
+      setError(result.error);
+      if (failure === "toast") toast.error(result.error.message);
+      return null;
+    }
+    setError(null);
+    setIntent(null);
+    startTransition(door.onChanged);
+    return result.value;
+  };
+
+  return {
+    busy,
+    error,
+    fields: error?.fields ?? {},
+    clear: () => setError(null),
+    run: (request) => new Promise((resolve) => startTransition(async () => resolve(await send(request)))),
+  };
+}
+
+/**
+ * The hook of a place's acts: one intended write, checked with the server's own schema, sent with a key that a resend keeps, so that
+ * a double tap or a lost answer does not write twice. The key is renewed once it went through, or once the request changed.
+ */
+export const actsOf =
+  <P extends Place>(_place: P, validators: Readonly<Record<string, Validator>>) =>
+  <N extends keyof ActsOf<P> & string>(
+    name: N,
+    failure: Failure = "in-place",
+  ): Acting<Asking<P, N>, AnswerOf<ActsOf<P>[N]>> =>
+    useSending(name, (request) => fieldErrors(validators[name]!, request), failure) as Acting<
+      Asking<P, N>,
+      AnswerOf<ActsOf<P>[N]>
+    >;

@@ -1,0 +1,5 @@
+"use client";
+import validators from "@/contracts/generated/acts/tools.cjs";
+import { actsOf } from "./act";
+
+export const useToolsAct = actsOf("tools", validators);
