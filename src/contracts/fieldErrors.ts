@@ -70,7 +70,10 @@ export function fieldErrors(validate: ValidateFunction, value: unknown): FieldEr
   const found: Record<string, string> = {};
   for (const error of validate.errors ?? []) {
     if (error.keyword === "oneOf" || error.keyword === "anyOf") continue;
-    found[pointerOf(error)] ??= sayError(error);
+    const field = pointerOf(error);
+    // What is no date at all says more than that it is none of this century.
+    if (error.keyword === "format") found[field] = sayError(error);
+    else found[field] ??= sayError(error);
   }
   return Object.keys(found).length > 0 ? found : { "": "This does not fit what is expected here." };
 }

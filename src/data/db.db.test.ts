@@ -1,5 +1,6 @@
 import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm, type Scratch } from "@/testing/scratch";
 import { addTool, addVessel } from "@/services/addThings";
+import { sweepKeys } from "@/services/sweepKeys";
 import { errnoOf, inTransaction, insert, isConnectionError, select, SQL_ERROR, type Queryable } from "./db";
 import { findResult } from "./requests";
 
@@ -119,10 +120,7 @@ describe("a request's key", () => {
     await addVessel(farm.context(hoursAgo(29 * 24)), young);
     const isKept = async ({ requestKey }: { requestKey: string }) =>
       (await findResult(farm.scratch.db, requestKey)) !== null;
-    // It is looked for once an hour of the farm's clock, after a write.
-    await addVessel(farm.context(new Date(NOW.getTime() + 2 * 3_600_000)), named("Pail of the day"));
-    for (let time = 0; time < 200 && (await isKept(old)); time += 1)
-      await new Promise((resolve) => setTimeout(resolve, 25));
+    await sweepKeys(farm.context());
     expect([await isKept(old), await isKept(young)]).toEqual([false, true]);
   });
 });

@@ -3,7 +3,7 @@ import type { FromSchema, JSONSchema } from "json-schema-to-ts";
 import { fieldErrors } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/acts.cjs";
 import { errnoOf, inTransaction, SQL_ERROR, type Queryable } from "@/data/db";
-import { claimRequest, findResult, keepResult, sweepRequests } from "@/data/requests";
+import { claimRequest, findResult, keepResult } from "@/data/requests";
 import type { Context } from "./context";
 import { Refusal } from "./refusal";
 
@@ -63,33 +63,18 @@ export const act = <const S extends object, T>(
   work: (db: Queryable, request: Asked<S>, ctx: Context) => Promise<T>,
 ): Act<Asked<S>, T> => made(head as ActHead<object>, once(head.name, work));
 
-/** As long as a phone may be away with what it has yet to send. */
-const KEPT_MS = 30 * 86_400_000;
-const SWEPT_EVERY_MS = 3_600_000;
-const SWEPT_MOST = 500;
-const swept = { atMs: 0 };
-
-/** Forgets old keys, now and then; what fails here is tried again in an hour. */
-function sweepNowAndThen({ pool, now }: Pick<Context, "pool" | "now">): void {
-  if (Math.abs(now().getTime() - swept.atMs) < SWEPT_EVERY_MS) return;
-  swept.atMs = now().getTime();
-  sweepRequests(pool, new Date(swept.atMs - KEPT_MS), SWEPT_MOST).catch(() => undefined);
-}
-
 /** Work done once for its key, however often it is asked for. */
 const once =
   <Request, Answer>(name: string, work: (db: Queryable, request: Request, ctx: Context) => Promise<Answer>) =>
   async (ctx: Context, request: Request): Promise<Answer> => {
     const { requestKey } = request as { readonly requestKey: string };
     try {
-      const answer = await inTransaction(ctx.pool, async (db) => {
+      return await inTransaction(ctx.pool, async (db) => {
         await claimRequest(db, requestKey, name, ctx.actor.id, ctx.now());
         const result = await work(db, request, ctx);
         await keepResult(db, requestKey, result);
         return result;
       });
-      sweepNowAndThen(ctx);
-      return answer;
     } catch (error) {
       const kept = errnoOf(error) === SQL_ERROR.duplicate ? await findResult(ctx.pool, requestKey) : null;
       if (kept?.useCase === name) return kept.result as Answer;

@@ -5,6 +5,7 @@ import { key, NOW, refusalOf, scratchDatabase, TestFarm } from "@/testing/scratc
 import { addVessel } from "./addThings";
 import { readLedger } from "./readLedger";
 import { readYard } from "./readYard";
+import { sweepKeys } from "./sweepKeys";
 import { setUpFarm } from "./setUpFarm";
 
 describe("trouble", () => {
@@ -102,6 +103,10 @@ describe("the demo farm", () => {
       expect(yard.vessels.filter(({ status }) => status === "running")).toHaveLength(4);
       expect(new Set(yard.vessels.map(({ batch }) => batch?.state).filter(Boolean)).size).toBeGreaterThanOrEqual(3);
       expect(await seedDemo(scratch.pool, new Date(now.getTime() + 3_600_000))).toBe(false);
+      // Nor one long after, when the keys of its acts are forgotten.
+      const later = new Date(now.getTime() + 60 * 86_400_000);
+      await sweepKeys({ pool: scratch.pool, now: () => later });
+      expect(await seedDemo(scratch.pool, later)).toBe(false);
       const ledger = await readLedger(ctx, farm);
       expect(ledger.batches).toHaveLength(8);
       expect(ledger.batches.filter(({ outcome }) => outcome === "strained")).toHaveLength(4);

@@ -1,6 +1,7 @@
 import { findAct, type AnyAct } from "@/services/acts";
 import { deviceOf } from "@/services/devices/takeReadings";
 import { now, pool } from "@/services/runtime";
+import { sweepKeys } from "@/services/sweepKeys";
 import { openFrame } from "../session";
 import { grant, NO_FARM, refuse, refuseStranger, toActError, TOO_LONG } from "./answer";
 import { readBody } from "./body";
@@ -47,7 +48,9 @@ async function run(act: AnyAct, request: Request): Promise<Response> {
     } catch {
       return refuse({ code: "bad-json", message: "This is not JSON." });
     }
-    return grant((await act(asker, input)) ?? null);
+    const value = await act(asker, input);
+    void sweepKeys({ pool: pool(), now });
+    return grant(value ?? null);
   } catch (error) {
     return refuse(toActError(error));
   }

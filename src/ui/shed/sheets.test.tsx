@@ -186,7 +186,7 @@ describe("how an ingredient is got", () => {
     expect(screen.getByLabelText("Price (crowns)")).toHaveValue("4.5");
     type("It holds (kg)", "0");
     click("Keep it");
-    expect(await screen.findByText("More than 0.")).toBeVisible();
+    expect(await screen.findByText("At least 0.001.")).toBeVisible();
     type("It holds (kg)", "500 g");
     click("Keep it");
     await waitFor(() =>

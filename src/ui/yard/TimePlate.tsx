@@ -91,8 +91,10 @@ export const TimeAxis = ({
       air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS),
     ) ?? "";
   const intoDayH = hourOfDay(new Date(nowMs), clock);
-  // A label gives way to the days and to "now" where they would touch.
-  const taken = [PLATE_H - 4, ...daysBegin(nowMs, clock).map(({ atMs }) => yOf(atMs, nowMs))];
+  // A label gives way where it would touch another: a day to "now", an hour to either.
+  const nowY = PLATE_H - 4;
+  const days = daysBegin(nowMs, clock).filter(({ atMs }) => nowY - yOf(atMs, nowMs) > LABEL_PX);
+  const taken = [nowY, ...days.map(({ atMs }) => yOf(atMs, nowMs))];
   const hours = Array.from(
     { length: 8 },
     (_, step) => nowMs + ((Math.floor(intoDayH / 6) + 1 + step) * 6 - intoDayH) * HOUR_MS,
@@ -110,7 +112,7 @@ export const TimeAxis = ({
       >
         <path d={path} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
       </svg>
-      {daysBegin(nowMs, clock).map(({ atMs, label }) => (
+      {days.map(({ atMs, label }) => (
         <span
           key={atMs}
           className="absolute right-2 -translate-y-1/2 font-display text-[0.9rem] font-bold"
