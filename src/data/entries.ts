@@ -110,6 +110,10 @@ export const listStandingOf = async (db: Queryable, batchIds: readonly number[])
 export const listLog = async (db: Queryable, batchId: number): Promise<LoggedEntry[]> =>
   (await select<EntryRow>(db, SELECT_LOG, [batchId])).map(toEntry);
 
+/** Whether an act was ever logged of any batch. */
+export const isActLogged = async (db: Queryable, act: string): Promise<boolean> =>
+  (await select(db, "select id from batch_entry where kind = 'act' and word = ? limit 1", [act])).length > 0;
+
 export async function findEntry(db: Queryable, id: number): Promise<LoggedEntry | null> {
   const [row] = await select<EntryRow>(db, SELECT_ONE, [id]);
   return row ? toEntry(row) : null;

@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
-import { select, type Database } from "@/data/db";
+import type { Database } from "@/data/db";
+import { isActLogged } from "@/data/entries";
 import { findRecipe } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
@@ -460,10 +461,6 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   await tell.log("j2 press", juice, 26, { kind: "act", act: LAST_ACT }, 2);
 }
 
-/** Whether the story has been told to its end; by the log, since the keys of its acts are forgotten in time. */
-const isTold = async (db: Database): Promise<boolean> =>
-  (await select(db, "select id from batch_entry where kind = 'act' and word = ? limit 1", [LAST_ACT])).length > 0;
-
 /**
  * Makes the demo farm in an empty database, or what of it is missing.
  * @returns whether anything had to be made
@@ -475,7 +472,8 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const people = await listActors(db);
   const tell = new Teller(pool, people, now);
   // A farm whose story an earlier build told to its end goes on from there: new chapters don't fit into its past.
-  if (await isTold(db)) return false;
+  // By the log, since the keys of its acts are forgotten in time.
+  if (await isActLogged(db, LAST_ACT)) return false;
   await seedWaters(tell);
   await seedPlaces(tell);
   const vessels = new Map((await listVesselStates(db)).map((vessel) => [vessel.name, vessel]));

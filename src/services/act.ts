@@ -17,6 +17,8 @@ export interface Act<Request, Answer, Asker = Context> {
   readonly actName: string;
   readonly schema: object;
   readonly may: Role;
+  /** What its JSON may weigh, where that is more than the door takes of any. */
+  readonly mostBytes?: number;
   /** For the compiler alone: what is asked. */
   readonly request?: Request;
 }
@@ -28,6 +30,7 @@ export interface ActHead<S> {
   readonly name: string;
   readonly schema: S;
   readonly may: Role;
+  readonly mostBytes?: number;
 }
 
 /**
@@ -41,11 +44,11 @@ export function fitting<T>(name: string, input: unknown): T {
 }
 
 function made<Request, Answer, Asker>(
-  { name, schema, may }: ActHead<object>,
+  { name, ...head }: ActHead<object>,
   run: (asker: Asker, request: Request) => Promise<Answer>,
 ): Act<Request, Answer, Asker> {
   const call = async (asker: Asker, input: unknown) => run(asker, fitting<Request>(name, input));
-  return Object.assign(call, { actName: name, schema, may });
+  return Object.assign(call, { actName: name, ...head });
 }
 
 /** An entry of a place's list whose running is not a write of a person's by key: a device's post, the farm's first start. */

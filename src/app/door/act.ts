@@ -7,10 +7,8 @@ import { grant, NO_FARM, refuse, refuseStranger, toActError, TOO_LONG } from "./
 import { readBody } from "./body";
 import { strangeness } from "./stranger";
 
-/** What an act's JSON may weigh; a file goes as text within it. */
+/** What an act's JSON may weigh, unless the act says otherwise. */
 const MOST_BYTES = 1_000_000;
-const MOST_BYTES_WITH_FILE = 9_000_000;
-const WITH_FILE: readonly string[] = ["importLogger"];
 /** Longer than this nobody waits; what was begun is whole or undone, and its key tells a resend apart. */
 const TIME_LIMIT_MS = 30_000;
 
@@ -30,16 +28,21 @@ async function askerFor({ may }: AnyAct, request: Request): Promise<object | Res
   return (await openFrame())?.ctx ?? refuse(NO_FARM);
 }
 
-const tooSlow = async (): Promise<Response> => {
-  await new Promise((resolve) => setTimeout(resolve, TIME_LIMIT_MS).unref());
-  return refuse({ code: "too-slow", message: "This takes too long. Try again in a moment: it is not done twice." });
-};
+/** An answer, or a word where it takes too long; the clock stops with the answer. */
+async function inTime(answer: Promise<Response>): Promise<Response> {
+  let clock: NodeJS.Timeout | undefined;
+  const tooSlow = new Promise<Response>((resolve) => {
+    const error = { code: "too-slow", message: "This takes too long. Try again in a moment: it is not done twice." };
+    clock = setTimeout(() => resolve(refuse(error)), TIME_LIMIT_MS);
+  });
+  return Promise.race([answer, tooSlow]).finally(() => clearTimeout(clock));
+}
 
 async function run(act: AnyAct, request: Request): Promise<Response> {
   try {
     const asker = await askerFor(act, request);
     if (asker instanceof Response) return asker;
-    const mostBytes = WITH_FILE.includes(act.actName) ? MOST_BYTES_WITH_FILE : MOST_BYTES;
+    const mostBytes = act.mostBytes ?? MOST_BYTES;
     const body = await readBody(request, mostBytes);
     if (!body) return refuse(TOO_LONG(mostBytes));
     let input: unknown;
@@ -61,5 +64,5 @@ export async function actDoor(request: Request, name: string): Promise<Response>
   if (strangeness(request.headers)) return refuseStranger();
   const act = findAct(name);
   if (!act) return refuse({ code: "no-act", message: `Nothing is called ${name.slice(0, 40)} here.` });
-  return Promise.race([run(act, request), tooSlow()]);
+  return inTime(run(act, request));
 }

@@ -41,10 +41,13 @@ export const refuse = (error: ActError): Response =>
 export const grant = (value: unknown): Response =>
   Response.json({ ok: true, value } satisfies ActResult<unknown>, { headers: { "cache-control": "no-store" } });
 
-const STRANGER: ActError = { code: "stranger", message: "This does not come from the farm's own pages." };
+export const STRANGER: ActError = { code: "stranger", message: "This does not come from the farm's own pages." };
 export const TOO_LONG = (mostBytes: number): ActError => ({
   code: "too-long",
   message: `More than ${Math.round(mostBytes / 1e6)} MB at once is not read. Send it in parts.`,
 });
 export const NO_FARM: ActError = { code: "no-farm", message: "Set up the farm first." };
 export const refuseStranger = (): Response => refuse(STRANGER);
+/** For what is sent as a file: the screen shows the words as they come. */
+export const refuseInWords = ({ code, message }: ActError): Response =>
+  new Response(message, { status: STATUS[code] ?? 422 });

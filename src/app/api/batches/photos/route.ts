@@ -2,7 +2,7 @@ import { addBatchPhoto, readBatchPhoto } from "@/services/ferment/photos";
 import { Refusal } from "@/services/refusal";
 import { jpegResponse } from "../../../jpegResponse";
 import { numberIn } from "../../../query";
-import { refuse, refuseStranger, TOO_LONG } from "../../../door/answer";
+import { refuseInWords, STRANGER, TOO_LONG } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
@@ -17,7 +17,7 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuseInWords(STRANGER);
   const frame = await openFrame();
   const batchId = numberIn(request, "batch");
   if (!frame || batchId === null) return new Response("There is no such batch.", { status: 404 });
@@ -25,7 +25,7 @@ export async function POST(request: Request): Promise<Response> {
   const at = query.get("at");
   try {
     const jpeg = await readBody(request, MOST_BYTES);
-    if (!jpeg) return refuse(TOO_LONG(MOST_BYTES));
+    if (!jpeg) return refuseInWords(TOO_LONG(MOST_BYTES));
     const photoId = await addBatchPhoto(frame.ctx, batchId, Buffer.from(jpeg), {
       ...(at && !Number.isNaN(Date.parse(at)) ? { at } : {}),
       note: query.get("note") ?? "",

@@ -2,7 +2,7 @@ import { addForagePhoto, readForagePhoto } from "@/services/gather/photos";
 import { Refusal } from "@/services/refusal";
 import { jpegResponse } from "../../../jpegResponse";
 import { numberIn } from "../../../query";
-import { refuse, refuseStranger, TOO_LONG } from "../../../door/answer";
+import { refuseInWords, STRANGER, TOO_LONG } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
@@ -17,13 +17,13 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuseInWords(STRANGER);
   const frame = await openFrame();
   const placeId = numberIn(request, "place");
   if (!frame || placeId === null) return new Response("There is no such place.", { status: 404 });
   try {
     const jpeg = await readBody(request, MOST_BYTES);
-    if (!jpeg) return refuse(TOO_LONG(MOST_BYTES));
+    if (!jpeg) return refuseInWords(TOO_LONG(MOST_BYTES));
     const photoId = await addForagePhoto(frame.ctx, placeId, Buffer.from(jpeg));
     return Response.json({ photoId });
   } catch (error) {

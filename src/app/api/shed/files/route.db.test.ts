@@ -84,7 +84,9 @@ describe("a file sent in", () => {
     const own = await post("kind=lots", ROWS, { "sec-fetch-site": "same-origin" });
     expect(own.status).toBe(200);
     await own.text();
-    expect((await post("kind=lots", "x".repeat(8_000_001))).status).toBe(413);
+    const large = await post("kind=lots", "x".repeat(8_000_001));
+    // As the screen shows it: words, and no JSON.
+    expect([large.status, await large.text()]).toEqual([413, "More than 8 MB at once is not read. Send it in parts."]);
   });
   it("finds nobody at home before the farm is set up", async () => {
     frame.mockResolvedValue(null);

@@ -2,7 +2,7 @@ import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { decodeText, parseCsv } from "@/services/files/decode";
 import { exportFile } from "@/services/files/exportFile";
 import { importFile, lookAtFile } from "@/services/files/importFile";
-import { refuse, refuseStranger, toActError, TOO_LONG } from "../../../door/answer";
+import { refuseInWords, STRANGER, toActError, TOO_LONG } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
@@ -25,13 +25,13 @@ export async function GET(request: Request): Promise<Response> {
 
 /** Takes a file's bytes; answers line by line, so that long work shows how far it is: progress lines, then one with what came of it. */
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuseInWords(STRANGER);
   const frame = await openFrame();
   const query = new URL(request.url).searchParams;
   const kind = kindOf(query);
   if (!frame || !kind) return new Response("There is no such table.", { status: 404 });
   const bytes = await readBody(request, MOST_BYTES);
-  if (!bytes) return refuse(TOO_LONG(MOST_BYTES));
+  if (!bytes) return refuseInWords(TOO_LONG(MOST_BYTES));
   const { text, encoding } = decodeText(bytes);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({

@@ -1,6 +1,6 @@
 import { lookAtLogger } from "@/services/devices/importLogger";
 import { decodeText } from "@/services/files/decode";
-import { refuse, refuseStranger, TOO_LONG } from "../../../door/answer";
+import { refuseInWords, STRANGER, TOO_LONG } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
 import { openFrame } from "../../../session";
@@ -9,11 +9,11 @@ const MOST_BYTES = 8_000_000;
 
 /** Looks at a logger's file: what its times and columns are, where it has gaps. Writes nothing; gives the text back as it was read. */
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuseInWords(STRANGER);
   const frame = await openFrame();
   if (!frame) return new Response("There is no farm yet.", { status: 404 });
   const bytes = await readBody(request, MOST_BYTES);
-  if (!bytes) return refuse(TOO_LONG(MOST_BYTES));
+  if (!bytes) return refuseInWords(TOO_LONG(MOST_BYTES));
   const query = new URL(request.url).searchParams;
   const { text } = decodeText(bytes);
   return Response.json({
