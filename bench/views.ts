@@ -100,7 +100,7 @@ async function measureShed(pool: Database, farm: Farm, size: string): Promise<st
 
 async function main(): Promise<void> {
   const url = new URL(process.env.DATABASE_URL ?? "");
-  const admin = openPool(url.href, 1);
+  const admin = openPool(url.href, { connectionLimit: 1 });
   await admin.query("drop database if exists ruchka_bench");
   await admin.query("create database ruchka_bench character set utf8mb4");
   url.pathname = "/ruchka_bench";

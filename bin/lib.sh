@@ -2,6 +2,8 @@
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 export NEXT_TELEMETRY_DISABLED=1
 cd "$ROOT"
+# What is written here, logs and passwords among it, is for this user alone.
+umask 077
 # shellcheck source=../db/server.sh
 . "$ROOT/db/server.sh"
 
@@ -41,7 +43,7 @@ start_web() {
   fi
   # A server of an older build would miss its files.
   if [ -n "$pid" ]; then stop_web; fi
-  setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
+  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
   echo "$!" >"$DATA/web.pid"
   echo "$WEB_PORT" >"$DATA/web.port"
   cp .next/ruchka-stamp "$DATA/web.stamp"
@@ -59,12 +61,7 @@ start_web() {
 }
 
 stop_web() {
-  local pid
-  pid="$(web_pid)"
-  if [ -n "$pid" ]; then
-    kill "$pid" 2>/dev/null || true
-    for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
-  fi
+  end_process "$(web_pid)" || return 1
   rm -f "$DATA/web.pid"
 }
 
@@ -82,14 +79,13 @@ start_stand_ins() { # a weather station and two drum probes that post as real on
 }
 
 stop_stand_ins() {
-  local pid
-  pid="$(stand_ins_pid)"
-  if [ -n "$pid" ]; then kill "$pid" 2>/dev/null || true; fi
+  end_process "$(stand_ins_pid)" || return 1
   rm -f "$DATA/stand-ins.pid"
 }
 
 one_at_a_time() { # two starts at once would trip over each other
   mkdir -p "$DATA"
+  chmod 700 "$DATA"
   exec 9>"$DATA/lock"
   flock 9
 }

@@ -6,12 +6,14 @@
 export const LAYERS = {
   core: { layers: [], packages: [] },
   formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz"] },
-  contracts: { layers: ["core"], packages: ["ajv", "ajv-formats", "json-schema-to-ts", "jsonc-parser"] },
+  // What the farm says, by language: codes with figures become sentences here and nowhere below.
+  words: { layers: ["core", "formats"], packages: [] },
+  contracts: { layers: ["core", "words"], packages: ["ajv", "ajv-formats", "json-schema-to-ts", "jsonc-parser"] },
   sim: { layers: ["core"], packages: ["suncalc"] },
-  commands: { layers: ["core", "formats", "contracts"], packages: ["json-schema-to-ts", "node"] },
-  data: { layers: ["core"], packages: ["mysql2", "umzug", "server-only", "node"] },
+  commands: { layers: ["core", "formats", "words", "contracts"], packages: ["json-schema-to-ts", "node"] },
+  data: { layers: ["core"], packages: ["mysql2", "umzug", "p-timeout", "server-only", "node"] },
   services: {
-    layers: ["core", "formats", "contracts", "data", "sim"],
+    layers: ["core", "formats", "words", "contracts", "data", "sim"],
     packages: [
       "server-only",
       "node",
@@ -21,11 +23,14 @@ export const LAYERS = {
       "date-fns",
       "@date-fns/tz",
       "lru-cache",
+      "sharp",
+      "fast-json-stable-stringify",
+      "p-timeout",
     ],
   },
   // Screens know what services answer as types only; what they can do reaches them as callbacks.
   ui: {
-    layers: ["core", "formats", "contracts"],
+    layers: ["core", "formats", "words", "contracts"],
     typesOnly: ["services"],
     packages: [
       "react",
@@ -42,13 +47,22 @@ export const LAYERS = {
     ],
   },
   app: {
-    layers: ["core", "formats", "contracts", "services", "ui"],
-    packages: ["react", "react-dom", "next", "sonner", "node", "@fontsource-variable"],
+    layers: ["core", "formats", "words", "contracts", "services", "ui"],
+    packages: [
+      "react",
+      "react-dom",
+      "next",
+      "sonner",
+      "node",
+      "p-timeout",
+      "rate-limiter-flexible",
+      "@fontsource-variable",
+    ],
   },
   demo: { layers: ["core", "contracts", "data", "sim", "services"], packages: ["node"] },
   testing: {
-    layers: ["core", "formats", "contracts", "data", "sim", "services", "ui", "demo"],
-    packages: ["mysql2", "node", "fast-check", "react", "@testing-library"],
+    layers: ["core", "formats", "words", "contracts", "data", "sim", "services", "ui", "demo"],
+    packages: ["mysql2", "node", "fast-check", "react", "sharp", "@testing-library"],
   },
 };
 

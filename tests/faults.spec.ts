@@ -29,3 +29,29 @@ test(
     await expect(page.getByRole("dialog").getByText("two sacks")).toHaveCount(1);
   },
 );
+
+test(
+  "a database that hangs: health says so at once, the page after a while, and all goes on once it is back",
+  { tag: "@phone" },
+  async ({ page, request, ownDatabase }) => {
+    await page.goto("/shed");
+    await page.getByRole("button", { name: "Receive a lot" }).click();
+    const panel = page.getByRole("dialog");
+    await panel.getByLabel("What").selectOption("kelp-meal");
+    await panel.getByLabel("How much (kg)").fill("4.25");
+    const act = panel.getByRole("button", { name: "Put it on the shelf" });
+    const health = async () => (await request.get("/api/health")).json();
+    expect(await health()).toEqual({ ok: true, database: true, room: true });
+    ownDatabase!.hang();
+    try {
+      expect(await health()).toEqual({ ok: true, database: false, room: null });
+      await act.click();
+      await expect(panel.getByRole("alert")).toContainText("database does not answer");
+    } finally {
+      ownDatabase!.goOn();
+    }
+    await act.click();
+    await expect(panel).toHaveCount(0);
+    expect(await health()).toEqual({ ok: true, database: true, room: true });
+  },
+);

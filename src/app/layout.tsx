@@ -32,7 +32,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
-        <FarmDoor>
+        <FarmDoor units={frame?.farm.units ?? "metric"}>
           <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
             <Header
               farmName={frame?.farm.name ?? null}

@@ -1,4 +1,4 @@
-import { isDatabaseAway } from "@/services/outage";
+import { outageOf } from "@/services/outage";
 import { openFrame, type Frame } from "./session";
 
 export type Opened<T> =
@@ -10,7 +10,7 @@ export async function openPage<T>(load: (frame: Frame) => Promise<T>): Promise<O
     const frame = await openFrame();
     return frame ? { type: "open", value: await load(frame) } : { type: "not-set-up" };
   } catch (error) {
-    if (isDatabaseAway(error)) return { type: "away" };
+    if (outageOf(error) !== null) return { type: "away" };
     throw error;
   }
 }

@@ -1,4 +1,7 @@
 import type { ErrorObject, ValidateFunction } from "ajv";
+import type { Complaint } from "@/words/codes";
+import { sayComplaint } from "@/words/complaints";
+import { speechOf, type Speech } from "@/words/speech";
 
 /** A compiled schema. */
 export type Validator = ValidateFunction;
@@ -15,65 +18,74 @@ function pointerOf(error: ErrorObject): string {
   return error.instancePath;
 }
 
-const TYPE_WORDS: Readonly<Record<string, string>> = {
-  number: "a number",
-  integer: "a whole number",
-  string: "words",
-  array: "a list",
-  object: "an object",
-  boolean: "yes or no",
-};
-
-function sayError(error: ErrorObject): string {
-  const { limit, allowedValues, format } = error.params as {
-    limit?: number;
-    allowedValues?: readonly unknown[];
-    format?: string;
+function complaintOf(error: ErrorObject): Complaint {
+  const { limit, allowedValues, format, type } = error.params as {
+    limit: number;
+    allowedValues: readonly unknown[];
+    format: string;
+    type: string | readonly string[];
   };
   switch (error.keyword) {
     case "required":
-      return "This is needed.";
+      return { code: "needed" };
     case "additionalProperties":
-      return "This is not known here.";
+      return { code: "not-known" };
     case "minimum":
-      return `At least ${limit}.`;
+      return { code: "too-low", limit };
     case "exclusiveMinimum":
-      return `More than ${limit}.`;
+      return { code: "not-above", limit };
     case "maximum":
-      return `At most ${limit}.`;
+      return { code: "too-high", limit };
     case "minLength":
     case "pattern":
-      return "This is empty or not of the right form.";
+      return { code: "wrong-form" };
     case "maxLength":
-      return `At most ${limit} characters.`;
+      return { code: "too-long", limit };
     case "minItems":
-      return limit === 1 ? "Choose at least one." : `At least ${limit}.`;
+      return { code: "too-few", limit };
     case "maxItems":
-      return `At most ${limit}.`;
+      return { code: "too-many", limit };
     case "enum":
-      return `One of ${allowedValues?.join(", ")}.`;
+      return { code: "none-of", allowed: allowedValues };
     case "format":
-      return format === "date" ? "A date such as 2031-03-02." : "A date and time.";
+      return { code: format === "date" ? "no-date" : "no-moment" };
     case "type":
-      return `This must be ${TYPE_WORDS[String((error.params as { type: string | string[] }).type).split(",")[0] ?? ""] ?? "something else"}.`;
+      return { code: "wrong-type", type: String(type).split(",")[0] ?? "" };
     default:
-      return error.message ?? "This does not fit.";
+      return { code: "unfit" };
   }
 }
+
+/** What is wrong, by JSON pointer of the value at fault. */
+export type Complaints = Readonly<Record<string, Complaint>>;
 
 /**
  * Runs a compiled validator and gathers its complaints by field; the first one of a field stands.
  * @returns null where all is well
  */
-export function fieldErrors(validate: ValidateFunction, value: unknown): FieldErrors | null {
+export function complaintsOf(validate: ValidateFunction, value: unknown): Complaints | null {
   if (validate(value)) return null;
-  const found: Record<string, string> = {};
+  const found: Record<string, Complaint> = {};
   for (const error of validate.errors ?? []) {
     if (error.keyword === "oneOf" || error.keyword === "anyOf") continue;
     const field = pointerOf(error);
     // What is no date at all says more than that it is none of this century.
-    if (error.keyword === "format") found[field] = sayError(error);
-    else found[field] ??= sayError(error);
+    if (error.keyword === "format") found[field] = complaintOf(error);
+    else found[field] ??= complaintOf(error);
   }
-  return Object.keys(found).length > 0 ? found : { "": "This does not fit what is expected here." };
+  return Object.keys(found).length > 0 ? found : { "": { code: "unfit" } };
+}
+
+/** Complaints in words, in the farm's units. */
+export const sayComplaints = (complaints: Complaints, say: Speech): FieldErrors =>
+  Object.fromEntries(Object.entries(complaints).map(([path, complaint]) => [path, sayComplaint(complaint, path, say)]));
+
+/** Both at once: what does not fit, in words; null where all is well. */
+export function fieldErrors(
+  validate: ValidateFunction,
+  value: unknown,
+  say: Speech = speechOf("metric"),
+): FieldErrors | null {
+  const complaints = complaintsOf(validate, value);
+  return complaints && sayComplaints(complaints, say);
 }

@@ -198,11 +198,10 @@ export async function findBatch(db: Queryable, id: number): Promise<Batch | null
   return row ? toBatch(row) : null;
 }
 
-/** Locks a batch and reads it as it now stands. */
+/** Locks a batch, its own row alone, and reads it as it now stands. */
 export async function lockBatch(db: Queryable, id: number): Promise<Batch | null> {
   await select(db, LOCK_BATCH, [id]);
-  const [row] = await select<BatchRow>(db, `${SELECT_ONE} for update`, [id]);
-  return row ? toBatch(row) : null;
+  return findBatch(db, id);
 }
 
 export const insertBatch = (db: Queryable, batch: NewBatch): Promise<number> =>

@@ -1,6 +1,6 @@
 import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
-import type { Queryable } from "./db";
+import { select, type Queryable } from "./db";
 import { lotValues, type NewLot, type StockMovement } from "./stock";
 
 /** Rows of one insert: large enough to be quick, small enough to tell how far it is. */
@@ -9,10 +9,7 @@ const CHUNK = 500;
 const rowsOf = (count: number, columns: number): string =>
   Array.from({ length: count }, () => `(${Array.from({ length: columns }, () => "?").join(", ")})`).join(", ");
 
-/**
- * Writes many lots with the lines that bring them in. Ids of one statement follow each other: InnoDB gives a statement whose rows are
- * counted beforehand its ids in one piece (innodb_autoinc_lock_mode 1, MariaDB's default).
- */
+/** Writes many lots with the lines that bring them in. */
 export async function insertLots(
   db: Queryable,
   lots: readonly NewLot[],
@@ -20,15 +17,16 @@ export async function insertLots(
 ): Promise<void> {
   for (let from = 0; from < lots.length; from += CHUNK) {
     const chunk = lots.slice(from, from + CHUNK);
-    const [{ insertId }] = await db.execute<ResultSetHeader>(
+    const ids = await select<{ id: number }>(
+      db,
       `insert into lot (ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, actor_id, added_at)
-       values ${rowsOf(chunk.length, 14)}`,
+       values ${rowsOf(chunk.length, 14)} returning id`,
       chunk.flatMap(lotValues),
     );
     await insertMovements(
       db,
       chunk.map((lot, index) => ({
-        lotId: insertId + index,
+        lotId: ids[index]!.id,
         changeBy: lot.received,
         kind: "received",
         batchId: null,

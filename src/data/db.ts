@@ -1,5 +1,6 @@
 import "server-only";
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader, type RowDataPacket } from "mysql2/promise";
+import pTimeout, { TimeoutError } from "p-timeout";
 
 /** The pool of connections, as services hold it. */
 export type Database = Pool;
@@ -29,6 +30,7 @@ const CONNECTION_CODES = new Set([
   "ECONNREFUSED",
   "ECONNRESET",
   "PROTOCOL_CONNECTION_LOST",
+  "PROTOCOL_SEQUENCE_TIMEOUT",
   "EPIPE",
   "ENOTFOUND",
   "ETIMEDOUT",
@@ -36,50 +38,131 @@ const CONNECTION_CODES = new Set([
   "ER_SERVER_SHUTDOWN",
   "ER_CONNECTION_KILLED",
   "POOL_CLOSED",
+  "NO_CONNECTION_IN_TIME",
 ]);
-/** Whether the database could not be reached or went away in the middle. */
+/** Whether the database could not be reached, went away in the middle, or does not answer in time. */
 export const isConnectionError = (error: unknown): boolean =>
-  typeof error === "object" && error !== null && "code" in error && CONNECTION_CODES.has(String(error.code));
+  typeof error === "object" &&
+  error !== null &&
+  (("code" in error && CONNECTION_CODES.has(String(error.code))) || ("fatal" in error && error.fatal === true));
 
-/** A pool for a DATABASE_URL; all times UTC, calendar days as text, a second statement refused. */
-export function openPool(databaseUrl: string, connectionLimit = 8): Pool {
-  return createPool({
+const DISK_FULL = new Set<number | null>([1021, 1114, 28]);
+/** Errors of the server that may come of a full disk, which then says the system's own number for it. */
+const DISK_PERHAPS = new Set<number | null>([3, 1026, 1030]);
+/** Whether the disk under the database is full. */
+export const isDiskFull = (error: unknown): boolean =>
+  DISK_FULL.has(errnoOf(error)) ||
+  (DISK_PERHAPS.has(errnoOf(error)) && /\b28\b/.test(error instanceof Error ? error.message : ""));
+
+/** Whether others held a row for longer than anybody waits; the same again is safe. */
+export const isBusy = (error: unknown): boolean => {
+  const errno = errnoOf(error);
+  return errno === SQL_ERROR.deadlock || errno === SQL_ERROR.lockTimeout;
+};
+
+/** Nobody waits longer than this for a connection, a statement, a row that somebody else holds. A machine four times slower stays well below. */
+const CONNECTION_LIMIT_MS = 8_000;
+const STATEMENT_LIMIT_MS = 10_000;
+const ROW_LIMIT_S = 3;
+
+/** Settings of a pool that are not the usual ones. */
+export interface PoolSettings {
+  readonly connectionLimit?: number;
+  /** How long a connection may take to be made, ms. */
+  readonly connectTimeout?: number;
+  /** How long a row that somebody else holds is waited for, s. */
+  readonly rowLimitS?: number;
+}
+
+/** A connection within the limit; one that comes later goes back unused. */
+async function connectionOf(pool: Pool): Promise<PoolConnection> {
+  const coming = pool.getConnection();
+  try {
+    return await pTimeout(coming, { milliseconds: CONNECTION_LIMIT_MS });
+  } catch (error) {
+    if (!(error instanceof TimeoutError)) throw error;
+    coming.then(
+      (late) => late.release(),
+      () => undefined,
+    );
+    throw Object.assign(new Error("No connection to the database in time."), { code: "NO_CONNECTION_IN_TIME" });
+  }
+}
+
+type Execute = Queryable["execute"];
+/** Statements of one connection, each with its limit: a server that was stopped in the middle answers nothing at all. */
+const limited =
+  (connection: PoolConnection): Execute =>
+  (sql, values) =>
+    connection.execute({ sql, values, timeout: STATEMENT_LIMIT_MS }) as ReturnType<Execute> as never;
+
+const plain = (connection: PoolConnection, sql: string) => connection.query({ sql, timeout: STATEMENT_LIMIT_MS });
+
+/** A pool for a DATABASE_URL; all times UTC, calendar days as text, a second statement refused, nothing waited for without end. */
+export function openPool(
+  databaseUrl: string,
+  { connectionLimit = 8, connectTimeout = 5000, rowLimitS = ROW_LIMIT_S }: PoolSettings = {},
+): Pool {
+  const pool = createPool({
     uri: databaseUrl,
     timezone: "Z",
     dateStrings: ["DATE"],
     supportBigNumbers: true,
     connectionLimit,
-    connectTimeout: 5000,
+    connectTimeout,
     charset: "utf8mb4",
   });
+  // Sums read after a lock must see what others committed meanwhile, not a snapshot from before it.
+  const session = `set session innodb_lock_wait_timeout = ${rowLimitS}, lock_wait_timeout = ${rowLimitS},
+    max_statement_time = ${STATEMENT_LIMIT_MS / 1000}, tx_isolation = 'READ-COMMITTED'`;
+  pool.pool.on("connection", (connection) =>
+    connection.query(session, (error) => {
+      if (!error) return;
+      console.error(error);
+      connection.destroy();
+    }),
+  );
+  const execute: Execute = async (sql, values) => {
+    const connection = await connectionOf(pool);
+    try {
+      const answer = await limited(connection)(sql, values);
+      connection.release();
+      return answer as never;
+    } catch (error) {
+      if (isConnectionError(error)) connection.destroy();
+      else connection.release();
+      throw error;
+    }
+  };
+  return Object.assign(pool, { execute });
 }
 
-/** How often a transaction that lost a deadlock is tried again; each time a little later. */
-const DEADLOCK_TRIES = 4;
-const isRetryable = (error: unknown) => {
-  const errno = errnoOf(error);
-  return errno === SQL_ERROR.deadlock || errno === SQL_ERROR.lockTimeout;
-};
+/** How long a transaction that lost against others is tried again, each time a little later and not all at once. */
+const RETRY_MS = 8_000;
+/** Who waited for a row to the end of its limit waits once more. */
+const ROW_WAITS = 2;
+const pauseMs = (attempt: number): number => Math.min(400, 15 * 2 ** attempt) * (0.5 + Math.random());
 
 /**
- * Runs work in one transaction: all of it or nothing. A deadlock is tried again, no other error is.
+ * Runs work in one transaction: all of it or nothing. What was lost against others is tried again, no other error is.
  * @throws whatever the work throws, after rolling back
  */
 export async function inTransaction<T>(pool: Pool, work: (db: Queryable) => Promise<T>): Promise<T> {
-  for (let attempt = 1; ; attempt += 1) {
-    const connection = await pool.getConnection();
+  const untilMs = Date.now() + RETRY_MS;
+  let rowWaits = 0;
+  for (let attempt = 0; ; attempt += 1) {
+    const connection = await connectionOf(pool);
     try {
-      // Sums read after a lock must see what others committed meanwhile, not a snapshot from before it.
-      await connection.query("set transaction isolation level read committed");
-      await connection.beginTransaction();
-      const result = await work(connection);
-      await connection.commit();
+      await plain(connection, "start transaction");
+      const result = await work({ execute: limited(connection) });
+      await plain(connection, "commit");
       connection.release();
       return result;
     } catch (error) {
       await giveBack(connection, error);
-      if (attempt >= DEADLOCK_TRIES || !isRetryable(error)) throw error;
-      await new Promise((resolve) => setTimeout(resolve, 20 * attempt ** 2));
+      if (!isBusy(error) || Date.now() > untilMs) throw error;
+      if (errnoOf(error) === SQL_ERROR.lockTimeout && (rowWaits += 1) >= ROW_WAITS) throw error;
+      await new Promise((resolve) => setTimeout(resolve, pauseMs(attempt)));
     }
   }
 }
@@ -87,7 +170,7 @@ export async function inTransaction<T>(pool: Pool, work: (db: Queryable) => Prom
 async function giveBack(connection: PoolConnection, error: unknown): Promise<void> {
   if (isConnectionError(error)) return connection.destroy();
   try {
-    await connection.rollback();
+    await plain(connection, "rollback");
     connection.release();
   } catch {
     connection.destroy();

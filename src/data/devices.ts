@@ -1,4 +1,5 @@
 import "server-only";
+import type { Aside, AsideCode } from "@/core/probe/plausible";
 import type { ResultSetHeader } from "mysql2/promise";
 import { insert, select, type Queryable } from "./db";
 
@@ -25,7 +26,7 @@ export interface DeviceReading {
   readonly at: Date;
   readonly value: number;
   /** Why it is not used; null where it is. */
-  readonly setAside: string | null;
+  readonly setAside: Aside | null;
 }
 
 /** A reading in a vessel, where its device hung at that moment. */
@@ -78,9 +79,10 @@ const LOCK_DEVICE = "select id, name, kind from device where id = ? for update";
 const SELECT_NEAREST_BEFORE = `
   select value, at from device_reading where device_id = ? and quantity = ? and set_aside is null and at < ? order by at desc limit 1`;
 const SELECT_OF_DEVICE = `
-  select quantity, at, value, set_aside from device_reading where device_id = ? and at >= ? order by at, quantity`;
+  select quantity, at, value, set_aside, jumped_by, jumped_in_h from device_reading where device_id = ? and at >= ? order by at, quantity`;
 const SELECT_ASIDE = `
-  select quantity, at, value, set_aside from device_reading where device_id = ? and set_aside is not null order by at desc limit 20`;
+  select quantity, at, value, set_aside, jumped_by, jumped_in_h from device_reading where device_id = ? and set_aside is not null order by at desc limit 20`;
+const SELECT_KNOWN = "select quantity, at from device_reading where device_id = ? and at >= ? and at <= ?";
 const SELECT_IN_VESSELS = `
   select placing.vessel_id, reading.quantity, reading.at, reading.value
   from device_reading reading
@@ -158,69 +160,112 @@ export async function findReadingBefore(
   return row ? { value: Number(row.value), at: row.at } : null;
 }
 
-/** Writes figures that are not there yet; those that are stay as they were. @returns how many were new */
+/** Those of a locked device's figures that are not there yet, each once. */
+async function freshOf(db: Queryable, readings: readonly DeviceReading[]): Promise<DeviceReading[]> {
+  const [first] = readings;
+  if (!first) return [];
+  const times = readings.map(({ at }) => at.getTime());
+  const known = await select<{ quantity: DeviceQuantity; at: Date }>(db, SELECT_KNOWN, [
+    first.deviceId,
+    new Date(Math.min(...times)),
+    new Date(Math.max(...times)),
+  ]);
+  const seen = new Set(known.map(({ quantity, at }) => `${quantity}/${at.getTime()}`));
+  return readings.filter(({ quantity, at }) => {
+    const name = `${quantity}/${at.getTime()}`;
+    const isNew = !seen.has(name);
+    seen.add(name);
+    return isNew;
+  });
+}
+
+/**
+ * Writes those of one device's figures that are not there yet; those that are stay as they were. Its row is locked by the caller.
+ * @returns how many were new
+ */
 export async function insertReadings(
   db: Queryable,
   readings: readonly DeviceReading[],
   receivedAt: Date,
 ): Promise<number> {
-  let fresh = 0;
-  for (let from = 0; from < readings.length; from += CHUNK) {
-    const chunk = readings.slice(from, from + CHUNK);
-    const rows = chunk.map(() => "(?, ?, ?, ?, ?, ?)").join(", ");
-    const [{ affectedRows }] = await db.execute<ResultSetHeader>(
-      `insert ignore into device_reading (device_id, quantity, at, value, set_aside, received_at) values ${rows}`,
+  const fresh = await freshOf(db, readings);
+  for (let from = 0; from < fresh.length; from += CHUNK) {
+    const chunk = fresh.slice(from, from + CHUNK);
+    const rows = chunk.map(() => "(?, ?, ?, ?, ?, ?, ?, ?)").join(", ");
+    await db.execute<ResultSetHeader>(
+      `insert into device_reading (device_id, quantity, at, value, set_aside, jumped_by, jumped_in_h, received_at) values ${rows}`,
       chunk.flatMap(({ deviceId, quantity, at, value, setAside }) => [
         deviceId,
         quantity,
         at,
         value.toFixed(3),
-        setAside,
+        setAside?.code ?? null,
+        setAside?.code === "jumped" ? setAside.by : null,
+        setAside?.code === "jumped" ? setAside.inH : null,
         receivedAt,
       ]),
     );
-    fresh += affectedRows;
   }
-  return fresh;
+  return fresh.length;
 }
 
-/** Takes a station's newest forecast; an older one that comes late changes nothing. */
+/**
+ * Takes a station's newest forecast; an older one that comes late changes nothing, unless what stands says that it was issued after
+ * `latest`, which no forecast can be.
+ */
 export async function putForecast(
   db: Queryable,
   deviceId: number,
   hours: readonly StationHour[],
   issuedAt: Date,
+  latest: Date,
 ): Promise<void> {
   for (let from = 0; from < hours.length; from += CHUNK) {
     const chunk = hours.slice(from, from + CHUNK);
     await db.execute<ResultSetHeader>(
       `insert into air_forecast (device_id, at, air_c, rain_mm, wind_m_per_s, issued_at) values ${chunk.map(() => "(?, ?, ?, ?, ?, ?)").join(", ")}
        on duplicate key update
-         air_c = if(values(issued_at) >= issued_at, values(air_c), air_c),
-         rain_mm = if(values(issued_at) >= issued_at, values(rain_mm), rain_mm),
-         wind_m_per_s = if(values(issued_at) >= issued_at, values(wind_m_per_s), wind_m_per_s),
-         issued_at = greatest(values(issued_at), issued_at)`,
-      chunk.flatMap(({ at, airC, rainMm, windMPerS }) => [
-        deviceId,
-        at,
-        airC.toFixed(2),
-        rainMm?.toFixed(2) ?? null,
-        windMPerS?.toFixed(2) ?? null,
-        issuedAt,
-      ]),
+         air_c = if(values(issued_at) >= issued_at or issued_at > ?, values(air_c), air_c),
+         rain_mm = if(values(issued_at) >= issued_at or issued_at > ?, values(rain_mm), rain_mm),
+         wind_m_per_s = if(values(issued_at) >= issued_at or issued_at > ?, values(wind_m_per_s), wind_m_per_s),
+         issued_at = if(issued_at > ?, values(issued_at), greatest(values(issued_at), issued_at))`,
+      [
+        ...chunk.flatMap(({ at, airC, rainMm, windMPerS }) => [
+          deviceId,
+          at,
+          airC.toFixed(2),
+          rainMm?.toFixed(2) ?? null,
+          windMPerS?.toFixed(2) ?? null,
+          issuedAt,
+        ]),
+        latest,
+        latest,
+        latest,
+        latest,
+      ],
     );
   }
 }
 
-type ReadingRow = { quantity: DeviceQuantity; at: Date; value: string; set_aside: string | null };
+interface ReadingRow {
+  quantity: DeviceQuantity;
+  at: Date;
+  value: string;
+  set_aside: AsideCode | null;
+  jumped_by: string | null;
+  jumped_in_h: string | null;
+}
+const figureOrNull = (text: string | null): number | null => (text === null ? null : Number(text));
+const asideOf = ({ set_aside: code, jumped_by, jumped_in_h }: ReadingRow): Aside | null =>
+  code === "jumped" ? { code, by: figureOrNull(jumped_by), inH: figureOrNull(jumped_in_h) } : code && { code };
 const toReading =
   (deviceId: number) =>
-  ({ quantity, at, value, set_aside }: ReadingRow): DeviceReading => ({
+  (row: ReadingRow): DeviceReading => ({
     deviceId,
-    quantity,
-    at,
-    value: Number(value),
-    setAside: set_aside,
+    quantity: row.quantity,
+    at: row.at,
+    value: Number(row.value),
+    setAside: asideOf(row),
   });
 
 export const listReadingsOf = async (db: Queryable, deviceId: number, since: Date): Promise<DeviceReading[]> =>

@@ -77,3 +77,7 @@ export const listActors = (db: Queryable): Promise<Actor[]> =>
   select<Actor>(db, "select id, name from actor order by id");
 export const insertActor = (db: Queryable, name: string): Promise<number> =>
   insert(db, "insert into actor (name) values (?)", [name]);
+
+/** Where the database server keeps its files, as that server's machine names it. */
+export const findDataFolder = async (db: Queryable): Promise<string> =>
+  (await select<{ folder: string }>(db, "select @@datadir as folder"))[0]!.folder;

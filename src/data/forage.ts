@@ -23,7 +23,7 @@ export interface ForagePlace {
   /** Newest first. */
   readonly visits: readonly ForageVisit[];
   /** Its newest picture, if it has one. */
-  readonly photoId: number | null;
+  readonly photoId: string | null;
 }
 
 interface PlaceRow {
@@ -33,12 +33,12 @@ interface PlaceRow {
   ground: string;
   permission: string;
   rest_d: number;
-  photo_id: number | null;
+  photo_id: string | null;
 }
 
 const SELECT_PLACES = `
   select place.id, place.name, place.kind, place.ground, place.permission, place.rest_d,
-         (select max(photo.id) from forage_photo photo where photo.place_id = place.id) as photo_id
+         (select photo.public_id from forage_photo photo where photo.place_id = place.id order by photo.id desc limit 1) as photo_id
   from forage_place place order by place.name`;
 const SELECT_VISITS = `
   select visit.place_id, visit.lot_id, visit.vigour, visit.note, visit.on_day, actor.name as actor_name

@@ -55,7 +55,12 @@ export async function migrate(
   // Several statements at once only here, on a connection of its own that never sees user input.
   const connection = await createConnection({ uri: databaseUrl, multipleStatements: true, timezone: "Z" });
   try {
-    await connection.query("select get_lock(concat(database(), '.migrate'), ?)", [LOCK_WAIT_S]);
+    const [[lock]] = await connection.query<RowDataPacket[]>(
+      "select get_lock(concat(database(), '.migrate'), ?) as got",
+      [LOCK_WAIT_S],
+    );
+    if (lock?.got !== 1)
+      throw new Error("Another Ruchka is bringing this database up to date. Start again in a minute.");
     await connection.query(CREATE_LEDGER);
     const done = await checkLedger(connection, texts);
     const umzug = new Umzug({

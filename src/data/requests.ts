@@ -2,13 +2,23 @@ import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
 import { insert, select, type Queryable } from "./db";
 
+export interface RequestClaim {
+  readonly key: string;
+  readonly useCase: string;
+  /** Hash of what is asked: the same key with something else in it is no resend. */
+  readonly askedSha256: string;
+  readonly actorId: number;
+  readonly at: Date;
+}
+
 /** Claims a request key; fails with a duplicate error where the write has been made (or is being made) already. */
-export const claimRequest = (db: Queryable, key: string, useCase: string, actorId: number, at: Date): Promise<number> =>
-  insert(db, "insert into request (request_key, use_case, actor_id, at) values (?, ?, ?, ?)", [
-    key,
-    useCase,
-    actorId,
-    at,
+export const claimRequest = (db: Queryable, claim: RequestClaim): Promise<number> =>
+  insert(db, "insert into request (request_key, use_case, asked_sha256, actor_id, at) values (?, ?, ?, ?, ?)", [
+    claim.key,
+    claim.useCase,
+    claim.askedSha256,
+    claim.actorId,
+    claim.at,
   ]);
 
 /** Forgets keys from before a moment, some at a time; how many they were. */
@@ -23,11 +33,15 @@ export async function sweepRequests(db: Queryable, before: Date, most: number): 
 export const keepResult = (db: Queryable, key: string, result: unknown): Promise<number> =>
   insert(db, "update request set result = ? where request_key = ?", [JSON.stringify(result ?? null), key]);
 
-export async function findResult(db: Queryable, key: string): Promise<{ useCase: string; result: unknown } | null> {
-  const [row] = await select<{ use_case: string; result: unknown }>(
+/** What came of a key; what was asked is null for keys from before that was kept. */
+export async function findResult(
+  db: Queryable,
+  key: string,
+): Promise<{ useCase: string; askedSha256: string | null; result: unknown } | null> {
+  const [row] = await select<{ use_case: string; asked_sha256: string | null; result: unknown }>(
     db,
-    "select use_case, result from request where request_key = ?",
+    "select use_case, asked_sha256, result from request where request_key = ?",
     [key],
   );
-  return row ? { useCase: row.use_case, result: row.result } : null;
+  return row ? { useCase: row.use_case, askedSha256: row.asked_sha256, result: row.result } : null;
 }

@@ -67,7 +67,7 @@ const SELECT_ON_HAND = `
   where store.on_hand_l > 0 order by expires_at, store.id`;
 const SELECT_ONE = `
   select ${COLUMNS}, coalesce((select sum(change_by_l) from store_movement where store_id = store.id), 0) as on_hand_l
-  from store join batch on batch.id = store.batch_id where store.id = ? for update`;
+  from store join batch on batch.id = store.batch_id where store.id = ?`;
 const SELECT_OF_BATCH = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id where store.batch_id = ? order by store.id`;

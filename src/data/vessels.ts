@@ -69,10 +69,10 @@ const toState = (row: StateRow): VesselState => ({
 export const listVesselStates = async (db: Queryable): Promise<VesselState[]> =>
   (await select<StateRow>(db, SELECT_STATES)).map(toState);
 
-/** Locks the vessel, so that two people can't fill it at once, and tells how it stands. */
+/** Locks the vessel, its own row alone, so that two people can't fill it at once, and tells how it stands. */
 export async function lockVessel(db: Queryable, id: number): Promise<VesselState | null> {
   await select(db, LOCK_VESSEL, [id]);
-  const [row] = await select<StateRow>(db, `${SELECT_STATE} for update`, [id]);
+  const [row] = await select<StateRow>(db, SELECT_STATE, [id]);
   return row ? toState(row) : null;
 }
 

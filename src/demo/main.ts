@@ -16,7 +16,7 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  if (error instanceof Refusal) console.error(error.message, error.fields);
+  if (error instanceof Refusal) console.error(error.code, error.params, error.paths);
   else console.error(error);
   process.exit(1);
 });

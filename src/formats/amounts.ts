@@ -72,6 +72,10 @@ export function sayTemperature(celsius: number, system: UnitSystem): string {
   return `${formatNumber(Math.round(fromBase({ dimension: "temperature", value: celsius }, unit).value * 2) / 2)} ${unit}`;
 }
 
+/** A difference of temperatures, K, in the farm's degrees. @example sayTemperatureChange(2, "us"); // "3.6 °F" */
+export const sayTemperatureChange = (kelvin: number, system: UnitSystem): string =>
+  system === "us" ? `${formatNumber(kelvin * 1.8, 2)} °F` : `${formatNumber(kelvin, 2)} °C`;
+
 /** Any quantity in its own unit, rounded for a person. */
 export const sayQuantity = ({ value, unit }: Quantity): string =>
   `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;

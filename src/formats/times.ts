@@ -48,8 +48,7 @@ export function hourOfDay(at: Date, clock: FarmClock): number {
 
 /** Noon of one of the farm's calendar days; an invalid date where the text is no day. */
 export function noonOf(day: string, clock: FarmClock): Date {
-  const guess = new Date(`${day}T12:00:00Z`);
-  return Number.isNaN(guess.getTime()) ? guess : new Date(guess.getTime() + (12 - hourOfDay(guess, clock)) * 3_600_000);
+  return momentOn(day, "12:00", clock) ?? new Date(NaN);
 }
 
 /** A time of one of the farm's calendar days ("2031-03-02", "08:30"); null where the text is no day or no time. */

@@ -1,11 +1,13 @@
 import "server-only";
+import { createHash } from "node:crypto";
+import stringify from "fast-json-stable-stringify";
 import type { FromSchema, JSONSchema } from "json-schema-to-ts";
-import { fieldErrors } from "@/contracts/fieldErrors";
+import { complaintsOf } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/acts.cjs";
 import { errnoOf, inTransaction, SQL_ERROR, type Queryable } from "@/data/db";
 import { claimRequest, findResult, keepResult } from "@/data/requests";
 import type { Context } from "./context";
-import { Refusal } from "./refusal";
+import { Misfit, refuse } from "./refusal";
 
 /** Who may do it: everybody of the farm, a device by its token, whoever opens the farm for the first time. */
 export type Role = "everybody" | "device" | "founder";
@@ -35,11 +37,11 @@ export interface ActHead<S> {
 
 /**
  * The input of an act, where it fits its schema; the same compiled validator as in the form.
- * @throws {Refusal} `bad-request` with the fields at fault
+ * @throws {Misfit} with the fields at fault
  */
 export function fitting<T>(name: string, input: unknown): T {
-  const fields = fieldErrors(validators[name]!, input);
-  if (fields) throw new Refusal("bad-request", "Some of this does not fit. See the marked fields.", fields);
+  const complaints = complaintsOf(validators[name]!, input);
+  if (complaints) throw new Misfit(complaints);
   return input as T;
 }
 
@@ -71,16 +73,19 @@ const once =
   <Request, Answer>(name: string, work: (db: Queryable, request: Request, ctx: Context) => Promise<Answer>) =>
   async (ctx: Context, request: Request): Promise<Answer> => {
     const { requestKey } = request as { readonly requestKey: string };
+    const askedSha256 = createHash("sha256").update(stringify(request)).digest("hex");
     try {
       return await inTransaction(ctx.pool, async (db) => {
-        await claimRequest(db, requestKey, name, ctx.actor.id, ctx.now());
+        await claimRequest(db, { key: requestKey, useCase: name, askedSha256, actorId: ctx.actor.id, at: ctx.now() });
         const result = await work(db, request, ctx);
         await keepResult(db, requestKey, result);
         return result;
       });
     } catch (error) {
       const kept = errnoOf(error) === SQL_ERROR.duplicate ? await findResult(ctx.pool, requestKey) : null;
-      if (kept?.useCase === name) return kept.result as Answer;
+      if (kept && (kept.useCase !== name || (kept.askedSha256 ?? askedSha256) !== askedSha256))
+        throw refuse("sent-before", {});
+      if (kept) return kept.result as Answer;
       throw error;
     }
   };

@@ -3,7 +3,7 @@ import { DAY, REQUEST_KEY, object, NAME } from "@/contracts/parts";
 import { act } from "./act";
 import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
 import { insertVessel } from "@/data/vessels";
-import { refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 import { withFreeName } from "./checks";
 
 const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
@@ -50,8 +50,7 @@ export const addTool = act(
   { name: "addTool", schema: ADD_TOOL, may: "everybody" },
   async (db, request): Promise<{ toolId: number }> => {
     const isInjector = request.kind === "injector";
-    if (isInjector && !request.partsWater)
-      throw refuseAt("bad-request", "/partsWater", "An injector needs its ratio: parts of water to one of stock.");
+    if (isInjector && !request.partsWater) throw refuse("injector-ratio", {}, "/partsWater");
     const tool = {
       name: request.name.trim(),
       kind: request.kind,

@@ -19,12 +19,10 @@ import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listChecksOf } from "@/data/storeChecks";
 import { findWater } from "@/data/water";
 import { insertStoreMovement, lockStore } from "@/data/stores";
-import { sayVolume } from "@/formats/amounts";
-import { sayCaution } from "@/formats/cautionText";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import { fits } from "@/core/quantity/fits";
-import { atField, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 import { carriedOfBatches } from "./safety/carriedOf";
 import { lastSameDays } from "./safety/lastSame";
 import { airDays, storeState } from "./shed/storeStates";
@@ -35,7 +33,7 @@ type ApplyRequest = Asked<typeof APPLY_STORE>;
 
 async function findTool(db: Queryable, id: number): Promise<Tool> {
   const tool = (await listTools(db)).find((candidate) => candidate.id === id);
-  if (!tool) throw refuseAt("not-found", "/toolId", "There is no such tool.");
+  if (!tool) throw refuse("not-found", { thing: "tool" }, "/toolId");
   return tool;
 }
 
@@ -43,7 +41,7 @@ async function findPlots(db: Queryable, ids: readonly number[]): Promise<Plot[]>
   const known = new Map((await listPlots(db)).map((plot) => [plot.id, plot]));
   return ids.map((id, index) => {
     const plot = known.get(id);
-    if (!plot) throw refuseAt("not-found", `/plotIds/${index}`, "There is no such plot.");
+    if (!plot) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);
     return plot;
   });
 }
@@ -55,12 +53,12 @@ function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest)
   const reason = request.overrideReason ?? "";
   if (reasonSuffices(cautions, reason)) return;
   const barred = cautions.find(({ weight }) => weight === "never");
-  if (barred) throw refuseAt("unfit", "/storeId", sayCaution(barred));
+  if (barred) throw refuse("use-barred", { caution: barred }, "/storeId");
   const full = cautions.some(({ weight }) => weight === "blocked");
-  throw refuseAt(
+  throw refuse(
     "reason-needed",
+    { because: { code: "caution", caution: cautions[0]!, inFull: full } },
     "/overrideReason",
-    `${sayCaution(cautions[0]!)} ${full ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`,
   );
 }
 
@@ -102,7 +100,7 @@ export const applyStore = act(
   { name: "applyStore", schema: APPLY_STORE, may: "everybody" },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
     const store = await lockStore(db, request.storeId);
-    if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+    if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const use = atField("/useId", () => findUse(request.useId));
     const [tool, plots, farm] = [
@@ -158,11 +156,7 @@ export const applyStore = act(
     );
     const concentrateL = measuredL(plan);
     if (!fits(concentrateL, store.onHandL)) {
-      throw refuseAt(
-        "short-of-store",
-        "/plotIds",
-        `That takes ${sayVolume(concentrateL, units, 4)} and the store holds ${sayVolume(store.onHandL, units, 4)}: leave plots out, or go weaker.`,
-      );
+      throw refuse("short-for-plots", { takesL: concentrateL, leftL: store.onHandL }, "/plotIds");
     }
     const applicationId = await insertApplication(db, {
       storeId: store.id,
@@ -202,7 +196,7 @@ export const applyStore = act(
     });
     const waterL = plan.totals.mixL - plan.totals.concentrateL;
     if (waterL > 0.05) {
-      if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water thins it?");
+      if (!request.water) throw refuse("which-water-thins", {}, "/water/sourceId");
       await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at });
     }
     return { applicationId };

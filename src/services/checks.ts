@@ -1,7 +1,7 @@
 import "server-only";
 import { errnoOf, SQL_ERROR } from "@/data/db";
 import type { Context } from "./context";
-import { refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 
 /** A moment may lie this far ahead of the server's clock: phones run fast. */
 const CLOCK_SLACK_MS = 5 * 60_000;
@@ -13,8 +13,8 @@ const CLOCK_SLACK_MS = 5 * 60_000;
 export function momentOf(ctx: Context, at: string | undefined, notBefore: Date | null = null, path = "/at"): Date {
   const now = ctx.now();
   const moment = at === undefined ? now : new Date(at);
-  if (moment.getTime() > now.getTime() + CLOCK_SLACK_MS) throw refuseAt("time", path, "This lies in the future.");
-  if (notBefore && moment < notBefore) throw refuseAt("time", path, "This lies before the batch was started.");
+  if (moment.getTime() > now.getTime() + CLOCK_SLACK_MS) throw refuse("in-future", {}, path);
+  if (notBefore && moment < notBefore) throw refuse("before-start", {}, path);
   return moment;
 }
 
@@ -23,7 +23,7 @@ export async function withFreeName<T>(name: string, work: () => Promise<T>): Pro
   try {
     return await work();
   } catch (error) {
-    if (errnoOf(error) === SQL_ERROR.duplicate) throw refuseAt("name-taken", "/name", `There is a "${name}" already.`);
+    if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("name-taken", { name }, "/name");
     throw error;
   }
 }

@@ -11,18 +11,16 @@ import { listLinesOf } from "@/data/batchLines";
 import { insertClose, lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { listStanding } from "@/data/entries";
-import { findFarm, unitsOf, type Farm } from "@/data/farm";
+import { findFarm } from "@/data/farm";
 import { insertStore, insertStoreMovement, type StoreContainer } from "@/data/stores";
 import { insertCleaning, lockVessel } from "@/data/vessels";
-import { sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
-import { sayState } from "@/formats/verdictText";
 import { assessBatch } from "./ferment/assessBatch";
 import { hourOf, logItemsOf } from "./ferment/logItems";
 import { readSituation } from "./ferment/situation";
 import type { Context } from "./context";
 import { lotCostMinor } from "./feedBatch";
-import { Refusal, refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 import { bookIn } from "./shed/shedBook";
 import { momentOf } from "./checks";
 
@@ -40,46 +38,31 @@ async function verdictNow(db: Queryable, batch: Batch, at: Date): Promise<Judgem
   return assessBatch(batch, await listStanding(db, batch.id), situation, at).verdict;
 }
 
-function requireYield(request: Asked<typeof CLOSE_BATCH>, batch: Batch, recipe: Recipe, units: Farm["units"]): void {
+function requireYield(request: Asked<typeof CLOSE_BATCH>, batch: Batch, recipe: Recipe): void {
   const kg = request.yieldKg ?? null;
   if (request.kind === "discarded") {
-    if (request.yieldL !== 0 || kg !== null)
-      throw refuseAt("bad-request", "/yieldL", "What is thrown out yields nothing.");
+    if (request.yieldL !== 0 || kg !== null) throw refuse("discard-yields-nothing", {}, "/yieldL");
     return;
   }
   if (recipe.yieldUnit === "kg") {
-    if (kg === null) throw refuseAt("bad-request", "/yieldKg", "How many kilograms came off?");
+    if (kg === null) throw refuse("yield-kg", {}, "/yieldKg");
     if (kg > batch.basisAmount * recipe.yieldPerBasis.high * YIELD_OVER_FILL)
-      throw refuseAt("over-brim", "/yieldKg", "That is more than such a batch can give.");
+      throw refuse("more-than-it-gives", {}, "/yieldKg");
     return;
   }
-  if (!(request.yieldL > 0)) throw refuseAt("bad-request", "/yieldL", "How many litres came off?");
+  if (!(request.yieldL > 0)) throw refuse("yield-l", {}, "/yieldL");
   if (request.yieldL > standsIn(batch) * YIELD_OVER_FILL)
-    throw refuseAt("over-brim", "/yieldL", `Only ${sayVolume(standsIn(batch), units)} stand in it.`);
+    throw refuse("more-than-stands", { standsL: standsIn(batch) }, "/yieldL");
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
 function requireFit(request: Asked<typeof CLOSE_BATCH>, verdict: Judgement): void {
   const { state, spoilt } = verdict;
   if (request.kind === "discarded" || isUsable(state)) return;
-  if (spoilt === "hold")
-    throw new Refusal(
-      "unfit",
-      "This batch is held back for a bad sign. If that entry was wrong, correct it; else throw the batch out onto hot compost, away from water.",
-      { "/kind": "Held back: not to be strained for use." },
-    );
-  if (state === "spoiled")
-    throw new Refusal(
-      "unfit",
-      "This batch failed. It is not for crops: throw it out onto hot compost, away from water.",
-      { "/kind": "Failed: only to be thrown out." },
-    );
+  if (spoilt === "hold") throw refuse("batch-held", {}, "/kind");
+  if (state === "spoiled") throw refuse("batch-failed", {}, "/kind");
   if ((request.overrideReason ?? "").trim() === "") {
-    throw refuseAt(
-      "reason-needed",
-      "/overrideReason",
-      `The verdict is "${sayState(verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`,
-    );
+    throw refuse("reason-needed", { because: { code: "not-ready", verdict: { state, spoilt } } }, "/overrideReason");
   }
 }
 
@@ -112,12 +95,11 @@ export const closeBatch = act(
   { name: "closeBatch", schema: CLOSE_BATCH, may: "everybody" },
   async (db, request, ctx): Promise<{ storeId: number | null }> => {
     const batch = await lockBatch(db, request.batchId);
-    if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
-    if (batch.close)
-      throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already, by ${batch.close.actorName}.`);
+    if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
+    if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
     const at = momentOf(ctx, request.at, batch.startedAt);
     const recipe = recipeFrom(batch.recipe.document);
-    requireYield(request, batch, recipe, await unitsOf(db));
+    requireYield(request, batch, recipe);
     const verdict = await verdictNow(db, batch, at);
     requireFit(request, verdict);
     await insertClose(db, {
@@ -153,9 +135,9 @@ async function stockIt(
   request: Asked<typeof CLOSE_BATCH>,
   at: Date,
 ): Promise<void> {
-  if (!recipe.makes) throw refuseAt("unfit", "/intoShed", `${recipe.name} is no ingredient of any recipe in the book.`);
+  if (!recipe.makes) throw refuse("no-ingredient", { method: recipe.name }, "/intoShed");
   const farm = await findFarm(db);
-  if (!farm) throw new Refusal("not-found", "Set up the farm first.");
+  if (!farm) throw refuse("no-farm", {});
   const batch = (await lockBatch(db, batchId))!;
   await bookIn(
     db,
@@ -224,9 +206,9 @@ export const cleanVessel = act(
   { name: "cleanVessel", schema: CLEAN_VESSEL, may: "everybody" },
   async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = await lockVessel(db, request.vesselId);
-    if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
     if (vessel.batchId === null || vessel.cleaned) return { vesselId: vessel.id };
-    if (vessel.closedAs === null) throw new Refusal("vessel-busy", `${vessel.name} still holds a batch.`);
+    if (vessel.closedAs === null) throw refuse("vessel-holds-batch", { vessel: vessel.name });
     await insertCleaning(db, vessel.batchId, momentOf(ctx, request.at), ctx.actor.id);
     return { vesselId: vessel.id };
   },

@@ -20,15 +20,15 @@ import { fits } from "@/core/quantity/fits";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { keepForecast } from "./ferment/keepForecast";
-import { atField, Refusal, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { requireRoomFor } from "./room";
 import { momentOf } from "./checks";
 
 async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
   const batch = await lockBatch(db, batchId);
-  if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
-  if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already.`);
+  if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
+  if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
   return batch;
 }
 
@@ -38,12 +38,7 @@ async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly nu
   for (const { batchId: from, name } of await findLotSources(db, lotIds)) {
     // The draw itself is in the feedings by now; the ring is sought in those before it.
     const before = feedings.filter((feeding) => !(feeding.from === from && feeding.into === batchId));
-    if (closesRing({ from, into: batchId }, before))
-      throw refuseAt(
-        "ring",
-        "/ingredientId",
-        `${name} (batch ${from}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
-      );
+    if (closesRing({ from, into: batchId }, before)) throw refuse("ring", { name, batchId: from }, "/ingredientId");
   }
 }
 
@@ -77,7 +72,7 @@ export const addToBatch = act(
     const isWater = item.id === "water";
     if (isWater) await requireRoomFor(db, batch, request.amount, "/amount");
     const conflict = conflictIn([item.id, ...(await everIn(db, batch.id))]);
-    if (conflict) throw refuseAt("unfit", "/ingredientId", conflict.why);
+    if (conflict) throw refuse("clash", { why: conflict.why }, "/ingredientId");
     const farm = await findFarm(db);
     const [timeZone, units] = [farm?.timeZone ?? "UTC", farm?.units ?? "metric"];
     if (!isWater) {
@@ -132,9 +127,9 @@ async function takeIn(
   at: Date,
 ): Promise<number> {
   const recipe = recipeFrom(batch.recipe.document);
-  if (!recipe.makes) throw refuseAt("unfit", "/litres", `${recipe.name} is no ingredient of any recipe in the book.`);
+  if (!recipe.makes) throw refuse("no-ingredient", { method: recipe.name }, "/litres");
   const farm = await findFarm(db);
-  if (!farm) throw new Refusal("not-found", "Set up the farm first.");
+  if (!farm) throw refuse("no-farm", {});
   const clock = { timeZone: farm.timeZone };
   return bookIn(
     db,
@@ -167,8 +162,7 @@ export const takeFromBatch = act(
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const standsL = standsIn(batch);
-    if (!fits(request.litres, standsL))
-      throw refuseAt("over-brim", "/litres", `Only ${sayVolume(standsL, await unitsOf(db))} stand in it.`);
+    if (!fits(request.litres, standsL)) throw refuse("more-than-stands", { standsL }, "/litres");
     const lotId = await takeIn(db, ctx, batch, Math.min(request.litres, standsL), standsL, at);
     await insertEntry(db, {
       batchId: batch.id,
@@ -200,10 +194,9 @@ export const moveToShed = act(
   { name: "moveToShed", schema: MOVE_TO_SHED, may: "everybody" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const store = await lockStore(db, request.storeId);
-    if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+    if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
     const at = momentOf(ctx, request.at, store.shelfFrom);
-    if (!fits(request.litres, store.onHandL))
-      throw refuseAt("short-of-store", "/litres", `The store holds ${sayVolume(store.onHandL, await unitsOf(db), 4)}.`);
+    if (!fits(request.litres, store.onHandL)) throw refuse("short-of-store", { leftL: store.onHandL }, "/litres");
     const batch = await lockBatch(db, store.batchId);
     const litres = Math.min(request.litres, store.onHandL);
     const lotId = await takeIn(db, ctx, batch!, litres, batch!.close?.yieldL || batch!.filledL, at);

@@ -19,7 +19,7 @@ import { pickedPlant } from "./pickedPlant";
 import type { FillRequest } from "@/contracts/fill";
 import { prepareFill, requireVesselFor, type UsedLine } from "./prepareFill";
 import { pickRecipe } from "./recipes";
-import { refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 import { stateLotsOf } from "./shed/lotStates";
 import { bookIn, drawOut } from "./shed/shedBook";
 import { bookWater } from "./waters";
@@ -54,11 +54,7 @@ async function drawLine(
     return;
   }
   if (isPickedPlant(line.ingredient) && line.species === "")
-    throw refuseAt(
-      "bad-request",
-      `/lines/${index}/species`,
-      "Which plants are they? Name each, such as nettle, comfrey.",
-    );
+    throw refuse("which-plants", {}, `/lines/${index}/species`);
   const plant = pickedPlant(line.species, `/lines/${index}/species`, overrideReason);
   // What was picked for this batch goes into this batch, before older lots on the shelf.
   const lotId = await bookIn(
@@ -123,7 +119,7 @@ async function requireWater(
 ): Promise<void> {
   const volumeL = lines.reduce((sum, { ingredient, amount }) => sum + (isWater(ingredient) ? amount : 0), 0);
   if (volumeL <= 0) return;
-  if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
+  if (!request.water) throw refuse("which-water", {}, "/water/sourceId");
   await bookWater(db, request.water, { batchId, applicationId: null, volumeL, at });
 }
 
@@ -136,11 +132,10 @@ export async function fillWith(
 ): Promise<{ batchId: number }> {
   const { recipe, document, versionNo } = await pickRecipe(db, request);
   const startedAt = momentOf(ctx, request.startedAt, null, "/startedAt");
-  if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS)
-    throw refuseAt("time", "/startedAt", "That is more than two months ago.");
+  if (ctx.now().getTime() - startedAt.getTime() > EARLIEST_FILL_MS) throw refuse("too-long-ago", {}, "/startedAt");
   const vessel = await requireVesselFor(db, request.vesselId, recipe, mixingId);
   const farm = await findFarm(db);
-  const { scaled, lines, filledL } = prepareFill(request, vessel, recipe, farm?.units ?? "metric");
+  const { scaled, lines, filledL } = prepareFill(request, vessel, recipe);
   const batchId = await insertBatch(db, {
     vesselId: vessel.id,
     methodId: recipe.id,
@@ -176,7 +171,7 @@ export async function fillWith(
   }
   await requireWater(db, request, batchId, lines, startedAt);
   for (const equipmentId of request.toolIds ?? []) {
-    if (!(await lockEquipment(db, equipmentId))) throw refuseAt("not-found", "/toolIds", "There is no such tool.");
+    if (!(await lockEquipment(db, equipmentId))) throw refuse("not-found", { thing: "tool" }, "/toolIds");
     await insertEquipmentEvent(db, {
       equipmentId,
       kind: "used",

@@ -85,10 +85,10 @@ describe("straining, storing, applying", () => {
     expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
     await farm.log(young, hoursAgo(3), { kind: "smell", word: "putrid" });
     const held = await refusalOf(close({ overrideReason: "smells fine to me" }));
-    expect(held).toMatchObject({ code: "unfit", fields: { "/kind": "Held back: not to be strained for use." } });
+    expect(held).toMatchObject({ code: "batch-held", fields: { "/kind": "Held back: not to be strained for use." } });
     await farm.log(young, hoursAgo(0.5), { kind: "smell", word: "putrid" });
     const failed = await refusalOf(close({ overrideReason: "smells fine to me" }));
-    expect(failed).toMatchObject({ code: "unfit", fields: { "/kind": "Failed: only to be thrown out." } });
+    expect(failed).toMatchObject({ code: "batch-failed", fields: { "/kind": "Failed: only to be thrown out." } });
     await close({ kind: "discarded", yieldL: 0 });
     const page = (await readBatch(farm.context(), await farmRow(), young))!;
     expect(page.close).toMatchObject({ kind: "discarded", verdict: "spoiled" });
@@ -209,7 +209,7 @@ describe("straining, storing, applying", () => {
     ["a use the book does not know for it", { useId: "seedling" }, "/overrideReason", "knows no such use"],
     ["no plots", { plotIds: [] }, "/plotIds", "Choose at least one"],
     ["a plot that is not there", { plotIds: [4711] }, "/plotIds/0", "no such plot"],
-    ["a flood", { mixRateL: 5000 }, "/mixRateL", "At most 1000"],
+    ["a flood", { mixRateL: 5000 }, "/mixRateL", "At most 1\u202f000 L"],
     ["before it was strained", { at: hoursAgo(3).toISOString() }, "/at", "before the batch was started"],
   ])("refuses to apply %s", async (_what, change, field, words) => {
     const storeId = await strain();
@@ -256,7 +256,7 @@ describe("straining, storing, applying", () => {
       "its leaves are eaten",
     );
     expect((await refusalOf(tea(hoursAgo(8)))).code).toBe("reason-needed");
-    expect((await refusalOf(tea(NOW, { overrideReason: "pity to waste it" }))).code).toBe("unfit");
+    expect((await refusalOf(tea(NOW, { overrideReason: "pity to waste it" }))).code).toBe("use-barred");
     await tea(NOW, { useId: "compost" });
   });
 });

@@ -18,7 +18,7 @@ import { lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { findEntry, insertEntry, type NewEntry } from "@/data/entries";
 import { keepForecast } from "./ferment/keepForecast";
-import { Refusal, refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 import { requireRoomFor } from "./room";
 import { momentOf } from "./checks";
 
@@ -57,13 +57,8 @@ function valuesOf(entry: LoggedThing): EntryValues {
 
 async function requireCorrectable(db: Queryable, id: number, batch: Batch): Promise<void> {
   const earlier = await findEntry(db, id);
-  if (!earlier || earlier.batchId !== batch.id)
-    throw refuseAt("not-found", "/correctsId", "The entry to correct is not in this batch's log.");
-  if (earlier.correctedById !== null)
-    throw new Refusal(
-      "entry-corrected",
-      "This entry has been corrected meanwhile. Reload to see the log as it stands.",
-    );
+  if (!earlier || earlier.batchId !== batch.id) throw refuse("not-found", { thing: "entry" }, "/correctsId");
+  if (earlier.correctedById !== null) throw refuse("entry-corrected", {});
 }
 
 const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(
@@ -121,13 +116,12 @@ export const logEntry = act(
   { name: "logEntry", schema: LOG_ENTRY, may: "everybody" },
   async (db, request, ctx): Promise<{ entryId: number }> => {
     const batch = await lockBatch(db, request.batchId);
-    if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
     const correctsId = request.correctsId ?? null;
-    if (request.entry.kind === "withdrawn" && correctsId === null)
-      throw refuseAt("bad-request", "/correctsId", "Say which entry is withdrawn.");
+    if (request.entry.kind === "withdrawn" && correctsId === null) throw refuse("which-entry", {}, "/correctsId");
     // A closed batch takes corrections of what was logged, nothing new.
     if (batch.close && correctsId === null)
-      throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already; its log is closed.`);
+      throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
     if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
     if (request.entry.kind === "act" && request.entry.act === "topped-up" && correctsId === null)
       await requireRoomFor(db, batch, request.entry.litres ?? 0, "/entry/litres");

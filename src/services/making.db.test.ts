@@ -61,7 +61,7 @@ describe("the farm's own recipes", () => {
       fillVessel(farm.context(), farm.fillRequest(drum, "cultured-extract", 50, { versionNo: 1 })),
     );
     expect(refusal).toMatchObject({
-      code: "unfit",
+      code: "version-unconfirmed",
       fields: { "/versionNo": expect.stringContaining("Not confirmed yet") as string },
     });
     expect(await save(sweeter(0.5), 1, { confirmed: true })).toEqual({ versionNo: 2, unconfirmed: 0 });
@@ -152,7 +152,7 @@ describe("water", () => {
     const later = new Date(NOW.getTime() + 31 * 3_600_000);
     await fillWith({ sourceId, startId }, later);
     expect((await readMaking(farm.context(later))).waters.starts[0]!.leftL).toBeCloseTo(10, 6);
-    expect(await refusalOf(fillWith({ sourceId, startId }, later))).toMatchObject({ code: "short-of-stock" });
+    expect(await refusalOf(fillWith({ sourceId, startId }, later))).toMatchObject({ code: "short-of-water" });
   });
   it("with chloramine is not set to stand, but dosed", async () => {
     const sourceId = await mains(0.1, 1);
@@ -184,7 +184,7 @@ describe("water", () => {
     expect(await leftOf()).toBeCloseTo(440, 6);
     await level(90, -1);
     expect(await leftOf()).toBeCloseTo(90, 6);
-    expect(await refusalOf(level(-1, 0))).toMatchObject({ fields: { "/volumeL": "At least 0." } });
+    expect(await refusalOf(level(-1, 0))).toMatchObject({ fields: { "/volumeL": "At least 0 mL." } });
     expect(
       await refusalOf(readWaterLevel(farm.context(), { requestKey: key(), sourceId: 999, volumeL: 1 })),
     ).toHaveProperty("fields./sourceId");
@@ -291,7 +291,7 @@ describe("water for thinning", () => {
     // Ten square metres at 2 L, all but 80 mL of it water.
     expect((await readMaking(farm.context())).waters.starts[0]!.leftL).toBeCloseTo(10.08, 2);
     expect(await refusalOf(spread({ water: { sourceId: RAIN_ID, startId } }))).toMatchObject({
-      code: "short-of-stock",
+      code: "short-of-water",
     });
   });
 });
@@ -338,7 +338,7 @@ describe("batches that feed batches", () => {
     const other = lines.some(({ ingredientId }) => ingredientId === "urine") ? "ash" : "urine";
     if (other === "urine") await farm.lot("urine", 5, 0);
     expect(await refusalOf(add(batchId, other, 1))).toMatchObject({
-      code: "unfit",
+      code: "clash",
       fields: { "/ingredientId": expect.stringContaining("ash never goes") },
     });
   });

@@ -9,7 +9,7 @@ import { insertLabResult } from "@/data/labResults";
 import { findBatch } from "@/data/batches";
 import { insertTakenBack, insertWeighing, listMeasures, lockLastWeighing, type FarmMeasure } from "@/data/measures";
 import type { Context } from "./context";
-import { atField, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 
 /** What the farm's own measures came to. */
 export const readMeasures = (ctx: Context): Promise<FarmMeasure[]> => listMeasures(ctx.pool);
@@ -28,11 +28,7 @@ export const weighMeasure = act(
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const measure = request.measure.trim().toLowerCase();
     if (Object.hasOwn(UNITS, measure) || readUnit(measure, "metric", []).length > 0)
-      throw refuseAt(
-        "name-taken",
-        "/measure",
-        `"${measure}" is a unit already. Call ours something else: big ${measure}, tin ${measure}.`,
-      );
+      throw refuse("name-of-unit", { name: measure }, "/measure");
     return {
       weighingId: await insertWeighing(db, {
         measure,
@@ -56,7 +52,7 @@ export const takeBackWeighing = act(
   { name: "takeBackWeighing", schema: TAKE_BACK_WEIGHING, may: "everybody" },
   async (db, request, ctx): Promise<{ weighingId: number }> => {
     const weighingId = await lockLastWeighing(db, request.measure, request.ingredientId);
-    if (weighingId === null) throw refuseAt("not-found", "/measure", `No weighing of ${request.measure} is left.`);
+    if (weighingId === null) throw refuse("no-weighing", { measure: request.measure }, "/measure");
     await insertTakenBack(db, { weighingId, actorId: ctx.actor.id, addedAt: ctx.now() });
     return { weighingId };
   },
@@ -74,7 +70,7 @@ const ADD_LAB_RESULT = object(["requestKey", "batchId", "nutrient", "gPerL"], {
 export const addLabResult = act(
   { name: "addLabResult", schema: ADD_LAB_RESULT, may: "everybody" },
   async (db, request, ctx): Promise<{ resultId: number }> => {
-    if (!(await findBatch(db, request.batchId))) throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    if (!(await findBatch(db, request.batchId))) throw refuse("not-found", { thing: "batch" }, "/batchId");
     return {
       resultId: await insertLabResult(db, {
         batchId: request.batchId,

@@ -1,5 +1,8 @@
 import "server-only";
-import { isConnectionError } from "@/data/db";
+import { isBusy, isConnectionError, isDiskFull } from "@/data/db";
 
-/** Whether an error means that the database is not there, rather than that something is wrong. */
-export const isDatabaseAway = (error: unknown): boolean => isConnectionError(error);
+/** What is wrong with the database rather than with what was asked; null for every other error. */
+export type Outage = "database-away" | "disk-full" | "busy";
+
+export const outageOf = (error: unknown): Outage | null =>
+  isConnectionError(error) ? "database-away" : isDiskFull(error) ? "disk-full" : isBusy(error) ? "busy" : null;

@@ -1,7 +1,7 @@
 import "server-only";
 import { checkPlant } from "@/core/safety/checkPlant";
 import type { Provenance } from "@/core/safety/provenance";
-import { Refusal, refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 
 /**
  * What was picked for the batch, by name: a poisonous plant stops the fill, one the book doesn't know wants a reason.
@@ -10,14 +10,9 @@ import { Refusal, refuseAt } from "./refusal";
 export function requirePickable(species: string, path: string, overrideReason: string | null): void {
   if (species.trim() === "") return;
   const check = checkPlant(species, "", []);
-  if (check.type === "refused")
-    throw refuseAt(
-      "unfit",
-      path,
-      `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
-    );
+  if (check.type === "refused") throw refuse("poisonous", { why: check.why }, path);
   if (check.type === "unknown" && !overrideReason?.trim())
-    throw new Refusal("reason-needed", check.why, { [path]: check.why, "/overrideReason": "Say why it may go in." });
+    throw refuse("reason-needed", { because: { code: "unknown-plant", why: check.why } }, path, "/overrideReason");
 }
 
 /** Where what was picked for a batch comes from, once its plants are let in by name. @throws {Refusal} */

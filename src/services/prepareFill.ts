@@ -7,32 +7,21 @@ import { fits } from "@/core/quantity/fits";
 import { occupiedLitres } from "@/core/recipe/room";
 import { thinStarters } from "@/core/recipe/starter";
 import { tooSalty } from "@/core/safety/salt";
-import { sayThinStarter } from "@/formats/strengthText";
 import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { listMethodsOfVessel } from "@/data/batches";
 import type { Queryable } from "@/data/db";
-import type { Farm } from "@/data/farm";
 import { listOpenMixings } from "@/data/mixings";
 import { lockVessel, type VesselState } from "@/data/vessels";
-import { sayVolume } from "@/formats/amounts";
-import { formatNumber } from "@/formats/numbers";
-import { atField, Refusal, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 
 type FillLine = FillRequest["lines"][number];
 
 function requireFree(vessel: VesselState | null): VesselState {
-  if (!vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+  if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
   if (vessel.batchId !== null && vessel.closedAs === null)
-    throw new Refusal(
-      "vessel-busy",
-      `${vessel.name} has been filled meanwhile. Pick another vessel; what you typed is kept.`,
-      { "/vesselId": "Filled meanwhile." },
-    );
-  if (vessel.batchId !== null && !vessel.cleaned)
-    throw new Refusal("vessel-dirty", `${vessel.name} has not been cleaned since its last batch.`, {
-      "/vesselId": "Clean it first.",
-    });
+    throw refuse("vessel-filled", { vessel: vessel.name }, "/vesselId");
+  if (vessel.batchId !== null && !vessel.cleaned) throw refuse("vessel-dirty", { vessel: vessel.name }, "/vesselId");
   return vessel;
 }
 
@@ -80,15 +69,11 @@ function usedLines(request: FillRequest, scaled: ScaledRecipe): UsedLine[] {
   });
 }
 
-function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[], units: Farm["units"]): number {
+function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[]): number {
   const filledL = occupiedLitres(recipe, lines);
-  if (!(filledL > 0)) throw refuseAt("bad-request", "/lines", "Nothing goes in.");
+  if (!(filledL > 0)) throw refuse("nothing-goes-in", {}, "/lines");
   if (!fits(filledL, vessel.volumeL)) {
-    throw refuseAt(
-      "over-brim",
-      "/lines",
-      `That takes up ${sayVolume(filledL, units)} with what the solids push up; ${vessel.name} holds ${sayVolume(vessel.volumeL, units)} to the brim.`,
-    );
+    throw refuse("over-brim", { takesL: filledL, vessel: vessel.name, holdsL: vessel.volumeL }, "/lines");
   }
   return filledL;
 }
@@ -98,12 +83,7 @@ async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Reci
   if (recipe.vesselUse === "manure") return;
   const held = await listMethodsOfVessel(db, vessel.id);
   const dung = METHODS.find(({ id, vesselUse }) => vesselUse === "manure" && held.includes(id));
-  if (dung)
-    throw refuseAt(
-      "unfit",
-      "/methodId",
-      `${vessel.name} has held ${dung.name.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
-    );
+  if (dung) throw refuse("vessel-of-dung", { vessel: vessel.name, held: dung.name }, "/methodId");
 }
 
 /** A vessel that is free, has air where the recipe needs it, and held no dung where it may not. @throws {Refusal} */
@@ -115,18 +95,9 @@ export async function requireVesselFor(
 ): Promise<VesselState> {
   const vessel = requireFree(await lockVessel(db, vesselId));
   const mixing = (await listOpenMixings(db)).find((open) => open.vesselId === vesselId && open.id !== mixingId);
-  if (mixing)
-    throw new Refusal(
-      "vessel-busy",
-      `${vessel.name} is being filled by ${mixing.actorName} step by step. Finish or give up that one first.`,
-      {
-        "/vesselId": "Being filled.",
-      },
-    );
+  if (mixing) throw refuse("vessel-mixing", { vessel: vessel.name, by: mixing.actorName }, "/vesselId");
   if (recipe.aerated && vessel.airW === 0)
-    throw new Refusal("unfit", `${vessel.name} has no air, and ${recipe.name.toLowerCase()} needs it all the way.`, {
-      "/methodId": "This vessel has no air.",
-    });
+    throw refuse("vessel-without-air", { vessel: vessel.name, method: recipe.name }, "/methodId");
   await requireKeptApart(db, vessel, recipe);
   return vessel;
 }
@@ -138,22 +109,22 @@ export interface PreparedFill {
 }
 
 /** What a fill comes to in its vessel: asked before the first step of a mixing as at the end of it. @throws {Refusal} at the field */
-export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe, units: Farm["units"]): PreparedFill {
+export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe): PreparedFill {
   const scaled = scaleAsked(request, vessel, recipe);
   const lines = usedLines(request, scaled);
   const conflict = conflictIn(lines.filter(({ amount }) => amount > 0).map(({ ingredient }) => ingredient));
   if (conflict)
-    throw refuseAt(
-      "unfit",
+    throw refuse(
+      "clash",
+      { why: conflict.why },
       `/lines/${lines.findIndex(({ ingredient }) => ingredient === conflict.leaveOut)}/used`,
-      conflict.why,
     );
   const salty = tooSalty(recipe, lines);
   if (salty && !(request.overrideReason ?? "").trim())
-    throw refuseAt(
+    throw refuse(
       "reason-needed",
+      { because: { code: "salt", gPerL: salty.gPerL, mostGPerL: salty.mostGPerL } },
       "/overrideReason",
-      `Salt: ${formatNumber(salty.gPerL, 2)} g to the litre; growers use ${formatNumber(salty.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`,
     );
   const slotOf = ({ ingredient, part }: UsedLine) =>
     scaled.lines.find((line) => line.ingredient === ingredient && line.part === part)?.slot ?? ingredient;
@@ -162,10 +133,6 @@ export function prepareFill(request: FillRequest, vessel: Sized, recipe: Recipe,
     lines.map((line) => ({ ...line, slot: slotOf(line) })),
   );
   if (thin && !(request.overrideReason ?? "").trim())
-    throw refuseAt(
-      "reason-needed",
-      "/overrideReason",
-      `${sayThinStarter(thin)} Put in more of it, or less water, or say why.`,
-    );
-  return { scaled, lines, filledL: requireRoom(vessel, recipe, lines, units) };
+    throw refuse("reason-needed", { because: { code: "thin-starter", thin } }, "/overrideReason");
+  return { scaled, lines, filledL: requireRoom(vessel, recipe, lines) };
 }

@@ -33,7 +33,7 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "./farmView";
-import { sayHold } from "@/formats/holdText";
+import { sayHold } from "@/words/en/holds";
 import { hazardsOfBatches } from "./shed/batchHazards";
 
 export interface BatchLineView extends BatchLine {
@@ -126,10 +126,10 @@ async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFr
       .map(({ into, intoName }) => ({ batchId: into, name: intoName })),
     inherited: [
       ...FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
-      ...lots.map(
-        ({ because, caution }) =>
-          `${because.charAt(0).toUpperCase()}${sayHold(because.slice(1))}. ${CAUTIONS[caution]}`,
-      ),
+      ...lots.map(({ because, caution }) => {
+        const words = sayHold(because);
+        return `${words.charAt(0).toUpperCase()}${words.slice(1)}. ${CAUTIONS[caution]}`;
+      }),
     ],
   };
 }

@@ -8,7 +8,7 @@ import { documentOf, recipeFrom, type RecipeDocument } from "@/core/recipe/docum
 import { reviewRecipe } from "@/core/recipe/review";
 import type { Queryable } from "@/data/db";
 import { findRecipeVersion, insertRecipeChoice, insertRecipeVersion, lockLastVersionNo } from "@/data/recipes";
-import { atField, Refusal, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 
 export interface PickedRecipe {
   readonly recipe: Recipe;
@@ -29,9 +29,9 @@ export async function pickRecipe(
     return { recipe, document: documentOf(recipe, about), versionNo: null };
   }
   const version = await findRecipeVersion(db, method.id, school.id, picked.versionNo);
-  if (!version) throw refuseAt("not-found", "/versionNo", "There is no such version of this recipe.");
+  if (!version) throw refuse("not-found", { thing: "recipe-version" }, "/versionNo");
   if (version.unconfirmed.length > 0)
-    throw refuseAt("unfit", "/versionNo", `Not confirmed yet: ${version.unconfirmed[0]!.text}`);
+    throw refuse("version-unconfirmed", { what: version.unconfirmed[0]!.text }, "/versionNo");
   return { recipe: recipeFrom(version.document), document: version.document, versionNo: version.versionNo };
 }
 
@@ -56,18 +56,13 @@ export const saveRecipe = act(
     const flags = atField("/document/school", () => reviewRecipe(document));
     const refused = flags.filter(({ weight }) => weight === "refused");
     if (refused.length > 0)
-      throw new Refusal(
-        "bad-request",
-        refused[0]!.text,
-        Object.fromEntries(refused.map(({ path, text }) => [`/document${path}`, text])),
+      throw refuse(
+        "recipe-refused",
+        { texts: refused.map(({ text }) => text) },
+        ...refused.map(({ path }) => `/document${path}`),
       );
     const last = await lockLastVersionNo(db, document.method, document.school);
-    if (last !== request.basedOn)
-      throw new Refusal(
-        "version-moved",
-        `Someone kept version ${last} meanwhile. What you typed is kept here; look at theirs, then keep yours as the next.`,
-        { "/basedOn": "There is a newer version." },
-      );
+    if (last !== request.basedOn) throw refuse("version-moved", { last }, "/basedOn");
     const held = request.confirmed === true ? [] : flags;
     await insertRecipeVersion(db, {
       methodId: document.method,

@@ -1,47 +1,40 @@
 import "server-only";
-import type { FieldErrors } from "@/contracts/fieldErrors";
+import type { Complaints } from "@/contracts/fieldErrors";
 import { DomainError } from "@/core/errors";
+import type { RefusalCode, RefusalParams } from "@/words/refusals";
 
-export type RefusalCode =
-  | "not-found"
-  | "bad-request"
-  | "vessel-busy"
-  | "vessel-dirty"
-  | "batch-closed"
-  | "short-of-stock"
-  | "short-of-store"
-  | "over-brim"
-  | "time"
-  | "reason-needed"
-  | "unfit"
-  | "name-taken"
-  | "entry-corrected"
-  | "version-moved"
-  | "ring"
-  | "domain";
-
-/** A write that was refused, with the words for the person and the field they belong to. Nothing was stored. */
-export class Refusal extends Error {
+/** A write that was refused: its code, the figures that explain it (SI), and the fields it belongs to. Nothing was stored. */
+export class Refusal<C extends RefusalCode = RefusalCode> extends Error {
   constructor(
-    readonly code: RefusalCode,
-    message: string,
-    readonly fields: FieldErrors = {},
+    readonly code: C,
+    readonly params: RefusalParams<C>,
+    /** JSON pointers of the fields at fault; none where it is about the whole. */
+    readonly paths: readonly string[] = [],
   ) {
-    super(message);
+    super(code);
     this.name = "Refusal";
   }
 }
 
-/** A refusal that stands at one field. */
-export const refuseAt = (code: RefusalCode, path: string, message: string): Refusal =>
-  new Refusal(code, message, { [path]: message });
+/** What does not fit the schema of what is asked: complaints by field. */
+export class Misfit extends Error {
+  readonly code = "bad-request";
+  constructor(readonly complaints: Complaints) {
+    super("bad-request");
+    this.name = "Misfit";
+  }
+}
+
+/** @example throw refuse("not-found", { thing: "vessel" }, "/vesselId"); */
+export const refuse = <C extends RefusalCode>(code: C, params: RefusalParams<C>, ...paths: string[]): Refusal<C> =>
+  new Refusal(code, params, paths);
 
 /** Runs a piece of core and places its refusal at a field of the request. */
 export function atField<T>(path: string, work: () => T): T {
   try {
     return work();
   } catch (error) {
-    if (error instanceof DomainError) throw new Refusal("domain", error.message, { [path]: error.message });
+    if (error instanceof DomainError) throw refuse("domain", { error }, path);
     throw error;
   }
 }

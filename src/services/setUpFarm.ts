@@ -4,7 +4,7 @@ import { errnoOf, inTransaction, SQL_ERROR } from "@/data/db";
 import { insertActor, insertFarm } from "@/data/farm";
 import { bareAct } from "./act";
 import type { Context } from "./context";
-import { Refusal, refuseAt } from "./refusal";
+import { refuse } from "./refusal";
 
 const isTimeZone = (name: string) => {
   try {
@@ -53,8 +53,7 @@ const SET_UP_FARM = object(
 export const setUpFarm = bareAct(
   { name: "setUpFarm", schema: SET_UP_FARM, may: "founder" },
   async ({ pool }: Pick<Context, "pool">, request): Promise<null> => {
-    if (!isTimeZone(request.timeZone))
-      throw refuseAt("bad-request", "/timeZone", `"${request.timeZone}" is not a time zone.`);
+    if (!isTimeZone(request.timeZone)) throw refuse("no-time-zone", { zone: request.timeZone }, "/timeZone");
     try {
       await inTransaction(pool, async (db) => {
         await insertFarm(db, {
@@ -66,8 +65,7 @@ export const setUpFarm = bareAct(
       });
       return null;
     } catch (error) {
-      if (errnoOf(error) === SQL_ERROR.duplicate)
-        throw new Refusal("name-taken", "This farm is set up already. Reload the page.");
+      if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("farm-set-up", {});
       throw error;
     }
   },

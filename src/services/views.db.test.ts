@@ -103,10 +103,12 @@ describe("what the screens read", () => {
   it("lets no bed be drawn twice under one name, and no bed of no size", async () => {
     await farm.plot("Bed 1");
     const bed = { requestKey: key(), name: "Bed 1", stage: "growing", widthM: 1, lengthM: 1 };
-    await expect(addPlot(farm.context(), bed)).rejects.toThrow('There is a "Bed 1" already.');
-    await expect(addPlot(farm.context(), { ...bed, requestKey: key(), name: "Bed 2", widthM: 0 })).rejects.toThrow(
-      "Some of this does not fit",
-    );
+    await expect(addPlot(farm.context(), bed)).rejects.toMatchObject({ code: "name-taken", params: { name: "Bed 1" } });
+    await expect(
+      addPlot(farm.context(), { ...bed, requestKey: key(), name: "Bed 2", widthM: 0 }),
+    ).rejects.toMatchObject({
+      code: "bad-request",
+    });
   });
 
   it("keeps the cost of a drum that was thrown out in the books, without a price per litre", async () => {

@@ -4,7 +4,6 @@ import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
 import { act } from "./act";
 import { treatWater, UNREAD_WATER_C, type WaterAnswer } from "@/core/water/chlorine";
 import type { Queryable } from "@/data/db";
-import { unitsOf } from "@/data/farm";
 import {
   findWater,
   insertWaterLevel,
@@ -16,11 +15,8 @@ import {
   type FarmWater,
   type WaterUse,
 } from "@/data/water";
-import { sayVolume } from "@/formats/amounts";
-import { sayWaterReason } from "@/formats/waterText";
-import { sayDuration } from "@/formats/times";
 import { fits } from "@/core/quantity/fits";
-import { atField, refuseAt } from "./refusal";
+import { atField, refuse } from "./refusal";
 import { momentOf, withFreeName } from "./checks";
 
 const HOUR_MS = 3_600_000;
@@ -45,7 +41,7 @@ export const addWaterSource = act(
 
 async function requireWater(db: Queryable, id: number, path: string): Promise<FarmWater> {
   const water = await findWater(db, id);
-  if (!water) throw refuseAt("not-found", path, "The farm has no such water.");
+  if (!water) throw refuse("not-found", { thing: "water" }, path);
   return water;
 }
 
@@ -89,8 +85,7 @@ export const readWater = act(
   async (db, request, ctx): Promise<{ readingId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const [freeMgPerL, totalMgPerL] = [request.freeMgPerL ?? null, request.totalMgPerL ?? null];
-    if (freeMgPerL === null && totalMgPerL === null)
-      throw refuseAt("bad-request", "/totalMgPerL", "Read at least one of the two fields of the strip.");
+    if (freeMgPerL === null && totalMgPerL === null) throw refuse("one-strip-field", {}, "/totalMgPerL");
     // The core checks that free chlorine is not above the total.
     atField("/freeMgPerL", () =>
       treatWater({
@@ -153,7 +148,7 @@ export const startWater = act(
   async (db, request, ctx): Promise<{ startId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const answer = atField("/volumeL", () => answerFor(water, request));
-    if (!answer.safe) throw refuseAt("unfit", "/treatment", answer.reasons.map(sayWaterReason).join(" "));
+    if (!answer.safe) throw refuse("treatment-fails", { reasons: answer.reasons }, "/treatment");
     const startedAt = momentOf(ctx, request.at);
     return {
       startId: await insertWaterStart(db, {
@@ -195,29 +190,19 @@ export async function requireFitWater(
   if (startId === null) {
     const answer = answerFor(water, { volumeL: Math.max(1, use.volumeL), treatment: "none" });
     if (!answer.safe && reason === null)
-      throw refuseAt(
+      throw refuse(
         "reason-needed",
+        { because: { code: "water-unfit", water: water.name, reasons: answer.reasons } },
         "/water/overrideReason",
-        `${water.name}: ${answer.reasons.map(sayWaterReason).join(" ")} Set it to stand first, or say why you go on all the same.`,
       );
   } else {
     const start = await lockWaterStart(db, startId);
-    if (!start || start.sourceId !== water.id)
-      throw refuseAt("not-found", "/water/startId", "There is no such prepared water.");
+    if (!start || start.sourceId !== water.id) throw refuse("not-found", { thing: "prepared-water" }, "/water/startId");
     const leftH = (start.readyAt.getTime() - use.at.getTime()) / HOUR_MS;
     if (leftH > 0 && reason === null)
-      throw refuseAt(
-        "reason-needed",
-        "/water/overrideReason",
-        `This water wants ${sayDuration(leftH)} more. Wait, or say why you go on all the same.`,
-      );
+      throw refuse("reason-needed", { because: { code: "water-not-yet", leftH } }, "/water/overrideReason");
     if (!fits(use.volumeL, start.leftL)) {
-      const units = await unitsOf(db);
-      throw refuseAt(
-        "short-of-stock",
-        "/water/startId",
-        `Only ${sayVolume(start.leftL, units)} of this water is left; ${sayVolume(use.volumeL, units)} goes in.`,
-      );
+      throw refuse("short-of-water", { leftL: start.leftL, wantedL: use.volumeL }, "/water/startId");
     }
   }
   return { sourceId: water.id, startId, overrideReason: reason };

@@ -15,7 +15,10 @@ import { sayPlace } from "@/services/ferment/sayPlace";
 import { fillVessel } from "@/services/fillVessel";
 import { logEntry } from "@/services/logEntry";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
-import { Refusal } from "@/services/refusal";
+import { sayComplaints } from "@/contracts/fieldErrors";
+import { Misfit, Refusal } from "@/services/refusal";
+import { sayRefusal } from "@/words/refusals";
+import { speechOf } from "@/words/speech";
 import { setUpFarm } from "@/services/setUpFarm";
 import { copyOf, drop } from "./copyDatabase";
 import { fillLines } from "./fillLines";
@@ -46,7 +49,7 @@ const given: URL[] = [];
  * a fifth of what making it anew takes.
  */
 async function emptyAll(url: URL): Promise<void> {
-  const pool = openPool(url.href, 1);
+  const pool = openPool(url.href, { connectionLimit: 1 });
   const names = async (sql: string): Promise<string[]> =>
     (await select<{ name: string }>(pool, sql)).map(({ name }) => name);
   const [counted, uncounted] = await Promise.all(
@@ -239,7 +242,9 @@ export async function refusalOf(
   try {
     await work;
   } catch (error) {
-    if (error instanceof Refusal) return { code: error.code, fields: error.fields, message: error.message };
+    if (error instanceof Refusal) return { code: error.code, ...sayRefusal(error as Refusal, speechOf("metric")) };
+    if (error instanceof Misfit)
+      return { code: error.code, fields: sayComplaints(error.complaints, speechOf("metric")), message: error.code };
     throw error;
   }
   throw new Error("It was not refused.");

@@ -44,6 +44,7 @@ export function fakeActions(answers: Partial<Record<ActName, unknown>> = {}): Ca
 /** A door that leads to such acts. */
 export const doorTo = (acts: Calls): Door => ({
   send: async (name, request) => acts[name as ActName](request),
+  units: "metric",
   onChanged: () => undefined,
   choosePerson: async () => undefined,
 });

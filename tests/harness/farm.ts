@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
-import { existsSync, mkdtempSync, openSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, openSync, rmSync, readFileSync } from "node:fs";
 import { createServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -72,6 +72,12 @@ class WebServer {
   }
 }
 
+/** Addresses of a database: of the account that owns its tables, and of the one that a web server has. */
+interface Accounts {
+  readonly owner: string;
+  readonly web: string;
+}
+
 /** A database server that a walk may stop and start, apart from the one that all others share. */
 export class OwnDatabase {
   private constructor(
@@ -85,14 +91,23 @@ export class OwnDatabase {
     );
   }
   private act(act: "db_start" | "db_stop"): string {
-    return execFileSync("bash", ["-c", `. bin/lib.sh && ${act} && echo "$DATABASE_URL"`], {
+    return execFileSync("bash", ["-c", `. bin/lib.sh && ${act} && echo "$DATABASE_URL $WEB_DATABASE_URL"`], {
       env: { ...process.env, DATABASE_URL: "", DATA: this.folder, DB_PORT: String(this.port), DB_NAME: "ruchka" },
       stdio: ["ignore", "pipe", "ignore"],
       encoding: "utf8",
     }).trim();
   }
-  start = (): string => this.act("db_start");
+  start = (): Accounts => {
+    const [owner = "", web = ""] = this.act("db_start").split(" ");
+    return { owner, web };
+  };
   stop = (): void => void this.act("db_stop");
+  private signal(signal: "SIGSTOP" | "SIGCONT"): void {
+    process.kill(Number(readFileSync(path.join(this.folder, "db/m.pid"), "utf8")), signal);
+  }
+  /** It holds its connections and says nothing, as a machine does that runs out of memory. */
+  hang = (): void => this.signal("SIGSTOP");
+  goOn = (): void => this.signal("SIGCONT");
   remove(): void {
     this.stop();
     rmSync(this.folder, { recursive: true, force: true });
@@ -137,8 +152,9 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
   ],
   baseURL: async ({ farmKind, ownDatabase, webServerOn }, hand) => {
     const template = path.join(asked("DATA"), "templates", `${farmKind}.sql`);
-    const database = await copyOf(template, ownDatabase ? ownDatabase.start() : asked("DATABASE_URL"));
-    await hand((await webServerOn(database.href)).url);
+    const { owner, web } = ownDatabase?.start() ?? { owner: asked("DATABASE_URL"), web: asked("WEB_DATABASE_URL") };
+    const database = await copyOf(template, owner);
+    await hand((await webServerOn(new URL(database.pathname, web).href)).url);
     await drop(database);
   },
 });

@@ -45,7 +45,7 @@ describe("the one door", () => {
   it("says at the field what does not fit, and with its code what the farm refuses", async () => {
     expect(await post("addVessel", { ...vessel("Huge"), volumeL: 1e9 })).toMatchObject({
       status: 400,
-      error: { code: "bad-request", fields: { "/volumeL": "At most 20000." } },
+      error: { code: "bad-request", fields: { "/volumeL": "At most 20\u202f000 L." } },
     });
     expect(await post("addVessel", vessel("Door drum"))).toMatchObject({ status: 422, error: { code: "name-taken" } });
   });

@@ -1,9 +1,14 @@
+import pTimeout from "p-timeout";
+import { RateLimiterMemory } from "rate-limiter-flexible";
+import type { ActError } from "@/contracts/answer";
 import { findAct, type AnyAct } from "@/services/acts";
 import { deviceOf } from "@/services/devices/takeReadings";
 import { now, pool } from "@/services/runtime";
 import { sweepKeys } from "@/services/sweepKeys";
+import type { DoorCode } from "@/words/codes";
+import { speechOf, type Speech } from "@/words/speech";
 import { openFrame } from "../session";
-import { grant, NO_FARM, refuse, refuseStranger, toActError, TOO_LONG } from "./answer";
+import { doorError, grant, refuse, toActError, tooLong } from "./answer";
 import { readBody } from "./body";
 import { strangeness } from "./stranger";
 
@@ -15,54 +20,66 @@ const TIME_LIMIT_MS = 30_000;
 const bearerOf = (request: Request): string | null =>
   /^Bearer ([A-Za-z0-9_-]{16,128})$/.exec(request.headers.get("authorization") ?? "")?.[1] ?? null;
 
-/** Who asks, by what the act wants; a refusal where it is nobody that may. Asked before a byte of the body is read. */
-async function askerFor({ may }: AnyAct, request: Request): Promise<object | Response> {
-  if (may === "founder") return { pool: pool(), now };
+/** A device that posts every second is broken; one that was away for a season sends its hours by the thousand. */
+const posts = new RateLimiterMemory({ points: 60, duration: 60 });
+/** Whether a device may post now. */
+const mayPost = (deviceId: number): Promise<boolean> =>
+  posts.consume(deviceId).then(
+    () => true,
+    () => false,
+  );
+
+interface Asking {
+  readonly asker: object;
+  /** How what is refused is said to whoever asks. */
+  readonly say: Speech;
+}
+
+/** Who asks, by what the act wants; a code where it is nobody that may. Asked before a byte of the body is read. */
+async function askerFor({ may }: AnyAct, request: Request): Promise<Asking | DoorCode> {
+  const here = { pool: pool(), now };
+  if (may === "founder") return { asker: here, say: speechOf("metric") };
   if (may === "device") {
     const token = bearerOf(request);
     const device = token === null ? null : await deviceOf(pool(), token);
-    return device
-      ? { pool: pool(), now, device }
-      : refuse({ code: "no-token", message: "A device says who it is: Authorization: Bearer and its token." });
+    if (!device) return "no-token";
+    return (await mayPost(device.id)) ? { asker: { ...here, device }, say: speechOf("metric") } : "too-often";
   }
-  return (await openFrame())?.ctx ?? refuse(NO_FARM);
+  const frame = await openFrame();
+  return frame ? { asker: frame.ctx, say: speechOf(frame.farm.units) } : "no-farm";
 }
 
-/** An answer, or a word where it takes too long; the clock stops with the answer. */
-async function inTime(answer: Promise<Response>): Promise<Response> {
-  let clock: NodeJS.Timeout | undefined;
-  const tooSlow = new Promise<Response>((resolve) => {
-    const error = { code: "too-slow", message: "This takes too long. Try again in a moment: it is not done twice." };
-    clock = setTimeout(() => resolve(refuse(error)), TIME_LIMIT_MS);
-  });
-  return Promise.race([answer, tooSlow]).finally(() => clearTimeout(clock));
+/** The body as JSON, or what is wrong with it. */
+async function inputOf(request: Request, mostBytes: number): Promise<{ readonly input: unknown } | ActError> {
+  const body = await readBody(request, mostBytes);
+  if (!body) return tooLong(mostBytes);
+  try {
+    return { input: JSON.parse(new TextDecoder().decode(body)) as unknown };
+  } catch {
+    return doorError("bad-json");
+  }
 }
 
 async function run(act: AnyAct, request: Request): Promise<Response> {
+  let say = speechOf("metric");
   try {
-    const asker = await askerFor(act, request);
-    if (asker instanceof Response) return asker;
-    const mostBytes = act.mostBytes ?? MOST_BYTES;
-    const body = await readBody(request, mostBytes);
-    if (!body) return refuse(TOO_LONG(mostBytes));
-    let input: unknown;
-    try {
-      input = JSON.parse(new TextDecoder().decode(body));
-    } catch {
-      return refuse({ code: "bad-json", message: "This is not JSON." });
-    }
-    const value = await act(asker, input);
+    const asking = await askerFor(act, request);
+    if (typeof asking === "string") return refuse(doorError(asking));
+    say = asking.say;
+    const read = await inputOf(request, act.mostBytes ?? MOST_BYTES);
+    if (!("input" in read)) return refuse(read);
+    const value = await act(asking.asker, read.input);
     void sweepKeys({ pool: pool(), now });
     return grant(value ?? null);
   } catch (error) {
-    return refuse(toActError(error));
+    return refuse(toActError(error, say));
   }
 }
 
 /** The one door for writes: form, device and a phone's queue come through it alike. */
 export async function actDoor(request: Request, name: string): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuse(doorError("stranger"));
   const act = findAct(name);
-  if (!act) return refuse({ code: "no-act", message: `Nothing is called ${name.slice(0, 40)} here.` });
-  return inTime(run(act, request));
+  if (!act) return refuse(doorError("no-act"));
+  return pTimeout(run(act, request), { milliseconds: TIME_LIMIT_MS, fallback: () => refuse(doorError("too-slow")) });
 }

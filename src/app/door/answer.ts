@@ -1,24 +1,34 @@
 import type { ActError, ActResult } from "@/contracts/answer";
+import { sayComplaints } from "@/contracts/fieldErrors";
 import { DomainError } from "@/core/errors";
-import { isDatabaseAway } from "@/services/outage";
-import { Refusal } from "@/services/refusal";
+import { outageOf } from "@/services/outage";
+import { Misfit, Refusal } from "@/services/refusal";
+import type { DoorCode } from "@/words/codes";
+import { sayDoor } from "@/words/door";
+import { sayRefusal } from "@/words/refusals";
+import type { Speech } from "@/words/speech";
+
+/** What the door itself refuses. */
+export const doorError = (code: DoorCode, megabytes?: number): ActError => ({
+  code,
+  message: sayDoor(code, megabytes),
+});
+export const tooLong = (mostBytes: number): ActError => doorError("too-long", Math.round(mostBytes / 1e6));
 
 /** Every error becomes an answer here: a refusal with its fields, or a plain word for what is nobody's business. */
-export function toActError(error: unknown): ActError {
-  if (error instanceof Refusal) return { code: error.code, message: error.message, fields: error.fields };
+export function toActError(error: unknown, say: Speech): ActError {
+  if (error instanceof Refusal) {
+    const refused = error as Refusal;
+    return { code: refused.code, params: refused.params, ...sayRefusal(refused, say) };
+  }
+  if (error instanceof Misfit)
+    return { ...doorError(error.code), params: error.complaints, fields: sayComplaints(error.complaints, say) };
   if (error instanceof DomainError)
-    return { code: error.code, message: error.message, fields: { [error.path]: error.message } };
-  if (isDatabaseAway(error))
-    return {
-      code: "database-away",
-      message:
-        "The farm's database does not answer. Nothing was lost: what you typed is kept here. Try again in a moment.",
-    };
+    return { code: error.code, params: error.params, message: error.message, fields: { [error.path]: error.message } };
+  const outage = outageOf(error);
+  if (outage) return doorError(outage);
   console.error(error);
-  return {
-    code: "internal",
-    message: "Ruchka tripped over this. What you typed is kept here; if it happens again, tell whoever looks after it.",
-  };
+  return doorError("internal");
 }
 
 /** What is asked for wrongly is 400, what the farm refuses 422; what is no fault of the request is 5xx and may be sent again. */
@@ -33,6 +43,10 @@ const STATUS: Readonly<Record<string, number>> = {
   "stranger": 403,
   "internal": 500,
   "database-away": 503,
+  "disk-full": 503,
+  "busy": 503,
+  "too-often": 429,
+  "sent-before": 409,
   "too-slow": 503,
 };
 
@@ -41,13 +55,6 @@ export const refuse = (error: ActError): Response =>
 export const grant = (value: unknown): Response =>
   Response.json({ ok: true, value } satisfies ActResult<unknown>, { headers: { "cache-control": "no-store" } });
 
-export const STRANGER: ActError = { code: "stranger", message: "This does not come from the farm's own pages." };
-export const TOO_LONG = (mostBytes: number): ActError => ({
-  code: "too-long",
-  message: `More than ${Math.round(mostBytes / 1e6)} MB at once is not read. Send it in parts.`,
-});
-export const NO_FARM: ActError = { code: "no-farm", message: "Set up the farm first." };
-export const refuseStranger = (): Response => refuse(STRANGER);
 /** For what is sent as a file: the screen shows the words as they come. */
 export const refuseInWords = ({ code, message }: ActError): Response =>
   new Response(message, { status: STATUS[code] ?? 422 });

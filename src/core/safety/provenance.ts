@@ -4,7 +4,15 @@ import type { CautionId } from "../book/cautions";
 export const DUNG_AGES = ["fresh", "dry", "composted", "aged"] as const;
 export type DungAge = (typeof DUNG_AGES)[number];
 export const ANIMALS = ["cow", "horse", "goat or sheep", "rabbit", "poultry", "pig", "mixed"] as const;
+export type Animal = (typeof ANIMALS)[number];
 export const URINE_DONORS = ["person", "several people", "cow", "goat or sheep"] as const;
+export type UrineDonor = (typeof URINE_DONORS)[number];
+const IS_PERSON: Readonly<Record<UrineDonor, boolean>> = {
+  "person": true,
+  "several people": true,
+  "cow": false,
+  "goat or sheep": false,
+};
 export const CHAR_SOURCES = [
   "plain wood",
   "bamboo or straw",
@@ -19,12 +27,12 @@ export type CharSource = (typeof CHAR_SOURCES)[number];
 /** Where a lot came from, as far as it matters to who eats what it feeds. */
 export interface Provenance {
   readonly dung?: {
-    readonly animal: (typeof ANIMALS)[number];
+    readonly animal: Animal;
     readonly age: DungAge;
     readonly heapedOn: string | null;
   } | null;
   readonly urine?: {
-    readonly donor: (typeof URINE_DONORS)[number];
+    readonly donor: UrineDonor;
     readonly collectedFrom: string;
     readonly collectedUntil: string;
     readonly medicine: boolean;
@@ -47,10 +55,26 @@ export interface BeanTest {
   readonly result: "clean" | "damaged" | null;
 }
 
+/** What of a lot a hazard is about; days as ISO dates. */
+export type HazardReason =
+  | { readonly code: "dung"; readonly age: DungAge; readonly animal: Animal }
+  | {
+      readonly code: "urine-stored";
+      readonly donor: UrineDonor;
+      readonly collectedUntil: string;
+      readonly holdD: number;
+      readonly notBefore: string;
+    }
+  | { readonly code: "urine-medicine" }
+  | { readonly code: "char-source"; readonly source: CharSource }
+  | { readonly code: "beans-crippled" }
+  | { readonly code: "beans-sown"; readonly sownOn: string }
+  | { readonly code: "herbicide-untested" }
+  | { readonly code: "stood-hot" };
+
 export interface LotHazard {
   readonly caution: CautionId;
-  /** Said beside the caution: what of this lot it is about. */
-  readonly because: string;
+  readonly because: HazardReason;
   /** Not before this day, whatever is wanted; null where nothing has to be waited for. */
   readonly notBefore: string | null;
   /** It must not go in at all. */
@@ -66,49 +90,41 @@ export const BEAN_TEST_D = 14;
 
 const dungHazards = ({ dung }: Provenance): LotHazard[] => {
   if (!dung) return [];
-  const said: Record<DungAge, string> = {
-    fresh: `fresh ${dung.animal} dung: germs alive`,
-    dry: `dried ${dung.animal} dung: drying does not kill its germs`,
-    aged: `aged ${dung.animal} dung: fewer germs, not none`,
-    composted: `hot-composted ${dung.animal} dung: cautious all the same, unless its heat was logged`,
-  };
-  return [{ caution: "manure", because: said[dung.age], notBefore: null, blocks: false }];
+  const { age, animal } = dung;
+  return [{ caution: "manure", because: { code: "dung", age, animal }, notBefore: null, blocks: false }];
 };
 
 const urineHazards = ({ urine }: Provenance): LotHazard[] => {
   if (!urine) return [];
-  const human = urine.donor.includes("pe");
+  const { donor, collectedUntil } = urine;
+  const notBefore = addDays(collectedUntil, URINE_HOLD_D);
   const hold: LotHazard = {
     caution: "urine",
-    because: `urine of ${urine.donor}, collected to ${urine.collectedUntil}: stored ${URINE_HOLD_D} days first`,
-    notBefore: addDays(urine.collectedUntil, URINE_HOLD_D),
+    because: { code: "urine-stored", donor, collectedUntil, holdD: URINE_HOLD_D, notBefore },
+    notBefore,
     blocks: false,
   };
-  return human && urine.medicine
-    ? [hold, { caution: "urine", because: "from somebody who takes medicine", notBefore: null, blocks: true }]
+  return IS_PERSON[donor] && urine.medicine
+    ? [hold, { caution: "urine", because: { code: "urine-medicine" }, notBefore: null, blocks: true }]
     : [hold];
 };
 
+const BAD_CHAR: readonly CharSource[] = ["treated or painted wood", "briquettes", "unknown"];
 const charHazards = ({ charSource }: Provenance): LotHazard[] => {
-  const bad: Partial<Record<CharSource, string>> = {
-    "treated or painted wood": "char of treated or painted wood holds arsenic, copper or lead",
-    "briquettes": "briquettes hold coal, borax and starch",
-    "unknown": "nobody knows what it was burnt from",
-  };
-  const because = charSource ? bad[charSource] : undefined;
-  return because ? [{ caution: "char-dust", because, notBefore: null, blocks: true }] : [];
+  if (!charSource || !BAD_CHAR.includes(charSource)) return [];
+  return [
+    { caution: "char-dust", because: { code: "char-source", source: charSource }, notBefore: null, blocks: true },
+  ];
 };
 
 const herbicideHazards = ({ herbicideSuspected }: Provenance, { sownOn, result }: BeanTest): LotHazard[] => {
   if (result === "damaged")
-    return [
-      { caution: "herbicide", because: "beans sown in it came up crippled: weedkiller", notBefore: null, blocks: true },
-    ];
+    return [{ caution: "herbicide", because: { code: "beans-crippled" }, notBefore: null, blocks: true }];
   if (!herbicideSuspected || result === "clean") return [];
   return [
     {
       caution: "herbicide",
-      because: sownOn ? `bean test sown ${sownOn}, not read yet` : "may carry weedkiller, no bean test yet",
+      because: sownOn ? { code: "beans-sown", sownOn } : { code: "herbicide-untested" },
       notBefore: sownOn ? addDays(sownOn, BEAN_TEST_D) : null,
       blocks: false,
       untested: true,

@@ -1,7 +1,7 @@
 import { INGREDIENT_FACTS, usualExpiry } from "../book/ingredientFacts";
 import type { IngredientId } from "../book/ingredients";
 import { judgeHandful } from "./handTest";
-import { keepsOut, lotHazards, type LotHazard, type Provenance } from "../safety/provenance";
+import { keepsOut, lotHazards, type HazardReason, type LotHazard, type Provenance } from "../safety/provenance";
 
 /** All that can be noted of a lot. */
 export const LOT_HAPPENINGS = [
@@ -43,10 +43,16 @@ export interface LotState {
   readonly hazards: readonly LotHazard[];
 }
 
-/** Why a lot is not drawn on; a hard hold is never lifted, a soft one by a reason that is kept. */
+/** Why a lot is not drawn on; days as ISO dates. */
+export type HoldReason =
+  | HazardReason
+  | { readonly code: "handful"; readonly word: string }
+  | { readonly code: "past-day"; readonly isLiving: boolean; readonly day: string };
+
+/** A hard hold is never lifted, a soft one by a reason that is kept. */
 export interface LotHold {
   readonly hard: boolean;
-  readonly because: string;
+  readonly because: HoldReason;
 }
 
 const latest = (events: readonly LotHappening[], ...kinds: readonly LotHappening["kind"][]) =>
@@ -76,7 +82,7 @@ export function lotState(lot: LotFacts, events: readonly LotHappening[]): LotSta
         ? [
             {
               caution: "not-for-people" as const,
-              because: "a live culture that stood hot: it may be dead",
+              because: { code: "stood-hot" } as const,
               notBefore: null,
               blocks: false,
             },
@@ -91,22 +97,15 @@ const isLiving = (id: string) => INGREDIENT_FACTS[id as IngredientId]?.living ??
 /** Whether a lot may be drawn on that day; null where it may. */
 export function lotHold(lot: LotFacts, state: LotState, onDay: string): LotHold | null {
   const hazard = keepsOut(state.hazards, onDay);
-  if (hazard)
-    return {
-      hard: hazard.blocks,
-      because:
-        hazard.notBefore === null || hazard.untested
-          ? hazard.because
-          : `${hazard.because}; not before ${hazard.notBefore}`,
-    };
+  if (hazard) return { hard: hazard.blocks, because: hazard.because };
   const found = state.vigour === null ? null : judgeHandful(lot.ingredientId, state.vigour);
-  if (found && !found.fit) return { hard: false, because: `a handful of it failed: ${found.word}` };
+  if (found && !found.fit) return { hard: false, because: { code: "handful", word: found.word } };
   if (state.expiresOn !== null && state.expiresOn < onDay)
     return {
       hard: false,
-      because: `${isLiving(lot.ingredientId) ? "a live culture past" : "past"} its day (${state.expiresOn})`,
+      because: { code: "past-day", isLiving: isLiving(lot.ingredientId), day: state.expiresOn },
     };
   if (!isLiving(lot.ingredientId)) return null;
-  const hot = state.hazards.find(({ because }) => because.includes("stood hot"));
+  const hot = state.hazards.find(({ because }) => because.code === "stood-hot");
   return hot ? { hard: false, because: hot.because } : null;
 }

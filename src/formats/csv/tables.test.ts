@@ -53,7 +53,7 @@ describe("cells", () => {
     const molasses = { itemId: "molasses", unit: "L", densityKgPerL: 1.4 } as const;
     expect(readAmountCell("7", "kg", molasses)).toEqual({ value: 5 });
     expect(readAmountCell("500", "mL", molasses)).toEqual({ value: 0.5 });
-    expect(readAmountCell("5", "", molasses)).toEqual({ fault: "Which unit?" });
+    expect(readAmountCell("5", "", molasses)).toEqual({ fault: "Which unit?", of: "unit" });
     expect(readAmountCell("", "L", molasses)).toEqual({ fault: "How much?" });
     expect(readAmountCell("5", "bags", molasses)).toHaveProperty("fault");
   });

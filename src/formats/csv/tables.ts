@@ -87,8 +87,13 @@ export function cellsOf(
 }
 
 /** What a cell said, or what is wrong with it. */
-export type Cell<T> = { readonly value: T } | { readonly fault: string };
-export const isFault = <T>(cell: Cell<T>): cell is { readonly fault: string } => "fault" in cell;
+export type Cell<T> = { readonly value: T } | Fault;
+interface Fault {
+  readonly fault: string;
+  /** Where it is not the cell itself. */
+  readonly of?: "unit";
+}
+export const isFault = <T>(cell: Cell<T>): cell is Fault => "fault" in cell;
 
 const DOTTED = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/;
 const isDay = (text: string) => {
@@ -120,7 +125,7 @@ export function readAmountCell(amount: string, unit: string, of: Measurable): Ce
   if (amount === "") return { fault: "How much?" };
   const number = readNumberCell(amount);
   if (isFault(number)) return number;
-  if (unit === "") return { fault: "Which unit?" };
+  if (unit === "") return { fault: "Which unit?", of: "unit" };
   const known = Object.hasOwn(UNITS, unit) ? unit : unit.toLowerCase();
   const measured = readMeasured(`${number.value} ${known}`, of, [], "metric");
   return measured.type === "read" ? { value: Number(measured.amount.toFixed(3)) } : { fault: measured.why };

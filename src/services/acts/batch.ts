@@ -3,6 +3,7 @@ import { logEntry } from "../logEntry";
 import { closeBatch } from "../closeBatch";
 import { addToBatch, takeFromBatch, moveToShed } from "../feedBatch";
 import { addLabResult } from "../measures";
+import { addBatchPhoto } from "../ferment/photos";
 import { shareTask } from "../ferment/changes";
 
 export const BATCH_ACTS = {
@@ -13,4 +14,5 @@ export const BATCH_ACTS = {
   moveToShed,
   addLabResult,
   shareTask,
+  addBatchPhoto,
 } as const;

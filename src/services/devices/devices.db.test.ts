@@ -37,6 +37,10 @@ describe("a probe that posts", () => {
     const hours = [3, 2, 1].map((ago) => figure(ago, "liquid", 20));
     expect(await post(tokenOf("p"), hours)).toEqual({ taken: 3, known: 0, setAside: [] });
     expect(await post(tokenOf("p"), hours)).toEqual({ taken: 0, known: 3, setAside: [] });
+    expect(await post(tokenOf("p"), [...hours, figure(0, "liquid", 20), figure(0, "liquid", 20)])).toMatchObject({
+      taken: 1,
+      known: 4,
+    });
     expect(await post(tokenOf("p"), [figure(100, "liquid", 18)])).toMatchObject({ taken: 1 });
   });
   it("has what can't be kept apart, with why, and never used", async () => {
@@ -49,7 +53,7 @@ describe("a probe that posts", () => {
       figure(-20, "liquid", 20),
     ]);
     expect(taken).toBe(2);
-    expect(setAside.map(({ why }) => why)).toEqual(["85 °C can't be", "0.4 can't be", "its clock runs ahead"]);
+    expect(setAside.map(({ code }) => code)).toEqual(["impossible", "impossible", "clock-ahead"]);
     const view = await readDevices(farm.context(), await theFarm());
     const device = view.devices.find(({ id }) => id === deviceId)!;
     expect(device.setAside).toHaveLength(3);
@@ -203,6 +207,23 @@ describe("a weather station", () => {
     });
     const { bands } = await readYard(farm.context(), await theFarm());
     expect(bands[0]).toMatchObject({ because: "unknown", windMPerS: null });
+  });
+  it("whose clock is years ahead does not silence the honest ones", async () => {
+    await station();
+    const hours = [{ at: new Date(NOW.getTime() + HOUR_MS).toISOString(), airC: 3 }];
+    const issuedAt = "2099-12-31T00:00:00Z";
+    expect(await post(tokenOf("s"), [], { forecast: { issuedAt, hours } })).toMatchObject({
+      setAside: [{ at: issuedAt, quantity: "forecast", code: "clock-ahead" }],
+    });
+    // One that an earlier Ruchka let in gives way to the next honest one.
+    await farm.scratch.pool.query("update air_forecast set issued_at = '2099-01-01', air_c = -7");
+    const far = new Date(NOW.getTime() + 500 * 24 * HOUR_MS).toISOString();
+    const honest = { issuedAt: hoursAgo(1).toISOString(), hours: [...hours, { at: far, airC: 3 }] };
+    expect((await post(tokenOf("s"), [], { forecast: honest })).setAside).toEqual([
+      { at: far, quantity: "forecast", code: "too-far" },
+    ]);
+    const { air } = await readYard(farm.context(), await theFarm());
+    expect(air.some(({ airC }) => airC === 3)).toBe(true);
   });
   it("has a newer forecast take an older one's place, not the other way round", async () => {
     await station();

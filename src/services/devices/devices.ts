@@ -4,7 +4,7 @@ import { act } from "../act";
 import { insertDevice, insertPlacing, lockDevice, retireDevice as endDevice } from "@/data/devices";
 import { lockVessel } from "@/data/vessels";
 import type { Queryable } from "@/data/db";
-import { refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { momentOf, withFreeName } from "../checks";
 import { hashOf } from "./takeReadings";
 
@@ -13,7 +13,7 @@ const FROM_THE_FIRST = new Date("2000-01-01T00:00:00Z");
 
 async function requireVessel(db: Queryable, vesselId: number | null): Promise<void> {
   if (vesselId !== null && !(await lockVessel(db, vesselId)))
-    throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    throw refuse("not-found", { thing: "vessel" }, "/vesselId");
 }
 
 const PLACE = orNull(ROW_ID);
@@ -35,8 +35,7 @@ const ADD_DEVICE = object(["requestKey", "name", "kind", "vesselId", "token"], {
 export const addDevice = act(
   { name: "addDevice", schema: ADD_DEVICE, may: "everybody" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
-    if (request.kind === "probe" && request.vesselId === null)
-      throw refuseAt("bad-request", "/vesselId", "In which vessel does it hang?");
+    if (request.kind === "probe" && request.vesselId === null) throw refuse("which-vessel", {}, "/vesselId");
     await requireVessel(db, request.vesselId);
     const name = request.name.trim();
     const deviceId = await withFreeName(name, () =>
@@ -64,7 +63,7 @@ const PLACE_DEVICE = object(["requestKey", "deviceId", "vesselId"], {
 export const placeDevice = act(
   { name: "placeDevice", schema: PLACE_DEVICE, may: "everybody" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
-    if (!(await lockDevice(db, request.deviceId))) throw refuseAt("not-found", "/deviceId", "There is no such device.");
+    if (!(await lockDevice(db, request.deviceId))) throw refuse("not-found", { thing: "device" }, "/deviceId");
     await requireVessel(db, request.vesselId);
     await insertPlacing(db, request.deviceId, request.vesselId, momentOf(ctx, request.at), ctx.actor.id);
     return { deviceId: request.deviceId };
@@ -77,7 +76,7 @@ const RETIRE_DEVICE = object(["requestKey", "deviceId"], { requestKey: REQUEST_K
 export const retireDevice = act(
   { name: "retireDevice", schema: RETIRE_DEVICE, may: "everybody" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
-    if (!(await lockDevice(db, request.deviceId))) throw refuseAt("not-found", "/deviceId", "There is no such device.");
+    if (!(await lockDevice(db, request.deviceId))) throw refuse("not-found", { thing: "device" }, "/deviceId");
     await endDevice(db, request.deviceId, ctx.now());
     return { deviceId: request.deviceId };
   },

@@ -5,7 +5,7 @@ import { insertDevice, insertPlacing, insertReadings, listDevices } from "@/data
 import { lockVessel } from "@/data/vessels";
 import type { ProbeQuantity } from "@/core/probe/plausible";
 import { keepMovedForecasts } from "../ferment/keepForecast";
-import { refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { readLoggerFile, type LoggerColumn } from "./loggerFile";
 import { sifted } from "./takeReadings";
 
@@ -26,8 +26,8 @@ const GAP_H = 6;
 const HOUR_MS = 3_600_000;
 
 /** Looks at a file and writes nothing. */
-export function lookAtLogger(text: string, zone: string, column: string | null): LoggerLook {
-  const file = readLoggerFile(text, zone);
+export async function lookAtLogger(text: string, zone: string, column: string | null): Promise<LoggerLook> {
+  const file = await readLoggerFile(text, zone);
   const chosen = column ?? file.columns[0]?.name ?? null;
   const times = chosen
     ? file
@@ -68,27 +68,17 @@ const IMPORT_LOGGER = object(["requestKey", "name", "vesselId", "text", "zone", 
  * @throws {Refusal} for a file whose times can't be read, a column that is not there
  */
 export const importLogger = act(
-  { name: "importLogger", schema: IMPORT_LOGGER, may: "everybody", mostBytes: 9_000_000 },
+  { name: "importLogger", schema: IMPORT_LOGGER, may: "everybody", mostBytes: 18_000_000 },
   async (db, request, ctx): Promise<{ taken: number; known: number; setAside: number }> => {
     if (request.vesselId !== null && !(await lockVessel(db, request.vesselId)))
-      throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
-    const file = readLoggerFile(request.text, request.zone);
-    if (file.layout === null)
-      throw refuseAt(
-        "bad-request",
-        "/text",
-        "No column of times was found in it. Ruchka reads ISO times and the usual ways with days, months and a clock.",
-      );
+      throw refuse("not-found", { thing: "vessel" }, "/vesselId");
+    const file = await readLoggerFile(request.text, request.zone);
+    if (file.layout === null) throw refuse("no-times", {}, "/text");
     const figures = file.figures(request.column);
-    if (figures.length === 0) throw refuseAt("bad-request", "/column", `“${request.column}” has no figures.`);
+    if (figures.length === 0) throw refuse("no-figures", { column: request.column }, "/column");
     const name = request.name.trim();
     const known = (await listDevices(db)).find((device) => device.name === name);
-    if (known && known.kind !== "logger")
-      throw refuseAt(
-        "name-taken",
-        "/name",
-        `“${name}” is a device that posts by itself. Give the logger another name.`,
-      );
+    if (known && known.kind !== "logger") throw refuse("name-of-device", { name }, "/name");
     const deviceId =
       known?.id ??
       (await insertDevice(db, { name, kind: "logger", tokenHash: null, actorId: ctx.actor.id, addedAt: ctx.now() }));

@@ -1,7 +1,7 @@
 import { lookAtLogger } from "./importLogger";
-import { readLoggerFile } from "./loggerFile";
+import { readLoggerFile, type LoggerFile } from "./loggerFile";
 
-const iso = (file: ReturnType<typeof readLoggerFile>, column: string) =>
+const iso = (file: LoggerFile, column: string) =>
   file.figures(column).map(({ at, value }) => [at.toISOString(), value]);
 
 describe("a logger's file", () => {
@@ -42,43 +42,60 @@ describe("a logger's file", () => {
       "Logger 12\nSerial,4711\n\nNo,Time,temp C,humidity\n1,2031-06-01 08:00:00,21.5,80\n2,2031-06-01 09:00:00,21.7,81\n",
       "2031-06-01T06:00:00.000Z",
     ],
-  ])("is read with %s", (_what, text, first) => {
-    const file = readLoggerFile(text, "Europe/Berlin");
+  ])("is read with %s", async (_what, text, first) => {
+    const file = await readLoggerFile(text, "Europe/Berlin");
     const column = file.columns.find(({ name }) => name.startsWith("temp") || name.startsWith("Temp"))!;
     expect(column).toMatchObject({ unit: "°C", figures: 2 });
     expect(iso(file, column.name)[0]).toEqual([first, 21.5]);
   });
-  it("knows Fahrenheit and pH by their heads, and Fahrenheit by its size", () => {
-    const file = readLoggerFile("t,temp F,pH,water\n2031-06-01 08:00,70,4.2,71\n2031-06-01 09:00,71,4.1,72\n", "UTC");
+  it("knows Fahrenheit and pH by their heads, and Fahrenheit by its size", async () => {
+    const file = await readLoggerFile(
+      "t,temp F,pH,water\n2031-06-01 08:00,70,4.2,71\n2031-06-01 09:00,71,4.1,72\n",
+      "UTC",
+    );
     expect(file.columns.map(({ name, unit }) => [name, unit])).toEqual([
       ["temp F", "°F"],
       ["pH", "pH"],
       ["water", "°F"],
     ]);
   });
-  it("keeps to the zone's own clock over a change of the hour", () => {
-    const file = readLoggerFile("t,c\n2031-03-29 12:00,10\n2031-03-31 12:00,11\n", "Europe/Berlin");
+  it("keeps to the zone's own clock over a change of the hour", async () => {
+    const file = await readLoggerFile("t,c\n2031-03-29 12:00,10\n2031-03-31 12:00,11\n", "Europe/Berlin");
     expect(iso(file, "c").map(([at]) => at)).toEqual(["2031-03-29T11:00:00.000Z", "2031-03-31T10:00:00.000Z"]);
   });
-  it("names the lines it can't read and goes on", () => {
+  it("names the lines it can't read and goes on", async () => {
     const rows = Array.from({ length: 20 }, (_, hour) => `2031-06-01 ${String(hour).padStart(2, "0")}:00,20`);
-    const file = readLoggerFile(`t,c\n${rows.join("\n")}\nbattery low,\n`, "UTC");
+    const file = await readLoggerFile(`t,c\n${rows.join("\n")}\nbattery low,\n`, "UTC");
     expect(file.figures("c")).toHaveLength(20);
     expect(file.unread).toEqual([{ line: 22, text: "battery low · " }]);
   });
-  it("finds nothing where there is no time", () =>
-    expect(readLoggerFile("a,b\n1,2\n3,4\n", "UTC")).toMatchObject({ layout: null, columns: [] }));
-  it("is told its span and its gaps before anything is written", () => {
+  it("finds nothing where there is no time", async () =>
+    expect(await readLoggerFile("a,b\n1,2\n3,4\n", "UTC")).toMatchObject({ layout: null, columns: [] }));
+  it("is told its span and its gaps before anything is written", async () => {
     const text = "t,c\n2031-06-01 00:00,10\n2031-06-01 01:00,10\n2031-06-02 01:00,11\n2031-06-02 02:00,11\n";
-    const look = lookAtLogger(text, "UTC", null);
+    const look = await lookAtLogger(text, "UTC", null);
     expect([look.fromMs, look.toMs]).toEqual([Date.parse("2031-06-01T00:00Z"), Date.parse("2031-06-02T02:00Z")]);
     expect(look.gaps).toEqual([{ fromMs: Date.parse("2031-06-01T01:00Z"), toMs: Date.parse("2031-06-02T01:00Z") }]);
   });
 });
 
-it("gives up at once on a table that no logger writes, however wide", () => {
+it("gives up at once on a table that no logger writes, however wide", async () => {
   const wide = Array.from({ length: 60 }, () => Array(2000).fill("x").join(",")).join("\n");
-  expect(readLoggerFile(wide, "UTC")).toMatchObject({ layout: null, columns: [] });
+  expect(await readLoggerFile(wide, "UTC")).toMatchObject({ layout: null, columns: [] });
   const cells = Array.from({ length: 60 }, () => Array(190).fill("12 or so").join(";")).join("\n");
-  expect(readLoggerFile(cells, "UTC")).toMatchObject({ layout: null, columns: [] });
+  expect(await readLoggerFile(cells, "UTC")).toMatchObject({ layout: null, columns: [] });
+});
+
+it("lets others have their turn while it reads a long file", async () => {
+  const start = Date.parse("2031-01-01T00:00Z");
+  const rows = Array.from({ length: 20_000 }, (_, quarter) => {
+    const at = new Date(start + quarter * 900_000).toISOString();
+    return `${at.slice(8, 10)}.${at.slice(5, 7)}.${at.slice(0, 4)} ${at.slice(11, 16)};${18 + (quarter % 30) / 10}`;
+  });
+  let turns = 0;
+  const others = setInterval(() => (turns += 1), 0);
+  const file = await readLoggerFile(`Time;temp C\n${rows.join("\n")}\n`, "UTC");
+  clearInterval(others);
+  expect(file.figures("temp C")).toHaveLength(20_000);
+  expect(turns).toBeGreaterThan(20);
 });

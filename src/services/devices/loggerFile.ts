@@ -1,7 +1,9 @@
 import "server-only";
+import { setImmediate } from "node:timers/promises";
 import { TZDate } from "@date-fns/tz";
 import { isValid, parse } from "date-fns";
 import { DELIMITERS, parseCsv } from "../files/decode";
+import { refuse } from "../refusal";
 
 /** A column of figures in a logger's file, and what it seems to hold. */
 export interface LoggerColumn {
@@ -130,54 +132,106 @@ const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reade
 const TELLING_LINES = 120;
 const firstLines = (text: string): string => text.split("\n", TELLING_LINES).join("\n");
 
+/** Rows that are read before others have their turn. */
+const ROWS_AT_ONCE = 250;
+/** Longer than this nobody waits for a file; eight megabytes take a tenth of it. */
+const LIMIT_MS = 20_000;
+
+/** Goes through rows a piece at a time, so that whoever else asks something is answered between. @throws {Refusal} for what takes too long */
+async function* inPieces<T>(
+  rows: readonly T[],
+): AsyncGenerator<{ readonly piece: readonly T[]; readonly from: number }> {
+  const untilMs = performance.now() + LIMIT_MS;
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    yield { piece: rows.slice(from, from + ROWS_AT_ONCE), from };
+    await setImmediate();
+    if (performance.now() > untilMs) throw refuse("file-too-slow", {}, "/text");
+  }
+}
+
 /**
  * Reads a logger's file, whatever it is parted by and however it writes its times.
  * @param zone time zone of its times where they have none of their own
+ * @throws {Refusal} for one that takes too long
  */
-export function readLoggerFile(text: string, zone: string): LoggerFile {
+export async function readLoggerFile(text: string, zone: string): Promise<LoggerFile> {
   // A line of prose above the table leads a guess astray: what it is parted by is what makes times and figures of it.
   const first = firstLines(text);
   for (const delimiter of DELIMITERS)
-    if (readRows(parseCsv(first, "utf-8", delimiter).rows, zone).columns.length > 0)
+    if ((await readRows(parseCsv(first, "utf-8", delimiter).rows, zone)).columns.length > 0)
       return readRows(parseCsv(text, "utf-8", delimiter).rows, zone);
   return NOT_READ;
 }
 
-function readRows(rows: readonly (readonly string[])[], zone: string): LoggerFile {
+interface Found {
+  readonly layout: string;
+  readonly hasZone: boolean;
+  readonly head: number;
+  /** The moment of a row; null where it has none. */
+  readonly timeOf: (row: readonly string[]) => Date | null;
+  readonly isTime: (column: number) => boolean;
+}
+
+/** Where a table's times stand and how they are written. */
+function findTimes(rows: readonly (readonly string[])[], zone: string): Found | null {
   const width = Math.max(0, ...rows.slice(0, PREAMBLE_MOST + 20).map((row) => row.length));
-  if (width > MOST_COLUMNS) return NOT_READ;
+  if (width > MOST_COLUMNS) return null;
   for (const stamp of stamps(width))
     for (const { layout, hasZone, read } of readers(zone)) {
       const head = headRow(rows, stamp, read);
       if (head < 0) continue;
-      const heads = rows[head]!;
-      const body = rows.slice(head + 1);
-      const sample = body.slice(0, 40);
+      const sample = rows.slice(head + 1, head + 41);
       if (sample.filter((row) => read(stamp(row)) !== null).length < READS * sample.length) continue;
-      const timed = body.map((row, index) => ({ row, at: read(stamp(row)), line: head + 2 + index }));
-      const isStamp = (column: number) => sample.every((row) => (row[column] ?? "").trim() === stamp(row));
-      const columns = heads.flatMap((name, column): LoggerColumn[] => {
-        const values = isStamp(column) ? [] : body.flatMap((row) => figureOf(row[column] ?? "") ?? []);
-        return values.length > 0 && values.length >= 0.3 * body.length
-          ? [{ name: name.trim() || `column ${column + 1}`, unit: unitOf(name, values), figures: values.length }]
-          : [];
-      });
       return {
         layout,
         hasZone,
-        columns,
-        figures: (wanted) => {
-          const column = heads.findIndex((name, index) => (name.trim() || `column ${index + 1}`) === wanted);
-          return timed.flatMap(({ row, at }) => {
-            const value = figureOf(row[column] ?? "");
-            return at && value !== null ? [{ at, value }] : [];
-          });
-        },
-        unread: timed
-          .filter(({ at }) => at === null)
-          .slice(0, 20)
-          .map(({ row, line }) => ({ line, text: row.join(" · ").slice(0, 80) })),
+        head,
+        timeOf: (row) => read(stamp(row)),
+        isTime: (column) => sample.every((row) => (row[column] ?? "").trim() === stamp(row)),
       };
     }
-  return NOT_READ;
+  return null;
+}
+
+const UNREAD_SHOWN = 20;
+const COLUMN_FILLED = 0.3;
+
+async function readRows(rows: readonly (readonly string[])[], zone: string): Promise<LoggerFile> {
+  const found = findTimes(rows, zone);
+  if (!found) return NOT_READ;
+  const { layout, hasZone, head, timeOf, isTime } = found;
+  const body = rows.slice(head + 1);
+  const named = rows[head]!.map((name, column) => ({
+    column,
+    head: name,
+    name: name.trim() || `column ${column + 1}`,
+  }));
+  const filled = named
+    .filter(({ column }) => !isTime(column))
+    .map((column) => ({ ...column, figures: [] as LoggerFigure[], values: [] as number[] }));
+  const unread: { line: number; text: string }[] = [];
+  for await (const { piece, from } of inPieces(body))
+    for (const [index, row] of piece.entries()) {
+      const at = timeOf(row);
+      if (!at && unread.length < UNREAD_SHOWN)
+        unread.push({ line: head + 2 + from + index, text: row.join(" · ").slice(0, 80) });
+      for (const { column, figures, values } of filled) {
+        const value = figureOf(row[column] ?? "");
+        if (value === null) continue;
+        values.push(value);
+        if (at) figures.push({ at, value });
+      }
+    }
+  const columns = filled.filter(({ values }) => values.length > 0 && values.length >= COLUMN_FILLED * body.length);
+  return {
+    layout,
+    hasZone,
+    columns: columns.map(({ name, head: word, values }) => ({
+      name,
+      unit: unitOf(word, values),
+      figures: values.length,
+    })),
+    figures: (wanted) => filled.find(({ name }) => name === wanted)?.figures ?? [],
+    unread,
+  };
 }

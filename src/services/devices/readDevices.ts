@@ -1,4 +1,5 @@
 import "server-only";
+import type { Aside } from "@/core/probe/plausible";
 import { listDevices, listReadingsOf, listSetAside, type DeviceQuantity, type DeviceKind } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
@@ -25,7 +26,7 @@ export interface DeviceView {
     readonly atMs: number;
     readonly quantity: DeviceQuantity;
     readonly value: number;
-    readonly why: string;
+    readonly aside: Aside;
   }[];
 }
 
@@ -67,7 +68,7 @@ export async function readDevices(ctx: Context, farm: Farm): Promise<DevicesView
           atMs: at.getTime(),
           quantity,
           value,
-          why: setAside!,
+          aside: setAside!,
         })),
       };
     }),

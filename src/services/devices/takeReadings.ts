@@ -1,7 +1,7 @@
 import "server-only";
 import { createHash } from "node:crypto";
 import { MOMENT, object } from "@/contracts/parts";
-import { PROBE_QUANTITIES, whyAside, type ProbeQuantity } from "@/core/probe/plausible";
+import { CLOCK_AHEAD_H, PROBE_QUANTITIES, whyAside, type AsideCode, type ProbeQuantity } from "@/core/probe/plausible";
 import { inTransaction, type Database, type Queryable } from "@/data/db";
 import {
   findDeviceByToken,
@@ -15,7 +15,7 @@ import {
 import { bareAct, type Asked } from "../act";
 import type { Context } from "../context";
 import { keepMovedForecasts } from "../ferment/keepForecast";
-import { Refusal } from "../refusal";
+import { refuse } from "../refusal";
 
 const HOUR_MS = 3_600_000;
 
@@ -45,11 +45,18 @@ const POST_READINGS = object(["readings"], {
   }),
 });
 
+/** A forecast further ahead than this is nobody's, d. */
+const FORECAST_AHEAD_D = 20;
+
 /** What became of a post: figures taken, figures that were there already, and those set aside with why. */
 export interface Posted {
   readonly taken: number;
   readonly known: number;
-  readonly setAside: readonly { readonly at: string; readonly quantity: ProbeQuantity; readonly why: string }[];
+  readonly setAside: readonly {
+    readonly at: string;
+    readonly quantity: ProbeQuantity | "forecast";
+    readonly code: AsideCode | "too-far";
+  }[];
 }
 
 export const hashOf = (token: string): string => createHash("sha256").update(token).digest("hex");
@@ -82,6 +89,29 @@ export async function sifted(
   return readings;
 }
 
+/** Keeps what a station expects, as far as it can be; what can't be is said and left. */
+async function takeForecast(
+  db: Queryable,
+  deviceId: number,
+  { issuedAt, hours }: NonNullable<PostedReadings["forecast"]>,
+  now: Date,
+): Promise<Posted["setAside"]> {
+  const latest = new Date(now.getTime() + CLOCK_AHEAD_H * HOUR_MS);
+  if (new Date(issuedAt) > latest) return [{ at: issuedAt, quantity: "forecast", code: "clock-ahead" }];
+  const farthest = new Date(now.getTime() + FORECAST_AHEAD_D * 24 * HOUR_MS);
+  const expected = hours.map(({ at, airC, rainMm, windMPerS }) => ({
+    at: new Date(at),
+    airC,
+    rainMm: rainMm ?? null,
+    windMPerS: windMPerS ?? null,
+  }));
+  const near = expected.filter(({ at }) => at <= farthest);
+  await putForecast(db, deviceId, near, new Date(issuedAt), latest);
+  return expected
+    .filter(({ at }) => at > farthest)
+    .map(({ at }) => ({ at: at.toISOString(), quantity: "forecast" as const, code: "too-far" as const }));
+}
+
 export type PostedReadings = Asked<typeof POST_READINGS>;
 
 /** A device that said who it is. */
@@ -106,24 +136,16 @@ export const postReadings = bareAct(
       const figures = posted.readings.map(({ at, quantity, value }) => ({ at: new Date(at), quantity, value }));
       const readings = await sifted(db, device.id, figures, now);
       const fresh = await insertReadings(db, readings, now);
-      if (posted.forecast && device.kind === "station")
-        await putForecast(
-          db,
-          device.id,
-          posted.forecast.hours.map(({ at, airC, rainMm, windMPerS }) => ({
-            at: new Date(at),
-            airC,
-            rainMm: rainMm ?? null,
-            windMPerS: windMPerS ?? null,
-          })),
-          new Date(posted.forecast.issuedAt),
-        );
+      const forecastAside =
+        posted.forecast && device.kind === "station" ? await takeForecast(db, device.id, posted.forecast, now) : [];
       if (fresh > 0 || posted.forecast) await keepMovedForecasts(db, now);
-      const aside = readings.filter(({ setAside }) => setAside !== null);
+      const aside = readings.flatMap(({ at, quantity, setAside }) =>
+        setAside ? [{ at: at.toISOString(), quantity, code: setAside.code }] : [],
+      );
       return {
         taken: Math.max(0, fresh - aside.length),
         known: readings.length - fresh,
-        setAside: aside.map(({ at, quantity, setAside }) => ({ at: at.toISOString(), quantity, why: setAside! })),
+        setAside: [...aside, ...forecastAside],
       };
     });
   },
@@ -132,6 +154,6 @@ export const postReadings = bareAct(
 /** The same from within: a device's post by its token. @throws {Refusal} `not-found` for a token that no device has */
 export async function takeReadings(pool: Database, now: Date, token: string, input: unknown): Promise<Posted> {
   const device = await deviceOf(pool, token);
-  if (!device) throw new Refusal("not-found", "No device has this token.");
+  if (!device) throw refuse("not-found", { thing: "device" });
   return postReadings({ pool, now: () => now, device }, input);
 }

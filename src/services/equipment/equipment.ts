@@ -16,7 +16,7 @@ import {
 } from "@/data/equipment";
 import type { Queryable } from "@/data/db";
 import { isoDay, type FarmClock } from "@/formats/times";
-import { refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { momentOf, withFreeName } from "../checks";
 
 const ADD_EQUIPMENT = object(["requestKey", "kind", "name"], {
@@ -64,13 +64,10 @@ const NOTE_EQUIPMENT = object(["requestKey", "equipmentId", "kind"], {
 export const noteEquipment = act(
   { name: "noteEquipment", schema: NOTE_EQUIPMENT, may: "everybody" },
   async (db, request, ctx): Promise<{ equipmentId: number }> => {
-    if (!(await lockEquipment(db, request.equipmentId)))
-      throw refuseAt("not-found", "/equipmentId", "There is no such tool.");
+    if (!(await lockEquipment(db, request.equipmentId))) throw refuse("not-found", { thing: "tool" }, "/equipmentId");
     const batchId = request.batchId ?? null;
-    if ((request.kind === "used") !== (batchId !== null))
-      throw refuseAt("bad-request", "/batchId", "A tool is used in a batch, and only used there.");
-    if (batchId !== null && !(await findBatch(db, batchId)))
-      throw refuseAt("not-found", "/batchId", "There is no such batch.");
+    if ((request.kind === "used") !== (batchId !== null)) throw refuse("used-in-batch-only", {}, "/batchId");
+    if (batchId !== null && !(await findBatch(db, batchId))) throw refuse("not-found", { thing: "batch" }, "/batchId");
     await insertEquipmentEvent(db, {
       equipmentId: request.equipmentId,
       kind: request.kind,

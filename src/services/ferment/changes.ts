@@ -7,7 +7,7 @@ import { insertLearningReset } from "@/data/forecasts";
 import { insertTaskShare } from "@/data/taskShares";
 import { listActors } from "@/data/farm";
 import { METHODS } from "@/core/book";
-import { Refusal, refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 
 /** Models that the book names besides the usual ones. */
 const isKnownModel = (id: string): boolean => {
@@ -33,9 +33,8 @@ const RESET_LEARNING = object(["requestKey", "modelId", "reason"], {
 export const resetLearning = act(
   { name: "resetLearning", schema: RESET_LEARNING, may: "everybody" },
   async (db, request, ctx): Promise<{ resetId: number }> => {
-    if (!isKnownModel(request.modelId)) throw refuseAt("not-found", "/modelId", "There is no such method.");
-    if (request.reason.trim() === "")
-      throw refuseAt("bad-request", "/reason", "What has changed? It is kept with the record.");
+    if (!isKnownModel(request.modelId)) throw refuse("not-found", { thing: "method" }, "/modelId");
+    if (request.reason.trim() === "") throw refuse("what-has-changed", {}, "/reason");
     const resetId = await insertLearningReset(db, {
       modelId: request.modelId,
       reason: request.reason.trim(),
@@ -59,10 +58,10 @@ export const shareTask = act(
   { name: "shareTask", schema: SHARE_TASK, may: "everybody" },
   async (db, request, ctx): Promise<{ shareId: number }> => {
     const batch = await lockBatch(db, request.batchId);
-    if (!batch) throw refuseAt("not-found", "/batchId", "There is no such batch.");
-    if (batch.close) throw new Refusal("batch-closed", `This batch was ${batch.close.kind} already.`);
+    if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
+    if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
     if (request.personId !== null && !(await listActors(db)).some(({ id }) => id === request.personId))
-      throw refuseAt("not-found", "/personId", "There is no such person.");
+      throw refuse("not-found", { thing: "person" }, "/personId");
     const shareId = await insertTaskShare(db, {
       batchId: batch.id,
       act: request.act,

@@ -1,31 +1,35 @@
 import "server-only";
-import { findBatchPhoto, insertBatchPhoto } from "@/data/batchPhotos";
+import { MOMENT, NOTE, object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
 import { findBatch } from "@/data/batches";
-import type { Context } from "../context";
-import { requireJpeg } from "../jpeg";
-import { refuseAt } from "../refusal";
+import { insertBatchPhoto } from "@/data/photos";
+import { act } from "../act";
 import { momentOf } from "../checks";
+import { cleanPhoto, PHOTO, PHOTO_ACT_BYTES } from "../photo";
+import { refuse } from "../refusal";
 
-const MOST_NOTE = 200;
+const ADD_BATCH_PHOTO = object(["requestKey", "batchId", "jpeg"], {
+  requestKey: REQUEST_KEY,
+  batchId: ROW_ID,
+  jpeg: PHOTO,
+  at: MOMENT,
+  note: NOTE,
+});
 
 /** Keeps a photograph of a batch, as it looked at a moment. @throws {Refusal} for what is no picture, or lies outside the batch's life */
-export async function addBatchPhoto(
-  ctx: Context,
-  batchId: number,
-  jpeg: Buffer,
-  about: { readonly at?: string; readonly note: string },
-): Promise<number> {
-  requireJpeg(jpeg);
-  const batch = await findBatch(ctx.pool, batchId);
-  if (!batch) throw refuseAt("not-found", "/photo", "There is no such batch.");
-  return insertBatchPhoto(ctx.pool, {
-    batchId,
-    at: momentOf(ctx, about.at, batch.startedAt),
-    jpeg,
-    note: about.note.trim().slice(0, MOST_NOTE),
-    actorId: ctx.actor.id,
-    addedAt: ctx.now(),
-  });
-}
-
-export const readBatchPhoto = (ctx: Context, id: number): Promise<Buffer | null> => findBatchPhoto(ctx.pool, id);
+export const addBatchPhoto = act(
+  { name: "addBatchPhoto", schema: ADD_BATCH_PHOTO, may: "everybody", mostBytes: PHOTO_ACT_BYTES },
+  async (db, request, ctx): Promise<{ photoId: string }> => {
+    const jpeg = await cleanPhoto(request.jpeg);
+    const batch = await findBatch(db, request.batchId);
+    if (!batch) throw refuse("not-found", { thing: "batch" }, "/jpeg");
+    const photoId = await insertBatchPhoto(db, {
+      batchId: batch.id,
+      at: momentOf(ctx, request.at, batch.startedAt),
+      jpeg,
+      note: request.note?.trim() ?? "",
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { photoId };
+  },
+);

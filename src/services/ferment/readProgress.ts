@@ -11,7 +11,7 @@ import { runningStageAt, stageSpans, type StageBasis } from "@/core/tend/stages"
 import { tendingHistory } from "@/core/tend/history";
 import { listBatchesOfMethod, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
-import { listBatchPhotos } from "@/data/batchPhotos";
+import { listBatchPhotos } from "@/data/photos";
 import { listForecastsOfBatch } from "@/data/forecasts";
 import { listStandingOf, type Entry } from "@/data/entries";
 import { readMeter } from "./meter";
@@ -64,7 +64,7 @@ export interface Progress {
     readonly isNow: boolean;
   }[];
   readonly photos: readonly {
-    readonly id: number;
+    readonly id: string;
     readonly atMs: number;
     readonly note: string;
     readonly by: string;
@@ -214,8 +214,8 @@ export async function readProgress(
       basis,
       isNow: index === running,
     })),
-    photos: photos.map(({ id, at: takenAt, note, actorName }) => ({
-      id,
+    photos: photos.map(({ publicId, at: takenAt, note, actorName }) => ({
+      id: publicId,
       atMs: takenAt.getTime(),
       note,
       by: actorName,

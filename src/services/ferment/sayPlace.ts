@@ -4,7 +4,7 @@ import { PLACE_KINDS } from "@/core/ferment/temperature/places";
 import { act } from "../act";
 import { lockVessel } from "@/data/vessels";
 import { insertPlaceAtSite } from "@/data/vesselPlaces";
-import { refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 
 const WARMTH_C = { type: "number", minimum: -20, maximum: 60 } as const;
 
@@ -24,12 +24,11 @@ const SAY_PLACE = object(["requestKey", "vesselId", "kind"], {
 export const sayPlace = act(
   { name: "sayPlace", schema: SAY_PLACE, may: "everybody" },
   async (db, request, ctx): Promise<{ vessels: number }> => {
-    if (!(await lockVessel(db, request.vesselId))) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    if (!(await lockVessel(db, request.vesselId))) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
     const { kind, lowC, highC } = request;
     if ((lowC === undefined) !== (highC === undefined))
-      throw refuseAt("bad-request", lowC === undefined ? "/lowC" : "/highC", "Give both ends, or neither.");
-    if (lowC !== undefined && highC !== undefined && lowC > highC)
-      throw refuseAt("bad-request", "/highC", "The warmest is cooler than the coolest.");
+      throw refuse("both-ends", {}, lowC === undefined ? "/lowC" : "/highC");
+    if (lowC !== undefined && highC !== undefined && lowC > highC) throw refuse("ends-crossed", {}, "/highC");
     const place = { kind, ...(lowC === undefined || highC === undefined ? {} : { celsius: [lowC, highC] as const }) };
     return { vessels: await insertPlaceAtSite(db, request.vesselId, place, ctx.actor.id, ctx.now()) };
   },

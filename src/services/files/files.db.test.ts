@@ -55,7 +55,7 @@ describe("a file of lots", () => {
   it("is all or nothing", async () => {
     const text = `${HEAD}\nMolasses,5,L,2031-03-01,12\nMolasses,5,L,2031-02-30,12`;
     expect(await refusalOf(put(text))).toMatchObject({
-      code: "bad-request",
+      code: "rows-wrong",
       message: "1 of 2 rows are wrong, the first in line 3: nothing was written.",
     });
     expect(await listAllLots(farm.scratch.db)).toEqual([]);
@@ -95,7 +95,7 @@ describe("a file of lots", () => {
   ])("is refused whole: %#", async (text, words) => {
     const seen = await look(text);
     expect(seen.refused).toContain(words);
-    expect(await refusalOf(put(text))).toMatchObject({ code: "bad-request" });
+    expect(await refusalOf(put(text))).toMatchObject({ code: "file-unreadable" });
   });
   it("brings ten thousand rows in at once, telling how far it is", async () => {
     const rows = Array.from(

@@ -6,7 +6,7 @@ import { findFarm, type Farm } from "@/data/farm";
 import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { Refusal } from "../refusal";
+import { refuse } from "../refusal";
 import { parseCsv, type ParsedFile } from "./decode";
 import { ingredientRows } from "./ingredientRows";
 import { lotRows, type LotRows } from "./lotRows";
@@ -123,17 +123,15 @@ export const importFile = act(
   async (db, request, ctx): Promise<FileWritten> => {
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
-    if (fault) throw new Refusal("bad-request", fault, { "/text": fault });
+    if (fault) throw refuse("file-unreadable", { why: fault }, "/text");
     const { outcomes, write: put } = await rowsOf(db, request.kind, file, await hereAndNow(db, ctx), true);
     const { counts, shown } = lookOf(request.kind, outcomes, []);
     if (counts.wrong > 0) {
       const first = shown.find(({ what }) => what === "wrong")!;
-      throw new Refusal(
-        "bad-request",
-        `${counts.wrong} of ${outcomes.length} rows are wrong, the first in line ${first.line}: nothing was written.`,
-        {
-          "/text": Object.values(first.faults).join(" "),
-        },
+      throw refuse(
+        "rows-wrong",
+        { wrong: counts.wrong, rows: outcomes.length, line: first.line, why: Object.values(first.faults).join(" ") },
+        "/text",
       );
     }
     const total = counts.new + counts.changed;

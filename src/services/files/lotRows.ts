@@ -8,6 +8,8 @@ import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
 import { listAllLots, type Lot, type LotOrigin } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell, readDay, readNumberCell, sameName } from "@/formats/csv/tables";
+import { sayRefusal } from "@/words/refusals";
+import { speechOf, type Speech } from "@/words/speech";
 import type { Context } from "../context";
 import { lotFault } from "../shed/receiveLot";
 import { wrongRow, type RowOutcome } from "./rows";
@@ -48,6 +50,7 @@ function readLot(
   cells: Readonly<Record<string, string>>,
   own: readonly OwnIngredient[],
   today: string,
+  say: Speech,
 ): LotDraft | Record<string, string> {
   const faults: Record<string, string> = {};
   const name = cells.ingredient ?? "";
@@ -62,7 +65,7 @@ function readLot(
     densityKgPerL: ours?.densityKgPerL ?? book.densityKgPerL,
   };
   const amount = of ? readAmountCell(cells.amount ?? "", cells.unit ?? "", of) : null;
-  if (amount && isFault(amount)) faults[amount.fault === "Which unit?" ? "unit" : "amount"] = amount.fault;
+  if (amount && isFault(amount)) faults[amount.of ?? "amount"] = amount.fault;
   if (amount && !isFault(amount) && !(amount.value > 0)) faults.amount = "More than 0.";
   if (amount && !isFault(amount) && amount.value > MOST) faults.amount = `At most ${MOST}.`;
   const received = readDay(cells.received_on ?? "");
@@ -82,7 +85,8 @@ function readLot(
     { amount: amount.value, origin, receivedOn: received.value, cost: cost.value, expiresOn },
     today,
   );
-  if (wrong) return { [wrong.path === "/receivedOn" ? "received_on" : "expires_on"]: wrong.message };
+  if (wrong)
+    return { [wrong.paths[0] === "/receivedOn" ? "received_on" : "expires_on"]: sayRefusal(wrong, say).message };
   return {
     ingredientId: book.id,
     own: ours,
@@ -118,9 +122,10 @@ export async function lotRows(
   const byKey = new Map(known.map((lot) => [keyOfLot(lot), lot.id]));
   const seen = new Map<string, number>();
   const drafts: LotDraft[] = [];
+  const say = speechOf(units);
   const outcomes = cellRows.map((cells, index): RowOutcome => {
     const line = index + 2;
-    const draft = readLot(cells, own, today);
+    const draft = readLot(cells, own, today, say);
     if (!("ingredientId" in draft && typeof draft.amount === "number"))
       return wrongRow(line, draft as Record<string, string>);
     const lot = draft as LotDraft;

@@ -37,8 +37,7 @@ export async function stockRows(
       unit: book.stockUnit,
       densityKgPerL: book.densityKgPerL,
     });
-    if (isFault(counted))
-      return wrongRow(line, { [counted.fault === "Which unit?" ? "unit" : "on_hand"]: counted.fault });
+    if (isFault(counted)) return wrongRow(line, { [counted.of ?? "on_hand"]: counted.fault });
     const changeMilli = toMilli(counted.value) - toMilli(lot.onHand);
     const say = (amount: number) => sayStock(amount, lot.unit, units, 5);
     if (changeMilli === 0) return { line, what: "same", text: `lot ${lot.id} holds ${say(lot.onHand)}`, faults: {} };

@@ -9,9 +9,9 @@ import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { insertForagePlace, insertForageVisit, lockForagePlace } from "@/data/forage";
 import { insertWormBin, insertWormBinEntry, lockWormBin } from "@/data/wormBins";
-import { isoDay, sayDay } from "@/formats/times";
+import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { Refusal, refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { bookLot } from "../shed/receiveLot";
 import { momentOf, withFreeName } from "../checks";
 
@@ -43,18 +43,15 @@ export const recordPick = act(
   { name: "recordPick", schema: RECORD_PICK, may: "everybody" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const check = checkPlant(request.species, request.place, request.crops ?? []);
-    if (check.type === "refused")
-      throw refuseAt(
-        "unfit",
-        "/species",
-        `${check.why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
-      );
+    if (check.type === "refused") throw refuse("poisonous", { why: check.why }, "/species");
     const reason = reasonOf(request.overrideReason);
     if (check.type !== "good" && reason === "")
-      throw new Refusal("reason-needed", check.why, {
-        "/species": check.why,
-        "/overrideReason": "Say why it may go in; it is kept with the lot.",
-      });
+      throw refuse(
+        "reason-needed",
+        { because: { code: "unknown-plant", why: check.why } },
+        "/species",
+        "/overrideReason",
+      );
     const lotId = await bookLot(db, ctx, {
       ingredientId: request.ingredientId,
       amount: request.amount,
@@ -125,20 +122,17 @@ export const visitForage = act(
   { name: "visitForage", schema: VISIT_FORAGE, may: "everybody" },
   async (db, request, ctx): Promise<{ visitId: number }> => {
     const place = await lockForagePlace(db, request.placeId);
-    if (!place) throw refuseAt("not-found", "/placeId", "There is no such place.");
-    if (request.onDay > (await todayOf(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
+    if (!place) throw refuse("not-found", { thing: "place" }, "/placeId");
+    if (request.onDay > (await todayOf(db, ctx))) throw refuse("day-ahead", {}, "/onDay");
     const takenKg = request.takenKg ?? null;
     const reason = reasonOf(request.overrideReason);
-    if (takenKg !== null && place.kind === "plants")
-      throw refuseAt("unfit", "/takenKg", "Write plants down as a picking, so that each is named and checked.");
+    if (takenKg !== null && place.kind === "plants") throw refuse("plants-are-picked", {}, "/takenKg");
     const rests = takenKg === null ? null : restsUntil(place, request.onDay);
     if (rests !== null && reason === "")
-      throw new Refusal(
+      throw refuse(
         "reason-needed",
-        `${place.name} rests until ${sayDay(rests)}. Say why it is taken from all the same.`,
-        {
-          "/overrideReason": "It is still resting.",
-        },
+        { because: { code: "resting-place", place: place.name, until: rests } },
+        "/overrideReason",
       );
     const lotId =
       takenKg === null
@@ -215,22 +209,24 @@ export const noteWormBin = act(
   { name: "noteWormBin", schema: NOTE_WORM_BIN, may: "everybody" },
   async (db, request, ctx): Promise<{ lotId: number | null }> => {
     const bin = await lockWormBin(db, request.binId);
-    if (!bin) throw refuseAt("not-found", "/binId", "There is no such bin.");
-    if (request.kind !== "note" && !(request.kg > 0)) throw refuseAt("bad-request", "/kg", "How many kilograms?");
+    if (!bin) throw refuse("not-found", { thing: "bin" }, "/binId");
+    if (request.kind !== "note" && !(request.kg > 0)) throw refuse("how-many-kg", {}, "/kg");
     const at = momentOf(ctx, request.at);
     let lotId: number | null = null;
     let what = request.what?.trim() ?? "";
     if (request.kind === "harvested") {
       const ball = (request.ball ?? null) as BallWord | null;
-      if (ball === null) throw refuseAt("bad-request", "/ball", "Press a handful to a ball: how does it hold?");
+      if (ball === null) throw refuse("how-the-ball-holds", {}, "/ball");
       const reason = reasonOf(request.overrideReason);
-      if (ball === "sticky, rancid") throw refuseAt("unfit", "/ball", BALL_TEST[ball].say);
+      if (ball === "sticky, rancid") throw refuse("castings-unfit", { why: BALL_TEST[ball].say }, "/ball");
       if (!BALL_TEST[ball].fit && reason === "")
-        throw new Refusal("reason-needed", BALL_TEST[ball].say, {
-          "/overrideReason": "Say why they are taken in all the same.",
-        });
+        throw refuse(
+          "reason-needed",
+          { because: { code: "worms-unfit", why: BALL_TEST[ball].say } },
+          "/overrideReason",
+        );
       if (request.plasticPicked !== true)
-        throw refuseAt("reason-needed", "/plasticPicked", "Pick out plastic, labels and glass first; then tick this.");
+        throw refuse("reason-needed", { because: { code: "plastic-not-picked" } }, "/plasticPicked");
       what = ball;
       lotId = await bookLot(db, ctx, {
         ingredientId: "castings",

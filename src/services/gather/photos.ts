@@ -1,19 +1,29 @@
 import "server-only";
-import { errnoOf, SQL_ERROR } from "@/data/db";
-import { findForagePhoto, insertForagePhoto } from "@/data/foragePhotos";
-import type { Context } from "../context";
-import { requireJpeg } from "../jpeg";
-import { refuseAt } from "../refusal";
+import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
+import { lockForagePlace } from "@/data/forage";
+import { insertForagePhoto } from "@/data/photos";
+import { act } from "../act";
+import { cleanPhoto, PHOTO, PHOTO_ACT_BYTES } from "../photo";
+import { refuse } from "../refusal";
 
-/** Keeps a picture of a place. @throws {Refusal} for what is no picture, or too large */
-export async function addForagePhoto(ctx: Context, placeId: number, jpeg: Buffer): Promise<number> {
-  requireJpeg(jpeg);
-  try {
-    return await insertForagePhoto(ctx.pool, { placeId, jpeg, actorId: ctx.actor.id, addedAt: ctx.now() });
-  } catch (error) {
-    if (errnoOf(error) === SQL_ERROR.noParent) throw refuseAt("not-found", "/photo", "There is no such place.");
-    throw error;
-  }
-}
+const ADD_FORAGE_PHOTO = object(["requestKey", "placeId", "jpeg"], {
+  requestKey: REQUEST_KEY,
+  placeId: ROW_ID,
+  jpeg: PHOTO,
+});
 
-export const readForagePhoto = (ctx: Context, id: number): Promise<Buffer | null> => findForagePhoto(ctx.pool, id);
+/** Keeps a picture of a place. @throws {Refusal} for what is no picture, or a place that is not there */
+export const addForagePhoto = act(
+  { name: "addForagePhoto", schema: ADD_FORAGE_PHOTO, may: "everybody", mostBytes: PHOTO_ACT_BYTES },
+  async (db, request, ctx): Promise<{ photoId: string }> => {
+    const jpeg = await cleanPhoto(request.jpeg);
+    if (!(await lockForagePlace(db, request.placeId))) throw refuse("not-found", { thing: "place" }, "/jpeg");
+    const photoId = await insertForagePhoto(db, {
+      placeId: request.placeId,
+      jpeg,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { photoId };
+  },
+);

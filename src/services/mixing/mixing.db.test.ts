@@ -66,7 +66,7 @@ describe("a fill done step by step", () => {
     expect(yard.vessels[0]!.mixing).toMatchObject({ id: mixingId, by: "Ana" });
     expect(yard.round[0]).toMatchObject({ key: `mix-${mixingId}`, touch: { type: "go", href: `/mix/${mixingId}` } });
     expect(await refusalOf(fillVessel(farm.context(), farm.fillRequest(vesselId, "aerated-tea", 90)))).toMatchObject({
-      code: "vessel-busy",
+      code: "vessel-mixing",
     });
     const castings = (await readShed(farm.context(), await row())).items.find(({ itemId }) => itemId === "castings")!;
     expect(castings.reserved).toBeGreaterThan(3);
@@ -76,7 +76,7 @@ describe("a fill done step by step", () => {
     const stoppedAt = await tickAll(mixingId, 2, 0, "add-mix-castings");
     expect((await view(mixingId)).progress.next!.step.key).toBe("add-mix-castings");
     expect(await refusalOf(finishMixing(farm.context(), { requestKey: key(), mixingId, labourMin: 30 }))).toMatchObject(
-      { code: "unfit", message: "Still to do: worm castings." },
+      { code: "steps-left", message: "Still to do: worm castings." },
     );
     await tickAll(mixingId, stoppedAt - 30 * MIN, 1);
     const { batchId } = await finishMixing(farm.context(), { requestKey: key(), mixingId, labourMin: 30, statedC: 21 });
@@ -86,7 +86,7 @@ describe("a fill done step by step", () => {
     expect(page.lines.find(({ ingredientId }) => ingredientId === "castings")).toMatchObject({ used: 4, planned: 3.6 });
     expect((await view(mixingId)).end).toEqual({ batchId });
     expect(await refusalOf(finishMixing(farm.context(), { requestKey: key(), mixingId, labourMin: 30 }))).toMatchObject(
-      { code: "batch-closed" },
+      { code: "mixing-finished" },
     );
   });
   it("writes nothing twice where two tap the same step, and takes a tick back", async () => {
@@ -105,7 +105,7 @@ describe("a fill done step by step", () => {
     expect(rows).toEqual([{ kind: "done" }]);
     await tick(0, "undone");
     expect((await view(mixingId)).progress.next!.step.key).toBe(step.key);
-    expect(await refusalOf(tick(0, "undone"))).toMatchObject({ code: "unfit" });
+    expect(await refusalOf(tick(0, "undone"))).toMatchObject({ code: "not-ticked" });
   });
   it("lets no check be skipped, no answer that does not fit pass, no amount be left out", async () => {
     const { mixingId } = await begin();
@@ -115,10 +115,10 @@ describe("a fill done step by step", () => {
       fields: { "/checks": expect.stringContaining("plug and socket") as string },
     });
     expect(await tick("bubbles")).toMatchObject({ fields: { "/answer": "Which is it?" } });
-    expect(await tick("bubbles", { answer: "none" })).toMatchObject({ code: "unfit" });
+    expect(await tick("bubbles", { answer: "none" })).toMatchObject({ code: "answer-stops" });
     expect(await tick("add-mix-molasses")).toMatchObject({ fields: { "/amount": "How much went in?" } });
     expect(await tick("dance")).toMatchObject({ code: "not-found" });
-    expect(await tick("site", { at: "2031-03-19T00:00:00Z", checks: [] })).toMatchObject({ code: "time" });
+    expect(await tick("site", { at: "2031-03-19T00:00:00Z", checks: [] })).toMatchObject({ code: "before-start" });
   });
   it("is given up without a trace in the shed", async () => {
     const { mixingId, vesselId } = await begin();
@@ -127,7 +127,7 @@ describe("a fill done step by step", () => {
     expect((await readShed(farm.context(), await row())).items.every(({ reserved }) => reserved === 0)).toBe(true);
     expect(await farm.fill(vesselId, "aerated-tea", 90)).toBeGreaterThan(0);
     expect(await refusalOf(dropMixing(farm.context(), { requestKey: key(), mixingId }))).toMatchObject({
-      code: "batch-closed",
+      code: "mixing-given-up",
       message: "This mixing was given up meanwhile.",
     });
   });
@@ -151,7 +151,7 @@ describe("a fill done step by step", () => {
           lines: [{ ingredientId: "greens", part: "mix", amount: 5, pickedNow: true }],
         }),
       ),
-    ).toMatchObject({ code: "bad-request", fields: { "/lines/0/species": expect.any(String) as string } });
+    ).toMatchObject({ code: "which-plants", fields: { "/lines/0/species": expect.any(String) as string } });
   });
   it("mends at its end what changed since: stock that is gone, a vessel that is taken", async () => {
     const { mixingId } = await begin();

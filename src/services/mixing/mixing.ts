@@ -16,10 +16,10 @@ import { START_MIXING, type FillRequest, type MixingRequest } from "@/contracts/
 import { prepareFill, requireVesselFor, type PreparedFill } from "../prepareFill";
 import { planDraw } from "../shed/shedBook";
 import { requireFitWater } from "../waters";
-import { findFarm, unitsOf } from "@/data/farm";
+import { findFarm } from "@/data/farm";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { pickRecipe } from "../recipes";
-import { atField, Refusal, refuseAt } from "../refusal";
+import { atField, refuse } from "../refusal";
 import { momentOf } from "../checks";
 import type { MixingFill } from "./mixingFill";
 
@@ -48,18 +48,14 @@ async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { 
   const overrideReason = request.overrideReason ?? null;
   const waterL = lines.reduce((sum, { ingredient, amount }) => sum + (isWater(ingredient) ? amount : 0), 0);
   if (waterL > 0) {
-    if (!request.water) throw refuseAt("bad-request", "/water/sourceId", "Which water goes in?");
+    if (!request.water) throw refuse("which-water", {}, "/water/sourceId");
     await requireFitWater(db, request.water, { volumeL: waterL, at: ctx.now() });
   }
   for (const [index, line] of lines.entries()) {
     if (isWater(line.ingredient)) continue;
     if (line.pickedNow) {
       if (isPickedPlant(line.ingredient) && line.species === "")
-        throw refuseAt(
-          "bad-request",
-          `/lines/${index}/species`,
-          "Which plants are they? Name each, such as nettle, comfrey.",
-        );
+        throw refuse("which-plants", {}, `/lines/${index}/species`);
       requirePickable(line.species, `/lines/${index}/species`, overrideReason);
     } else
       await planDraw(db, {
@@ -81,7 +77,7 @@ export const startMixing = act(
     const { recipe } = await pickRecipe(db, request);
     const vessel = await requireVesselFor(db, request.vesselId, recipe);
     stepsOf(recipe, request);
-    await requireFinishable(db, ctx, request, prepareFill(asFill(request), vessel, recipe, await unitsOf(db)));
+    await requireFinishable(db, ctx, request, prepareFill(asFill(request), vessel, recipe));
     const fill: MixingFill = { ...request, name: recipe.shortName };
     return {
       mixingId: await insertMixing(db, {
@@ -97,29 +93,23 @@ export const startMixing = act(
 
 async function requireOpen(db: Queryable, id: number): Promise<Mixing<MixingFill>> {
   const mixing = await lockMixing<MixingFill>(db, id);
-  if (!mixing) throw refuseAt("not-found", "/mixingId", "There is no such mixing.");
-  if (mixing.end)
-    throw new Refusal(
-      "batch-closed",
-      mixing.end.batchId === null
-        ? "This mixing was given up meanwhile."
-        : "This mixing was finished meanwhile; the batch runs.",
-    );
+  if (!mixing) throw refuse("not-found", { thing: "mixing" }, "/mixingId");
+  if (mixing.end) throw refuse(mixing.end.batchId === null ? "mixing-given-up" : "mixing-finished", {});
   return mixing;
 }
 
 /** What a tick must say for its step to count as done. @throws {Refusal} */
 function requireDone(step: MixStep, request: Asked<typeof TICK_MIXING>): void {
   if (step.amount && (request.amount === null || request.amount === undefined))
-    throw refuseAt("bad-request", "/amount", "How much went in?");
+    throw refuse("how-much-went-in", {}, "/amount");
   // A round that does not fit yet is only looked at; the ticks are for when it is done.
   const left =
     request.kind === "round" ? undefined : step.checks.find((check) => !(request.checks ?? []).includes(check));
-  if (left) throw refuseAt("bad-request", "/checks", `Not yet: ${left.toLowerCase()}.`);
+  if (left) throw refuse("checks-left", { left }, "/checks");
   if (step.answers.length === 0) return;
   const answer = step.answers.find(({ word }) => word === request.answer);
-  if (!answer) throw refuseAt("bad-request", "/answer", "Which is it?");
-  if (!answer.fits && request.kind === "done") throw refuseAt("unfit", "/answer", answer.then);
+  if (!answer) throw refuse("which-answer", {}, "/answer");
+  if (!answer.fits && request.kind === "done") throw refuse("answer-stops", { then: answer.then }, "/answer");
 }
 
 const TICK_MIXING = object(["requestKey", "mixingId", "stepKey", "kind"], {
@@ -144,11 +134,11 @@ export const tickMixing = act(
     const { recipe } = await pickRecipe(db, mixing.fill);
     const steps = stepsOf(recipe, mixing.fill);
     const step = steps.find(({ key }) => key === request.stepKey);
-    if (!step) throw refuseAt("not-found", "/stepKey", "There is no such step.");
+    if (!step) throw refuse("not-found", { thing: "step" }, "/stepKey");
     const at = momentOf(ctx, request.at, mixing.startedAt);
     const entries = await listMixEntries(db, mixing.id);
     const state = mixProgress(steps, entries, at.getTime()).steps.find(({ step: { key } }) => key === step.key)!;
-    if (request.kind === "undone" && !state.done) throw refuseAt("unfit", "/stepKey", "It was not ticked.");
+    if (request.kind === "undone" && !state.done) throw refuse("not-ticked", {}, "/stepKey");
     // Two people at one drum: the second tick of a step is the first one again.
     if (request.kind === "done" && state.done) return { mixingId: mixing.id };
     if (request.kind !== "undone") requireDone(step, request);
@@ -213,8 +203,8 @@ export const finishMixing = act(
       await listMixEntries(db, mixing.id),
       ctx.now().getTime(),
     );
-    if (next) throw refuseAt("unfit", "/mixingId", `Still to do: ${next.step.title.toLowerCase()}.`);
-    if (timeNoughtMs === null) throw refuseAt("bad-request", "/mixingId", "Nothing has gone in.");
+    if (next) throw refuse("steps-left", { next: next.step.title }, "/mixingId");
+    if (timeNoughtMs === null) throw refuse("nothing-went-in", {}, "/mixingId");
     const { name: _name, lines: _lines, ...chosen } = mixing.fill;
     const species = request.species?.trim() ?? "";
     const { batchId } = await fillWith(

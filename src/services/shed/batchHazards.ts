@@ -1,4 +1,5 @@
 import "server-only";
+import { isDeepStrictEqual } from "node:util";
 import { lotState } from "@/core/stock/lotState";
 import type { LotHazard } from "@/core/safety/provenance";
 import type { Queryable } from "@/data/db";
@@ -22,5 +23,7 @@ export async function hazardsOfBatches(db: Queryable, batchIds: readonly number[
         events.filter(({ lotId }) => lotId === lot.id),
       ).hazards,
   );
-  return hazards.filter(({ because }, index) => hazards.findIndex((other) => other.because === because) === index);
+  return hazards.filter(
+    ({ because }, index) => hazards.findIndex((other) => isDeepStrictEqual(other.because, because)) === index,
+  );
 }

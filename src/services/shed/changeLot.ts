@@ -15,20 +15,19 @@ import { act } from "../act";
 import { toMilli } from "@/core/stock/drawOldest";
 import { judgeHandful } from "@/core/stock/handTest";
 import type { Queryable } from "@/data/db";
-import { findFarm, unitsOf } from "@/data/farm";
+import { findFarm } from "@/data/farm";
 import { insertLotEvent } from "@/data/lotEvents";
 import { findLedgerLine } from "@/data/movements";
 import { insertStockMovement, lockLot, type Lot } from "@/data/stock";
-import { sayStock } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import { errnoOf, SQL_ERROR } from "@/data/db";
 import type { Context } from "../context";
-import { Refusal, refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { momentOf } from "../checks";
 
 async function requireLot(db: Queryable, lotId: number, path = "/lotId"): Promise<Lot> {
   const lot = await lockLot(db, lotId);
-  if (!lot) throw refuseAt("not-found", path, "There is no such lot.");
+  if (!lot) throw refuse("not-found", { thing: "lot" }, path);
   return lot;
 }
 
@@ -51,11 +50,7 @@ export const wasteLot = act(
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const lot = await requireLot(db, request.lotId);
     if (toMilli(request.amount) > toMilli(lot.onHand))
-      throw refuseAt(
-        "short-of-stock",
-        "/amount",
-        `Only ${sayStock(lot.onHand, lot.unit, await unitsOf(db), 4)} are left of this lot.`,
-      );
+      throw refuse("short-of-lot", { left: { amount: lot.onHand, unit: lot.unit } }, "/amount");
     await insertStockMovement(db, {
       lotId: lot.id,
       changeBy: -request.amount,
@@ -85,18 +80,17 @@ export const correctMovement = act(
   { name: "correctMovement", schema: CORRECT_MOVEMENT, may: "everybody" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const line = await findLedgerLine(db, request.movementId);
-    if (!line) throw refuseAt("not-found", "/movementId", "There is no such line.");
-    if (line.kind === "corrected" || line.kind === "counted")
-      throw refuseAt("unfit", "/movementId", "Count the lot instead: this line is itself a putting right.");
+    if (!line) throw refuse("not-found", { thing: "lot-line" }, "/movementId");
+    if (line.kind === "corrected" || line.kind === "counted") throw refuse("line-is-a-correction", {}, "/movementId");
     const lot = await requireLot(db, line.lotId, "/movementId");
     const should = Math.sign(line.changeBy) * request.amount;
     const changeMilli = toMilli(should) - toMilli(line.changeBy);
-    if (changeMilli === 0) throw refuseAt("bad-request", "/amount", "That is what it says already.");
+    if (changeMilli === 0) throw refuse("same-as-before", {}, "/amount");
     if (toMilli(lot.onHand) + changeMilli < 0)
-      throw refuseAt(
-        "short-of-stock",
+      throw refuse(
+        "more-than-came-in",
+        { more: { amount: -(lot.onHand + changeMilli / 1000), unit: lot.unit } },
         "/amount",
-        `Then ${sayStock(-(lot.onHand + changeMilli / 1000), lot.unit, await unitsOf(db), 4)} more would have gone out of this lot than came in.`,
       );
     try {
       await insertStockMovement(db, {
@@ -110,11 +104,7 @@ export const correctMovement = act(
         note: request.reason.trim(),
       });
     } catch (error) {
-      if (errnoOf(error) === SQL_ERROR.duplicate)
-        throw new Refusal(
-          "entry-corrected",
-          "This line was corrected already, by somebody else meanwhile. Look again.",
-        );
+      if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("line-corrected", {});
       throw error;
     }
     return { lotId: lot.id };
@@ -148,11 +138,7 @@ export const countStock = act(
       const differenceMilli = toMilli(counted) - toMilli(expected ?? lot.onHand);
       if (differenceMilli === 0) continue;
       if (toMilli(lot.onHand) + differenceMilli < 0)
-        throw refuseAt(
-          "short-of-stock",
-          `/lines/${index}/counted`,
-          `${sayStock(lot.onHand, lot.unit, await unitsOf(db), 4)} are left by now: count it again.`,
-        );
+        throw refuse("lot-counted-wrong", { left: { amount: lot.onHand, unit: lot.unit } }, `/lines/${index}/counted`);
       await insertStockMovement(db, {
         lotId,
         changeBy: differenceMilli / 1000,
@@ -182,16 +168,12 @@ export const noteLot = act(
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const lot = await requireLot(db, request.lotId);
     const word = request.word?.trim() ?? "";
-    if (request.onDay > (await today(db, ctx))) throw refuseAt("time", "/onDay", "That day has not been.");
-    if (request.onDay < lot.receivedOn) throw refuseAt("time", "/onDay", "It had not come in on that day.");
-    if (request.kind === "expiry" && !/^\d{4}-\d{2}-\d{2}$/.test(word))
-      throw refuseAt("bad-request", "/word", "A date such as 2031-03-02.");
-    if (request.kind === "expiry" && word < lot.receivedOn)
-      throw refuseAt("time", "/word", "It can't expire before it came in.");
-    if (["place", "vigour", "note"].includes(request.kind) && word === "")
-      throw refuseAt("bad-request", "/word", "This is needed.");
-    if (request.kind === "vigour" && !judgeHandful(lot.ingredientId, word))
-      throw refuseAt("bad-request", "/word", "A handful of it is not judged by such a word.");
+    if (request.onDay > (await today(db, ctx))) throw refuse("day-ahead", {}, "/onDay");
+    if (request.onDay < lot.receivedOn) throw refuse("not-there-yet", {}, "/onDay");
+    if (request.kind === "expiry" && !/^\d{4}-\d{2}-\d{2}$/.test(word)) throw refuse("no-date", {}, "/word");
+    if (request.kind === "expiry" && word < lot.receivedOn) throw refuse("expires-early", {}, "/word");
+    if (["place", "vigour", "note"].includes(request.kind) && word === "") throw refuse("needed", {}, "/word");
+    if (request.kind === "vigour" && !judgeHandful(lot.ingredientId, word)) throw refuse("no-such-word", {}, "/word");
     await insertLotEvent(db, {
       lotId: lot.id,
       kind: request.kind,

@@ -15,18 +15,17 @@ import {
   type Store,
   type StoreMovement,
 } from "@/data/stores";
-import { findFarm, unitsOf } from "@/data/farm";
+import { findFarm } from "@/data/farm";
 import { copyStoreChecks, insertStoreCheck } from "@/data/storeChecks";
-import { sayVolume } from "@/formats/amounts";
 import { noonOf } from "@/formats/times";
 import type { Context } from "../context";
-import { Refusal, refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { momentOf } from "../checks";
 import { makesGas } from "./storeStates";
 
 async function requireStore(db: Queryable, id: number): Promise<Store> {
   const store = await lockStore(db, id);
-  if (!store) throw refuseAt("not-found", "/storeId", "There is no such store.");
+  if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
   return store;
 }
 
@@ -42,8 +41,7 @@ const move = (
   insertStoreMovement(db, { storeId, changeByL, kind, applicationId: null, at, actorId: ctx.actor.id, note });
 
 const requireLitres = async (db: Queryable, store: Store, litres: number, path: string): Promise<void> => {
-  if (!fits(litres, store.onHandL))
-    throw refuseAt("short-of-store", path, `The store holds ${sayVolume(store.onHandL, await unitsOf(db), 4)}.`);
+  if (!fits(litres, store.onHandL)) throw refuse("short-of-store", { leftL: store.onHandL }, path);
 };
 
 const EMPTY_STORE = object(["requestKey", "storeId", "litres", "to", "reason"], {
@@ -102,10 +100,9 @@ export const keepStore = act(
     const store = await requireStore(db, request.storeId);
     const farm = await findFarm(db);
     const expiresAt = noonOf(request.until, { timeZone: farm?.timeZone ?? "UTC" });
-    if (expiresAt <= store.shelfFrom) throw refuseAt("time", "/until", "It was not made by then.");
+    if (expiresAt <= store.shelfFrom) throw refuse("not-made-yet", {}, "/until");
     const { keeping, name } = recipeFrom(store.recipe);
-    if (keeping.living && expiresAt > store.expiresAt)
-      throw refuseAt("unfit", "/until", `${name} is alive and fading: nobody's word makes it keep longer.`);
+    if (keeping.living && expiresAt > store.expiresAt) throw refuse("keeps-no-longer", { method: name }, "/until");
     await insertStoreExpiry(db, {
       storeId: store.id,
       expiresAt,
@@ -149,9 +146,7 @@ export const pourStore = act(
     const recipe = recipeFrom(store.recipe);
     const sealed = request.parts.findIndex(({ container }) => container === "sealed");
     if (sealed >= 0 && makesGas(recipe.lid, recipe.keeping.living))
-      throw new Refusal("unfit", `${recipe.name} makes gas: a tight lid bursts. Breathable or vented.`, {
-        [`/parts/${sealed}/container`]: "It makes gas: breathable or vented.",
-      });
+      throw refuse("lid-bursts", { method: recipe.name }, `/parts/${sealed}/container`);
     const first = (await countParts(db, store.batchId)) + 1;
     const storeIds: number[] = [];
     // Rounded marks may add up to a little more than there is; then each has its share.
@@ -203,11 +198,7 @@ export const checkStore = act(
     const target = phTarget(recipeFrom(store.recipe));
     const ph = request.ph ?? null;
     if (request.kind === "smelt-good" && ph !== null && target !== null && ph > target + SOUR_MARGIN)
-      throw refuseAt(
-        "unfit",
-        "/ph",
-        `pH ${ph} is no longer sour enough to keep it: write it down as off, or read again.`,
-      );
+      throw refuse("not-sour-enough", { ph }, "/ph");
     await insertStoreCheck(db, {
       storeId: store.id,
       kind: request.kind,

@@ -11,11 +11,11 @@ import { findBatch } from "@/data/batches";
 import { findFarm, type Farm } from "@/data/farm";
 import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/plans";
 import { lockVessel, type VesselState } from "@/data/vessels";
-import { isoDay, sayDay } from "@/formats/times";
+import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { pickRecipe } from "../recipes";
 import { meanAirByDay } from "../weather";
-import { atField, refuseAt } from "../refusal";
+import { atField, refuse } from "../refusal";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */
 const NO_VESSEL_L = 20_000;
@@ -43,11 +43,7 @@ async function requireVesselFree(
 ): Promise<void> {
   const untilDay = addDays(forDay, await busyDays(ctx, farm, recipe));
   const taken = (name: string, from: string, until: string) =>
-    refuseAt(
-      "vessel-busy",
-      "/forDay",
-      `${vessel.name} is taken by ${name} from ${sayDay(from)} to about ${sayDay(until)}. Take another day or another vessel.`,
-    );
+    refuse("vessel-planned", { vessel: vessel.name, method: name, from, until }, "/forDay");
   if (vessel.batchId !== null && vessel.closedAs === null) {
     const running = await findBatch(db, vessel.batchId);
     if (running) {
@@ -89,9 +85,9 @@ export const planBatch = act(
     const { recipe, versionNo } = await pickRecipe(db, request);
     const farm = await findFarm(db);
     const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
-    if (request.forDay < today) throw refuseAt("time", "/forDay", "That day is over.");
+    if (request.forDay < today) throw refuse("day-over", {}, "/forDay");
     const vessel = request.vesselId ? await lockVessel(db, request.vesselId) : null;
-    if (request.vesselId && !vessel) throw refuseAt("not-found", "/vesselId", "There is no such vessel.");
+    if (request.vesselId && !vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
     const scaled = atField("/basisAmount", () =>
       scaleRecipe({
         recipe,
@@ -149,7 +145,7 @@ export async function endPlan(
   note = "",
 ): Promise<void> {
   const plan = await lockPlan(db, planId);
-  if (!plan) throw refuseAt("not-found", "/planId", "There is no such plan.");
-  if (!plan.open) throw refuseAt("unfit", "/planId", "This plan has ended already.");
+  if (!plan) throw refuse("not-found", { thing: "plan" }, "/planId");
+  if (!plan.open) throw refuse("plan-ended", {}, "/planId");
   await insertPlanEnd(db, { planId, batchId, note, at: ctx.now(), actorId: ctx.actor.id });
 }

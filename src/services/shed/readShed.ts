@@ -8,7 +8,7 @@ import type { OwnIngredient } from "@/data/ownIngredients";
 import { listFirstDays } from "@/data/stock";
 import { listStoresOnHand } from "@/data/stores";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
-import { sayHold } from "@/formats/holdText";
+import { sayHold } from "@/words/en/holds";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farmView";

@@ -27,38 +27,27 @@ import { insertLotEvent } from "@/data/lotEvents";
 import { listOwnIngredients } from "@/data/ownIngredients";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { atField, Refusal, refuseAt } from "../refusal";
+import { atField, type Refusal, refuse } from "../refusal";
 import { bookIn } from "./shedBook";
 
 type LotRequest = Omit<Asked<typeof RECEIVE_LOT>, "requestKey">;
 
-export interface LotFault {
-  readonly path: string;
-  readonly code: "time" | "unfit" | "reason-needed" | "bad-request";
-  readonly message: string;
-}
-
-const fault = (path: string, code: LotFault["code"], message: string): LotFault => ({ path, code, message });
-
 /** What is wrong with a lot as it is told, besides its form; the form and a file's rows are judged alike. Null where nothing is. */
-export function lotFault(lot: Omit<LotRequest, "ingredientId">, today: string): LotFault | null {
-  if (lot.receivedOn > today) return fault("/receivedOn", "time", "A lot can't come in on a day that has not been.");
-  if (lot.expiresOn && lot.expiresOn < lot.receivedOn)
-    return fault("/expiresOn", "time", "It can't expire before it came in.");
-  if (lot.openedOn && lot.openedOn < lot.receivedOn)
-    return fault("/openedOn", "time", "It can't have been opened before it came in.");
-  if (lot.openedOn && lot.openedOn > today) return fault("/openedOn", "time", "That day has not been.");
+export function lotFault(lot: Omit<LotRequest, "ingredientId">, today: string): Refusal | null {
+  if (lot.receivedOn > today) return refuse("received-ahead", {}, "/receivedOn");
+  if (lot.expiresOn && lot.expiresOn < lot.receivedOn) return refuse("expires-early", {}, "/expiresOn");
+  if (lot.openedOn && lot.openedOn < lot.receivedOn) return refuse("opened-early", {}, "/openedOn");
+  if (lot.openedOn && lot.openedOn > today) return refuse("day-ahead", {}, "/openedOn");
   const provenance = (lot.provenance ?? {}) as Provenance;
   const { urine } = provenance;
   if (urine && urine.collectedUntil < urine.collectedFrom)
-    return fault("/provenance/urine/collectedUntil", "time", "Collecting can't end before it began.");
-  if (urine && urine.collectedUntil > today)
-    return fault("/provenance/urine/collectedUntil", "time", "That day has not been.");
+    return refuse("collected-backwards", {}, "/provenance/urine/collectedUntil");
+  if (urine && urine.collectedUntil > today) return refuse("day-ahead", {}, "/provenance/urine/collectedUntil");
   const barred = keepsOut(
     lotHazards(provenance, { sownOn: null, result: null }).filter(({ blocks }) => blocks),
     today,
   );
-  return barred ? fault("/provenance", "unfit", `It is not taken in: ${barred.because}.`) : null;
+  return barred ? refuse("lot-barred", { hold: barred.because }, "/provenance") : null;
 }
 
 /** What is plants by another name says which: a poisonous one stops here, one that nobody can name wants a reason. @throws {Refusal} */
@@ -66,34 +55,32 @@ function requireNamedPlants(id: string, { provenance, note }: LotRequest, ownNam
   if (!isPickedPlant(id)) return;
   // One of the farm's own ingredients was named when it was set up.
   const species = provenance?.plant?.species?.trim() || ownName || "";
-  if (species === "")
-    throw refuseAt("bad-request", "/provenance/plant", "Which plants are they? Name each, such as nettle, comfrey.");
+  if (species === "") throw refuse("which-plants", {}, "/provenance/plant");
   const check = checkPlant(`${species}, ${note ?? ""}`.replace(/, $/, ""), "", []);
-  if (check.type === "refused")
-    throw refuseAt("unfit", "/provenance/plant", `${check.why} It goes into no brew, for whatever reason.`);
+  if (check.type === "refused") throw refuse("poisonous", { why: check.why }, "/provenance/plant");
   if (ownName !== null) return;
   const named = checkPlant(species, provenance?.plant?.place ?? "", []);
   if (named.type === "unknown" && !provenance?.overrideReason?.trim())
-    throw new Refusal("reason-needed", named.why, {
-      "/provenance/plant": named.why,
-      "/provenance/overrideReason": "Say why it may go in; it is kept with the lot.",
-    });
+    throw refuse(
+      "reason-needed",
+      { because: { code: "unknown-plant", why: named.why } },
+      "/provenance/plant",
+      "/provenance/overrideReason",
+    );
 }
 
 export async function bookLot(db: Queryable, ctx: Context, request: LotRequest): Promise<number> {
   const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
-  if (isWater(item.id)) throw refuseAt("unfit", "/ingredientId", "Water is booked as a source, not as a lot.");
+  if (isWater(item.id)) throw refuse("water-is-no-lot", {}, "/ingredientId");
   const farm = await findFarm(db);
   const clock = { timeZone: farm?.timeZone ?? "UTC" };
   const wrong = lotFault(request, isoDay(ctx.now(), clock));
-  if (wrong) throw new Refusal(wrong.code, wrong.message, { [wrong.path]: wrong.message });
+  if (wrong) throw wrong;
   const own = request.ownId ? (await listOwnIngredients(db)).find(({ id }) => id === request.ownId) : undefined;
   if (request.ownId && own?.countsAs !== item.id)
-    throw refuseAt(
-      "unfit",
-      "/ingredientId",
-      own ? `${own.name} counts as another ingredient.` : "There is no such ingredient of our own.",
-    );
+    throw own
+      ? refuse("counts-otherwise", { name: own.name }, "/ingredientId")
+      : refuse("not-found", { thing: "own-ingredient" }, "/ingredientId");
   requireNamedPlants(item.id, request, own?.name ?? null);
   const lotId = await bookIn(
     db,

@@ -3,13 +3,10 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fits } from "@/core/quantity/fits";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
-import { unitsOf } from "@/data/farm";
 import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
-import { sayStock } from "@/formats/amounts";
-import { sayHold } from "@/formats/holdText";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { Refusal, refuseAt } from "../refusal";
+import { refuse } from "../refusal";
 import { stateLotsOf } from "./lotStates";
 
 type Optional = "ownId" | "place" | "provenance";
@@ -83,27 +80,25 @@ export async function planDraw(db: Queryable, draw: DrawRequest): Promise<Planne
   if (shortMilli > 0 && !fits(draw.amount, (wantedMilli - shortMilli) / 1000)) {
     const { name, stockUnit } = findIngredient(draw.ingredient);
     const heldMilli = wantedMilli - shortMilli;
-    const held = heldMilli > 0 ? sayStock(heldMilli / 1000, stockUnit, await unitsOf(db), 4) : null;
-    const has = held
-      ? `The shed holds ${held} of ${name.toLowerCase()}`
-      : `There is no ${name.toLowerCase()} in the shed`;
+    const left = heldMilli > 0 ? { amount: heldMilli / 1000, unit: stockUnit } : null;
     const soft = states.find(({ hold }) => hold !== null && !hold.hard && reason === "");
     const hard = states.find(({ hold }) => hold?.hard);
-    const holds = soft ?? hard;
-    const words = `${has}${holds ? ` that may go in; a lot is held back: ${sayHold(holds.hold!.because)}` : ""}.`;
+    const hold = (soft ?? hard)?.hold?.because ?? null;
     if (soft && drawOldestFirst(asShelf(states.filter(({ hold }) => !hold?.hard)), wantedMilli).shortMilli === 0)
-      throw new Refusal("reason-needed", `${words} Say why it goes in all the same, and it is kept.`, {
-        [draw.path]: words,
-        "/overrideReason": "Say why it goes in all the same.",
-      });
-    throw refuseAt("short-of-stock", draw.path, words);
+      throw refuse(
+        "reason-needed",
+        { because: { code: "lot-held", left, name, hold: soft.hold!.because } },
+        draw.path,
+        "/overrideReason",
+      );
+    throw refuse("short-of-stock", { left, name, hold }, draw.path);
   }
   return draws.map(({ lotId, amountMilli }) => {
     const hold = states.find(({ id }) => id === lotId)?.hold;
     return {
       lotId,
       amount: amountMilli / 1000,
-      note: hold ? `against a hold (${hold.because}): ${reason}`.slice(0, 200) : "",
+      note: hold ? reason.slice(0, 200) : "",
     };
   });
 }

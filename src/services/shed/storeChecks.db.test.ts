@@ -46,7 +46,7 @@ describe("a store that has stood long", () => {
         water: { sourceId: RAIN_ID },
       });
     expect(await refusalOf(apply())).toMatchObject({
-      code: "unfit",
+      code: "use-barred",
       message: expect.stringContaining("smell it") as string,
     });
     await check(storeId, "smelt-good", later(35));
@@ -86,8 +86,10 @@ describe("a check", () => {
   it("is refused before the store was made, in the future, and as good over a pH that has climbed", async () => {
     const storeId = await farm.strained({ container: "vented" });
     expect((await refusalOf(check(storeId, "smelt-good", later(1), { ph: 5.2 }))).fields).toHaveProperty(["/ph"]);
-    expect((await refusalOf(check(storeId, "loosened", NOW, { at: later(1).toISOString() }))).code).toBe("time");
-    expect((await refusalOf(check(storeId, "loosened", NOW, { at: hoursAgo(5000).toISOString() }))).code).toBe("time");
+    expect((await refusalOf(check(storeId, "loosened", NOW, { at: later(1).toISOString() }))).code).toBe("in-future");
+    expect((await refusalOf(check(storeId, "loosened", NOW, { at: hoursAgo(5000).toISOString() }))).code).toBe(
+      "before-start",
+    );
     expect((await refusalOf(check(999, "loosened", NOW))).code).toBe("not-found");
     expect(await check(storeId, "smelt-off", later(1), { ph: 5.2 })).toEqual({ storeId });
   });

@@ -5,7 +5,7 @@ import type { Season } from "@/core/book/ingredientFacts";
 import { findIngredient, INGREDIENTS, isWater } from "@/core/book/ingredients";
 import { insertOwnIngredient, listOwnIngredients } from "@/data/ownIngredients";
 import { insertSupplyTerms } from "@/data/supply";
-import { atField, refuseAt } from "../refusal";
+import { atField, refuse } from "../refusal";
 import { withFreeName } from "../checks";
 
 const plain = (name: string) => name.trim().toLowerCase();
@@ -26,10 +26,10 @@ export const addOwnIngredient = act(
   { name: "addOwnIngredient", schema: ADD_OWN_INGREDIENT, may: "everybody" },
   async (db, request, ctx): Promise<{ ownId: number }> => {
     const item = atField("/countsAs", () => findIngredient(request.countsAs));
-    if (isWater(item.id)) throw refuseAt("unfit", "/countsAs", "Water is booked as a source.");
+    if (isWater(item.id)) throw refuse("water-is-no-lot", {}, "/countsAs");
     const name = request.name.trim();
     if (Object.values(INGREDIENTS).some((known) => plain(known.name) === plain(name)))
-      throw refuseAt("name-taken", "/name", `The book has ${name.toLowerCase()} already: receive a lot of it.`);
+      throw refuse("name-of-book", { name }, "/name");
     return {
       ownId: await withFreeName(name, () =>
         insertOwnIngredient(db, {
@@ -68,7 +68,7 @@ export const setSupply = act(
     if (own) {
       const known = await listOwnIngredients(db);
       if (!known.some(({ id }) => id === Number(own[1])))
-        throw refuseAt("not-found", "/itemId", "There is no such ingredient of our own.");
+        throw refuse("not-found", { thing: "own-ingredient" }, "/itemId");
     } else atField("/itemId", () => findIngredient(request.itemId));
     return {
       supplyId: await insertSupplyTerms(db, {

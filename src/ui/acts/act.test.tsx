@@ -21,7 +21,7 @@ describe("one intended write", () => {
     const { result } = actWith(actions);
     await act(async () => expect(await result.current.run({ ...vessel, volumeL: 5_000_000 })).toBeNull());
     expect(actions.addVessel).not.toHaveBeenCalled();
-    expect(result.current.fields).toEqual({ "/volumeL": "At most 20000." });
+    expect(result.current.fields).toEqual({ "/volumeL": "At most 20\u202f000 L." });
   });
   it("keeps its key when it is sent again unchanged, after a refusal or a lost answer", async () => {
     const actions = fakeActions({ addVessel: refused("Not now.") });

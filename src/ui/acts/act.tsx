@@ -3,6 +3,10 @@ import { createContext, useContext, useState, useTransition, type ReactNode } fr
 import { toast } from "sonner";
 import type { ActError, ActResult } from "@/contracts/answer";
 import { fieldErrors, type FieldErrors, type Validator } from "@/contracts/fieldErrors";
+import type { DoorCode } from "@/words/codes";
+import { sayDoor } from "@/words/door";
+import { speechOf, type Speech } from "@/words/speech";
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import type { ActsOf, AnswerOf, Place, RequestOf } from "@/services/acts";
 
 /** How a screen reaches the farm; the application hands it down, tests give their own. */
@@ -11,6 +15,8 @@ export interface Door {
   readonly send: (name: string, request: object) => Promise<ActResult<unknown>>;
   /** Something was changed: what the page shows is read anew. */
   readonly onChanged: () => void;
+  /** The units that the farm talks in. */
+  readonly units: UnitSystem;
   /** Says who is at this screen. */
   readonly choosePerson: (id: number) => Promise<void>;
 }
@@ -27,10 +33,7 @@ export function useDoor(): Door {
   return door;
 }
 
-const OUT_OF_REACH: ActError = {
-  code: "out-of-reach",
-  message: "Ruchka can't be reached just now. What you typed is kept here; try again in a moment.",
-};
+const doorError = (code: DoorCode): ActError => ({ code, message: sayDoor(code) });
 
 /** What a person fills in of a request; its key is made here. */
 export type Asking<P extends Place, N extends keyof ActsOf<P>> = Omit<RequestOf<ActsOf<P>[N]>, "requestKey">;
@@ -51,7 +54,7 @@ type Failure = "in-place" | "toast";
 
 function useSending(
   name: string,
-  check: (request: object) => FieldErrors | null,
+  check: (request: object, say: Speech) => FieldErrors | null,
   failure: Failure,
 ): Acting<object, unknown> {
   const door = useDoor();
@@ -64,16 +67,12 @@ function useSending(
     const key = intent?.body === body ? intent.key : newKey();
     setIntent({ key, body });
     const full = { ...request, requestKey: key };
-    const complaints = check(full);
+    const complaints = check(full, speechOf(door.units));
     if (complaints) {
-      setError({
-        code: "bad-request",
-        message: "Some of this does not fit. See the marked fields.",
-        fields: complaints,
-      });
+      setError({ ...doorError("bad-request"), fields: complaints });
       return null;
     }
-    const result = await door.send(name, full).catch(() => ({ ok: false, error: OUT_OF_REACH }) as const);
+    const result = await door.send(name, full).catch(() => ({ ok: false, error: doorError("out-of-reach") }) as const);
     if (!result.ok) {
       setError(result.error);
       if (failure === "toast") toast.error(result.error.message);
@@ -104,7 +103,7 @@ export const actsOf =
     name: N,
     failure: Failure = "in-place",
   ): Acting<Asking<P, N>, AnswerOf<ActsOf<P>[N]>> =>
-    useSending(name, (request) => fieldErrors(validators[name]!, request), failure) as Acting<
+    useSending(name, (request, say) => fieldErrors(validators[name]!, request, say), failure) as Acting<
       Asking<P, N>,
       AnswerOf<ActsOf<P>[N]>
     >;

@@ -1,12 +1,12 @@
 "use client";
 import { Camera } from "lucide-react";
-import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
+import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
-import { smallJpeg } from "../kit/smallJpeg";
+import { photoOf } from "../kit/smallJpeg";
 import { DrawnLooks, type LookFamily } from "./Looks";
 
 interface PhotosProps {
@@ -23,23 +23,16 @@ const HOUR_MS = 3_600_000;
 
 /** Photographs by time, and above them how early, full and spent look, to hold one against the other. */
 export const Photos = ({ batchId, startedMs, photos, family, running, clock }: PhotosProps) => {
-  const router = useRouter();
+  const addPhoto = useBatchAct("addBatchPhoto", "toast");
   const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const keep = async (chosen: File) => {
     setBusy(true);
     try {
-      const answer = await fetch(`/api/batches/photos?batch=${batchId}`, {
-        method: "POST",
-        headers: { "content-type": "image/jpeg" },
-        body: await smallJpeg(chosen),
-      });
-      if (answer.ok) {
+      if (await addPhoto.run({ batchId, jpeg: await photoOf(chosen) }))
         toast.success("The picture is kept with the batch.");
-        router.refresh();
-      } else toast.error(await answer.text());
     } catch {
-      toast.error("This picture could not be read or sent. Try again, or take another.");
+      toast.error("This picture could not be read. Take another.");
     }
     setBusy(false);
   };
@@ -54,7 +47,7 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
             <li key={photo.id} className="w-40 shrink-0 snap-start">
               {/* eslint-disable-next-line @next/next/no-img-element -- out of the farm's books, made small already */}
               <img
-                src={`/api/batches/photos?id=${photo.id}`}
+                src={`/api/photos/${photo.id}`}
                 alt={photo.note || `The batch at ${sayAge((photo.atMs - startedMs) / HOUR_MS)}`}
                 className="aspect-square w-40 border-2 border-ink object-cover"
               />

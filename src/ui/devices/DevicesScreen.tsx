@@ -5,6 +5,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { fromBase } from "@/core/quantity/units";
 import { formatNumber } from "@/formats/numbers";
+import { sayAside, sayFigure } from "@/formats/asideText";
 import { sayMoment } from "@/formats/times";
 import type { DevicesView, DeviceView } from "@/services/devices/readDevices";
 import { useDevicesAct } from "../acts/devices";
@@ -138,7 +139,7 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
               <li key={`${figure.atMs}-${figure.quantity}`} className="flex flex-wrap justify-between gap-x-4 py-1.5">
                 <span className="reading text-soft">{sayMoment(new Date(figure.atMs), now, view.farm)}</span>
                 <span>
-                  {WORDS[figure.quantity]} {formatNumber(figure.value, 4)}: {figure.why}
+                  {WORDS[figure.quantity]} {sayFigure(figure, view.farm.units)}: {sayAside(figure, view.farm.units)}
                 </span>
               </li>
             ))}

@@ -49,12 +49,12 @@ describe("probes and loggers", () => {
       device({
         quiet: true,
         lastMs: at(-9),
-        setAside: [{ atMs: at(-2), quantity: "liquid", value: 85, why: "85 °C can't be" }],
+        setAside: [{ atMs: at(-2), quantity: "liquid", value: 85, aside: { code: "impossible" } }],
       }),
     ]);
     expect(screen.getByText(/it has fallen silent/)).toBeVisible();
     fireEvent.click(screen.getByText("1 kept apart, and not used"));
-    expect(screen.getByText("liquid 85: 85 °C can't be")).toBeVisible();
+    expect(screen.getByText("liquid 85 °C: this cannot be")).toBeVisible();
   });
   it("is hung elsewhere, and taken out of use", async () => {
     const actions = show([device()]);

@@ -73,7 +73,7 @@ function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
     fieldErrors(fillValidators.fillVessel!, request) ?? fieldErrors(mixingValidators.startMixing!, mixing);
   if (complaint) return JSON.stringify(complaint);
   try {
-    prepareFill(request, { name: "Drum", ...draft.vessel }, recipe, "metric");
+    prepareFill(request, { name: "Drum", ...draft.vessel }, recipe);
     return null;
   } catch (error) {
     if (error instanceof Refusal) return error.message;

@@ -1,5 +1,4 @@
 "use client";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
@@ -12,7 +11,7 @@ import { Choices } from "../kit/Choices";
 import { TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
-import { smallJpeg } from "../kit/smallJpeg";
+import { photoOf } from "../kit/smallJpeg";
 
 type Place = GatherView["places"][number];
 const VIGOUR_WORDS = {
@@ -23,20 +22,14 @@ const VIGOUR_WORDS = {
 
 /** Keeps a picture of the place, made small before it leaves the phone. */
 const PhotoButton = ({ place }: { readonly place: Place }) => {
-  const router = useRouter();
+  const addPhoto = useGatherAct("addForagePhoto", "toast");
   const [busy, setBusy] = useState(false);
   const send = async (file: File) => {
     setBusy(true);
     try {
-      const answer = await fetch(`/api/gathering/photos?place=${place.id}`, {
-        method: "POST",
-        body: await smallJpeg(file),
-      });
-      if (!answer.ok) throw new Error(await answer.text());
-      toast.success("The picture is kept.");
-      router.refresh();
+      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) toast.success("The picture is kept.");
     } catch {
-      toast.error("This picture could not be kept. Is it a photograph?");
+      toast.error("This picture could not be read. Is it a photograph?");
     } finally {
       setBusy(false);
     }
@@ -89,7 +82,7 @@ export const PlacePanel = ({
             {place.photoId ? (
               // eslint-disable-next-line @next/next/no-img-element -- a small picture of the farm's own, straight from its database
               <img
-                src={`/api/gathering/photos?id=${place.photoId}`}
+                src={`/api/photos/${place.photoId}`}
                 alt={place.name}
                 className="size-20 shrink-0 border-2 border-ink object-cover"
               />

@@ -44,7 +44,7 @@ const VIEW: GatherView = {
       ground: "",
       permission: "",
       restD: 9,
-      photoId: 6,
+      photoId: "a6",
       restsUntil: null,
       visits: [],
     },
@@ -130,7 +130,7 @@ describe("places and bins", () => {
   });
   it("shows a place's picture, and sends plants to the pickings", () => {
     open();
-    expect(screen.getByRole("img", { name: "Weir" })).toHaveAttribute("src", "/api/gathering/photos?id=6");
+    expect(screen.getByRole("img", { name: "Weir" })).toHaveAttribute("src", "/api/photos/a6");
     fireEvent.click(screen.getByRole("button", { name: "A visit to Weir" }));
     expect(screen.getByText(/written down as a picking/)).toBeVisible();
   });

@@ -12,8 +12,8 @@ export function fitInto(
   return { width: Math.round(width * shrink), height: Math.round(height * shrink) };
 }
 
-/** A photograph made small in the browser, turned as it was taken. @throws where the file is no picture */
-export async function smallJpeg(file: Blob): Promise<Blob> {
+/** @throws where the file is no picture */
+async function smallJpeg(file: Blob): Promise<Blob> {
   const picture = await createImageBitmap(file, { imageOrientation: "from-image" });
   const { width, height } = fitInto(picture.width, picture.height, LONGEST_PX);
   const canvas = document.createElement("canvas");
@@ -24,4 +24,18 @@ export async function smallJpeg(file: Blob): Promise<Blob> {
   return new Promise((resolve, reject) =>
     canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error("no picture"))), "image/jpeg", QUALITY),
   );
+}
+
+/**
+ * A photograph made small in the browser, turned as it was taken: a JPEG in base64, as an act carries it.
+ * @throws where the file is no picture
+ */
+export async function photoOf(file: Blob): Promise<string> {
+  const small = await smallJpeg(file);
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result).replace(/^data:[^,]*,/, ""));
+    reader.onerror = () => reject(new Error("no picture"));
+    reader.readAsDataURL(small);
+  });
 }

@@ -1,4 +1,5 @@
 "use client";
+import type { RefusalCode } from "@/words/refusals";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
@@ -20,6 +21,14 @@ const linesIn = ({ progress, lines }: MixingView): readonly { ingredientId: stri
     const amount = progress.steps.find(({ step }) => step.key === `add-${part}-${ingredientId}`)?.done?.amount ?? 0;
     return amount > 0 ? [{ ingredientId, amount }] : [];
   });
+
+/** Refusals that a change of what was ticked puts right. */
+const PUT_RIGHT: ReadonlySet<string> = new Set<RefusalCode>([
+  "over-brim",
+  "short-of-stock",
+  "vessel-filled",
+  "vessel-mixing",
+]);
 
 /** All is in: the batch begins, its clock at the last living thing. What changed since the first step is mended here. */
 export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
@@ -145,7 +154,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
         />
       ) : null}
       <Refusal error={error}>
-        {error?.code === "over-brim" || error?.code === "short-of-stock" || error?.code === "vessel-busy"
+        {error && PUT_RIGHT.has(error.code)
           ? "What was ticked stays. Put it right above, or take the last steps back and tick them as they were."
           : null}
       </Refusal>

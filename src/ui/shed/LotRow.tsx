@@ -4,7 +4,7 @@ import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { handTestOf } from "@/core/stock/handTest";
 import { sayMass, sayStock, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
-import { sayHold } from "@/formats/holdText";
+import { sayHold } from "@/words/en/holds";
 import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farmView";
 import type { LotView } from "@/services/shed/lotStates";
@@ -90,10 +90,11 @@ export const LotRow = ({
         </p>
       ) : null}
       {state.hazards
-        .filter(({ because }) => because !== lot.hold?.because)
-        .map(({ because }) => (
-          <p key={because} className="text-[0.9rem] font-semibold">
-            ▲ {sayHold(because)}
+        .map(({ because }) => sayHold(because))
+        .filter((words) => !lot.hold || words !== sayHold(lot.hold.because))
+        .map((words) => (
+          <p key={words} className="text-[0.9rem] font-semibold">
+            ▲ {words}
           </p>
         ))}
       {state.beans.sownOn && state.beans.result === null ? (

@@ -334,7 +334,7 @@ describe("one container, opened", () => {
     const hazards = [
       {
         caution: "herbicide",
-        because: "bean test sown 2031-03-01, not read yet",
+        because: { code: "beans-sown", sownOn: "2031-03-01" },
         notBefore: "2031-03-15",
         blocks: false,
         untested: true,

@@ -1,5 +1,5 @@
 import { cookies } from "next/headers";
-import { grant, refuse, refuseStranger } from "../../door/answer";
+import { doorError, grant, refuse } from "../../door/answer";
 import { readBody } from "../../door/body";
 import { strangeness } from "../../door/stranger";
 import { PERSON_COOKIE } from "../../session";
@@ -8,7 +8,7 @@ const YEAR_S = 31_536_000;
 
 /** Says who is at this screen: `{"id": 2}`. Signing in comes later. */
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseStranger();
+  if (strangeness(request.headers)) return refuse(doorError("stranger"));
   const body = new TextDecoder().decode((await readBody(request, 200)) ?? undefined);
   const id = Number(/^\{"id":(\d{1,15})\}$/.exec(body)?.[1] ?? NaN);
   if (!Number.isInteger(id))

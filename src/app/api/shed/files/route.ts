@@ -2,9 +2,10 @@ import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { decodeText, parseCsv } from "@/services/files/decode";
 import { exportFile } from "@/services/files/exportFile";
 import { importFile, lookAtFile } from "@/services/files/importFile";
-import { refuseInWords, STRANGER, toActError, TOO_LONG } from "../../../door/answer";
+import { doorError, refuseInWords, toActError, tooLong } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
+import { speechOf } from "@/words/speech";
 import { openFrame } from "../../../session";
 
 /** What a file may weigh. */
@@ -25,13 +26,13 @@ export async function GET(request: Request): Promise<Response> {
 
 /** Takes a file's bytes; answers line by line, so that long work shows how far it is: progress lines, then one with what came of it. */
 export async function POST(request: Request): Promise<Response> {
-  if (strangeness(request.headers)) return refuseInWords(STRANGER);
+  if (strangeness(request.headers)) return refuseInWords(doorError("stranger"));
   const frame = await openFrame();
   const query = new URL(request.url).searchParams;
   const kind = kindOf(query);
   if (!frame || !kind) return new Response("There is no such table.", { status: 404 });
   const bytes = await readBody(request, MOST_BYTES);
-  if (!bytes) return refuseInWords(TOO_LONG(MOST_BYTES));
+  if (!bytes) return refuseInWords(tooLong(MOST_BYTES));
   const { text, encoding } = decodeText(bytes);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
@@ -45,7 +46,7 @@ export async function POST(request: Request): Promise<Response> {
           say({ type: "written", value });
         } else say({ type: "look", value: await lookAtFile(frame.ctx, kind, parseCsv(text, encoding)) });
       } catch (error) {
-        say({ type: "failed", error: toActError(error) });
+        say({ type: "failed", error: toActError(error, speechOf(frame.farm.units)) });
       }
       controller.close();
     },

@@ -1,0 +1,276 @@
+import type { ApplyCaution } from "@/core/apply/cautions";
+import type { DomainError } from "@/core/errors";
+import type { HoldReason } from "@/core/stock/lotState";
+import type { WaterReason } from "@/core/water/chlorine";
+import { sayCaution } from "@/formats/cautionText";
+import { sayThinStarter } from "@/formats/strengthText";
+import { sayState } from "@/formats/verdictText";
+import { sayWaterReason } from "@/formats/waterText";
+import type { Speech } from "../speech";
+import { sayHold } from "./holds";
+
+/** What somebody asked for and the farm does not have. */
+const THINGS = {
+  "batch": "batch",
+  "bin": "worm bin",
+  "device": "device",
+  "entry": "entry in this batch’s log",
+  "equipment": "equipment",
+  "lot": "lot",
+  "lot-line": "line",
+  "method": "method",
+  "mixing": "mixing",
+  "own-ingredient": "ingredient of our own",
+  "person": "person",
+  "place": "place",
+  "plan": "plan",
+  "plot": "plot",
+  "prepared-water": "prepared water",
+  "recipe-version": "version of this recipe",
+  "step": "step",
+  "store": "store",
+  "tool": "tool",
+  "vessel": "vessel",
+  "water": "water",
+} as const;
+export type Thing = keyof typeof THINGS;
+
+type ThinStarter = Parameters<typeof sayThinStarter>[0];
+
+/** Why an act goes on only with a reason that is kept. */
+export type ReasonWanted =
+  | { readonly code: "caution"; readonly caution: ApplyCaution; readonly inFull: boolean }
+  | { readonly code: "not-ready"; readonly verdict: Parameters<typeof sayState>[0] }
+  | { readonly code: "unknown-plant"; readonly why: string }
+  | { readonly code: "resting-place"; readonly place: string; readonly until: string }
+  | { readonly code: "worms-unfit"; readonly why: string }
+  | { readonly code: "plastic-not-picked" }
+  | { readonly code: "salt"; readonly gPerL: number; readonly mostGPerL: number }
+  | { readonly code: "thin-starter"; readonly thin: ThinStarter }
+  | { readonly code: "lot-held"; readonly left: Left | null; readonly name: string; readonly hold: HoldReason }
+  | { readonly code: "water-unfit"; readonly water: string; readonly reasons: readonly WaterReason[] }
+  | { readonly code: "water-not-yet"; readonly leftH: number };
+
+/** An amount on the shelf. */
+export interface Left {
+  readonly amount: number;
+  readonly unit: "kg" | "L";
+}
+
+/** One sentence for the whole; where its fields want words of their own, those follow in the order of the paths. */
+export type Said = string | readonly [message: string, ...fields: string[]];
+
+const NAME_THEM = "Which plants are they? Name each, such as nettle, comfrey.";
+const sayReasons = (reasons: readonly WaterReason[]) => reasons.map(sayWaterReason).join(" ");
+const sayOnHand = (left: Left | null, name: string, say: Speech) =>
+  left
+    ? `The shed holds ${say.stock(left.amount, left.unit)} of ${name.toLowerCase()}`
+    : `There is no ${name.toLowerCase()} in the shed`;
+const held = (hold: HoldReason) => ` that may go in; a lot is held back: ${sayHold(hold)}`;
+
+function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
+  switch (because.code) {
+    case "caution":
+      return `${sayCaution(because.caution)} ${because.inFull ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`;
+    case "not-ready":
+      return `The verdict is "${sayState(because.verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`;
+    case "unknown-plant":
+      return [because.why, because.why, "Say why it may go in; it is kept."];
+    case "resting-place":
+      return [
+        `${because.place} rests until ${say.day(because.until)}. Say why it is taken from all the same.`,
+        "It is still resting.",
+      ];
+    case "worms-unfit":
+      return [because.why, "Say why they are taken in all the same."];
+    case "plastic-not-picked":
+      return "Pick out plastic, labels and glass first; then tick this.";
+    case "salt":
+      return `Salt: ${say.number(because.gPerL, 2)} g to the litre; growers use ${say.number(because.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`;
+    case "thin-starter":
+      return `${sayThinStarter(because.thin)} Put in more of it, or less water, or say why.`;
+    case "lot-held": {
+      const words = `${sayOnHand(because.left, because.name, say)}${held(because.hold)}.`;
+      return [`${words} Say why it goes in all the same, and it is kept.`, words, "Say why it goes in all the same."];
+    }
+    case "water-unfit":
+      return `${because.water}: ${sayReasons(because.reasons)} Set it to stand first, or say why you go on all the same.`;
+    case "water-not-yet":
+      return `This water wants ${say.duration(because.leftH)} more. Wait, or say why you go on all the same.`;
+  }
+}
+
+/** All that the farm refuses, in words: by code, from the figures that explain it. */
+export const REFUSALS = {
+  "not-found": ({ thing }: { thing: Thing }) => `There is no such ${THINGS[thing]}.`,
+  "no-farm": () => "Set up the farm first.",
+  "reason-needed": ({ because }: { because: ReasonWanted }, say: Speech): Said => sayReasonWanted(because, say),
+  "domain": ({ error }: { error: DomainError }) => error.message,
+  "sent-before": () => "This was saved already, as it was first sent. Load the page anew and correct it there.",
+
+  // Moments and days
+  "in-future": () => "This lies in the future.",
+  "day-ahead": () => "That day has not been.",
+  "day-over": () => "That day is over.",
+  "before-start": () => "This lies before the batch was started.",
+  "too-long-ago": () => "That is more than two months ago.",
+  "not-there-yet": () => "It had not come in on that day.",
+  "received-ahead": () => "A lot can’t come in on a day that has not been.",
+  "expires-early": () => "It can’t expire before it came in.",
+  "opened-early": () => "It can’t have been opened before it came in.",
+  "collected-backwards": () => "Collecting can’t end before it began.",
+  "not-made-yet": () => "It was not made by then.",
+  "no-time-zone": ({ zone }: { zone: string }) => `"${zone}" is not a time zone.`,
+  "no-date": () => "A date such as 2031-03-02.",
+
+  // What is asked and was not said
+  "needed": () => "This is needed.",
+  "which-water": () => "Which water goes in?",
+  "which-water-thins": () => "Which water thins it?",
+  "which-plants": () => NAME_THEM,
+  "which-vessel": () => "In which vessel does it hang?",
+  "which-entry": () => "Say which entry is withdrawn.",
+  "which-answer": () => "Which is it?",
+  "how-many-kg": () => "How many kilograms?",
+  "yield-kg": () => "How many kilograms came off?",
+  "yield-l": () => "How many litres came off?",
+  "how-much-went-in": () => "How much went in?",
+  "how-the-ball-holds": () => "Press a handful to a ball: how does it hold?",
+  "what-has-changed": () => "What has changed? It is kept with the record.",
+  "one-strip-field": () => "Read at least one of the two fields of the strip.",
+  "both-ends": () => "Give both ends, or neither.",
+  "ends-crossed": () => "The warmest is cooler than the coolest.",
+  "injector-ratio": () => "An injector needs its ratio: parts of water to one of stock.",
+  "nothing-goes-in": () => "Nothing goes in.",
+  "nothing-went-in": () => "Nothing has gone in.",
+  "used-in-batch-only": () => "A tool is used in a batch, and only used there.",
+  "no-such-word": () => "A handful of it is not judged by such a word.",
+  "same-as-before": () => "That is what it says already.",
+
+  // Names
+  "name-taken": ({ name }: { name: string }) => `There is a "${name}" already.`,
+  "name-of-book": ({ name }: { name: string }) => `The book has ${name.toLowerCase()} already: receive a lot of it.`,
+  "name-of-device": ({ name }: { name: string }) =>
+    `“${name}” is a device that posts by itself. Give the logger another name.`,
+  "name-of-unit": ({ name }: { name: string }) =>
+    `"${name}" is a unit already. Call ours something else: big ${name}, tin ${name}.`,
+  "farm-set-up": () => "This farm is set up already. Reload the page.",
+
+  // Vessels and room
+  "vessel-filled": ({ vessel }: { vessel: string }): Said => [
+    `${vessel} has been filled meanwhile. Pick another vessel; what you typed is kept.`,
+    "Filled meanwhile.",
+  ],
+  "vessel-mixing": ({ vessel, by }: { vessel: string; by: string }): Said => [
+    `${vessel} is being filled by ${by} step by step. Finish or give up that one first.`,
+    "Being filled.",
+  ],
+  "vessel-holds-batch": ({ vessel }: { vessel: string }) => `${vessel} still holds a batch.`,
+  "vessel-planned": (
+    { vessel, method, from, until }: { vessel: string; method: string; from: string; until: string },
+    say: Speech,
+  ) =>
+    `${vessel} is taken by ${method} from ${say.day(from)} to about ${say.day(until)}. Take another day or another vessel.`,
+  "vessel-dirty": ({ vessel }: { vessel: string }): Said => [
+    `${vessel} has not been cleaned since its last batch.`,
+    "Clean it first.",
+  ],
+  "vessel-without-air": ({ vessel, method }: { vessel: string; method: string }): Said => [
+    `${vessel} has no air, and ${method.toLowerCase()} needs it all the way.`,
+    "This vessel has no air.",
+  ],
+  "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>
+    `${vessel} has held ${method.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
+  "over-brim": ({ takesL, vessel, holdsL }: { takesL: number; vessel: string; holdsL: number }, say: Speech) =>
+    `That takes up ${say.volume(takesL)} with what the solids push up; ${vessel} holds ${say.volume(holdsL)} to the brim.`,
+  "no-room-left": ({ vessel, roomL }: { vessel: string; roomL: number }, say: Speech) =>
+    roomL < 0.05 ? `${vessel} is full to the brim.` : `Only ${say.volume(roomL)} more fit into ${vessel}.`,
+  "more-than-stands": ({ standsL }: { standsL: number }, say: Speech) => `Only ${say.volume(standsL)} stand in it.`,
+  "more-than-it-gives": () => "That is more than such a batch can give.",
+
+  // Batches and mixings
+  "batch-closed": ({ as, by }: { as: "strained" | "discarded"; by: string }) =>
+    `This batch was ${as === "strained" ? "strained" : "thrown out"} already, by ${by}.`,
+  "batch-held": (): Said => [
+    "This batch is held back for a bad sign. If that entry was wrong, correct it; else throw the batch out onto hot compost, away from water.",
+    "Held back: not to be strained for use.",
+  ],
+  "batch-failed": (): Said => [
+    "This batch failed. It is not for crops: throw it out onto hot compost, away from water.",
+    "Failed: only to be thrown out.",
+  ],
+  "discard-yields-nothing": () => "What is thrown out yields nothing.",
+  "no-ingredient": ({ method }: { method: string }) => `${method} is no ingredient of any recipe in the book.`,
+  "ring": ({ name, batchId }: { name: string; batchId: number }) =>
+    `${name} (batch ${batchId}) was itself made with this batch: one can’t feed the other in a ring. Use another lot.`,
+  "clash": ({ why }: { why: string }) => why,
+  "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",
+  "mixing-given-up": () => "This mixing was given up meanwhile.",
+  "mixing-finished": () => "This mixing was finished meanwhile; the batch runs.",
+  "checks-left": ({ left }: { left: string }) => `Not yet: ${left.toLowerCase()}.`,
+  "answer-stops": ({ then }: { then: string }) => then,
+  "not-ticked": () => "It was not ticked.",
+  "steps-left": ({ next }: { next: string }) => `Still to do: ${next.toLowerCase()}.`,
+
+  // Recipes
+  "version-unconfirmed": ({ what }: { what: string }) => `Not confirmed yet: ${what}`,
+  "version-moved": ({ last }: { last: number }): Said => [
+    `Someone kept version ${last} meanwhile. What you typed is kept here; look at theirs, then keep yours as the next.`,
+    "There is a newer version.",
+  ],
+  "recipe-refused": ({ texts }: { texts: readonly string[] }): Said => [texts[0]!, ...texts],
+
+  // Plants, worms, gathering
+  "poisonous": ({ why }: { why: string }) =>
+    `${why} It goes into no brew, for whatever reason. Leave it, and wash your hands.`,
+  "plants-are-picked": () => "Write plants down as a picking, so that each is named and checked.",
+  "castings-unfit": ({ why }: { why: string }) => why,
+
+  // Shed
+  "water-is-no-lot": () => "Water is booked as a source, not as a lot.",
+  "counts-otherwise": ({ name }: { name: string }) => `${name} counts as another ingredient.`,
+  "lot-barred": ({ hold }: { hold: HoldReason }) => `It is not taken in: ${sayHold(hold)}.`,
+  "short-of-stock": ({ left, name, hold }: { left: Left | null; name: string; hold: HoldReason | null }, say: Speech) =>
+    `${sayOnHand(left, name, say)}${hold ? held(hold) : ""}.`,
+  "short-of-lot": ({ left }: { left: Left }, say: Speech) =>
+    `Only ${say.stock(left.amount, left.unit)} are left of this lot.`,
+  "lot-counted-wrong": ({ left }: { left: Left }, say: Speech) =>
+    `${say.stock(left.amount, left.unit)} are left by now: count it again.`,
+  "more-than-came-in": ({ more }: { more: Left }, say: Speech) =>
+    `Then ${say.stock(more.amount, more.unit)} more would have gone out of this lot than came in.`,
+  "line-is-a-correction": () => "Count the lot instead: this line is itself a putting right.",
+  "line-corrected": () => "This line was corrected already, by somebody else meanwhile. Look again.",
+  "no-weighing": ({ measure }: { measure: string }) => `No weighing of ${measure} is left.`,
+  "plan-ended": () => "This plan has ended already.",
+
+  // Stores
+  "short-of-store": ({ leftL }: { leftL: number }, say: Speech) => `The store holds ${say.volumeLeft(leftL)}.`,
+  "short-for-plots": ({ takesL, leftL }: { takesL: number; leftL: number }, say: Speech) =>
+    `That takes ${say.volumeLeft(takesL)} and the store holds ${say.volumeLeft(leftL)}: leave plots out, or go weaker.`,
+  "keeps-no-longer": ({ method }: { method: string }) =>
+    `${method} is alive and fading: nobody’s word makes it keep longer.`,
+  "lid-bursts": ({ method }: { method: string }): Said => [
+    `${method} makes gas: a tight lid bursts. Breathable or vented.`,
+    "It makes gas: breathable or vented.",
+  ],
+  "not-sour-enough": ({ ph }: { ph: number }, say: Speech) =>
+    `pH ${say.number(ph, 3)} is no longer sour enough to keep it: write it down as off, or read again.`,
+  "use-barred": ({ caution }: { caution: ApplyCaution }) => sayCaution(caution),
+
+  // Water
+  "treatment-fails": ({ reasons }: { reasons: readonly WaterReason[] }) => sayReasons(reasons),
+  "short-of-water": ({ leftL, wantedL }: { leftL: number; wantedL: number }, say: Speech) =>
+    `Only ${say.volume(leftL)} of this water is left; ${say.volume(wantedL)} goes in.`,
+
+  // Files and pictures
+  "no-photograph": () => "This is no photograph that can be read. Take another.",
+  "no-times": () =>
+    "No column of times was found in it. Ruchka reads ISO times and the usual ways with days, months and a clock.",
+  "no-figures": ({ column }: { column: string }) => `“${column}” has no figures.`,
+  "file-too-slow": () => "This file takes too long to read. Send a part of it.",
+  "file-unreadable": ({ why }: { why: string }) => why,
+  "rows-wrong": ({ wrong, rows, line, why }: { wrong: number; rows: number; line: number; why: string }): Said => [
+    `${wrong} of ${rows} rows are wrong, the first in line ${line}: nothing was written.`,
+    why,
+  ],
+} as const satisfies Record<string, (params: never, say: Speech) => Said>;

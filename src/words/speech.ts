@@ -1,0 +1,30 @@
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
+import { sayMass, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import { sayDay, sayDuration } from "@/formats/times";
+
+/** How figures are said to the farm's people: in its units, to as many digits as an act wants. */
+export interface Speech {
+  /** @param litres rounded as people pour */
+  readonly volume: (litres: number) => string;
+  /** @param litres as the books have it: what is left, what is short */
+  readonly volumeLeft: (litres: number) => string;
+  readonly mass: (kilograms: number) => string;
+  readonly stock: (amount: number, unit: "kg" | "L") => string;
+  readonly temperature: (celsius: number) => string;
+  readonly number: (value: number, significant?: number) => string;
+  /** @param day ISO date */
+  readonly day: (day: string) => string;
+  readonly duration: (hours: number) => string;
+}
+
+export const speechOf = (units: UnitSystem): Speech => ({
+  volume: (litres) => sayVolume(litres, units),
+  volumeLeft: (litres) => sayVolume(litres, units, 4),
+  mass: (kilograms) => sayMass(kilograms, units),
+  stock: (amount, unit) => sayStock(amount, unit, units, 4),
+  temperature: (celsius) => sayTemperature(celsius, units),
+  number: formatNumber,
+  day: sayDay,
+  duration: sayDuration,
+});

@@ -1,0 +1,229 @@
+import { DomainError } from "@/core/errors";
+import type { ApplyCaution } from "@/core/apply/cautions";
+import { COMPLAINTS } from "./en/complaints";
+import { DOOR } from "./en/door";
+import { HOLDS, sayHold } from "./en/holds";
+import { REFUSALS, type ReasonWanted } from "./en/refusals";
+import type { Complaint } from "./codes";
+import { sayComplaint } from "./complaints";
+import type { DoorCode } from "./codes";
+import { sayDoor } from "./door";
+import { sayRefusal, type Refused, type RefusalCode, type RefusalParams } from "./refusals";
+import { speechOf } from "./speech";
+import type { HoldReason } from "@/core/stock/lotState";
+
+const STOOD_HOT: HoldReason = { code: "stood-hot" };
+const CAUTION: ApplyCaution = { code: "expired", weight: "reason", hoursPast: 30 };
+const LEFT = { amount: 1.23456, unit: "kg" } as const;
+
+/** Figures for every code; one without them does not compile. */
+const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
+  "not-found": { thing: "vessel" },
+  "no-farm": {},
+  "reason-needed": { because: { code: "salt", gPerL: 41.234, mostGPerL: 12.345 } },
+  "domain": { error: new DomainError("negative", { what: "Labour", value: -1, unit: "min" }) },
+  "sent-before": {},
+  "in-future": {},
+  "day-ahead": {},
+  "day-over": {},
+  "before-start": {},
+  "too-long-ago": {},
+  "not-there-yet": {},
+  "received-ahead": {},
+  "expires-early": {},
+  "opened-early": {},
+  "collected-backwards": {},
+  "not-made-yet": {},
+  "no-time-zone": { zone: "Mars/Crater" },
+  "no-date": {},
+  "needed": {},
+  "which-water": {},
+  "which-water-thins": {},
+  "which-plants": {},
+  "which-vessel": {},
+  "which-entry": {},
+  "which-answer": {},
+  "how-many-kg": {},
+  "yield-kg": {},
+  "yield-l": {},
+  "how-much-went-in": {},
+  "how-the-ball-holds": {},
+  "what-has-changed": {},
+  "one-strip-field": {},
+  "both-ends": {},
+  "ends-crossed": {},
+  "injector-ratio": {},
+  "nothing-goes-in": {},
+  "nothing-went-in": {},
+  "used-in-batch-only": {},
+  "no-such-word": {},
+  "same-as-before": {},
+  "name-taken": { name: "Blue drum" },
+  "name-of-book": { name: "Molasses" },
+  "name-of-device": { name: "Mast" },
+  "name-of-unit": { name: "cup" },
+  "farm-set-up": {},
+  "vessel-filled": { vessel: "Blue drum" },
+  "vessel-mixing": { vessel: "Blue drum", by: "Ana" },
+  "vessel-holds-batch": { vessel: "Blue drum" },
+  "vessel-planned": { vessel: "Blue drum", method: "Leaf soak", from: "2031-03-02", until: "2031-03-20" },
+  "vessel-dirty": { vessel: "Blue drum" },
+  "vessel-without-air": { vessel: "Blue drum", method: "Castings tea" },
+  "vessel-of-dung": { vessel: "Blue drum", held: "Dung soak" },
+  "over-brim": { takesL: 223.4567, vessel: "Blue drum", holdsL: 208.1976 },
+  "no-room-left": { vessel: "Blue drum", roomL: 12.3456 },
+  "more-than-stands": { standsL: 33.3333 },
+  "more-than-it-gives": {},
+  "batch-closed": { as: "discarded", by: "Ana" },
+  "batch-held": {},
+  "batch-failed": {},
+  "discard-yields-nothing": {},
+  "no-ingredient": { method: "Leaf soak" },
+  "ring": { name: "Extract", batchId: 7 },
+  "clash": { why: "Vinegar and shells foam over." },
+  "entry-corrected": {},
+  "mixing-given-up": {},
+  "mixing-finished": {},
+  "checks-left": { left: "Gloves on" },
+  "answer-stops": { then: "Wait until it bubbles." },
+  "not-ticked": {},
+  "steps-left": { next: "Worm castings" },
+  "version-unconfirmed": { what: "Molasses is far more than growers use." },
+  "version-moved": { last: 3 },
+  "recipe-refused": { texts: ["Brugmansia goes into no brew."] },
+  "poisonous": { why: "Foxglove stops the heart." },
+  "plants-are-picked": {},
+  "castings-unfit": { why: "They are rotten." },
+  "water-is-no-lot": {},
+  "counts-otherwise": { name: "Black syrup" },
+  "lot-barred": { hold: STOOD_HOT },
+  "short-of-stock": { left: LEFT, name: "Molasses", hold: STOOD_HOT },
+  "short-of-lot": { left: LEFT },
+  "lot-counted-wrong": { left: LEFT },
+  "more-than-came-in": { more: LEFT },
+  "line-is-a-correction": {},
+  "line-corrected": {},
+  "no-weighing": { measure: "scoop" },
+  "plan-ended": {},
+  "short-of-store": { leftL: 58.33333 },
+  "short-for-plots": { takesL: 61.23456, leftL: 58.33333 },
+  "keeps-no-longer": { method: "Castings tea" },
+  "lid-bursts": { method: "Lactic serum" },
+  "not-sour-enough": { ph: 4.6123 },
+  "use-barred": { caution: CAUTION },
+  "treatment-fails": { reasons: [{ code: "strip-needed" }] },
+  "short-of-water": { leftL: 12.34567, wantedL: 40 },
+  "no-photograph": {},
+  "no-times": {},
+  "no-figures": { column: "humidity" },
+  "file-too-slow": {},
+  "file-unreadable": { why: "The file is empty." },
+  "rows-wrong": { wrong: 2, rows: 10, line: 4, why: "Which ingredient?" },
+};
+const REASONS: { readonly [C in ReasonWanted["code"]]: Extract<ReasonWanted, { readonly code: C }> } = {
+  "caution": { code: "caution", caution: CAUTION, inFull: true },
+  "not-ready": { code: "not-ready", verdict: { state: "early", spoilt: null } },
+  "unknown-plant": { code: "unknown-plant", why: "The book does not know moonwort." },
+  "resting-place": { code: "resting-place", place: "Oaks", until: "2031-05-01" },
+  "worms-unfit": { code: "worms-unfit", why: "It drips." },
+  "plastic-not-picked": { code: "plastic-not-picked" },
+  "salt": { code: "salt", gPerL: 41.23456, mostGPerL: 12 },
+  "thin-starter": {
+    code: "thin-starter",
+    thin: { ingredient: "leachate", share: 0.00123, leastShare: 0.0456 },
+  },
+  "lot-held": { code: "lot-held", left: null, name: "Aged dung", hold: { code: "beans-sown", sownOn: "2031-03-01" } },
+  "water-unfit": { code: "water-unfit", water: "Tap", reasons: [{ code: "chlorine-left", totalMgPerL: 1.2345 }] },
+  "water-not-yet": { code: "water-not-yet", leftH: 13.4 },
+};
+const HELD: { readonly [C in HoldReason["code"]]: Extract<HoldReason, { readonly code: C }> } = {
+  "dung": { code: "dung", age: "fresh", animal: "cow" },
+  "urine-stored": {
+    code: "urine-stored",
+    donor: "person",
+    collectedUntil: "2031-03-01",
+    holdD: 30,
+    notBefore: "2031-03-31",
+  },
+  "urine-medicine": { code: "urine-medicine" },
+  "char-source": { code: "char-source", source: "briquettes" },
+  "beans-crippled": { code: "beans-crippled" },
+  "beans-sown": { code: "beans-sown", sownOn: "2031-03-01" },
+  "herbicide-untested": { code: "herbicide-untested" },
+  "stood-hot": { code: "stood-hot" },
+  "handful": { code: "handful", word: "drips" },
+  "past-day": { code: "past-day", isLiving: true, day: "2031-03-01" },
+};
+const WRONG: { readonly [C in Complaint["code"]]: Extract<Complaint, { readonly code: C }> } = {
+  "needed": { code: "needed" },
+  "not-known": { code: "not-known" },
+  "too-low": { code: "too-low", limit: 0.001 },
+  "not-above": { code: "not-above", limit: 0 },
+  "too-high": { code: "too-high", limit: 20_000 },
+  "wrong-form": { code: "wrong-form" },
+  "too-long": { code: "too-long", limit: 80 },
+  "too-few": { code: "too-few", limit: 1 },
+  "too-many": { code: "too-many", limit: 50 },
+  "none-of": { code: "none-of", allowed: ["a", "b"] },
+  "no-date": { code: "no-date" },
+  "no-moment": { code: "no-moment" },
+  "wrong-type": { code: "wrong-type", type: "number" },
+  "unfit": { code: "unfit" },
+};
+
+const UNIT = String.raw`(?:US gal|US fl oz|US tsp|L|mL|kg|g|lb|oz|°C|°F|h|min)`;
+/** A sentence that a person can be shown: whole, each unit once, no figure finer than four places, no day as a computer writes it. */
+function wellSaid(text: string): void {
+  expect(text.trim()).not.toBe("");
+  expect(text).not.toMatch(/undefined|NaN|null|\[object|Infinity/);
+  expect(text).not.toMatch(new RegExp(`\\d ${UNIT} ${UNIT}\\b`));
+  expect(text.replace(/\d{4}-\d\d-\d\d/g, "")).not.toMatch(/\d\.\d{5,}/);
+  expect(text).not.toMatch(/ {2}|\.\./);
+}
+
+describe.each(["metric", "us"] as const)("what the farm says in %s", (units) => {
+  const say = speechOf(units);
+  const foreign = units === "us" ? /\d (?:L|mL|kg|g|°C)\b(?! to)/ : /US gal|US fl oz|\d lb\b|\d oz\b|°F/;
+  const said = (refused: Refused) => {
+    const { message, fields } = sayRefusal(refused, say);
+    for (const text of [message, ...Object.values(fields)]) {
+      wellSaid(text);
+      expect(text).not.toMatch(foreign);
+    }
+    return { message, fields };
+  };
+  it.each(Object.keys(REFUSALS) as RefusalCode[])("refuses by %s", (code) => {
+    const { message, fields } = said({ code, params: EXAMPLES[code], paths: ["/here"] } as Refused);
+    expect(message).toMatch(/^[A-Z"“p1-9]/);
+    expect(fields).toHaveProperty("/here");
+  });
+  it.each(Object.values(REASONS))("asks for a reason by $code", (because) => {
+    said({ code: "reason-needed", params: { because }, paths: ["/x", "/overrideReason"] });
+  });
+  it.each(Object.values(HELD))("holds by $code", (reason) => {
+    wellSaid(sayHold(reason));
+    expect(sayHold(reason)).toMatch(/^[a-z]/);
+  });
+  it.each(Object.values(WRONG))("complains by $code", (complaint) => {
+    for (const path of ["/volumeL", "/takenKg", "/airC", "/amount", "/totalMgPerL"]) {
+      const text = sayComplaint(complaint, path, say);
+      wellSaid(text);
+      expect(text).not.toMatch(foreign);
+    }
+  });
+  it.each(Object.keys(DOOR) as DoorCode[])("says %s at the door", (code) => wellSaid(sayDoor(code)));
+});
+
+describe("limits", () => {
+  it("are said in what their field is typed in", () => {
+    const most: Complaint = { code: "too-high", limit: 20_000 };
+    expect(sayComplaint(most, "/volumeL", speechOf("us"))).toBe("At most 5\u202f283 US gal.");
+    expect(sayComplaint({ code: "too-high", limit: 40 }, "/lines/2/liquidC", speechOf("us"))).toBe("At most 104 °F.");
+    expect(sayComplaint(most, "/minutes", speechOf("us"))).toBe("At most 20\u202f000.");
+  });
+  it("have a word for every code", () => {
+    expect(Object.keys(EXAMPLES).toSorted()).toEqual(Object.keys(REFUSALS).toSorted());
+    expect(Object.keys(HELD).toSorted()).toEqual(Object.keys(HOLDS).toSorted());
+    expect(Object.keys(WRONG).toSorted()).toEqual(Object.keys(COMPLAINTS).toSorted());
+  });
+});
