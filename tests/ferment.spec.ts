@@ -103,14 +103,14 @@ test("a probe that fell silent, posts again over HTTP, and what can't be is kept
   expect(await (await post(hours)).json()).toEqual({ ok: true, value: { taken: 3, known: 0, setAside: [] } });
   expect(await (await post(hours)).json()).toEqual({ ok: true, value: { taken: 0, known: 3, setAside: [] } });
   const absurd = await (await post([{ at: ago(0.5), quantity: "liquid", value: 90 }])).json();
-  expect(absurd.value.setAside[0].why).toBe("90 °C can't be");
+  expect(absurd.value.setAside[0].code).toBe("impossible");
   expect((await post([{ at: "noon", quantity: "liquid", value: 1 }])).status()).toBe(400);
   await page.reload();
   await expect(page.getByText("The liquid’s temperature was read.")).toBeVisible();
   await page.goto("/shed/probes");
   await expect(page.getByText(/it has fallen silent/)).toHaveCount(0);
   await page.getByText("1 kept apart, and not used").click();
-  await expect(page.getByText("liquid 90: 90 °C can't be")).toBeVisible();
+  await expect(page.getByText("liquid 90 °C: this cannot be")).toBeVisible();
   await seesNoBarrier(page);
 });
 

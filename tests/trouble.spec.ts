@@ -80,7 +80,7 @@ test("forms name what is wrong at the field", async ({ page }) => {
   const panel = page.getByRole("dialog");
   await panel.getByLabel("Holds to the brim (L)").fill("5000000");
   await panel.getByRole("button", { name: "Add it" }).click();
-  await expect(panel.getByText("At most 20000.")).toBeVisible();
+  await expect(panel.getByText(/^At most 20.000 L\.$/)).toBeVisible();
   await expect(panel.getByLabel("Name")).toHaveAttribute("aria-invalid", "true");
   await panel.getByLabel("Name").fill("Tote");
   await panel.getByLabel("Holds to the brim (L)").fill("500");

@@ -42,7 +42,7 @@ test("picks by name: what is poisonous stops, what wants care wants a reason", {
   await pick.getByLabel("Where it grew").fill("roadside by the gate");
   await expect(pick.getByText(/Nothing is picked from roadside ground/)).toBeVisible();
   await pick.getByRole("button", { name: "Put it on the shelf" }).click();
-  await expect(pick.getByText("Say why it may go in; it is kept with the lot.").first()).toBeVisible();
+  await expect(pick.getByText("Say why it may go in; it is kept.").first()).toBeVisible();
   await pick.getByLabel("Where it grew").fill("dry bank");
   await pick.getByRole("button", { name: "Put it on the shelf" }).click();
   await expect(pick).toHaveCount(0);

@@ -26,11 +26,12 @@ export const errnoOf = (error: unknown): number | null =>
     ? error.errno
     : null;
 
+/** Ours, for what did not answer in time. */
+const NO_ANSWER = "NO_ANSWER_IN_TIME";
 const CONNECTION_CODES = new Set([
   "ECONNREFUSED",
   "ECONNRESET",
   "PROTOCOL_CONNECTION_LOST",
-  "PROTOCOL_SEQUENCE_TIMEOUT",
   "EPIPE",
   "ENOTFOUND",
   "ETIMEDOUT",
@@ -38,7 +39,7 @@ const CONNECTION_CODES = new Set([
   "ER_SERVER_SHUTDOWN",
   "ER_CONNECTION_KILLED",
   "POOL_CLOSED",
-  "NO_CONNECTION_IN_TIME",
+  NO_ANSWER,
 ]);
 /** Whether the database could not be reached, went away in the middle, or does not answer in time. */
 export const isConnectionError = (error: unknown): boolean =>
@@ -74,18 +75,27 @@ export interface PoolSettings {
   readonly rowLimitS?: number;
 }
 
+/** An answer within a limit, or an error that says that the database does not answer. */
+async function inTime<T>(coming: Promise<T>, milliseconds: number): Promise<T> {
+  try {
+    return await pTimeout(coming, { milliseconds });
+  } catch (error) {
+    if (error instanceof TimeoutError) throw Object.assign(error, { code: NO_ANSWER });
+    throw error;
+  }
+}
+
 /** A connection within the limit; one that comes later goes back unused. */
 async function connectionOf(pool: Pool): Promise<PoolConnection> {
   const coming = pool.getConnection();
   try {
-    return await pTimeout(coming, { milliseconds: CONNECTION_LIMIT_MS });
+    return await inTime(coming, CONNECTION_LIMIT_MS);
   } catch (error) {
-    if (!(error instanceof TimeoutError)) throw error;
     coming.then(
       (late) => late.release(),
       () => undefined,
     );
-    throw Object.assign(new Error("No connection to the database in time."), { code: "NO_CONNECTION_IN_TIME" });
+    throw error;
   }
 }
 
@@ -94,9 +104,10 @@ type Execute = Queryable["execute"];
 const limited =
   (connection: PoolConnection): Execute =>
   (sql, values) =>
-    connection.execute({ sql, values, timeout: STATEMENT_LIMIT_MS }) as ReturnType<Execute> as never;
+    // mysql2's own limit does not cover the preparing of a statement.
+    inTime(connection.execute(sql, values), STATEMENT_LIMIT_MS) as never;
 
-const plain = (connection: PoolConnection, sql: string) => connection.query({ sql, timeout: STATEMENT_LIMIT_MS });
+const plain = (connection: PoolConnection, sql: string) => inTime(connection.query(sql), STATEMENT_LIMIT_MS);
 
 /** A pool for a DATABASE_URL; all times UTC, calendar days as text, a second statement refused, nothing waited for without end. */
 export function openPool(
@@ -117,9 +128,8 @@ export function openPool(
     max_statement_time = ${STATEMENT_LIMIT_MS / 1000}, tx_isolation = 'READ-COMMITTED'`;
   pool.pool.on("connection", (connection) =>
     connection.query(session, (error) => {
-      if (!error) return;
-      console.error(error);
-      connection.destroy();
+      // Without its limits it is not used: the first statement on it then says what is wrong.
+      if (error) connection.destroy();
     }),
   );
   const execute: Execute = async (sql, values) => {
