@@ -22,6 +22,7 @@ export const LAYERS = {
       "qrcode",
       "date-fns",
       "@date-fns/tz",
+      "@date-fns/utc",
       "lru-cache",
       "sharp",
       "fast-json-stable-stringify",

@@ -1,6 +1,7 @@
 import "server-only";
 import { setImmediate } from "node:timers/promises";
 import { TZDate } from "@date-fns/tz";
+import { UTCDate } from "@date-fns/utc";
 import { isValid, parse } from "date-fns";
 import { DELIMITERS, parseCsv } from "../files/decode";
 import { refuse } from "../refusal";
@@ -54,10 +55,23 @@ const READS = 0.9;
 
 type Reader = (text: string) => Date | null;
 
+const WALL = new UTCDate(2000, 0, 1);
 /** A wall clock's moment in a zone. */
 function inZone(text: string, layout: string, zone: string): Date | null {
-  const local = parse(text, layout, new TZDate(2000, 0, 1, zone));
-  return isValid(local) && local.getFullYear() > 1990 && local.getFullYear() < 2200 ? new Date(local.getTime()) : null;
+  // The clock's figures first, by a calendar without zones, then their moment: at once it takes five times as long.
+  const wall = parse(text, layout, WALL);
+  if (!isValid(wall) || wall.getFullYear() <= 1990 || wall.getFullYear() >= 2200) return null;
+  return new Date(
+    +new TZDate(
+      wall.getFullYear(),
+      wall.getMonth(),
+      wall.getDate(),
+      wall.getHours(),
+      wall.getMinutes(),
+      wall.getSeconds(),
+      zone,
+    ),
+  );
 }
 
 function readers(zone: string): { readonly layout: string; readonly hasZone: boolean; readonly read: Reader }[] {
