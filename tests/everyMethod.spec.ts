@@ -133,7 +133,7 @@ for (const [units, farmKind] of [
           await page.getByRole("button", { name: /^Log/ }).first().click();
           await page.getByRole("dialog").getByRole("button", { name: "Stirred" }).click();
           await expect(page.getByText(/: stirred\./)).toBeVisible();
-          await page.goto(`/batches/${index + 1}`);
+          await page.keyboard.press("Escape");
           const label = await strain(page);
           if (label !== null) await putOn(page, label, litres, Math.floor(index / INPUTS.length) + 1);
         });

@@ -1,4 +1,5 @@
 import { cookies } from "next/headers";
+import { cache } from "react";
 import type { Farm } from "@/services/types";
 import type { Context } from "@/services/context";
 import { readFarm } from "@/services/farmView";
@@ -12,11 +13,11 @@ export interface Frame {
   readonly ctx: Context;
 }
 
-/** The farm, its people and who is asking; null before the farm is set up. Signing in comes later; until then a cookie says who it is. */
-export async function openFrame(): Promise<Frame | null> {
+/** The farm, its people and who is asking, found once a request; null before the farm is set up. Signing in comes later; until then a cookie says who it is. */
+export const openFrame = cache(async (): Promise<Frame | null> => {
   const found = await readFarm(pool());
   if (!found) return null;
   const wanted = Number((await cookies()).get(PERSON_COOKIE)?.value);
   const actor = found.actors.find(({ id }) => id === wanted) ?? found.actors[0]!;
   return { farm: found.farm, people: found.actors, ctx: { pool: pool(), now, actor } };
-}
+});
