@@ -33,6 +33,7 @@ import { batchView, type BatchView } from "./batchView";
 import type { Context } from "./context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "./farmView";
+import { inUnits } from "@/formats/bookText";
 import { sayHold } from "@/words/en/holds";
 import { hazardsOfBatches } from "./shed/batchHazards";
 
@@ -112,7 +113,11 @@ const amountsIn = (lines: readonly BatchLine[], draws: readonly LotDraw[]): Used
   ].map(({ ingredientId, used }) => ({ ingredient: ingredientId as IngredientId, amount: used }));
 };
 
-async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFrom" | "wentInto" | "inherited">> {
+async function kinOf(
+  db: Queryable,
+  id: number,
+  farm: Farm,
+): Promise<Pick<BatchPage, "madeFrom" | "wentInto" | "inherited">> {
   const feedings = await listFeedings(db);
   const forebears = await listBatchesById(db, ancestorsOf(id, feedings));
   const cautions = forebears.flatMap((batch) => recipeFrom(batch.recipe.document).cautions);
@@ -125,10 +130,12 @@ async function kinOf(db: Queryable, id: number): Promise<Pick<BatchPage, "madeFr
       .filter(({ from }) => from === id)
       .map(({ into, intoName }) => ({ batchId: into, name: intoName })),
     inherited: [
-      ...FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) => CAUTIONS[caution]),
+      ...FOLLOWS.filter((caution) => cautions.includes(caution)).map((caution) =>
+        inUnits(CAUTIONS[caution], farm.units),
+      ),
       ...lots.map(({ because, caution }) => {
         const words = sayHold(because);
-        return `${words.charAt(0).toUpperCase()}${words.slice(1)}. ${CAUTIONS[caution]}`;
+        return `${words.charAt(0).toUpperCase()}${words.slice(1)}. ${inUnits(CAUTIONS[caution], farm.units)}`;
       }),
     ],
   };
@@ -148,7 +155,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     listPlots(db),
     findWaterOfBatch(db, id),
     listLabResults(db, id),
-    kinOf(db, id),
+    kinOf(db, id, farm),
     listActors(db),
     listTaskShares(db),
   ]);

@@ -2,7 +2,7 @@
 export const CAUTIONS = {
   "electricity-at-water":
     "Pump and heater at the water: plug into a residual-current device, leave a drip loop, keep the plug under cover, and have the heater under water before it gets power.",
-  "lifting": "A litre weighs a kilogram. Over 25 kg takes two people or a pump; a full drum is not moved.",
+  "lifting": "Liquid is heavy: 20 L weighs 20 kg. Over 25 kg takes two people or a pump; a full drum is not moved.",
   "gas-pressure":
     "It makes gas: keep the airlock wet or open the lid every day or two; stand clear when you open it, with air moving. Never lean into a tank or climb in.",
   "breathable-lid": "It makes gas: cloth or paper over it, tied down; never a tight lid.",

@@ -1,6 +1,6 @@
 import { findIngredient } from "../book/ingredients";
 import type { IngredientAmount, MethodIngredient } from "../book/types";
-import type { RecipeDocument } from "./document";
+import { recipeFrom, type RecipeDocument } from "./document";
 
 /** One thing that differs between two versions; `null` for what is not there. */
 export interface RecipeChange {
@@ -12,10 +12,10 @@ export interface RecipeChange {
 
 const figure = (value: number) => String(Number(value.toPrecision(4)));
 
-function sayAmount(amount: IngredientAmount): string {
+function sayAmount(amount: IngredientAmount, basisUnit: "kg" | "L"): string {
   switch (amount.type) {
     case "per-basis":
-      return `${figure(amount.perBasis.default)} ${amount.unit} to one (${figure(amount.perBasis.low)} to ${figure(amount.perBasis.high)})`;
+      return `${figure(amount.perBasis.default * 1000)} ${amount.unit === "L" ? "mL" : "g"}/${basisUnit} (${figure(amount.perBasis.low * 1000)} to ${figure(amount.perBasis.high * 1000)})`;
     case "fixed":
       return `${figure(amount.amount.default)} ${amount.unit} whatever the size`;
     case "per-surface":
@@ -25,10 +25,12 @@ function sayAmount(amount: IngredientAmount): string {
   }
 }
 
-const sayIngredient = (line: MethodIngredient): string =>
-  [sayAmount(line.amount), line.optional ? "may go in" : "", line.onDay ? `on day ${line.onDay}` : ""]
-    .filter((part) => part !== "")
-    .join(", ");
+const sayIngredient =
+  (basisUnit: "kg" | "L") =>
+  (line: MethodIngredient): string =>
+    [sayAmount(line.amount, basisUnit), line.optional ? "may go in" : "", line.onDay ? `on day ${line.onDay}` : ""]
+      .filter((part) => part !== "")
+      .join(", ");
 
 /** Pairs two lists by key and tells what came, went or changed. */
 function changes<T>(
@@ -60,7 +62,7 @@ export const diffRecipes = (before: RecipeDocument, after: RecipeDocument): Reci
     before.ingredients,
     after.ingredients,
     ({ ingredient }) => findIngredient(ingredient).name,
-    sayIngredient,
+    sayIngredient(findIngredient(recipeFrom(before).basis).stockUnit),
   ),
   ...changes(
     "step",

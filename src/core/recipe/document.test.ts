@@ -48,8 +48,8 @@ describe("the difference of two versions", () => {
     expect(changes).toContainEqual({
       where: "amount",
       what: "Molasses",
-      before: "0.01 L to one (0.01 to 0.01)",
-      after: "0.02 L to one (0.001 to 0.02)",
+      before: "10 mL/L (10 to 10)",
+      after: "20 mL/L (1 to 20)",
     });
     expect(changes).toContainEqual({ where: "step", what: "own", before: null, after: "Sing to it." });
     expect(changes.find(({ where, after: now }) => where === "step" && now === null)).toBeDefined();

@@ -30,6 +30,7 @@ import type { Correcting } from "./LogSheet";
 import { ReasonList } from "./ReasonList";
 import { Tending } from "./Tending";
 import { WindowTable } from "./WindowTable";
+import { BookText } from "../kit/BookText";
 
 const isNight = (at: Date, clock: FarmClock) => hourOfDay(at, clock) >= 21 || hourOfDay(at, clock) < 6;
 /** Drawn looks by the family of what goes on in the drum. */
@@ -253,7 +254,7 @@ export const BatchScreen = ({
               ))}
               <Cautions cautions={page.cautions} />
               <p className="text-[0.9rem] text-soft">
-                Local code, your certifier and licensed trades stand above this. {page.sureness}
+                Local code, your certifier and licensed trades stand above this. <BookText>{page.sureness}</BookText>
               </p>
             </div>
           </Part>

@@ -9,6 +9,8 @@ import { sayDilution, sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { Link } from "../kit/Link";
+import { BookText } from "../kit/BookText";
+import { toBase } from "@/core/quantity/units";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -17,6 +19,18 @@ export const Part = ({ title, children }: { readonly title: string; readonly chi
   </section>
 );
 
+/** What a recipe's amounts are told to, in each system: a round amount of what the rest is counted by. */
+const WHOLE = {
+  L: {
+    metric: { amount: 100, words: "100 L" },
+    us: { amount: toBase({ value: 10, unit: "US gal" }).value, words: "10 US gal" },
+  },
+  kg: {
+    metric: { amount: 1, words: "a kilogram" },
+    us: { amount: toBase({ value: 1, unit: "lb" }).value, words: "a pound" },
+  },
+} as const;
+
 /** An ingredient's amount as the recipe has it, told from doses that don't scale. */
 export function sayRecipeAmount({ amount, ingredient }: MethodIngredient, recipe: Recipe, units: UnitSystem): string {
   const basis = findIngredient(recipe.basis);
@@ -24,12 +38,9 @@ export function sayRecipeAmount({ amount, ingredient }: MethodIngredient, recipe
     case "per-basis": {
       if (ingredient === recipe.basis) return "what the rest is counted by";
       const { low, default: usual, high } = amount.perBasis;
-      const times = basis.stockUnit === "L" ? 100 : 1;
-      const say = (value: number) => sayStock(value * times, amount.unit, units);
-      const per =
-        basis.stockUnit === "L"
-          ? `to 100 L of ${basis.name.toLowerCase()}`
-          : `to a kilogram of ${basis.name.toLowerCase()}`;
+      const whole = WHOLE[basis.stockUnit][units];
+      const say = (value: number) => sayStock(value * whole.amount, amount.unit, units);
+      const per = `to ${whole.words} of ${basis.name.toLowerCase()}`;
       return `${say(usual)} ${per}${low === high ? "" : `; ${say(low)} to ${say(high)} is seen`}`;
     }
     case "per-surface":
@@ -55,7 +66,7 @@ const Ingredient = ({ line, recipe, units }: { line: MethodIngredient; recipe: R
         )}
       </span>
       {line.optional ? <span className="text-soft"> (may go in)</span> : null}
-      {line.onDay ? <span className="text-soft"> on day {line.onDay}</span> : null}, {line.role}.{" "}
+      {line.onDay ? <span className="text-soft"> on day {line.onDay}</span> : null}, <BookText>{line.role}</BookText>.{" "}
       <span className="reading">{sayRecipeAmount(line, recipe, units)}</span>
     </li>
   );
@@ -73,7 +84,10 @@ export const Steps = ({ recipe, units }: { readonly recipe: Recipe; readonly uni
             <span className="font-display text-lg font-bold">{position + 1}</span>
             <div>
               <p className="leading-snug">
-                {step.text} <span className="text-soft">{step.why}</span>
+                <BookText>{step.text}</BookText>{" "}
+                <span className="text-soft">
+                  <BookText>{step.why}</BookText>
+                </span>
                 {step.onDay ? <span className="font-semibold"> On day {step.onDay}.</span> : null}
                 {step.waitMin ? <span className="font-semibold"> Wait {sayDuration(step.waitMin / 60)}.</span> : null}
               </p>
@@ -117,7 +131,9 @@ export const Stages = ({ recipe }: { readonly recipe: Recipe }) =>
                 : `day ${formatNumber(fromD)} to ${formatNumber(untilD)}`}
               , lid {lid}
             </span>
-            <span className="block text-[0.95rem] text-soft">{note}</span>
+            <span className="block text-[0.95rem] text-soft">
+              <BookText>{note}</BookText>
+            </span>
           </li>
         ))}
       </ul>
@@ -131,13 +147,17 @@ export const Tending = ({ recipe }: { readonly recipe: Recipe }) =>
       <ul className="divide-y divide-line border-y border-line">
         {recipe.tending.map((task) => (
           <li key={`${task.act} ${task.fromH}`} className="py-1.5">
-            <span className="font-semibold">{task.text}</span>{" "}
+            <span className="font-semibold">
+              <BookText>{task.text}</BookText>
+            </span>{" "}
             <span className="reading">
               {task.once
                 ? `once, on day ${Math.round(task.fromH / 24)}${task.untilH === undefined ? "" : `, by day ${Math.round(task.untilH / 24)} at the latest`}`
                 : `every ${sayDuration(task.everyH)}, from ${sayDuration(Math.max(task.fromH, 1 / 60))}${task.untilH === undefined ? "" : ` to ${sayDuration(task.untilH)}`}`}
             </span>
-            <span className="block text-[0.95rem] text-soft">Missed: {task.ifMissed}</span>
+            <span className="block text-[0.95rem] text-soft">
+              Missed: <BookText>{task.ifMissed}</BookText>
+            </span>
           </li>
         ))}
       </ul>
@@ -165,7 +185,8 @@ export const Cues = ({ recipe }: { readonly recipe: Recipe }) => (
             .filter((cue) => cue.says === says)
             .map(({ kind, word, because }) => (
               <li key={kind + word} className="border-t border-line/70 py-1">
-                <span className="font-semibold">{word}</span> <span className="text-soft">({kind})</span>: {because}
+                <span className="font-semibold">{word}</span> <span className="text-soft">({kind})</span>:{" "}
+                <BookText>{because}</BookText>
               </li>
             ))}
         </ul>
@@ -191,7 +212,9 @@ export const Uses = ({ recipe }: { readonly recipe: Recipe }) =>
                 {everyD === null ? "" : `, every ${formatNumber(everyD)} d`}
               </span>
             </span>
-            <span className="block text-[0.95rem] text-soft">{note}</span>
+            <span className="block text-[0.95rem] text-soft">
+              <BookText>{note}</BookText>
+            </span>
           </li>
         ))}
       </ul>

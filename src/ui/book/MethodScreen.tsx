@@ -26,6 +26,8 @@ import { RecipeDrawing } from "./MethodPlate";
 import { ScaleSheet, type ScaleStart } from "./ScaleSheet";
 import { Differences, SchoolsTable, type SchoolColumn } from "./SchoolsTable";
 import { Versions } from "./Versions";
+import { BookText } from "../kit/BookText";
+import { formatNumber } from "@/formats/numbers";
 
 interface MethodScreenProps {
   readonly view: BookView;
@@ -104,8 +106,13 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
           <p className="reading mt-2">
             Started now: {view.lead[methodId] ? sayLead(view.lead[methodId]) : ""} · likes{" "}
             {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
-            {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives {recipe.yieldPerBasis.default}{" "}
-            {recipe.yieldUnit} to the {basis.stockUnit === "L" ? "litre" : "kilogram"} of {basis.name.toLowerCase()}
+            {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives{" "}
+            {recipe.yieldUnit === basis.stockUnit ? (
+              `${formatNumber(recipe.yieldPerBasis.default, 3)} to one`
+            ) : (
+              <BookText>{`${formatNumber(recipe.yieldPerBasis.default, 3)} ${recipe.yieldUnit} to 1 ${basis.stockUnit}`}</BookText>
+            )}{" "}
+            of {basis.name.toLowerCase()}
           </p>
           <div className="mt-3 flex flex-wrap gap-3 print:hidden">
             <Button look="strong" onClick={() => setOpen("scale")}>
@@ -190,7 +197,8 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
             })}
           />
           <p className="mt-2 text-[0.92rem] text-soft">
-            Local code, your certifier and licensed trades stand above this. How sure anyone is: {recipe.sureness}
+            Local code, your certifier and licensed trades stand above this. How sure anyone is:{" "}
+            <BookText>{recipe.sureness}</BookText>
           </p>
         </Part>
       </div>

@@ -9,6 +9,7 @@ import { sayDilution } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
+import { BookText } from "../kit/BookText";
 
 export interface SchoolColumn {
   readonly key: string;
@@ -62,8 +63,8 @@ function doseRows(columns: readonly SchoolColumn[]): TableRow[] {
         const dose = doses[index] ?? null;
         if (line?.amount.type === "unknown") return "asked: nobody states it";
         if (dose === null) return "none";
-        const per = findIngredient(recipe.basis).stockUnit === "kg" ? "to the kg" : "/L";
-        return `${formatNumber(dose, 3)} ${stockUnit === "L" ? "mL" : "g"}${per === "/L" ? per : ` ${per}`}${line?.optional ? ", may" : ""}${line?.onDay ? `, day ${line.onDay}` : ""}`;
+        const per = findIngredient(recipe.basis).stockUnit;
+        return `${formatNumber(dose, 3)} ${stockUnit === "L" ? "mL" : "g"}/${per}${line?.optional ? ", may" : ""}${line?.onDay ? `, day ${line.onDay}` : ""}`;
       });
       const apart = apartOf(doses);
       // A tenth of a gram by the fill is no difference; whether it goes in, must go in, or when, is.
@@ -138,7 +139,7 @@ const Rows = ({
       return (
         <tr key={head} className="border-t border-line align-top">
           <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-            {head}
+            <BookText>{head}</BookText>
           </th>
           {cells.map((cell, index) => (
             <td
@@ -149,7 +150,7 @@ const Rows = ({
                 columns[index]!.cautious && "bg-leaf-wash/60",
               )}
             >
-              {cell}
+              <BookText>{cell}</BookText>
             </td>
           ))}
           <td className="reading whitespace-nowrap py-1.5 text-right text-[0.95rem]">
@@ -189,7 +190,7 @@ export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolCol
         </tr>
       </thead>
       <Rows
-        title={`What goes in, to the ${findIngredient(columns[0]!.recipe.basis).stockUnit === "L" ? "litre of liquid" : "kilogram"}`}
+        title={`What goes in, by ${findIngredient(columns[0]!.recipe.basis).stockUnit === "L" ? "liquid" : "weight"}`}
         rows={doseRows(columns)}
         columns={columns}
       />
@@ -214,13 +215,13 @@ export const Differences = ({ methodId }: { readonly methodId: string }) => (
               {index > 0 ? " · " : ""}
               <span className={cautious ? "bg-leaf-wash/60 font-semibold" : ""}>
                 {cautious ? "◆ " : ""}
-                {says}
+                <BookText>{says}</BookText>
               </span>
             </span>
           ))}
         </p>
         <p className="text-[0.92rem] text-soft">
-          The book goes by: {bookGoesBy}. {why}
+          The book goes by: <BookText>{`${bookGoesBy}. ${why}`}</BookText>
         </p>
       </li>
     ))}

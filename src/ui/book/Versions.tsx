@@ -7,6 +7,7 @@ import { fullDate } from "@/formats/times";
 import type { BookView } from "@/services/readBook";
 import { SelectField } from "../kit/fields";
 import { Part } from "./MethodParts";
+import { BookText } from "../kit/BookText";
 
 /** The farm's versions of a method's schools, and what any two of them do otherwise. */
 export const Versions = ({ view, methodId }: { readonly view: BookView; readonly methodId: string }) => {
@@ -84,9 +85,15 @@ export const Versions = ({ view, methodId }: { readonly view: BookView; readonly
                   <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
                     {what} <span className="font-normal text-soft">{where === "other" ? "" : where}</span>
                   </th>
-                  <td className="py-1.5 pr-3">{was ?? <span className="text-soft">not there</span>}</td>
+                  <td className="py-1.5 pr-3">
+                    {was === null ? <span className="text-soft">not there</span> : <BookText>{was}</BookText>}
+                  </td>
                   <td className="py-1.5 font-semibold">
-                    {after ?? <span className="font-normal text-soft">gone</span>}
+                    {after === null ? (
+                      <span className="font-normal text-soft">gone</span>
+                    ) : (
+                      <BookText>{after}</BookText>
+                    )}
                   </td>
                 </tr>
               ))}

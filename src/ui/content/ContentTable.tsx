@@ -9,6 +9,7 @@ import { useMeasures } from "../measures/measuresContext";
 
 /** Two digits are more than such a figure knows. */
 const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
+const OZ_PER_100_FT2_OF_G_PER_M2 = 9.290304 / 28.349523125;
 const span = ({ low, high }: Range) => (Math.abs(high - low) < 1e-9 ? "" : `${say(low)} to ${say(high)}`);
 
 interface ContentTableProps {
@@ -42,6 +43,9 @@ const Row = ({
 /** What is in a litre, as a span; what of it is in the mix; and what of it stays in the ground. */
 export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: ContentTableProps) => {
   const { units } = useMeasures();
+  /** What lies on a bed afterwards, of grams on a square metre. */
+  const onBed = (gPerM2: number) =>
+    units === "us" ? `${say(gPerM2 * OZ_PER_100_FT2_OF_G_PER_M2)} oz` : `${say(gPerM2)} g`;
   const mix = mixContent(content, partsWater);
   const load = mixLPerM2 === null ? null : soilLoad(content, partsWater, mixLPerM2);
   return (
@@ -80,9 +84,10 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: Conten
       {load ? (
         <p className="mt-1">
           One round at {sayMixRate(mixLPerM2!, "m2", units)} leaves{" "}
-          <span className="reading font-semibold">{say(load.saltGPerM2.default)} g</span> of salt,{" "}
-          <span className="reading font-semibold">{say(load.sugarGPerM2.default)} g</span> of sugar and{" "}
-          <span className="reading font-semibold">{say(load.acidGPerM2.default)} g</span> of acid on a square metre.
+          <span className="reading font-semibold">{onBed(load.saltGPerM2.default)}</span> of salt,{" "}
+          <span className="reading font-semibold">{onBed(load.sugarGPerM2.default)}</span> of sugar and{" "}
+          <span className="reading font-semibold">{onBed(load.acidGPerM2.default)}</span> of acid on{" "}
+          {units === "us" ? "100 ft²" : "a square metre"}.
         </p>
       ) : null}
     </div>

@@ -12,6 +12,7 @@ import { measurableOf, fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
 import { type LineDraft } from "./fillPlan";
 import { PlantNames } from "./PlantNames";
+import { BookText } from "../kit/BookText";
 
 interface FillLinesProps {
   readonly recipe: Recipe;
@@ -151,7 +152,10 @@ export const FillLines = ({ recipe, lines, ...rest }: FillLinesProps) => {
             <span className="font-display text-lg font-bold">{position + 1}</span>
             <div className="min-w-0">
               <p className="leading-snug">
-                {step.text} <span className="text-soft">{step.why}</span>
+                <BookText>{step.text}</BookText>{" "}
+                <span className="text-soft">
+                  <BookText>{step.why}</BookText>
+                </span>
                 {step.waitMin ? <span className="font-semibold"> Wait {step.waitMin} min.</span> : null}
               </p>
               {own.length > 0 ? (

@@ -6,7 +6,7 @@ import type { ScaledLine } from "@/core/recipe/scale";
 import { liftablePortions, wetSackKg } from "@/core/recipe/split";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { thinStarters } from "@/core/recipe/starter";
-import { sayMass, sayTemperature } from "@/formats/amounts";
+import { sayMass, sayTemperature, sayVolume } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
 import { sayThinStarter } from "@/formats/strengthText";
@@ -16,6 +16,7 @@ import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { useMeasures } from "../measures/measuresContext";
 import type { LineDraft } from "./fillPlan";
+import { BookText } from "../kit/BookText";
 
 /** What a first try is made in, L. */
 const TRIAL_L = 30;
@@ -58,7 +59,7 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, statedC }:
     <>
       {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
         <Notice tone="plain" title="The first one here">
-          {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${TRIAL_L} L or less, and step up once one came off well.`}
+          {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${sayVolume(TRIAL_L, units, 1)} or less, and step up once one came off well.`}
         </Notice>
       )}
       {heater ? (
@@ -106,7 +107,7 @@ export const FillCautions = ({
       ) : null}
       <Cautions cautions={cautionsFor(recipe, { filledL, ingredients: lines.map(({ ingredient }) => ingredient) })} />
       <p className="text-[0.88rem] text-soft">
-        Local code, your certifier and licensed trades stand above this. {recipe.sureness}
+        Local code, your certifier and licensed trades stand above this. <BookText>{recipe.sureness}</BookText>
       </p>
     </section>
   );

@@ -17,6 +17,7 @@ import {
 } from "lucide-react";
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { CAUTIONS_SHOWN } from "@/core/safety/cautionsFor";
+import { BookText } from "./BookText";
 
 /** A picture for each caution, understood without reading; on screens, cards and labels alike. */
 export const CAUTION_ICONS: Partial<Record<CautionId, LucideIcon>> = {
@@ -51,7 +52,9 @@ const Line = ({ caution }: { readonly caution: CautionId }) => {
   return (
     <li className="flex gap-2.5 border-l-4 border-marigold bg-marigold-wash px-3 py-2 text-[0.95rem]">
       {Icon ? <Icon aria-hidden className="mt-0.5 size-5 shrink-0" /> : <span aria-hidden>▲</span>}
-      <span>{CAUTIONS[caution]}</span>
+      <span>
+        <BookText>{CAUTIONS[caution]}</BookText>
+      </span>
     </li>
   );
 };

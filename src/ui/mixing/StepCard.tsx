@@ -12,6 +12,7 @@ import { Refusal } from "../kit/Refusal";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { WeighPanel } from "../measures/WeighPanel";
 import { StepAnswers, StepChecks } from "./StepChoices";
+import { BookText } from "../kit/BookText";
 
 interface Said {
   readonly amount?: number | null;
@@ -78,8 +79,12 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
           ) : null}
         </p>
       ) : null}
-      <p className="mt-2 text-lg">{step.text}</p>
-      <p className="text-soft">{step.why}</p>
+      <p className="mt-2 text-lg">
+        <BookText>{step.text}</BookText>
+      </p>
+      <p className="text-soft">
+        <BookText>{step.why}</BookText>
+      </p>
       <StepChecks checks={step.checks} ticked={checks} onTick={setChecks} />
       <StepAnswers title={step.title} answers={step.answers} chosen={chosen} onChoose={setAnswer} />
       {of ? (

@@ -10,6 +10,7 @@ import { LongPage } from "./PaperSheet";
 import { CautionPictures } from "../kit/CautionPictures";
 import { PaperBar } from "./PaperBar";
 import { TickBox } from "./ShoppingPaper";
+import { BookText } from "../kit/BookText";
 
 /** The fill on paper: each step with its box, its amount in the farm's measures, and room for what really went in and when. */
 export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readonly paper: Paper }) => (
@@ -58,7 +59,7 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
                     />
                   ) : null}
                   <span className="block text-[0.88em]">
-                    {step.text}
+                    <BookText>{step.text}</BookText>
                     {step.checks.length > 0 ? ` ${step.checks.map((check) => `☐ ${check}`).join("  ")}` : ""}
                     {step.answers.length > 0 ? ` ${step.answers.map(({ word }) => `☐ ${word}`).join("  ")}` : ""}
                     {step.wait ? ` Then ${step.wait.minutes} min ${step.wait.what}.` : ""}
@@ -84,7 +85,9 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
         <h3 className="text-lg">Mind</h3>
         <ul className="list-disc pl-[5mm]">
           {view.cautions.map((caution) => (
-            <li key={caution}>{CAUTIONS[caution]}</li>
+            <li key={caution}>
+              <BookText>{CAUTIONS[caution]}</BookText>
+            </li>
           ))}
           <li>Local code, your certifier and licensed trades stand above this.</li>
         </ul>
