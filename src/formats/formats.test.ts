@@ -1,3 +1,4 @@
+import { sayDifference } from "./whatIfText";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { sayThinned } from "./strengthText";
 import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "./amounts";
@@ -192,4 +193,26 @@ describe("what topping up left of the strength", () => {
     );
     expect(sayThinned(0.5, 0)).toBe("Topped up with water: it is at 50 % of its first strength.");
   });
+});
+
+describe("what doing otherwise comes to", () => {
+  const NOW = Date.parse("2031-03-20T10:00:00Z");
+  const inH = (...hours: [number, number, number]) => {
+    const [p10, p50, p90] = hours.map((hour) => NOW + hour * 3_600_000);
+    return { p10: p10!, p50: p50!, p90: p90! };
+  };
+  const course = (...hours: [number, number, number]) => ({
+    start: inH(...hours),
+    peak: inH(...hours),
+    end: { p10: null, p50: null, p90: null },
+  });
+  it.each<[[number, number, number], [number, number, number], string]>([
+    [[48, 72, 96], [24, 36, 48], "It would open 1 to 2 days sooner."],
+    [[3, 10, 96], [3, 8, 24], "It would open about 2 h sooner, 3 days sooner at the most."],
+    [[3, 10, 96], [3, 10, 24], "It would open as soon, 3 days sooner at the most."],
+    [[3, 10, 20], [3, 10, 20], "It would make no difference worth the trouble."],
+    [[10, 20, 30], [12, 30, 60], "It would open 2 to 30 h later."],
+  ])("from %j to %j", (before, after, said) =>
+    expect(sayDifference({ before: course(...before), after: course(...after), of: "this" }, NOW)).toBe(said),
+  );
 });

@@ -30,27 +30,45 @@ export function sayCourse({ start, peak, end }: CourseWindow, nowMs: number, clo
 const WORTH_H = 1;
 const HOUR_MS = 3_600_000;
 
-/** How much sooner a mark would come, as a span over its early, likely and late hours, h; null where it is not in sight. */
-function soonerBy(before: MarkMs, after: MarkMs): { readonly least: number; readonly most: number } | null {
-  const hours = (["p10", "p50", "p90"] as const).flatMap((key) => {
-    const [from, to] = [before[key], after[key]];
-    return from === null || to === null ? [] : [(from - to) / HOUR_MS];
-  });
-  return hours.length === 0 ? null : { least: Math.min(...hours), most: Math.max(...hours) };
+/** How much sooner a mark would come, over its early, likely and late hours, h. */
+interface Sooner {
+  readonly least: number;
+  readonly likely: number;
+  readonly most: number;
 }
 
-const saySooner = ({ least, most }: { readonly least: number; readonly most: number }): string => {
-  const isSooner = least + most > 0;
+/** Null where the mark is not in sight. */
+function soonerBy(before: MarkMs, after: MarkMs): Sooner | null {
+  const hoursOf = (key: keyof MarkMs): number[] => {
+    const [from, to] = [before[key], after[key]];
+    return from === null || to === null ? [] : [(from - to) / HOUR_MS];
+  };
+  const hours = [...hoursOf("p10"), ...hoursOf("p50"), ...hoursOf("p90")];
+  if (hours.length === 0) return null;
+  return { least: Math.min(...hours), likely: hoursOf("p50")[0] ?? hours[0]!, most: Math.max(...hours) };
+}
+
+const isNothing = ({ least, most }: Sooner): boolean => Math.abs(least + most) / 2 < WORTH_H;
+
+function saySooner({ least, likely, most }: Sooner): string {
   const [from, to] = [Math.abs(least), Math.abs(most)].toSorted((a, b) => a - b) as [number, number];
-  // Where one end goes the other way it may as well make no difference.
-  return `${least * most < 0 ? `up to ${sayDuration(to)}` : saySpan(from, to)} ${isSooner ? "sooner" : "later"}`;
-};
+  const way = least + most > 0 ? "sooner" : "later";
+  // Where one end stays, or goes the other way, the likely hour is told, and how far the other may go.
+  if (least * most <= 0 || from < WORTH_H) {
+    const atMost = `${sayDuration(to)} ${way} at the most`;
+    return Math.abs(likely) < WORTH_H
+      ? `as soon, ${atMost}`
+      : `about ${sayDuration(Math.abs(likely))} ${likely > 0 ? "sooner" : "later"}, ${atMost}`;
+  }
+  return `${saySpan(from, to)} ${way}`;
+}
 
 /** How the close moves, where the window is open already and only that can. */
 function sayClose(before: MarkMs, after: MarkMs): string {
   const moved = soonerBy(before, after);
-  if (!moved || Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It is open, and would stay so as long.";
-  return `It is open, and would close ${saySooner(moved)}.`;
+  return !moved || isNothing(moved)
+    ? "It is open, and would stay so as long."
+    : `It is open, and would close ${saySooner(moved)}.`;
 }
 
 /**
@@ -64,6 +82,6 @@ export function sayDifference({ before: asIs, after: changed, of }: Difference, 
   if (after.p50 === null) return "That would keep it from coming in at all.";
   if (before.p50 <= nowMs && after.p50 <= nowMs) return sayClose(asIs.end, changed.end);
   const moved = soonerBy(before, after)!;
-  if (Math.abs(moved.least + moved.most) / 2 < WORTH_H) return "It would make no difference worth the trouble.";
+  if (isNothing(moved)) return "It would make no difference worth the trouble.";
   return `It would open ${saySooner(moved)}.`;
 }

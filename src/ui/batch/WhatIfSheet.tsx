@@ -13,7 +13,7 @@ import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
 import { WarmthStepper } from "../measures/WarmthStepper";
 import { RibbonStrip } from "./plate/RibbonStrip";
-import { plateScale, PLATE_W } from "./plate/scale";
+import { plateScale, PLATE_W, timeTicks } from "./plate/scale";
 
 interface WhatIfSheetProps {
   readonly batch: BatchView;
@@ -35,6 +35,8 @@ const OPTIONS: readonly { readonly value: Asked; readonly label: string }[] = [
 ];
 const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar: 0.5, later: 24 };
 const WAIT_MS = 250;
+/** As many times as fit under a strip on a phone. */
+const TICKS_SHOWN = 5;
 const DAY_MS = 86_400_000;
 
 const Strip = ({
@@ -59,6 +61,8 @@ const Strip = ({
   const { x } = plateScale({ batch, close: null, nowMs });
   const drawn = { x: x.copy().domain([fromMs, toMs]), fromMs, toMs, nowMs };
   const words = sayCourse(course.window, nowMs, clock);
+  const all = timeTicks(drawn, clock);
+  const ticks = all.filter((_, index) => index % Math.ceil(all.length / TICKS_SHOWN) === 0);
   const { start, peak } = course.window;
   return (
     <figure className="mt-4">
@@ -77,7 +81,21 @@ const Strip = ({
           height={86}
         />
         <line x1={drawn.x(nowMs)} x2={drawn.x(nowMs)} y1={0} y2={92} stroke="var(--ink)" strokeWidth={2} />
+        {ticks.map(({ atMs }) => (
+          <line key={atMs} x1={drawn.x(atMs)} x2={drawn.x(atMs)} y1={84} y2={96} stroke="var(--soft)" strokeWidth={2} />
+        ))}
       </svg>
+      <p aria-hidden className="reading relative h-5 text-[0.8rem] text-soft">
+        {ticks.map(({ atMs, text }) => (
+          <span
+            key={atMs}
+            className="absolute -translate-x-1/2 whitespace-nowrap"
+            style={{ left: `${(100 * drawn.x(atMs)) / PLATE_W}%` }}
+          >
+            {text}
+          </span>
+        ))}
+      </p>
     </figure>
   );
 };

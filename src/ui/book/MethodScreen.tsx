@@ -108,7 +108,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
             {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
             {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives{" "}
             {recipe.yieldUnit === basis.stockUnit ? (
-              `${formatNumber(recipe.yieldPerBasis.default, 3)} to one`
+              `${formatNumber(100 * recipe.yieldPerBasis.default, 3)} %`
             ) : (
               <BookText>{`${formatNumber(recipe.yieldPerBasis.default, 3)} ${recipe.yieldUnit} to 1 ${basis.stockUnit}`}</BookText>
             )}{" "}

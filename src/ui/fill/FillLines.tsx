@@ -69,6 +69,8 @@ const Line = ({
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
   const { inOurs } = useReadAmount();
   const shed = sayShed(line, shelf, units);
+  // "13.8 US fl oz" says itself what it is in, and wants the room.
+  const hasUnit = /[a-z]/i.test(line.typed);
   const error = fields[`/lines/${index}/used`] ?? line.unreadable ?? undefined;
   return (
     <li className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 py-2">
@@ -111,11 +113,13 @@ const Line = ({
             inputMode="decimal"
             value={line.typed}
             onChange={(event) => onType(line.key, event.target.value)}
-            className={`reading min-h-11 w-24 rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
+            className={`reading min-h-11 ${hasUnit ? "w-40" : "w-24"} rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
           />
-          <span className="reading min-w-6 text-left text-[0.9rem]">{fieldUnit(line.unit, units)}</span>
+          {hasUnit ? null : (
+            <span className="reading min-w-6 text-left text-[0.9rem]">{fieldUnit(line.unit, units)}</span>
+          )}
         </div>
-        {line.how ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
+        {line.how && line.changed ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
         {line.how === null && line.used !== null && inOurs(line.used, measurableOf(line.ingredient)) ? (
           <p className="text-[0.82rem] text-soft">about {inOurs(line.used, measurableOf(line.ingredient))}</p>
         ) : null}
