@@ -1,5 +1,5 @@
-import { readMaking } from "@/services/readMaking";
-import { readYard } from "@/services/readYard";
+import { readMaking } from "@/services/fill/readMaking";
+import { readYard } from "@/services/yard/readYard";
 import { FillSheet } from "@/ui/fill/FillSheet";
 import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { YardScreen } from "@/ui/yard/YardScreen";

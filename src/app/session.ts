@@ -2,7 +2,7 @@ import { cookies } from "next/headers";
 import { cache } from "react";
 import type { Farm } from "@/services/types";
 import type { Context } from "@/services/context";
-import { readFarm } from "@/services/farmView";
+import { readFarm } from "@/services/farm/farmView";
 import { now, pool } from "@/services/runtime";
 
 export const PERSON_COOKIE = "ruchka-person";

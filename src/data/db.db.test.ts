@@ -1,5 +1,5 @@
 import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm, type Scratch } from "@/testing/scratch";
-import { addTool, addVessel } from "@/services/addThings";
+import { addTool, addVessel } from "@/services/farm/addThings";
 import { sweepKeys } from "@/services/sweepKeys";
 import { errnoOf, inTransaction, insert, isConnectionError, select, SQL_ERROR, type Queryable } from "./db";
 import { findResult } from "./requests";

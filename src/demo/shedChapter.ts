@@ -2,7 +2,7 @@ import { listLotsOf } from "@/data/stock";
 import type { Context } from "@/services/context";
 import { addEquipment, noteEquipment } from "@/services/equipment/equipment";
 import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "@/services/gather/gather";
-import { weighMeasure } from "@/services/measures";
+import { weighMeasure } from "@/services/farm/measures";
 import { noteLot, wasteLot } from "@/services/shed/changeLot";
 import { planBatch } from "@/services/shed/plans";
 import { receiveLot } from "@/services/shed/receiveLot";

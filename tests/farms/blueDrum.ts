@@ -2,9 +2,9 @@
 import { randomUUID } from "node:crypto";
 import { listActors } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
-import { cleanVessel, closeBatch } from "@/services/closeBatch";
+import { cleanVessel, closeBatch } from "@/services/batch/closeBatch";
 import type { Context } from "@/services/context";
-import { logEntry } from "@/services/logEntry";
+import { logEntry } from "@/services/batch/logEntry";
 import { now, pool } from "@/services/runtime";
 
 async function main(): Promise<void> {

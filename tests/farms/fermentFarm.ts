@@ -4,16 +4,16 @@ import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
 import { migrate } from "@/data/migrate";
-import { addVessel } from "@/services/addThings";
+import { addVessel } from "@/services/farm/addThings";
 import type { Context } from "@/services/context";
 import { addDevice } from "@/services/devices/devices";
 import { takeReadings } from "@/services/devices/takeReadings";
-import { fillVessel } from "@/services/fillVessel";
-import { logEntry } from "@/services/logEntry";
+import { fillVessel } from "@/services/fill/fillVessel";
+import { logEntry } from "@/services/batch/logEntry";
 import { now, pool } from "@/services/runtime";
-import { setUpFarm } from "@/services/setUpFarm";
+import { setUpFarm } from "@/services/farm/setUpFarm";
 import { receiveLot } from "@/services/shed/receiveLot";
-import { addWaterSource } from "@/services/waters";
+import { addWaterSource } from "@/services/water/waters";
 
 const HOUR_MS = 3_600_000;
 /** As tests/ferment.spec.ts posts with it. */

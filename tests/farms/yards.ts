@@ -3,13 +3,13 @@ import { randomUUID } from "node:crypto";
 import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
-import { addVessel } from "@/services/addThings";
+import { addVessel } from "@/services/farm/addThings";
 import type { Context } from "@/services/context";
 import { addDevice } from "@/services/devices/devices";
 import { takeReadings } from "@/services/devices/takeReadings";
 import { sayPlace } from "@/services/ferment/sayPlace";
-import { fillVessel } from "@/services/fillVessel";
-import { logEntry } from "@/services/logEntry";
+import { fillVessel } from "@/services/fill/fillVessel";
+import { logEntry } from "@/services/batch/logEntry";
 import { now, pool } from "@/services/runtime";
 import { fillLines } from "@/testing/fillLines";
 

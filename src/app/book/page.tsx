@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { readBook } from "@/services/readBook";
+import { readBook } from "@/services/book/readBook";
 import { BookScreen } from "@/ui/book/BookScreen";
 import { openPage } from "../openPage";
 

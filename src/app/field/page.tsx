@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { readField } from "@/services/readField";
+import { readField } from "@/services/field/readField";
 import { FieldScreen } from "@/ui/field/FieldScreen";
 import { openPage } from "../openPage";
 

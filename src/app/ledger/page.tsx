@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { readLedger } from "@/services/readLedger";
+import { readLedger } from "@/services/ledger/readLedger";
 import { LedgerScreen } from "@/ui/ledger/LedgerScreen";
 import { openPage } from "../openPage";
 

@@ -1,8 +1,8 @@
 import "server-only";
-import { logEntry } from "../logEntry";
-import { closeBatch } from "../closeBatch";
-import { addToBatch, takeFromBatch, moveToShed } from "../feedBatch";
-import { addLabResult } from "../measures";
+import { logEntry } from "../batch/logEntry";
+import { closeBatch } from "../batch/closeBatch";
+import { addToBatch, takeFromBatch, moveToShed } from "../batch/feedBatch";
+import { addLabResult } from "../farm/measures";
 import { addBatchPhoto } from "../ferment/photos";
 import { shareTask } from "../ferment/changes";
 

@@ -1,4 +1,4 @@
 import "server-only";
-import { setUpFarm } from "../setUpFarm";
+import { setUpFarm } from "../farm/setUpFarm";
 
 export const FARM_ACTS = { setUpFarm } as const;

@@ -3,7 +3,7 @@ import { receiveLot } from "../shed/receiveLot";
 import { wasteLot, correctMovement, countStock, noteLot } from "../shed/changeLot";
 import { addOwnIngredient, setSupply } from "../shed/terms";
 import { emptyStore, countStore, keepStore, checkStore, pourStore } from "../shed/changeStore";
-import { weighMeasure, takeBackWeighing } from "../measures";
+import { weighMeasure, takeBackWeighing } from "../farm/measures";
 
 export const SHED_ACTS = {
   receiveLot,

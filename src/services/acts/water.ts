@@ -1,4 +1,4 @@
 import "server-only";
-import { addWaterSource, readWater, readWaterLevel, startWater } from "../waters";
+import { addWaterSource, readWater, readWaterLevel, startWater } from "../water/waters";
 
 export const WATER_ACTS = { addWaterSource, readWater, readWaterLevel, startWater } as const;

@@ -1,6 +1,6 @@
 import "server-only";
-import { addVessel } from "../addThings";
-import { cleanVessel } from "../closeBatch";
+import { addVessel } from "../farm/addThings";
+import { cleanVessel } from "../batch/closeBatch";
 import { sayPlace } from "../ferment/sayPlace";
 
 export const YARD_ACTS = { addVessel, cleanVessel, sayPlace } as const;

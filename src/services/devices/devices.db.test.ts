@@ -1,8 +1,8 @@
 import { findFarm } from "@/data/farm";
 import { listForecastsOfBatch } from "@/data/forecasts";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
-import { readBatch } from "../readBatch";
-import { readYard } from "../readYard";
+import { readBatch } from "../batch/readBatch";
+import { readYard } from "../yard/readYard";
 import { addDevice, placeDevice, retireDevice } from "./devices";
 import { importLogger } from "./importLogger";
 import { readDevices } from "./readDevices";

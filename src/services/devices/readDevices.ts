@@ -4,7 +4,7 @@ import { listDevices, listReadingsOf, listSetAside, type DeviceQuantity, type De
 import type { Farm } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farmView";
+import { farmView, type FarmView } from "../farm/farmView";
 
 const HOUR_MS = 3_600_000;
 const SHOWN_H = 72;

@@ -9,9 +9,9 @@ import { listTools, type Tool } from "@/data/plots";
 import { listVesselStates, type VesselState } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farmView";
-import { pickRecipe } from "../recipes";
-import { meanAirByDay } from "../weather";
+import { farmView, type FarmView } from "../farm/farmView";
+import { pickRecipe } from "../book/recipes";
+import { meanAirByDay } from "../yard/weather";
 import { readEquipment, type EquipmentView } from "./equipment";
 
 export interface ToolsView {

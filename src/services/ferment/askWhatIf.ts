@@ -7,7 +7,7 @@ import { findBatch } from "@/data/batches";
 import { listStanding } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
-import type { MarkTimes, RibbonPoint } from "../batchView";
+import type { MarkTimes, RibbonPoint } from "../batch/batchView";
 import { momentFor, wholeHours } from "./assessBatch";
 import { inputFor } from "./inputFor";
 import { peakStartsOf, type PeakStartView } from "./peakStarts";

@@ -12,7 +12,7 @@ import type { VesselReading } from "@/data/devices";
 import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { hourOfDay } from "@/formats/times";
-import { airFrom, climateOf, type FarmAir } from "../weather";
+import { airFrom, climateOf, type FarmAir } from "../yard/weather";
 import { hourOf, logItemsOf } from "./logItems";
 
 /** What finished batches taught of each model's pace, and of where each vessel stands; its version changes with every one. */

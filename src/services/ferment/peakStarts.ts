@@ -8,8 +8,8 @@ import { usualAir } from "@/core/weather/climate";
 import type { Farm } from "@/data/farm";
 import { hourOfDay } from "@/formats/times";
 import type { Context } from "../context";
-import { readMaking } from "../readMaking";
-import { airAhead, airSince, climateOf, fitBands, type FarmAir } from "../weather";
+import { readMaking } from "../fill/readMaking";
+import { airAhead, airSince, climateOf, fitBands, type FarmAir } from "../yard/weather";
 import { readPriors } from "./priors";
 
 const HOUR_MS = 3_600_000;

@@ -16,7 +16,7 @@ import type { Farm } from "@/data/farm";
 import { listLearningResets, type LearningReset } from "@/data/forecasts";
 import { keeping } from "../kept";
 import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
-import { airSince, type FarmAir } from "../weather";
+import { airSince, type FarmAir } from "../yard/weather";
 import { listVesselReadings } from "@/data/devices";
 import { listVesselPlaces } from "@/data/vesselPlaces";
 

@@ -1,7 +1,7 @@
 import { findFarm } from "@/data/farm";
 import { hoursAgo, key, refusalOf, TestFarm } from "@/testing/scratch";
-import { addVessel } from "../addThings";
-import { readBatch } from "../readBatch";
+import { addVessel } from "../farm/addThings";
+import { readBatch } from "../batch/readBatch";
 import { sayPlace } from "./sayPlace";
 
 let farm: TestFarm;

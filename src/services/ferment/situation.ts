@@ -6,7 +6,7 @@ import { listVesselReadings, type VesselReading } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { listDrawnInto } from "@/data/stock";
 import { listVesselPlaces } from "@/data/vesselPlaces";
-import { airSince } from "../weather";
+import { airSince } from "../yard/weather";
 import type { Situation } from "./inputFor";
 import { readPriors } from "./priors";
 

@@ -11,7 +11,7 @@ import { listWormBins, type WormBinEntry } from "@/data/wormBins";
 import { isoDay } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farmView";
+import { farmView, type FarmView } from "../farm/farmView";
 import { readShopping, type ShoppingLine } from "../shed/readShopping";
 
 export interface PickGroup {

@@ -1,8 +1,8 @@
 import { findFarm } from "@/data/farm";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
-import { fillVessel } from "../fillVessel";
-import { readBatch } from "../readBatch";
-import { readYard } from "../readYard";
+import { fillVessel } from "../fill/fillVessel";
+import { readBatch } from "../batch/readBatch";
+import { readYard } from "../yard/readYard";
 import { readShed } from "../shed/readShed";
 import { dropPlan, planBatch } from "../shed/plans";
 import { dropMixing, finishMixing, startMixing, tickMixing } from "./mixing";

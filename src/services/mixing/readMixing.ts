@@ -14,10 +14,10 @@ import { listVesselStates } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { readEquipment } from "../equipment/equipment";
-import { farmView, type FarmView } from "../farmView";
-import { readWaters, type WatersView } from "../readWaters";
-import { pickRecipe } from "../recipes";
-import { meanAirByDay } from "../weather";
+import { farmView, type FarmView } from "../farm/farmView";
+import { readWaters, type WatersView } from "../water/readWaters";
+import { pickRecipe } from "../book/recipes";
+import { meanAirByDay } from "../yard/weather";
 import { stepsOf } from "./mixing";
 import type { MixingFill } from "./mixingFill";
 

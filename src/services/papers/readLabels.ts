@@ -16,8 +16,8 @@ import { listStoresOfBatch } from "@/data/stores";
 import { assessBatch } from "../ferment/assessBatch";
 import { readSituation } from "../ferment/situation";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farmView";
-import { carriedOfBatches } from "../safety/carriedOf";
+import { farmView, type FarmView } from "../farm/farmView";
+import { carriedOfBatches } from "../field/carriedOf";
 import { hazardsOfBatches } from "../shed/batchHazards";
 
 const HOUR_MS = 3_600_000;

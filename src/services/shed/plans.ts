@@ -13,8 +13,8 @@ import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/plans
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { pickRecipe } from "../recipes";
-import { meanAirByDay } from "../weather";
+import { pickRecipe } from "../book/recipes";
+import { meanAirByDay } from "../yard/weather";
 import { atField, refuse } from "../refusal";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */

@@ -9,7 +9,7 @@ import type { Plan } from "@/data/plans";
 import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farmView";
+import { farmView, type FarmView } from "../farm/farmView";
 import { readDemands } from "./demands";
 import { shedItems, suppliesFor, type ShedItem } from "./items";
 import { readShelfLots, type Shelf } from "./shelf";

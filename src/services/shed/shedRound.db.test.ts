@@ -1,7 +1,7 @@
 import { findFarm } from "@/data/farm";
 import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
-import { closeBatch } from "../closeBatch";
-import { readYard } from "../readYard";
+import { closeBatch } from "../batch/closeBatch";
+import { readYard } from "../yard/readYard";
 import { noteLot } from "./changeLot";
 import { planBatch } from "./plans";
 import { readItem } from "./readItem";

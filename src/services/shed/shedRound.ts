@@ -14,7 +14,7 @@ import { isoDay, sayDuration, sayMoment } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "../mixing/mixingFill";
-import type { RoundDraft } from "../roundTask";
+import type { RoundDraft } from "../yard/roundTask";
 import { readShelfLots } from "./shelf";
 import { storeViews } from "./storeStates";
 import { storeUses } from "./takers";

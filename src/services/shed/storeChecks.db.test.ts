@@ -1,7 +1,7 @@
 import { findFarm } from "@/data/farm";
 import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
-import { applyStore } from "../applyStore";
-import { readYard } from "../readYard";
+import { applyStore } from "../field/applyStore";
+import { readYard } from "../yard/readYard";
 import { checkStore, pourStore } from "./changeStore";
 import { readShed } from "./readShed";
 

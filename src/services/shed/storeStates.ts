@@ -13,7 +13,7 @@ import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { listStoreChecks } from "@/data/storeChecks";
 import type { Store } from "@/data/stores";
-import { airSince } from "../weather";
+import { airSince } from "../yard/weather";
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;

@@ -9,8 +9,8 @@ import type { Farm } from "@/data/farm";
 import { listHarvestRules } from "@/data/harvestRules";
 import { listPlots } from "@/data/plots";
 import { isoDay } from "@/formats/times";
-import { carriedOfBatches } from "../safety/carriedOf";
-import { lastSameDays } from "../safety/lastSame";
+import { carriedOfBatches } from "../field/carriedOf";
+import { lastSameDays } from "../field/lastSame";
 import type { StoreView } from "./storeStates";
 
 const MOST = 4;

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { dayMonth, sayDuration, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
-import type { BatchView } from "@/services/batchView";
+import type { BatchView } from "@/services/batch/batchView";
 import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

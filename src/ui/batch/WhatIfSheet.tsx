@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
 import { sayCourse, sayDifference } from "@/formats/whatIfText";
-import type { BatchView } from "@/services/batchView";
+import type { BatchView } from "@/services/batch/batchView";
 import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { PeakStarts } from "../content/PeakStarts";
 import { Choices } from "../kit/Choices";

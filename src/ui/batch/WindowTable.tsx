@@ -1,7 +1,7 @@
 import type { FarmClock } from "@/formats/times";
 import { sayForecastMoment } from "@/formats/times";
 import { isSoonerBySigns } from "@/formats/windowText";
-import type { BatchView, MarkTimes } from "@/services/batchView";
+import type { BatchView, MarkTimes } from "@/services/batch/batchView";
 
 interface WindowTableProps {
   readonly batch: Pick<BatchView, "window" | "state">;

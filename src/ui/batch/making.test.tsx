@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { findRecipe } from "@/core/book";
 import { batchContent } from "@/core/recipe/composition";
-import type { BatchPage } from "@/services/readBatch";
+import type { BatchPage } from "@/services/batch/readBatch";
 import { batchOf, FARM, PAGE_REST, fakeActions, NOW_MS, refused, renderWith, storeOf } from "@/testing/views";
 import { ContentTable } from "../content/ContentTable";
 import { BatchScreen } from "./BatchScreen";

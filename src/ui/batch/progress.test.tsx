@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { clockTime, dayMonth, weekday } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
-import type { BatchView } from "@/services/batchView";
+import type { BatchView } from "@/services/batch/batchView";
 import type { WhatIfAnswer } from "@/services/ferment/askWhatIf";
 import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, renderWith } from "@/testing/views";
 import { FarmRecord } from "../book/FarmRecord";

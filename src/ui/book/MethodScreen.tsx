@@ -11,7 +11,7 @@ import { sayTemperature } from "@/formats/amounts";
 import { sayLead } from "@/formats/leadText";
 import type { PeakStartView } from "@/services/ferment/peakStarts";
 import type { MethodRecord } from "@/services/ferment/record";
-import type { BookView } from "@/services/readBook";
+import type { BookView } from "@/services/book/readBook";
 import { useBookAct } from "../acts/book";
 import { queryOf } from "../fill/recipeKey";
 import { PeakStarts } from "../content/PeakStarts";

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import { bookDocument } from "@/core/recipe/document";
 import { leadTime } from "@/core/choose/leadTime";
 import { findRecipe, METHODS } from "@/core/book";
-import type { BookView } from "@/services/readBook";
+import type { BookView } from "@/services/book/readBook";
 import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
 import { documentFrom, draftOf } from "./editDraft";

@@ -4,7 +4,7 @@ import { GOAL_IDS, GOALS } from "@/core/book/goals";
 import { leadTime } from "@/core/choose/leadTime";
 import { bookDocument } from "@/core/recipe/document";
 import { scaleRecipe } from "@/core/recipe/scale";
-import type { BookView } from "@/services/readBook";
+import type { BookView } from "@/services/book/readBook";
 import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
 import { drumCost, plannedCost } from "./drumCost";

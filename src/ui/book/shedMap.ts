@@ -1,4 +1,4 @@
-import type { BookView } from "@/services/readBook";
+import type { BookView } from "@/services/book/readBook";
 
 /** What the shed holds, by ingredient. */
 export const shedMap = (view: Pick<BookView, "shelf">): ReadonlyMap<string, number> =>

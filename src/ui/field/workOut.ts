@@ -5,7 +5,7 @@ import { parseDilution, type Dilution } from "@/core/quantity/ratio";
 import { litresOfMix } from "@/formats/fieldUnits";
 import type { UnitSystem } from "@/formats/amounts";
 import { numberDoubt, parseNumber } from "@/formats/numbers";
-import type { PlotView } from "@/services/readField";
+import type { PlotView } from "@/services/field/readField";
 import type { Tool } from "@/services/types";
 
 /** What the chosen figures come to: a plan, or what is wrong and at which field. */

@@ -11,7 +11,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readMeasured, typedAmount } from "@/formats/measured";
-import { prepareFill } from "@/services/prepareFill";
+import { prepareFill } from "@/services/fill/prepareFill";
 import { Refusal } from "@/services/refusal";
 import { NO_WATER } from "../water/waterDraft";
 import { planFill, type FillDraft } from "./fillPlan";

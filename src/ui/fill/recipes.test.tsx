@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import type { RecipeKey } from "@/core/recipe/pick";
-import type { MakingView } from "@/services/readMaking";
+import type { MakingView } from "@/services/fill/readMaking";
 import { FARM, fakeActions, makingOf, NOW_MS, renderWith, shelfItem } from "@/testing/views";
 import { FillSheet } from "./FillSheet";
 import { fillStartFrom, queryOf, recipeKeyFrom, sizeQuery } from "./recipeKey";

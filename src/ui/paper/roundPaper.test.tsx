@@ -1,6 +1,6 @@
 import { screen, within } from "@testing-library/react";
 import { paperNamed } from "@/core/paper/papers";
-import type { RoundTask } from "@/services/roundTask";
+import type { RoundTask } from "@/services/yard/roundTask";
 import { at, fakeActions, FARM, NOW_MS, renderWith } from "@/testing/views";
 import { RoundPaper } from "./RoundPaper";
 

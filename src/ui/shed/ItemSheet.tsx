@@ -5,7 +5,7 @@ import { NUTRIENTS, type Nutrient } from "@/core/book/composition";
 import { sayMoney, sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import type { FarmView } from "@/services/farmView";
+import type { FarmView } from "@/services/farm/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import type { ShedItem } from "@/services/shed/items";
 import { Button } from "../kit/Button";

@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import { sayStock } from "@/formats/amounts";
 import { fullDate } from "@/formats/times";
-import type { FarmView } from "@/services/farmView";
+import type { FarmView } from "@/services/farm/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import { Button } from "../kit/Button";
 

@@ -6,7 +6,7 @@ import { sayMass, sayStock, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { sayHold } from "@/words/en/holds";
 import { sayDay } from "@/formats/times";
-import type { FarmView } from "@/services/farmView";
+import type { FarmView } from "@/services/farm/farmView";
 import type { LotView } from "@/services/shed/lotStates";
 import { Button } from "../kit/Button";
 import type { LotAct } from "./LotSheet";

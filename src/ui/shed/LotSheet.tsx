@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { handTestOf } from "@/core/stock/handTest";
 import { sayStock } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
-import type { FarmView } from "@/services/farmView";
+import type { FarmView } from "@/services/farm/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import type { LotView } from "@/services/shed/lotStates";
 import { useShedAct } from "../acts/shed";

@@ -2,7 +2,7 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { parseNumber, readOptional } from "@/formats/numbers";
-import type { FarmView } from "@/services/farmView";
+import type { FarmView } from "@/services/farm/farmView";
 import type { ItemView } from "@/services/shed/readItem";
 import { useShedAct } from "../acts/shed";
 import { NumberField, TextField } from "../kit/fields";

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
-import type { WatersView } from "@/services/readWaters";
+import type { WatersView } from "@/services/water/readWaters";
 import { at, FARM, fakeActions, NOW_MS, renderWith, WATERS } from "@/testing/views";
 import { NO_WATER, waterProblem, type WaterDraft } from "./waterDraft";
 import { WaterPicker } from "./WaterPicker";

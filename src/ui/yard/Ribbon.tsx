@@ -1,5 +1,5 @@
 import { area, curveMonotoneY } from "d3-shape";
-import type { BatchView, RibbonPoint } from "@/services/batchView";
+import type { BatchView, RibbonPoint } from "@/services/batch/batchView";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
 const WIDTH = 112;

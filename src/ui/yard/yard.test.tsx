@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
-import type { RoundTask } from "@/services/roundTask";
+import type { RoundTask } from "@/services/yard/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
 import { RoundList } from "./RoundList";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";

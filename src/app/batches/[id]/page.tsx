@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { readBatch } from "@/services/readBatch";
+import { readBatch } from "@/services/batch/readBatch";
 import { BatchScreen } from "@/ui/batch/BatchScreen";
 import { openPage } from "../../openPage";
 

@@ -4,7 +4,7 @@ import { METHODS } from "@/core/book";
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
 import { readPeakStarts } from "@/services/ferment/peakStarts";
 import { readRecord } from "@/services/ferment/record";
-import { readBook } from "@/services/readBook";
+import { readBook } from "@/services/book/readBook";
 import { MethodScreen } from "@/ui/book/MethodScreen";
 import { openPage } from "../../openPage";
 

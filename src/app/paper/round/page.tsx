@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { paperNamed } from "@/core/paper/papers";
 import { isLabelLanguage } from "@/formats/labelLanguage";
-import { readYard } from "@/services/readYard";
+import { readYard } from "@/services/yard/readYard";
 import { RoundPaper } from "@/ui/paper/RoundPaper";
 import { openPage } from "../../openPage";
 

@@ -1,0 +1,89 @@
+import "server-only";
+import type { FitBand } from "@/core/apply/fitHours";
+import { recipeFrom } from "@/core/recipe/document";
+import { listClearDays, listLastByMethod, listLatestByPlot, type PlotApplication } from "@/data/applications";
+import type { Farm } from "@/data/farm";
+import { listHarvestRules, type FarmRule } from "@/data/harvestRules";
+import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
+import { listStoresOnHand } from "@/data/stores";
+import type { Context } from "../context";
+import { farmView, type FarmView } from "../farm/farmView";
+import { readWaters, type WatersView } from "../water/readWaters";
+import { carriedOfBatches, type CarriedOf } from "./carriedOf";
+import { lastSameDays } from "./lastSame";
+import { storeViews, type StoreView } from "../shed/storeStates";
+import { airAhead, airSince, fitBands } from "../yard/weather";
+
+export interface PlotView extends Plot {
+  /** The day from which it may be harvested again, where what it got carried something; null where nothing did. */
+  readonly clearOn: string | null;
+  /** Days since it last got of each method. */
+  readonly lastByMethod: Readonly<Record<string, number>>;
+  readonly last: (Omit<PlotApplication, "at"> & { readonly atMs: number }) | null;
+}
+
+/** A store with what its liquid carries. */
+export type FieldStore = StoreView & CarriedOf & { readonly methodId: string };
+
+export interface FieldView {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly plots: readonly PlotView[];
+  readonly stores: readonly FieldStore[];
+  /** The farm's own days before harvest. */
+  readonly rules: readonly FarmRule[];
+  readonly tools: readonly Tool[];
+  /** Fit hours of the next day and a half. */
+  readonly bands: readonly FitBand[];
+  readonly waters: WatersView;
+}
+
+const BANDS_AHEAD_H = 36;
+
+/** The field as it stands: plots with what each got last, stores to put on them, tools to carry it. */
+export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
+  const db = ctx.pool;
+  const now = ctx.now();
+  const [air, plots, latest, stores, tools, waters, rules, clear, made] = await Promise.all([
+    airSince(db, now, now),
+    listPlots(db),
+    listLatestByPlot(db),
+    listStoresOnHand(db),
+    listTools(db),
+    readWaters(ctx),
+    listHarvestRules(db),
+    listClearDays(db),
+    listLastByMethod(db),
+  ]);
+  const carried = await carriedOfBatches(db, [...new Set(stores.map(({ batchId }) => batchId))]);
+  const byPlot = new Map(latest.map((made) => [made.plotId, made]));
+  const lastOf = (id: number): PlotView["last"] => {
+    const made = byPlot.get(id);
+    if (!made) return null;
+    const { at, ...rest } = made;
+    return { ...rest, atMs: at.getTime() };
+  };
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    plots: plots.map((plot) => ({
+      ...plot,
+      last: lastOf(plot.id),
+      clearOn: clear.get(plot.id) ?? null,
+      lastByMethod: Object.fromEntries(
+        made
+          .filter(({ plotId }) => plotId === plot.id)
+          .map(({ methodId }) => [methodId, lastSameDays(made, plot.id, methodId, now)!]),
+      ),
+    })),
+    stores: (await storeViews(db, farm, stores, now)).map((store) => ({
+      ...store,
+      ...carried.get(store.batchId)!,
+      methodId: recipeFrom(store.recipe).id,
+    })),
+    rules,
+    tools,
+    waters,
+    bands: fitBands(farm, airAhead(farm, air, now), now, BANDS_AHEAD_H),
+  };
+}

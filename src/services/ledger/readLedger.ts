@@ -1,0 +1,131 @@
+import "server-only";
+import type { BatchCost } from "@/core/money/batchCost";
+import { listPlotApplications, type PlotApplication } from "@/data/applications";
+import { listBatches } from "@/data/batches";
+import type { Farm } from "@/data/farm";
+import { listPlots } from "@/data/plots";
+import { listAllDraws, type LotDraw } from "@/data/stock";
+import type { Context } from "../context";
+import { costOfBatch } from "../batch/costs";
+import { farmView, type FarmView } from "../farm/farmView";
+
+export interface LedgerBatch {
+  readonly id: number;
+  readonly name: string;
+  readonly vesselName: string;
+  readonly startedMs: number;
+  readonly outcome: "running" | "strained" | "discarded";
+  readonly yieldL: number | null;
+  readonly cost: BatchCost;
+}
+
+export interface LedgerApplication {
+  readonly applicationId: number;
+  readonly atMs: number;
+  readonly storeLabel: string;
+  readonly useId: string;
+  readonly partsWater: number;
+  readonly concentrateL: number;
+  readonly mixL: number;
+  readonly costMinor: number;
+}
+
+export interface LedgerPlot {
+  readonly id: number;
+  readonly name: string;
+  readonly crop: string;
+  readonly areaM2: number;
+  readonly costMinor: number;
+  readonly applications: readonly LedgerApplication[];
+}
+
+export interface LedgerView {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly batches: readonly LedgerBatch[];
+  /** How many batches there are in all; the list shows the newest. */
+  readonly batchCount: number;
+  readonly plots: readonly LedgerPlot[];
+}
+
+const MOST_BATCHES = 100_000;
+/** Rows a page shows; older ones stay in the ledger and in its sums. */
+const SHOWN_BATCHES = 60;
+const SHOWN_APPLICATIONS = 12;
+
+/** A plot's share of an application: its concentrate at the batch's price a litre, and its part of the hands' time. */
+function shareMinor(made: PlotApplication, perL: ReadonlyMap<number, number>, farm: Farm): number {
+  const concentrate = made.concentrateL * (perL.get(made.batchId) ?? 0);
+  const labour = (made.labourMin / 60) * farm.labourMinorPerH * (made.mixL / made.applicationMixL);
+  return Math.round(concentrate + labour);
+}
+
+function groupDraws(draws: readonly LotDraw[]): Map<number, LotDraw[]> {
+  const groups = new Map<number, LotDraw[]>();
+  for (const draw of draws) {
+    const own = groups.get(draw.batchId);
+    if (own) own.push(draw);
+    else groups.set(draw.batchId, [draw]);
+  }
+  return groups;
+}
+
+/** Where the money went: batches by what went in, plots by what they got. */
+export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> {
+  const db = ctx.pool;
+  const now = ctx.now();
+  const [batches, draws, made, plots] = await Promise.all([
+    listBatches(db, MOST_BATCHES),
+    listAllDraws(db),
+    listPlotApplications(db),
+    listPlots(db),
+  ]);
+  const drawsOf = groupDraws(draws);
+  const costed = batches.map((batch) => ({ batch, cost: costOfBatch(batch, drawsOf.get(batch.id) ?? [], farm, now) }));
+  const perL = new Map(
+    costed.flatMap(({ batch, cost }) => (cost.perLMinor === null ? [] : [[batch.id, cost.perLMinor] as const])),
+  );
+  const byPlot = new Map<number, LedgerApplication[]>();
+  for (const part of made) {
+    const line = {
+      applicationId: part.applicationId,
+      atMs: part.at.getTime(),
+      storeLabel: part.storeLabel,
+      useId: part.useId,
+      partsWater: part.partsWater,
+      concentrateL: part.concentrateL,
+      mixL: part.mixL,
+      costMinor: shareMinor(part, perL, farm),
+    };
+    const own = byPlot.get(part.plotId);
+    if (own) own.push(line);
+    else byPlot.set(part.plotId, [line]);
+  }
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    batchCount: costed.length,
+    batches: costed.slice(0, SHOWN_BATCHES).map(({ batch, cost }) => ({
+      id: batch.id,
+      name: batch.recipe.shortName,
+      vesselName: batch.vesselName,
+      startedMs: batch.startedAt.getTime(),
+      outcome: batch.close?.kind ?? "running",
+      yieldL: batch.close?.kind === "strained" ? batch.close.yieldL : null,
+      cost,
+    })),
+    plots: plots
+      .map((plot) => {
+        const own = byPlot.get(plot.id) ?? [];
+        return {
+          id: plot.id,
+          name: plot.name,
+          crop: plot.crop,
+          areaM2: plot.areaM2,
+          costMinor: own.reduce((sum, line) => sum + line.costMinor, 0),
+          applications: own.slice(0, SHOWN_APPLICATIONS),
+        };
+      })
+      .toSorted((a, b) => b.costMinor - a.costMinor || a.id - b.id),
+  };
+}

@@ -1,0 +1,126 @@
+import "server-only";
+import type { FitBand } from "@/core/apply/fitHours";
+import { listLinesOfRunning } from "@/data/batchLines";
+import { listRunningBatches } from "@/data/batches";
+import { listStandingOfRunning, type Entry } from "@/data/entries";
+import { listActors, type Farm } from "@/data/farm";
+import { listTaskShares } from "@/data/taskShares";
+import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
+import { assessBatch } from "../ferment/assessBatch";
+import { readSituation } from "../ferment/situation";
+import { batchView, type BatchView } from "../batch/batchView";
+import type { Context } from "../context";
+import { farmView, type FarmView } from "../farm/farmView";
+import { readWaters } from "../water/readWaters";
+import { doneToday, roundTasks } from "./round";
+import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
+import { readOpenMixings, shedTasks, type OpenMixing } from "../shed/shedRound";
+import { airAhead, fitBands } from "./weather";
+
+const HOUR_MS = 3_600_000;
+
+export type VesselStatus = "running" | "dirty" | "free";
+
+export interface YardVessel extends Vessel {
+  readonly status: VesselStatus;
+  readonly batch: BatchView | null;
+  /** A fill that is being done in it, step by step. */
+  readonly mixing: OpenMixing | null;
+}
+
+export interface AirPoint {
+  readonly atMs: number;
+  readonly airC: number;
+  /** Nobody told it: what the air usually is. */
+  readonly usual: boolean;
+}
+
+export interface YardView {
+  readonly farm: FarmView;
+  readonly nowMs: number;
+  readonly vessels: readonly YardVessel[];
+  readonly bands: readonly FitBand[];
+  readonly air: readonly AirPoint[];
+  readonly round: readonly RoundTask[];
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly done: readonly RoundDone[];
+}
+
+export const statusOf = (vessel: VesselState): VesselStatus =>
+  vessel.batchId === null || vessel.cleaned ? "free" : vessel.closedAs === null ? "running" : "dirty";
+
+export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
+  const groups = new Map<number, Entry[]>();
+  for (const entry of entries) groups.set(entry.batchId, [...(groups.get(entry.batchId) ?? []), entry]);
+  return groups;
+}
+
+const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({
+  id,
+  name,
+  kind,
+  volumeL,
+  diameterM,
+  site,
+  airW,
+});
+
+/** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
+export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
+  const db = ctx.pool;
+  const now = ctx.now();
+  const [people, shares, lines, states, batches, entries, waters, mixings] = await Promise.all([
+    listActors(db),
+    listTaskShares(db),
+    listLinesOfRunning(db),
+    listVesselStates(db),
+    listRunningBatches(db),
+    listStandingOfRunning(db),
+    readWaters(ctx),
+    readOpenMixings(ctx),
+  ]);
+  const shed = await shedTasks(ctx, farm, mixings);
+  const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
+  const logs = groupByBatch(entries);
+  const situation = await readSituation(db, farm, batches, lines, now);
+  const running: RunningBatch[] = states.flatMap((vessel, order) => {
+    const batch = byVessel.get(vessel.id);
+    if (!batch) return [];
+    const log = logs.get(batch.id) ?? [];
+    const assessment = assessBatch(batch, log, situation, now);
+    return [
+      { vessel, order, batch, entries: log, view: batchView(batch, log, assessment, farm, now, lines.get(batch.id)) },
+    ];
+  });
+  const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
+  const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
+  const air = airAhead(farm, situation.air, now);
+  const bands = fitBands(farm, air, now);
+  return {
+    farm: farmView(farm),
+    nowMs: now.getTime(),
+    people,
+    vessels: states.map((state) => ({
+      ...plainVessel(state),
+      status: statusOf(state),
+      batch: views.get(state.id) ?? null,
+      mixing: mixings.find(({ vesselId }) => vesselId === state.id) ?? null,
+    })),
+    bands,
+    air: air
+      .filter(({ at }, index) => index % 2 === 0 || at.getTime() < now.getTime() + 48 * HOUR_MS)
+      .map(({ at, airC, source }) => ({ atMs: at.getTime(), airC, usual: source === "usual" })),
+    round: roundTasks({
+      running,
+      dirty,
+      waters: waters.starts,
+      shed,
+      bands,
+      shares,
+      clock: farm,
+      units: farm.units,
+      now,
+    }),
+    done: doneToday(running, farm, now),
+  };
+}
