@@ -36,7 +36,7 @@ test("makes the farm's own version: a slip is held, a poison refused, the differ
   await panel.getByRole("button", { name: "Keep version 1" }).click();
   await expect(panel).toHaveCount(0);
   const differs = page.getByRole("table", { name: "What differs" });
-  await expect(differs.getByRole("row", { name: /Molasses/ })).toContainText("0.015 L to one");
+  await expect(differs.getByRole("row", { name: /Molasses/ })).toContainText("15 mL/L");
   await page.getByRole("radio", { name: /Quillet sweet, our version 1/ }).click();
   await page.getByRole("button", { name: "Make it this way from now on" }).click();
   await expect(page.getByText("The farm makes it this way.")).toBeVisible();

@@ -116,7 +116,7 @@ test("photographs a place: made small on the phone, kept with the farm, shown be
   });
   const photograph = page.getByLabel("Photograph Alder ditch");
   await photograph.setInputFiles({ name: "words.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
-  await expect(page.getByText("This picture could not be kept. Is it a photograph?")).toBeVisible();
+  await expect(page.getByText("This picture could not be read. Is it a photograph?")).toBeVisible();
   await photograph.setInputFiles({ name: "ditch.png", mimeType: "image/png", buffer: Buffer.from(large) });
   await expect(page.getByText("The picture is kept.")).toBeVisible();
   const picture = page.getByRole("img", { name: "Alder ditch" });

@@ -2,6 +2,7 @@ import validators from "@/contracts/generated/tasks.cjs";
 import { fieldErrors } from "@/contracts/fieldErrors";
 import { DomainError } from "@/core/errors";
 import { TASKS } from "./index";
+import { sayDomain } from "@/words/domain";
 
 /** Exit codes: 0 an answer, 2 an input that makes no sense. */
 const BAD_INPUT = 2;
@@ -54,7 +55,7 @@ export function answer([name, flag]: readonly string[], readInput: () => string)
     return said(json(task.run(input)));
   } catch (error) {
     return error instanceof DomainError
-      ? refused(error.code, error.message, error.path)
+      ? refused(error.code, sayDomain(error), error.path)
       : refused("internal", "The core could not work this out. Please report the input.");
   }
 }

@@ -1,5 +1,7 @@
 import { METHODS } from "@/core/book";
 import { scaleTask } from "./scale";
+import { DomainError } from "@/core/errors";
+import { sayDomain } from "@/words/domain";
 
 type Answer = ReturnType<typeof scaleTask.run> & {
   lines: {
@@ -18,7 +20,14 @@ type Answer = ReturnType<typeof scaleTask.run> & {
   fillLevel: number;
   limitedBy: string;
 };
-const scale = (input: object) => scaleTask.run(input as never) as Answer;
+/** The task's answer; what it refuses is said as `bin/core` says it. */
+const scale = (input: object): Answer => {
+  try {
+    return scaleTask.run(input as never) as Answer;
+  } catch (error) {
+    throw error instanceof DomainError ? new Error(sayDomain(error)) : error;
+  }
+};
 const litres = (value: number) => ({ volume: { value, unit: "L" } });
 const every = METHODS.flatMap(({ id, schools }) => schools.map((school) => [id, school.id] as const));
 

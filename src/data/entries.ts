@@ -4,6 +4,12 @@ import { insert, select, type Queryable } from "./db";
 
 export type EntryKind = "ph" | "temperature" | SignKind | MeasureKind | "act" | "note" | "withdrawn";
 
+/** An ingredient that went in, in its stock unit, or litres of the batch itself that were drawn off. */
+export interface Moved {
+  readonly itemId: string | null;
+  readonly amount: number;
+}
+
 /** One line of a batch's log. */
 export interface Entry {
   readonly id: number;
@@ -16,6 +22,8 @@ export interface Entry {
   /** Whether a pH had come to rest; null where nobody was asked. */
   readonly settled: boolean | null;
   readonly note: string;
+  /** What went in or was drawn off. */
+  readonly moved?: Moved | null;
   readonly at: Date;
   readonly correctsId: number | null;
   readonly actorName: string;
@@ -42,6 +50,8 @@ interface EntryRow {
   spot: PhSpot | null;
   settled: number | null;
   note: string;
+  moved_item_id: string | null;
+  moved_amount: string | null;
   at: Date;
   corrects_id: number | null;
   actor_name: string;
@@ -49,7 +59,7 @@ interface EntryRow {
 }
 
 const COLUMNS =
-  "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.settled, entry.note, entry.at, entry.corrects_id, actor.name as actor_name";
+  "entry.id, entry.batch_id, entry.kind, entry.number_value, entry.word, entry.instrument, entry.spot, entry.settled, entry.note, entry.moved_item_id, entry.moved_amount, entry.at, entry.corrects_id, actor.name as actor_name";
 const SELECT_STANDING_OF_RUNNING = `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry
@@ -77,8 +87,8 @@ const SELECT_ONE = `
   left join batch_entry later on later.corrects_id = entry.id
   where entry.id = ?`;
 const INSERT_ENTRY = `
-  insert into batch_entry (batch_id, kind, number_value, word, instrument, spot, settled, note, at, corrects_id, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into batch_entry (batch_id, kind, number_value, word, instrument, spot, settled, note, moved_item_id, moved_amount, at, corrects_id, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 const toEntry = (row: EntryRow): LoggedEntry => ({
   id: row.id,
@@ -90,6 +100,7 @@ const toEntry = (row: EntryRow): LoggedEntry => ({
   spot: row.spot,
   settled: row.settled === null ? null : row.settled === 1,
   note: row.note,
+  moved: row.moved_amount === null ? null : { itemId: row.moved_item_id, amount: Number(row.moved_amount) },
   at: row.at,
   correctsId: row.corrects_id,
   actorName: row.actor_name,
@@ -129,6 +140,8 @@ export const insertEntry = (db: Queryable, entry: NewEntry): Promise<number> =>
     entry.spot,
     entry.settled,
     entry.note,
+    entry.moved?.itemId ?? null,
+    entry.moved?.amount ?? null,
     entry.at,
     entry.correctsId,
     entry.actorId,

@@ -1,6 +1,7 @@
+import { findIngredient } from "@/core/book/ingredients";
 import type { Act, MeasureKind, SignKind } from "@/core/book/words";
 import { formatNumber } from "./numbers";
-import { sayTemperature, sayVolume, type UnitSystem } from "./amounts";
+import { sayStock, sayTemperature, sayVolume, type UnitSystem } from "./amounts";
 
 /** Acts as a log tells them. */
 export const ACT_WORDS: Record<Act, string> = {
@@ -32,8 +33,13 @@ export const ACT_WORDS: Record<Act, string> = {
 const WITH_LITRES: readonly string[] = ["topped-up"];
 const AT_CELSIUS: readonly string[] = ["moved", "heater-on"];
 
-function sayAct({ word, numberValue, note }: EntryLike, units: UnitSystem): string {
+function sayAct({ word, numberValue, note, moved }: EntryLike, units: UnitSystem): string {
   const what = ACT_WORDS[word as Act] ?? word;
+  if (word === "fed" && moved?.itemId) {
+    const { name, stockUnit } = findIngredient(moved.itemId);
+    return `Added ${sayStock(moved.amount, stockUnit, units)} ${name.toLowerCase()}`;
+  }
+  // Entries from before that was kept in figures.
   if (word === "fed" && note) return `Added ${note}`;
   if (numberValue && WITH_LITRES.includes(word ?? "")) return `${what} with ${sayVolume(numberValue, units)}`;
   if (numberValue !== null && AT_CELSIUS.includes(word ?? "")) return `${what}, ${sayTemperature(numberValue, units)}`;
@@ -63,6 +69,7 @@ export interface EntryLike {
   readonly spot: string | null;
   readonly settled?: boolean | null;
   readonly note: string;
+  readonly moved?: { readonly itemId: string | null; readonly amount: number } | null;
 }
 
 /** An entry of a batch's log in words. @example sayEntry(entry, "metric"); // "pH 4.3 by meter, mid-depth" */
@@ -82,7 +89,7 @@ export function sayEntry(entry: EntryLike, units: UnitSystem): string {
     case "lens":
       return `Under the lens ${entry.word}`;
     case "note":
-      return entry.note;
+      return entry.moved ? `${sayVolume(entry.moved.amount, units)} drawn off into the shed` : entry.note;
     case "withdrawn":
       return "Withdrawn";
     default:

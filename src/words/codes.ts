@@ -1,3 +1,6 @@
+/** Languages that the farm speaks; English is the first. One more here, and every catalogue asks for its words. */
+export type Language = "en";
+
 interface Limit {
   readonly limit: number;
 }

@@ -1,6 +1,5 @@
-import type { Complaint } from "./codes";
+import type { Complaint, Language } from "./codes";
 import { COMPLAINTS as EN } from "./en/complaints";
-import type { Language } from "./refusals";
 import type { Speech } from "./speech";
 
 const LANGUAGES = { en: EN } as const;

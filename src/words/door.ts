@@ -1,6 +1,5 @@
-import type { DoorCode } from "./codes";
+import type { DoorCode, Language } from "./codes";
 import { DOOR as EN } from "./en/door";
-import type { Language } from "./refusals";
 
 const LANGUAGES = { en: EN } as const;
 

@@ -1,4 +1,5 @@
 import { REFUSALS as EN } from "./en/refusals";
+import type { Language } from "./codes";
 import type { Speech } from "./speech";
 
 /** Every code that a refusal has; a language that lacks one does not compile. */
@@ -9,8 +10,7 @@ export type RefusalParams<C extends RefusalCode> =
 type Words = { readonly [C in RefusalCode]: (params: RefusalParams<C>, say: Speech) => string | readonly string[] };
 
 /** By language; English is the first. */
-const LANGUAGES = { en: EN as Words } as const;
-export type Language = keyof typeof LANGUAGES;
+const LANGUAGES: Record<Language, Words> = { en: EN as Words };
 
 export interface Refused<C extends RefusalCode = RefusalCode> {
   readonly code: C;

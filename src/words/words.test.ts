@@ -1,4 +1,4 @@
-import { DomainError } from "@/core/errors";
+import { DomainError, type DomainErrorParams } from "@/core/errors";
 import type { ApplyCaution } from "@/core/apply/cautions";
 import { COMPLAINTS } from "./en/complaints";
 import { DOOR } from "./en/door";
@@ -7,6 +7,7 @@ import { REFUSALS, type ReasonWanted } from "./en/refusals";
 import type { Complaint } from "./codes";
 import { sayComplaint } from "./complaints";
 import type { DoorCode } from "./codes";
+import { sayDomain } from "./domain";
 import { sayDoor } from "./door";
 import { sayRefusal, type Refused, type RefusalCode, type RefusalParams } from "./refusals";
 import { speechOf } from "./speech";
@@ -171,6 +172,43 @@ const WRONG: { readonly [C in Complaint["code"]]: Extract<Complaint, { readonly 
   "unfit": { code: "unfit" },
 };
 
+const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; readonly params: DomainErrorParams[C] } } =
+  {
+    "not-positive": { code: "not-positive", params: { what: "The yield", value: 0, unit: "L" } },
+    "negative": { code: "negative", params: { what: "The acid", value: -1, unit: "kg" } },
+    "out-of-range": { code: "out-of-range", params: { what: "The air", value: -60, unit: "°C", min: -30, max: 50 } },
+    "unknown-unit": { code: "unknown-unit", params: { unit: "smoots" } },
+    "dimension-mismatch": { code: "dimension-mismatch", params: { from: "An amount of volume", to: "mass" } },
+    "density-unknown": { code: "density-unknown", params: { ingredient: null } },
+    "measure-shadows-unit": { code: "measure-shadows-unit", params: { name: "cup" } },
+    "ratio-unreadable": { code: "ratio-unreadable", params: { text: "a glug" } },
+    "ratio-ambiguous": { code: "ratio-ambiguous", params: { text: "500:1", partsWater: [500, 0.002] } },
+    "ratio-without-water": { code: "ratio-without-water", params: { text: "1:0" } },
+    "ratio-too-strong-to-be-a-mix": { code: "ratio-too-strong-to-be-a-mix", params: { text: "120 %" } },
+    "dilution-underdetermined": { code: "dilution-underdetermined", params: { given: 1 } },
+    "dilution-overdetermined": { code: "dilution-overdetermined", params: { given: 3 } },
+    "total-below-part": { code: "total-below-part", params: { part: "water", partL: 20.12345, totalL: 10 } },
+    "unknown-method": { code: "unknown-method", params: { id: "moon-water" } },
+    "unknown-school": { code: "unknown-school", params: { id: "thirds", method: "tea", known: ["a", "b"] } },
+    "unknown-ingredient": { code: "unknown-ingredient", params: { id: "unicorn" } },
+    "unknown-use": { code: "unknown-use", params: { id: "bathe" } },
+    "ingredient-not-in-method": { code: "ingredient-not-in-method", params: { ingredient: "ash", method: "tea" } },
+    "no-substitute": { code: "no-substitute", params: { ingredient: "molasses", substitute: "ash" } },
+    "amount-unstated": { code: "amount-unstated", params: { ask: "How much guano goes in?" } },
+    "limit-below-fixed": {
+      code: "limit-below-fixed",
+      params: { ingredient: "sugar", amount: 0.5, fixed: 1.23456, unit: "kg" },
+    },
+    "over-brim": { code: "over-brim", params: { neededL: 223.4567, roomL: 200 } },
+    "no-room": { code: "no-room", params: { vesselL: 20, headspaceL: 30 } },
+    "injector-too-weak": { code: "injector-too-weak", params: { wantedPartsWater: 20, injectorPartsWater: 100 } },
+    "plot-without-size": { code: "plot-without-size", params: { plot: "Bed 1", need: "area" } },
+    "time-order": { code: "time-order", params: { earlier: "The start", later: "The end" } },
+    "unknown-word": { code: "unknown-word", params: { word: "meh", known: ["a", "b"] } },
+    "one-tool": { code: "one-tool", params: { given: 2 } },
+    "figure-unreadable": { code: "figure-unreadable", params: { text: "3 smoots", hint: "What is a smoot?" } },
+  };
+
 const UNIT = String.raw`(?:US gal|US fl oz|US tsp|L|mL|kg|g|lb|oz|°C|°F|h|min)`;
 /** A sentence that a person can be shown: whole, each unit once, no figure finer than four places, no day as a computer writes it. */
 function wellSaid(text: string): void {
@@ -210,6 +248,12 @@ describe.each(["metric", "us"] as const)("what the farm says in %s", (units) => 
       wellSaid(text);
       expect(text).not.toMatch(foreign);
     }
+  });
+  it.each(Object.values(CRAFT))("tells what makes no sense by $code", (error) => {
+    const text = sayDomain(error, say);
+    wellSaid(text);
+    // Ways to write a ratio are shown in both.
+    if (error.code !== "ratio-unreadable") expect(text).not.toMatch(foreign);
   });
   it.each(Object.keys(DOOR) as DoorCode[])("says %s at the door", (code) => wellSaid(sayDoor(code)));
 });

@@ -4,6 +4,7 @@ import { DomainError } from "@/core/errors";
 import { outageOf } from "@/services/outage";
 import { Misfit, Refusal } from "@/services/refusal";
 import type { DoorCode } from "@/words/codes";
+import { sayDomain } from "@/words/domain";
 import { sayDoor } from "@/words/door";
 import { sayRefusal } from "@/words/refusals";
 import type { Speech } from "@/words/speech";
@@ -23,8 +24,10 @@ export function toActError(error: unknown, say: Speech): ActError {
   }
   if (error instanceof Misfit)
     return { ...doorError(error.code), params: error.complaints, fields: sayComplaints(error.complaints, say) };
-  if (error instanceof DomainError)
-    return { code: error.code, params: error.params, message: error.message, fields: { [error.path]: error.message } };
+  if (error instanceof DomainError) {
+    const message = sayDomain(error, say);
+    return { code: error.code, params: error.params, message, fields: { [error.path]: message } };
+  }
   const outage = outageOf(error);
   if (outage) return doorError(outage);
   console.error(error);

@@ -5,6 +5,7 @@ import { reviewRecipe } from "@/core/recipe/review";
 import { DomainError } from "@/core/errors";
 import { fieldErrors } from "../fieldErrors";
 import validators from "../generated/recipe.cjs";
+import { sayDomain } from "@/words/domain";
 
 /** One thing wrong with a recipe file, with the line it stands on. */
 export interface RecipeComplaint {
@@ -97,7 +98,7 @@ export function readRecipe(text: string): ReadRecipe {
       return { ok: false, complaints: refused.map(({ path, text: said }) => complain(path, said)) };
     return { ok: true, document, unconfirmed: flags };
   } catch (error) {
-    if (error instanceof DomainError) return { ok: false, complaints: [complain(error.path, error.message)] };
+    if (error instanceof DomainError) return { ok: false, complaints: [complain(error.path, sayDomain(error))] };
     throw error;
   }
 }

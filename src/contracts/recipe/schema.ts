@@ -1,4 +1,5 @@
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
+import { WAIT_KINDS } from "@/core/book/types";
 import { USE_IDS } from "@/core/book/uses";
 import { ACTS, SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
 import { ID, object } from "../parts";
@@ -87,6 +88,7 @@ export const RECIPE_DOCUMENT = object(
         why: { type: "string", maxLength: 500 },
         adds: { type: "array", maxItems: 20, items: INGREDIENT },
         waitMin: { type: "number", minimum: 0, maximum: 100000 },
+        waitFor: { enum: WAIT_KINDS },
         onDay: { type: "number", minimum: 0, maximum: 400 },
         checks: { type: "array", maxItems: 10, items: TEXT },
         answers: {

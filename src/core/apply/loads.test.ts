@@ -80,7 +80,7 @@ describe("loads", () => {
   it("refuses an injector that can't give so strong a dose", () => {
     expect(() =>
       planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } }),
-    ).toThrow("1:20 is stronger than this injector can give: neat, at 1:100, is its strongest.");
+    ).toThrow('injector-too-weak {"wantedPartsWater":20,"injectorPartsWater":100}');
   });
 
   it("says what is left and what is short", () => {

@@ -169,9 +169,9 @@ describe("ingredients and uses", () => {
   it("wets leaves with a fiftieth of what a drench takes", () =>
     expect(USES["drench-growing"].mixLPerM2.default / USES.foliar.mixLPerM2.default).toBeGreaterThan(30));
   it("refuse what is not in the book, by name", () => {
-    expect(() => findIngredient("unicorn")).toThrow('There is no ingredient "unicorn" in the book.');
-    expect(() => findUse("bathe")).toThrow('There is no use "bathe" in the book.');
-    expect(() => findMethod("moon-water")).toThrow('There is no method "moon-water" in the book.');
-    expect(() => findIngredient("toString")).toThrow("There is no ingredient");
+    expect(() => findIngredient("unicorn")).toThrow("unknown-ingredient");
+    expect(() => findUse("bathe")).toThrow("unknown-use");
+    expect(() => findMethod("moon-water")).toThrow("unknown-method");
+    expect(() => findIngredient("toString")).toThrow("unknown-ingredient");
   });
 });

@@ -30,9 +30,7 @@ describe("substitutes", () => {
     expect(findSubstitute("milk", "whey", "/").changes).toMatch(/fat/i);
   });
   it("refuse what can't stand in, though it has sugar too", () =>
-    expect(() => findSubstitute("molasses", "milk", "/substitutes/0/use")).toThrow(
-      '"milk" can\'t stand in for "molasses"',
-    ));
+    expect(() => findSubstitute("molasses", "milk", "/substitutes/0/use")).toThrow("no-substitute"));
 });
 
 describe("plants", () => {

@@ -42,6 +42,10 @@ export interface StepAnswer {
   readonly then: string;
 }
 
+/** What goes on while a step is waited for. */
+export const WAIT_KINDS = ["standing", "mixing", "soaking", "bubbling", "boiling", "roasting", "cooling"] as const;
+export type WaitKind = (typeof WAIT_KINDS)[number];
+
 export interface Step {
   readonly id: string;
   readonly text: string;
@@ -50,6 +54,8 @@ export interface Step {
   readonly adds: readonly IngredientId[];
   /** How long to wait before the next step, minutes. */
   readonly waitMin?: number;
+  /** What goes on meanwhile; standing where nothing is said. */
+  readonly waitFor?: WaitKind;
   /** Day of the batch on which it is done, where that is not the first: no step of the mixing, but a task of its day. */
   readonly onDay?: number;
   /** Ticked one by one before it counts as done. */

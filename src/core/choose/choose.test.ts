@@ -139,7 +139,7 @@ describe("for a piece of land", () => {
       }
   });
   it("refuses no land and a use that the recipe has not", () => {
-    expect(() => batchForLand(findRecipe("cultured-extract"), "drench-growing", 0, "once")).toThrow("must be above 0");
+    expect(() => batchForLand(findRecipe("cultured-extract"), "drench-growing", 0, "once")).toThrow("not-positive");
     expect(() => batchForLand(findRecipe("shell-calcium"), "compost", 10, "once")).toThrow();
   });
 });

@@ -1,6 +1,6 @@
 import type { IngredientId } from "../book/ingredients";
 import type { StockUnit } from "../book/range";
-import type { StepAnswer } from "../book/types";
+import type { StepAnswer, WaitKind } from "../book/types";
 
 /** What is put in at a step: a line of the fill. */
 export interface MixAmount {
@@ -24,7 +24,7 @@ export interface MixStep {
   readonly checks: readonly string[];
   readonly answers: readonly StepAnswer[];
   /** A clock runs so long after the step is done, min, with what it counts. */
-  readonly wait: { readonly minutes: number; readonly what: string } | null;
+  readonly wait: { readonly minutes: number; readonly what: WaitKind } | null;
   /** Done over and over, this many minutes apart, until the last answer fits. */
   readonly everyMin: number | null;
 }

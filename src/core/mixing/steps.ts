@@ -22,14 +22,6 @@ export interface MixLine {
 /** What may be in lumps. */
 const CLOTS: readonly IngredientId[] = ["molasses", "brown-sugar", "raw-sugar", "pulse-flour", "oat-flour"];
 
-const WAIT_WORDS: readonly (readonly [RegExp, string])[] = [
-  [/boil|simmer/i, "boiling"],
-  [/soak/i, "soaking"],
-  [/bubbl|air/i, "bubbling"],
-  [/stir|mix|sugar|food/i, "mixing"],
-];
-const waitWord = (text: string) => WAIT_WORDS.find(([words]) => words.test(text))?.[1] ?? "standing";
-
 function siteStep(recipe: Recipe, litres: number): MixStep {
   const heavy = litres > LIFTABLE_KG;
   return step(
@@ -142,7 +134,7 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
         ? left.filter(({ part }) => part === "cap")
         : own.adds.flatMap((id) => left.filter(({ slot, part }) => slot === id && part === "mix"));
     for (const line of here) left.splice(left.indexOf(line), 1);
-    const wait = own.waitMin ? { minutes: own.waitMin, what: waitWord(own.text) } : null;
+    const wait = own.waitMin ? { minutes: own.waitMin, what: own.waitFor ?? "standing" } : null;
     if (own.id === "air") steps.push(POWER);
     // A step whose ingredients are all left out, or due on another day, is not done now.
     if (own.adds.length > 0 && here.length === 0) continue;

@@ -29,7 +29,7 @@ describe("batch cost", () => {
   });
   it("has no price per litre while nothing is strained, and refuses a yield of nothing", () => {
     expect(batchCost({ ...request, yieldL: null }).perLMinor).toBeNull();
-    expect(() => batchCost({ ...request, yieldL: 0 })).toThrow("The yield must be above 0 L, got 0.");
-    expect(() => batchCost({ ...request, labourMin: -5 })).toThrow("Labour must lie between 0 and 60000 min");
+    expect(() => batchCost({ ...request, yieldL: 0 })).toThrow('not-positive {"what":"The yield"');
+    expect(() => batchCost({ ...request, labourMin: -5 })).toThrow('out-of-range {"what":"Labour"');
   });
 });

@@ -4,12 +4,13 @@ import { convert } from "./convert";
 import { dilute } from "./dilute";
 import { mlPerLitreOfWater, parseDilution, parseParts, percentOfMix } from "./ratio";
 import { UNIT_NAMES, UNITS } from "./units";
+import { sayDomain } from "@/words/domain";
 
 const refusal = (run: () => unknown): string => {
   try {
     run();
   } catch (error) {
-    if (error instanceof DomainError) return `${error.code} at "${error.path}": ${error.message}`;
+    if (error instanceof DomainError) return `${error.code} at "${error.path}": ${sayDomain(error)}`;
     throw error;
   }
   return "no refusal";

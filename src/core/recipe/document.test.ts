@@ -162,8 +162,8 @@ describe("the review of a grower's recipe", () => {
       "unconfirmed /fillShare/default",
     ]));
   it("refuses a method or school that the book doesn't have", () => {
-    expect(() => reviewRecipe({ ...EXTRACT, method: "moon-water" })).toThrow('There is no method "moon-water"');
-    expect(() => reviewRecipe({ ...EXTRACT, school: "thirds" })).toThrow("has no school");
+    expect(() => reviewRecipe({ ...EXTRACT, method: "moon-water" })).toThrow("unknown-method");
+    expect(() => reviewRecipe({ ...EXTRACT, school: "thirds" })).toThrow("unknown-school");
   });
 });
 

@@ -156,7 +156,7 @@ describe("the book", () => {
   );
   it("refuses a school that does not exist, and lists those that do", () => {
     expect(() => findSchool(findMethod("plant-juice"), "quarter-weight")).toThrow(
-      '"plant-juice" has no school "quarter-weight"; it has equal-weight, half-weight.',
+      'unknown-school {"id":"quarter-weight","method":"plant-juice","known":["equal-weight","half-weight"]}',
     );
   });
 });

@@ -10,11 +10,10 @@ import { listBatchLines } from "@/data/batchLines";
 import { lockBatch, type Batch } from "@/data/batches";
 import type { Queryable } from "@/data/db";
 import { insertEntry } from "@/data/entries";
-import { findFarm, unitsOf, type Farm } from "@/data/farm";
+import { findFarm, type Farm } from "@/data/farm";
 import { listFeedings } from "@/data/lineage";
 import { findLotSources, listDrawsOfBatch } from "@/data/stock";
 import { insertStoreMovement, lockStore } from "@/data/stores";
-import { sayStock, sayVolume } from "@/formats/amounts";
 import { isoDay } from "@/formats/times";
 import { fits } from "@/core/quantity/fits";
 import type { Context } from "../context";
@@ -74,7 +73,7 @@ export const addToBatch = act(
     const conflict = conflictIn([item.id, ...(await everIn(db, batch.id))]);
     if (conflict) throw refuse("clash", { why: conflict.why }, "/ingredientId");
     const farm = await findFarm(db);
-    const [timeZone, units] = [farm?.timeZone ?? "UTC", farm?.units ?? "metric"];
+    const timeZone = farm?.timeZone ?? "UTC";
     if (!isWater) {
       const lots = await drawOut(db, ctx, {
         ingredient: item.id,
@@ -95,7 +94,8 @@ export const addToBatch = act(
       instrument: null,
       spot: null,
       settled: null,
-      note: isWater ? "" : `${sayStock(request.amount, item.stockUnit, units)} ${item.name.toLowerCase()}`,
+      note: "",
+      moved: isWater ? null : { itemId: item.id, amount: request.amount },
       at,
       correctsId: null,
       actorId: ctx.actor.id,
@@ -172,7 +172,8 @@ export const takeFromBatch = act(
       instrument: null,
       spot: null,
       settled: null,
-      note: `${sayVolume(request.litres, await unitsOf(db))} drawn off into the shed`,
+      note: "",
+      moved: { itemId: null, amount: request.litres },
       at,
       correctsId: null,
       actorId: ctx.actor.id,

@@ -13,6 +13,7 @@ import { readMaking } from "./readMaking";
 import { readYard } from "../yard/readYard";
 import { chooseRecipe, saveRecipe } from "../book/recipes";
 import { addWaterSource, readWater, readWaterLevel, startWater } from "../water/waters";
+import { sayEntry } from "@/formats/entryText";
 
 let farm: TestFarm;
 beforeEach(async () => {
@@ -367,7 +368,8 @@ describe("batches that feed batches", () => {
     expect(await onHand("brown-sugar")).toBeCloseTo(2.725, 9);
     const page = await pageOf(batchId);
     expect(page.later).toMatchObject([{ done: true }]);
-    expect(page.log[0]).toMatchObject({ word: "fed", note: "275 g brown sugar" });
+    expect(page.log[0]).toMatchObject({ word: "fed", moved: { itemId: "brown-sugar", amount: 0.275 } });
+    expect(sayEntry(page.log[0]!, "metric")).toBe("Added 275 g brown sugar");
   });
   it("draw on each other, and their cautions and lineage follow", async () => {
     const serumId = await serum("Crock");

@@ -10,6 +10,8 @@ import { OF_LITRES, measurableOf } from "@/formats/measured";
 import type { UnitSystem } from "@/formats/amounts";
 import { readInField, type FieldMeasure } from "@/formats/fieldUnits";
 import type { Measurable, Measured } from "@/formats/measured";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 /** What decides the size: the vessel, a wanted amount, what stands in it, the land it is for, several vessels at once. */
 export type ScaleBy = "vessel" | "amount" | "depth" | "land" | "split";
@@ -54,17 +56,28 @@ const nothing = (field: string, text: string): Scaling => ({
   land: null,
 });
 
+/** What can't be read at a field. */
+class Unread extends Error {
+  constructor(
+    readonly field: string,
+    readonly text: string,
+  ) {
+    super(field);
+    this.name = "Unread";
+  }
+}
+
 type ReadAmount = (text: string, of: Measurable) => Measured;
 
-/** An amount that was typed, in its stock unit, or null where the field is empty. @throws {RangeError} naming the field */
+/** An amount that was typed, in its stock unit, or null where the field is empty. @throws {Unread} */
 function typed(field: string, text: string, of: Measurable, read: ReadAmount): number | null {
   if (text.trim() === "") return null;
   const measured = read(text, of);
-  if (measured.type === "unreadable") throw new RangeError(`${field}|${measured.why}`);
+  if (measured.type === "unreadable") throw new Unread(field, measured.why);
   return measured.amount;
 }
 
-/** Amounts as typed, by ingredient; empty ones left out. @throws {RangeError} naming the field */
+/** Amounts as typed, by ingredient; empty ones left out. @throws {Unread} */
 export function amounts(
   group: "limits" | "stated",
   values: Readonly<Record<string, string>>,
@@ -76,18 +89,18 @@ export function amounts(
   });
 }
 
-/** A length or an area as typed, in m or m²; null for nothing. @throws {RangeError} naming the field */
+/** A length or an area as typed, in m or m²; null for nothing. @throws {Unread} */
 function typedMeasure(field: string, text: string, measure: FieldMeasure, units: UnitSystem): number | null {
   const read = readInField(text, measure, units);
-  if (read.type === "unreadable") throw new RangeError(`${field}|${read.why}`);
+  if (read.type === "unreadable") throw new Unread(field, read.why);
   return read.type === "read" ? read.value : null;
 }
 
-/** What the beds chosen and the land typed want. @throws {RangeError} naming the field */
+/** What the beds chosen and the land typed want. @throws {Unread} */
 function forLand({ recipe, land, bedsM2, often, useId, units }: ScaleDraft): ForLand {
   const area = (typedMeasure("land", land, "m2", units) ?? 0) + bedsM2;
-  if (!(area > 0)) throw new RangeError("land|Which beds, or how much land?");
-  if (useId === null) throw new RangeError("land|For which use?");
+  if (!(area > 0)) throw new Unread("land", "Which beds, or how much land?");
+  if (useId === null) throw new Unread("land", "For which use?");
   return batchForLand(recipe, useId, area, often);
 }
 
@@ -143,11 +156,8 @@ export function workScale(draft: ScaleDraft): Scaling {
     });
     return { scaled, split: null, problem: null, land };
   } catch (error) {
-    if (error instanceof RangeError) {
-      const [field = "", text = ""] = error.message.split("|");
-      return nothing(field, text);
-    }
-    if (error instanceof DomainError) return nothing(fieldOf(error.path, request), error.message);
+    if (error instanceof Unread) return nothing(error.field, error.text);
+    if (error instanceof DomainError) return nothing(fieldOf(error.path, request), sayDomain(error, speechOf(units)));
     throw error;
   }
 }

@@ -59,7 +59,11 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const usual = per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
   const inField = (litres: number) => inMixUnit(litres, per, units);
-  const rateText = typedRate ?? String(inField(usual?.default ?? 2));
+  // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
+  const usualL = usual?.default ?? 2;
+  const rateText = typedRate ?? String(inField(usualL));
+  const typedNumber = typedRate === null ? null : parseNumber(typedRate);
+  const rateL = typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units);
   const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
   const [pickedTool, setPickedTool] = useState<number | null>(null);
   const tool =
@@ -68,7 +72,15 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
   const [reason, setReason] = useState("");
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
 
-  const { plan, dilution, problem } = workOut(ratio, rateText, per, tool, plots, store.onHandL, units);
+  const { plan, dilution, problem } = workOut(
+    ratio,
+    { amountL: rateL, text: rateText },
+    per,
+    tool,
+    plots,
+    store.onHandL,
+    units,
+  );
   const cautions: readonly ApplyCaution[] = dilution
     ? findCautions({
         recipe,
@@ -99,7 +111,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       storeId: store.id,
       useId,
       ratio,
-      mixRateL: litresOfMix(parseNumber(rateText) as number, per, units),
+      mixRateL: rateL as number,
       mixRatePer: per,
       toolId: tool.id,
       plotIds: plots.map(({ id }) => id),

@@ -2,11 +2,12 @@ import { planLoads, type LoadsPlan } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { DomainError } from "@/core/errors";
 import { parseDilution, type Dilution } from "@/core/quantity/ratio";
-import { litresOfMix } from "@/formats/fieldUnits";
 import type { UnitSystem } from "@/formats/amounts";
-import { numberDoubt, parseNumber } from "@/formats/numbers";
+import { numberDoubt } from "@/formats/numbers";
 import type { PlotView } from "@/services/field/readField";
 import type { Tool } from "@/services/types";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 /** What the chosen figures come to: a plan, or what is wrong and at which field. */
 export interface Worked {
@@ -18,7 +19,7 @@ export interface Worked {
 /** Works out the loads for what is typed; every refusal of the core is placed at its field. */
 export function workOut(
   ratio: string,
-  rateText: string,
+  rate: { readonly amountL: number | null; readonly text: string },
   per: "m2" | "plant",
   tool: Tool,
   plots: readonly PlotView[],
@@ -28,14 +29,13 @@ export function workOut(
   let dilution: Dilution | null = null;
   try {
     dilution = parseDilution(ratio, [], "/ratio", units);
-    const typed = parseNumber(rateText);
-    if (typed === null)
+    const { amountL } = rate;
+    if (amountL === null)
       return {
         plan: null,
         dilution,
-        problem: { path: "/mixRateL", message: numberDoubt(rateText) ?? "A number, please." },
+        problem: { path: "/mixRateL", message: numberDoubt(rate.text) ?? "A number, please." },
       };
-    const amountL = litresOfMix(typed, per, units);
     if (plots.length === 0) return { plan: null, dilution, problem: null };
     const plan = planLoads({
       dilution,
@@ -54,6 +54,6 @@ export function workOut(
         : error.path.startsWith("/plots")
           ? "/plotIds"
           : "/toolId";
-    return { plan: null, dilution, problem: { path, message: error.message } };
+    return { plan: null, dilution, problem: { path, message: sayDomain(error, speechOf(units)) } };
   }
 }

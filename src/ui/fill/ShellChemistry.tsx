@@ -7,17 +7,20 @@ import { formatNumber, parseNumber } from "@/formats/numbers";
 import { NumberField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import type { LineDraft } from "./fillPlan";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 function workOut(
   vinegarL: number,
   shellKg: number,
   percent: number | null,
+  units: UnitSystem,
 ): { answer: ShellCalcium | null; problem: string | null } {
   if (percent === null) return { answer: null, problem: "How strong is it, in per cent?" };
   try {
     return { answer: shellCalcium({ vinegarL, shellKg, aceticPercent: percent }), problem: null };
   } catch (error) {
-    if (error instanceof DomainError) return { answer: null, problem: error.message };
+    if (error instanceof DomainError) return { answer: null, problem: sayDomain(error, speechOf(units)) };
     throw error;
   }
 }
@@ -35,6 +38,7 @@ export const ShellChemistry = ({ lines, units }: ShellChemistryProps) => {
     amountOf("vinegar"),
     amountOf("eggshell") || amountOf("shell-meal"),
     parseNumber(percent),
+    units,
   );
   return (
     <section aria-label="Shell and acid" className="grid gap-2 border-y border-line py-3">

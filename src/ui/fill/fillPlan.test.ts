@@ -62,7 +62,7 @@ describe("a fill while it is being typed", () => {
     expect(planFill(draft({ size: "amount", wanted: "190" })).problem).toMatch(
       /the vessel takes 170 L up to its fill line/,
     );
-    expect(planFill(draft({ size: "amount", wanted: "0" })).problem).toMatch(/must be above 0 L/);
+    expect(planFill(draft({ size: "amount", wanted: "0" })).problem).toMatch(/must be above 0, not 0 mL/);
   });
   it("keeps what was typed beside what the recipe says, and counts its room", () => {
     const plan = planFill(draft({ drafts: { "water/mix": "100", "molasses/mix": "2" } }));

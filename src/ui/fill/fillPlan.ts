@@ -10,6 +10,8 @@ import type { UnitSystem } from "@/formats/amounts";
 import { readInField } from "@/formats/fieldUnits";
 import { measurableOf, fieldUnit, typedAmount, type Measurable, type Measured } from "@/formats/measured";
 import type { ShelfItem } from "@/services/shed/readShed";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 /** What decides how much is made: the vessel, the shed, or an amount that the grower names. */
 export type FillSize = "vessel" | "shed" | "amount" | "depth";
@@ -130,7 +132,7 @@ function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readon
       problem: null,
     };
   } catch (error) {
-    if (error instanceof DomainError) return { scaled: null, problem: error.message };
+    if (error instanceof DomainError) return { scaled: null, problem: sayDomain(error, speechOf(draft.units)) };
     throw error;
   }
 }

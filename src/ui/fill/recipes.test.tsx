@@ -84,7 +84,7 @@ describe("filling by any recipe", () => {
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "10" } });
     expect(chemistry).toHaveTextContent("33.4 g of calcium a litre");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "90" } });
-    expect(within(chemistry).getByRole("alert")).toHaveTextContent("must lie between 0 and 30 %");
+    expect(within(chemistry).getByRole("alert")).toHaveTextContent("must lie between 0 % and 30 %");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "strong" } });
     expect(within(chemistry).getByRole("alert")).toHaveTextContent("How strong is it, in per cent?");
     expect(screen.getByLabelText("Crushed eggshell, kg")).toHaveValue("8.22");

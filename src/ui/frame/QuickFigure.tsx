@@ -7,6 +7,8 @@ import type { UnitSystem } from "@/formats/amounts";
 import type { Figure, OwnMeasure } from "@/formats/figure/parts";
 import { FIGURE_EXAMPLES, workOutFigure } from "@/formats/figure/workOut";
 import { useKey } from "./keys";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 interface Worked {
   readonly figure: Figure | null;
@@ -18,7 +20,7 @@ function workOut(text: string, units: UnitSystem, own: readonly OwnMeasure[]): W
   try {
     return { figure: workOutFigure(text, { units, measures: [], own }), hint: null };
   } catch (error) {
-    if (error instanceof DomainError) return { figure: null, hint: error.message };
+    if (error instanceof DomainError) return { figure: null, hint: sayDomain(error, speechOf(units)) };
     throw error;
   }
 }

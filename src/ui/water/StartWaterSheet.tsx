@@ -14,6 +14,8 @@ import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { sayDomain } from "@/words/domain";
+import { speechOf } from "@/words/speech";
 
 interface StartForm {
   purpose: "brew" | "dilution";
@@ -29,6 +31,7 @@ function answerOf(
   form: StartForm,
   volumeL: number | null,
   temperatureC: number,
+  units: UnitSystem,
 ): WaterAnswer | string {
   if (volumeL === null || Number.isNaN(temperatureC)) return "How much, and how warm?";
   try {
@@ -42,7 +45,7 @@ function answerOf(
       covered: form.covered,
     });
   } catch (error) {
-    if (error instanceof DomainError) return error.message;
+    if (error instanceof DomainError) return sayDomain(error, speechOf(units));
     throw error;
   }
 }
@@ -73,7 +76,7 @@ export const StartWaterSheet = ({
   });
   const form = useWatch({ control }) as StartForm;
   const celsius = readCelsius(form.degrees, units);
-  const answer = answerOf(water, form, read(form.volumeL, OF_LITRES), celsius ?? UNREAD_WATER_C);
+  const answer = answerOf(water, form, read(form.volumeL, OF_LITRES), celsius ?? UNREAD_WATER_C, units);
   const submit = handleSubmit(async ({ purpose, volumeL, treatment, covered, place }) => {
     const done = await act.run({
       sourceId: water.id,

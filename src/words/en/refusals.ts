@@ -7,6 +7,7 @@ import { sayThinStarter } from "@/formats/strengthText";
 import { sayState } from "@/formats/verdictText";
 import { sayWaterReason } from "@/formats/waterText";
 import type { Speech } from "../speech";
+import { DOMAIN } from "./domain";
 import { sayHold } from "./holds";
 
 /** What somebody asked for and the farm does not have. */
@@ -14,7 +15,7 @@ const THINGS = {
   "batch": "batch",
   "bin": "worm bin",
   "device": "device",
-  "entry": "entry in this batch’s log",
+  "entry": "entry in this batch's log",
   "equipment": "equipment",
   "lot": "lot",
   "lot-line": "line",
@@ -105,7 +106,8 @@ export const REFUSALS = {
   "not-found": ({ thing }: { thing: Thing }) => `There is no such ${THINGS[thing]}.`,
   "no-farm": () => "Set up the farm first.",
   "reason-needed": ({ because }: { because: ReasonWanted }, say: Speech): Said => sayReasonWanted(because, say),
-  "domain": ({ error }: { error: DomainError }) => error.message,
+  "domain": ({ error }: { error: Pick<DomainError, "code" | "params"> }, say: Speech) =>
+    (DOMAIN[error.code] as (of: unknown, say: Speech) => string)(error.params, say),
   "sent-before": () => "This was saved already, as it was first sent. Load the page anew and correct it there.",
 
   // Moments and days
@@ -115,10 +117,10 @@ export const REFUSALS = {
   "before-start": () => "This lies before the batch was started.",
   "too-long-ago": () => "That is more than two months ago.",
   "not-there-yet": () => "It had not come in on that day.",
-  "received-ahead": () => "A lot can’t come in on a day that has not been.",
-  "expires-early": () => "It can’t expire before it came in.",
-  "opened-early": () => "It can’t have been opened before it came in.",
-  "collected-backwards": () => "Collecting can’t end before it began.",
+  "received-ahead": () => "A lot can't come in on a day that has not been.",
+  "expires-early": () => "It can't expire before it came in.",
+  "opened-early": () => "It can't have been opened before it came in.",
+  "collected-backwards": () => "Collecting can't end before it began.",
   "not-made-yet": () => "It was not made by then.",
   "no-time-zone": ({ zone }: { zone: string }) => `"${zone}" is not a time zone.`,
   "no-date": () => "A date such as 2031-03-02.",
@@ -202,7 +204,7 @@ export const REFUSALS = {
   "discard-yields-nothing": () => "What is thrown out yields nothing.",
   "no-ingredient": ({ method }: { method: string }) => `${method} is no ingredient of any recipe in the book.`,
   "ring": ({ name, batchId }: { name: string; batchId: number }) =>
-    `${name} (batch ${batchId}) was itself made with this batch: one can’t feed the other in a ring. Use another lot.`,
+    `${name} (batch ${batchId}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
   "clash": ({ why }: { why: string }) => why,
   "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",
   "mixing-given-up": () => "This mixing was given up meanwhile.",
@@ -248,7 +250,7 @@ export const REFUSALS = {
   "short-for-plots": ({ takesL, leftL }: { takesL: number; leftL: number }, say: Speech) =>
     `That takes ${say.volumeLeft(takesL)} and the store holds ${say.volumeLeft(leftL)}: leave plots out, or go weaker.`,
   "keeps-no-longer": ({ method }: { method: string }) =>
-    `${method} is alive and fading: nobody’s word makes it keep longer.`,
+    `${method} is alive and fading: nobody's word makes it keep longer.`,
   "lid-bursts": ({ method }: { method: string }): Said => [
     `${method} makes gas: a tight lid bursts. Breathable or vented.`,
     "It makes gas: breathable or vented.",

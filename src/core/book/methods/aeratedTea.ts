@@ -120,6 +120,7 @@ export const aeratedTea: Method = {
       why: "Put in late they settle on the stones.",
       adds: ["molasses", "rock-dust", "kelp-meal", "shell-meal", "fish-hydrolysate", "oat-flour"],
       waitMin: 15,
+      waitFor: "mixing",
     },
     {
       id: "castings",

@@ -77,7 +77,7 @@ export const chargedChar: Method = {
       "Soak the dry manure in its own volume of water for some hours, in a tub beside.",
       "Dry, it takes it from the bath and the char stays dry.",
       ["manure-aged", "soak-water"],
-      { waitMin: 180 },
+      { waitMin: 180, waitFor: "soaking" },
     ),
     step("water", "Water in, free of chlorine, and the molasses thinned in it.", "Syrup in lumps feeds the floor.", [
       "water",
@@ -88,7 +88,7 @@ export const chargedChar: Method = {
       "Char in; stir every half hour until it sinks.",
       "Air in its pores holds it up; that is what must go.",
       ["char"],
-      { waitMin: 30 },
+      { waitMin: 30, waitFor: "soaking" },
     ),
     step("cover", "Weight on top, loose cover, label it.", "What floats dries and charges nothing.", []),
   ],

@@ -62,7 +62,7 @@ export const feedingTea: Method = {
       "Mix fish, meals and dust in a pail of water, then pour them in.",
       "Lumps sink onto the stones and rot there.",
       ["fish-hydrolysate", "kelp-meal", "rock-dust", "guano"],
-      { waitMin: 20 },
+      { waitMin: 20, waitFor: "mixing" },
     ),
     step("castings", "Castings last, in a bag hung mid-water or loose.", "They want the food spread out already.", [
       "castings",

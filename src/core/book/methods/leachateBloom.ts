@@ -56,6 +56,7 @@ export const leachateBloom: Method = {
     ),
     step("sweeten", "Thin the molasses in a pail and stir it in.", "Thick syrup lies on the floor.", ["molasses"], {
       waitMin: 15,
+      waitFor: "mixing",
     }),
     step(
       "leachate",

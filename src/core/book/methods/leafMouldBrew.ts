@@ -56,6 +56,7 @@ export const leafMouldBrew: Method = {
   steps: [
     step("boil", "Boil the potato 20 minutes, just covered with water.", "Raw starch feeds slowly.", [], {
       waitMin: 20,
+      waitFor: "boiling",
       prepares: "potato",
     }),
     ...POTATO_AFTER_BOILING,

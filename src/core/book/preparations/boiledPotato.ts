@@ -16,6 +16,7 @@ export const POTATO_AFTER_BOILING: readonly Step[] = [
   step("cool", "Cool it to hand warm, the lid off.", "Hot mash kills what it should feed.", [], {
     prepares: "potato",
     waitMin: 30,
+    waitFor: "cooling",
   }),
   step("mash", "Mash by hand or blend, with its own water.", "Lumps float about unused.", [], {
     prepares: "potato",
@@ -49,7 +50,7 @@ export const boiledPotato: Method = {
       "Scrub, cut, cover with water, boil 20 minutes until a fork goes through.",
       "Raw starch feeds slowly.",
       ["potato"],
-      { waitMin: 20 },
+      { waitMin: 20, waitFor: "boiling" },
     ),
     ...POTATO_AFTER_BOILING,
   ],

@@ -33,6 +33,7 @@ export const roastedShell: Method = {
     }),
     step("roast", "Roast in a dry pan or on a tray, stirring.", "It burns off the last of the skin.", [], {
       waitMin: 20,
+      waitFor: "roasting",
     }),
     step("colour", "What colour is it?", "White is too little, black too far.", [], {
       everyMin: 5,
@@ -42,7 +43,10 @@ export const roastedShell: Method = {
         answer("some is black", "Pick the black ones out for the compost; the rest serves."),
       ],
     }),
-    step("cool", "Let it cool, spread out.", "Hot shell cracks skin, and spits in acid.", [], { waitMin: 30 }),
+    step("cool", "Let it cool, spread out.", "Hot shell cracks skin, and spits in acid.", [], {
+      waitMin: 30,
+      waitFor: "cooling",
+    }),
     step("crush", "Crush it, as fine as you have patience for.", "Finer is faster.", [], {
       checks: ["Cold to the hand", "Mask and goggles on", "No piece larger than a fingernail"],
     }),

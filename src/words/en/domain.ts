@@ -1,0 +1,59 @@
+import type { DomainErrorParams } from "@/core/errors";
+import type { Speech } from "../speech";
+
+/** A figure in its own unit, or in the farm's where it has one for it. */
+function sayIn(value: number, unit: string, say: Speech): string {
+  if (unit === "L") return say.volume(value);
+  if (unit === "kg") return say.mass(value);
+  if (unit === "°C") return say.temperature(value);
+  return unit === "" ? say.number(value, 4) : `${say.number(value, 4)} ${unit}`;
+}
+
+/** What makes no sense to the craft. */
+export const DOMAIN: {
+  readonly [C in keyof DomainErrorParams]: (params: DomainErrorParams[C], say: Speech) => string;
+} = {
+  "not-positive": ({ what, value, unit }, say) => `${what} must be above 0, not ${sayIn(value, unit, say)}.`,
+  "negative": ({ what, value, unit }, say) => `${what} can't be below 0, not ${sayIn(value, unit, say)}.`,
+  "out-of-range": ({ what, value, unit, min, max }, say) =>
+    `${what} must lie between ${sayIn(min, unit, say)} and ${sayIn(max, unit, say)}, not at ${sayIn(value, unit, say)}.`,
+  "unknown-unit": ({ unit }) => `"${unit}" is not a unit Ruchka knows, nor one of the farm's own measures.`,
+  "dimension-mismatch": ({ from, to }) => `${from} can't be turned into ${to}: they measure different things.`,
+  "density-unknown": ({ ingredient }) =>
+    ingredient === null
+      ? "Turning a volume into a mass needs an ingredient, for its density."
+      : `The density of "${ingredient}" is not known, so a volume can't be turned into a mass.`,
+  "measure-shadows-unit": ({ name }) => `"${name}" is already a standard unit; give the farm's measure another name.`,
+  "ratio-unreadable": ({ text }) => `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or neat.`,
+  "ratio-ambiguous": ({ text, partsWater }, say) =>
+    `"${text}" may mean ${partsWater.map((parts) => `1:${say.number(parts, 4)}`).join(" or ")}. Write the one you mean that way: 1 part to so many of water.`,
+  "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "neat" to use it undiluted.`,
+  "ratio-too-strong-to-be-a-mix": ({ text }) =>
+    `"${text}" is 100 % or more of the mix. Write "neat" to use it undiluted.`,
+  "dilution-underdetermined": () => "Give two of concentrate, water and total; or one of them and a ratio.",
+  "dilution-overdetermined": () =>
+    "Too much is given: two of concentrate, water and total; or one of them and a ratio.",
+  "total-below-part": ({ part, partL, totalL }, say) =>
+    `The total (${say.volumeLeft(totalL)}) is less than the ${part} in it (${say.volumeLeft(partL)}).`,
+  "unknown-method": ({ id }) => `There is no method "${id}" in the book.`,
+  "unknown-school": ({ id, method, known }) => `"${method}" has no school "${id}"; it has ${known.join(", ")}.`,
+  "unknown-ingredient": ({ id }) => `There is no ingredient "${id}" in the book.`,
+  "unknown-use": ({ id }) => `There is no use "${id}" in the book.`,
+  "ingredient-not-in-method": ({ ingredient, method }) => `"${ingredient}" is no part of "${method}".`,
+  "no-substitute": ({ ingredient, substitute }) => `"${substitute}" can't stand in for "${ingredient}".`,
+  "amount-unstated": ({ ask }) => ask,
+  "limit-below-fixed": ({ ingredient, amount, fixed, unit }, say) =>
+    `${sayIn(amount, unit, say)} of ${ingredient} is not even what goes in however small the batch (${sayIn(fixed, unit, say)}).`,
+  "over-brim": ({ neededL, roomL }, say) =>
+    `That needs ${say.volumeLeft(neededL)} of room with what the solids push up; the vessel takes ${say.volumeLeft(roomL)} up to its fill line.`,
+  "no-room": ({ vesselL, headspaceL }, say) =>
+    `A headspace of ${say.volumeLeft(headspaceL)} leaves no room in ${say.volumeLeft(vesselL)}.`,
+  "injector-too-weak": ({ wantedPartsWater, injectorPartsWater }, say) =>
+    `1:${say.number(wantedPartsWater, 4)} is stronger than this injector can give: neat, at 1:${say.number(injectorPartsWater, 4)}, is its strongest. ` +
+    "Use a stronger setting, a can or a knapsack.",
+  "plot-without-size": ({ plot, need }) => `Plot "${plot}" has no ${need}, which this rate needs.`,
+  "time-order": ({ earlier, later }) => `${later} lies before ${earlier}.`,
+  "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
+  "figure-unreadable": ({ text, hint }) => (text === "" ? hint : `"${text}": ${hint}`),
+  "one-tool": ({ given }) => `Give one tool or one injector, got ${given}.`,
+};
