@@ -57,7 +57,7 @@ test("scales it, starts it, and the batch stays with its version", { tag: "@both
   await panel.getByLabel("Water (L)").fill("two pails");
   await expect(panel.getByRole("alert").filter({ hasText: "a number, please" }).first()).toBeVisible();
   await panel.getByLabel("Water (L)").fill("0");
-  await expect(panel.getByRole("alert").filter({ hasText: "must be above 0 L" }).first()).toBeVisible();
+  await expect(panel.getByRole("alert").filter({ hasText: "must be above 0, not 0 mL" }).first()).toBeVisible();
   await panel.getByLabel("Water (L)").fill("900");
   await expect(panel.getByRole("alert").filter({ hasText: "up to its fill line" }).first()).toBeVisible();
   await panel.getByLabel("Water (L)").fill("10");
@@ -128,7 +128,7 @@ test("sets water aside with its clock, and it stands in the shed", { tag: "@phon
   await panel.getByLabel("Free chlorine (mg/L)").fill("2");
   await panel.getByLabel("Total chlorine (mg/L)").fill("1");
   await panel.getByRole("button", { name: "Keep the reading" }).click();
-  await expect(panel.getByText("Free chlorine must lie between 0 and 1").first()).toBeVisible();
+  await expect(panel.getByText("Free chlorine must lie between 0 mg/L and 1 mg/L").first()).toBeVisible();
   await panel.getByLabel("Free chlorine (mg/L)").fill("0.1");
   await panel.getByRole("button", { name: "Keep the reading" }).click();
   await expect(panel).toHaveCount(0);
