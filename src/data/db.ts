@@ -18,7 +18,6 @@ export const SQL_ERROR = {
   checkFailed: 4025,
   deadlock: 1213,
   lockTimeout: 1205,
-  noParent: 1452,
 } as const;
 
 export const errnoOf = (error: unknown): number | null =>

@@ -56,9 +56,6 @@ export async function findFarm(db: Queryable): Promise<Farm | null> {
   };
 }
 
-/** Which units the farm talks in, for what is said to its people; metric before it is set up. */
-export const unitsOf = async (db: Queryable): Promise<Farm["units"]> => (await findFarm(db))?.units ?? "metric";
-
 export const insertFarm = (db: Queryable, farm: Farm): Promise<number> =>
   insert(db, INSERT_FARM, [
     farm.name,

@@ -13,6 +13,10 @@ describe("a text of the book", () => {
     ["1:500, pH 4.0, 14 days, 5 min", "1:500, pH 4.0, 14 days, 5 min"],
     ["5 growers, 3 large tubs, 2 mL of it", "5 growers, 3 large tubs, 0.068 US fl oz of it"],
     ["1.2 g/L and 12 g/m²", "0.16 oz per US gal and 12 g/m²"],
+    ["2-3 kg", "4.4-6.6 lb"],
+    ["down to -5 °C", "down to 23 °F"],
+    ["2,5 L", "0.66 US gal"],
+    ["1,000 L, 1 000 L and 1\u202f000 L", "1,000 L, 1 000 L and 1\u202f000 L"],
   ])("%s", (metric, us) => {
     expect(inUnits(metric, "us")).toBe(us);
     expect(inUnits(metric, "metric")).toBe(metric);

@@ -10,18 +10,21 @@ const scaled = (dimension: "volume" | "mass", each: number, unit: string): Other
   unit,
   of: (figure) => fromBase({ dimension, value: figure * each }, unit).value,
 });
-const FL_OZ_PER_GAL_OF_ML_PER_L = 0.128;
-const OZ_PER_GAL_OF_G_PER_L = 0.13353;
-const OZ_PER_LB_OF_G_PER_KG = 0.016;
-const FL_OZ_PER_LB_OF_ML_PER_KG = 0.015338;
+/** A thousandth of a litre or kilogram to a litre or kilogram, as an ounce to a gallon or pound. */
+const dose = (dimension: "volume" | "mass", to: "volume" | "mass"): Other => {
+  const [small, large] = [dimension === "volume" ? "US fl oz" : "oz", to === "volume" ? "US gal" : "lb"];
+  const each = fromBase({ dimension, value: 0.001 }, small).value / fromBase({ dimension: to, value: 1 }, large).value;
+  return { unit: `${small} per ${large}`, of: (figure) => figure * each };
+};
+/** The international inch (1959). */
 const IN_PER_CM = 1 / 2.54;
 
 /** What the book's units are called on a farm that talks US units. */
 const US: Readonly<Record<string, Other>> = {
-  "mL/L": { unit: "US fl oz per US gal", of: (figure) => figure * FL_OZ_PER_GAL_OF_ML_PER_L },
-  "g/L": { unit: "oz per US gal", of: (figure) => figure * OZ_PER_GAL_OF_G_PER_L },
-  "g/kg": { unit: "oz per lb", of: (figure) => figure * OZ_PER_LB_OF_G_PER_KG },
-  "mL/kg": { unit: "US fl oz per lb", of: (figure) => figure * FL_OZ_PER_LB_OF_ML_PER_KG },
+  "mL/L": dose("volume", "volume"),
+  "g/L": dose("mass", "volume"),
+  "g/kg": dose("mass", "mass"),
+  "mL/kg": dose("volume", "mass"),
   "°C": { unit: "°F", of: (celsius) => fromBase({ dimension: "temperature", value: celsius }, "°F").value },
   "mL": scaled("volume", 0.001, "US fl oz"),
   "L": scaled("volume", 1, "US gal"),
@@ -30,9 +33,10 @@ const US: Readonly<Record<string, Other>> = {
   "cm": { unit: "in", of: (figure) => figure * IN_PER_CM },
   "mm": { unit: "in", of: (figure) => figure * IN_PER_CM * 0.1 },
 };
-const FIGURE = String.raw`\d+(?:[.,]\d+)?`;
+// A comma before three figures may part thousands or decimals, a blank may part thousands: what could be either is left as it is.
+const FIGURE = String.raw`[-−]?\d+(?:\.\d+|,(?!\d{3}\b)\d+)?`;
 const QUANTITY = new RegExp(
-  String.raw`(${FIGURE})(?:( to | or | and |–)(${FIGURE}))? ?(mL/L|g/L|mL/kg|g/kg|°C|mL|L|kg|g|cm|mm)(?![\w/²])`,
+  String.raw`(?<!\d[\s.,]?)(${FIGURE})(?:( to | or | and |–|-)(${FIGURE}))? ?(mL/L|g/L|mL/kg|g/kg|°C|mL|L|kg|g|cm|mm)(?![\w/²])`,
   "g",
 );
 
@@ -51,7 +55,8 @@ export const inUnits = (text: string, units: UnitSystem): string =>
         QUANTITY,
         (_whole, low: string, between: string | undefined, high: string | undefined, unit: string) => {
           const other = US[unit]!;
-          const say = (figure: string) => round(other.of(Number(figure.replace(",", "."))), other.unit);
+          const say = (figure: string) =>
+            round(other.of(Number(figure.replace(",", ".").replace("−", "-"))), other.unit);
           return `${say(low)}${between && high ? `${between}${say(high)}` : ""} ${other.unit}`;
         },
       );

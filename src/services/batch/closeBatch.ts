@@ -23,6 +23,7 @@ import { lotCostMinor } from "./feedBatch";
 import { refuse } from "../refusal";
 import { bookIn } from "../shed/shedBook";
 import { momentOf } from "../checks";
+import { requireRunning } from "./running";
 
 type Judgement = Pick<Verdict, "state" | "spoilt">;
 
@@ -94,9 +95,7 @@ const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue"
 export const closeBatch = act(
   { name: "closeBatch", schema: CLOSE_BATCH, may: "everybody" },
   async (db, request, ctx): Promise<{ storeId: number | null }> => {
-    const batch = await lockBatch(db, request.batchId);
-    if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
-    if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
+    const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const recipe = recipeFrom(batch.recipe.document);
     requireYield(request, batch, recipe);

@@ -23,13 +23,7 @@ import { atField, refuse } from "../refusal";
 import { bookIn, drawOut } from "../shed/shedBook";
 import { requireRoomFor } from "../fill/room";
 import { momentOf } from "../checks";
-
-async function requireRunning(db: Queryable, batchId: number): Promise<Batch> {
-  const batch = await lockBatch(db, batchId);
-  if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
-  if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
-  return batch;
-}
+import { requireRunning } from "./running";
 
 /** Refuses to make a batch from itself, by however many steps. */
 async function requireNoRing(db: Queryable, batchId: number, lotIds: readonly number[]): Promise<void> {

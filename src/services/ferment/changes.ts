@@ -2,12 +2,12 @@ import "server-only";
 import { REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { act } from "../act";
 import { findModel } from "@/core/ferment/models";
-import { lockBatch } from "@/data/batches";
 import { insertLearningReset } from "@/data/forecasts";
 import { insertTaskShare } from "@/data/taskShares";
 import { listActors } from "@/data/farm";
 import { METHODS } from "@/core/book";
 import { refuse } from "../refusal";
+import { requireRunning } from "../batch/running";
 
 /** Models that the book names besides the usual ones. */
 const isKnownModel = (id: string): boolean => {
@@ -57,9 +57,7 @@ const SHARE_TASK = object(["requestKey", "batchId", "act", "personId", "slot"], 
 export const shareTask = act(
   { name: "shareTask", schema: SHARE_TASK, may: "everybody" },
   async (db, request, ctx): Promise<{ shareId: number }> => {
-    const batch = await lockBatch(db, request.batchId);
-    if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");
-    if (batch.close) throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
+    const batch = await requireRunning(db, request.batchId);
     if (request.personId !== null && !(await listActors(db)).some(({ id }) => id === request.personId))
       throw refuse("not-found", { thing: "person" }, "/personId");
     const shareId = await insertTaskShare(db, {
