@@ -1,7 +1,6 @@
 import { INGREDIENT_IDS, findIngredient, type IngredientId } from "../src/core/book/ingredients";
-import { insertLots, insertMovements } from "../src/data/bulk";
+import { insertLots, insertMovements, insertOwnIngredient } from "../src/data/shed";
 import { inTransaction, type Database } from "../src/data/db";
-import { insertOwnIngredient } from "../src/data/ownIngredients";
 
 const OWN = 233;
 const LOTS = 5000;

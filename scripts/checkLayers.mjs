@@ -30,6 +30,25 @@ function rulesFor(root) {
       { name: `${layer}-packages`, severity: "error", from, to: { pathNot: allowed } },
     ];
   });
+  // A place of the services or of the data (a folder there) is reached by its index alone, by other places as by pages and screens.
+  const tests = "[.]test[.]tsx?$";
+  for (const layer of ["services", "data"]) {
+    const inner = `^${root}/${layer}/[^/]+/(?!index[.]ts$)[^/]+[.]ts$`;
+    rules.push(
+      {
+        name: "places-by-their-index",
+        severity: "error",
+        from: { path: `^${root}/${layer}/([^/]+)/`, pathNot: tests },
+        to: { path: inner, pathNot: `^${root}/${layer}/$1/` },
+      },
+      {
+        name: "places-by-their-index",
+        severity: "error",
+        from: { path: `^${root}/`, pathNot: [`^${root}/${layer}/[^/]+/`, tests] },
+        to: { path: inner },
+      },
+    );
+  }
   return [
     ...rules,
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
@@ -60,14 +79,22 @@ if (real.totalCruised < LEAST_MODULES) {
   console.error(`Only ${real.totalCruised} modules were read; the checker sees nothing.`);
   process.exit(1);
 }
-// The guard's own guard: a fixture whose core reaches for Node, React and the database must be refused for each.
+// The guard's own guard: a fixture whose core reaches for Node, React and the database, and whose places and pages reach past an index, must be
+// refused for each.
 const fixture = await violationsIn("tests/fixtures/layers");
-const caught = fixture.violations.filter(({ rule }) => rule.name.startsWith("core-"));
-if (caught.length < 3) {
-  console.error(`The fixture that must fail was let through (${caught.length} of 3 violations seen).`);
-  process.exit(1);
-}
+const MUST_FAIL = { "core-": 3, "places-by-their-index": 2 };
+const caught = Object.fromEntries(
+  Object.keys(MUST_FAIL).map((kind) => [
+    kind,
+    fixture.violations.filter(({ rule }) => rule.name.startsWith(kind)).length,
+  ]),
+);
+for (const [kind, least] of Object.entries(MUST_FAIL))
+  if (caught[kind] < least) {
+    console.error(`The fixture that must fail was let through (${kind}: ${caught[kind]} of ${least} violations seen).`);
+    process.exit(1);
+  }
 console.log(
-  `layers: ${real.totalCruised} modules, ${real.violations.length} violations; the fixture was refused ${caught.length} times`,
+  `layers: ${real.totalCruised} modules, ${real.violations.length} violations; the fixture was refused ${Object.values(caught).join(" and ")} times`,
 );
 process.exit(real.violations.length === 0 ? 0 : 1);

@@ -8,13 +8,14 @@ import standaloneCode from "ajv/dist/standalone/index";
 import addFormats from "ajv-formats";
 import { RECIPE_DOCUMENT } from "../src/contracts/recipe/schema";
 import { ACTS, listActs } from "../src/services/acts/index";
+import { listViews } from "../src/services/views/index";
 import { openApi } from "./openApi";
 import { TASKS } from "../src/commands/index";
 
 const FOLDER = "src/contracts/generated";
 
 /** One file of validators for what is used together: the door needs all acts, a page those of its places, the command its tasks. */
-function compile(file: string, schemas: Readonly<Record<string, object>>): void {
+function compile(file: string, schemas: Readonly<Record<string, object>>, coerceTypes = false): void {
   const ajv = new Ajv({
     allErrors: true,
     strict: true,
@@ -22,6 +23,7 @@ function compile(file: string, schemas: Readonly<Record<string, object>>): void 
     strictRequired: false,
     discriminator: true,
     allowUnionTypes: true,
+    coerceTypes,
     code: { source: true, esm: false, optimize: 2 },
   });
   addFormats(ajv);
@@ -42,6 +44,8 @@ const schemasOf = (acts: readonly { readonly actName: string; readonly schema: o
 compile("acts", schemasOf(listActs()));
 // A page takes along those of the places whose forms it has.
 for (const [place, acts] of Object.entries(ACTS)) compile(`acts/${place}`, schemasOf(Object.values(acts)));
+// What stands in an address is text; a view reads it as its schema says.
+compile("views", Object.fromEntries(listViews().map(({ viewName, schema }) => [viewName, schema])), true);
 compile("recipe", { recipe: RECIPE_DOCUMENT });
 compile("tasks", Object.fromEntries(TASKS.map(({ name, input }) => [name, input])));
 
@@ -63,4 +67,4 @@ writeFileSync(
   "docs/schemas/recipe.json",
   `${JSON.stringify({ ...DIALECT, title: "A recipe", ...RECIPE_DOCUMENT }, null, 2)}\n`,
 );
-console.log(`${listActs().length + TASKS.length + 1} validators, ${TASKS.length * 2 + 1} schemas`);
+console.log(`${listActs().length + listViews().length + TASKS.length + 1} validators, ${TASKS.length * 2 + 1} schemas`);

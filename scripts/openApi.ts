@@ -1,4 +1,5 @@
 import { listActs, type AnyAct } from "../src/services/acts/index";
+import { listViews, type AnyView } from "../src/services/views/index";
 
 const REF = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const json = (schema: object) => ({ content: { "application/json": { schema } } });
@@ -22,6 +23,28 @@ const operation = ({ actName, schema, may }: AnyAct) => ({
   },
 });
 
+const parametersOf = (schema: object) => {
+  const { properties = {}, required = [] } = schema as { properties?: Record<string, object>; required?: string[] };
+  return Object.entries(properties).map(([name, of]) => ({
+    name,
+    in: "query",
+    required: required.includes(name),
+    schema: of,
+  }));
+};
+
+const reading = ({ viewName, schema, may }: AnyView) => ({
+  get: {
+    operationId: `see-${viewName}`,
+    summary: WHO[may],
+    parameters: parametersOf(schema),
+    responses: {
+      200: { description: "What the page of that name shows.", ...json(REF("Done")) },
+      default: { description: "There is none of it, or it is asked for wrongly.", ...json(REF("Refused")) },
+    },
+  },
+});
+
 /** The door's description, OpenAPI 3.1, from the list of what can be done. */
 export const openApi = () => ({
   openapi: "3.1.0",
@@ -29,9 +52,12 @@ export const openApi = () => ({
     title: "Ruchka",
     version: "1",
     description:
-      "One door for every write. Each request carries a key of its own; sent again with the same key it is not done twice. Quantities are SI: L, kg, m, °C; moments are ISO 8601 with an offset.",
+      "One door for every write, and one for reading. Each request carries a key of its own; sent again with the same key it is not done twice. Quantities are SI: L, kg, m, °C; moments are ISO 8601 with an offset.",
   },
-  paths: Object.fromEntries(listActs().map((act) => [`/api/act/${act.actName}`, operation(act)])),
+  paths: Object.fromEntries([
+    ...listActs().map((act) => [`/api/act/${act.actName}`, operation(act)] as const),
+    ...listViews().map((view) => [`/api/view/${view.viewName}`, reading(view)] as const),
+  ]),
   components: {
     securitySchemes: { token: { type: "http", scheme: "bearer" } },
     schemas: {

@@ -14,6 +14,10 @@ export function FarmDoor({ units, children }: { readonly units: Door["units"]; r
     (): Door => ({
       units,
       send: async (name, request) => (await (await post(`/api/act/${name}`, request)).json()) as ActResult<unknown>,
+      read: async (name, query, signal) =>
+        (await (
+          await fetch(`/api/view/${name}?${new URLSearchParams(query)}`, { signal })
+        ).json()) as ActResult<unknown>,
       onChanged: () => router.refresh(),
       choosePerson: async (id) => void (await post("/api/person", { id })),
     }),

@@ -3,7 +3,7 @@ import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { Toaster } from "sonner";
 import { Away } from "@/ui/frame/Away";
-import { readMeasures } from "@/services/farm/measures";
+import { readMeasures } from "@/services/farm";
 import { Header } from "@/ui/frame/Header";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { OfflineBar } from "@/ui/frame/OfflineBar";

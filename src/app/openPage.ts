@@ -1,5 +1,9 @@
+import { notFound } from "next/navigation";
+import type { Frame } from "@/services/context";
 import { outageOf } from "@/services/outage";
-import { openFrame, type Frame } from "./session";
+import { Misfit } from "@/services/refusal";
+import { VIEWS, type Seen, type ViewName } from "@/services/views";
+import { openFrame } from "./session";
 
 export type Opened<T> =
   { readonly type: "open"; readonly value: T } | { readonly type: "not-set-up" } | { readonly type: "away" };
@@ -13,4 +17,27 @@ export async function openPage<T>(load: (frame: Frame) => Promise<T>): Promise<O
     if (outageOf(error) !== null) return { type: "away" };
     throw error;
   }
+}
+
+/**
+ * What a page shows, by the name of its view. What there is none of, or is asked for wrongly, is the page that says so.
+ * @param query as it stands in the address
+ * @returns null where the frame says why there is nothing (not set up, database away)
+ */
+export async function openView<N extends ViewName>(
+  name: N,
+  query: Readonly<Record<string, string | undefined>> = {},
+): Promise<Seen<N> | null> {
+  const asked = Object.fromEntries(Object.entries(query).filter(([, value]) => value !== undefined));
+  const page = await openPage(async (frame) => {
+    try {
+      return await VIEWS[name](frame, asked);
+    } catch (error) {
+      if (error instanceof Misfit) return null;
+      throw error;
+    }
+  });
+  if (page.type !== "open") return null;
+  if (page.value === null) notFound();
+  return page.value as Seen<N>;
 }

@@ -1,9 +1,7 @@
-import { readMaking } from "@/services/fill/readMaking";
-import { readYard } from "@/services/yard/readYard";
 import { FillSheet } from "@/ui/fill/FillSheet";
 import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { YardScreen } from "@/ui/yard/YardScreen";
-import { openPage } from "./openPage";
+import { openView } from "./openPage";
 
 interface YardQuery {
   readonly fill?: string;
@@ -19,15 +17,8 @@ interface YardQuery {
 
 export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
   const query = await searchParams;
-  const page = await openPage(async ({ ctx, farm }) => {
-    const [yard, making] = await Promise.all([
-      readYard(ctx, farm),
-      query.fill === undefined ? null : readMaking(ctx, farm.timeZone),
-    ]);
-    return { yard, making };
-  });
-  if (page.type !== "open") return null;
-  const { yard, making } = page.value;
+  const [yard, making] = await Promise.all([openView("yard"), query.fill === undefined ? null : openView("making")]);
+  if (!yard) return null;
   const plan = making?.plans.find(({ id }) => String(id) === query.plan) ?? null;
   const vessel = yard.vessels.find(({ id }) => String(id) === query.fill);
   return (

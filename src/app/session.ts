@@ -1,17 +1,10 @@
 import { cookies } from "next/headers";
 import { cache } from "react";
-import type { Farm } from "@/services/types";
-import type { Context } from "@/services/context";
-import { readFarm } from "@/services/farm/farmView";
+import type { Frame } from "@/services/context";
+import { readFarm } from "@/services/farm";
 import { now, pool } from "@/services/runtime";
 
 export const PERSON_COOKIE = "ruchka-person";
-
-export interface Frame {
-  readonly farm: Farm;
-  readonly people: readonly { readonly id: number; readonly name: string }[];
-  readonly ctx: Context;
-}
 
 /** The farm, its people and who is asking, found once a request; null before the farm is set up. Signing in comes later; until then a cookie says who it is. */
 export const openFrame = cache(async (): Promise<Frame | null> => {

@@ -80,3 +80,8 @@ export const START_MIXING = object(["requestKey", "vesselId", "methodId", "schoo
 
 export type FillRequest = Omit<FromSchema<typeof FILL_VESSEL>, "requestKey">;
 export type MixingRequest = Omit<FromSchema<typeof START_MIXING>, "requestKey">;
+/** A fill as it was meant when mixing began; kept with the mixing. */
+export type MixingFill = MixingRequest & {
+  /** Short name of the recipe, for lists. */
+  readonly name: string;
+};

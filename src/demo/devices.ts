@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import type { PostedReadings } from "@/services/devices/takeReadings";
+import type { PostedReadings } from "@/services/devices";
 import { probeFigures, type SimulatedProbe } from "@/sim/drumProbe";
 import type { Climate } from "@/core/weather/climate";
 import { weather } from "@/sim/weatherStation";

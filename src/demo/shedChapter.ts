@@ -1,12 +1,9 @@
-import { listLotsOf } from "@/data/stock";
+import { listLotsOf } from "@/data/shed";
 import type { Context } from "@/services/context";
-import { addEquipment, noteEquipment } from "@/services/equipment/equipment";
-import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "@/services/gather/gather";
-import { weighMeasure } from "@/services/farm/measures";
-import { noteLot, wasteLot } from "@/services/shed/changeLot";
-import { planBatch } from "@/services/shed/plans";
-import { receiveLot } from "@/services/shed/receiveLot";
-import { addOwnIngredient, setSupply } from "@/services/shed/terms";
+import { addEquipment, noteEquipment } from "@/services/equipment";
+import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "@/services/gather";
+import { weighMeasure } from "@/services/farm";
+import { noteLot, wasteLot, planBatch, receiveLot, addOwnIngredient, setSupply } from "@/services/shed";
 
 const DAY_H = 24;
 

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Database } from "@/data/db";
-import type { Actor } from "@/data/farm";
+import type { Actor, Farm } from "@/data/farm";
 
 /** What a use-case is given: who asks, what time it is, and the database. */
 export interface Context {
@@ -9,4 +9,11 @@ export interface Context {
   readonly actor: Actor;
   /** Told of long work how far it is. */
   readonly onProgress?: (done: number, total: number) => void;
+}
+
+/** The farm, its people and who asks: what a view is read with. */
+export interface Frame {
+  readonly farm: Farm;
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly ctx: Context;
 }

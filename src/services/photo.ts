@@ -1,6 +1,6 @@
 import "server-only";
 import sharp from "sharp";
-import { findPhoto } from "@/data/photos";
+import { findPhoto } from "@/data/batch";
 import type { Context } from "./context";
 import { refuse } from "./refusal";
 

@@ -1,9 +1,6 @@
 /** Types of the data layer that screens and routes see through the services. */
-export type { Actor, Farm } from "@/data/farm";
-export type { Lot } from "@/data/stock";
-export type { Plot, PlotStage, Tool } from "@/data/plots";
-export type { Vessel, VesselKind } from "@/data/vessels";
-export type { FarmMeasure } from "@/data/measures";
+export type { Actor, Farm, FarmMeasure } from "@/data/farm";
+export type { Plot, PlotStage, Tool } from "@/data/field";
+export type { Lot, OwnIngredient, Plan } from "@/data/shed";
 export type { StoreContainer } from "@/data/stores";
-export type { Plan } from "@/data/plans";
-export type { OwnIngredient } from "@/data/ownIngredients";
+export type { Vessel, VesselKind } from "@/data/vessels";

@@ -6,14 +6,14 @@ import { findIngredient } from "@/core/book/ingredients";
 import { expectedYield } from "@/core/recipe/expectedYield";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
-import type { BatchView } from "@/services/batch/batchView";
-import type { Progress } from "@/services/ferment/readProgress";
-import type { MakingView } from "@/services/fill/readMaking";
-import type { WatersView } from "@/services/water/readWaters";
-import type { FieldStore, FieldView, PlotView } from "@/services/field/readField";
-import type { ShelfItem } from "@/services/shed/readShed";
-import type { StoreView } from "@/services/shed/storeStates";
-import type { YardVessel, YardView } from "@/services/yard/readYard";
+import type { BatchView } from "@/services/batch";
+import type { Progress } from "@/services/ferment";
+import type { MakingView } from "@/services/fill";
+import type { WatersView } from "@/services/water";
+import type { FieldStore, FieldView, PlotView } from "@/services/field";
+import type { ShelfItem } from "@/services/shed";
+import type { StoreView } from "@/services/stores";
+import type { YardVessel, YardView } from "@/services/yard";
 import type { ActsOf, Place } from "@/services/acts";
 import { DoorProvider, type Door } from "@/ui/acts/act";
 
@@ -44,6 +44,9 @@ export function fakeActions(answers: Partial<Record<ActName, unknown>> = {}): Ca
 /** A door that leads to such acts. */
 export const doorTo = (acts: Calls): Door => ({
   send: async (name, request) => acts[name as ActName](request),
+  read: async (name) => {
+    throw new Error(`Nothing answers ${name} here.`);
+  },
   units: "metric",
   onChanged: () => undefined,
   choosePerson: async () => undefined,
@@ -54,9 +57,9 @@ export const refused = (message: string, fields: Record<string, string> = {}) =>
   error: { code: "refused", message, fields },
 });
 
-export const renderWith = (actions: Calls, screen: ReactNode): RenderResult =>
+export const renderWith = (actions: Calls, screen: ReactNode, read = doorTo(actions).read): RenderResult =>
   render(screen, {
-    wrapper: ({ children }) => <DoorProvider door={doorTo(actions)}>{children}</DoorProvider>,
+    wrapper: ({ children }) => <DoorProvider door={{ ...doorTo(actions), read }}>{children}</DoorProvider>,
   });
 
 const none = { p10: null, p50: null, p90: null };

@@ -34,6 +34,7 @@ export type DoorCode =
   | "no-farm"
   | "no-token"
   | "no-act"
+  | "not-there"
   | "too-slow"
   | "too-often"
   | "database-away"

@@ -2,9 +2,8 @@
 import { randomUUID } from "node:crypto";
 import { listActors } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
-import { cleanVessel, closeBatch } from "@/services/batch/closeBatch";
+import { cleanVessel, closeBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
-import { logEntry } from "@/services/batch/logEntry";
 import { now, pool } from "@/services/runtime";
 
 async function main(): Promise<void> {

@@ -4,16 +4,14 @@ import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
 import { migrate } from "@/data/migrate";
-import { addVessel } from "@/services/farm/addThings";
+import { addVessel, setUpFarm } from "@/services/farm";
 import type { Context } from "@/services/context";
-import { addDevice } from "@/services/devices/devices";
-import { takeReadings } from "@/services/devices/takeReadings";
-import { fillVessel } from "@/services/fill/fillVessel";
-import { logEntry } from "@/services/batch/logEntry";
+import { addDevice, takeReadings } from "@/services/devices";
+import { fillVessel } from "@/services/fill";
+import { logEntry } from "@/services/batch";
 import { now, pool } from "@/services/runtime";
-import { setUpFarm } from "@/services/farm/setUpFarm";
-import { receiveLot } from "@/services/shed/receiveLot";
-import { addWaterSource } from "@/services/water/waters";
+import { receiveLot } from "@/services/shed";
+import { addWaterSource } from "@/services/water";
 
 const HOUR_MS = 3_600_000;
 /** As tests/ferment.spec.ts posts with it. */

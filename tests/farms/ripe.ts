@@ -7,17 +7,18 @@ import { leadTime } from "@/core/choose/leadTime";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
-import { addPlot, addTool } from "@/services/farm/addThings";
+import { addPlot, addTool } from "@/services/farm";
 import type { Context } from "@/services/context";
-import { addToBatch } from "@/services/batch/feedBatch";
-import { fillVessel } from "@/services/fill/fillVessel";
-import { logEntry } from "@/services/batch/logEntry";
+import { addToBatch, logEntry } from "@/services/batch";
+import { fillVessel } from "@/services/fill";
 import { now, pool } from "@/services/runtime";
 import { fillLines } from "@/testing/fillLines";
 import { WORKSHOP, WORKSHOP_SETS } from "../harness/workshop";
 
 const HOUR_MS = 3_600_000;
 const STANDS_C = 22;
+/** Verdicts go by quarters of an hour: what has just become ready may still be told as nearly so. */
+const A_WHILE_H = 0.5;
 const made = now();
 const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
 
@@ -39,7 +40,7 @@ async function main(): Promise<void> {
     const { likelyH, bestH } = leadTime(recipe, STANDS_C);
     const ageH =
       recipe.readiness.type === "fresh"
-        ? Math.max(1, recipe.readiness.readyH)
+        ? Math.max(1, recipe.readiness.readyH + A_WHILE_H)
         : Math.max(bestH ?? 0, (likelyH ?? 24) * 1.1);
     const { batchId } = await fillVessel(context(ageH), {
       requestKey: randomUUID(),

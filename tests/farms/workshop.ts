@@ -4,12 +4,11 @@ import { INGREDIENT_IDS, isWater } from "@/core/book/ingredients";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { listActors } from "@/data/farm";
 import { migrate } from "@/data/migrate";
-import { addVessel } from "@/services/farm/addThings";
+import { addVessel, setUpFarm } from "@/services/farm";
 import type { Context } from "@/services/context";
 import { now, pool } from "@/services/runtime";
-import { setUpFarm } from "@/services/farm/setUpFarm";
-import { receiveLot } from "@/services/shed/receiveLot";
-import { addWaterSource } from "@/services/water/waters";
+import { receiveLot } from "@/services/shed";
+import { addWaterSource } from "@/services/water";
 import { isoDay } from "@/formats/times";
 import { WORKSHOP } from "../harness/workshop";
 

@@ -3,13 +3,12 @@ import { randomUUID } from "node:crypto";
 import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
-import { addVessel } from "@/services/farm/addThings";
+import { addVessel } from "@/services/farm";
 import type { Context } from "@/services/context";
-import { addDevice } from "@/services/devices/devices";
-import { takeReadings } from "@/services/devices/takeReadings";
-import { sayPlace } from "@/services/ferment/sayPlace";
-import { fillVessel } from "@/services/fill/fillVessel";
-import { logEntry } from "@/services/batch/logEntry";
+import { addDevice, takeReadings } from "@/services/devices";
+import { sayPlace } from "@/services/ferment";
+import { fillVessel } from "@/services/fill";
+import { logEntry } from "@/services/batch";
 import { now, pool } from "@/services/runtime";
 import { fillLines } from "@/testing/fillLines";
 

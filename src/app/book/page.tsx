@@ -1,7 +1,6 @@
 import type { Metadata } from "next";
-import { readBook } from "@/services/book/readBook";
 import { BookScreen } from "@/ui/book/BookScreen";
-import { openPage } from "../openPage";
+import { openView } from "../openPage";
 
 export const metadata: Metadata = { title: "Methods" };
 
@@ -14,7 +13,6 @@ interface BookQuery {
 
 export default async function BookPage({ searchParams }: { readonly searchParams: Promise<BookQuery> }) {
   const { by, day } = await searchParams;
-  const page = await openPage(({ ctx, farm }) => readBook(ctx, farm, day ?? null));
-  if (page.type !== "open") return null;
-  return <BookScreen view={page.value} startBy={WAYS.find((way) => way === by) ?? "all"} />;
+  const view = await openView("book", { day });
+  return view ? <BookScreen view={view} startBy={WAYS.find((way) => way === by) ?? "all"} /> : null;
 }

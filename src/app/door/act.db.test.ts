@@ -1,4 +1,4 @@
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { listActs } from "@/services/acts";
 import { pool } from "@/services/runtime";
 import { key, TestFarm } from "@/testing/scratch";

@@ -2,20 +2,18 @@ import pTimeout from "p-timeout";
 import { RateLimiterMemory } from "rate-limiter-flexible";
 import type { ActError } from "@/contracts/answer";
 import { findAct, type AnyAct } from "@/services/acts";
-import { deviceOf } from "@/services/devices/takeReadings";
+import { deviceOf } from "@/services/devices";
 import { now, pool } from "@/services/runtime";
 import { sweepKeys } from "@/services/sweepKeys";
 import type { DoorCode } from "@/words/codes";
 import { speechOf, type Speech } from "@/words/speech";
 import { openFrame } from "../session";
-import { doorError, grant, refuse, toActError, tooLong } from "./answer";
+import { doorError, grant, refuse, TIME_LIMIT_MS, toActError, tooLong } from "./answer";
 import { readBody } from "./body";
 import { strangeness } from "./stranger";
 
 /** What an act's JSON may weigh, unless the act says otherwise. */
 const MOST_BYTES = 1_000_000;
-/** Longer than this nobody waits; what was begun is whole or undone, and its key tells a resend apart. */
-const TIME_LIMIT_MS = 30_000;
 
 const bearerOf = (request: Request): string | null =>
   /^Bearer ([A-Za-z0-9_-]{16,128})$/.exec(request.headers.get("authorization") ?? "")?.[1] ?? null;

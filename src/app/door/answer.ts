@@ -9,6 +9,9 @@ import { sayDoor } from "@/words/door";
 import { sayRefusal } from "@/words/refusals";
 import type { Speech } from "@/words/speech";
 
+/** Longer than this nobody waits; what was begun is whole or undone, and its key tells a resend apart. */
+export const TIME_LIMIT_MS = 30_000;
+
 /** What the door itself refuses. */
 export const doorError = (code: DoorCode, megabytes?: number): ActError => ({
   code,
@@ -43,6 +46,7 @@ const STATUS: Readonly<Record<string, number>> = {
   "no-act": 404,
   "no-farm": 404,
   "not-found": 404,
+  "not-there": 404,
   "stranger": 403,
   "internal": 500,
   "database-away": 503,

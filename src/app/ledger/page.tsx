@@ -1,11 +1,10 @@
 import type { Metadata } from "next";
-import { readLedger } from "@/services/ledger/readLedger";
 import { LedgerScreen } from "@/ui/ledger/LedgerScreen";
-import { openPage } from "../openPage";
+import { openView } from "../openPage";
 
 export const metadata: Metadata = { title: "Ledger" };
 
 export default async function LedgerPage() {
-  const page = await openPage(({ ctx, farm }) => readLedger(ctx, farm));
-  return page.type === "open" ? <LedgerScreen view={page.value} /> : null;
+  const view = await openView("ledger");
+  return view ? <LedgerScreen view={view} /> : null;
 }

@@ -1,10 +1,6 @@
 import "server-only";
-import { logEntry } from "../batch/logEntry";
-import { closeBatch } from "../batch/closeBatch";
-import { addToBatch, takeFromBatch, moveToShed } from "../batch/feedBatch";
-import { addLabResult } from "../farm/measures";
-import { addBatchPhoto } from "../ferment/photos";
-import { shareTask } from "../ferment/changes";
+import { logEntry, closeBatch, addToBatch, takeFromBatch, moveToShed, addBatchPhoto, shareTask } from "../batch";
+import { addLabResult } from "../farm";
 
 export const BATCH_ACTS = {
   logEntry,

@@ -1,5 +1,5 @@
 import "server-only";
-import { saveRecipe, chooseRecipe } from "../book/recipes";
-import { resetLearning } from "../ferment/changes";
+import { saveRecipe, chooseRecipe } from "../recipes";
+import { resetLearning } from "../ferment";
 
 export const BOOK_ACTS = { saveRecipe, chooseRecipe, resetLearning } as const;

@@ -1,6 +1,4 @@
 import "server-only";
-import { addDevice, placeDevice, retireDevice } from "../devices/devices";
-import { importLogger } from "../devices/importLogger";
-import { postReadings } from "../devices/takeReadings";
+import { addDevice, placeDevice, retireDevice, importLogger, postReadings } from "../devices";
 
 export const DEVICES_ACTS = { addDevice, placeDevice, retireDevice, importLogger, postReadings } as const;

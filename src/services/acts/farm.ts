@@ -1,4 +1,4 @@
 import "server-only";
-import { setUpFarm } from "../farm/setUpFarm";
+import { setUpFarm } from "../farm";
 
 export const FARM_ACTS = { setUpFarm } as const;

@@ -1,6 +1,5 @@
 import "server-only";
-import { addPlot, addTool } from "../farm/addThings";
-import { applyStore } from "../field/applyStore";
-import { setHarvestRule } from "../field/harvestRules";
+import { addPlot, addTool } from "../farm";
+import { applyStore, setHarvestRule } from "../field";
 
 export const FIELD_ACTS = { addPlot, addTool, applyStore, setHarvestRule } as const;

@@ -1,4 +1,4 @@
 import "server-only";
-import { importFile } from "../files/importFile";
+import { importFile } from "../files";
 
 export const FILES_ACTS = { importFile } as const;

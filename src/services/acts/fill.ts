@@ -1,5 +1,5 @@
 import "server-only";
-import { fillVessel } from "../fill/fillVessel";
-import { planBatch, dropPlan } from "../shed/plans";
+import { fillVessel } from "../fill";
+import { planBatch, dropPlan } from "../shed";
 
 export const FILL_ACTS = { fillVessel, planBatch, dropPlan } as const;

@@ -1,6 +1,5 @@
 import "server-only";
-import { recordPick, addForagePlace, visitForage, addWormBin, noteWormBin } from "../gather/gather";
-import { addForagePhoto } from "../gather/photos";
+import { recordPick, addForagePlace, visitForage, addWormBin, noteWormBin, addForagePhoto } from "../gather";
 
 export const GATHER_ACTS = {
   recordPick,

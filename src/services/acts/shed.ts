@@ -1,9 +1,7 @@
 import "server-only";
-import { receiveLot } from "../shed/receiveLot";
-import { wasteLot, correctMovement, countStock, noteLot } from "../shed/changeLot";
-import { addOwnIngredient, setSupply } from "../shed/terms";
-import { emptyStore, countStore, keepStore, checkStore, pourStore } from "../shed/changeStore";
-import { weighMeasure, takeBackWeighing } from "../farm/measures";
+import { receiveLot, wasteLot, correctMovement, countStock, noteLot, addOwnIngredient, setSupply } from "../shed";
+import { emptyStore, countStore, keepStore, checkStore, pourStore } from "../stores";
+import { weighMeasure, takeBackWeighing } from "../farm";
 
 export const SHED_ACTS = {
   receiveLot,

@@ -1,6 +1,6 @@
 import "server-only";
-import { addVessel } from "../farm/addThings";
-import { cleanVessel } from "../batch/closeBatch";
-import { sayPlace } from "../ferment/sayPlace";
+import { addVessel } from "../farm";
+import { cleanVessel } from "../batch";
+import { sayPlace } from "../ferment";
 
 export const YARD_ACTS = { addVessel, cleanVessel, sayPlace } as const;

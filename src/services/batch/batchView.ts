@@ -20,26 +20,12 @@ import { solidsStillIn } from "@/core/tend/keptLong";
 import { expectedYield } from "@/core/recipe/expectedYield";
 import { undoneOf } from "@/core/tend/dueTasks";
 import { sealedAtH } from "@/core/tend/programme";
-import type { Batch } from "@/data/batches";
-import type { Entry } from "@/data/entries";
+import type { Batch, Entry } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { sayLook, sayRemaining } from "@/formats/lookText";
 import { sayAge } from "@/formats/times";
 import { atHour, NEXT_WORDS, sayReason, sayState, sayWarmer, type Telling } from "@/formats/verdictText";
-import { hourOf, logItemsOf } from "../ferment/logItems";
-
-export interface RibbonPoint {
-  readonly atMs: number;
-  readonly ready: number;
-  readonly past: number;
-}
-
-/** Earliest, likely and latest moment of a mark, ms since the epoch; null for not in sight. */
-export interface MarkTimes {
-  readonly p10: number | null;
-  readonly p50: number | null;
-  readonly p90: number | null;
-}
+import { hourOf, logItemsOf, type MarkTimes, type RibbonPoint } from "../ferment";
 
 /** A word that the log sheet offers, with what it would mean for this method. */
 export interface WordChoice {

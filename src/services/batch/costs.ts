@@ -1,10 +1,10 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { batchCost, type BatchCost } from "@/core/money/batchCost";
-import type { Batch } from "@/data/batches";
+import type { Batch } from "@/data/batch";
 import type { Farm } from "@/data/farm";
-import type { LotDraw } from "@/data/stock";
-import { hourOf } from "../ferment/logItems";
+import type { LotDraw } from "@/data/shed";
+import { hourOf } from "../ferment";
 
 /** What a batch has cost up to a moment: its lots, the hands of filling and straining, and its pump for as long as it ran. */
 export function costOfBatch(batch: Batch, draws: readonly LotDraw[], farm: Farm, now: Date): BatchCost {

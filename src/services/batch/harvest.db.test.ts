@@ -1,4 +1,4 @@
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { hoursAgo, key, NOW, refusalOf, TestFarm, RAIN_ID } from "@/testing/scratch";
 import { addTool } from "../farm/addThings";
 import { applyStore } from "../field/applyStore";

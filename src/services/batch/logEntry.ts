@@ -14,12 +14,11 @@ import {
   WARMTHS,
 } from "@/core/book/words";
 import { act, type Asked } from "../act";
-import { lockBatch, type Batch } from "@/data/batches";
+import { lockBatch, type Batch, findEntry, insertEntry, type NewEntry } from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { findEntry, insertEntry, type NewEntry } from "@/data/entries";
-import { keepForecast } from "../ferment/keepForecast";
+import { keepForecast } from "../ferment";
 import { refuse } from "../refusal";
-import { requireRoomFor } from "../fill/room";
+import { requireRoomFor } from "../fill";
 import { momentOf } from "../checks";
 
 type LoggedThing = Asked<typeof LOG_ENTRY>["entry"];

@@ -1,7 +1,7 @@
-import { listLog, listStanding } from "@/data/entries";
+import { listLog, listStanding } from "@/data/batch/entries";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
-import { findFarm } from "@/data/farm";
-import { listStoresOnHand } from "@/data/stores";
+import { findFarm } from "@/data/farm/farm";
+import { listStoresOnHand } from "@/data/stores/stores";
 import { closeBatch } from "./closeBatch";
 import { addToBatch } from "./feedBatch";
 import { logEntry } from "./logEntry";

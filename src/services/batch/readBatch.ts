@@ -13,29 +13,34 @@ import { standsIn, strengthLeft } from "@/core/recipe/level";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { laterLines, type LaterLine } from "@/core/recipe/later";
 import { ancestorsOf } from "@/core/stock/lineage";
-import { listApplicationsOfBatch, type PlotApplication } from "@/data/applications";
-import { listBatchLines, type BatchLine } from "@/data/batchLines";
-import { findBatch, listBatchesById, type BatchClose } from "@/data/batches";
+import { listApplicationsOfBatch, type PlotApplication, listPlots } from "@/data/field";
+import {
+  listBatchLines,
+  type BatchLine,
+  findBatch,
+  listBatchesById,
+  type BatchClose,
+  listLabResults,
+  type LabResult,
+  listFeedings,
+  listLog,
+  type LoggedEntry,
+  listTaskShares,
+  type TaskShare,
+} from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listLabResults, type LabResult } from "@/data/labResults";
-import { listFeedings } from "@/data/lineage";
 import { findWaterOfBatch } from "@/data/water";
-import { listLog, type LoggedEntry } from "@/data/entries";
 import { listActors, type Farm } from "@/data/farm";
-import { listTaskShares, type TaskShare } from "@/data/taskShares";
-import { listPlots } from "@/data/plots";
-import { listDrawsOfBatch, type LotDraw } from "@/data/stock";
+import { listDrawsOfBatch, type LotDraw } from "@/data/shed";
 import { listStoresOfBatch, type Store } from "@/data/stores";
-import { assessBatch } from "../ferment/assessBatch";
-import { readProgress, type Progress } from "../ferment/readProgress";
-import { readSituation } from "../ferment/situation";
+import { assessBatch, readProgress, type Progress, readSituation } from "../ferment";
 import { batchView, type BatchView } from "./batchView";
 import type { Context } from "../context";
 import { costOfBatch } from "./costs";
-import { farmView, type FarmView } from "../farm/farmView";
+import { farmView, type FarmView } from "../farm";
 import { inUnits } from "@/formats/bookText";
 import { sayHold } from "@/words/en/holds";
-import { hazardsOfBatches } from "../shed/batchHazards";
+import { hazardsOfBatches } from "../hazards";
 
 export interface BatchLineView extends BatchLine {
   readonly name: string;

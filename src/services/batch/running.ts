@@ -1,5 +1,5 @@
 import "server-only";
-import { lockBatch, type Batch } from "@/data/batches";
+import { lockBatch, type Batch } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import { refuse } from "../refusal";
 

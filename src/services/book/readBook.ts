@@ -3,16 +3,15 @@ import { METHODS } from "@/core/book";
 import { leadTime, type LeadTime } from "@/core/choose/leadTime";
 import { startFor, type StartAnswer } from "@/core/choose/startFor";
 import { farmRecipe } from "@/core/recipe/pick";
-import type { Farm } from "@/data/farm";
-import { listMeasures, type FarmMeasure } from "@/data/measures";
-import { listPlots, listTools, type Plot } from "@/data/plots";
+import { type Farm, listMeasures, type FarmMeasure } from "@/data/farm";
+import { listPlots, listTools, type Plot } from "@/data/field";
 import { listVesselStates, type Vessel } from "@/data/vessels";
 import { noonOf } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { readMaking, type MakingView } from "../fill/readMaking";
-import { statusOf, type VesselStatus } from "../yard/readYard";
-import { meanAirByDay } from "../yard/weather";
+import { farmView, type FarmView } from "../farm";
+import { readMaking, type MakingView } from "../fill";
+import { statusOf, type VesselStatus } from "../yard";
+import { meanAirByDay } from "../weather";
 
 export interface StartView {
   readonly methodId: string;

@@ -1,5 +1,5 @@
-import { findFarm } from "@/data/farm";
-import { listForecastsOfBatch } from "@/data/forecasts";
+import { findFarm } from "@/data/farm/farm";
+import { listForecastsOfBatch } from "@/data/batch/forecasts";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { readBatch } from "../batch/readBatch";
 import { readYard } from "../yard/readYard";

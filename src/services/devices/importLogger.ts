@@ -1,10 +1,10 @@
 import "server-only";
 import { NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
 import { act } from "../act";
-import { insertDevice, insertPlacing, insertReadings, listDevices } from "@/data/devices";
+import { insertDevice, insertPlacing, listDevices, insertReadings } from "@/data/devices";
 import { lockVessel } from "@/data/vessels";
 import type { ProbeQuantity } from "@/core/probe/plausible";
-import { keepMovedForecasts } from "../ferment/keepForecast";
+import { keepMovedForecasts } from "../ferment";
 import { refuse } from "../refusal";
 import { readLoggerFile, type LoggerColumn } from "./loggerFile";
 import { sifted } from "./takeReadings";

@@ -3,7 +3,7 @@ import { setImmediate } from "node:timers/promises";
 import { TZDate } from "@date-fns/tz";
 import { UTCDate } from "@date-fns/utc";
 import { isValid, parse } from "date-fns";
-import { DELIMITERS, parseCsv } from "../files/decode";
+import { DELIMITERS, parseCsv } from "../files";
 import { refuse } from "../refusal";
 
 /** A column of figures in a logger's file, and what it seems to hold. */

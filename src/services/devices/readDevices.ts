@@ -1,10 +1,10 @@
 import "server-only";
 import type { Aside } from "@/core/probe/plausible";
-import { listDevices, listReadingsOf, listSetAside, type DeviceQuantity, type DeviceKind } from "@/data/devices";
+import { listDevices, type DeviceQuantity, type DeviceKind, listReadingsOf, listSetAside } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { listVesselStates } from "@/data/vessels";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
+import { farmView, type FarmView } from "../farm";
 
 const HOUR_MS = 3_600_000;
 const SHOWN_H = 72;

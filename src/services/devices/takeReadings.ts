@@ -5,16 +5,16 @@ import { CLOCK_AHEAD_H, PROBE_QUANTITIES, whyAside, type AsideCode, type ProbeQu
 import { inTransaction, type Database, type Queryable } from "@/data/db";
 import {
   findDeviceByToken,
+  lockDevice,
+  type DeviceHead,
   findReadingBefore,
   insertReadings,
-  lockDevice,
-  putForecast,
-  type DeviceHead,
   type DeviceReading,
+  putForecast,
 } from "@/data/devices";
 import { bareAct, type Asked } from "../act";
 import type { Context } from "../context";
-import { keepMovedForecasts } from "../ferment/keepForecast";
+import { keepMovedForecasts } from "../ferment";
 import { refuse } from "../refusal";
 
 const HOUR_MS = 3_600_000;

@@ -1,4 +1,4 @@
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { hoursAgo, key, refusalOf, TestFarm } from "@/testing/scratch";
 import { planBatch } from "../shed/plans";
 import { addEquipment, noteEquipment, readEquipment } from "./equipment";

@@ -5,7 +5,7 @@ import { act } from "../act";
 import { addDays } from "@/core/calendar";
 import { METHODS } from "@/core/book";
 import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
-import { findBatch } from "@/data/batches";
+import { findBatch } from "@/data/batch";
 import {
   insertEquipment,
   insertEquipmentEvent,

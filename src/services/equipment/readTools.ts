@@ -3,15 +3,15 @@ import { equipmentGaps, type EquipmentGap } from "@/core/equipment/needs";
 import { occupiedLitres } from "@/core/recipe/room";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Farm } from "@/data/farm";
-import { listRunningBatches } from "@/data/batches";
-import { listOpenPlans } from "@/data/plans";
-import { listTools, type Tool } from "@/data/plots";
+import { listRunningBatches } from "@/data/batch";
+import { listOpenPlans } from "@/data/shed";
+import { listTools, type Tool } from "@/data/field";
 import { listVesselStates, type VesselState } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { pickRecipe } from "../book/recipes";
-import { meanAirByDay } from "../yard/weather";
+import { farmView, type FarmView } from "../farm";
+import { pickRecipe } from "../recipes";
+import { meanAirByDay } from "../weather";
 import { readEquipment, type EquipmentView } from "./equipment";
 
 export interface ToolsView {

@@ -1,7 +1,7 @@
 import "server-only";
 import { DAY, REQUEST_KEY, object, NAME } from "@/contracts/parts";
 import { act } from "../act";
-import { insertPlot, insertTool, listPlots, type Plot } from "@/data/plots";
+import { insertPlot, insertTool, listPlots, type Plot } from "@/data/field";
 import { insertVessel } from "@/data/vessels";
 import { refuse } from "../refusal";
 import { withFreeName } from "../checks";

@@ -5,9 +5,8 @@ import { act } from "../act";
 import { UNITS } from "@/core/quantity/units";
 import { readUnit } from "@/core/quantity/typed/unitWords";
 import { findIngredient } from "@/core/book/ingredients";
-import { insertLabResult } from "@/data/labResults";
-import { findBatch } from "@/data/batches";
-import { insertTakenBack, insertWeighing, listMeasures, lockLastWeighing, type FarmMeasure } from "@/data/measures";
+import { insertLabResult, findBatch } from "@/data/batch";
+import { insertTakenBack, insertWeighing, listMeasures, lockLastWeighing, type FarmMeasure } from "@/data/farm";
 import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
 

@@ -1,7 +1,7 @@
 import { once } from "node:events";
 import { createServer, type AddressInfo } from "node:net";
 import { openPool, isConnectionError } from "@/data/db";
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { seedDemo } from "@/demo/seed";
 import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm } from "@/testing/scratch";
 import { addVessel } from "./addThings";

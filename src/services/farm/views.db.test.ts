@@ -1,6 +1,7 @@
 import fc from "fast-check";
-import { findFarm } from "@/data/farm";
-import { listLotsOnHand, insertStockMovement } from "@/data/stock";
+import { findFarm } from "@/data/farm/farm";
+import { listLotsOnHand } from "@/data/shed/lots";
+import { insertStockMovement } from "@/data/shed/movements";
 import { inTransaction } from "@/data/db";
 import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
 import { addPlot } from "./addThings";

@@ -2,12 +2,10 @@ import "server-only";
 import { forecastBatch, type BatchForecast, type Quantiles } from "@/core/judge/forecastBatch";
 import { SHOWN_AHEAD_H, shownUntilH } from "@/core/judge/shownUntil";
 import { nextOne, warmthFor, whatIf, type Change, type NextOne } from "@/core/judge/whatIf";
-import { listLinesOf } from "@/data/batchLines";
-import { findBatch } from "@/data/batches";
-import { listStanding } from "@/data/entries";
+import { listLinesOf, findBatch, listStanding } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
-import type { MarkTimes, RibbonPoint } from "../batch/batchView";
+import type { Course, MarkTimes } from "./course";
 import { momentFor, wholeHours } from "./assessBatch";
 import { inputFor } from "./inputFor";
 import { peakStartsOf, type PeakStartView } from "./peakStarts";
@@ -17,15 +15,6 @@ const HOUR_MS = 3_600_000;
 /** Another one that has yet to be begun is shown to its end, though it takes a season. */
 const NEXT_SHOWN_AHEAD_H = 180 * 24;
 const POINTS = 120;
-
-/** One way of running the batch, as it is drawn. */
-export interface Course {
-  readonly window: { readonly start: MarkTimes; readonly peak: MarkTimes; readonly end: MarkTimes };
-  readonly ribbon: readonly RibbonPoint[];
-  readonly never: number;
-  /** As far as it is worth looking. */
-  readonly untilMs: number;
-}
 
 export interface WhatIfAnswer {
   /** The batch as it stands; or, where another of the same was asked about, that one made as this and begun now. */

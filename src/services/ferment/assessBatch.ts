@@ -1,8 +1,7 @@
 import "server-only";
 import { assess, type Assessment } from "@/core/judge/assess";
 import { SHOWN_AHEAD_H } from "@/core/judge/shownUntil";
-import type { Batch } from "@/data/batches";
-import type { Entry } from "@/data/entries";
+import type { Batch, Entry } from "@/data/batch";
 import { hourOf } from "./logItems";
 import { keeping } from "../kept";
 import { inputFor, type Situation } from "./inputFor";

@@ -1,6 +1,6 @@
 import { A_PHOTO } from "@/testing/photo";
-import { findFarm } from "@/data/farm";
-import { listForecastsOfBatch } from "@/data/forecasts";
+import { findFarm } from "@/data/farm/farm";
+import { listForecastsOfBatch } from "@/data/batch/forecasts";
 import { MODEL_VERSION } from "./keepForecast";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { addDevice } from "../devices/devices";
@@ -10,9 +10,10 @@ import { addToBatch } from "../batch/feedBatch";
 import { readBatch } from "../batch/readBatch";
 import { readYard } from "../yard/readYard";
 import { askWhatIf } from "./askWhatIf";
-import { readPeakStarts } from "./peakStarts";
-import { resetLearning, shareTask } from "./changes";
-import { addBatchPhoto } from "./photos";
+import { readPeakStarts } from "../book/readPeakStarts";
+import { shareTask } from "../batch/shareTask";
+import { resetLearning } from "./resetLearning";
+import { addBatchPhoto } from "../batch/photos";
 import { readPriors } from "./priors";
 import { readRecord } from "./record";
 

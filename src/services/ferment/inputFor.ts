@@ -7,12 +7,11 @@ import { judgedByPlant } from "@/core/judge/judgedByPlant";
 import { recipeFrom } from "@/core/recipe/document";
 import { relativeAmounts, type WentIn } from "@/core/recipe/relative";
 import { seasonBetween, usualAir } from "@/core/weather/climate";
-import type { Batch } from "@/data/batches";
+import type { Batch, Entry } from "@/data/batch";
 import type { VesselReading } from "@/data/devices";
-import type { Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
 import { hourOfDay } from "@/formats/times";
-import { airFrom, climateOf, type FarmAir } from "../yard/weather";
+import { airFrom, climateOf, type FarmAir } from "../weather";
 import { hourOf, logItemsOf } from "./logItems";
 
 /** What finished batches taught of each model's pace, and of where each vessel stands; its version changes with every one. */

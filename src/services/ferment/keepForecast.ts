@@ -3,12 +3,20 @@ import type { Assessment } from "@/core/judge/assess";
 import type { Quantiles } from "@/core/judge/forecastBatch";
 import { hasMoved } from "@/core/judge/moved";
 import { recipeFrom } from "@/core/recipe/document";
-import { listLinesOf, listLinesOfRunning } from "@/data/batchLines";
-import { findBatch, listRunningBatches, type Batch } from "@/data/batches";
+import {
+  listLinesOf,
+  listLinesOfRunning,
+  findBatch,
+  listRunningBatches,
+  type Batch,
+  listStanding,
+  listStandingOfRunning,
+  insertForecast,
+  listLatestForecasts,
+  type KeptForecast,
+} from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listStanding, listStandingOfRunning } from "@/data/entries";
 import { findFarm } from "@/data/farm";
-import { insertForecast, listLatestForecasts, type KeptForecast } from "@/data/forecasts";
 import { assessBatch } from "./assessBatch";
 import { hourOf } from "./logItems";
 import { readSituation } from "./situation";

@@ -1,8 +1,7 @@
 import "server-only";
 import { MEASURE_KINDS, SIGN_KINDS, type Act, type MeasureKind, type SignKind } from "@/core/book/words";
 import type { LogItem } from "@/core/judge/log";
-import type { Batch } from "@/data/batches";
-import type { Entry, EntryKind } from "@/data/entries";
+import type { Batch, Entry, EntryKind } from "@/data/batch";
 
 const HOUR_MS = 3_600_000;
 

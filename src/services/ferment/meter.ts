@@ -2,7 +2,7 @@ import "server-only";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
-import { readEquipment } from "../equipment/equipment";
+import { readEquipment } from "../equipment";
 
 /** The farm's pH meter and when it was last calibrated; null where it has none, and strips must do. */
 export async function readMeter(

@@ -3,14 +3,8 @@ import { isFit } from "@/core/apply/fitHours";
 import { startsForPeak } from "@/core/choose/startForPeak";
 import type { BatchInput } from "@/core/judge/batchInput";
 import { judgedBy } from "@/core/judge/evidence";
-import { farmRecipe } from "@/core/recipe/pick";
-import { usualAir } from "@/core/weather/climate";
 import type { Farm } from "@/data/farm";
-import { hourOfDay } from "@/formats/times";
-import type { Context } from "../context";
-import { readMaking } from "../fill/readMaking";
-import { airAhead, airSince, climateOf, fitBands, type FarmAir } from "../yard/weather";
-import { readPriors } from "./priors";
+import { airAhead, fitBands, type FarmAir } from "../weather";
 
 const HOUR_MS = 3_600_000;
 /** More starts than this are no help in picking one. */
@@ -42,35 +36,4 @@ export function peakStartsOf(input: BatchInput, farm: Farm, air: FarmAir, now: D
       return band ? [{ startMs: at(startInH), peakMs: at(peakInH), bandFromMs: band.fromMs, bandToMs: band.toMs }] : [];
     })
     .slice(0, SHOWN_MOST);
-}
-
-/** As `peakStartsOf`, of a method by the farm's own recipe, in the vessel it is usually made in. */
-export async function readPeakStarts(ctx: Context, farm: Farm, methodId: string): Promise<PeakStartView[]> {
-  const now = ctx.now();
-  const recipe = farmRecipe(await readMaking(ctx, farm.timeZone), methodId);
-  if (recipe.readiness.type !== "ripens" || judgedBy(recipe) !== "bloom") return [];
-  const { model } = recipe.readiness;
-  const [air, priors] = await Promise.all([airSince(ctx.pool, now, now), readPriors(ctx.pool, farm)]);
-  const learned = priors.of(model.id);
-  return peakStartsOf(
-    {
-      recipe,
-      vesselL: model.volumeL,
-      nowH: 0,
-      startHour: hourOfDay(now, farm),
-      // What is not begun stands nowhere yet: told for a shady place outdoors.
-      place: { kind: "shade" },
-      temperature: {
-        liquid: [],
-        air: air.hours.map(({ at, airC }) => ({ hour: (at.getTime() - now.getTime()) / HOUR_MS, celsius: airC })),
-        statedC: null,
-        usual: usualAir(now, climateOf(farm)),
-      },
-      log: [],
-      ...(learned ? { farm: learned } : {}),
-    },
-    farm,
-    air,
-    now,
-  );
 }

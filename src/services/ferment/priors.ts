@@ -8,17 +8,22 @@ import { modelBatch } from "@/core/judge/modelBatch";
 import { believe } from "@/core/ferment/outlook/belief";
 import { runningStage } from "@/core/judge/stage";
 import { recipeFrom } from "@/core/recipe/document";
-import { listLinesOf } from "@/data/batchLines";
-import { closeVersion, listFinished } from "@/data/batches";
+import {
+  listLinesOf,
+  closeVersion,
+  listFinished,
+  listStandingOf,
+  type Entry,
+  listLearningResets,
+  type LearningReset,
+} from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listStandingOf, type Entry } from "@/data/entries";
 import type { Farm } from "@/data/farm";
-import { listLearningResets, type LearningReset } from "@/data/forecasts";
 import { keeping } from "../kept";
 import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
-import { airSince, type FarmAir } from "../yard/weather";
+import { airSince, type FarmAir } from "../weather";
 import { listVesselReadings } from "@/data/devices";
-import { listVesselPlaces } from "@/data/vesselPlaces";
+import { listVesselPlaces } from "@/data/vessels";
 
 /** What the farm's finished batches say of one model's pace. */
 export interface Learned {

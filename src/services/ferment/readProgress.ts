@@ -9,11 +9,15 @@ import { recipeFrom } from "@/core/recipe/document";
 import { shownUntilH } from "@/core/judge/shownUntil";
 import { runningStageAt, stageSpans, type StageBasis } from "@/core/tend/stages";
 import { tendingHistory } from "@/core/tend/history";
-import { listBatchesOfMethod, type Batch } from "@/data/batches";
+import {
+  listBatchesOfMethod,
+  type Batch,
+  listBatchPhotos,
+  listForecastsOfBatch,
+  listStandingOf,
+  type Entry,
+} from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listBatchPhotos } from "@/data/photos";
-import { listForecastsOfBatch } from "@/data/forecasts";
-import { listStandingOf, type Entry } from "@/data/entries";
 import { readMeter } from "./meter";
 import { wholeHours } from "./assessBatch";
 import { hourOf, logItemsOf } from "./logItems";

@@ -2,8 +2,7 @@ import "server-only";
 import { REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { PLACE_KINDS } from "@/core/ferment/temperature/places";
 import { act } from "../act";
-import { lockVessel } from "@/data/vessels";
-import { insertPlaceAtSite } from "@/data/vesselPlaces";
+import { lockVessel, insertPlaceAtSite } from "@/data/vessels";
 import { refuse } from "../refusal";
 
 const WARMTH_C = { type: "number", minimum: -20, maximum: 60 } as const;

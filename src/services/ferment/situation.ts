@@ -1,12 +1,12 @@
 import "server-only";
 import type { WentIn } from "@/core/recipe/relative";
-import type { Batch } from "@/data/batches";
+import type { Batch } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import { listVesselReadings, type VesselReading } from "@/data/devices";
 import type { Farm } from "@/data/farm";
-import { listDrawnInto } from "@/data/stock";
-import { listVesselPlaces } from "@/data/vesselPlaces";
-import { airSince } from "../yard/weather";
+import { listDrawnInto } from "@/data/shed";
+import { listVesselPlaces } from "@/data/vessels";
+import { airSince } from "../weather";
 import type { Situation } from "./inputFor";
 import { readPriors } from "./priors";
 

@@ -11,22 +11,28 @@ import { findUse } from "@/core/book/uses";
 import { addDays } from "@/core/calendar";
 import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
 import { parseDilution } from "@/core/quantity/ratio";
-import { insertApplication, insertApplicationPlot, listLastByMethod } from "@/data/applications";
-import { findBatch } from "@/data/batches";
-import { listHarvestRules } from "@/data/harvestRules";
+import {
+  insertApplication,
+  insertApplicationPlot,
+  listLastByMethod,
+  listHarvestRules,
+  listPlots,
+  listTools,
+  type Plot,
+  type Tool,
+} from "@/data/field";
+import { findBatch } from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
-import { listChecksOf } from "@/data/storeChecks";
+import { listChecksOf, insertStoreMovement, lockStore } from "@/data/stores";
 import { findWater } from "@/data/water";
-import { insertStoreMovement, lockStore } from "@/data/stores";
 import { isoDay } from "@/formats/times";
 import { findFarm } from "@/data/farm";
 import { fits } from "@/core/quantity/fits";
 import { atField, refuse } from "../refusal";
-import { carriedOfBatches } from "./carriedOf";
+import { carriedOfBatches } from "../hazards";
 import { lastSameDays } from "./lastSame";
-import { airDays, storeState } from "../shed/storeStates";
-import { bookWater } from "../water/waters";
+import { airDays, storeState } from "../stores";
+import { bookWater } from "../water";
 import { momentOf } from "../checks";
 
 type ApplyRequest = Asked<typeof APPLY_STORE>;

@@ -2,7 +2,7 @@ import "server-only";
 import { REQUEST_KEY, object } from "@/contracts/parts";
 import { CARRIED } from "@/core/safety/carried";
 import { act } from "../act";
-import { insertHarvestRule } from "@/data/harvestRules";
+import { insertHarvestRule } from "@/data/field";
 
 const SET_HARVEST_RULE = object(["requestKey", "hazard", "touchingD", "clearD", "source"], {
   requestKey: REQUEST_KEY,

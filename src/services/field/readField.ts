@@ -1,18 +1,27 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
 import { recipeFrom } from "@/core/recipe/document";
-import { listClearDays, listLastByMethod, listLatestByPlot, type PlotApplication } from "@/data/applications";
+import {
+  listClearDays,
+  listLastByMethod,
+  listLatestByPlot,
+  type PlotApplication,
+  listHarvestRules,
+  type FarmRule,
+  listPlots,
+  listTools,
+  type Plot,
+  type Tool,
+} from "@/data/field";
 import type { Farm } from "@/data/farm";
-import { listHarvestRules, type FarmRule } from "@/data/harvestRules";
-import { listPlots, listTools, type Plot, type Tool } from "@/data/plots";
 import { listStoresOnHand } from "@/data/stores";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { readWaters, type WatersView } from "../water/readWaters";
-import { carriedOfBatches, type CarriedOf } from "./carriedOf";
+import { farmView, type FarmView } from "../farm";
+import { readWaters, type WatersView } from "../water";
+import { carriedOfBatches, type CarriedOf } from "../hazards";
 import { lastSameDays } from "./lastSame";
-import { storeViews, type StoreView } from "../shed/storeStates";
-import { airAhead, airSince, fitBands } from "../yard/weather";
+import { storeViews, type StoreView } from "../stores";
+import { airAhead, airSince, fitBands } from "../weather";
 
 export interface PlotView extends Plot {
   /** The day from which it may be harvested again, where what it got carried something; null where nothing did. */

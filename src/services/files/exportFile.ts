@@ -1,12 +1,11 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Farm } from "@/data/farm";
-import { listOwnIngredients } from "@/data/ownIngredients";
-import { listAllLots } from "@/data/stock";
+import { listOwnIngredients, listAllLots } from "@/data/shed";
 import { FILE_COLUMNS, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { stateLots } from "../shed/lotStates";
+import { stateLots } from "../shed";
 import { writeCsv } from "./decode";
 
 const heads = (kind: FileKind) => FILE_COLUMNS[kind].map(({ name }) => name);

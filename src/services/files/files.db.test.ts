@@ -1,5 +1,5 @@
-import { listAllLots } from "@/data/stock";
-import { findFarm } from "@/data/farm";
+import { listAllLots } from "@/data/shed/lots";
+import { findFarm } from "@/data/farm/farm";
 import { key, refusalOf, TestFarm } from "@/testing/scratch";
 import { countStock } from "../shed/changeLot";
 import { receiveLot } from "../shed/receiveLot";

@@ -2,7 +2,7 @@ import "server-only";
 import { INGREDIENTS, isWater } from "@/core/book/ingredients";
 import type { Season } from "@/core/book/ingredientFacts";
 import type { Queryable } from "@/data/db";
-import { insertOwnIngredient, listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
+import { insertOwnIngredient, listOwnIngredients, type OwnIngredient } from "@/data/shed";
 import { ingredientOfName, readNumberCell, sameName } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";
 import { wrongRow, type RowOutcome } from "./rows";

@@ -1,17 +1,15 @@
 import "server-only";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import { usualExpiry } from "@/core/book/ingredientFacts";
-import { insertLots } from "@/data/bulk";
+import { insertLots, listOwnIngredients, type OwnIngredient, listAllLots, type Lot, type LotOrigin } from "@/data/shed";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
-import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
-import { listAllLots, type Lot, type LotOrigin } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell, readDay, readNumberCell, sameName } from "@/formats/csv/tables";
 import { sayRefusal } from "@/words/refusals";
 import { speechOf, type Speech } from "@/words/speech";
 import type { Context } from "../context";
-import { lotFault } from "../shed/receiveLot";
+import { lotFault } from "../shed";
 import { wrongRow, type RowOutcome } from "./rows";
 
 const ORIGINS: readonly LotOrigin[] = ["bought", "foraged", "home-made", "given"];

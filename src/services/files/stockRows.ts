@@ -1,10 +1,9 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
-import { insertMovements } from "@/data/bulk";
+import { insertMovements, listAllLots, lockAllBalances } from "@/data/shed";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
-import { listAllLots, lockAllBalances } from "@/data/stock";
 import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";

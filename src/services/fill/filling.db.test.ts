@@ -1,6 +1,7 @@
-import { listBatchLines } from "@/data/batchLines";
-import { listRunningBatches } from "@/data/batches";
-import { listDrawsOfBatch, listLotsOnHand } from "@/data/stock";
+import { listBatchLines } from "@/data/batch/batchLines";
+import { listRunningBatches } from "@/data/batch/batches";
+import { listDrawsOfBatch } from "@/data/shed/draws";
+import { listLotsOnHand } from "@/data/shed/lots";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { fillVessel } from "./fillVessel";
 import { receiveLot } from "../shed/receiveLot";

@@ -1,6 +1,6 @@
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
-import { findFarm } from "@/data/farm";
-import { listLotsOnHand } from "@/data/stock";
+import { findFarm } from "@/data/farm/farm";
+import { listLotsOnHand } from "@/data/shed/lots";
 import { hoursAgo, key, NOW, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
 import { applyStore } from "../field/applyStore";
 import { cleanVessel, closeBatch } from "../batch/closeBatch";
@@ -11,7 +11,7 @@ import { readBatch } from "../batch/readBatch";
 import { readBook } from "../book/readBook";
 import { readMaking } from "./readMaking";
 import { readYard } from "../yard/readYard";
-import { chooseRecipe, saveRecipe } from "../book/recipes";
+import { chooseRecipe, saveRecipe } from "../recipes/recipes";
 import { addWaterSource, readWater, readWaterLevel, startWater } from "../water/waters";
 import { sayEntry } from "@/formats/entryText";
 

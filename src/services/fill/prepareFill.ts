@@ -9,9 +9,9 @@ import { thinStarters } from "@/core/recipe/starter";
 import { tooSalty } from "@/core/safety/salt";
 import { conflictIn } from "@/core/safety/together";
 import { scaleRecipe, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
-import { listMethodsOfVessel } from "@/data/batches";
+import { listMethodsOfVessel } from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listOpenMixings } from "@/data/mixings";
+import { listOpenMixings } from "@/data/mixing";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { atField, refuse } from "../refusal";
 

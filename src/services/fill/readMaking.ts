@@ -1,14 +1,14 @@
 import "server-only";
 import type { RecipeDocument } from "@/core/recipe/document";
 import type { RecipeFlag } from "@/core/recipe/recipeFlag";
-import { listMethodsMade } from "@/data/batches";
+import { listMethodsMade } from "@/data/batch";
 import { listRecipeChoices, listRecipeVersions, type RecipeChoice } from "@/data/recipes";
-import { listOpenPlans, type Plan } from "@/data/plans";
+import { listOpenPlans, type Plan } from "@/data/shed";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { readEquipment, type EquipmentView } from "../equipment/equipment";
-import { readShelf, type ShelfItem } from "../shed/readShed";
-import { readWaters, type WatersView } from "../water/readWaters";
+import { readEquipment, type EquipmentView } from "../equipment";
+import { readShelf, type ShelfItem } from "../shed";
+import { readWaters, type WatersView } from "../water";
 
 export interface VersionView {
   readonly methodId: string;

@@ -1,7 +1,7 @@
 import "server-only";
 import { standsIn } from "@/core/recipe/level";
 import { fits } from "@/core/quantity/fits";
-import type { Batch } from "@/data/batches";
+import type { Batch } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import { refuse } from "../refusal";
 

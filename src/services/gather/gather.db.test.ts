@@ -1,5 +1,5 @@
 import { A_PHOTO } from "@/testing/photo";
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { readItem } from "../shed/readItem";
 import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "./gather";

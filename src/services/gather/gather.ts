@@ -7,12 +7,18 @@ import { checkPlant } from "@/core/safety/checkPlant";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
-import { insertForagePlace, insertForageVisit, lockForagePlace } from "@/data/forage";
-import { insertWormBin, insertWormBinEntry, lockWormBin } from "@/data/wormBins";
+import {
+  insertForagePlace,
+  insertForageVisit,
+  lockForagePlace,
+  insertWormBin,
+  insertWormBinEntry,
+  lockWormBin,
+} from "@/data/gather";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
-import { bookLot } from "../shed/receiveLot";
+import { bookLot } from "../shed";
 import { momentOf, withFreeName } from "../checks";
 
 const reasonOf = (text: string | null | undefined): string => text?.trim() ?? "";

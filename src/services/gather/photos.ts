@@ -1,7 +1,7 @@
 import "server-only";
 import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
-import { lockForagePlace } from "@/data/forage";
-import { insertForagePhoto } from "@/data/photos";
+import { lockForagePlace } from "@/data/gather";
+import { insertForagePhoto } from "@/data/batch";
 import { act } from "../act";
 import { cleanPhoto, PHOTO, PHOTO_ACT_BYTES } from "../photo";
 import { refuse } from "../refusal";

@@ -5,14 +5,13 @@ import { PLANTS, PLANT_SLOTS, type Plant } from "@/core/book/plants";
 import { binState, roomToFeedKg, type BinState } from "@/core/gather/wormBin";
 import { restsUntil } from "@/core/gather/resting";
 import type { Farm } from "@/data/farm";
-import { listForagePlaces, type ForagePlace } from "@/data/forage";
-import { listPlots } from "@/data/plots";
-import { listWormBins, type WormBinEntry } from "@/data/wormBins";
+import { listForagePlaces, type ForagePlace, listWormBins, type WormBinEntry } from "@/data/gather";
+import { listPlots } from "@/data/field";
 import { isoDay } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { readShopping, type ShoppingLine } from "../shed/readShopping";
+import { farmView, type FarmView } from "../farm";
+import { readShopping, type ShoppingLine } from "../shed";
 
 export interface PickGroup {
   /** What such plants are picked for. */

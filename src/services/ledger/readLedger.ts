@@ -1,13 +1,12 @@
 import "server-only";
 import type { BatchCost } from "@/core/money/batchCost";
-import { listPlotApplications, type PlotApplication } from "@/data/applications";
-import { listBatches } from "@/data/batches";
+import { listPlotApplications, type PlotApplication, listPlots } from "@/data/field";
+import { listBatches } from "@/data/batch";
 import type { Farm } from "@/data/farm";
-import { listPlots } from "@/data/plots";
-import { listAllDraws, type LotDraw } from "@/data/stock";
+import { listAllDraws, type LotDraw } from "@/data/shed";
 import type { Context } from "../context";
-import { costOfBatch } from "../batch/costs";
-import { farmView, type FarmView } from "../farm/farmView";
+import { costOfBatch } from "../batch";
+import { farmView, type FarmView } from "../farm";
 
 export interface LedgerBatch {
   readonly id: number;

@@ -1,4 +1,4 @@
-import { findFarm } from "@/data/farm";
+import { findFarm } from "@/data/farm/farm";
 import { hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { fillVessel } from "../fill/fillVessel";
 import { readBatch } from "../batch/readBatch";

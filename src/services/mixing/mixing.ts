@@ -8,20 +8,18 @@ import type { MixStep } from "@/core/mixing/mixStep";
 import { mixingSteps } from "@/core/mixing/steps";
 import { occupiedLitres } from "@/core/recipe/room";
 import type { Queryable } from "@/data/db";
-import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixing, type Mixing } from "@/data/mixings";
+import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixing, type Mixing } from "@/data/mixing";
 import type { Context } from "../context";
-import { fillWith } from "../fill/fillVessel";
-import { requirePickable } from "../fill/pickedPlant";
+import { fillWith, requirePickable, prepareFill, requireVesselFor, type PreparedFill } from "../fill";
 import { START_MIXING, type FillRequest, type MixingRequest } from "@/contracts/fill";
-import { prepareFill, requireVesselFor, type PreparedFill } from "../fill/prepareFill";
-import { planDraw } from "../shed/shedBook";
-import { requireFitWater } from "../water/waters";
+import { planDraw } from "../shed";
+import { requireFitWater } from "../water";
 import { findFarm } from "@/data/farm";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
-import { pickRecipe } from "../book/recipes";
+import { pickRecipe } from "../recipes";
 import { atField, refuse } from "../refusal";
 import { momentOf } from "../checks";
-import type { MixingFill } from "./mixingFill";
+import type { MixingFill } from "@/contracts/fill";
 
 /** The steps of a fill, from what it was meant to be. */
 export function stepsOf(recipe: Recipe, fill: Pick<MixingFill, "lines" | "substitutes">): MixStep[] {

@@ -6,19 +6,14 @@ import type { CautionId } from "@/core/book/cautions";
 import type { Carried } from "@/core/safety/carried";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { recipeFrom } from "@/core/recipe/document";
-import { listBatchLines } from "@/data/batchLines";
-import { findBatch } from "@/data/batches";
-import { listStanding } from "@/data/entries";
+import { listBatchLines, findBatch, listStanding, listFeedings } from "@/data/batch";
 import type { Farm } from "@/data/farm";
-import { listFeedings } from "@/data/lineage";
 import { ancestorsOf } from "@/core/stock/lineage";
 import { listStoresOfBatch } from "@/data/stores";
-import { assessBatch } from "../ferment/assessBatch";
-import { readSituation } from "../ferment/situation";
+import { assessBatch, readSituation } from "../ferment";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { carriedOfBatches } from "../field/carriedOf";
-import { hazardsOfBatches } from "../shed/batchHazards";
+import { farmView, type FarmView } from "../farm";
+import { carriedOfBatches, hazardsOfBatches } from "../hazards";
 
 const HOUR_MS = 3_600_000;
 /** What keeps for less is told by the hour. */

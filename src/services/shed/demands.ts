@@ -5,13 +5,12 @@ import type { IngredientId } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
 import { laterLines } from "@/core/recipe/later";
 import type { Demand } from "@/core/stock/shopping";
-import { listRunningBatches, type Batch } from "@/data/batches";
+import { listRunningBatches, type Batch } from "@/data/batch";
 import type { Queryable } from "@/data/db";
-import { listOpenMixings } from "@/data/mixings";
-import { listDrawnSince, type DrawnSince } from "@/data/movements";
-import { listOpenPlans, type Plan } from "@/data/plans";
+import { listOpenMixings } from "@/data/mixing";
+import { listDrawnSince, type DrawnSince, listOpenPlans, type Plan } from "@/data/shed";
 import { isoDay, type FarmClock } from "@/formats/times";
-import type { MixingFill } from "../mixing/mixingFill";
+import type { MixingFill } from "@/contracts/fill";
 
 function demandsOfPlan(plan: Plan): Demand[] {
   return plan.lines.map(({ ingredientId, amount, onDay }) => ({

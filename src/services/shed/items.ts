@@ -4,9 +4,7 @@ import { findIngredient, isPickedFresh, type IngredientId } from "@/core/book/in
 import { toMilli } from "@/core/stock/drawOldest";
 import { collectorOutlook, daysLeft, dailyUseMilli, type CollectorOutlook, type Flow } from "@/core/stock/outlook";
 import { cover, type Covering, type Demand, type Supply } from "@/core/stock/shopping";
-import type { DayFlow } from "@/data/movements";
-import type { OwnIngredient } from "@/data/ownIngredients";
-import type { SupplyTerms } from "@/data/supply";
+import type { DayFlow, OwnIngredient, SupplyTerms } from "@/data/shed";
 import type { LotView } from "./lotStates";
 import { groupBy, itemIdOf, type ItemSum, type Shelf } from "./shelf";
 

@@ -1,8 +1,7 @@
 import "server-only";
 import { lotHold, lotState, type LotHold, type LotState } from "@/core/stock/lotState";
-import { listLotEvents, listLotEventsOf, type LotEvent } from "@/data/lotEvents";
+import { listLotEvents, listLotEventsOf, type LotEvent, type Lot } from "@/data/shed";
 import type { Queryable } from "@/data/db";
-import type { Lot } from "@/data/stock";
 
 /** A lot with all that was noted of it since. */
 export interface LotView extends Lot {

@@ -7,14 +7,14 @@ import { addDays } from "@/core/calendar";
 import type { Recipe } from "@/core/book/recipe";
 import { leadTime } from "@/core/choose/leadTime";
 import { recipeFrom } from "@/core/recipe/document";
-import { findBatch } from "@/data/batches";
+import { findBatch } from "@/data/batch";
 import { findFarm, type Farm } from "@/data/farm";
-import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/plans";
+import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/shed";
 import { lockVessel, type VesselState } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { pickRecipe } from "../book/recipes";
-import { meanAirByDay } from "../yard/weather";
+import { pickRecipe } from "../recipes";
+import { meanAirByDay } from "../weather";
 import { atField, refuse } from "../refusal";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */

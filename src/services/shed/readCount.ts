@@ -3,7 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
+import { farmView, type FarmView } from "../farm";
 import { itemIdOf, readShelfLots } from "./shelf";
 
 export interface CountLot {

@@ -3,11 +3,16 @@ import { INGREDIENT_FACTS, type IngredientFacts } from "@/core/book/ingredientFa
 import { COMPOSITION, type Composition } from "@/core/book/composition";
 import { findIngredient, INGREDIENTS, type IngredientId, isWater } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
-import { listMeasures, type FarmMeasure } from "@/data/measures";
-import { listLedgerOf, type LedgerLine } from "@/data/movements";
-import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
-import { listLotsOf } from "@/data/stock";
-import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
+import { listMeasures, type FarmMeasure } from "@/data/farm";
+import {
+  listLedgerOf,
+  type LedgerLine,
+  listOwnIngredients,
+  type OwnIngredient,
+  listLotsOf,
+  listSupplyTerms,
+  type SupplyTerms,
+} from "@/data/shed";
 import type { Context } from "../context";
 import { itemIdOf } from "./shelf";
 import { stateLotsOf, type LotView } from "./lotStates";

@@ -3,21 +3,25 @@ import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { LOOKBACK_D } from "@/core/stock/outlook";
 import type { Farm } from "@/data/farm";
-import { listReceipts, listUse } from "@/data/movements";
-import type { OwnIngredient } from "@/data/ownIngredients";
-import { listFirstDays } from "@/data/stock";
+import {
+  listReceipts,
+  listUse,
+  type OwnIngredient,
+  listFirstDays,
+  listSupplyTerms,
+  type SupplyTerms,
+} from "@/data/shed";
 import { listStoresOnHand } from "@/data/stores";
-import { listSupplyTerms, type SupplyTerms } from "@/data/supply";
 import { sayHold } from "@/words/en/holds";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { readWaters, type WatersView } from "../water/readWaters";
+import { farmView, type FarmView } from "../farm";
+import { readWaters, type WatersView } from "../water";
 import { readDemands } from "./demands";
 import { shedItems, type ShedItem } from "./items";
 import { readShelfLots, type Shelf } from "./shelf";
-import { storeViews, type StoreView } from "./storeStates";
-import { storeUses, type StoreUses } from "./takers";
+import { storeViews, type StoreView } from "../stores";
+import { storeUses, type StoreUses } from "../field";
 
 const DAY_MS = 86_400_000;
 /** One collator for all names: making one a comparison is what costs. */

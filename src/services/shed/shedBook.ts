@@ -3,7 +3,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fits } from "@/core/quantity/fits";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
-import { insertLot, insertStockMovement, lockLots, type Lot, type NewLot } from "@/data/stock";
+import { insertLot, lockLots, type Lot, type NewLot, insertStockMovement } from "@/data/shed";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { refuse } from "../refusal";

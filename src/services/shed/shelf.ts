@@ -1,9 +1,7 @@
 import "server-only";
 import { toMilli } from "@/core/stock/drawOldest";
 import type { Database } from "@/data/db";
-import { listLotEvents } from "@/data/lotEvents";
-import { listOwnIngredients, type OwnIngredient } from "@/data/ownIngredients";
-import { listLotsOnHand, shelfMark } from "@/data/stock";
+import { listLotEvents, listOwnIngredients, type OwnIngredient, listLotsOnHand, shelfMark } from "@/data/shed";
 import { withStates, type LotView } from "./lotStates";
 
 /** Layers drawn of an item's lots; more than these lie together in the last. */

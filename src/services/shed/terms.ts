@@ -3,8 +3,7 @@ import { AMOUNT, ID, MONEY, NOTE, POSITIVE_AMOUNT, REQUEST_KEY, object, orNull, 
 import { act } from "../act";
 import type { Season } from "@/core/book/ingredientFacts";
 import { findIngredient, INGREDIENTS, isWater } from "@/core/book/ingredients";
-import { insertOwnIngredient, listOwnIngredients } from "@/data/ownIngredients";
-import { insertSupplyTerms } from "@/data/supply";
+import { insertOwnIngredient, listOwnIngredients, insertSupplyTerms } from "@/data/shed";
 import { atField, refuse } from "../refusal";
 import { withFreeName } from "../checks";
 

@@ -1,21 +1,23 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
-import { listLinesOfRunning } from "@/data/batchLines";
-import { listRunningBatches } from "@/data/batches";
-import { listStandingOfRunning, type Entry } from "@/data/entries";
+import {
+  listLinesOfRunning,
+  listRunningBatches,
+  listStandingOfRunning,
+  type Entry,
+  listTaskShares,
+} from "@/data/batch";
 import { listActors, type Farm } from "@/data/farm";
-import { listTaskShares } from "@/data/taskShares";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
-import { assessBatch } from "../ferment/assessBatch";
-import { readSituation } from "../ferment/situation";
-import { batchView, type BatchView } from "../batch/batchView";
+import { assessBatch, readSituation } from "../ferment";
+import { batchView, type BatchView } from "../batch";
 import type { Context } from "../context";
-import { farmView, type FarmView } from "../farm/farmView";
-import { readWaters } from "../water/readWaters";
+import { farmView, type FarmView } from "../farm";
+import { readWaters } from "../water";
 import { doneToday, roundTasks } from "./round";
 import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
-import { readOpenMixings, shedTasks, type OpenMixing } from "../shed/shedRound";
-import { airAhead, fitBands } from "./weather";
+import { readOpenMixings, shedTasks, type OpenMixing } from "./shedRound";
+import { airAhead, fitBands } from "../weather";
 
 const HOUR_MS = 3_600_000;
 

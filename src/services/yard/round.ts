@@ -6,15 +6,15 @@ import { dueTasks } from "@/core/tend/dueTasks";
 import { taskWordOf } from "@/core/tend/taskWords";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
-import type { DaySlot, TaskShare } from "@/data/taskShares";
+import type { DaySlot, TaskShare } from "@/data/batch";
 import { sayEntry } from "@/formats/entryText";
 import { sayVolume } from "@/formats/amounts";
 import { clockTime, hourOfDay, isoDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
-import { hourOf, logItemsOf } from "../ferment/logItems";
-import type { BatchView } from "../batch/batchView";
+import { hourOf, logItemsOf } from "../ferment";
+import type { BatchView } from "../batch";
 import type { RoundDone, RoundDraft, RoundTask, RoundTouch, RunningBatch } from "./roundTask";
 import { standingTasks } from "./standingTasks";
-import type { WaterStartView } from "../water/readWaters";
+import type { WaterStartView } from "../water";
 
 /** Parts of the day that a task may be kept for, by the farm's clock. */
 const SLOT_H = { morning: 7, midday: 12, evening: 18 } as const;

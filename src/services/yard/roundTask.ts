@@ -1,9 +1,8 @@
 import type { Act } from "@/core/book/words";
 import type { TaskWord } from "@/core/tend/taskWords";
-import type { Batch } from "@/data/batches";
-import type { Entry } from "@/data/entries";
+import type { Batch, Entry } from "@/data/batch";
 import type { VesselState } from "@/data/vessels";
-import type { BatchView } from "../batch/batchView";
+import type { BatchView } from "../batch";
 
 /** What one touch on a task does: log the act, open the log sheet, strain, or mark the vessel as washed. */
 export type RoundTouch =

@@ -13,6 +13,12 @@ import type { ActsOf, AnswerOf, Place, RequestOf } from "@/services/acts";
 export interface Door {
   /** Sends one act with its key; rejects where no answer comes. */
   readonly send: (name: string, request: object) => Promise<ActResult<unknown>>;
+  /** Asks a view, which changes nothing; rejects where no answer comes. */
+  readonly read: (
+    name: string,
+    query: Readonly<Record<string, string>>,
+    signal: AbortSignal,
+  ) => Promise<ActResult<unknown>>;
   /** Something was changed: what the page shows is read anew. */
   readonly onChanged: () => void;
   /** The units that the farm talks in. */

@@ -6,7 +6,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayThinned } from "@/formats/strengthText";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { ContentTable } from "../content/ContentTable";
 import { LabSheet } from "../content/LabSheet";
 import { Button } from "../kit/Button";

@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
 import { dayMonth, fullDate, sayMoment } from "@/formats/times";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { Button, buttonLook } from "../kit/Button";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (

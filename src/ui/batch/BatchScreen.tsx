@@ -6,7 +6,7 @@ import { sayMoney, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { sayEntry } from "@/formats/entryText";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button } from "../kit/Button";

@@ -1,5 +1,5 @@
 import { useRouter } from "next/navigation";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { AddSheet } from "./AddSheet";
 import { CloseSheet } from "./CloseSheet";
 import { focusFor, LogSheet, type Correcting } from "./LogSheet";

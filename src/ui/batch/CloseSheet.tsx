@@ -10,7 +10,7 @@ import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { Measurable } from "@/formats/measured";
-import type { BatchView } from "@/services/batch/batchView";
+import type { BatchView } from "@/services/batch";
 import type { StoreContainer } from "@/services/types";
 import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";

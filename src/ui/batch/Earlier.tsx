@@ -4,7 +4,7 @@ import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YA
 import { LEAD_WORDS } from "@/formats/lookText";
 import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
-import type { Progress } from "@/services/ferment/readProgress";
+import type { Progress } from "@/services/ferment";
 
 interface EarlierProps {
   readonly progress: Progress;

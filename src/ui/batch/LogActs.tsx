@@ -7,7 +7,7 @@ import { ACT_WORDS } from "@/formats/entryText";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { fieldUnit } from "@/formats/measured";
 import { formatNumber } from "@/formats/numbers";
-import type { BatchView } from "@/services/batch/batchView";
+import type { BatchView } from "@/services/batch";
 import { Button } from "../kit/Button";
 import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";

@@ -4,7 +4,7 @@ import { MEASURE_KINDS } from "@/core/book/words";
 import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayEntry } from "@/formats/entryText";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { Button } from "../kit/Button";
 import type { Correcting } from "./LogSheet";
 

@@ -15,7 +15,7 @@ import {
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
-import type { WordChoice } from "@/services/batch/batchView";
+import type { WordChoice } from "@/services/batch";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Stepper } from "../kit/Stepper";

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/formats/windowText";
-import type { BatchView } from "@/services/batch/batchView";
+import type { BatchView } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";

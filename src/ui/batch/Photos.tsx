@@ -3,7 +3,7 @@ import { Camera } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
-import type { Progress } from "@/services/ferment/readProgress";
+import type { Progress } from "@/services/ferment";
 import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { photoOf } from "../kit/smallJpeg";

@@ -1,8 +1,8 @@
 "use client";
 import { useState } from "react";
 import { dayMonth, sayDuration, type FarmClock } from "@/formats/times";
-import type { Progress } from "@/services/ferment/readProgress";
-import type { BatchView } from "@/services/batch/batchView";
+import type { Progress } from "@/services/ferment";
+import type { BatchView } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

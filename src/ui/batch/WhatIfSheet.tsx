@@ -3,8 +3,10 @@ import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
 import { sayCourse, sayDifference } from "@/formats/whatIfText";
-import type { BatchView } from "@/services/batch/batchView";
-import type { Course, WhatIfAnswer } from "@/services/ferment/askWhatIf";
+import type { BatchView } from "@/services/batch";
+import type { WhatIfAnswer, Course } from "@/services/ferment";
+import type { QueryOf } from "@/services/views";
+import { useDoor } from "../acts/act";
 import { PeakStarts } from "../content/PeakStarts";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
@@ -33,6 +35,13 @@ const OPTIONS: readonly { readonly value: Asked; readonly label: string }[] = [
   { value: "sugar", label: "next one: less sugar" },
   { value: "later", label: "next one: begun later" },
 ];
+const QUERY_OF = {
+  place: "placeC",
+  heater: "heaterC",
+  culture: "inoculum",
+  sugar: "sugar",
+  later: "laterH",
+} as const satisfies Record<Asked, keyof QueryOf<"whatIf">>;
 const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar: 0.5, later: 24 };
 const WAIT_MS = 250;
 /** As many times as fit under a strip on a phone. */
@@ -106,6 +115,7 @@ const isOpen = ({ asIs, of }: WhatIfAnswer, nowMs: number) =>
 /** What if it stood warmer or had a heater; what if the next one had more culture, less sugar, another start: as it is and as it would be, one above the other. */
 export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
   const isWarmth = (asked: Asked) => asked === "place" || asked === "heater";
+  const door = useDoor();
   const [asked, setAsked] = useState<Asked>("place");
   const [value, setValue] = useState(FIRST.place);
   const [byDays, setByDays] = useState(3);
@@ -119,17 +129,18 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
   useEffect(() => {
     if (!Number.isFinite(value)) return undefined;
     const asking = new AbortController();
-    const query = new URLSearchParams({
-      batch: String(batch.id),
-      [asked]: String(value),
-      by: String(byMs),
-      peak: "1",
-    });
+    const query = {
+      batchId: String(batch.id),
+      [QUERY_OF[asked]]: String(value),
+      byMs: String(byMs),
+      forPeak: "true",
+    };
     const timer = setTimeout(() => {
-      fetch(`/api/batches/what-if?${query}`, { signal: asking.signal })
-        .then(async (response) => {
-          setFailed(!response.ok);
-          if (response.ok) setAnswer((await response.json()) as WhatIfAnswer);
+      door
+        .read("whatIf", query, asking.signal)
+        .then((result) => {
+          setFailed(!result.ok);
+          if (result.ok) setAnswer(result.value as WhatIfAnswer);
         })
         .catch((error: unknown) => {
           if (!(error instanceof DOMException && error.name === "AbortError")) setFailed(true);
@@ -139,7 +150,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       clearTimeout(timer);
       asking.abort();
     };
-  }, [asked, value, byMs, batch.id]);
+  }, [door, asked, value, byMs, batch.id]);
   const ends = answer ? [answer.asIs, ...(answer.changed ? [answer.changed] : [])] : [];
   const toMs = Math.max(...ends.map(({ untilMs }) => untilMs), nowMs + DAY_MS);
   // Of the next one there is nothing before now.

@@ -1,7 +1,8 @@
 import type { FarmClock } from "@/formats/times";
 import { sayForecastMoment } from "@/formats/times";
 import { isSoonerBySigns } from "@/formats/windowText";
-import type { BatchView, MarkTimes } from "@/services/batch/batchView";
+import type { BatchView } from "@/services/batch";
+import type { MarkTimes } from "@/services/ferment";
 
 interface WindowTableProps {
   readonly batch: Pick<BatchView, "window" | "state">;

@@ -3,7 +3,7 @@ import { clockTime, dayMonth, weekday } from "@/formats/times";
 import type { Progress } from "@/services/ferment/readProgress";
 import type { BatchView } from "@/services/batch/batchView";
 import type { WhatIfAnswer } from "@/services/ferment/askWhatIf";
-import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, renderWith } from "@/testing/views";
+import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, refused, renderWith } from "@/testing/views";
 import { FarmRecord } from "../book/FarmRecord";
 import { RoundList } from "../yard/RoundList";
 import { LogSheet } from "./LogSheet";
@@ -277,11 +277,11 @@ describe("what if", () => {
     of: "this",
     ...change,
   });
+  let read: jest.Mock;
   const ask = async (given: Partial<WhatIfAnswer> | null) => {
-    global.fetch = jest.fn(async () =>
-      given ? { ok: true, json: async () => answer(given) } : { ok: false },
-    ) as never;
-    render(
+    read = jest.fn(async () => (given ? { ok: true, value: answer(given) } : refused("No.")));
+    renderWith(
+      fakeActions(),
       <WhatIfSheet
         batch={batch}
         vesselName="Drum"
@@ -290,8 +290,9 @@ describe("what if", () => {
         clock={FARM}
         onClose={() => undefined}
       />,
+      read,
     );
-    await waitFor(() => expect(global.fetch).toHaveBeenCalled());
+    await waitFor(() => expect(read).toHaveBeenCalled());
   };
   it("lays both ways one above the other and says the difference", async () => {
     await ask({});
@@ -342,7 +343,7 @@ describe("what if", () => {
   it("asks for what was changed", async () => {
     await ask({});
     fireEvent.click(screen.getByRole("radio", { name: "next one: more culture" }));
-    await waitFor(() => expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("culture=2"));
+    await waitFor(() => expect(read.mock.calls.at(-1)![1]).toMatchObject({ inoculum: "2" }));
   });
   it("asks how warm only while it is not open, and tells of no window where none is in sight", async () => {
     await ask({ asIs: course(-3), changed: course(null) });
@@ -353,13 +354,13 @@ describe("what if", () => {
   it("asks nothing while no number is typed, and says so", async () => {
     await ask({});
     await waitFor(() => expect(screen.getByText("It would open about 40 h sooner.")).toBeVisible());
-    const asked = (global.fetch as jest.Mock).mock.calls.length;
+    const asked = read.mock.calls.length;
     fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "" } });
     expect(screen.getByText("A number is missing above.")).toBeVisible();
     expect(screen.queryByRole("img", { name: /^As it would be/ })).toBeNull();
     fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "27.5" } });
-    await waitFor(() => expect((global.fetch as jest.Mock).mock.calls).toHaveLength(asked + 1));
-    expect((global.fetch as jest.Mock).mock.calls.at(-1)![0]).toContain("place=27.5");
+    await waitFor(() => expect(read.mock.calls).toHaveLength(asked + 1));
+    expect(read.mock.calls.at(-1)![1]).toMatchObject({ placeC: "27.5" });
   });
   it("says so where it could not be worked out", async () => {
     await ask(null);

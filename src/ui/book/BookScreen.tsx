@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { METHODS } from "@/core/book";
 import type { Family } from "@/core/book/types";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { farmRecipe } from "@/core/recipe/pick";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

@@ -6,7 +6,7 @@ import { sayTemperature } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
 import { farmRecipe } from "@/core/recipe/pick";
 import { sayLead } from "@/formats/leadText";
-import type { BookView, StartView } from "@/services/book/readBook";
+import type { BookView, StartView } from "@/services/book";
 import { TextField } from "../kit/fields";
 import { MethodPlate } from "./MethodPlate";
 

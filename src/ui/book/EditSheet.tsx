@@ -7,7 +7,7 @@ import type { CueMeaning, Step } from "@/core/book/types";
 import { findUse } from "@/core/book/uses";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { reviewRecipe } from "@/core/recipe/review";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
-import type { MethodRecord, SaidThen } from "@/services/ferment/record";
+import type { MethodRecord, SaidThen } from "@/services/ferment";
 import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { TextField } from "../kit/fields";

@@ -6,7 +6,7 @@ import { handsMin, methodsFor, rateFor } from "@/core/choose/byGoal";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayMoney } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { farmRecipe } from "@/core/recipe/pick";
 import { Choices } from "../kit/Choices";
 import { SelectField } from "../kit/fields";

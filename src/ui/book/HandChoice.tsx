@@ -7,7 +7,7 @@ import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
 import { sayLead } from "@/formats/leadText";
 import { measurableOf, OF_KILOGRAMS } from "@/formats/measured";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";

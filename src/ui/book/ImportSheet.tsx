@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { readRecipe } from "@/contracts/recipe/readRecipe";
 import { findMethod } from "@/core/book";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { TextArea, TickField } from "../kit/fields";

@@ -5,7 +5,7 @@ import type { ForLand } from "@/core/choose/forLand";
 import { sayArea, sayDilution, sayMass, sayVolume } from "@/formats/amounts";
 import { valueInField } from "@/formats/fieldUnits";
 import { formatNumber, plural } from "@/formats/numbers";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { Choices } from "../kit/Choices";
 import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";

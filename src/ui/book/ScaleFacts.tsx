@@ -6,7 +6,7 @@ import { leastStarts, thinnest } from "@/core/recipe/starter";
 import { spreadInstead, TOP_DRESSING_KG_PER_M2 } from "@/core/recipe/spreadInstead";
 import { sayArea, sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
 import { sayKgPerArea } from "@/formats/fieldUnits";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { Notice } from "../kit/Notice";
 
 interface FactsProps {

@@ -14,7 +14,7 @@ import { sayPricePer } from "@/formats/fieldUnits";
 import { measurableOf } from "@/formats/measured";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { ContentTable } from "../content/ContentTable";
 import { ShellChemistry } from "../fill/ShellChemistry";
 import { SelectField, TickField } from "../kit/fields";

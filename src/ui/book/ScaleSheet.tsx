@@ -7,7 +7,7 @@ import type { RecipeKey } from "@/core/recipe/pick";
 import { sayStock, sayVolume } from "@/formats/amounts";
 import { measurableOf, OF_LITRES } from "@/formats/measured";
 import { formatNumber } from "@/formats/numbers";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { queryOf, sizeQuery } from "../fill/recipeKey";
 import { buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";

@@ -4,7 +4,7 @@ import { findMethod } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
 import { diffRecipes } from "@/core/recipe/diff";
 import { fullDate } from "@/formats/times";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 import { SelectField } from "../kit/fields";
 import { Part } from "./MethodParts";
 import { BookText } from "../kit/BookText";

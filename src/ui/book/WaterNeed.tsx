@@ -4,7 +4,7 @@ import type { Recipe } from "@/core/book/recipe";
 import type { ScaledRecipe } from "@/core/recipe/scale";
 import { waterInAll } from "@/core/recipe/waterInAll";
 import { sayDilution, sayVolume } from "@/formats/amounts";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 
 /** All the water that a batch asks for, from the brew to the last rinsing, beside what is set aside. */
 export const WaterNeed = ({

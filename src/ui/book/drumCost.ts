@@ -4,7 +4,7 @@ import type { Recipe } from "@/core/book/recipe";
 import { handsMin } from "@/core/choose/byGoal";
 import { batchCost } from "@/core/money/batchCost";
 import { scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 
 type Prices = Pick<BookView, "priceMinor" | "labourMinorPerH">;
 

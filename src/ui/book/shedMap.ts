@@ -1,4 +1,4 @@
-import type { BookView } from "@/services/book/readBook";
+import type { BookView } from "@/services/book";
 
 /** What the shed holds, by ingredient. */
 export const shedMap = (view: Pick<BookView, "shelf">): ReadonlyMap<string, number> =>

@@ -1,5 +1,5 @@
 import { clockTime, sayForecastMoment, type FarmClock } from "@/formats/times";
-import type { PeakStartView } from "@/services/ferment/peakStarts";
+import type { PeakStartView } from "@/services/ferment";
 
 interface PeakStartsProps {
   readonly starts: readonly PeakStartView[];

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import type { DevicesView } from "@/services/devices/readDevices";
+import type { DevicesView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

@@ -7,7 +7,7 @@ import { fromBase } from "@/core/quantity/units";
 import { formatNumber } from "@/formats/numbers";
 import { sayAside, sayFigure } from "@/formats/asideText";
 import { sayMoment } from "@/formats/times";
-import type { DevicesView, DeviceView } from "@/services/devices/readDevices";
+import type { DevicesView, DeviceView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";

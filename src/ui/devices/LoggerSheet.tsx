@@ -2,8 +2,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { clockTime, fullDate } from "@/formats/times";
-import type { LoggerLook } from "@/services/devices/importLogger";
-import type { DevicesView } from "@/services/devices/readDevices";
+import type { LoggerLook, DevicesView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
 import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";

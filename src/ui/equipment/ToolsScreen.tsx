@@ -6,8 +6,7 @@ import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
-import type { EquipmentView } from "@/services/equipment/equipment";
-import type { ToolsView } from "@/services/equipment/readTools";
+import type { EquipmentView, ToolsView } from "@/services/equipment";
 import { useToolsAct } from "../acts/tools";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";

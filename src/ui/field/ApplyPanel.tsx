@@ -13,7 +13,7 @@ import { sayLoad, sayPreMix } from "@/formats/loadsText";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { sayBothWays, sayThinned } from "@/formats/strengthText";
 import { isoDay, sayDuration } from "@/formats/times";
-import type { FieldView } from "@/services/field/readField";
+import type { FieldView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

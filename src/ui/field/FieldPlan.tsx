@@ -1,7 +1,7 @@
 "use client";
 import { sayArea, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
-import type { PlotView } from "@/services/field/readField";
+import type { PlotView } from "@/services/field";
 
 interface FieldPlanProps {
   readonly plots: readonly PlotView[];

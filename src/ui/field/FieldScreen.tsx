@@ -3,7 +3,7 @@ import { Link } from "../kit/Link";
 import { useState } from "react";
 import { isFit } from "@/core/apply/fitHours";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
-import type { FieldView } from "@/services/field/readField";
+import type { FieldView } from "@/services/field";
 import { useKey } from "../frame/keys";
 import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { CARRIED, DEFAULT_RULES, type Carried } from "@/core/safety/carried";
 import { parseNumber } from "@/formats/numbers";
-import type { FieldView } from "@/services/field/readField";
+import type { FieldView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";

@@ -2,7 +2,7 @@ import type { LoadsPlan } from "@/core/apply/loads";
 import { haulOf } from "@/core/apply/haul";
 import { sayVolume } from "@/formats/amounts";
 import { sayHaul } from "@/formats/loadsText";
-import type { FieldView } from "@/services/field/readField";
+import type { FieldView } from "@/services/field";
 import type { Tool } from "@/services/types";
 import { Notice } from "../kit/Notice";
 

@@ -4,7 +4,7 @@ import { DomainError } from "@/core/errors";
 import { parseDilution, type Dilution } from "@/core/quantity/ratio";
 import type { UnitSystem } from "@/formats/amounts";
 import { numberDoubt } from "@/formats/numbers";
-import type { PlotView } from "@/services/field/readField";
+import type { PlotView } from "@/services/field";
 import type { Tool } from "@/services/types";
 import { sayDomain } from "@/words/domain";
 import { speechOf } from "@/words/speech";

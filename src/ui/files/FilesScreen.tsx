@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { formatNumber, plural } from "@/formats/numbers";
-import type { FileLook, RowOutcome } from "@/services/files/rows";
+import type { FileLook, RowOutcome } from "@/services/files";
 import { Button, buttonLook } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";

@@ -1,5 +1,5 @@
 import type { ActError } from "@/contracts/answer";
-import type { FileLook } from "@/services/files/rows";
+import type { FileLook } from "@/services/files";
 
 export type FileLine =
   | { readonly type: "progress"; readonly done: number; readonly total: number }

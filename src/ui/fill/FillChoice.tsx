@@ -5,7 +5,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { measurableOf } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
-import type { MakingView } from "@/services/fill/readMaking";
+import type { MakingView } from "@/services/fill";
 import type { Vessel } from "@/services/types";
 import { Choices } from "../kit/Choices";
 import { SelectField } from "../kit/fields";

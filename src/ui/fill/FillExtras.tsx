@@ -3,7 +3,7 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { substitutesFor } from "@/core/book/substitutes";
 import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
-import type { ShelfItem } from "@/services/shed/readShed";
+import type { ShelfItem } from "@/services/shed";
 import { SelectField, TickField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
 import type { Fill } from "./useFill";

@@ -7,7 +7,7 @@ import type { Recipe } from "@/core/book/recipe";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
-import type { ShelfItem } from "@/services/shed/readShed";
+import type { ShelfItem } from "@/services/shed";
 import { measurableOf, fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
 import { type LineDraft } from "./fillPlan";

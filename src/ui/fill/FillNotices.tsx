@@ -10,7 +10,7 @@ import { sayMass, sayTemperature, sayVolume } from "@/formats/amounts";
 import { HEAT_SAFELY } from "@/formats/verdictText";
 import { formatNumber } from "@/formats/numbers";
 import { sayThinStarter } from "@/formats/strengthText";
-import type { MakingView } from "@/services/fill/readMaking";
+import type { MakingView } from "@/services/fill";
 import type { Vessel } from "@/services/types";
 import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";

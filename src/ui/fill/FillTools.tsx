@@ -1,7 +1,7 @@
 "use client";
 import type { Recipe } from "@/core/book/recipe";
 import { kindWord, type EquipmentKind } from "@/core/equipment/needs";
-import type { EquipmentView } from "@/services/equipment/equipment";
+import type { EquipmentView } from "@/services/equipment";
 
 /** Kinds of tools that hang or lie in a brew of this recipe. */
 const kindsIn = (recipe: Recipe): readonly EquipmentKind[] => [

@@ -9,7 +9,7 @@ import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
 import type { UnitSystem } from "@/formats/amounts";
 import { readInField } from "@/formats/fieldUnits";
 import { measurableOf, fieldUnit, typedAmount, type Measurable, type Measured } from "@/formats/measured";
-import type { ShelfItem } from "@/services/shed/readShed";
+import type { ShelfItem } from "@/services/shed";
 import { sayDomain } from "@/words/domain";
 import { speechOf } from "@/words/speech";
 

@@ -5,7 +5,7 @@ import type { IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { AmountOf } from "@/core/recipe/scale";
 import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
-import type { MakingView } from "@/services/fill/readMaking";
+import type { MakingView } from "@/services/fill";
 import type { Vessel } from "@/services/types";
 import { measurableOf, readMeasured, typedAmount, type Measurable } from "@/formats/measured";
 import { useMeasures } from "../measures/measuresContext";

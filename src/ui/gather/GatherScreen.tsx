@@ -5,7 +5,7 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { NEVER_FROM } from "@/core/safety/checkPlant";
 import { sayStock } from "@/formats/amounts";
 import { clockTime, sayDay, sayMoment } from "@/formats/times";
-import type { GatherView } from "@/services/gather/readGather";
+import type { GatherView } from "@/services/gather";
 import { Button, buttonLook } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { ShedNav } from "../shed/ShedNav";

@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import { findPlant, PLANT_SLOTS } from "@/core/book/plants";
 import type { IngredientId } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
-import type { GatherView } from "@/services/gather/readGather";
+import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
 import { SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";

@@ -4,7 +4,7 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
-import type { GatherView } from "@/services/gather/readGather";
+import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

@@ -5,7 +5,7 @@ import { BALL_TEST, BALL_WORDS, type BallWord } from "@/core/gather/wormBin";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass, type UnitSystem } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
-import type { GatherView } from "@/services/gather/readGather";
+import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";

@@ -5,7 +5,7 @@ import { findUse } from "@/core/book/uses";
 import { sayArea, sayDilution, sayMoney, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { dayMonth } from "@/formats/times";
-import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger/readLedger";
+import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
 import { CostMeasure } from "./CostMeasure";
 
 const OUTCOME = { running: "still running", strained: "", discarded: "thrown out; nothing came of it" } as const;

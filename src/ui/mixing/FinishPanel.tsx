@@ -7,7 +7,7 @@ import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredie
 import { fromBase } from "@/core/quantity/units";
 import { parseNumber, readCelsius } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
-import type { MixingView } from "@/services/mixing/readMixing";
+import type { MixingView } from "@/services/mixing";
 import { useMixingAct } from "../acts/mixing";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";

@@ -2,7 +2,7 @@ import { offTarget, type MixProgress } from "@/core/mixing/progress";
 import { sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
-import type { MixingView } from "@/services/mixing/readMixing";
+import type { MixingView } from "@/services/mixing";
 
 /** What was done, when and by whom; the real amount beside the recipe's. */
 export const MixLog = ({ progress, view }: { readonly progress: MixProgress; readonly view: MixingView }) => {

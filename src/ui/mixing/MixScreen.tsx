@@ -3,7 +3,7 @@ import { Link } from "../kit/Link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
-import type { MixingView } from "@/services/mixing/readMixing";
+import type { MixingView } from "@/services/mixing";
 import { useMixingAct } from "../acts/mixing";
 import { useLookAgain } from "../frame/useLookAgain";
 import { Button, buttonLook } from "../kit/Button";

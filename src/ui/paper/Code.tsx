@@ -1,4 +1,4 @@
-import type { LabelsView } from "@/services/papers/readLabels";
+import type { LabelsView } from "@/services/papers";
 
 /** Squares of quiet round the code, as ISO/IEC 18004 asks for. */
 const QUIET = 4;

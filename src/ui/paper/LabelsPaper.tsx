@@ -4,7 +4,7 @@ import { labelsPerPage, type Paper } from "@/core/paper/papers";
 import type { LabelLanguage } from "@/formats/labelLanguage";
 import { markerLines, sayLabel, type LabelText } from "@/formats/labelText";
 import { sayVolume } from "@/formats/amounts";
-import type { LabelsView } from "@/services/papers/readLabels";
+import type { LabelsView } from "@/services/papers";
 import { CAUTION_ICONS } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
 import { NumberField } from "../kit/fields";

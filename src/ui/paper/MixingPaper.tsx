@@ -5,7 +5,7 @@ import { sayStock } from "@/formats/amounts";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import { findIngredient } from "@/core/book/ingredients";
 import { fullDate } from "@/formats/times";
-import type { MixingView } from "@/services/mixing/readMixing";
+import type { MixingView } from "@/services/mixing";
 import { LongPage } from "./PaperSheet";
 import { CautionPictures } from "../kit/CautionPictures";
 import { PaperBar } from "./PaperBar";

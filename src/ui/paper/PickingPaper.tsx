@@ -2,7 +2,7 @@ import { CAUTIONS } from "@/core/book/cautions";
 import type { Paper } from "@/core/paper/papers";
 import { sayStock } from "@/formats/amounts";
 import { clockTime, fullDate, sayDay } from "@/formats/times";
-import type { GatherView } from "@/services/gather/readGather";
+import type { GatherView } from "@/services/gather";
 import { LongPage } from "./PaperSheet";
 import { PaperBar } from "./PaperBar";
 import { TickBox } from "./ShoppingPaper";

@@ -2,7 +2,7 @@ import type { Paper } from "@/core/paper/papers";
 import { sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { fullDate, sayDay } from "@/formats/times";
-import type { ShoppingView } from "@/services/shed/readShopping";
+import type { ShoppingView } from "@/services/shed";
 import { bookOption } from "../shed/ingredientOptions";
 import { LongPage } from "./PaperSheet";
 import { PaperBar } from "./PaperBar";

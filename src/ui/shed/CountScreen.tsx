@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
-import type { CountLot, CountView } from "@/services/shed/readCount";
+import type { CountLot, CountView } from "@/services/shed";
 import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";

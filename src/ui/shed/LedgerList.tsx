@@ -2,8 +2,8 @@
 import { Link } from "../kit/Link";
 import { sayStock } from "@/formats/amounts";
 import { fullDate } from "@/formats/times";
-import type { FarmView } from "@/services/farm/farmView";
-import type { ItemView } from "@/services/shed/readItem";
+import type { FarmView } from "@/services/farm";
+import type { ItemView } from "@/services/shed";
 import { Button } from "../kit/Button";
 
 const KIND_WORDS = {

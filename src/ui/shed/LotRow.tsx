@@ -6,8 +6,8 @@ import { sayMass, sayStock, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { sayHold } from "@/words/en/holds";
 import { sayDay } from "@/formats/times";
-import type { FarmView } from "@/services/farm/farmView";
-import type { LotView } from "@/services/shed/lotStates";
+import type { FarmView } from "@/services/farm";
+import type { LotView } from "@/services/shed";
 import { Button } from "../kit/Button";
 import type { LotAct } from "./LotSheet";
 

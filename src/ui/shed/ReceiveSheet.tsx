@@ -5,7 +5,7 @@ import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { DungAge } from "@/core/safety/provenance";
 import { parseNumber } from "@/formats/numbers";
-import type { FarmView } from "@/services/farm/farmView";
+import type { FarmView } from "@/services/farm";
 import type { OwnIngredient } from "@/services/types";
 import { useShedAct } from "../acts/shed";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";

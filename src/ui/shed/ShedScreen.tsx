@@ -1,8 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { ItemView } from "@/services/shed/readItem";
-import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import type { ItemView, ShedStore, ShedView } from "@/services/shed";
 import { useKey } from "../frame/keys";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";

@@ -5,7 +5,7 @@ import { toast } from "sonner";
 import { sayMoney, sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
-import type { ShoppingLine, ShoppingView } from "@/services/shed/readShopping";
+import type { ShoppingLine, ShoppingView } from "@/services/shed";
 import type { Plan } from "@/services/types";
 import { useFillAct } from "../acts/fill";
 import { Button, buttonLook } from "../kit/Button";

@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import { fullDate, sayDuration, sayMoment } from "@/formats/times";
-import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import type { ShedStore, ShedView } from "@/services/shed";
 import { Button, buttonLook } from "../kit/Button";
 import { Bottle } from "./shelfDrawings";
 import { sayStoreNeed } from "./storeWords";

@@ -2,8 +2,8 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { parseNumber, readOptional } from "@/formats/numbers";
-import type { FarmView } from "@/services/farm/farmView";
-import type { ItemView } from "@/services/shed/readItem";
+import type { FarmView } from "@/services/farm";
+import type { ItemView } from "@/services/shed";
 import { useShedAct } from "../acts/shed";
 import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";

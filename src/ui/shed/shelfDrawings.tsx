@@ -1,5 +1,5 @@
 import { useId } from "react";
-import type { ShedItem } from "@/services/shed/items";
+import type { ShedItem } from "@/services/shed";
 
 const JAR_W = 58;
 const JAR_H = 84;

@@ -1,4 +1,4 @@
-import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import type { ShedStore, ShedView } from "@/services/shed";
 
 /** Whether a store wants to be opened: smelt before it is used, or its gas let out. */
 export const needsLook = ({ recheck, loosenMs }: ShedStore, { nowMs }: Pick<ShedView, "nowMs">): boolean =>

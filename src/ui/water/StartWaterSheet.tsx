@@ -8,7 +8,7 @@ import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
-import type { WaterView } from "@/services/water/readWaters";
+import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";

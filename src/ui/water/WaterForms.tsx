@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import type { WaterSource } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
-import type { WaterView } from "@/services/water/readWaters";
+import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";

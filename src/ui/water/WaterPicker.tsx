@@ -4,7 +4,7 @@ import type { FieldErrors } from "@/contracts/fieldErrors";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";
 import { sayStrip } from "@/formats/waterText";
-import type { WatersView } from "@/services/water/readWaters";
+import type { WatersView } from "@/services/water";
 import { SelectField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { waterProblem, type WaterDraft } from "./waterDraft";

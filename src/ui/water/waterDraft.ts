@@ -1,7 +1,7 @@
 import { treatWater } from "@/core/water/chlorine";
 import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/formats/waterText";
-import type { WatersView } from "@/services/water/readWaters";
+import type { WatersView } from "@/services/water";
 
 /** Which water, as picked: a source as it runs, or water that was set to stand. */
 export interface WaterDraft {

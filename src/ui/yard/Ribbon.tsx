@@ -1,5 +1,6 @@
 import { area, curveMonotoneY } from "d3-shape";
-import type { BatchView, RibbonPoint } from "@/services/batch/batchView";
+import type { BatchView } from "@/services/batch";
+import type { RibbonPoint } from "@/services/ferment";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
 const WIDTH = 112;

@@ -4,7 +4,7 @@ import { Check, ChevronRight } from "lucide-react";
 import { clsx } from "clsx";
 import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
-import type { RoundDone, RoundTask } from "@/services/yard/roundTask";
+import type { RoundDone, RoundTask } from "@/services/yard";
 import { buttonLook } from "../kit/Button";
 import { TaskPicture } from "./TaskPicture";
 

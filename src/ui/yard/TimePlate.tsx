@@ -2,7 +2,7 @@ import { line } from "d3-shape";
 import type { FitBand } from "@/core/apply/fitHours";
 import { formatNumber } from "@/formats/numbers";
 import { clockTime, hourOfDay, midnights, weekday, type FarmClock } from "@/formats/times";
-import type { AirPoint } from "@/services/yard/readYard";
+import type { AirPoint } from "@/services/yard";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
 const HOUR_MS = 3_600_000;

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect } from "react";
-import type { YardVessel } from "@/services/yard/readYard";
+import type { YardVessel } from "@/services/yard";
 import { isTyping } from "../frame/keys";
 import type { VesselActs } from "./VesselColumn";
 

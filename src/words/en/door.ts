@@ -9,6 +9,7 @@ export const DOOR: Readonly<Record<DoorCode, (megabytes: number) => string>> = {
   "no-farm": () => "Set up the farm first.",
   "no-token": () => "A device says who it is: Authorization: Bearer and its token.",
   "no-act": () => "Nothing is called that here.",
+  "not-there": () => "There is no such thing on this farm.",
   "too-slow": () => "This takes too long. Try again in a moment: it is not done twice.",
   "too-often": () => "More than 60 posts a minute. Wait a minute, then send the rest.",
   "database-away": () =>

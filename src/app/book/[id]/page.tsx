@@ -1,12 +1,8 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
 import { METHODS } from "@/core/book";
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
-import { readPeakStarts } from "@/services/ferment/peakStarts";
-import { readRecord } from "@/services/ferment/record";
-import { readBook } from "@/services/book/readBook";
 import { MethodScreen } from "@/ui/book/MethodScreen";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 interface MethodRouteProps {
   readonly params: Promise<{ id: string }>;
@@ -20,21 +16,16 @@ export async function generateMetadata({ params }: MethodRouteProps): Promise<Me
 
 export default async function MethodRoute({ params, searchParams }: MethodRouteProps) {
   const [{ id }, { scale, limit, amount }] = await Promise.all([params, searchParams]);
-  if (!METHODS.some((method) => method.id === id)) notFound();
-  const page = await openPage(async ({ ctx, farm }) => ({
-    book: await readBook(ctx, farm, null),
-    record: await readRecord(ctx, farm, id),
-    starts: await readPeakStarts(ctx, farm, id),
-  }));
-  if (page.type !== "open") return null;
+  const view = await openView("method", { id });
+  if (!view) return null;
   const ingredient = INGREDIENT_IDS.find((known) => known === limit);
   const start = ingredient && Number(amount) > 0 ? { ingredient, amount: Number(amount) } : null;
   return (
     <MethodScreen
       key={id}
-      view={page.value.book}
-      record={page.value.record}
-      starts={page.value.starts}
+      view={view.book}
+      record={view.record}
+      starts={view.starts}
       methodId={id}
       scaleFrom={scale === undefined ? null : { limit: start }}
     />

@@ -1,11 +1,9 @@
 import type { Metadata } from "next";
 import { headers } from "next/headers";
-import { notFound } from "next/navigation";
 import { paperNamed } from "@/core/paper/papers";
 import { isLabelLanguage } from "@/formats/labelLanguage";
-import { readLabels } from "@/services/papers/readLabels";
 import { LabelsPaper } from "@/ui/paper/LabelsPaper";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 export const metadata: Metadata = { title: "Labels" };
 
@@ -24,17 +22,14 @@ async function originOf(): Promise<string> {
 }
 
 export default async function LabelsPage({ searchParams }: { readonly searchParams: Promise<LabelsQuery> }) {
-  const { batch = "", paper, copies = "1", hand, language } = await searchParams;
+  const { batch, paper, copies = "1", hand, language } = await searchParams;
   const origin = await originOf();
-  const page = await openPage(({ ctx, farm }) =>
-    /^\d{1,15}$/.test(batch) ? readLabels(ctx, farm, Number(batch), origin) : Promise.resolve(null),
-  );
-  if (page.type !== "open") return null;
-  if (!page.value) notFound();
+  const view = await openView("labels", { batch, origin });
+  if (!view) return null;
   const count = /^\d{1,2}$/.test(copies) ? Math.min(50, Math.max(1, Number(copies))) : 1;
   return (
     <LabelsPaper
-      view={page.value}
+      view={view}
       paper={paperNamed(paper)}
       copies={count}
       hand={hand === "1"}

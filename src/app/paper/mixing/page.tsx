@@ -1,9 +1,7 @@
 import type { Metadata } from "next";
-import { notFound } from "next/navigation";
 import { paperNamed } from "@/core/paper/papers";
-import { readMixing, readPlannedMixing } from "@/services/mixing/readMixing";
 import { MixingPaper } from "@/ui/paper/MixingPaper";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 export const metadata: Metadata = { title: "Mixing sheet" };
 
@@ -12,16 +10,7 @@ export default async function MixingPaperPage({
 }: {
   readonly searchParams: Promise<{ id?: string; plan?: string; paper?: string }>;
 }) {
-  const { id = "", plan = "", paper } = await searchParams;
-  const isId = (text: string) => /^\d{1,15}$/.test(text);
-  const page = await openPage(({ ctx, farm }) =>
-    isId(id)
-      ? readMixing(ctx, farm, Number(id))
-      : isId(plan)
-        ? readPlannedMixing(ctx, farm, Number(plan))
-        : Promise.resolve(null),
-  );
-  if (page.type !== "open") return null;
-  if (!page.value) notFound();
-  return <MixingPaper view={page.value} paper={paperNamed(paper)} />;
+  const { id, plan, paper } = await searchParams;
+  const view = await (id === undefined ? openView("plannedMixing", { planId: plan }) : openView("mixing", { id }));
+  return view ? <MixingPaper view={view} paper={paperNamed(paper)} /> : null;
 }

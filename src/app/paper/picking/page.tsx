@@ -1,8 +1,7 @@
 import type { Metadata } from "next";
 import { paperNamed } from "@/core/paper/papers";
-import { readGather } from "@/services/gather/readGather";
 import { PickingPaper } from "@/ui/paper/PickingPaper";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 export const metadata: Metadata = { title: "Picking list" };
 
@@ -12,6 +11,6 @@ export default async function PickingPaperPage({
   readonly searchParams: Promise<{ paper?: string }>;
 }) {
   const { paper } = await searchParams;
-  const page = await openPage(({ ctx, farm }) => readGather(ctx, farm));
-  return page.type === "open" ? <PickingPaper view={page.value} paper={paperNamed(paper)} /> : null;
+  const view = await openView("gather");
+  return view ? <PickingPaper view={view} paper={paperNamed(paper)} /> : null;
 }

@@ -1,9 +1,8 @@
 import type { Metadata } from "next";
 import { paperNamed } from "@/core/paper/papers";
 import { isLabelLanguage } from "@/formats/labelLanguage";
-import { readYard } from "@/services/yard/readYard";
 import { RoundPaper } from "@/ui/paper/RoundPaper";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 export const metadata: Metadata = { title: "The round on paper" };
 
@@ -13,9 +12,9 @@ export default async function RoundPaperPage({
   readonly searchParams: Promise<{ paper?: string; language?: string }>;
 }) {
   const { paper, language } = await searchParams;
-  const page = await openPage(({ ctx, farm }) => readYard(ctx, farm));
-  if (page.type !== "open") return null;
-  const { round, farm, nowMs } = page.value;
+  const yard = await openView("yard");
+  if (!yard) return null;
+  const { round, farm, nowMs } = yard;
   return (
     <RoundPaper
       tasks={round}

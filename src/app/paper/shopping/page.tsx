@@ -1,8 +1,7 @@
 import type { Metadata } from "next";
 import { paperNamed } from "@/core/paper/papers";
-import { readShopping } from "@/services/shed/readShopping";
 import { ShoppingPaper } from "@/ui/paper/ShoppingPaper";
-import { openPage } from "../../openPage";
+import { openView } from "../../openPage";
 
 export const metadata: Metadata = { title: "Shopping list" };
 
@@ -12,6 +11,6 @@ export default async function ShoppingPaperPage({
   readonly searchParams: Promise<{ paper?: string }>;
 }) {
   const { paper } = await searchParams;
-  const page = await openPage(({ ctx, farm }) => readShopping(ctx, farm));
-  return page.type === "open" ? <ShoppingPaper view={page.value} paper={paperNamed(paper)} /> : null;
+  const view = await openView("shopping");
+  return view ? <ShoppingPaper view={view} paper={paperNamed(paper)} /> : null;
 }

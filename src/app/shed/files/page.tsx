@@ -5,6 +5,6 @@ import { openPage } from "../../openPage";
 export const metadata: Metadata = { title: "Files" };
 
 export default async function FilesPage() {
-  const page = await openPage(() => Promise.resolve(true));
-  return page.type === "open" ? <FilesScreen /> : null;
+  const { type } = await openPage(async () => true);
+  return type === "open" ? <FilesScreen /> : null;
 }

@@ -1,5 +1,5 @@
 import { dayMonth, type FarmClock } from "@/formats/times";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { CurveStrip } from "./CurveStrip";
 import { RibbonStrip } from "./RibbonStrip";
 import { plateLayout, RIBBON_H, TOP } from "./layout";

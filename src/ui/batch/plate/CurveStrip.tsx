@@ -1,7 +1,7 @@
 import { area, curveMonotoneX, line } from "d3-shape";
 import { LEAD_WORDS } from "@/formats/lookText";
 import { formatNumber } from "@/formats/numbers";
-import type { Progress } from "@/services/ferment/readProgress";
+import type { Progress } from "@/services/ferment";
 import type { StripAxis } from "./axes";
 import { seenOf, type PlateScale } from "./scale";
 import { StripTicks } from "./StripTicks";

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useRef } from "react";
 import type { FarmClock } from "@/formats/times";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { BatchPlate, type Pin } from "./BatchPlate";
 import { plateLayout } from "./layout";
 import { nowShare } from "./scale";

@@ -1,5 +1,5 @@
 import { area, curveMonotoneX } from "d3-shape";
-import type { RibbonPoint } from "@/services/batch/batchView";
+import type { RibbonPoint } from "@/services/ferment";
 import { seenOf, type PlateScale } from "./scale";
 
 const THREAD = 2.5;

@@ -1,5 +1,5 @@
 import { curveMonotoneX, line } from "d3-shape";
-import type { Progress } from "@/services/ferment/readProgress";
+import type { Progress } from "@/services/ferment";
 import type { StripAxis } from "./axes";
 import { seenOf, type PlateScale } from "./scale";
 import { StripTicks } from "./StripTicks";

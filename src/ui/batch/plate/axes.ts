@@ -4,7 +4,7 @@ import type { LeadFeature } from "@/core/judge/expectedCurve";
 import type { UnitSystem } from "@/formats/amounts";
 import { LEAD_WORDS } from "@/formats/lookText";
 import { formatNumber } from "@/formats/numbers";
-import type { Progress } from "@/services/ferment/readProgress";
+import type { Progress } from "@/services/ferment";
 import type { PlateScale } from "./scale";
 
 /** A strip's own axis: where a value stands, its marks in words, and what the strip shows. */

@@ -1,4 +1,4 @@
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { BatchPage } from "@/services/batch";
 import { curveAxis, warmthAxis, type StripAxis } from "./axes";
 import { plateScale, type PlateScale } from "./scale";
 

@@ -1,8 +1,8 @@
 import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { shownUntilH } from "@/core/judge/shownUntil";
 import { clockTime, dayMonth, midnights, weekday, type FarmClock } from "@/formats/times";
-import type { MarkTimes } from "@/services/batch/batchView";
-import type { BatchPage } from "@/services/batch/readBatch";
+import type { MarkTimes } from "@/services/ferment";
+import type { BatchPage } from "@/services/batch";
 
 /** Drawn wide, and scaled down as one; on a phone it is pushed sideways. */
 export const PLATE_W = 1000;

@@ -1,7 +1,7 @@
 "use client";
 import type { ReactNode } from "react";
 import type { ActError } from "@/contracts/answer";
-import type { ShedStore } from "@/services/shed/readShed";
+import type { ShedStore } from "@/services/shed";
 import { Button } from "../../kit/Button";
 import { Notice } from "../../kit/Notice";
 

@@ -2,7 +2,7 @@
 import { Link } from "../../kit/Link";
 import { useState } from "react";
 import { sayVolume } from "@/formats/amounts";
-import type { ShedStore, ShedView } from "@/services/shed/readShed";
+import type { ShedStore, ShedView } from "@/services/shed";
 import { buttonLook } from "../../kit/Button";
 import { Choices } from "../../kit/Choices";
 import { Notice } from "../../kit/Notice";

@@ -1,6 +1,6 @@
 import sharp from "sharp";
-import { findFarm } from "@/data/farm";
-import { addBatchPhoto } from "@/services/ferment/photos";
+import { findFarm } from "@/data/farm/farm";
+import { addBatchPhoto } from "@/services/batch/photos";
 import { addForagePlace } from "@/services/gather/gather";
 import { addForagePhoto } from "@/services/gather/photos";
 import { key, refusalOf, TestFarm } from "@/testing/scratch";

@@ -1,5 +1,5 @@
-import { findFarm } from "@/data/farm";
-import { listAllLots } from "@/data/stock";
+import { findFarm } from "@/data/farm/farm";
+import { listAllLots } from "@/data/shed/lots";
 import { key, TestFarm } from "@/testing/scratch";
 import { openFrame } from "../../../session";
 import { GET, POST } from "./route";

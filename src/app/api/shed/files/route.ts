@@ -1,7 +1,5 @@
 import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
-import { decodeText, parseCsv } from "@/services/files/decode";
-import { exportFile } from "@/services/files/exportFile";
-import { importFile, lookAtFile } from "@/services/files/importFile";
+import { decodeText, parseCsv, exportFile, importFile, lookAtFile } from "@/services/files";
 import { doorError, refuseInWords, toActError, tooLong } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";

@@ -1,5 +1,5 @@
-import { lookAtLogger } from "@/services/devices/importLogger";
-import { decodeText } from "@/services/files/decode";
+import { lookAtLogger } from "@/services/devices";
+import { decodeText } from "@/services/files";
 import { doorError, refuseInWords, toActError, tooLong } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";

@@ -1,6 +1,6 @@
 import { METHODS } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
-import { readMaking } from "@/services/fill/readMaking";
+import { readMaking } from "@/services/fill";
 import { recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { openFrame } from "../../../session";
 

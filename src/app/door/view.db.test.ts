@@ -1,0 +1,87 @@
+import { findFarm } from "@/data/farm/farm";
+import { listViews, type QueryOf, type ViewName, VIEWS } from "@/services/views";
+import { hoursAgo, NOW, TestFarm } from "@/testing/scratch";
+import { openFrame } from "../session";
+import { viewDoor } from "./view";
+
+jest.mock("../session", () => ({ openFrame: jest.fn() }));
+const frame = openFrame as unknown as jest.Mock;
+
+let farm: TestFarm;
+let batchId: number;
+beforeAll(async () => {
+  farm = await TestFarm.make();
+  await farm.lot("molasses", 9, 9);
+  await farm.lot("lactic-culture", 9, 9);
+  batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 70, hoursAgo(60));
+  await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 4.1, instrument: "meter", spot: "mid-depth" });
+  const { db } = farm.scratch;
+  const found = (await findFarm(db))!;
+  frame.mockResolvedValue({ ctx: farm.context(NOW), farm: found, people: [{ id: 1, name: "Ana" }] });
+});
+afterAll(() => farm.scratch.drop());
+
+const HOST = "127.0.0.1:3200";
+const get = async (name: string, query: Record<string, string> = {}, headers: Record<string, string> = {}) => {
+  const url = `http://${HOST}/api/view/${name}?${new URLSearchParams(query)}`;
+  const answer = await viewDoor(new Request(url, { headers: { host: HOST, ...headers } }), name);
+  return {
+    status: answer.status,
+    ...((await answer.json()) as { ok: boolean; value?: unknown; error?: { code: string; fields?: object } }),
+  };
+};
+
+/** What each view is asked on this farm; null where the farm has none of it. */
+const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
+  yard: () => ({}),
+  making: () => ({}),
+  mixing: () => null,
+  plannedMixing: () => null,
+  batch: () => ({ id: batchId }),
+  whatIf: () => ({ batchId, placeC: 24, byMs: NOW.getTime() + 864e5, forPeak: true }),
+  book: () => ({ day: "2031-04-20" }),
+  method: () => ({ id: "cultured-extract" }),
+  shed: () => ({ item: "molasses" }),
+  count: () => ({}),
+  shopping: () => ({}),
+  gather: () => ({}),
+  tools: () => ({}),
+  field: () => ({}),
+  devices: () => ({}),
+  ledger: () => ({}),
+  labels: () => ({ batch: batchId, origin: "http://127.0.0.1:3200" }),
+};
+const there = (Object.keys(ASKED) as ViewName[]).filter((name) => !/mixing/i.test(name));
+const text = (query: object) => Object.fromEntries(Object.entries(query).map(([name, value]) => [name, String(value)]));
+
+it.each(there)("%s says to a program what its page shows, with nothing lost on the way", async (name) => {
+  const asked = ASKED[name]()!;
+  const shown = await VIEWS[name]((await openFrame())!, asked);
+  const { status, value } = await get(name, text(asked));
+  expect(status).toBe(200);
+  expect(value).toEqual(shown);
+});
+it.each<[string, string, Record<string, string>, Record<string, string>, number, string]>([
+  ["another site", "yard", {}, { origin: "http://evil.example" }, 403, "stranger"],
+  ["a view that there is none of", "passwords", {}, {}, 404, "no-act"],
+  ["a name of every object", "constructor", {}, {}, 404, "no-act"],
+  ["what there is none of", "batch", { id: "999999" }, {}, 404, "not-there"],
+  ["a mixing that there is none of", "mixing", { id: "1" }, {}, 404, "not-there"],
+  ["a word for a number", "batch", { id: "drum" }, {}, 400, "bad-request"],
+  ["nothing where something is needed", "batch", {}, {}, 400, "bad-request"],
+  ["what no view is asked", "yard", { sort: "name" }, {}, 400, "bad-request"],
+])("refuses %s", async (_what, name, query, headers, status, code) =>
+  expect(await get(name, query, headers)).toMatchObject({ status, ok: false, error: { code } }),
+);
+it("is closed until there is a farm", async () => {
+  frame.mockResolvedValueOnce(null);
+  expect(await get("yard")).toMatchObject({ status: 404, error: { code: "no-farm" } });
+});
+it.each(listViews().map(({ viewName }) => viewName))("%s answers junk in words", async (name) => {
+  const { properties = {} } = VIEWS[name as ViewName].schema as { properties?: object };
+  for (const field of Object.keys(properties))
+    for (const junk of ["", "NaN", "1e308", "-1", "0", "'; drop table farm; --", "\u0000", "9".repeat(400), "true"]) {
+      const { status } = await get(name, { ...text(ASKED[name as ViewName]() ?? { id: 1 }), [field]: junk });
+      expect([field, junk, status < 500]).toEqual([field, junk, true]);
+    }
+});

@@ -1,0 +1,47 @@
+import "server-only";
+/** Rows of a batch: its lines, its log, what was foretold of it. */
+export { insertBatchLine, listBatchLines, listLinesOf, listLinesOfRunning, type BatchLine } from "./batchLines";
+export {
+  closeVersion,
+  findBatch,
+  insertBatch,
+  insertClose,
+  listBatches,
+  listBatchesById,
+  listBatchesOfMethod,
+  listFinished,
+  listMethodsMade,
+  listMethodsOfVessel,
+  listRunningBatches,
+  lockBatch,
+  type Batch,
+  type BatchClose,
+} from "./batches";
+export {
+  TOPPED_UP_L,
+  findEntry,
+  insertEntry,
+  isActLogged,
+  listLog,
+  listStanding,
+  listStandingOf,
+  listStandingOfRunning,
+  type Entry,
+  type EntryKind,
+  type LoggedEntry,
+  type NewEntry,
+} from "./entries";
+export {
+  insertForecast,
+  insertLearningReset,
+  listForecastsOfBatch,
+  listForecastsOfMethod,
+  listLatestForecasts,
+  listLearningResets,
+  type KeptForecast,
+  type LearningReset,
+} from "./forecasts";
+export { insertLabResult, listLabResults, type LabResult } from "./labResults";
+export { listFeedings } from "./lineage";
+export { findPhoto, insertBatchPhoto, insertForagePhoto, listBatchPhotos } from "./photos";
+export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";

@@ -1,0 +1,106 @@
+import "server-only";
+import type { EquipmentKind } from "@/core/equipment/needs";
+import { insert, select, type Queryable } from "../db";
+
+export interface Equipment {
+  readonly id: number;
+  readonly kind: EquipmentKind;
+  readonly name: string;
+  readonly count: number;
+  readonly size: number | null;
+  readonly outlets: number | null;
+  readonly note: string;
+}
+
+export type NewEquipment = Omit<Equipment, "id"> & { readonly actorId: number; readonly addedAt: Date };
+export type EquipmentEventKind = "used" | "washed" | "calibrated" | "broken" | "mended";
+
+export interface EquipmentEvent {
+  readonly equipmentId: number;
+  readonly kind: EquipmentEventKind;
+  readonly batchId: number | null;
+  /** Of the batch it was used in, for one that was. */
+  readonly methodId: string | null;
+  readonly batchRunning: boolean;
+  readonly at: Date;
+}
+
+export type EquipmentState = Equipment & { readonly events: readonly EquipmentEvent[] };
+
+interface EquipmentRow {
+  id: number;
+  kind: EquipmentKind;
+  name: string;
+  how_many: number;
+  size: string | null;
+  outlets: number | null;
+  note: string;
+}
+
+/** The latest event of each kind: all that its state follows from. */
+const SELECT_EVENTS = `
+  select event.equipment_id, event.kind, event.batch_id, batch.method_id, event.batch_id is not null and batch_close.batch_id is null as batch_running, event.at
+  from equipment_event event
+  left join batch on batch.id = event.batch_id left join batch_close on batch_close.batch_id = event.batch_id
+  where event.id in (select max(id) from equipment_event group by equipment_id, kind) order by event.at, event.id`;
+
+export async function listEquipment(db: Queryable): Promise<EquipmentState[]> {
+  const [rows, events] = await Promise.all([
+    select<EquipmentRow>(db, "select id, kind, name, how_many, size, outlets, note from equipment order by kind, name"),
+    select<{
+      equipment_id: number;
+      kind: EquipmentEventKind;
+      batch_id: number | null;
+      method_id: string | null;
+      batch_running: number;
+      at: Date;
+    }>(db, SELECT_EVENTS),
+  ]);
+  return rows.map((row) => ({
+    id: row.id,
+    kind: row.kind,
+    name: row.name,
+    count: row.how_many,
+    size: row.size === null ? null : Number(row.size),
+    outlets: row.outlets,
+    note: row.note,
+    events: events
+      .filter(({ equipment_id }) => equipment_id === row.id)
+      .map((event) => ({
+        equipmentId: row.id,
+        kind: event.kind,
+        batchId: event.batch_id,
+        methodId: event.method_id,
+        batchRunning: event.batch_running === 1,
+        at: event.at,
+      })),
+  }));
+}
+
+export const insertEquipment = (db: Queryable, tool: NewEquipment): Promise<number> =>
+  insert(
+    db,
+    "insert into equipment (kind, name, how_many, size, outlets, note, actor_id, added_at) values (?, ?, ?, ?, ?, ?, ?, ?)",
+    [tool.kind, tool.name, tool.count, tool.size, tool.outlets, tool.note, tool.actorId, tool.addedAt],
+  );
+
+export async function lockEquipment(db: Queryable, id: number): Promise<boolean> {
+  return (await select(db, "select id from equipment where id = ? for update", [id])).length > 0;
+}
+
+export const insertEquipmentEvent = (
+  db: Queryable,
+  event: {
+    readonly equipmentId: number;
+    readonly kind: EquipmentEventKind;
+    readonly batchId: number | null;
+    readonly note: string;
+    readonly at: Date;
+    readonly actorId: number;
+  },
+): Promise<number> =>
+  insert(
+    db,
+    "insert into equipment_event (equipment_id, kind, batch_id, note, at, actor_id) values (?, ?, ?, ?, ?, ?)",
+    [event.equipmentId, event.kind, event.batchId, event.note, event.at, event.actorId],
+  );

@@ -1,0 +1,4 @@
+import "server-only";
+/** Rows of places to pick and of worm bins. */
+export { insertForagePlace, insertForageVisit, listForagePlaces, lockForagePlace, type ForagePlace } from "./forage";
+export { insertWormBin, insertWormBinEntry, listWormBins, lockWormBin, type WormBinEntry } from "./wormBins";

@@ -1,0 +1,11 @@
+import "server-only";
+/** Rows of the farm's own recipes. */
+export {
+  findRecipeVersion,
+  insertRecipeChoice,
+  insertRecipeVersion,
+  listRecipeChoices,
+  listRecipeVersions,
+  lockLastVersionNo,
+  type RecipeChoice,
+} from "./recipes";

@@ -1,0 +1,65 @@
+import "server-only";
+import type { ResultSetHeader } from "mysql2/promise";
+import { select, type Queryable } from "../db";
+import { lotValues, type NewLot } from "./lots";
+import { type StockMovement } from "./movements";
+
+/** Rows of one insert: large enough to be quick, small enough to tell how far it is. */
+const CHUNK = 500;
+
+const rowsOf = (count: number, columns: number): string =>
+  Array.from({ length: count }, () => `(${Array.from({ length: columns }, () => "?").join(", ")})`).join(", ");
+
+/** Writes many lots with the lines that bring them in. */
+export async function insertLots(
+  db: Queryable,
+  lots: readonly NewLot[],
+  onProgress: (done: number) => void,
+): Promise<void> {
+  for (let from = 0; from < lots.length; from += CHUNK) {
+    const chunk = lots.slice(from, from + CHUNK);
+    const ids = await select<{ id: number }>(
+      db,
+      `insert into lot (ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, actor_id, added_at)
+       values ${rowsOf(chunk.length, 14)} returning id`,
+      chunk.flatMap(lotValues),
+    );
+    await insertMovements(
+      db,
+      chunk.map((lot, index) => ({
+        lotId: ids[index]!.id,
+        changeBy: lot.received,
+        kind: "received",
+        batchId: null,
+        at: lot.addedAt,
+        actorId: lot.actorId,
+        note: "",
+      })),
+    );
+    onProgress(from + chunk.length);
+  }
+}
+
+/** Writes many lines of the ledger; the guard looks at each. */
+export async function insertMovements(
+  db: Queryable,
+  moves: readonly StockMovement[],
+  onProgress: (done: number) => void = () => undefined,
+): Promise<void> {
+  for (let from = 0; from < moves.length; from += CHUNK) {
+    const chunk = moves.slice(from, from + CHUNK);
+    await db.execute<ResultSetHeader>(
+      `insert into stock_movement (lot_id, change_by, kind, batch_id, at, actor_id, note) values ${rowsOf(chunk.length, 7)}`,
+      chunk.flatMap(({ lotId, changeBy, kind, batchId, at, actorId, note }) => [
+        lotId,
+        changeBy.toFixed(3),
+        kind,
+        batchId,
+        at,
+        actorId,
+        note,
+      ]),
+    );
+    onProgress(from + chunk.length);
+  }
+}

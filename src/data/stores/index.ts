@@ -1,0 +1,15 @@
+import "server-only";
+/** Rows of what was strained and is kept. */
+export { copyStoreChecks, insertStoreCheck, listChecksOf, listStoreChecks } from "./storeChecks";
+export {
+  countParts,
+  insertStore,
+  insertStoreExpiry,
+  insertStoreMovement,
+  listStoresOfBatch,
+  listStoresOnHand,
+  lockStore,
+  type Store,
+  type StoreContainer,
+  type StoreMovement,
+} from "./stores";

@@ -1,0 +1,92 @@
+import "server-only";
+import { insert, select, type Queryable } from "../db";
+
+export type VesselKind = "drum" | "tote" | "pail" | "jar";
+
+export interface Vessel {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: VesselKind;
+  readonly volumeL: number;
+  readonly diameterM: number | null;
+  readonly site: string;
+  readonly airW: number;
+}
+
+/** A vessel with its newest batch; `cleaned` tells whether it was washed since. */
+export interface VesselState extends Vessel {
+  readonly batchId: number | null;
+  readonly closedAs: "strained" | "discarded" | null;
+  readonly cleaned: boolean;
+}
+
+export type NewVessel = Omit<Vessel, "id"> & { readonly addedAt: Date; readonly actorId: number };
+
+interface VesselRow {
+  id: number;
+  name: string;
+  kind: VesselKind;
+  volume_l: string;
+  diameter_m: string | null;
+  site: string;
+  air_w: string;
+}
+interface StateRow extends VesselRow {
+  batch_id: number | null;
+  closed_as: "strained" | "discarded" | null;
+  cleaned: number;
+}
+
+const COLUMNS = "vessel.id, vessel.name, vessel.kind, vessel.volume_l, vessel.diameter_m, vessel.site, vessel.air_w";
+const LATEST_BATCH = `
+  left join batch on batch.id = (select max(newest.id) from batch newest where newest.vessel_id = vessel.id)
+  left join batch_close on batch_close.batch_id = batch.id
+  left join vessel_cleaning on vessel_cleaning.batch_id = batch.id`;
+const STATE = `${COLUMNS}, batch.id as batch_id, batch_close.kind as closed_as, vessel_cleaning.batch_id is not null as cleaned`;
+const SELECT_STATES = `select ${STATE} from vessel ${LATEST_BATCH} order by vessel.sort_order, vessel.id`;
+const SELECT_STATE = `select ${STATE} from vessel ${LATEST_BATCH} where vessel.id = ?`;
+const LOCK_VESSEL = "select id from vessel where id = ? for update";
+const INSERT_VESSEL = `
+  insert into vessel (name, kind, volume_l, diameter_m, site, air_w, sort_order, added_at, actor_id)
+  select ?, ?, ?, ?, ?, ?, coalesce(max(sort_order), 0) + 1, ?, ? from vessel`;
+
+const toVessel = (row: VesselRow): Vessel => ({
+  id: row.id,
+  name: row.name,
+  kind: row.kind,
+  volumeL: Number(row.volume_l),
+  diameterM: row.diameter_m === null ? null : Number(row.diameter_m),
+  site: row.site,
+  airW: Number(row.air_w),
+});
+const toState = (row: StateRow): VesselState => ({
+  ...toVessel(row),
+  batchId: row.batch_id,
+  closedAs: row.closed_as,
+  cleaned: row.cleaned === 1,
+});
+
+export const listVesselStates = async (db: Queryable): Promise<VesselState[]> =>
+  (await select<StateRow>(db, SELECT_STATES)).map(toState);
+
+/** Locks the vessel, its own row alone, so that two people can't fill it at once, and tells how it stands. */
+export async function lockVessel(db: Queryable, id: number): Promise<VesselState | null> {
+  await select(db, LOCK_VESSEL, [id]);
+  const [row] = await select<StateRow>(db, SELECT_STATE, [id]);
+  return row ? toState(row) : null;
+}
+
+export const insertVessel = (db: Queryable, vessel: NewVessel): Promise<number> =>
+  insert(db, INSERT_VESSEL, [
+    vessel.name,
+    vessel.kind,
+    vessel.volumeL,
+    vessel.diameterM,
+    vessel.site,
+    vessel.airW,
+    vessel.addedAt,
+    vessel.actorId,
+  ]);
+
+export const insertCleaning = (db: Queryable, batchId: number, at: Date, actorId: number): Promise<number> =>
+  insert(db, "insert into vessel_cleaning (batch_id, at, actor_id) values (?, ?, ?)", [batchId, at, actorId]);

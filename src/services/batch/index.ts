@@ -1,0 +1,10 @@
+import "server-only";
+/** A running batch: its log, its photographs, its end. What other places, pages and screens may use of it. */
+export { batchView, type BatchView, type WordChoice } from "./batchView";
+export { cleanVessel, closeBatch } from "./closeBatch";
+export { costOfBatch } from "./costs";
+export { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
+export { logEntry } from "./logEntry";
+export { addBatchPhoto } from "./photos";
+export { readBatch, type BatchPage } from "./readBatch";
+export { shareTask } from "./shareTask";

@@ -1,0 +1,6 @@
+import "server-only";
+/** Beds, and what is put on them. What other places, pages and screens may use of it. */
+export { applyStore } from "./applyStore";
+export { setHarvestRule } from "./harvestRules";
+export { readField, type FieldStore, type FieldView, type PlotView } from "./readField";
+export { storeUses, type StoreUses } from "./takers";

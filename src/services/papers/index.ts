@@ -1,0 +1,3 @@
+import "server-only";
+/** What is printed. What other places, pages and screens may use of it. */
+export { readLabels, type LabelsView } from "./readLabels";

@@ -1,0 +1,45 @@
+import "server-only";
+import { complaintsOf } from "@/contracts/fieldErrors";
+import validators from "@/contracts/generated/views.cjs";
+import type { Asked, Role } from "./act";
+import type { Frame } from "./context";
+import { Misfit } from "./refusal";
+
+/** One thing that can be read of the farm: called as a function, and read as an entry of its place's list. */
+export interface View<Query, Answer> {
+  /** @throws {Misfit} with the parts of the query at fault */
+  (frame: Frame, query: unknown): Promise<Answer>;
+  readonly viewName: string;
+  readonly schema: object;
+  readonly may: Role;
+  /** For the compiler alone: what is asked. */
+  readonly query?: Query;
+}
+
+export interface ViewHead<S> {
+  readonly name: string;
+  /** Of the query; its figures come as text and are read as what the schema says. */
+  readonly schema: S;
+  readonly may: Role;
+}
+
+/** The schema of a view that asks nothing. */
+export const NOTHING = { type: "object", additionalProperties: false, properties: {} } as const;
+export const ID = { type: "integer", minimum: 1, maximum: 999_999_999_999_999 } as const;
+
+/**
+ * What can be read of the farm, as pages and programs ask it: checks the query against its schema, then reads. Its answer goes as JSON unchanged;
+ * null is "there is no such thing".
+ */
+export const view = <const S extends object, T>(
+  { name, ...head }: ViewHead<S>,
+  read: (frame: Frame, query: Asked<S>) => Promise<T>,
+): View<Asked<S>, T> => {
+  const call = async (frame: Frame, query: unknown) => {
+    const asked = { ...(query as object) };
+    const complaints = complaintsOf(validators[name]!, asked);
+    if (complaints) throw new Misfit(complaints);
+    return read(frame, asked as Asked<S>);
+  };
+  return Object.assign(call, { viewName: name, ...head });
+};

@@ -1,0 +1,7 @@
+import "server-only";
+import { readGather } from "../gather";
+import { NOTHING, view } from "../view";
+
+export const GATHER_VIEWS = {
+  gather: view({ name: "gather", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readGather(ctx, farm)),
+} as const;

@@ -1,0 +1,7 @@
+import "server-only";
+import { NOTHING, view } from "../view";
+import { readYard } from "../yard";
+
+export const YARD_VIEWS = {
+  yard: view({ name: "yard", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readYard(ctx, farm)),
+} as const;
