@@ -1,7 +1,7 @@
 /** Every label of every method, on every paper, in every language and by hand: read back from the PDF that a printer gets. */
 import type { CautionId } from "@/core/book/cautions";
 import { PAPERS } from "@/core/paper/papers";
-import { LABEL_LANGUAGES, LABEL_WORDS, type LabelLanguage } from "@/formats/labelLanguage";
+import { LABEL_LANGUAGES, LABEL_WORDS, type LabelLanguage } from "@/words/labelLanguage";
 import { expect, test } from "./harness/farm";
 import { printed, type PrintedPage } from "./harness/pdf";
 import { INPUTS, THREE_SIZES } from "./harness/workshop";

@@ -12,7 +12,7 @@ import type { BatchInput, TemperaturePoint } from "../../src/core/judge/batchInp
 import type { LogItem } from "../../src/core/judge/log";
 import type { Place } from "../../src/core/ferment/temperature/places";
 import { chanceFrom } from "../chance";
-import { byCalmRule, byDays, byTheTruth, byVerdict, type Decider } from "./deciders";
+import { byCalmRule, byDays, byTheTruth, byVerdict, type Decider, type Decision } from "./deciders";
 import { drawDrum, isQuick, METHODS, volumesOf, type Drum, type DrumName } from "./drums";
 import { drawCrew, lookAt, type Crew, type Wanted } from "./people";
 import { drawWeather, SAID_AS, stand, THERMOSTAT_C, TRUE_PLACES, type Standing, type Weather } from "./places";
@@ -146,6 +146,62 @@ function awake(hour: number, startHour: number): number {
   return hour + clockHour(AWAKE.from - clock);
 }
 
+/** What the decider is given at an hour: what the crew wrote, what the station said. */
+const inputOf = (
+  yard: Yard,
+  nowH: number,
+  log: readonly LogItem[],
+  liquid: readonly TemperaturePoint[],
+): Omit<BatchInput, "recipe"> => {
+  const heated: LogItem[] =
+    yard.standing.place === "heated" && yard.place
+      ? [{ hour: 0.1, kind: "act", act: "heater-on", amount: THERMOSTAT_C }]
+      : [];
+  // The recipe's own sugar of day two went in when it was due.
+  const isFed = yard.drum.name === "serum" && nowH > 48;
+  const fed: LogItem[] = isFed ? [{ hour: 48, kind: "act", act: "fed", amount: 1 }] : [];
+  return {
+    vesselL: yard.drum.volumeL,
+    nowH,
+    startHour: yard.startHour,
+    temperature: { liquid: [...liquid], air: airSeen(yard, nowH), statedC: null, usual: yard.usual },
+    ...(yard.place ? { place: yard.place } : {}),
+    log: [...heated, ...fed, ...log],
+  };
+};
+
+const trace = (yard: Yard, nowH: number, liquidC: number, look: ReturnType<typeof lookAt>, decision: Decision): void =>
+  console.log(
+    nowH.toFixed(1),
+    "air",
+    yard.usual.meanC.toFixed(0),
+    yard.standing.place,
+    "liq",
+    liquidC.toFixed(1),
+    JSON.stringify(yard.drum.at(nowH)),
+    look.log
+      .map((item) => ("word" in item ? item.word : "value" in item ? `${item.kind} ${item.value}` : ""))
+      .join(","),
+    "→",
+    decision.act,
+    decision.told,
+    JSON.stringify(decision.ask),
+    decision.opens?.p10?.toFixed(0),
+    decision.opens?.p50?.toFixed(0),
+    decision.opens?.p90?.toFixed(0),
+  );
+
+const traceRatio = (yard: Yard, round: number, opensH: number, opens: NonNullable<Decision["opens"]>): void =>
+  console.log(
+    "R",
+    yard.drum.name,
+    round,
+    yard.place ? "said" : "unsaid",
+    yard.standing.place,
+    Math.log(opensH / (opens.p50 ?? 5 * opensH)).toFixed(2),
+    (Math.log((opens.p90 ?? 9 * opensH) / (opens.p10 ?? opensH)) / 2.56).toFixed(2),
+  );
+
 function follow(yard: Yard, world: World, decide: Decider): Ending {
   const { drum, crew, standing, visits, startHour } = yard;
   const log: LogItem[] = [];
@@ -186,58 +242,18 @@ function follow(yard: Yard, world: World, decide: Decider): Ending {
     const look = lookAt(drum, crew, world, yard.seed, nowH, liquidC, wanted);
     log.push(...look.log);
     if (look.dipC !== null) liquid.push({ hour: nowH, celsius: look.dipC });
-    const heated: LogItem[] =
-      standing.place === "heated" && yard.place
-        ? [{ hour: 0.1, kind: "act", act: "heater-on", amount: THERMOSTAT_C }]
-        : [];
-    // The recipe's own sugar of day two went in when it was due.
-    const fed: LogItem[] = drum.name === "serum" && nowH > 48 ? [{ hour: 48, kind: "act", act: "fed", amount: 1 }] : [];
-    const input: Omit<BatchInput, "recipe"> = {
-      vesselL: drum.volumeL,
-      nowH,
-      startHour,
-      temperature: { liquid: [...liquid], air: airSeen(yard, nowH), statedC: null, usual: yard.usual },
-      ...(yard.place ? { place: yard.place } : {}),
-      log: [...heated, ...fed, ...log],
-    };
+    const input = inputOf(yard, nowH, log, liquid);
     const from = performance.now();
     const decision = decide(drum.name, input, crew.ph !== null, drum);
     ms.push(performance.now() - from);
-    if (options.trace && Number(options.trace) === yard.seed)
-      console.log(
-        nowH.toFixed(1),
-        "air",
-        yard.usual.meanC.toFixed(0),
-        standing.place,
-        "liq",
-        liquidC.toFixed(1),
-        JSON.stringify(drum.at(nowH)),
-        look.log
-          .map((item) => ("word" in item ? item.word : "value" in item ? `${item.kind} ${item.value}` : ""))
-          .join(","),
-        "→",
-        decision.act,
-        decision.told,
-        JSON.stringify(decision.ask),
-        decision.opens?.p10?.toFixed(0),
-        decision.opens?.p50?.toFixed(0),
-        decision.opens?.p90?.toFixed(0),
-      );
+    if (options.trace && Number(options.trace) === yard.seed) trace(yard, nowH, liquidC, look, decision);
     if (decision.told) told.add(decision.told);
     if (decision.told === "stuck" && Number.isFinite(drum.opensH) && drum.opensH < 0.6 * drum.watchedForH)
       wronglyStuck = true;
     // A window is never told to open before the method's least age.
     const opensH = Math.max(drum.opensH, decision.leastH ?? 0);
     if (options.trace === "ratio" && decision.opens && !(nowH >= opensH) && opensH < 0.6 * drum.watchedForH)
-      console.log(
-        "R",
-        drum.name,
-        round,
-        yard.place ? "said" : "unsaid",
-        yard.standing.place,
-        Math.log(opensH / (decision.opens.p50 ?? 5 * opensH)).toFixed(2),
-        (Math.log((decision.opens.p90 ?? 9 * opensH) / (decision.opens.p10 ?? opensH)) / 2.56).toFixed(2),
-      );
+      traceRatio(yard, round, opensH, decision.opens);
     if (decision.opens && nowH < opensH && Number.isFinite(opensH)) {
       of += 1;
       const { p10, p90 } = decision.opens;

@@ -11,7 +11,7 @@ import type { TemperaturePoint } from "@/core/judge/batchInput";
 import type { Basis, Quantiles } from "@/core/judge/forecastBatch";
 import type { LogItem } from "@/core/judge/log";
 import { convert, litresIn } from "@/core/quantity/convert";
-import { atHour, NEXT_WORDS, sayReason, sayWarmer, type Telling } from "@/formats/verdictText";
+import { atHour, NEXT_WORDS, sayReason, sayWarmer, type Telling } from "@/words/said";
 import { fromForecast, toForecastBatch } from "./modelTerms";
 import type { Task } from "./task";
 

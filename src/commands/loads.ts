@@ -6,7 +6,7 @@ import { findUse } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { checkMeasures, convert } from "@/core/quantity/convert";
 import { parseDilution } from "@/core/quantity/ratio";
-import { sayHaul, sayLoad, sayLoads } from "@/formats/loadsText";
+import { sayHaul, sayLoad, sayLoads } from "@/words/said";
 import { inLitres, litres, type Task } from "./task";
 
 type Input = FromSchema<typeof LOADS_INPUT>;

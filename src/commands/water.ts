@@ -2,7 +2,7 @@ import type { FromSchema } from "json-schema-to-ts";
 import { WATER_INPUT, WATER_OUTPUT } from "@/contracts/commands/schemas";
 import { convert } from "@/core/quantity/convert";
 import { treatWater } from "@/core/water/chlorine";
-import { sayWaterReason } from "@/formats/waterText";
+import { sayWaterReason } from "@/words/said";
 import { inLitres, type Task } from "./task";
 
 type Input = FromSchema<typeof WATER_INPUT>;

@@ -248,7 +248,8 @@ async function seedOwnRecipe(tell: Teller): Promise<void> {
   });
 }
 
-async function seedFinished(
+/** An extract from fill to bed, all done. */
+async function seedFinishedExtract(
   tell: Teller,
   vessel: VesselByName,
   plotId: (name: string) => number,
@@ -304,7 +305,10 @@ async function seedFinished(
     at: tell.moment(9 * DAY_H),
     labourMin: 55,
   });
+}
 
+/** A juice, strained and on the shelf. */
+async function seedFinishedJuice(tell: Teller, vessel: VesselByName): Promise<void> {
   const jar = vessel("Jar");
   const juice = await tell.fill("fill juice 1", 31 * DAY_H, {
     ...jar,
@@ -333,7 +337,15 @@ async function seedFinished(
     place: "pantry shelf",
   });
   await cleanVessel(tell.context(23.3 * DAY_H, 2), { requestKey: keyOf("clean jar"), vesselId: jar.id });
+}
 
+/** A tea that went out at once. */
+async function seedFinishedTea(
+  tell: Teller,
+  vessel: VesselByName,
+  plotId: (name: string) => number,
+  toolId: (name: string) => number,
+): Promise<void> {
   const pail = vessel("Pail two");
   const tea = await tell.fill("fill tea 1", 57, {
     ...pail,
@@ -372,7 +384,8 @@ async function seedFinished(
   });
 }
 
-async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
+/** An extract on its way. */
+async function seedRunningExtract(tell: Teller, vessel: VesselByName): Promise<void> {
   const blue = vessel("Blue drum");
   const extract = await tell.fill("fill extract 2", 14 * DAY_H + 3, {
     ...blue,
@@ -398,7 +411,10 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   }
   await tell.log("e2 film", extract, 28, { kind: "film", word: "white bubbly" }, 1);
   await tell.log("e2 vent", extract, 51, { kind: "act", act: "vented" }, 1);
+}
 
+/** A tea near its best. */
+async function seedRunningTea(tell: Teller, vessel: VesselByName): Promise<void> {
   const air = vessel("Air drum");
   const tea = await tell.fill("fill tea 2", 27, {
     ...air,
@@ -416,7 +432,10 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
   await tell.log("t2 surface", tea, 3, { kind: "surface", word: "full head" });
   await tell.log("t2 smell m", tea, 5.5, { kind: "smell", word: "neutral" }, 1);
   await tell.log("t2 smell b", tea, 2.5, { kind: "smell", word: "earthy" }, 2);
+}
 
+/** An extract that sticks. */
+async function seedStuckExtract(tell: Teller, vessel: VesselByName): Promise<void> {
   const glass = vessel("Glass drum");
   const stuck = await tell.fill("fill extract 3", 18 * DAY_H, {
     ...glass,
@@ -442,7 +461,10 @@ async function seedRunning(tell: Teller, vessel: VesselByName): Promise<void> {
     );
   }
   await tell.log("e3 vent", stuck, 1.2 * DAY_H, { kind: "act", act: "vented" }, 2);
+}
 
+/** A juice in its crock. */
+async function seedRunningJuice(tell: Teller, vessel: VesselByName): Promise<void> {
   const crock = vessel("Crock");
   const juice = await tell.fill("fill juice 2", 4 * DAY_H + 6, {
     ...crock,
@@ -479,7 +501,14 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   await seedDevices(tell, vessel);
   await seedSerum(tell, vessel);
   await seedOwnRecipe(tell);
-  await seedFinished(
+  await seedFinishedExtract(
+    tell,
+    vessel,
+    (name) => plots.get(name)!,
+    (name) => tools.get(name)!,
+  );
+  await seedFinishedJuice(tell, vessel);
+  await seedFinishedTea(
     tell,
     vessel,
     (name) => plots.get(name)!,
@@ -494,6 +523,9 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     },
     (name) => vessel(name).id,
   );
-  await seedRunning(tell, vessel);
+  await seedRunningExtract(tell, vessel);
+  await seedRunningTea(tell, vessel);
+  await seedStuckExtract(tell, vessel);
+  await seedRunningJuice(tell, vessel);
   return isNew;
 }

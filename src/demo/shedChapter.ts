@@ -103,7 +103,19 @@ async function measuresAndTerms(tell: Telling): Promise<void> {
     });
 }
 
-async function lots(tell: Telling): Promise<void> {
+/** Takes a lot into the shed, so many days ago. */
+const takeIn =
+  (tell: Telling) =>
+  (act: string, daysAgo: number, lot: object, person = 0) =>
+    receiveLot(tell.context(daysAgo * DAY_H - 2, person), {
+      requestKey: tell.keyOf(act),
+      origin: "home-made",
+      receivedOn: tell.day(daysAgo * DAY_H),
+      cost: 0,
+      ...lot,
+    });
+
+async function homeMadeLots(tell: Telling): Promise<void> {
   const { ownId } = await addOwnIngredient(tell.context(120 * DAY_H, 2), {
     requestKey: tell.keyOf("own duckweed"),
     name: "Weir duckweed",
@@ -114,14 +126,7 @@ async function lots(tell: Telling): Promise<void> {
     caution: "Rinse it: the weir takes in road water after storms.",
     keeping: "in a wet sack, in shade",
   });
-  const book = (act: string, daysAgo: number, lot: object, person = 0) =>
-    receiveLot(tell.context(daysAgo * DAY_H - 2, person), {
-      requestKey: tell.keyOf(act),
-      origin: "home-made",
-      receivedOn: tell.day(daysAgo * DAY_H),
-      cost: 0,
-      ...lot,
-    });
+  const book = takeIn(tell);
   await book(
     "own duckweed lot",
     1,
@@ -161,6 +166,10 @@ async function lots(tell: Telling): Promise<void> {
     [6, 0.5],
   ] as const)
     await book(`shells ${daysAgo}`, daysAgo, { ingredientId: "shell-raw", amount, place: "kitchen door" }, 2);
+}
+
+async function lotsThatTurned(tell: Telling): Promise<void> {
+  const book = takeIn(tell);
   const yogurt = await book("culture", 26, {
     ingredientId: "bought-culture",
     amount: 0.5,
@@ -270,7 +279,8 @@ async function gathering(tell: Telling): Promise<void> {
 export async function tellShedChapter(tell: Telling, vesselId: (name: string) => number): Promise<void> {
   await tools(tell);
   await measuresAndTerms(tell);
-  await lots(tell);
+  await homeMadeLots(tell);
+  await lotsThatTurned(tell);
   await gathering(tell);
   for (const [act, inDays, vessel, methodId, schoolId, basisAmount] of [
     ["plan tea", 6, "Tote", "aerated-tea", "bacterial", 700],

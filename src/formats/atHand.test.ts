@@ -1,6 +1,6 @@
 import { readAtHand } from "./atHand";
 import { workOutFigure } from "./figure/workOut";
-import { sayLead } from "./leadText";
+import { sayLead } from "@/words/said";
 import { noonOf } from "./times";
 
 const read = (text: string, units: "metric" | "us" = "metric") =>

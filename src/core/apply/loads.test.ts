@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { sayLoads } from "@/formats/loadsText";
+import { sayLoads } from "@/words/said";
 import { type DomainError } from "../errors";
 import { planLoads, type LoadsRequest } from "./loads";
 

@@ -79,41 +79,43 @@ function lidStep(recipe: Recipe): MixStep {
   );
 }
 
-/**
- * The fill as one thing after another: the recipe's own steps with each amount a step of its own, and the checks that a good hand makes
- * without thinking: the place, the power, the bubbles, lumps, bag, moisture, sugar, cover, label.
- * @param lines what goes in now; lines of a later day are left out by the caller
- */
-export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: number): MixStep[] {
-  const left = [...lines];
-  const steps: MixStep[] = [siteStep(recipe, litres)];
-  const counted = (line: MixLine) =>
-    line.slot === recipe.basis
-      ? "basis"
-      : line.part === "mix" &&
-          recipe.ingredients.some(({ ingredient, amount }) => ingredient === line.slot && amount.type === "per-basis")
-        ? "by-basis"
-        : "apart";
-  const add = (line: MixLine, text: string, why: string, rest: Partial<MixStep>, own: Partial<Step> = {}) => {
-    const handling = handlingOf(line.ingredient, recipe.family);
-    steps.push(
-      step(`add-${line.part}-${line.ingredient}`, findIngredient(line.ingredient).name, text, why, {
-        amount: {
-          ingredient: line.ingredient,
-          part: line.part,
-          unit: line.unit,
-          planned: line.amount,
-          live: isLive(line.ingredient),
-          counted: counted(line),
-        },
-        ...rest,
-        checks: [...handling.checks, ...(own.checks ?? [])],
-        answers: own.answers ?? handling.answers,
-      }),
-    );
-  };
+/** How a line counts when what really goes in is set against the recipe. */
+function countedAs(recipe: Recipe, line: MixLine): "basis" | "by-basis" | "apart" {
+  if (line.slot === recipe.basis) return "basis";
+  const byBasis = recipe.ingredients.some(
+    ({ ingredient, amount }) => ingredient === line.slot && amount.type === "per-basis",
+  );
+  return line.part === "mix" && byBasis ? "by-basis" : "apart";
+}
+
+function addStep(
+  recipe: Recipe,
+  line: MixLine,
+  text: string,
+  why: string,
+  rest: Partial<MixStep>,
+  own: Partial<Step> = {},
+): MixStep {
+  const handling = handlingOf(line.ingredient, recipe.family);
+  return step(`add-${line.part}-${line.ingredient}`, findIngredient(line.ingredient).name, text, why, {
+    amount: {
+      ingredient: line.ingredient,
+      part: line.part,
+      unit: line.unit,
+      planned: line.amount,
+      live: isLive(line.ingredient),
+      counted: countedAs(recipe, line),
+    },
+    ...rest,
+    checks: [...handling.checks, ...(own.checks ?? [])],
+    answers: own.answers ?? handling.answers,
+  });
+}
+
+/** The checks that a good hand makes of what was mixed: lumps, bag, moisture, sugar, what floats. */
+function checkSteps(recipe: Recipe, lines: readonly MixLine[]): MixStep[] {
   const has = (test: (line: MixLine) => boolean) => lines.some(test);
-  const checks = [
+  return [
     ...(has(({ ingredient }) => CLOTS.includes(ingredient)) && has(({ unit }) => unit === "L") ? [LUMPS] : []),
     ...(recipe.ingredients.some(({ bagged, ingredient }) => bagged && has(({ slot }) => slot === ingredient))
       ? [BAG]
@@ -122,6 +124,34 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
     ...(recipe.family === "sugar" ? [COAT] : []),
     ...(recipe.family === "char" ? [SINKS] : []),
   ];
+}
+
+/** One step of the recipe as it is done, with each amount that goes in at it. */
+function recipeSteps(recipe: Recipe, own: Step, here: readonly MixLine[]): MixStep[] {
+  const wait = own.waitMin ? { minutes: own.waitMin, what: own.waitFor ?? "standing" } : null;
+  if (here.length === 0)
+    return [
+      step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, {
+        wait,
+        checks: own.checks ?? [],
+        answers: own.answers ?? [],
+        everyMin: own.everyMin ?? null,
+      }),
+    ];
+  return here.map((line, index) =>
+    addStep(recipe, line, own.text, own.why, { wait: index === here.length - 1 ? wait : null }, index === 0 ? own : {}),
+  );
+}
+
+/**
+ * The fill as one thing after another: the recipe's own steps with each amount a step of its own, and the checks that a good hand makes
+ * without thinking: the place, the power, the bubbles, lumps, bag, moisture, sugar, cover, label.
+ * @param lines what goes in now; lines of a later day are left out by the caller
+ */
+export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: number): MixStep[] {
+  const left = [...lines];
+  const steps: MixStep[] = [siteStep(recipe, litres)];
+  const checks = checkSteps(recipe, lines);
   const today = recipe.steps.filter(({ onDay = 0 }) => onDay === 0);
   // The fistful is squeezed, the coat looked at, before anything is packed, capped or closed.
   const lastAdding = today.findLastIndex(({ id, adds }) => adds.length > 0 && !CLOSING.includes(id));
@@ -134,41 +164,25 @@ export function mixingSteps(recipe: Recipe, lines: readonly MixLine[], litres: n
         ? left.filter(({ part }) => part === "cap")
         : own.adds.flatMap((id) => left.filter(({ slot, part }) => slot === id && part === "mix"));
     for (const line of here) left.splice(left.indexOf(line), 1);
-    const wait = own.waitMin ? { minutes: own.waitMin, what: own.waitFor ?? "standing" } : null;
     if (own.id === "air") steps.push(POWER);
     // A step whose ingredients are all left out, or due on another day, is not done now.
     if (own.adds.length > 0 && here.length === 0) continue;
-    if (own.prepares && !has(({ ingredient }) => ingredient === own.prepares)) continue;
-    if (here.length === 0)
-      steps.push(
-        step(`do-${own.id}`, own.text.split(/[.:;]/)[0]!, own.text, own.why, {
-          wait,
-          checks: own.checks ?? [],
-          answers: own.answers ?? [],
-          everyMin: own.everyMin ?? null,
-        }),
-      );
-    for (const [index, line] of here.entries())
-      add(line, own.text, own.why, { wait: index === here.length - 1 ? wait : null }, index === 0 ? own : {});
+    if (own.prepares && !lines.some(({ ingredient }) => ingredient === own.prepares)) continue;
+    steps.push(...recipeSteps(recipe, own, here));
     if (own.id === "air") steps.push(BUBBLES);
   }
   // What the recipe has no step for goes in before the checks.
   const checksAt = steps.findIndex((one) => checks.includes(one));
-  const extra = steps.length;
-  for (const line of left) add(line, line.role, "It is part of this batch.", {});
-  const added = steps.splice(extra);
+  const added = left.map((line) => addStep(recipe, line, line.role, "It is part of this batch.", {}));
   steps.splice(checksAt < 0 ? steps.length : checksAt, 0, ...added);
   if (lastAdding === today.length - 1) steps.push(...checks);
   if (recipe.aerated && !steps.includes(POWER)) steps.push(POWER, BUBBLES);
-  return [
-    ...steps,
-    lidStep(recipe),
-    step(
-      "label",
-      "Label it",
-      "Name, number, day, and not to drink, on the vessel itself.",
-      "A lid is swapped; a drum is not.",
-      { checks: ["Label is on the vessel"] },
-    ),
-  ];
+  const label = step(
+    "label",
+    "Label it",
+    "Name, number, day, and not to drink, on the vessel itself.",
+    "A lid is swapped; a drum is not.",
+    { checks: ["Label is on the vessel"] },
+  );
+  return [...steps, lidStep(recipe), label];
 }

@@ -22,9 +22,8 @@ import { undoneOf } from "@/core/tend/dueTasks";
 import { sealedAtH } from "@/core/tend/programme";
 import type { Batch, Entry } from "@/data/batch";
 import type { Farm } from "@/data/farm";
-import { sayLook, sayRemaining } from "@/formats/lookText";
+import { sayLook, sayRemaining, atHour, NEXT_WORDS, sayReason, sayState, sayWarmer, type Telling } from "@/words/said";
 import { sayAge } from "@/formats/times";
-import { atHour, NEXT_WORDS, sayReason, sayState, sayWarmer, type Telling } from "@/formats/verdictText";
 import { hourOf, logItemsOf, type MarkTimes, type RibbonPoint } from "../ferment";
 
 /** A word that the log sheet offers, with what it would mean for this method. */

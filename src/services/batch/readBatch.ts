@@ -27,6 +27,7 @@ import {
   type LoggedEntry,
   listTaskShares,
   type TaskShare,
+  type Batch,
 } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import { findWaterOfBatch } from "@/data/water";
@@ -146,6 +147,26 @@ async function kinOf(
   };
 }
 
+/** What is in a litre of it, as it was measured or else as its ingredients have it. */
+const contentOf = (
+  batch: Batch,
+  recipe: Recipe,
+  lines: readonly BatchLine[],
+  draws: readonly LotDraw[],
+  lab: readonly LabResult[],
+): BatchPage["content"] => {
+  const amounts = amountsIn(lines, draws);
+  return batchContent(
+    recipe,
+    amounts,
+    // What was drawn off took its share with it, and water made more of the same.
+    batch.close && batch.close.yieldL > 0
+      ? batch.close.yieldL + batch.takenOutL
+      : expectedYield(recipe, batch.basisAmount, amounts).default + batch.toppedUpL,
+    Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
+  );
+};
+
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
 export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<BatchPage | null> {
   const db = ctx.pool;
@@ -211,15 +232,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       ...line,
       done: drawnOf(line.ingredient) >= startedWith(line.ingredient) + 0.5 * line.amount,
     })),
-    content: batchContent(
-      recipe,
-      amountsIn(lines, draws),
-      // What was drawn off took its share with it, and water made more of the same.
-      batch.close && batch.close.yieldL > 0
-        ? batch.close.yieldL + batch.takenOutL
-        : expectedYield(recipe, batch.basisAmount, amountsIn(lines, draws)).default + batch.toppedUpL,
-      Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
-    ),
+    content: contentOf(batch, recipe, lines, draws, lab),
     strength: strengthLeft(batch),
     use: usualUse(recipe),
     lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),

@@ -1,7 +1,8 @@
 import "server-only";
 import { expectedCurve, type ExpectedCurve, type LeadFeature } from "@/core/judge/expectedCurve";
 import type { BatchForecast } from "@/core/judge/forecastBatch";
-import { countsAsPh } from "@/core/judge/log";
+import { countsAsPh, type LogItem } from "@/core/judge/log";
+import type { Recipe } from "@/core/book/recipe";
 import { runningStage } from "@/core/judge/stage";
 import { believe, type Belief } from "@/core/ferment/outlook/belief";
 import { locate } from "@/core/ferment/temperature/grid";
@@ -18,6 +19,7 @@ import {
   type Entry,
 } from "@/data/batch";
 import type { Queryable } from "@/data/db";
+import type { VesselReading } from "@/data/devices";
 import { readMeter } from "./meter";
 import { wholeHours } from "./assessBatch";
 import { hourOf, logItemsOf } from "./logItems";
@@ -125,6 +127,47 @@ function liquidOf(belief: Belief, batch: Batch, fromH: number, hours: readonly n
     }));
 }
 
+/** What was read of the feature that the batch is drawn by, by hand and by probe. */
+const readingsOf = (
+  feature: LeadFeature,
+  entries: readonly Entry[],
+  probes: readonly VesselReading[],
+): NonNullable<Progress["curve"]>["readings"] => [
+  ...entries.flatMap((entry) => {
+    const value = readingOf(feature, entry);
+    return value === null ? [] : [{ atMs: entry.at.getTime(), value, counted: isCounted(entry), byProbe: false }];
+  }),
+  ...probes
+    .filter(({ quantity }) => feature === "ph" && quantity === "ph")
+    .map((reading) => ({ atMs: reading.at.getTime(), value: reading.value, counted: true, byProbe: true })),
+];
+
+const temperaturesOf = (entries: readonly Entry[], probes: readonly VesselReading[]): Progress["temperatures"] =>
+  [
+    ...entries
+      .filter(({ kind }) => kind === "temperature")
+      .map((entry) => ({ atMs: entry.at.getTime(), celsius: entry.numberValue!, byProbe: false })),
+    ...probes
+      .filter(({ quantity }) => quantity === "liquid" || quantity === "core")
+      .map((reading) => ({ atMs: reading.at.getTime(), celsius: reading.value, byProbe: true })),
+  ].toSorted((a, b) => a.atMs - b.atMs);
+
+const tendingOf = (
+  recipe: Recipe,
+  log: readonly LogItem[],
+  nowH: number,
+  ms: (hour: number) => number,
+): Progress["tending"] =>
+  tendingHistory(recipe, log, nowH).map(({ task, doneH, missedH }) => ({
+    text: task.text,
+    act: task.act,
+    everyH: task.everyH,
+    once: task.once ?? false,
+    doneMs: doneH.map(ms),
+    missedMs: missedH.map(ms),
+    ifMissed: task.ifMissed,
+  }));
+
 async function earlierOf(db: Queryable, batch: Batch, feature: LeadFeature): Promise<Progress["earlier"]> {
   const others = (await listBatchesOfMethod(db, batch.methodId, EARLIER_MOST + 1))
     .filter(({ id, close, startedAt }) => id !== batch.id && close !== null && startedAt < batch.startedAt)
@@ -171,9 +214,6 @@ export async function readProgress(
   ]);
   const spans = stageSpans(recipe, logItemsOf(batch, entries), input.nowH, window.start.p50);
   const running = runningStageAt(spans, input.nowH);
-  const byHand = entries
-    .filter(({ kind }) => kind === "temperature")
-    .map((entry) => ({ atMs: entry.at.getTime(), celsius: entry.numberValue!, byProbe: false }));
   const probes = (situation.probes.get(batch.vesselId) ?? []).filter(
     (reading) => reading.at >= batch.startedAt && reading.at <= at,
   );
@@ -181,34 +221,11 @@ export async function readProgress(
     curve: curve && {
       feature: curve.feature,
       points: curve.points.map(({ hour, ...point }) => ({ atMs: ms(hour), ...point })),
-      readings: [
-        ...entries.flatMap((entry) => {
-          const value = readingOf(curve.feature, entry);
-          return value === null ? [] : [{ atMs: entry.at.getTime(), value, counted: isCounted(entry), byProbe: false }];
-        }),
-        ...(curve.feature === "ph"
-          ? probes
-              .filter(({ quantity }) => quantity === "ph")
-              .map((reading) => ({ atMs: reading.at.getTime(), value: reading.value, counted: true, byProbe: true }))
-          : []),
-      ],
+      readings: readingsOf(curve.feature, entries, probes),
     },
     liquid: belief ? liquidOf(belief, batch, fromH, hours) : [],
-    temperatures: [
-      ...byHand,
-      ...probes
-        .filter(({ quantity }) => quantity === "liquid" || quantity === "core")
-        .map((reading) => ({ atMs: reading.at.getTime(), celsius: reading.value, byProbe: true })),
-    ].toSorted((a, b) => a.atMs - b.atMs),
-    tending: tendingHistory(recipe, logItemsOf(batch, entries), input.nowH).map(({ task, doneH, missedH }) => ({
-      text: task.text,
-      act: task.act,
-      everyH: task.everyH,
-      once: task.once ?? false,
-      doneMs: doneH.map(ms),
-      missedMs: missedH.map(ms),
-      ifMissed: task.ifMissed,
-    })),
+    temperatures: temperaturesOf(entries, probes),
+    tending: tendingOf(recipe, logItemsOf(batch, entries), input.nowH, ms),
     stages: spans.map(({ stage: { name, note, lid }, fromH: beginsH, untilH, basis }, index) => ({
       name,
       note,

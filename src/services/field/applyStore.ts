@@ -34,6 +34,11 @@ import { lastSameDays } from "./lastSame";
 import { airDays, storeState } from "../stores";
 import { bookWater } from "../water";
 import { momentOf } from "../checks";
+import type { Context } from "../context";
+
+const HOUR_MS = 3_600_000;
+/** Less water than this is not booked. */
+const LEAST_WATER_L = 0.05;
 
 type ApplyRequest = Asked<typeof APPLY_STORE>;
 
@@ -98,6 +103,110 @@ const APPLY_STORE = object(
   },
 );
 
+/** All that an application is judged and planned by, as it stands now. */
+async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest) {
+  const store = await lockStore(db, request.storeId);
+  if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
+  const at = momentOf(ctx, request.at, store.shelfFrom);
+  const use = atField("/useId", () => findUse(request.useId));
+  const tool = await findTool(db, request.toolId);
+  const plots = await findPlots(db, request.plotIds);
+  const farm = await findFarm(db);
+  const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
+  const carried = (await carriedOfBatches(db, [store.batchId])).get(store.batchId)!;
+  const rules = await listHarvestRules(db);
+  const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
+  return { store, at, use, tool, plots, farm, dilution, carried, rules, today };
+}
+type ApplyCase = Awaited<ReturnType<typeof caseOf>>;
+
+async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): Promise<ApplyCaution[]> {
+  const { store, at, use, plots, farm, carried } = it;
+  const recipe = recipeFrom(store.recipe);
+  const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
+  const lastByMethod = await listLastByMethod(db);
+  const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
+  const { methodId } = (await findBatch(db, store.batchId))!;
+  return findCautions({
+    recipe,
+    rate: findUseRate(recipe, use.id),
+    use,
+    partsWater: it.dilution.partsWater,
+    hoursPastExpiry: (at.getTime() - store.expiresAt.getTime()) / HOUR_MS,
+    hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / HOUR_MS,
+    smelt: state.smelt,
+    recheck: state.recheck,
+    plots: plots.map(({ id, name, crop, leafEaten, harvestOn }) => ({
+      name,
+      crop,
+      leafEaten,
+      harvestOn,
+      lastSameD: lastSameDays(lastByMethod, id, methodId, at),
+    })),
+    ...carried,
+    riverWater: carried.riverWater || thinner?.kind === "river",
+    rules: it.rules,
+    today: it.today,
+  });
+}
+
+/** @throws {Refusal} where the store holds less than the plots take, or the tool can't do it */
+function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequest): LoadsPlan {
+  const plan = atField("/toolId", () =>
+    planLoads({
+      dilution,
+      mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
+      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+      tool: loadTool(tool),
+      availableL: store.onHandL,
+    }),
+  );
+  if (!fits(measuredL(plan), store.onHandL))
+    throw refuse("short-for-plots", { takesL: measuredL(plan), leftL: store.onHandL }, "/plotIds");
+  return plan;
+}
+
+/** Writes the application down with each plot's share of what was really measured out. */
+async function writeDown(
+  db: Queryable,
+  ctx: Context,
+  request: ApplyRequest,
+  it: ApplyCase,
+  plan: LoadsPlan,
+): Promise<number> {
+  const { store, at, use, tool, plots, dilution, carried } = it;
+  const concentrateL = measuredL(plan);
+  const ontoHeap = use.id === "compost";
+  const applicationId = await insertApplication(db, {
+    storeId: store.id,
+    useId: use.id,
+    partsWater: dilution.partsWater,
+    mixRateL: request.mixRateL,
+    mixRatePer: request.mixRatePer,
+    toolId: tool.id,
+    mixL: plan.totals.mixL,
+    concentrateL: Math.min(concentrateL, store.onHandL),
+    carries: ontoHeap ? [] : carried.carries,
+    loads: plan.loads,
+    labourMin: request.labourMin,
+    overrideReason: request.overrideReason?.trim() || null,
+    at,
+    actorId: ctx.actor.id,
+    addedAt: ctx.now(),
+  });
+  const measuredShare = concentrateL / plan.totals.concentrateL;
+  for (const [index, part] of plan.plots.entries())
+    await insertApplicationPlot(
+      db,
+      applicationId,
+      plots[index]!.id,
+      part.mixL,
+      part.concentrateL * measuredShare,
+      ontoHeap ? null : clearDay(plots[index]!, carried.carries, it.rules, it.today),
+    );
+  return applicationId;
+}
+
 /**
  * Puts a store on plots: the store goes down by what was measured out, each plot's log gets its share.
  * @throws {Refusal} for a store that holds too little, an injector that is too weak, a caution overridden without a reason
@@ -105,95 +214,14 @@ const APPLY_STORE = object(
 export const applyStore = act(
   { name: "applyStore", schema: APPLY_STORE, may: "everybody" },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
-    const store = await lockStore(db, request.storeId);
-    if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
-    const at = momentOf(ctx, request.at, store.shelfFrom);
-    const use = atField("/useId", () => findUse(request.useId));
-    const [tool, plots, farm] = [
-      await findTool(db, request.toolId),
-      await findPlots(db, request.plotIds),
-      await findFarm(db),
-    ];
-    const units = farm?.units ?? "metric";
-    const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", units));
-    const recipe = recipeFrom(store.recipe);
-    const rate = findUseRate(recipe, use.id);
-    const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
-    const [carried, rules, lastByMethod] = [
-      (await carriedOfBatches(db, [store.batchId])).get(store.batchId)!,
-      await listHarvestRules(db),
-      await listLastByMethod(db),
-    ];
-    const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
-    const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
-    const { methodId } = (await findBatch(db, store.batchId))!;
-    requireReason(
-      findCautions({
-        recipe,
-        rate,
-        use,
-        partsWater: dilution.partsWater,
-        hoursPastExpiry: (at.getTime() - store.expiresAt.getTime()) / 3_600_000,
-        hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / 3_600_000,
-        smelt: state.smelt,
-        recheck: state.recheck,
-        plots: plots.map(({ id, name, crop, leafEaten, harvestOn }) => ({
-          name,
-          crop,
-          leafEaten,
-          harvestOn,
-          lastSameD: lastSameDays(lastByMethod, id, methodId, at),
-        })),
-        ...carried,
-        riverWater: carried.riverWater || thinner?.kind === "river",
-        rules,
-        today,
-      }),
-      request,
-    );
-    const plan = atField("/toolId", () =>
-      planLoads({
-        dilution,
-        mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
-        plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
-        tool: loadTool(tool),
-        availableL: store.onHandL,
-      }),
-    );
-    const concentrateL = measuredL(plan);
-    if (!fits(concentrateL, store.onHandL)) {
-      throw refuse("short-for-plots", { takesL: concentrateL, leftL: store.onHandL }, "/plotIds");
-    }
-    const applicationId = await insertApplication(db, {
-      storeId: store.id,
-      useId: use.id,
-      partsWater: dilution.partsWater,
-      mixRateL: request.mixRateL,
-      mixRatePer: request.mixRatePer,
-      toolId: tool.id,
-      mixL: plan.totals.mixL,
-      concentrateL: Math.min(concentrateL, store.onHandL),
-      carries: use.id === "compost" ? [] : carried.carries,
-      loads: plan.loads,
-      labourMin: request.labourMin,
-      overrideReason: request.overrideReason?.trim() || null,
-      at,
-      actorId: ctx.actor.id,
-      addedAt: ctx.now(),
-    });
-    const measuredShare = concentrateL / plan.totals.concentrateL;
-    for (const [index, part] of plan.plots.entries())
-      await insertApplicationPlot(
-        db,
-        applicationId,
-        plots[index]!.id,
-        part.mixL,
-        part.concentrateL * measuredShare,
-        use.id === "compost" ? null : clearDay(plots[index]!, carried.carries, rules, today),
-      );
+    const it = await caseOf(db, ctx, request);
+    const { store, at } = it;
+    requireReason(await cautionsOf(db, request, it), request);
+    const plan = planFor(it, request);
+    const applicationId = await writeDown(db, ctx, request, it, plan);
     await insertStoreMovement(db, {
       storeId: store.id,
-      changeByL: -Math.min(concentrateL, store.onHandL),
+      changeByL: -Math.min(measuredL(plan), store.onHandL),
       kind: "applied",
       applicationId,
       at,
@@ -201,7 +229,7 @@ export const applyStore = act(
       note: "",
     });
     const waterL = plan.totals.mixL - plan.totals.concentrateL;
-    if (waterL > 0.05) {
+    if (waterL > LEAST_WATER_L) {
       if (!request.water) throw refuse("which-water-thins", {}, "/water/sourceId");
       await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at });
     }

@@ -13,7 +13,7 @@ import { readMaking } from "./readMaking";
 import { readYard } from "../yard/readYard";
 import { chooseRecipe, saveRecipe } from "../recipes/recipes";
 import { addWaterSource, readWater, readWaterLevel, startWater } from "../water/waters";
-import { sayEntry } from "@/formats/entryText";
+import { sayEntry } from "@/words/said";
 
 let farm: TestFarm;
 beforeEach(async () => {

@@ -7,7 +7,7 @@ import { taskWordOf } from "@/core/tend/taskWords";
 import type { VesselState } from "@/data/vessels";
 import type { Farm } from "@/data/farm";
 import type { DaySlot, TaskShare } from "@/data/batch";
-import { sayEntry } from "@/formats/entryText";
+import { sayEntry } from "@/words/said";
 import { sayVolume } from "@/formats/amounts";
 import { clockTime, hourOfDay, isoDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
 import { hourOf, logItemsOf } from "../ferment";
@@ -80,6 +80,53 @@ function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock:
     : `${until}, and no fit hours come before that: bare soil or the compost. `;
 }
 
+type Asked = Pick<RoundDraft, "key" | "does" | "title" | "touch"> & Partial<RoundDraft>;
+
+/** What a verdict's next act is as a task; null for what stands in the round already, or is no task. */
+function askedBy({ act, words }: BatchView["next"], batchId: number, name: string): Asked | null {
+  const log = (focus: "ph" | "smell" | "temperature") => ({ type: "open-log", batchId, focus }) as const;
+  const close = { type: "close", batchId } as const;
+  switch (act) {
+    case "strain":
+    case "use-now":
+      return { key: `${batchId}-close`, does: "strain", title: `${name}: strain and use`, touch: close };
+    case "compost":
+      return { key: `${batchId}-close`, does: "to-heap", title: `${name}: onto the compost`, touch: close };
+    case "read-ph":
+    case "repeat-ph":
+      return { key: `${batchId}-read-ph`, does: "read-ph", title: `${name}: read pH at mid-depth`, touch: log("ph") };
+    case "smell":
+    case "look":
+      return {
+        key: `${batchId}-look`,
+        does: act,
+        title: `${name}: ${act === "look" ? "look at it" : "smell it"}`,
+        touch: log("smell"),
+      };
+    case "warm":
+    case "cool":
+    case "feed":
+      return {
+        key: `${batchId}-rescue`,
+        does: act,
+        title: `${name}: ${words.toLowerCase()}, then read its temperature`,
+        urgency: "late",
+        touch: log("temperature"),
+      };
+    case "stir":
+      return {
+        key: `${batchId}-stirred`,
+        does: "stir",
+        title: `${name}: stir it long`,
+        touch: { type: "log-act", batchId, act: "stirred" },
+      };
+    // What was missed stands in the round as the task that it is.
+    case "catch-up":
+    case "wait":
+      return null;
+  }
+}
+
 /** What the verdict itself asks for, where the programme does not ask for it already. */
 function verdictTask(
   { vessel, order, batch, view }: RunningBatch,
@@ -87,82 +134,19 @@ function verdictTask(
   bands: readonly FitBand[],
   clock: FarmClock,
 ): RoundDraft | null {
-  const base = {
-    dueMs: view.next.atMs,
+  const { next } = view;
+  const asked = next.atMs > now.getTime() + AHEAD_H * HOUR_MS ? null : askedBy(next, batch.id, vessel.name);
+  if (!asked) return null;
+  const open = next.act === "strain" || next.act === "use-now";
+  return {
+    dueMs: next.atMs,
     vesselOrder: order,
-    urgency: urgencyOf(view.next.atMs, now, false),
+    urgency: urgencyOf(next.atMs, now, false),
     on: vessel.name,
+    // On a phone three lines are seen: when it closes comes first.
+    why: `${open ? fitBefore(view, bands, now, clock) : ""}${view.reasons[0] ?? view.stateWords}`,
+    ...asked,
   };
-  if (view.next.atMs > now.getTime() + AHEAD_H * HOUR_MS) return null;
-  const open = view.next.act === "strain" || view.next.act === "use-now";
-  // On a phone three lines are seen: when it closes comes first.
-  const why = `${open ? fitBefore(view, bands, now, clock) : ""}${view.reasons[0] ?? view.stateWords}`;
-  switch (view.next.act) {
-    case "strain":
-    case "use-now":
-      return {
-        ...base,
-        key: `${batch.id}-close`,
-        does: "strain",
-        title: `${vessel.name}: strain and use`,
-        why,
-        touch: { type: "close", batchId: batch.id },
-      };
-    case "compost":
-      return {
-        ...base,
-        key: `${batch.id}-close`,
-        does: "to-heap",
-        title: `${vessel.name}: onto the compost`,
-        why,
-        touch: { type: "close", batchId: batch.id },
-      };
-    case "read-ph":
-    case "repeat-ph":
-      return {
-        ...base,
-        key: `${batch.id}-read-ph`,
-        does: "read-ph",
-        title: `${vessel.name}: read pH at mid-depth`,
-        why,
-        touch: { type: "open-log", batchId: batch.id, focus: "ph" },
-      };
-    case "smell":
-    case "look":
-      return {
-        ...base,
-        key: `${batch.id}-look`,
-        does: view.next.act,
-        title: `${vessel.name}: ${view.next.act === "look" ? "look at it" : "smell it"}`,
-        why,
-        touch: { type: "open-log", batchId: batch.id, focus: "smell" },
-      };
-    case "warm":
-    case "cool":
-    case "feed":
-      return {
-        ...base,
-        key: `${batch.id}-rescue`,
-        does: view.next.act,
-        title: `${vessel.name}: ${view.next.words.toLowerCase()}, then read its temperature`,
-        why,
-        urgency: "late",
-        touch: { type: "open-log", batchId: batch.id, focus: "temperature" },
-      };
-    case "stir":
-      return {
-        ...base,
-        key: `${batch.id}-stirred`,
-        does: "stir",
-        title: `${vessel.name}: stir it long`,
-        why,
-        touch: { type: "log-act", batchId: batch.id, act: "stirred" },
-      };
-    // What was missed stands in the round as the task that it is.
-    case "catch-up":
-    case "wait":
-      return null;
-  }
 }
 
 const washTask = (vessel: VesselState, order: number, now: Date): RoundDraft => ({

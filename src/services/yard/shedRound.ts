@@ -1,6 +1,5 @@
 import "server-only";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
-import type { TaskWord } from "@/core/tend/taskWords";
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
@@ -15,8 +14,8 @@ import type { Context } from "../context";
 import type { MixingFill } from "@/contracts/fill";
 import type { RoundDraft } from "./roundTask";
 import { readShelfLots } from "../shed";
-import { storeViews } from "../stores";
-import { storeUses } from "../field";
+import { storeViews, type StoreView } from "../stores";
+import { storeUses, type StoreUses } from "../field";
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -77,146 +76,192 @@ function picks(
     });
 }
 
-/** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
-export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundDraft[]> {
-  const clock = farm;
-  const db = ctx.pool;
-  const now = ctx.now().getTime();
-  const today = isoDay(ctx.now(), clock);
-  const rise = nextRise(farm, now);
-  const [plans, stores, sown] = await Promise.all([listOpenPlans(db), listStoresOnHand(db), unreadBeans(ctx, today)]);
-  const views = await storeViews(db, farm, stores, ctx.now());
-  const uses = await storeUses(db, farm, views, ctx.now());
-  const takersOf = (id: number) => uses.get(id)?.takers ?? [];
-  const task = (
-    key: string,
-    does: TaskWord,
-    on: string,
-    title: string,
-    why: string,
-    href: string,
+/** A task of the shed's: due now, by the shed's door, led to by an address. */
+const taskAt =
+  (nowMs: number) =>
+  (
+    head: Pick<RoundDraft, "key" | "does" | "on" | "title" | "why"> & { readonly href: string },
     change: Partial<RoundDraft> = {},
-  ): RoundDraft => ({
-    key,
-    does,
-    on,
-    title,
-    why,
-    dueMs: now,
-    urgency: "now",
-    touch: { type: "go", href },
-    vesselOrder: SHED_ORDER,
-    ...change,
-  });
-  return [
-    ...mixings.map(({ id, name, by }) =>
-      task(`mix-${id}`, "go-on-mixing", name, `Go on mixing ${name.toLowerCase()}`, `begun by ${by}`, `/mix/${id}`, {
-        vesselOrder: -1,
+  ): RoundDraft => {
+    const { href, ...rest } = head;
+    return {
+      ...rest,
+      dueMs: nowMs,
+      urgency: "now",
+      touch: { type: "go", href },
+      vesselOrder: SHED_ORDER,
+      ...change,
+    };
+  };
+type MakeTask = ReturnType<typeof taskAt>;
+
+const mixingTasks = (mixings: readonly OpenMixing[], task: MakeTask): RoundDraft[] =>
+  mixings.map(({ id, name, by }) =>
+    task(
+      {
+        key: `mix-${id}`,
+        does: "go-on-mixing",
+        on: name,
+        title: `Go on mixing ${name.toLowerCase()}`,
+        why: `begun by ${by}`,
+        href: `/mix/${id}`,
+      },
+      { vesselOrder: -1 },
+    ),
+  );
+
+const planTasks = (
+  plans: readonly Plan[],
+  mixings: readonly OpenMixing[],
+  today: string,
+  task: MakeTask,
+): RoundDraft[] =>
+  plans
+    .filter(({ forDay, vesselId }) => forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId))
+    .map(({ id, name, forDay, vesselId }) =>
+      task({
+        key: `plan-${id}`,
+        does: "fill",
+        on: name,
+        title: `Fill: ${name}`,
+        why: forDay < today ? "It was planned for an earlier day" : "Planned for today",
+        href: vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
       }),
+    );
+
+const pickTasks = (
+  plans: readonly Plan[],
+  today: string,
+  rise: number | null,
+  units: Farm["units"],
+  task: MakeTask,
+): RoundDraft[] =>
+  picks(plans, today, rise, units).map(({ id, name, what }) =>
+    task(
+      {
+        key: `pick-${id}`,
+        does: "pick",
+        on: what,
+        title: `Pick ${what} before the sun is up`,
+        why: `for ${name}; growing tips, with the dew`,
+        href: "/shed/gathering",
+      },
+      { dueMs: rise!, urgency: "later" },
     ),
-    ...plans
-      .filter(({ forDay, vesselId }) => forDay <= today && !mixings.some((mixing) => mixing.vesselId === vesselId))
-      .map(({ id, name, forDay, vesselId }) =>
-        task(
-          `plan-${id}`,
-          "fill",
-          name,
-          `Fill: ${name}`,
-          forDay < today ? "It was planned for an earlier day" : "Planned for today",
-          vesselId === null ? "/shed/shopping" : `/?fill=${vesselId}&plan=${id}`,
-        ),
-      ),
-    ...picks(plans, today, rise, farm.units).map(({ id, name, what }) =>
-      task(
-        `pick-${id}`,
-        "pick",
-        what,
-        `Pick ${what} before the sun is up`,
-        `for ${name}; growing tips, with the dew`,
-        "/shed/gathering",
-        {
-          dueMs: rise!,
-          urgency: "later",
-        },
-      ),
-    ),
-    ...sown.map(({ lotId, name, itemId }) =>
-      task(
-        `beans-${lotId}`,
-        "read-beans",
-        name,
-        `Read the bean test of ${name.toLowerCase()}`,
-        "Two weeks are over",
-        `/shed?item=${itemId}`,
-      ),
-    ),
-    ...views.flatMap((view) => {
-      const { alertH, takers } = uses.get(view.id)!;
-      if (alertH === null || view.onHandL <= 0) return [];
-      const leftH = (view.expiresMs - now) / HOUR_MS;
-      return [
-        task(
-          `store-${view.id}-${alertH}`,
-          "use-now",
-          view.label,
-          `${view.label}: use it, ${sayDuration(leftH)} left`,
-          `${sayVolume(view.onHandL, farm.units)}, until ${sayMoment(new Date(view.expiresMs), ctx.now(), clock)}. ${takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands"}`,
-          `/field?store=${view.id}`,
-          { dueMs: view.expiresMs, urgency: leftH <= LAST_DAY_H ? "now" : "later" },
-        ),
-      ];
+  );
+
+async function beanTasks(ctx: Context, today: string, task: MakeTask): Promise<RoundDraft[]> {
+  const sown = await unreadBeans(ctx, today);
+  return sown.map(({ lotId, name, itemId }) =>
+    task({
+      key: `beans-${lotId}`,
+      does: "read-beans",
+      on: name,
+      title: `Read the bean test of ${name.toLowerCase()}`,
+      why: "Two weeks are over",
+      href: `/shed?item=${itemId}`,
     }),
-    ...views
-      .filter(({ loosenMs, onHandL }) => onHandL > 0 && loosenMs !== null && loosenMs <= now + DAY_MS)
-      .map(({ id, label, loosenMs }) =>
-        task(
-          `loosen-${id}`,
-          "let-gas-out",
-          label,
-          `${label}: let its gas out, slowly, face away`,
-          "It still works: a lid or lock that sticks may burst it",
-          `/shed?store=${id}`,
-          loosenMs! > now ? { dueMs: loosenMs!, urgency: "later" } : {},
-        ),
+  );
+}
+
+/** A store that is about to be over: what could take it. */
+function useUpTask(view: StoreView, { takers }: StoreUses, alertH: number, farm: Farm, now: Date, task: MakeTask) {
+  const { id, label, onHandL, expiresMs } = view;
+  const leftH = (expiresMs - now.getTime()) / HOUR_MS;
+  const could = takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands";
+  return task(
+    {
+      key: `store-${id}-${alertH}`,
+      does: "use-now",
+      on: label,
+      title: `${label}: use it, ${sayDuration(leftH)} left`,
+      why: `${sayVolume(onHandL, farm.units)}, until ${sayMoment(new Date(expiresMs), now, farm)}. ${could}`,
+      href: `/field?store=${id}`,
+    },
+    { dueMs: expiresMs, urgency: leftH <= LAST_DAY_H ? "now" : "later" },
+  );
+}
+
+/** All that one store asks for: used up before its day, its gas let out, smelt, brought to the heap. */
+function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Date, task: MakeTask): RoundDraft[] {
+  const { id, label: on, onHandL, expiresMs, loosenMs, smelt, recheck } = view;
+  const { alertH, takers } = uses;
+  const nowMs = now.getTime();
+  const href = `/shed?store=${id}`;
+  const tasks: RoundDraft[] = [];
+  if (alertH !== null && onHandL > 0) tasks.push(useUpTask(view, uses, alertH, farm, now, task));
+  if (onHandL > 0 && loosenMs !== null && loosenMs <= nowMs + DAY_MS)
+    tasks.push(
+      task(
+        {
+          key: `loosen-${id}`,
+          does: "let-gas-out",
+          on,
+          title: `${on}: let its gas out, slowly, face away`,
+          why: "It still works: a lid or lock that sticks may burst it",
+          href,
+        },
+        loosenMs > nowMs ? { dueMs: loosenMs, urgency: "later" } : {},
       ),
-    ...views
-      .filter(({ recheck, smelt, expiresMs }) => recheck !== null && smelt !== "off" && expiresMs > now)
-      .map(({ id, label, recheck }) =>
-        task(
-          `smell-${id}`,
-          "smell",
-          label,
-          `${label}: open it and smell it before it is used`,
-          recheck!.because === "hot-spell"
+    );
+  if (recheck !== null && smelt !== "off" && expiresMs > nowMs)
+    tasks.push(
+      task({
+        key: `smell-${id}`,
+        does: "smell",
+        on,
+        title: `${on}: open it and smell it before it is used`,
+        why:
+          recheck.because === "hot-spell"
             ? "It stood through a hot spell"
             : "It has stood long since it was last smelt",
-          `/shed?store=${id}`,
-        ),
-      ),
-    ...views
-      .filter(({ smelt }) => smelt === "off")
-      .map(({ id, label }) =>
-        task(
-          `off-${id}`,
-          "to-heap",
-          label,
-          `${label}: found off; bring it to the heap`,
-          "Not on what grows",
-          `/shed?store=${id}`,
-        ),
-      ),
-    ...stores
-      .filter(({ expiresAt }) => expiresAt.getTime() <= now)
-      .map((store) =>
-        task(
-          `over-${store.id}`,
-          "to-heap",
-          store.label,
-          `${store.label}: over, to the heap or bare ground`,
-          `${sayVolume(store.onHandL, farm.units)}${takersOf(store.id).length > 0 ? `; bare: ${takersOf(store.id).join(", ")}` : ""}`,
-          "/shed",
-        ),
-      ),
+        href,
+      }),
+    );
+  if (smelt === "off")
+    tasks.push(
+      task({
+        key: `off-${id}`,
+        does: "to-heap",
+        on,
+        title: `${on}: found off; bring it to the heap`,
+        why: "Not on what grows",
+        href,
+      }),
+    );
+  if (expiresMs <= nowMs)
+    tasks.push(
+      task({
+        key: `over-${id}`,
+        does: "to-heap",
+        on,
+        title: `${on}: over, to the heap or bare ground`,
+        why: `${sayVolume(onHandL, farm.units)}${takers.length > 0 ? `; bare: ${takers.join(", ")}` : ""}`,
+        href: "/shed",
+      }),
+    );
+  return tasks;
+}
+
+/** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
+export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundDraft[]> {
+  const db = ctx.pool;
+  const now = ctx.now();
+  const today = isoDay(now, farm);
+  const task = taskAt(now.getTime());
+  const [plans, stores, beans] = await Promise.all([
+    listOpenPlans(db),
+    listStoresOnHand(db),
+    beanTasks(ctx, today, task),
+  ]);
+  const views = await storeViews(db, farm, stores, now);
+  const uses = await storeUses(db, farm, views, now);
+  return [
+    ...mixingTasks(mixings, task),
+    ...planTasks(plans, mixings, today, task),
+    ...pickTasks(plans, today, nextRise(farm, now.getTime()), farm.units, task),
+    ...beans,
+    ...views.flatMap((view) => storeTasks(view, uses.get(view.id)!, farm, now, task)),
   ];
 }
 

@@ -5,7 +5,7 @@ import { NUTRIENTS } from "@/core/book/composition";
 import { findIngredient } from "@/core/book/ingredients";
 import { sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
-import { sayThinned } from "@/formats/strengthText";
+import { sayThinned } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
 import { ContentTable } from "../content/ContentTable";
 import { LabSheet } from "../content/LabSheet";

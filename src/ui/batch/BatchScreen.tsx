@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { sayMoney, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
-import { sayEntry } from "@/formats/entryText";
+import { sayEntry } from "@/words/said";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";

@@ -1,7 +1,7 @@
 "use client";
 import { Link } from "../kit/Link";
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
-import { LEAD_WORDS } from "@/formats/lookText";
+import { LEAD_WORDS } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment";

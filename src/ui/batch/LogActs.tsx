@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Act } from "@/core/book/words";
 import { isUsable } from "@/core/judge/verdictState";
 import { fromBase, toBase } from "@/core/quantity/units";
-import { ACT_WORDS } from "@/formats/entryText";
+import { ACT_WORDS } from "@/words/said";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { fieldUnit } from "@/formats/measured";
 import { formatNumber } from "@/formats/numbers";

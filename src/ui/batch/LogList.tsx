@@ -3,7 +3,7 @@ import { clsx } from "clsx";
 import { MEASURE_KINDS } from "@/core/book/words";
 import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { UnitSystem } from "@/formats/amounts";
-import { sayEntry } from "@/formats/entryText";
+import { sayEntry } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
 import { Button } from "../kit/Button";
 import type { Correcting } from "./LogSheet";

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
-import { sayWindow } from "@/formats/windowText";
+import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { Notice } from "../kit/Notice";

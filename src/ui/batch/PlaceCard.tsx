@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { PLACE_KINDS, type Place, type PlaceKind } from "@/core/ferment/temperature/places";
 import type { UnitSystem } from "@/formats/amounts";
-import { PLACE_WORDS, sayPlace } from "@/formats/placeText";
+import { PLACE_WORDS, sayPlace } from "@/words/said";
 import { useYardAct } from "../acts/yard";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";

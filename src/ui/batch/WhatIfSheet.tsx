@@ -2,7 +2,7 @@
 import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
-import { sayCourse, sayDifference } from "@/formats/whatIfText";
+import { sayCourse, sayDifference } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { WhatIfAnswer, Course } from "@/services/ferment";
 import type { QueryOf } from "@/services/views";

@@ -1,6 +1,6 @@
 import type { FarmClock } from "@/formats/times";
 import { sayForecastMoment } from "@/formats/times";
-import { isSoonerBySigns } from "@/formats/windowText";
+import { isSoonerBySigns } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { MarkTimes } from "@/services/ferment";
 

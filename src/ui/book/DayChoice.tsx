@@ -5,7 +5,7 @@ import { findMethod } from "@/core/book";
 import { sayTemperature } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
 import { farmRecipe } from "@/core/recipe/pick";
-import { sayLead } from "@/formats/leadText";
+import { sayLead } from "@/words/said";
 import type { BookView, StartView } from "@/services/book";
 import { TextField } from "../kit/fields";
 import { MethodPlate } from "./MethodPlate";

@@ -5,7 +5,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { makeableFrom, possibilitiesOf, type HandAnswer, type Possibility } from "@/core/choose/atHand";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { readAtHand, type HandLine } from "@/formats/atHand";
-import { sayLead } from "@/formats/leadText";
+import { sayLead } from "@/words/said";
 import { measurableOf, OF_KILOGRAMS } from "@/formats/measured";
 import type { BookView } from "@/services/book";
 import { TextField } from "../kit/fields";

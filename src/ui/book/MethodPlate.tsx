@@ -1,7 +1,7 @@
 import { Link } from "../kit/Link";
 import { clsx } from "clsx";
 import type { Recipe } from "@/core/book/recipe";
-import { sayLead } from "@/formats/leadText";
+import { sayLead } from "@/words/said";
 import type { LeadTime } from "@/core/choose/leadTime";
 import { VesselDrawing } from "../yard/VesselDrawing";
 import { recipeContents } from "../yard/recipeContents";

@@ -8,7 +8,7 @@ import { cautionsFor } from "@/core/safety/cautionsFor";
 import { Cautions } from "../kit/Cautions";
 import { chosenKey, farmRecipe, recipeOfKey, versionsOffered, type RecipeKey } from "@/core/recipe/pick";
 import { sayTemperature } from "@/formats/amounts";
-import { sayLead } from "@/formats/leadText";
+import { sayLead } from "@/words/said";
 import type { PeakStartView, MethodRecord } from "@/services/ferment";
 import type { BookView } from "@/services/book";
 import { useBookAct } from "../acts/book";

@@ -12,7 +12,7 @@ import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/rec
 import { sayMass, sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { measurableOf } from "@/formats/measured";
-import { HEAT_SAFELY } from "@/formats/verdictText";
+import { HEAT_SAFELY } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/book";
 import { ContentTable } from "../content/ContentTable";

@@ -6,7 +6,7 @@ import { findUse, USE_IDS } from "@/core/book/uses";
 import { leadTime } from "@/core/choose/leadTime";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { sayDilution } from "@/formats/amounts";
-import { sayLead } from "@/formats/leadText";
+import { sayLead } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { BookText } from "../kit/BookText";

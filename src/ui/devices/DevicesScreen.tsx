@@ -5,7 +5,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { fromBase } from "@/core/quantity/units";
 import { formatNumber } from "@/formats/numbers";
-import { sayAside, sayFigure } from "@/formats/asideText";
+import { sayAside, sayFigure } from "@/words/said";
 import { sayMoment } from "@/formats/times";
 import type { DevicesView, DeviceView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";

@@ -1,7 +1,7 @@
 import type { LoadsPlan } from "@/core/apply/loads";
 import { haulOf } from "@/core/apply/haul";
 import { sayVolume } from "@/formats/amounts";
-import { sayHaul } from "@/formats/loadsText";
+import { sayHaul } from "@/words/said";
 import type { FieldView } from "@/services/field";
 import type { Tool } from "@/services/types";
 import { Notice } from "../kit/Notice";

@@ -1,8 +1,8 @@
 "use client";
 import { GlassWater } from "lucide-react";
 import { labelsPerPage, type Paper } from "@/core/paper/papers";
-import type { LabelLanguage } from "@/formats/labelLanguage";
-import { markerLines, sayLabel, type LabelText } from "@/formats/labelText";
+import type { LabelLanguage } from "@/words/labelLanguage";
+import { markerLines, sayLabel, type LabelText } from "@/words/labelText";
 import { sayVolume } from "@/formats/amounts";
 import type { LabelsView } from "@/services/papers";
 import { CAUTION_ICONS } from "../kit/Cautions";

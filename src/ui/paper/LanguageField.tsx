@@ -1,5 +1,5 @@
 "use client";
-import { LABEL_LANGUAGES, LANGUAGE_NAMES, type LabelLanguage } from "@/formats/labelLanguage";
+import { LABEL_LANGUAGES, LANGUAGE_NAMES, type LabelLanguage } from "@/words/labelLanguage";
 import { SelectField } from "../kit/fields";
 import { usePaperQuery } from "./usePaperQuery";
 

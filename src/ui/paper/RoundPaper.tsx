@@ -1,7 +1,7 @@
 "use client";
 import type { Paper } from "@/core/paper/papers";
-import { LABEL_WORDS, type LabelLanguage } from "@/formats/labelLanguage";
-import { sayOnCard, sayTask } from "@/formats/taskLanguage";
+import { LABEL_WORDS, type LabelLanguage } from "@/words/labelLanguage";
+import { sayOnCard, sayTask } from "@/words/taskLanguage";
 import { clockTime, dateIn } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
 import type { RoundTask } from "@/services/yard";

@@ -7,7 +7,7 @@ import { OF_LITRES } from "@/formats/measured";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, readCelsius } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import { sayWaterReason } from "@/formats/waterText";
+import { sayWaterReason } from "@/words/said";
 import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { sayVolume } from "@/formats/amounts";
 import { clockTime, longWeekday, sayDuration } from "@/formats/times";
-import { sayStrip } from "@/formats/waterText";
+import { sayStrip } from "@/words/said";
 import type { FarmView } from "@/services/farm";
 import type { WatersView, WaterStartView, WaterView } from "@/services/water";
 import { asItStands } from "../kit/asItStands";

@@ -3,7 +3,7 @@ import { Link } from "../kit/Link";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";
-import { sayStrip } from "@/formats/waterText";
+import { sayStrip } from "@/words/said";
 import type { WatersView } from "@/services/water";
 import { SelectField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";

@@ -1,6 +1,6 @@
 import { treatWater } from "@/core/water/chlorine";
 import { sayDuration } from "@/formats/times";
-import { sayWaterReason } from "@/formats/waterText";
+import { sayWaterReason } from "@/words/said";
 import type { WatersView } from "@/services/water";
 
 /** Which water, as picked: a source as it runs, or water that was set to stand. */

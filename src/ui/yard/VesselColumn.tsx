@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import type { FarmClock } from "@/formats/times";
-import { sayWindow } from "@/formats/windowText";
+import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { YardVessel } from "@/services/yard";
 import type { UnitSystem } from "@/formats/amounts";

@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { paperNamed } from "@/core/paper/papers";
-import { isLabelLanguage } from "@/formats/labelLanguage";
+import { isLabelLanguage } from "@/words/labelLanguage";
 import { LabelsPaper } from "@/ui/paper/LabelsPaper";
 import { openView } from "../../openPage";
 

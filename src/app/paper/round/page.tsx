@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { paperNamed } from "@/core/paper/papers";
-import { isLabelLanguage } from "@/formats/labelLanguage";
+import { isLabelLanguage } from "@/words/labelLanguage";
 import { RoundPaper } from "@/ui/paper/RoundPaper";
 import { openView } from "../../openPage";
 

@@ -78,6 +78,8 @@ interface Run {
  * (Contois 1959), maintenance after Pirt 1965, oxygen taken as quasi-steady. Classical Runge-Kutta on the main nodes.
  * @param asleep exp(−growth·theta) at every course node, the part of the lag that all batches of one pace share
  */
+// One function on purpose: it is the innermost loop of every forecast, and numbers that cross a call are boxed.
+// eslint-disable-next-line max-lines-per-function
 function run(bench: Bench, u: number, v: number, asleep: Float64Array, untilH: number): Run {
   const { model, course, count, hours, deathFactor, heatDeath, airOn, thinned, sugar } = bench;
   const { rate } = course;

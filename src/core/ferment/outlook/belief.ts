@@ -76,6 +76,9 @@ const START_NODES = [
   { z: Math.sqrt(3), weight: 1 / 6 },
 ];
 
+/** A run of these costs most. */
+const isCostly = ({ cls }: FermentModel): boolean => cls === "bloom" || cls === "bed";
+
 interface Node {
   readonly value: number;
   readonly weight: number;
@@ -154,62 +157,71 @@ function normalised(ways: readonly LogWay[]): Way[] {
   );
 }
 
-/**
- * Bayes' rule over a grid of how fast the batch runs and of its class's second unknown. Every report counts with a chance of being
- * plainly wrong; reports near each other count as few.
- */
-export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SPREAD }: BeliefOptions = {}): Belief {
-  const { model } = batch;
-  const given = (batch.observations ?? []).filter(({ hour }) => hour <= nowH);
-  const refused = given.filter((observation) => !isBelievable(observation));
-  const taken = given.filter(isBelievable);
-  const telling = taken.filter((observation) => tellsOf(observation, model));
-  const isCostly = model.cls === "bloom" || model.cls === "bed";
-  const priorMean = batch.prior?.mean ?? 0;
-  const ownSd = batch.prior?.sd ?? Math.hypot(model.prior.farmSd, model.prior.batchSd);
-  const starts: PossibleStart[] = [];
-  const ways: LogWay[] = [];
-  let priorSd = ownSd;
-  let uStep = 0;
-  const possible = startsOf(batch, nowH).flatMap(({ shiftH, weight }) => {
+/** A past that the batch may have: begun so much earlier, in such a place. */
+interface Past {
+  readonly shiftH: number;
+  readonly batch: FermentBatch;
+  readonly course: Course;
+  readonly weight: number;
+}
+
+const pastsOf = (batch: FermentBatch, nowH: number): Past[] =>
+  startsOf(batch, nowH).flatMap(({ shiftH, weight }) => {
     const there = shifted(batch, shiftH);
     return coursesOf(there, nowH + shiftH).map((one) => ({
       shiftH,
-      there,
+      batch: there,
       course: one.course,
-      startWeight: weight * one.weight,
+      weight: weight * one.weight,
     }));
   });
-  for (const { shiftH, there, course, startWeight } of possible) {
-    const start = starts.push({ shiftH, batch: there, course }) - 1;
-    const sd = Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
-    if (shiftH === 0 && start === 0) priorSd = sd;
-    // Several pasts share the grid's nodes: what they leave open is wider than its steps.
-    const nodes = possible.length > 1 ? NODES.places : isCostly ? NODES.costly : NODES.other;
-    uStep = (2 * U_SPAN_SD * sd) / (nodes.u - 1);
-    const run = runnerFor(there, course);
-    const at = (hour: number) => Math.max(0, hour + shiftH);
-    const featureHours = [...taken.map(({ hour }) => at(hour)), nowH + shiftH];
-    const indexOf = new Map(taken.map((observation, index) => [observation, index]));
-    const moved = telling.map((observation) => ({ ...observation, hour: at(observation.hour) }));
-    const weights = weightsOf(moved, model);
-    const seconds = secondNodes(model, nodes.v);
-    for (const u of spaced(nodes.u, U_SPAN_SD, priorMean, sd))
-      for (const v of seconds) {
-        const prior = startWeight * u.weight * v.weight;
-        if (prior < LEAST_PRIOR) continue;
-        const path = run(u.value, v.value, featureHours);
-        let logWeight = Math.log(prior);
-        moved.forEach((observation, index) => {
-          const shows = path.features[indexOf.get(telling[index]!)!]!;
-          logWeight += weights[index]! * Math.log(chanceOf(observation, model, shows, path));
-        });
-        ways.push({ logWeight, u: u.value, v: v.value, path, start });
-      }
-  }
-  const believed = normalised(ways);
-  const mean = believed.reduce((sum, { weight, u }) => sum + weight * u, 0);
-  const variance = believed.reduce((sum, { weight, u }) => sum + weight * (u - mean) ** 2, 0);
+
+/** What was reported and can be believed at all, and what of it tells how far the batch is. */
+interface Reports {
+  readonly taken: readonly Observation[];
+  readonly telling: readonly Observation[];
+}
+
+/** Every way on from one past: how fast, by its class's second unknown, each weighed by what was reported. */
+function waysOf(
+  { shiftH, batch, course, weight: startWeight }: Past,
+  start: number,
+  nodes: { readonly u: number; readonly v: number },
+  prior: { readonly mean: number; readonly sd: number },
+  { taken, telling }: Reports,
+  nowH: number,
+): LogWay[] {
+  const { model } = batch;
+  const run = runnerFor(batch, course);
+  const at = (hour: number) => Math.max(0, hour + shiftH);
+  const featureHours = [...taken.map(({ hour }) => at(hour)), nowH + shiftH];
+  const indexOf = new Map(taken.map((observation, index) => [observation, index]));
+  const moved = telling.map((observation) => ({ ...observation, hour: at(observation.hour) }));
+  const weights = weightsOf(moved, model);
+  const seconds = secondNodes(model, nodes.v);
+  const ways: LogWay[] = [];
+  for (const u of spaced(nodes.u, U_SPAN_SD, prior.mean, prior.sd))
+    for (const v of seconds) {
+      const chance = startWeight * u.weight * v.weight;
+      if (chance < LEAST_PRIOR) continue;
+      const path = run(u.value, v.value, featureHours);
+      let logWeight = Math.log(chance);
+      moved.forEach((observation, index) => {
+        const shows = path.features[indexOf.get(telling[index]!)!]!;
+        logWeight += weights[index]! * Math.log(chanceOf(observation, model, shows, path));
+      });
+      ways.push({ logWeight, u: u.value, v: v.value, path, start });
+    }
+  return ways;
+}
+
+/** How well what was reported goes with what is believed: report by report, and the share of ways that explain all of it. */
+function surprisesOf(
+  believed: readonly Way[],
+  starts: readonly PossibleStart[],
+  { taken, telling }: Reports,
+  model: FermentModel,
+): Pick<Belief, "surprises" | "explained"> {
   const there = (observation: Observation, start: number): Observation => ({
     ...observation,
     hour: Math.max(0, observation.hour + starts[start]!.shiftH),
@@ -231,17 +243,46 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
     chances.every((row, index) => !row || row[way]! >= UNLIKELY * randomChance(taken[index]!));
   const explained =
     telling.length < 2 ? 1 : believed.reduce((sum, { weight }, way) => (explains(way) ? sum + weight : sum), 0);
+  return { surprises, explained };
+}
+
+/**
+ * Bayes' rule over a grid of how fast the batch runs and of its class's second unknown. Every report counts with a chance of being
+ * plainly wrong; reports near each other count as few.
+ */
+export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SPREAD }: BeliefOptions = {}): Belief {
+  const { model } = batch;
+  const given = (batch.observations ?? []).filter(({ hour }) => hour <= nowH);
+  const taken = given.filter(isBelievable);
+  const reports = { taken, telling: taken.filter((observation) => tellsOf(observation, model)) };
+  const priorMean = batch.prior?.mean ?? 0;
+  const ownSd = batch.prior?.sd ?? Math.hypot(model.prior.farmSd, model.prior.batchSd);
+  const sdOf = ({ course, shiftH }: Past) => Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
+  const pasts = pastsOf(batch, nowH);
+  // Several pasts share the grid's nodes: what they leave open is wider than its steps.
+  const nodes = pasts.length > 1 ? NODES.places : isCostly(model) ? NODES.costly : NODES.other;
+  const starts: PossibleStart[] = pasts.map(({ shiftH, batch: there, course }) => ({ shiftH, batch: there, course }));
+  const believed = normalised(
+    pasts.flatMap((past, start) => waysOf(past, start, nodes, { mean: priorMean, sd: sdOf(past) }, reports, nowH)),
+  );
+  const mean = believed.reduce((sum, { weight, u }) => sum + weight * u, 0);
+  const variance = believed.reduce((sum, { weight, u }) => sum + weight * (u - mean) ** 2, 0);
+  const [first] = pasts;
   return {
     batch,
     nowH,
     ways: believed,
     starts,
-    u: { mean, sd: Math.sqrt(variance), priorMean, priorSd },
-    uStep,
+    u: {
+      mean,
+      sd: Math.sqrt(variance),
+      priorMean,
+      priorSd: first?.shiftH === 0 ? sdOf(first) : ownSd,
+    },
+    uStep: (2 * U_SPAN_SD * sdOf(pasts.at(-1)!)) / (nodes.u - 1),
     taken,
-    surprises,
-    explained,
-    refused,
+    ...surprisesOf(believed, starts, reports, model),
+    refused: given.filter((observation) => !isBelievable(observation)),
   };
 }
 

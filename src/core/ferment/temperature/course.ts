@@ -53,14 +53,78 @@ function marksOf(batch: FermentBatch, nowH: number): Mark[] {
   return [...readings, ...events].toSorted((a, b) => a.hour - b.hour);
 }
 
-interface Surroundings {
-  place: Extract<VesselEvent, { type: "moved" }> | null;
-  heater: Extract<VesselEvent, { type: "heater_on" }> | null;
-  wrapped: boolean;
-}
-
 /** What is known of a place that the vessel was moved to, K. */
 const PLACE_SD_C = 1.5;
+
+/** A vessel of liquid in its surroundings, which warms, cools and takes what befalls it. */
+class Liquid {
+  celsius: number;
+  readonly tauH: number;
+  place: Extract<VesselEvent, { type: "moved" }> | null = null;
+  heater: Extract<VesselEvent, { type: "heater_on" }> | null = null;
+  private wrapped = false;
+  private readonly volumeL: number;
+  private readonly wrappedTauH: number;
+  private readonly startHour: number;
+
+  constructor(
+    batch: FermentBatch,
+    private readonly hours: Float64Array,
+    /** The air outside at each hour. */
+    private readonly outside: Float64Array,
+  ) {
+    this.volumeL = batch.volumeL ?? batch.model.volumeL;
+    this.tauH = warmingTimeH(this.volumeL, batch.setting ?? batch.model.setting);
+    this.wrappedTauH = warmingTimeH(this.volumeL, "insulated");
+    this.startHour = batch.startHour ?? USUAL_START_HOUR;
+    this.celsius = batch.startC ?? outside[0]!;
+  }
+
+  /** The air around it at an hour. */
+  around(hour: number): number {
+    const { place } = this;
+    return place
+      ? place.meanC + (place.swingC ?? 1) * Math.cos((2 * Math.PI * (this.startHour + hour - 15)) / 24)
+      : valueAt(this.hours, this.outside, hour);
+  }
+
+  step(fromH: number, toH: number, airFromC: number, airToC: number): void {
+    const h = toH - fromH;
+    if (h <= 0) return;
+    const tau = this.wrapped ? Math.max(this.tauH, this.wrappedTauH) : this.tauH;
+    this.celsius = stepLiquid(this.celsius, airFromC, airToC, h, tau);
+    const { heater } = this;
+    if (heater && this.celsius < heater.setC)
+      this.celsius = Math.min(heater.setC, this.celsius + heatingKPerH(heater.watts, this.volumeL) * h);
+  }
+
+  take(mark: Mark): void {
+    switch (mark.type) {
+      case "reading":
+        this.celsius = mark.celsius;
+        break;
+      case "moved":
+        this.place = mark;
+        break;
+      case "moved_back":
+        this.place = null;
+        break;
+      case "heater_on":
+        this.heater = mark;
+        break;
+      case "heater_off":
+        this.heater = null;
+        break;
+      case "wrapped":
+      case "unwrapped":
+        this.wrapped = mark.type === "wrapped";
+        break;
+      case "topped_up":
+        this.celsius = (this.celsius * mark.ofL + mark.celsius * mark.litres) / (mark.ofL + mark.litres);
+        break;
+    }
+  }
+}
 
 /** Warms and cools the liquid from node to node, with readings and events at their own time between them. */
 function liquidOf(
@@ -70,82 +134,36 @@ function liquidOf(
   airSdC: Float64Array,
   nowH: number,
 ): { liquidC: Float64Array; tauH: number } {
-  const { model } = batch;
-  const volumeL = batch.volumeL ?? model.volumeL;
-  const setting = batch.setting ?? model.setting;
-  const startHour = batch.startHour ?? USUAL_START_HOUR;
-  const tauH = warmingTimeH(volumeL, setting);
-  const wrappedTauH = warmingTimeH(volumeL, "insulated");
   const marks = marksOf(batch, nowH);
-  const now: Surroundings = { place: null, heater: null, wrapped: false };
   const outside = Float64Array.from(airC);
-  const around = (hour: number): number =>
-    now.place
-      ? now.place.meanC + (now.place.swingC ?? 1) * Math.cos((2 * Math.PI * (startHour + hour - 15)) / 24)
-      : valueAt(hours, outside, hour);
+  const liquid = new Liquid(batch, hours, outside);
   const liquidC = new Float64Array(hours.length);
-  let celsius = batch.startC ?? airC[0]!;
   let next = 0;
-  const step = (fromH: number, toH: number, airFromC: number, airToC: number) => {
-    const h = toH - fromH;
-    if (h <= 0) return;
-    const tau = now.wrapped ? Math.max(tauH, wrappedTauH) : tauH;
-    celsius = stepLiquid(celsius, airFromC, airToC, h, tau);
-    const { heater } = now;
-    if (heater && celsius < heater.setC)
-      celsius = Math.min(heater.setC, celsius + heatingKPerH(heater.watts, volumeL) * h);
-  };
-  const take = (mark: Mark) => {
-    switch (mark.type) {
-      case "reading":
-        celsius = mark.celsius;
-        break;
-      case "moved":
-        now.place = mark;
-        break;
-      case "moved_back":
-        now.place = null;
-        break;
-      case "heater_on":
-        now.heater = mark;
-        break;
-      case "heater_off":
-        now.heater = null;
-        break;
-      case "wrapped":
-      case "unwrapped":
-        now.wrapped = mark.type === "wrapped";
-        break;
-      case "topped_up":
-        celsius = (celsius * mark.ofL + mark.celsius * mark.litres) / (mark.ofL + mark.litres);
-        break;
-    }
-  };
   let atH = hours[0]!;
   for (let index = 0; index < hours.length; index += 1) {
     const toH = hours[index]!;
     while (next < marks.length && marks[next]!.hour <= toH) {
       const mark = marks[next]!;
       if (mark.hour > atH) {
-        step(atH, mark.hour, around(atH), around(mark.hour));
+        liquid.step(atH, mark.hour, liquid.around(atH), liquid.around(mark.hour));
         atH = mark.hour;
       }
-      take(mark);
+      liquid.take(mark);
       next += 1;
     }
     // From node to node in the open the air is at hand; only a mark between them needs it looked up.
-    const isWhole = index > 0 && atH === hours[index - 1]! && !now.place;
-    if (isWhole) step(atH, toH, outside[index - 1]!, outside[index]!);
-    else step(atH, toH, around(atH), around(toH));
+    const isWhole = index > 0 && atH === hours[index - 1]! && !liquid.place;
+    if (isWhole) liquid.step(atH, toH, outside[index - 1]!, outside[index]!);
+    else liquid.step(atH, toH, liquid.around(atH), liquid.around(toH));
     atH = toH;
-    liquidC[index] = celsius;
-    if (now.place) {
-      airC[index] = around(toH);
+    liquidC[index] = liquid.celsius;
+    if (liquid.place) {
+      airC[index] = liquid.around(toH);
       airSdC[index] = PLACE_SD_C;
     }
-    if (now.heater) airSdC[index] = Math.min(airSdC[index]!, PLACE_SD_C);
+    if (liquid.heater) airSdC[index] = Math.min(airSdC[index]!, PLACE_SD_C);
   }
-  return { liquidC, tauH };
+  return { liquidC, tauH: liquid.tauH };
 }
 
 /** How fast a model's brew goes at a temperature, 1 at its reference. */

@@ -130,96 +130,94 @@ function restsHigh(all: readonly PhItem[], last: PhItem, target: number): boolea
   return meanOf(late) > target + RESTS_HIGH.aboveTarget && (fell / (spanH / 2)) * 24 < STUCK.fallPerDay;
 }
 
-/** The rule of acid ferments: least days, a pH that a second look bears out, a sour clean smell. */
-export function judgeAcid(evidence: Evidence, target: number): Judged {
+/** What an acid ferment shows, all that its rule asks of it. */
+function acidCase(evidence: Evidence, target: number) {
   const { input } = evidence;
   const context = contextOf(input);
-  const { nowH, recipe, looks, opened } = context;
-  const { forecast } = input;
+  const { nowH, recipe, looks } = context;
   const smells = signsByLook(looks, ["smell", "film", "liquid"]);
   const sourLooks = readyInARow(signsByLook(looks, ["smell"]));
-  const ready = Math.max(
-    sourLooks,
-    recipe.cues.some(({ kind, says }) => kind !== "smell" && says === "ready") ? readyInARow(smells) : 0,
-  );
-  const { isSour, isClear, isHalf, lowLooks, lowFromH, restsNear, rose, last } = sournessOf(looks, target);
+  const hasOtherCue = recipe.cues.some(({ kind, says }) => kind !== "smell" && says === "ready");
+  const sourness = sournessOf(looks, target);
+  const { isSour, lowFromH, rose } = sourness;
   const apartH = BORNE_OUT_SHARE * nowH;
-  const readAgainH = Math.max(AGAIN.readH, AGAIN.share * nowH);
-  const everyH = Math.max(EVERY.readH, EVERY.share * nowH);
   const sourFromH = inARowFromH(looks, (look) =>
     hasSmell(look) ? look.signs.some(({ sign, says }) => sign.kind === "smell" && says === "ready") : null,
   );
-  const isSourLong = sourFromH !== null && nowH - sourFromH >= apartH;
-  const isLowLong = lowFromH !== null && nowH - lowFromH >= apartH;
   const reasons: VerdictReason[] = [
     ...(rose ? [{ code: isSour ? "ph-rose" : "ph-at-odds", ...rose } as const] : phReasons(input, target)),
     ...signReason(evidence),
     warmthReason(input),
   ];
-  const stuck = stuckAt(context, target, sourLooks);
-  if (stuck)
-    return judged(
-      "stuck",
-      [
-        { code: "ph-stuck", ph: stuck.ph, days: stuck.hour / 24, meanC: forecast.meanLiquidC24h },
-        ...reasons.filter(({ code }) => code !== "warmth"),
-      ],
-      "feed",
-      nowH,
-    );
   const youngD = minimumAgeD(recipe);
-  const youngH = youngD * 24;
-  if ((isSour || isHalf) && nowH < youngH)
+  return {
+    ...context,
+    ...sourness,
+    evidence,
+    context,
+    target,
+    reasons,
+    sourLooks,
+    ready: Math.max(sourLooks, hasOtherCue ? readyInARow(smells) : 0),
+    sourFromH,
+    isSourLong: sourFromH !== null && nowH - sourFromH >= apartH,
+    isLowLong: lowFromH !== null && nowH - lowFromH >= apartH,
+    apartH,
+    readAgainH: Math.max(AGAIN.readH, AGAIN.share * nowH),
+    everyH: Math.max(EVERY.readH, EVERY.share * nowH),
+    youngD,
+    youngH: youngD * 24,
+  };
+}
+type AcidCase = ReturnType<typeof acidCase>;
+
+/** Long enough, and borne out: to be strained, or past. */
+function strainIfBorneOut(it: AcidCase): Judged | null {
+  const { isSour, isHalf, isClear, isLowLong, isSourLong, lowLooks, restsNear, last, ready, opened, nowH } = it;
+  const isLikely = opened >= LIKELY;
+  const bySmell = last === null && isSourLong && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
+  const byRest = restsNear && isSourLong && ready >= SOUR_LOOKS;
+  const byPh = isSour && ready > 0 && (isLowLong || isClear) && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
+  const byHalf = isHalf && isLowLong && ready >= SOUR_LOOKS;
+  if (!byPh && !byHalf && !bySmell && !byRest) return null;
+  const isPast = it.input.forecast.probabilityPast > CLOSED;
+  return judged(
+    isPast ? "past" : "ready",
+    [
+      ...(bySmell ? [{ code: "by-nose-alone" } as const] : []),
+      ...(byRest ? [{ code: "ph-rests-near", ph: last!.value, target: it.target } as const] : []),
+      ...it.reasons,
+    ],
+    "strain",
+    nowH,
+  );
+}
+
+/** What one look more would settle, where some of it is there. */
+function settleByALook(it: AcidCase): Judged | null {
+  const { isSour, isHalf, ready, last, lowFromH, apartH, nowH, input, reasons } = it;
+  const readAgain = (afterH: number) =>
+    judged(
+      "near",
+      [{ code: "second-look", what: "ph" }, ...reasons],
+      "repeat-ph",
+      Math.max(nowH, last!.hour + afterH, lowFromH! + apartH),
+    );
+  if (isSour && ready > 0) return readAgain(it.everyH);
+  if (isSour)
     return judged(
       "near",
-      [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: true }, ...reasons],
-      "repeat-ph",
-      youngH,
+      [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
+      "smell",
+      Math.max(nowH, againAfter(it.context)),
     );
-  if (nowH >= youngH) {
-    // Two readings of the same hours that can't both be right are read a third time before either is believed.
-    if (evidence.phAtOdds && lowLooks < 2)
-      return judged("near", [evidence.phAtOdds, ...reasons.filter(({ code }) => code !== "ph")], "repeat-ph", nowH);
-    const isLikely = opened >= LIKELY;
-    const bySmell = last === null && isSourLong && ready >= (isLikely ? SOUR_LOOKS : SOUR_LOOKS_UNSURE);
-    const byRest = restsNear && isSourLong && ready >= SOUR_LOOKS;
-    const byPh = isSour && ready > 0 && (isLowLong || isClear) && (isLikely || lowLooks >= LOW_LOOKS_UNSURE);
-    const byHalf = isHalf && isLowLong && ready >= SOUR_LOOKS;
-    if (byPh || byHalf || bySmell || byRest) {
-      const isPast = forecast.probabilityPast > CLOSED;
-      return judged(
-        isPast ? "past" : "ready",
-        [
-          ...(bySmell ? [{ code: "by-nose-alone" } as const] : []),
-          ...(byRest ? [{ code: "ph-rests-near", ph: last!.value, target } as const] : []),
-          ...reasons,
-        ],
-        "strain",
-        nowH,
-      );
-    }
-    if (isSour && ready > 0)
-      return judged(
-        "near",
-        [{ code: "second-look", what: "ph" }, ...reasons],
-        "repeat-ph",
-        Math.max(nowH, last!.hour + everyH, lowFromH! + apartH),
-      );
-    if (isSour)
-      return judged(
-        "near",
-        [{ code: "sign-missing", words: readyWords(input) }, ...reasons],
-        "smell",
-        Math.max(nowH, againAfter(context)),
-      );
-    if (isHalf)
-      return judged(
-        "near",
-        [{ code: "second-look", what: "ph" }, ...reasons],
-        "repeat-ph",
-        Math.max(nowH, last!.hour + readAgainH, lowFromH! + apartH),
-      );
-  }
+  return isHalf ? readAgain(it.readAgainH) : null;
+}
+
+/** Nothing to be strained yet: what is asked next, and when. */
+function waitOn(it: AcidCase): Judged {
+  const { input, last, nowH, youngH, opened, sourFromH, apartH } = it;
+  const { forecast } = input;
   const missing: VerdictReason[] = last ? [] : [{ code: "ph-missing" }];
   const { p10, p50 } = forecast.window.start;
   const middleH = p50 ?? forecast.nextCheckH;
@@ -228,18 +226,37 @@ export function judgeAcid(evidence: Evidence, target: number): Judged {
   const isClose = isNear(input) || forecast.probabilityReady >= OPEN;
   // Nobody who reads no pH for days past its time has a strip: then the nose has to do.
   const act = last === null && nowH > youngH + NO_STRIP_H ? "smell" : "read-ph";
-  const soonH = Math.max(
-    nowH,
-    youngH,
-    likelyH,
-    last ? last.hour + (opened >= OPEN ? readAgainH : everyH) : LEAST_PH_READ_H,
-  );
-  return judged(
-    isClose ? "near" : "early",
-    [...missing, ...reasons],
-    act,
-    act === "smell" ? Math.max(nowH, againAfter(context), sourFromH === null ? 0 : sourFromH + apartH / 2) : soonH,
-  );
+  const lookedAtH = last ? last.hour + (opened >= OPEN ? it.readAgainH : it.everyH) : LEAST_PH_READ_H;
+  const hour =
+    act === "smell"
+      ? Math.max(nowH, againAfter(it.context), sourFromH === null ? 0 : sourFromH + apartH / 2)
+      : Math.max(nowH, youngH, likelyH, lookedAtH);
+  return judged(isClose ? "near" : "early", [...missing, ...it.reasons], act, hour);
+}
+
+/** The rule of acid ferments: least days, a pH that a second look bears out, a sour clean smell. */
+export function judgeAcid(evidence: Evidence, target: number): Judged {
+  const it = acidCase(evidence, target);
+  const { nowH, reasons, youngD, youngH } = it;
+  const stuck = stuckAt(it.context, target, it.sourLooks);
+  if (stuck) {
+    const { meanLiquidC24h: meanC } = it.input.forecast;
+    const others = reasons.filter(({ code }) => code !== "warmth");
+    return judged("stuck", [{ code: "ph-stuck", ph: stuck.ph, days: stuck.hour / 24, meanC }, ...others], "feed", nowH);
+  }
+  if (nowH < youngH)
+    return it.isSour || it.isHalf
+      ? judged(
+          "near",
+          [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: true }, ...reasons],
+          "repeat-ph",
+          youngH,
+        )
+      : waitOn(it);
+  // Two readings of the same hours that can't both be right are read a third time before either is believed.
+  if (evidence.phAtOdds && it.lowLooks < 2)
+    return judged("near", [evidence.phAtOdds, ...reasons.filter(({ code }) => code !== "ph")], "repeat-ph", nowH);
+  return strainIfBorneOut(it) ?? settleByALook(it) ?? waitOn(it);
 }
 
 /** When a smell is asked for again after the last one. */

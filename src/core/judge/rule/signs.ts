@@ -84,11 +84,12 @@ function borneOutAfterH(nowH: number, closesH: number | null, opened: number): n
   return (closesH === null ? BORNE_OUT_SHARE : SHORT_WINDOW.share) * nowH;
 }
 
-/** The rule of what goes by days and signs: least days, two marks, none against them. */
-export function judgeSigns(evidence: Evidence): Judged {
+/** What a batch that goes by days and signs shows, all that its rule asks of it. */
+function signCase(evidence: Evidence) {
   const { input } = evidence;
-  const { looks, nowH, recipe, opened } = contextOf(input);
-  const { forecast } = input;
+  const context = contextOf(input);
+  const { looks, nowH, recipe, opened } = context;
+  const { start, end } = input.forecast.window;
   const recent = looks.filter(({ hour }) => nowH - hour <= holdsH(recipe));
   const kinds = [
     ...new Set(recipe.cues.filter(({ says }) => says === "ready" || says === "not-yet").map(({ kind }) => kind)),
@@ -96,7 +97,6 @@ export function judgeSigns(evidence: Evidence): Judged {
   const shell = shellReason(evidence, recent);
   const cold = restsInCold(evidence, recent, shell);
   const markKinds = cold ? kinds.filter((kind) => kind !== "surface") : kinds;
-  const marks = marksOf(recent, markKinds);
   const floats = stillFloats(input, recent);
   const reasons: VerdictReason[] = [
     ...(shell ? [shell.reason] : []),
@@ -105,31 +105,56 @@ export function judgeSigns(evidence: Evidence): Judged {
     ...signReason(evidence),
     warmthReason(input),
   ];
-  const youngD = minimumAgeD(recipe);
-  const youngH = youngD * 24;
-  const pastSigns = recent.flatMap(({ signs }) => signs).filter(({ says }) => says === "past");
-  const isPastBySign = pastSigns.length > 0 && marks.ready === 0 && forecast.probabilityPast > CLOSED.bySign;
-  if (isPastBySign || pastSigns.length >= 2 || (forecast.probabilityPast > CLOSED.alone && marks.ready === 0))
-    return judged("past", [{ code: "window-closed", hour: forecast.window.end.p50 }, ...reasons], "strain", nowH);
-  const { start, end } = forecast.window;
   const isShort = start.p50 !== null && end.p50 !== null && end.p50 - start.p50 < SHORT * start.p50;
-  const ready = marks.ready + (shell?.mark ?? 0);
   const chance = isShort ? OPENED.short : OPENED.long;
   const isOpen = opened >= chance.likely;
-  const needs = isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY;
-  const isEnough = (of: Marks) => of.ready + (shell?.mark ?? 0) >= needs + 2 * of.against.length;
-  const apartH = borneOutAfterH(nowH, isShort ? end.p50! : null, opened);
+  const youngD = minimumAgeD(recipe);
+  return {
+    ...context,
+    recent,
+    markKinds,
+    marks: marksOf(recent, markKinds),
+    shellMark: shell?.mark ?? 0,
+    cold,
+    floats,
+    reasons,
+    isShort,
+    isOpen,
+    /** Marks that it takes. */
+    needs: isOpen ? MARKS : opened >= chance.maybe ? MARKS_UNSURE : MARKS_EARLY,
+    apartH: borneOutAfterH(nowH, isShort ? end.p50! : null, opened),
+    youngD,
+    youngH: youngD * 24,
+    lookAgainH: isShort ? SHORT_WINDOW.againH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH),
+    lastLookH: recent.at(-1)?.hour ?? -Infinity,
+  };
+}
+type SignCase = ReturnType<typeof signCase>;
+
+function isPast({ recent, marks, input }: SignCase): boolean {
+  const { probabilityPast } = input.forecast;
+  const pastSigns = recent.flatMap(({ signs }) => signs).filter(({ says }) => says === "past");
+  const isPastBySign = pastSigns.length > 0 && marks.ready === 0 && probabilityPast > CLOSED.bySign;
+  return isPastBySign || pastSigns.length >= 2 || (probabilityPast > CLOSED.alone && marks.ready === 0);
+}
+
+/** Whether marks enough are there, and since when. */
+function marksEnough(it: SignCase): { readonly isReady: boolean; readonly readyFromH: number | null } {
+  const { recent, markKinds, marks, recipe, shellMark, nowH } = it;
+  const isEnough = (of: Marks) => of.ready + shellMark >= it.needs + 2 * of.against.length;
   // Where one sense alone tells, its first look counts from when it was taken.
   const toldBy = new Set(
     recipe.cues.filter(({ kind, says }) => says === "ready" && markKinds.includes(kind)).map(({ kind }) => kind),
   );
   const enoughFrom = toldBy.size > 1 ? isEnough : (of: Marks) => of.ready > 0 && of.against.length === 0;
   const readyFromH = enoughFromH(recent, markKinds, enoughFrom);
-  const isBorneOut = readyFromH !== null && nowH - readyFromH >= apartH;
-  const isReady = isEnough(marks) && isBorneOut && (shell?.mark ?? 0) >= 0 && !floats;
-  const lookAgainH = isShort ? SHORT_WINDOW.againH : Math.max(LOOK_AGAIN.leastH, LOOK_AGAIN.share * nowH);
-  const lastLookH = recent.at(-1)?.hour ?? -Infinity;
-  if (isReady && nowH < youngH)
+  const isBorneOut = readyFromH !== null && nowH - readyFromH >= it.apartH;
+  return { isReady: isEnough(marks) && isBorneOut && shellMark >= 0 && !it.floats, readyFromH };
+}
+
+/** Marks enough: whether it is old enough, smelt, and at its best. */
+function strainIfSmelt({ nowH, youngD, youngH, reasons, looks, recipe, input }: SignCase): Judged {
+  if (nowH < youngH)
     return judged(
       "near",
       [{ code: "too-young", days: nowH / 24, minimumDays: youngD, byPh: false }, ...reasons],
@@ -137,23 +162,26 @@ export function judgeSigns(evidence: Evidence): Judged {
       youngH,
     );
   const smeltH = lastSmeltH(looks) ?? -Infinity;
-  if (isReady && nowH - smeltH > SMELT_WITHIN_H && recipe.cues.some(({ kind }) => kind === "smell"))
+  if (nowH - smeltH > SMELT_WITHIN_H && recipe.cues.some(({ kind }) => kind === "smell"))
     return judged("near", [{ code: "smell-first" }, ...reasons], "smell", nowH);
-  if (isReady) {
-    const peak = forecast.window.peak.p50;
-    return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
-  }
-  if (cold && nowH >= youngH) return judged("near", reasons, "warm", nowH);
-  if (floats) return judged(nowH >= youngH && isOpen ? "near" : "early", reasons, "stir", nowH);
-  const isHalf = ready > 0 && marks.against.length === 0 && nowH >= youngH;
+  const peak = input.forecast.window.peak.p50;
+  return judged(peak !== null && Math.abs(peak - nowH) <= PEAK_SPAN_H ? "peak" : "ready", reasons, "strain", nowH);
+}
+
+/** Not enough yet: what is asked next, and when. */
+function waitOn(it: SignCase, readyFromH: number | null): Judged {
+  const { nowH, youngH, marks, reasons, input, isOpen, lastLookH, lookAgainH } = it;
+  const { forecast } = input;
+  if (it.cold && nowH >= youngH) return judged("near", reasons, "warm", nowH);
+  if (it.floats) return judged(nowH >= youngH && isOpen ? "near" : "early", reasons, "stir", nowH);
+  const isHalf = marks.ready + it.shellMark > 0 && marks.against.length === 0 && nowH >= youngH;
   if (isHalf)
     return judged(
       "near",
       [{ code: "second-look", what: "look" }, ...reasons],
       "look",
-      Math.max(nowH, lastLookH + lookAgainH, (readyFromH ?? 0) + apartH),
+      Math.max(nowH, lastLookH + lookAgainH, (readyFromH ?? 0) + it.apartH),
     );
-  const fromH = Math.max(youngH, forecast.window.start.p50 ?? forecast.nextCheckH);
   if (isOpen && nowH >= youngH)
     return judged(
       "near",
@@ -161,10 +189,25 @@ export function judgeSigns(evidence: Evidence): Judged {
       "smell",
       Math.max(nowH, lastLookH + 2 * lookAgainH),
     );
+  const fromH = Math.max(youngH, forecast.window.start.p50 ?? forecast.nextCheckH);
   return judged(
     isNear(input) ? "near" : "early",
     reasons,
     "smell",
     Math.max(nowH, lastLookH + lookAgainH, Math.min(fromH, nowH + LOOK_AGAIN_MOST_H)),
   );
+}
+
+/** The rule of what goes by days and signs: least days, two marks, none against them. */
+export function judgeSigns(evidence: Evidence): Judged {
+  const it = signCase(evidence);
+  if (isPast(it))
+    return judged(
+      "past",
+      [{ code: "window-closed", hour: it.input.forecast.window.end.p50 }, ...it.reasons],
+      "strain",
+      it.nowH,
+    );
+  const { isReady, readyFromH } = marksEnough(it);
+  return isReady ? strainIfSmelt(it) : waitOn(it, readyFromH);
 }

@@ -1,5 +1,5 @@
 import { area, curveMonotoneX, line } from "d3-shape";
-import { LEAD_WORDS } from "@/formats/lookText";
+import { LEAD_WORDS } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import type { Progress } from "@/services/ferment";
 import type { StripAxis } from "./axes";

@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { fromBase } from "@/core/quantity/units";
 import type { LeadFeature } from "@/core/judge/expectedCurve";
 import type { UnitSystem } from "@/formats/amounts";
-import { LEAD_WORDS } from "@/formats/lookText";
+import { LEAD_WORDS } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import type { Progress } from "@/services/ferment";
 import type { PlateScale } from "./scale";

@@ -1,7 +1,7 @@
 import type { Haul } from "@/core/apply/haul";
 import type { Load, PreMix } from "@/core/apply/loads";
-import { sayMass, sayVolume, type UnitSystem } from "./amounts";
-import { formatNumber, plural } from "./numbers";
+import { sayMass, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { formatNumber, plural } from "@/formats/numbers";
 
 const isNeat = (load: Load) => load.waterL < 1e-9;
 

@@ -1,7 +1,7 @@
 import { findIngredient } from "@/core/book/ingredients";
 import type { Act, MeasureKind, SignKind } from "@/core/book/words";
-import { formatNumber } from "./numbers";
-import { sayStock, sayTemperature, sayVolume, type UnitSystem } from "./amounts";
+import { formatNumber } from "@/formats/numbers";
+import { sayStock, sayTemperature, sayVolume, type UnitSystem } from "@/formats/amounts";
 
 /** Acts as a log tells them. */
 export const ACT_WORDS: Record<Act, string> = {

@@ -1,6 +1,6 @@
 import type { Verdict } from "@/core/judge/judged";
 import { isUsable, type VerdictState } from "@/core/judge/verdictState";
-import { sayForecastMoment, type FarmClock } from "./times";
+import { sayForecastMoment, type FarmClock } from "@/formats/times";
 
 /** Early, likely and late moment of a mark, ms since the epoch; null for not in sight. */
 export interface MarkMs {

@@ -1,6 +1,6 @@
 import type { WaterReason, WaterSource } from "@/core/water/chlorine";
-import { formatNumber } from "./numbers";
-import { sayDuration } from "./times";
+import { formatNumber } from "@/formats/numbers";
+import { sayDuration } from "@/formats/times";
 
 /** Why water is safe for a living brew, or is not. */
 export function sayWaterReason(reason: WaterReason): string {

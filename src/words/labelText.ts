@@ -1,9 +1,9 @@
 import type { CautionId } from "@/core/book/cautions";
 import type { LabelFacts } from "@/core/paper/label";
-import { sayDilution } from "./amounts";
-import { nameIn } from "./ingredientNames";
+import { sayDilution } from "@/formats/amounts";
+import { nameIn } from "@/words/ingredientNames";
 import { LABEL_WORDS, type LabelLanguage, type LabelWords } from "./labelLanguage";
-import { clockTime, dateIn, type FarmClock } from "./times";
+import { clockTime, dateIn, type FarmClock } from "@/formats/times";
 
 /** A label's lines in words; dates by the farm's calendar, so that a leap day is a day like another. */
 export interface LabelText {

@@ -1,7 +1,7 @@
 import type { ApplyCaution } from "@/core/apply/cautions";
 import type { Carried } from "@/core/safety/carried";
-import { sayDilution } from "./amounts";
-import { sayDuration } from "./times";
+import { sayDilution } from "@/formats/amounts";
+import { sayDuration } from "@/formats/times";
 
 /** What a liquid carries, ending "it holds". */
 export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {

@@ -1,14 +1,29 @@
-import { sayDifference } from "./whatIfText";
+import {
+  sayDifference,
+  sayThinned,
+  sayCaution,
+  sayEntry,
+  sayLoads,
+  sayReason,
+  sayState,
+  sayWarmer,
+  type Telling,
+  sayWindow,
+  type WindowMs,
+} from "@/words/said";
 import type { VerdictState } from "@/core/judge/verdictState";
-import { sayThinned } from "./strengthText";
-import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "./amounts";
-import { sayCaution } from "./cautionText";
-import { sayEntry } from "./entryText";
-import { sayLoads } from "./loadsText";
-import { formatNumber, parseNumber, plural } from "./numbers";
-import { hourOfDay, isoDay, midnights, sayAge, sayDuration, saySpan, sayForecastMoment, sayMoment } from "./times";
-import { sayReason, sayState, sayWarmer, type Telling } from "./verdictText";
-import { sayWindow, type WindowMs } from "./windowText";
+import { sayArea, sayDilution, sayMass, sayMoney, sayTemperature, sayVolume } from "../formats/amounts";
+import { formatNumber, parseNumber, plural } from "../formats/numbers";
+import {
+  hourOfDay,
+  isoDay,
+  midnights,
+  sayAge,
+  sayDuration,
+  saySpan,
+  sayForecastMoment,
+  sayMoment,
+} from "../formats/times";
 
 const THIN = "\u202f";
 

@@ -2,8 +2,8 @@ import { findIngredient } from "@/core/book/ingredients";
 import { mlPerLitreOfWater, percentOfMix, type Dilution } from "@/core/quantity/ratio";
 import { partsForStrength } from "@/core/recipe/level";
 import type { ThinStarter } from "@/core/recipe/starter";
-import type { UnitSystem } from "./amounts";
-import { formatNumber } from "./numbers";
+import type { UnitSystem } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
 
 /** From here on nobody would measure otherwise. */
 const WHOLE = 0.995;

@@ -1,5 +1,5 @@
 import type { LeadTime } from "@/core/choose/leadTime";
-import { sayDuration } from "./times";
+import { sayDuration } from "@/formats/times";
 
 /** How long something takes, as a span. @example sayLead(lead); // "10 to 16 days" */
 export function sayLead({ earliestH, likelyH, latestH }: LeadTime): string {

@@ -1,5 +1,5 @@
 import type { Place, PlaceKind } from "@/core/ferment/temperature/places";
-import { sayTemperature, type UnitSystem } from "./amounts";
+import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 
 export const PLACE_WORDS: Record<Exclude<PlaceKind, "unsaid">, string> = {
   shade: "Outdoors, in shade",

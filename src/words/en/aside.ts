@@ -1,7 +1,7 @@
 import type { Aside, ProbeQuantity } from "@/core/probe/plausible";
-import { sayTemperature, sayTemperatureChange, type UnitSystem } from "./amounts";
-import { formatNumber } from "./numbers";
-import { sayDuration } from "./times";
+import { sayTemperature, sayTemperatureChange, type UnitSystem } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import { sayDuration } from "@/formats/times";
 
 export interface AsideFigure {
   readonly quantity: ProbeQuantity;

@@ -1,5 +1,5 @@
-import { sayDuration, sayForecastMoment, saySpan, type FarmClock } from "./times";
-import type { MarkMs, WindowMs } from "./windowText";
+import { sayDuration, sayForecastMoment, saySpan, type FarmClock } from "@/formats/times";
+import type { MarkMs, WindowMs } from "./window";
 
 /** When a course opens, is best and closes. */
 export interface CourseWindow extends WindowMs {

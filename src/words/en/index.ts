@@ -1,0 +1,14 @@
+/** All that is said in English but for the catalogues by code. */
+export * from "./aside";
+export * from "./caution";
+export * from "./entry";
+export * from "./lead";
+export * from "./loads";
+export * from "./look";
+export * from "./place";
+export * from "./reasons";
+export * from "./strength";
+export * from "./verdict";
+export * from "./water";
+export * from "./whatIf";
+export * from "./window";
