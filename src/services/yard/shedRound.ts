@@ -165,7 +165,7 @@ async function beanTasks(ctx: Context, today: string, task: MakeTask): Promise<R
 }
 
 /** A store that is about to be over: what could take it. */
-function useUpTask(view: StoreView, { takers }: StoreUses, alertH: number, farm: Farm, now: Date, task: MakeTask) {
+function runsOutTask(view: StoreView, { takers }: StoreUses, alertH: number, farm: Farm, now: Date, task: MakeTask) {
   const { id, label, onHandL, expiresMs } = view;
   const leftH = (expiresMs - now.getTime()) / HOUR_MS;
   const could = takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands";
@@ -189,7 +189,7 @@ function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Date, tas
   const nowMs = now.getTime();
   const href = `/shed?store=${id}`;
   const tasks: RoundDraft[] = [];
-  if (alertH !== null && onHandL > 0) tasks.push(useUpTask(view, uses, alertH, farm, now, task));
+  if (alertH !== null && onHandL > 0) tasks.push(runsOutTask(view, uses, alertH, farm, now, task));
   if (onHandL > 0 && loosenMs !== null && loosenMs <= nowMs + DAY_MS)
     tasks.push(
       task(

@@ -43,15 +43,58 @@ const RESIDUE: Measurable = { itemId: "residue", unit: "kg", densityKgPerL: null
 
 type Destination = "store" | "at-once" | "shed" | "discard";
 
+const ACT_WORDS: Readonly<Record<Destination, string>> = {
+  "discard": "Throw it out",
+  "at-once": "Strain, and on to the field",
+  "shed": "Into the shed",
+  "store": "Strain into store",
+};
+
 const FIT_STATES = new Set(["ready", "peak"]);
 
-/** Ends a batch: strained into a store, strained and used at once, or thrown out. */
-export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProps) => {
+/** What may become of it, with what each means. */
+function destinationsOf({ state, closing }: BatchView) {
+  const { keeping, makes, unit } = closing;
+  const { living } = keeping;
+  const weighed = unit === "kg";
+  const failed = state === "spoiled";
+  return [
+    ...(makes
+      ? [
+          {
+            value: "shed" as const,
+            label: "Into the shed, for other recipes",
+            note: `A lot of ${findIngredient(makes).name.toLowerCase()} at what it cost, that knows this batch.`,
+            disabled: failed,
+          },
+        ]
+      : []),
+    {
+      value: "store" as const,
+      label: "Into a store",
+      note: living
+        ? "A living brew does not keep."
+        : `Keeps about ${sayDuration(keeping.shelfH)}: ${keeping.container}; ${keeping.place}.`,
+      disabled: failed || living || weighed,
+    },
+    {
+      value: "at-once" as const,
+      label: "Used at once",
+      note: living
+        ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
+        : "Straight to the field; what is left stays as a store.",
+      disabled: failed || weighed,
+    },
+    { value: "discard" as const, label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
+  ];
+}
+
+/** What is filled in of a batch's end, and its sending. */
+function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
   const router = useRouter();
   const close = useBatchAct("closeBatch");
-  const { keeping, expected, residues } = batch.closing;
+  const { keeping, expected, residues, makes, unit } = batch.closing;
   const living = keeping.living;
-  const { makes, unit } = batch.closing;
   const weighed = unit === "kg";
   const failed = batch.state === "spoiled";
   const [destination, setDestination] = useState<Destination>(
@@ -101,23 +144,77 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
     if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
   });
 
+  return { close, destination, setDestination, needsReason, register, submit, of, weighed, yieldTyped, residueTyped };
+}
+
+/** What came off, where it stands, where the rest goes. */
+const CameOff = ({
+  batch,
+  units,
+  draft,
+}: {
+  readonly batch: BatchView;
+  readonly units: UnitSystem;
+  readonly draft: ReturnType<typeof useClosing>;
+}) => {
+  const { close, destination, register, of, weighed, yieldTyped, residueTyped } = draft;
+  const { expected, residues, unit } = batch.closing;
+  return (
+    <>
+      <AmountField
+        label={weighed ? "Came off" : "Strained off"}
+        of={of}
+        typed={yieldTyped}
+        {...register("yieldL")}
+        error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
+        hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
+      />
+      <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
+      {destination === "store" ? (
+        <div className="grid grid-cols-2 gap-3">
+          <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+          <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
+            <option value="breathable">breathing lid</option>
+            <option value="vented">vented</option>
+            <option value="sealed">tight lid</option>
+          </SelectField>
+        </div>
+      ) : null}
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
+          {[...residues, "nothing left"].map((residue) => (
+            <option key={residue}>{residue}</option>
+          ))}
+        </SelectField>
+        <AmountField
+          label="How much of it"
+          of={RESIDUE}
+          typed={residueTyped}
+          placeholder="not weighed"
+          {...register("residueKg")}
+          error={close.fields["/residueKg"]}
+        />
+      </div>
+    </>
+  );
+};
+
+/** Ends a batch: strained into a store, strained and used at once, or thrown out. */
+export const CloseSheet = (props: CloseSheetProps) => {
+  const { batch, vesselName, units, onClose } = props;
+  const draft = useClosing(props);
+  const { close, destination, setDestination, needsReason, register, submit } = draft;
   return (
     <Sheet
       open
       onClose={onClose}
-      title={failed ? `Throw out ${vesselName}` : `Strain ${vesselName}`}
+      title={batch.state === "spoiled" ? `Throw out ${vesselName}` : `Strain ${vesselName}`}
       lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
       foot={
         <>
           <Refusal error={close.error} />
           <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
-            {destination === "discard"
-              ? "Throw it out"
-              : destination === "at-once"
-                ? "Strain, and on to the field"
-                : destination === "shed"
-                  ? "Into the shed"
-                  : "Strain into store"}
+            {ACT_WORDS[destination]}
           </Button>
         </>
       }
@@ -128,77 +225,14 @@ export const CloseSheet = ({ batch, vesselName, units, onClose }: CloseSheetProp
           stacked
           value={destination}
           onChange={setDestination}
-          options={[
-            ...(makes
-              ? [
-                  {
-                    value: "shed" as const,
-                    label: "Into the shed, for other recipes",
-                    note: `A lot of ${findIngredient(makes).name.toLowerCase()} at what it cost, that knows this batch.`,
-                    disabled: failed,
-                  },
-                ]
-              : []),
-            {
-              value: "store",
-              label: "Into a store",
-              note: living
-                ? "A living brew does not keep."
-                : `Keeps about ${sayDuration(keeping.shelfH)}: ${keeping.container}; ${keeping.place}.`,
-              disabled: failed || living || weighed,
-            },
-            {
-              value: "at-once",
-              label: "Used at once",
-              note: living
-                ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
-                : "Straight to the field; what is left stays as a store.",
-              disabled: failed || weighed,
-            },
-            { value: "discard", label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
-          ]}
+          options={destinationsOf(batch)}
         />
         {destination === "discard" ? (
           <Notice tone="caution" title="Keep it off crops">
             {CAUTIONS.mould}
           </Notice>
         ) : (
-          <>
-            <AmountField
-              label={weighed ? "Came off" : "Strained off"}
-              of={of}
-              typed={yieldTyped}
-              {...register("yieldL")}
-              error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
-              hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
-            />
-            <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
-            {destination === "store" ? (
-              <div className="grid grid-cols-2 gap-3">
-                <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
-                <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
-                  <option value="breathable">breathing lid</option>
-                  <option value="vented">vented</option>
-                  <option value="sealed">tight lid</option>
-                </SelectField>
-              </div>
-            ) : null}
-            <div className="grid grid-cols-2 gap-3">
-              <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
-                {[...residues, "nothing left"].map((residue) => (
-                  <option key={residue}>{residue}</option>
-                ))}
-              </SelectField>
-              <AmountField
-                label="How much of it"
-                of={RESIDUE}
-                typed={residueTyped}
-                placeholder="not weighed"
-                {...register("residueKg")}
-                error={close.fields["/residueKg"]}
-              />
-            </div>
-          </>
+          <CameOff batch={batch} units={units} draft={draft} />
         )}
         <NumberField label="Hands’ time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
         {needsReason ? (

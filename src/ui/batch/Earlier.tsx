@@ -1,10 +1,16 @@
 "use client";
+import dynamic from "next/dynamic";
 import { Link } from "../kit/Link";
-import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import { LEAD_WORDS } from "@/words/said";
-import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
+import { STROKES } from "./earlierStrokes";
 import type { Progress } from "@/services/ferment";
+
+// Most batches have no forerunner to be drawn beside: the chart, half of the page's script, comes where one has.
+const EarlierChart = dynamic(() => import("./EarlierChart").then((module) => module.EarlierChart), {
+  ssr: false,
+  loading: () => <p className="h-56 text-soft">Drawing the earlier ones</p>,
+});
 
 interface EarlierProps {
   readonly progress: Progress;
@@ -12,8 +18,6 @@ interface EarlierProps {
   readonly clock: FarmClock;
 }
 
-const STROKES = ["var(--soft)", "var(--leaf)", "var(--rust)", "var(--marigold)"];
-const DASHES = ["6 3", "2 3", "8 3 2 3", "1 4"];
 const DAY_MS = 86_400_000;
 const FALLBACK = { name: "", scale: 1, unit: "", falls: false } as const;
 
@@ -28,64 +32,7 @@ export const Earlier = ({ progress, startedMs, clock }: EarlierProps) => {
   return (
     <div className="grid gap-3">
       {own.length > 0 && drawn.length > 0 ? (
-        <figure>
-          <figcaption className="text-[0.92rem] text-soft">
-            {words.name} by day; this batch in full, earlier ones broken
-          </figcaption>
-          <div className="h-56">
-            <ResponsiveContainer width="100%" height="100%">
-              <LineChart margin={{ top: 8, right: 12, bottom: 4, left: -18 }}>
-                <CartesianGrid stroke="var(--line)" vertical={false} />
-                <XAxis
-                  dataKey="day"
-                  type="number"
-                  domain={[0, "dataMax"]}
-                  allowDuplicatedCategory={false}
-                  tickFormatter={(day: number) => formatNumber(Math.round(day))}
-                  stroke="var(--soft)"
-                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
-                />
-                <YAxis
-                  domain={curve?.feature === "ph" ? [3, 7] : [0, 100]}
-                  stroke="var(--soft)"
-                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
-                />
-                <Tooltip
-                  formatter={(value) => [`${formatNumber(Number(value), 3)}${words.unit}`, ""]}
-                  labelFormatter={(day) => `day ${formatNumber(Number(day), 3)}`}
-                  contentStyle={{
-                    background: "var(--chalk)",
-                    border: "2px solid var(--ink)",
-                    borderRadius: 0,
-                    color: "var(--ink)",
-                  }}
-                />
-                {drawn.map(({ batchId, readings }, index) => (
-                  <Line
-                    key={batchId}
-                    data={readings.map(({ day, value }) => ({ day, value: value * words.scale }))}
-                    dataKey="value"
-                    name={`batch ${batchId}`}
-                    stroke={STROKES[index % STROKES.length]!}
-                    strokeDasharray={DASHES[index % DASHES.length]!}
-                    strokeWidth={2}
-                    dot={{ r: 3 }}
-                    isAnimationActive={false}
-                  />
-                ))}
-                <Line
-                  data={own}
-                  dataKey="value"
-                  name="this batch"
-                  stroke="var(--blue)"
-                  strokeWidth={2.5}
-                  dot={{ r: 5, fill: "var(--blue)", stroke: "var(--chalk)", strokeWidth: 1.5 }}
-                  isAnimationActive={false}
-                />
-              </LineChart>
-            </ResponsiveContainer>
-          </div>
-        </figure>
+        <EarlierChart drawn={drawn} own={own} words={words} isPh={curve?.feature === "ph"} />
       ) : null}
       <ul className="divide-y divide-line border-y border-line">
         {earlier.map((batch, index) => (

@@ -2,22 +2,11 @@
 import { clsx } from "clsx";
 import { useState } from "react";
 import type { Asking } from "../acts/act";
-import {
-  MEASURES,
-  PH_INSTRUMENTS,
-  PH_SPOTS,
-  SIGN_KINDS,
-  type MeasureKind,
-  type PhInstrument,
-  type PhSpot,
-  type SignKind,
-} from "@/core/book/words";
+import { MEASURES, SIGN_KINDS, type MeasureKind, type SignKind } from "@/core/book/words";
 import { fromBase, toBase } from "@/core/quantity/units";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
-import { sayDay } from "@/formats/times";
 import type { WordChoice } from "@/services/batch";
 import { Button } from "../kit/Button";
-import { Choices } from "../kit/Choices";
 import { Stepper } from "../kit/Stepper";
 import { TextArea } from "../kit/fields";
 
@@ -45,102 +34,6 @@ export interface SectionProps {
   readonly busy: boolean;
   readonly onLog: (entry: Entry, said: string) => void;
 }
-
-/** pH, by meter or strip, and where it was read. */
-export const PhSection = ({
-  last,
-  meter = null,
-  busy,
-  onLog,
-}: SectionProps & {
-  readonly last: number | null;
-  readonly meter?: { readonly name: string; readonly calibratedOn: string | null; readonly isDue: boolean } | null;
-}) => {
-  const [settled, setSettled] = useState<"yes" | "no">("yes");
-  const [value, setValue] = useState(NaN);
-  const [instrument, setInstrument] = useState<PhInstrument>("meter");
-  const [spot, setSpot] = useState<PhSpot>("mid-depth");
-  return (
-    <section aria-label="pH" className="grid gap-3 border-b border-line pb-5">
-      <Stepper
-        label="pH"
-        value={value}
-        step={instrument === "meter" ? 0.05 : 0.5}
-        min={0}
-        max={14}
-        digits={2}
-        from={last ?? 5}
-        onChange={setValue}
-      />
-      {last === null ? null : (
-        <p className="text-[0.9rem] text-soft">
-          Last read <span className="reading">{last}</span>; the first tap begins there.
-        </p>
-      )}
-      <div className="flex flex-wrap gap-x-6 gap-y-3">
-        <Choices
-          label="Read with a"
-          value={instrument}
-          onChange={setInstrument}
-          options={PH_INSTRUMENTS.map((option) => ({ value: option, label: option }))}
-        />
-        <Choices
-          label="Where"
-          value={spot}
-          onChange={setSpot}
-          options={PH_SPOTS.map((option) => ({
-            value: option,
-            label: option === "mid-depth" ? "mid-depth" : `in the ${option}`,
-          }))}
-        />
-      </div>
-      {instrument === "meter" ? (
-        <Choices
-          label="Has the figure stood still for half a minute?"
-          value={settled}
-          onChange={setSettled}
-          options={[
-            { value: "yes", label: "yes" },
-            { value: "no", label: "still moving" },
-          ]}
-        />
-      ) : (
-        <p className="text-[0.9rem] text-soft">
-          A strip reads to half a unit: it moves the forecast less than a meter.
-        </p>
-      )}
-      {instrument === "meter" && meter?.isDue ? (
-        <p className="text-[0.9rem] text-rust">
-          {meter.name}{" "}
-          {meter.calibratedOn ? `was last calibrated ${sayDay(meter.calibratedOn)}` : "was never calibrated"}: calibrate
-          it first, or take a strip.
-        </p>
-      ) : null}
-      {instrument === "meter" && settled === "no" ? (
-        <p className="text-[0.9rem] text-soft">
-          Kept in the log, but not taken as the batch’s pH until it stands still.
-        </p>
-      ) : null}
-      {spot === "mid-depth" ? null : (
-        <p className="text-[0.9rem] text-soft">
-          Kept in the log, but not taken as the batch’s pH: film and lees differ from the middle.
-        </p>
-      )}
-      <Button
-        look="strong"
-        disabled={busy || !Number.isFinite(value)}
-        onClick={() =>
-          onLog(
-            { kind: "ph", value, instrument, spot, ...(instrument === "meter" ? { settled: settled === "yes" } : {}) },
-            `pH ${value}`,
-          )
-        }
-      >
-        {Number.isFinite(value) ? `Log pH ${value}` : "Log pH: read it first"}
-      </Button>
-    </section>
-  );
-};
 
 /** The liquid's temperature. */
 export const TemperatureSection = ({

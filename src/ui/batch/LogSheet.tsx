@@ -14,13 +14,13 @@ import { ActsSection } from "./LogActs";
 import {
   MeasuresSection,
   NoteSection,
-  PhSection,
   TemperatureSection,
   WordsSection,
   type Entry,
   type SectionProps,
 } from "./LogSections";
 
+import { PhSection } from "./PhSection";
 import { ReasonList } from "./ReasonList";
 import { sentAt, WhenChoice, type When } from "./WhenChoice";
 
@@ -76,6 +76,20 @@ const bringIntoView = (element: HTMLElement | null) => {
 };
 
 type LogPart = "ph" | "temperature" | "words" | "measures" | "act" | "note";
+
+/** What is wrong with what was sent, where the thumb is. */
+const PartRefusal = ({
+  log,
+}: {
+  readonly log: Pick<ReturnType<typeof useBatchAct<"logEntry">>, "error" | "fields">;
+}) =>
+  log.error ? (
+    <div ref={bringIntoView} tabIndex={-1}>
+      <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
+        {Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
+      </Notice>
+    </div>
+  ) : null;
 
 /** What was read, seen, smelt or done: one tap logs it, and the verdict above is drawn anew. */
 export const LogSheet = ({
@@ -151,13 +165,7 @@ export const LogSheet = ({
       <div className="grid gap-5">
         {order.map((part) => (
           <div key={part} className="grid gap-3">
-            {log.error && sentFrom === part ? (
-              <div ref={bringIntoView} tabIndex={-1}>
-                <Notice tone="error" title={Object.values(log.fields)[0] ?? log.error.message}>
-                  {Object.keys(log.fields).length > 0 ? "Nothing was logged." : null}
-                </Notice>
-              </div>
-            ) : null}
+            {sentFrom === part ? <PartRefusal log={log} /> : null}
             {parts[part]}
           </div>
         ))}

@@ -2,9 +2,9 @@
 import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
-import { sayCourse, sayDifference } from "@/words/said";
+import { sayDifference } from "@/words/said";
 import type { BatchView } from "@/services/batch";
-import type { WhatIfAnswer, Course } from "@/services/ferment";
+import type { WhatIfAnswer } from "@/services/ferment";
 import type { QueryOf } from "@/services/views";
 import { useDoor } from "../acts/act";
 import { PeakStarts } from "../content/PeakStarts";
@@ -14,8 +14,7 @@ import { Sheet } from "../kit/Sheet";
 import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
 import { WarmthStepper } from "../measures/WarmthStepper";
-import { RibbonStrip } from "./plate/RibbonStrip";
-import { plateScale, PLATE_W, timeTicks } from "./plate/scale";
+import { Strip } from "./CourseStrip";
 
 interface WhatIfSheetProps {
   readonly batch: BatchView;
@@ -44,77 +43,93 @@ const QUERY_OF = {
 } as const satisfies Record<Asked, keyof QueryOf<"whatIf">>;
 const FIRST: Record<Asked, number> = { place: 24, heater: 24, culture: 2, sugar: 0.5, later: 24 };
 const WAIT_MS = 250;
-/** As many times as fit under a strip on a phone. */
-const TICKS_SHOWN = 5;
 const DAY_MS = 86_400_000;
-
-const Strip = ({
-  title,
-  course,
-  batch,
-  nowMs,
-  fromMs,
-  toMs,
-  id,
-  clock,
-}: {
-  readonly title: string;
-  readonly course: Course;
-  readonly batch: BatchView;
-  readonly nowMs: number;
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly id: string;
-  readonly clock: FarmClock;
-}) => {
-  const { x } = plateScale({ batch, close: null, nowMs });
-  const drawn = { x: x.copy().domain([fromMs, toMs]), fromMs, toMs, nowMs };
-  const words = sayCourse(course.window, nowMs, clock);
-  const all = timeTicks(drawn, clock);
-  const ticks = all.filter((_, index) => index % Math.ceil(all.length / TICKS_SHOWN) === 0);
-  const { start, peak } = course.window;
-  return (
-    <figure className="mt-4">
-      <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <span className="font-semibold">{title}</span>
-        <span className="reading text-[0.95rem]">{words}</span>
-      </figcaption>
-      <svg role="img" aria-label={`${title}: ${words}`} viewBox={`0 0 ${PLATE_W} 96`} className="block w-full">
-        <RibbonStrip
-          id={id}
-          scale={drawn}
-          points={course.ribbon}
-          bestMs={peak.p50}
-          lost={start.p50 === null && course.never > 0.5}
-          top={2}
-          height={86}
-        />
-        <line x1={drawn.x(nowMs)} x2={drawn.x(nowMs)} y1={0} y2={92} stroke="var(--ink)" strokeWidth={2} />
-        {ticks.map(({ atMs }) => (
-          <line key={atMs} x1={drawn.x(atMs)} x2={drawn.x(atMs)} y1={84} y2={96} stroke="var(--soft)" strokeWidth={2} />
-        ))}
-      </svg>
-      <p aria-hidden className="reading relative h-5 text-[0.8rem] text-soft">
-        {ticks.map(({ atMs, text }) => (
-          <span
-            key={atMs}
-            className="absolute -translate-x-1/2 whitespace-nowrap"
-            style={{ left: `${(100 * drawn.x(atMs)) / PLATE_W}%` }}
-          >
-            {text}
-          </span>
-        ))}
-      </p>
-    </figure>
-  );
-};
 
 const isOpen = ({ asIs, of }: WhatIfAnswer, nowMs: number) =>
   of === "next" || (asIs.window.start.p50 !== null && asIs.window.start.p50 <= nowMs);
 
-/** What if it stood warmer or had a heater; what if the next one had more culture, less sugar, another start: as it is and as it would be, one above the other. */
-export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
-  const isWarmth = (asked: Asked) => asked === "place" || asked === "heater";
+const isWarmth = (asked: Asked): boolean => asked === "place" || asked === "heater";
+
+/** How much of what is asked about. */
+const ValueStepper = ({
+  asked,
+  value,
+  units,
+  onChange,
+}: {
+  readonly asked: Asked;
+  readonly value: number;
+  readonly units: UnitSystem;
+  readonly onChange: (value: number) => void;
+}) => (
+  <div className="mt-4">
+    {isWarmth(asked) ? (
+      <WarmthStepper
+        label={asked === "place" ? "The place is" : "The thermostat is at"}
+        units={units}
+        celsius={value}
+        onChange={onChange}
+      />
+    ) : asked === "later" ? (
+      <Stepper label="Hours later" unit="h" value={value} step={6} min={1} max={240} digits={0} onChange={onChange} />
+    ) : (
+      <Stepper
+        label={asked === "culture" ? "Times the culture" : "Share of the sugar"}
+        value={value}
+        step={asked === "culture" ? 0.5 : 0.1}
+        min={0.1}
+        max={asked === "culture" ? 10 : 3}
+        digits={1}
+        onChange={onChange}
+      />
+    )}
+  </div>
+);
+
+/** How warm to keep it to have it in by a day. */
+const HowWarm = ({
+  answer,
+  byDays,
+  byMs,
+  units,
+  clock,
+  onDays,
+}: {
+  readonly answer: WhatIfAnswer;
+  readonly byDays: number;
+  readonly byMs: number;
+  readonly units: UnitSystem;
+  readonly clock: FarmClock;
+  readonly onDays: (days: number) => void;
+}) => (
+  <section className="mt-6 border-t border-line pt-4" aria-label="How warm by a day">
+    <h3 className="text-lg">How warm to have it in by a day?</h3>
+    <div className="mt-2">
+      <Stepper
+        label="Days from now"
+        unit="d"
+        value={byDays}
+        step={1}
+        min={1}
+        max={60}
+        digits={0}
+        onChange={(days) => onDays(Number.isFinite(days) ? days : 1)}
+      />
+    </div>
+    <p className="mt-2" aria-live="polite">
+      {answer.warmthNeeded === "none"
+        ? `By ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)} it comes by itself.`
+        : answer.warmthNeeded === "beyond"
+          ? `No warmth that its culture bears brings it in by ${longWeekday(new Date(byMs), clock)}.`
+          : answer.warmthC === null
+            ? ""
+            : `Keep it at ${sayTemperature(answer.warmthC, units)} from now on, and it is as likely as not in by ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)}.`}
+    </p>
+  </section>
+);
+
+/** What is asked, and the answer to it: asked anew a moment after the last change. */
+function useWhatIf(batchId: number, nowMs: number) {
   const door = useDoor();
   const [asked, setAsked] = useState<Asked>("place");
   const [value, setValue] = useState(FIRST.place);
@@ -130,7 +145,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
     if (!Number.isFinite(value)) return undefined;
     const asking = new AbortController();
     const query = {
-      batchId: String(batch.id),
+      batchId: String(batchId),
       [QUERY_OF[asked]]: String(value),
       byMs: String(byMs),
       forPeak: "true",
@@ -150,7 +165,13 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
       clearTimeout(timer);
       asking.abort();
     };
-  }, [door, asked, value, byMs, batch.id]);
+  }, [door, asked, value, byMs, batchId]);
+  return { asked, pick, value, setValue, byDays, setByDays, byMs, answer, failed };
+}
+
+/** What if it stood warmer or had a heater; what if the next one had more culture, less sugar, another start: as it is and as it would be, one above the other. */
+export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }: WhatIfSheetProps) => {
+  const { asked, pick, value, setValue, byDays, setByDays, byMs, answer, failed } = useWhatIf(batch.id, nowMs);
   const ends = answer ? [answer.asIs, ...(answer.changed ? [answer.changed] : [])] : [];
   const toMs = Math.max(...ends.map(({ untilMs }) => untilMs), nowMs + DAY_MS);
   // Of the next one there is nothing before now.
@@ -163,37 +184,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           <Electricity />
         </div>
       ) : null}
-      <div className="mt-4">
-        {isWarmth(asked) ? (
-          <WarmthStepper
-            label={asked === "place" ? "The place is" : "The thermostat is at"}
-            units={units}
-            celsius={value}
-            onChange={setValue}
-          />
-        ) : asked === "later" ? (
-          <Stepper
-            label="Hours later"
-            unit="h"
-            value={value}
-            step={6}
-            min={1}
-            max={240}
-            digits={0}
-            onChange={setValue}
-          />
-        ) : (
-          <Stepper
-            label={asked === "culture" ? "Times the culture" : "Share of the sugar"}
-            value={value}
-            step={asked === "culture" ? 0.5 : 0.1}
-            min={0.1}
-            max={asked === "culture" ? 10 : 3}
-            digits={1}
-            onChange={setValue}
-          />
-        )}
-      </div>
+      <ValueStepper asked={asked} value={value} units={units} onChange={setValue} />
       {failed ? (
         <div className="mt-4">
           <Notice tone="error" title="This could not be worked out just now.">
@@ -233,30 +224,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             />
           ) : null}
           {isOpen(answer, nowMs) ? null : (
-            <section className="mt-6 border-t border-line pt-4" aria-label="How warm by a day">
-              <h3 className="text-lg">How warm to have it in by a day?</h3>
-              <div className="mt-2">
-                <Stepper
-                  label="Days from now"
-                  unit="d"
-                  value={byDays}
-                  step={1}
-                  min={1}
-                  max={60}
-                  digits={0}
-                  onChange={(days) => setByDays(Number.isFinite(days) ? days : 1)}
-                />
-              </div>
-              <p className="mt-2" aria-live="polite">
-                {answer.warmthNeeded === "none"
-                  ? `By ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)} it comes by itself.`
-                  : answer.warmthNeeded === "beyond"
-                    ? `No warmth that its culture bears brings it in by ${longWeekday(new Date(byMs), clock)}.`
-                    : answer.warmthC === null
-                      ? ""
-                      : `Keep it at ${sayTemperature(answer.warmthC, units)} from now on, and it is as likely as not in by ${longWeekday(new Date(byMs), clock)} ${clockTime(new Date(byMs), clock)}.`}
-              </p>
-            </section>
+            <HowWarm answer={answer} byDays={byDays} byMs={byMs} units={units} clock={clock} onDays={setByDays} />
           )}
           {answer.starts.length > 0 ? (
             <section className="mt-6 border-t border-line pt-4" aria-label="The next one">

@@ -31,6 +31,170 @@ const MEANING_WORDS: Record<CueMeaning, string> = {
   "failed": "failed",
 };
 
+/** Its name, where it is from, how full, why. */
+const EditHead = ({
+  draft,
+  set,
+  field,
+}: {
+  readonly draft: EditDraft;
+  readonly set: (change: Partial<EditDraft>) => void;
+  readonly field: (path: string) => string | undefined;
+}) => (
+  <div className="grid gap-3 sm:grid-cols-2">
+    <TextField
+      label="Name"
+      value={draft.name}
+      onChange={(event) => set({ name: event.target.value })}
+      error={field("/name")}
+    />
+    <TextField
+      label="Where it comes from"
+      placeholder="our trials last spring"
+      value={draft.source}
+      onChange={(event) => set({ source: event.target.value })}
+      error={field("/source")}
+    />
+    <NumberField
+      label="Filled to"
+      unit="%"
+      value={draft.fillPercent}
+      onChange={(event) => set({ fillPercent: event.target.value })}
+      error={field("/fillShare/default") ?? field("/fillShare")}
+    />
+    <TextField
+      label="What is changed, and why"
+      value={draft.note}
+      onChange={(event) => set({ note: event.target.value })}
+      error={field("/note")}
+    />
+  </div>
+);
+
+/** Its steps: reworded, struck out, added. */
+const EditSteps = ({
+  draft,
+  set,
+  field,
+}: {
+  readonly draft: EditDraft;
+  readonly set: (change: Partial<EditDraft>) => void;
+  readonly field: (path: string) => string | undefined;
+}) => {
+  const setStep = (index: number, change: Partial<Step>) =>
+    set({ steps: draft.steps.map((step, at) => (at === index ? { ...step, ...change } : step)) });
+  return (
+    <section aria-label="Steps" className="grid gap-3">
+      <h3 className="text-lg">Steps</h3>
+      {draft.steps.map((step, index) => (
+        <div key={step.id} className="grid gap-2 border-t border-line pt-2 sm:grid-cols-[1fr_7rem_auto]">
+          <TextArea
+            label={`Step ${index + 1}${step.adds.length > 0 ? `: ${step.adds.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}` : ""}`}
+            value={step.text}
+            onChange={(event) => setStep(index, { text: event.target.value })}
+            error={field(`/steps/${index}/text`)}
+          />
+          <NumberField
+            label="Then wait"
+            unit="min"
+            value={step.waitMin === undefined ? "" : String(step.waitMin)}
+            onChange={(event) => {
+              const { waitMin: _before, ...rest } = step;
+              const typed = event.target.value.trim();
+              set({
+                steps: draft.steps.map((other, at) =>
+                  at === index ? (typed === "" ? rest : { ...rest, waitMin: read(typed) }) : other,
+                ),
+              });
+            }}
+            error={field(`/steps/${index}/waitMin`)}
+          />
+          {step.adds.length === 0 ? (
+            <Button look="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
+              Strike out
+            </Button>
+          ) : null}
+        </div>
+      ))}
+      <Button
+        onClick={() =>
+          set({ steps: [...draft.steps, { id: `own-${draft.steps.length + 1}`, text: "", why: "", adds: [] }] })
+        }
+      >
+        Add a step
+      </Button>
+    </section>
+  );
+};
+
+/** What its signs mean; what says that it failed stays so. */
+const EditSigns = ({
+  recipe,
+  draft,
+  set,
+}: {
+  readonly recipe: Recipe;
+  readonly draft: EditDraft;
+  readonly set: (change: Partial<EditDraft>) => void;
+}) => (
+  <section aria-label="Signs" className="grid gap-2">
+    <h3 className="text-lg">Signs</h3>
+    <div className="grid gap-2 sm:grid-cols-3">
+      {draft.cues.map((cue, index) => (
+        <SelectField
+          key={cue.kind + cue.word}
+          label={`${cue.word} (${cue.kind})`}
+          value={cue.says}
+          disabled={recipe.cues[index]?.says === "failed"}
+          onChange={(event) =>
+            set({
+              cues: draft.cues.map((other, at) =>
+                at === index ? { ...other, says: event.target.value as CueMeaning } : other,
+              ),
+            })
+          }
+        >
+          {Object.entries(MEANING_WORDS).map(([says, words]) => (
+            <option key={says} value={says}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+      ))}
+    </div>
+  </section>
+);
+
+/** How strong it goes on. */
+const EditStrength = ({
+  recipe,
+  draft,
+  set,
+  field,
+}: {
+  readonly recipe: Recipe;
+  readonly draft: EditDraft;
+  readonly set: (change: Partial<EditDraft>) => void;
+  readonly field: (path: string) => string | undefined;
+}) => (
+  <section aria-label="Strength" className="grid gap-2">
+    <h3 className="text-lg">Parts of water to one of it</h3>
+    <div className="grid gap-2 sm:grid-cols-3">
+      {recipe.uses.map(({ use }, index) => (
+        <NumberField
+          key={use}
+          label={findUse(use).name}
+          value={draft.dilutions[index]}
+          onChange={(event) =>
+            set({ dilutions: draft.dilutions.map((other, at) => (at === index ? event.target.value : other)) })
+          }
+          error={field(`/uses/${index}/partsWater/default`)}
+        />
+      ))}
+    </div>
+  </section>
+);
+
 /** The farm's own version of a recipe: its amounts, its steps, its signs; kept as the next version, the earlier ones stay. */
 export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) => {
   const act = useBookAct("saveRecipe");
@@ -56,8 +220,6 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
     );
     onClose();
   };
-  const setStep = (index: number, change: Partial<Step>) =>
-    set({ steps: draft.steps.map((step, at) => (at === index ? { ...step, ...change } : step)) });
   return (
     <Sheet
       wide
@@ -91,124 +253,16 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
             onChange={(event) => setConfirmed(event.target.checked)}
           />
         ) : null}
-        <div className="grid gap-3 sm:grid-cols-2">
-          <TextField
-            label="Name"
-            value={draft.name}
-            onChange={(event) => set({ name: event.target.value })}
-            error={field("/name")}
-          />
-          <TextField
-            label="Where it comes from"
-            placeholder="our trials last spring"
-            value={draft.source}
-            onChange={(event) => set({ source: event.target.value })}
-            error={field("/source")}
-          />
-          <NumberField
-            label="Filled to"
-            unit="%"
-            value={draft.fillPercent}
-            onChange={(event) => set({ fillPercent: event.target.value })}
-            error={field("/fillShare/default") ?? field("/fillShare")}
-          />
-          <TextField
-            label="What is changed, and why"
-            value={draft.note}
-            onChange={(event) => set({ note: event.target.value })}
-            error={field("/note")}
-          />
-        </div>
+        <EditHead draft={draft} set={set} field={field} />
         <EditAmounts
           recipe={recipe}
           amounts={draft.amounts}
           fieldError={field}
           onChange={(amounts) => set({ amounts })}
         />
-        <section aria-label="Steps" className="grid gap-3">
-          <h3 className="text-lg">Steps</h3>
-          {draft.steps.map((step, index) => (
-            <div key={step.id} className="grid gap-2 border-t border-line pt-2 sm:grid-cols-[1fr_7rem_auto]">
-              <TextArea
-                label={`Step ${index + 1}${step.adds.length > 0 ? `: ${step.adds.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}` : ""}`}
-                value={step.text}
-                onChange={(event) => setStep(index, { text: event.target.value })}
-                error={field(`/steps/${index}/text`)}
-              />
-              <NumberField
-                label="Then wait"
-                unit="min"
-                value={step.waitMin === undefined ? "" : String(step.waitMin)}
-                onChange={(event) => {
-                  const { waitMin: _before, ...rest } = step;
-                  const typed = event.target.value.trim();
-                  set({
-                    steps: draft.steps.map((other, at) =>
-                      at === index ? (typed === "" ? rest : { ...rest, waitMin: read(typed) }) : other,
-                    ),
-                  });
-                }}
-                error={field(`/steps/${index}/waitMin`)}
-              />
-              {step.adds.length === 0 ? (
-                <Button look="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
-                  Strike out
-                </Button>
-              ) : null}
-            </div>
-          ))}
-          <Button
-            onClick={() =>
-              set({ steps: [...draft.steps, { id: `own-${draft.steps.length + 1}`, text: "", why: "", adds: [] }] })
-            }
-          >
-            Add a step
-          </Button>
-        </section>
-        <section aria-label="Signs" className="grid gap-2">
-          <h3 className="text-lg">Signs</h3>
-          <div className="grid gap-2 sm:grid-cols-3">
-            {draft.cues.map((cue, index) => (
-              <SelectField
-                key={cue.kind + cue.word}
-                label={`${cue.word} (${cue.kind})`}
-                value={cue.says}
-                disabled={recipe.cues[index]?.says === "failed"}
-                onChange={(event) =>
-                  set({
-                    cues: draft.cues.map((other, at) =>
-                      at === index ? { ...other, says: event.target.value as CueMeaning } : other,
-                    ),
-                  })
-                }
-              >
-                {Object.entries(MEANING_WORDS).map(([says, words]) => (
-                  <option key={says} value={says}>
-                    {words}
-                  </option>
-                ))}
-              </SelectField>
-            ))}
-          </div>
-        </section>
-        {recipe.uses.length > 0 ? (
-          <section aria-label="Strength" className="grid gap-2">
-            <h3 className="text-lg">Parts of water to one of it</h3>
-            <div className="grid gap-2 sm:grid-cols-3">
-              {recipe.uses.map(({ use }, index) => (
-                <NumberField
-                  key={use}
-                  label={findUse(use).name}
-                  value={draft.dilutions[index]}
-                  onChange={(event) =>
-                    set({ dilutions: draft.dilutions.map((other, at) => (at === index ? event.target.value : other)) })
-                  }
-                  error={field(`/uses/${index}/partsWater/default`)}
-                />
-              ))}
-            </div>
-          </section>
-        ) : null}
+        <EditSteps draft={draft} set={set} field={field} />
+        <EditSigns recipe={recipe} draft={draft} set={set} />
+        {recipe.uses.length > 0 ? <EditStrength recipe={recipe} draft={draft} set={set} field={field} /> : null}
       </div>
     </Sheet>
   );

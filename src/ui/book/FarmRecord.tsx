@@ -37,6 +37,47 @@ function sayPace(learned: NonNullable<MethodRecord["learned"]>): string {
   return `Batches run ${pace} here, by ${learned.taught} of ${learned.finished} finished ones${surer > 3 ? `; forecasts are ${surer} % narrower for it` : ""}.`;
 }
 
+/** Batch by batch: what was said, and what came of it. */
+const RecordTable = ({ lines, clock }: { readonly lines: MethodRecord["lines"]; readonly clock: FarmClock }) => (
+  <div role="region" aria-label="Forecasts and what came of them" tabIndex={0} className="overflow-x-auto">
+    <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
+      <thead>
+        <tr className="border-b-2 border-ink align-bottom">
+          <th className="py-1.5 pr-3 font-semibold">Batch</th>
+          <th className="py-1.5 pr-3 font-semibold">Ready, day</th>
+          <th className="py-1.5 pr-3 font-semibold">Said at the start</th>
+          <th className="py-1.5 font-semibold">Said half-way</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <tr key={line.batchId} className="border-b border-line">
+            <td className="py-1.5 pr-3">
+              <Link
+                href={`/batches/${line.batchId}`}
+                className="underline decoration-line decoration-2 underline-offset-4"
+              >
+                {fullDate(new Date(line.startedMs), clock)}
+              </Link>
+              <span className="text-soft">, {line.vesselName}</span>
+            </td>
+            <td className="reading py-1.5 pr-3">
+              {line.readyD.notBefore === null ? "by " : `${days(line.readyD.notBefore)} to `}
+              {days(line.readyD.by)}
+            </td>
+            <td className="py-1.5 pr-3">
+              <Said said={line.atStart} />
+            </td>
+            <td className="py-1.5">
+              <Said said={line.halfWay} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
 /** How right the forecasts of a method have been on this farm, what its batches taught, and the way to make it forget. */
 export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; readonly clock: FarmClock }) => {
   const [resetting, setResetting] = useState(false);
@@ -65,45 +106,7 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
             : ""}
         </p>
       ) : null}
-      {lines.length > 0 ? (
-        <div role="region" aria-label="Forecasts and what came of them" tabIndex={0} className="overflow-x-auto">
-          <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
-            <thead>
-              <tr className="border-b-2 border-ink align-bottom">
-                <th className="py-1.5 pr-3 font-semibold">Batch</th>
-                <th className="py-1.5 pr-3 font-semibold">Ready, day</th>
-                <th className="py-1.5 pr-3 font-semibold">Said at the start</th>
-                <th className="py-1.5 font-semibold">Said half-way</th>
-              </tr>
-            </thead>
-            <tbody>
-              {lines.map((line) => (
-                <tr key={line.batchId} className="border-b border-line">
-                  <td className="py-1.5 pr-3">
-                    <Link
-                      href={`/batches/${line.batchId}`}
-                      className="underline decoration-line decoration-2 underline-offset-4"
-                    >
-                      {fullDate(new Date(line.startedMs), clock)}
-                    </Link>
-                    <span className="text-soft">, {line.vesselName}</span>
-                  </td>
-                  <td className="reading py-1.5 pr-3">
-                    {line.readyD.notBefore === null ? "by " : `${days(line.readyD.notBefore)} to `}
-                    {days(line.readyD.by)}
-                  </td>
-                  <td className="py-1.5 pr-3">
-                    <Said said={line.atStart} />
-                  </td>
-                  <td className="py-1.5">
-                    <Said said={line.halfWay} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      ) : null}
+      {lines.length > 0 ? <RecordTable lines={lines} clock={clock} /> : null}
       {learned?.resets.map(({ atMs, reason: why, by }) => (
         <p key={atMs} className="text-[0.9rem] text-soft">
           Forgotten on {fullDate(new Date(atMs), clock)} by {by}: {why}.

@@ -11,6 +11,25 @@ import { TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 
+/** Each complaint with the line it is about. */
+const WhatIsWrong = ({
+  complaints,
+  text,
+}: {
+  readonly complaints: Extract<ReturnType<typeof readRecipe>, { ok: false }>["complaints"];
+  readonly text: string;
+}) => (
+  <section aria-label="What is wrong" className="grid gap-2">
+    {complaints.slice(0, 12).map(({ line, path, text: said }, index) => (
+      <Notice key={index} tone="error" title={`Line ${line}`}>
+        {said}
+        <span className="block text-[0.85rem] text-soft">{text.split("\n")[line - 1]?.trim().slice(0, 90)}</span>
+        <span className="sr-only">{path}</span>
+      </Notice>
+    ))}
+  </section>
+);
+
 /** A recipe from a file: refused with the line that is wrong, held where a figure is far from what growers use. */
 export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
   const router = useRouter();
@@ -64,19 +83,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
           onChange={(event) => setText(event.target.value)}
         />
         {act.error ? <Notice tone="error">{act.error.message}</Notice> : null}
-        {read && !read.ok ? (
-          <section aria-label="What is wrong" className="grid gap-2">
-            {read.complaints.slice(0, 12).map(({ line, path, text: said }, index) => (
-              <Notice key={index} tone="error" title={`Line ${line}`}>
-                {said}
-                <span className="block text-[0.85rem] text-soft">
-                  {text.split("\n")[line - 1]?.trim().slice(0, 90)}
-                </span>
-                <span className="sr-only">{path}</span>
-              </Notice>
-            ))}
-          </section>
-        ) : null}
+        {read && !read.ok ? <WhatIsWrong complaints={read.complaints} text={text} /> : null}
         {read?.ok ? (
           <section aria-label="What was read" className="grid gap-2">
             <p>

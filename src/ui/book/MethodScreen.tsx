@@ -1,5 +1,6 @@
 "use client";
 import { Link } from "../kit/Link";
+import type { Recipe } from "@/core/book/recipe";
 import { useState } from "react";
 import { toast } from "sonner";
 import { findMethod } from "@/core/book";
@@ -22,7 +23,8 @@ import { EditSheet } from "./EditSheet";
 import { FarmRecord } from "./FarmRecord";
 import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutTools } from "./MethodParts";
 import { RecipeDrawing } from "./MethodPlate";
-import { ScaleSheet, type ScaleStart } from "./ScaleSheet";
+import { ScaleSheet } from "./ScaleSheet";
+import type { ScaleStart } from "./scaleDraft";
 import { Differences, SchoolsTable, type SchoolColumn } from "./SchoolsTable";
 import { Versions } from "./Versions";
 import { BookText } from "../kit/BookText";
@@ -51,26 +53,138 @@ function keysOf(view: BookView, methodId: string): RecipeKey[] {
   });
 }
 
+function columnOf(view: BookView, key: RecipeKey, ours: RecipeKey): SchoolColumn {
+  const recipe = recipeOfKey(key, view.versions);
+  return {
+    key: `${key.schoolId} ${key.versionNo ?? ""}`,
+    title: key.versionNo === null ? recipe.school.name : `${recipe.school.name}, our version ${key.versionNo}`,
+    recipe,
+    cautious: key.versionNo === null && key.schoolId === findMethod(key.methodId).cautiousSchool,
+    ours: sameKey(key, ours),
+  };
+}
+
+/** What it is, what it likes and gives, what can be done with it. */
+const MethodHead = ({
+  view,
+  methodId,
+  shown,
+  recipe,
+  onOpen,
+}: {
+  readonly view: BookView;
+  readonly methodId: string;
+  readonly shown: RecipeKey;
+  readonly recipe: Recipe;
+  readonly onOpen: (sheet: "scale" | "edit") => void;
+}) => {
+  const method = findMethod(methodId);
+  const basis = findIngredient(recipe.basis);
+  return (
+    <div className="grid gap-x-8 gap-y-4 md:grid-cols-[150px_1fr]">
+      <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">
+        <RecipeDrawing recipe={recipe} pxPerM={230} />
+      </div>
+      <div>
+        <h1 className="text-3xl">{method.name}</h1>
+        <p className="text-lg">{method.purpose}</p>
+        <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-[0.95rem] sm:grid-cols-[auto_1fr_auto_1fr]">
+          {Object.entries(recipe.lookAlike).map(([what, says]) => (
+            <div key={what} className="contents">
+              <dt className="font-semibold capitalize">{what}</dt>
+              <dd>{says}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="reading mt-2">
+          Started now: {view.lead[methodId] ? sayLead(view.lead[methodId]) : ""} · likes{" "}
+          {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
+          {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives{" "}
+          {recipe.yieldUnit === basis.stockUnit ? (
+            `${formatNumber(100 * recipe.yieldPerBasis.default, 3)} %`
+          ) : (
+            <BookText>{`${formatNumber(recipe.yieldPerBasis.default, 3)} ${recipe.yieldUnit} to 1 ${basis.stockUnit}`}</BookText>
+          )}{" "}
+          of {basis.name.toLowerCase()}
+        </p>
+        <div className="mt-3 flex flex-wrap gap-3 print:hidden">
+          <Button look="strong" onClick={() => onOpen("scale")}>
+            Scale it
+          </Button>
+          <Button onClick={() => onOpen("edit")}>Make our own version</Button>
+          <Button onClick={() => window.print()}>Print the card</Button>
+          <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonLook("plain")}>
+            Recipe as a file
+          </a>
+        </div>
+      </div>
+    </div>
+  );
+};
+
+/** What goes beyond the one recipe: its best starts, its record here, other schools, versions, cautions. */
+const Beyond = ({
+  view,
+  methodId,
+  record,
+  starts,
+  columns,
+  recipe,
+}: {
+  readonly view: BookView;
+  readonly methodId: string;
+  readonly record: MethodScreenProps["record"];
+  readonly starts: MethodScreenProps["starts"];
+  readonly columns: readonly SchoolColumn[];
+  readonly recipe: Recipe;
+}) => (
+  <div className="mt-10 grid grid-cols-1 gap-10">
+    {starts.length > 0 ? (
+      <Part title="Started when, to be best in fit hours">
+        <div className="max-w-2xl">
+          <PeakStarts starts={starts} nowMs={view.nowMs} clock={view.farm} />
+          <p className="mt-1 text-[0.92rem] text-soft">
+            By the air that is expected and the usual vessel. It may come hours sooner or later: smell it before.
+          </p>
+        </div>
+      </Part>
+    ) : null}
+    {record.learned || record.lines.length > 0 ? (
+      <Part title="On this farm">
+        <FarmRecord record={record} clock={view.farm} />
+      </Part>
+    ) : null}
+    <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
+      <SchoolsTable columns={columns} />
+    </Part>
+    <Part title="Where growers differ">
+      <Differences methodId={methodId} />
+    </Part>
+    <Versions view={view} methodId={methodId} />
+    <Part title="Mind">
+      <Cautions
+        cautions={cautionsFor(recipe, {
+          filledL: null,
+          ingredients: recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient),
+        })}
+      />
+      <p className="mt-2 text-[0.92rem] text-soft">
+        Local code, your certifier and licensed trades stand above this. How sure anyone is:{" "}
+        <BookText>{recipe.sureness}</BookText>
+      </p>
+    </Part>
+  </div>
+);
+
 /** One method of the field book. */
 export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: MethodScreenProps) => {
-  const method = findMethod(methodId);
   const ours = chosenKey(methodId, view.choices);
   const [shown, setShown] = useState<RecipeKey>(ours);
   const [open, setOpen] = useState<"scale" | "edit" | null>(scaleFrom ? "scale" : null);
   const choose = useBookAct("chooseRecipe", "toast");
   const recipe = recipeOfKey(shown, view.versions);
-  const basis = findIngredient(recipe.basis);
   const keys = keysOf(view, methodId);
-  const columns = keys.map((key): SchoolColumn => {
-    const column = recipeOfKey(key, view.versions);
-    return {
-      key: `${key.schoolId} ${key.versionNo ?? ""}`,
-      title: key.versionNo === null ? column.school.name : `${column.school.name}, our version ${key.versionNo}`,
-      recipe: column,
-      cautious: key.versionNo === null && key.schoolId === method.cautiousSchool,
-      ours: sameKey(key, ours),
-    };
-  });
+  const columns = keys.map((key) => columnOf(view, key, ours));
   const held = view.versions.find(
     (version) =>
       version.methodId === methodId && version.schoolId === shown.schoolId && version.versionNo === shown.versionNo,
@@ -87,44 +201,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
       >
         All methods
       </Link>
-      <div className="grid gap-x-8 gap-y-4 md:grid-cols-[150px_1fr]">
-        <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">
-          <RecipeDrawing recipe={recipe} pxPerM={230} />
-        </div>
-        <div>
-          <h1 className="text-3xl">{method.name}</h1>
-          <p className="text-lg">{method.purpose}</p>
-          <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-[0.95rem] sm:grid-cols-[auto_1fr_auto_1fr]">
-            {Object.entries(recipe.lookAlike).map(([what, says]) => (
-              <div key={what} className="contents">
-                <dt className="font-semibold capitalize">{what}</dt>
-                <dd>{says}</dd>
-              </div>
-            ))}
-          </dl>
-          <p className="reading mt-2">
-            Started now: {view.lead[methodId] ? sayLead(view.lead[methodId]) : ""} · likes{" "}
-            {sayTemperature(recipe.comfortC.low, view.farm.units)} to{" "}
-            {sayTemperature(recipe.comfortC.high, view.farm.units)} · gives{" "}
-            {recipe.yieldUnit === basis.stockUnit ? (
-              `${formatNumber(100 * recipe.yieldPerBasis.default, 3)} %`
-            ) : (
-              <BookText>{`${formatNumber(recipe.yieldPerBasis.default, 3)} ${recipe.yieldUnit} to 1 ${basis.stockUnit}`}</BookText>
-            )}{" "}
-            of {basis.name.toLowerCase()}
-          </p>
-          <div className="mt-3 flex flex-wrap gap-3 print:hidden">
-            <Button look="strong" onClick={() => setOpen("scale")}>
-              Scale it
-            </Button>
-            <Button onClick={() => setOpen("edit")}>Make our own version</Button>
-            <Button onClick={() => window.print()}>Print the card</Button>
-            <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonLook("plain")}>
-              Recipe as a file
-            </a>
-          </div>
-        </div>
-      </div>
+      <MethodHead view={view} methodId={methodId} shown={shown} recipe={recipe} onOpen={setOpen} />
       <div className="mt-6 flex flex-wrap items-end justify-between gap-3 border-t-2 border-ink pt-3 print:hidden">
         <Choices
           label="Read it by"
@@ -165,42 +242,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
           <Keeping recipe={recipe} />
         </div>
       </div>
-      <div className="mt-10 grid grid-cols-1 gap-10">
-        {starts.length > 0 ? (
-          <Part title="Started when, to be best in fit hours">
-            <div className="max-w-2xl">
-              <PeakStarts starts={starts} nowMs={view.nowMs} clock={view.farm} />
-              <p className="mt-1 text-[0.92rem] text-soft">
-                By the air that is expected and the usual vessel. It may come hours sooner or later: smell it before.
-              </p>
-            </div>
-          </Part>
-        ) : null}
-        {record.learned || record.lines.length > 0 ? (
-          <Part title="On this farm">
-            <FarmRecord record={record} clock={view.farm} />
-          </Part>
-        ) : null}
-        <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
-          <SchoolsTable columns={columns} />
-        </Part>
-        <Part title="Where growers differ">
-          <Differences methodId={methodId} />
-        </Part>
-        <Versions view={view} methodId={methodId} />
-        <Part title="Mind">
-          <Cautions
-            cautions={cautionsFor(recipe, {
-              filledL: null,
-              ingredients: recipe.ingredients.filter(({ optional }) => !optional).map(({ ingredient }) => ingredient),
-            })}
-          />
-          <p className="mt-2 text-[0.92rem] text-soft">
-            Local code, your certifier and licensed trades stand above this. How sure anyone is:{" "}
-            <BookText>{recipe.sureness}</BookText>
-          </p>
-        </Part>
-      </div>
+      <Beyond view={view} methodId={methodId} record={record} starts={starts} columns={columns} recipe={recipe} />
       {open === "scale" ? (
         <ScaleSheet view={view} recipeKey={shown} recipe={recipe} start={scaleFrom} onClose={() => setOpen(null)} />
       ) : null}

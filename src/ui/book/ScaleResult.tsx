@@ -3,7 +3,6 @@ import { expectedYield } from "@/core/recipe/expectedYield";
 import { usualRate } from "@/core/book";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
-import { substitutesFor } from "@/core/book/substitutes";
 import { findUse } from "@/core/book/uses";
 import { batchContent } from "@/core/recipe/composition";
 import { airNeed, heaterNeed } from "@/core/recipe/conditions";
@@ -11,29 +10,20 @@ import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
 import { sayMass, sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
-import { measurableOf } from "@/formats/measured";
 import { HEAT_SAFELY } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/book";
 import { ContentTable } from "../content/ContentTable";
 import { ShellChemistry } from "../fill/ShellChemistry";
-import { SelectField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
-import { AmountField } from "../measures/AmountField";
 import { plannedCost } from "./drumCost";
 import { Bounds, OrSpreadIt, Starters } from "./ScaleFacts";
-import type { ScaleDraft } from "./scaleDraft";
+import { ChangeLines, type ChangeLinesProps } from "./ChangeLines";
 
-type Draft = Pick<ScaleDraft, "include" | "stated" | "swaps">;
-
-interface ScaleResultProps {
+interface ScaleResultProps extends ChangeLinesProps {
   readonly view: BookView;
-  readonly recipe: Recipe;
   readonly scaled: ScaledRecipe;
   readonly split: Split | null;
-  readonly draft: Draft;
-  readonly onChange: (change: Partial<Draft>) => void;
-  readonly problemAt: (field: string) => string | undefined;
 }
 
 const FOLLOWS_WORDS = { batch: "", width: "by the vessel’s width", nothing: "whatever the size" } as const;
@@ -123,65 +113,100 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
   );
 };
 
+/** What goes into each of several vessels. */
+const OverSeveral = ({
+  split,
+  view,
+  recipe,
+}: {
+  readonly split: NonNullable<ScaleResultProps["split"]>;
+  readonly view: BookView;
+  readonly recipe: Recipe;
+}) => {
+  const { units } = view.farm;
+  return (
+    <section aria-label="Over several vessels">
+      <ul className="divide-y divide-line border-y border-line">
+        {split.parts.map(({ id, scaled: part }) => (
+          <li key={id} className="py-1.5">
+            <span className="font-semibold">{view.vessels.find((vessel) => String(vessel.id) === id)?.name}</span>{" "}
+            <span className="reading">
+              {part.lines
+                .map(
+                  (line) =>
+                    `${sayStock(line.amount, line.unit, units)} ${findIngredient(line.ingredient).name.toLowerCase()}`,
+                )
+                .join(", ")}
+              ; {formatNumber(part.fillShare * 100, 2)} % full
+            </span>
+          </li>
+        ))}
+      </ul>
+      {split.left > 0.01 ? (
+        <Notice tone="error">
+          {`${formatNumber(split.left, 3)} ${findIngredient(recipe.basis).stockUnit} find no vessel: tick another.`}
+        </Notice>
+      ) : null}
+    </section>
+  );
+};
+
+/** Each line with its span and its dose. */
+const WhatGoesIn = ({
+  scaled,
+  view,
+  recipe,
+}: {
+  readonly scaled: ScaledRecipe;
+  readonly view: BookView;
+  readonly recipe: Recipe;
+}) => (
+  <table aria-label="What goes in" className="w-full">
+    <thead>
+      <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
+        <th className="text-left font-normal">Goes in</th>
+        <th className="pr-3 text-right font-normal">usual</th>
+        <th className="pr-3 text-right font-normal">is seen</th>
+        <th className="text-right font-normal">
+          {findIngredient(recipe.basis).stockUnit === "L" ? "to the litre" : "to the kilogram"}
+        </th>
+      </tr>
+    </thead>
+    <tbody>
+      {scaled.lines.map((line) => (
+        <LineRow key={`${line.ingredient}/${line.part}`} line={line} basisId={recipe.basis} view={view} />
+      ))}
+    </tbody>
+  </table>
+);
+
+/** What is in a litre of it. */
+const WhatIsInIt = ({ scaled, recipe }: { readonly scaled: ScaledRecipe; readonly recipe: Recipe }) => {
+  const rate = usualRate(recipe);
+  return recipe.yieldUnit === "L" && rate ? (
+    <section aria-label="What is in it">
+      <h3 className="text-lg">What is in it</h3>
+      <ContentTable
+        content={batchContent(recipe, scaled.lines, expectedYield(recipe, scaled.basisAmount, scaled.lines).default)}
+        partsWater={rate.partsWater.default}
+        useName={findUse(rate.use).name}
+        mixLPerM2={findUse(rate.use).mixLPerM2?.default ?? null}
+      />
+    </section>
+  ) : null;
+};
+
 /** A scaled recipe: each line with its span and its dose, what governs, and what follows from the size. */
 export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, problemAt }: ScaleResultProps) => {
   const { units } = view.farm;
-  const optional = recipe.ingredients.filter(({ optional: may, amount }) => may && amount.type !== "unknown");
-  const unknown = recipe.ingredients.filter(({ amount }) => amount.type === "unknown");
-  const swappable = [...new Set(recipe.ingredients.map(({ ingredient }) => ingredient))].filter(
-    (id) => id !== recipe.basis && substitutesFor(id).length > 0,
-  );
-  const rate = usualRate(recipe);
-  const swap = (instead: IngredientId, use: string) => {
-    const others = Object.fromEntries(Object.entries(draft.swaps).filter(([from]) => from !== instead));
-    onChange({ swaps: use === "" ? others : { ...others, [instead]: use as IngredientId } });
-  };
   return (
     <>
       <Bounds scaled={scaled} recipe={recipe} units={units} />
       <Starters view={view} recipe={recipe} scaled={scaled} />
       {split ? (
-        <section aria-label="Over several vessels">
-          <ul className="divide-y divide-line border-y border-line">
-            {split.parts.map(({ id, scaled: part }) => (
-              <li key={id} className="py-1.5">
-                <span className="font-semibold">{view.vessels.find((vessel) => String(vessel.id) === id)?.name}</span>{" "}
-                <span className="reading">
-                  {part.lines
-                    .map(
-                      (line) =>
-                        `${sayStock(line.amount, line.unit, units)} ${findIngredient(line.ingredient).name.toLowerCase()}`,
-                    )
-                    .join(", ")}
-                  ; {formatNumber(part.fillShare * 100, 2)} % full
-                </span>
-              </li>
-            ))}
-          </ul>
-          {split.left > 0.01 ? (
-            <Notice tone="error">
-              {`${formatNumber(split.left, 3)} ${findIngredient(recipe.basis).stockUnit} find no vessel: tick another.`}
-            </Notice>
-          ) : null}
-        </section>
+        <OverSeveral split={split} view={view} recipe={recipe} />
       ) : (
-        <table aria-label="What goes in" className="w-full">
-          <thead>
-            <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
-              <th className="text-left font-normal">Goes in</th>
-              <th className="pr-3 text-right font-normal">usual</th>
-              <th className="pr-3 text-right font-normal">is seen</th>
-              <th className="text-right font-normal">
-                {findIngredient(recipe.basis).stockUnit === "L" ? "to the litre" : "to the kilogram"}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {scaled.lines.map((line) => (
-              <LineRow key={`${line.ingredient}/${line.part}`} line={line} basisId={recipe.basis} view={view} />
-            ))}
-          </tbody>
-        </table>
+        <WhatGoesIn scaled={scaled} view={view} recipe={recipe} />
       )}
       {scaled.swaps.map(({ instead, use, changes }) => (
         <Notice
@@ -200,68 +225,8 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
           lines={scaled.lines.map(({ ingredient, amount }) => ({ ingredient, used: amount }))}
         />
       ) : null}
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold">Change what goes in</summary>
-        <div className="grid gap-3 sm:grid-cols-2">
-          {optional.map(({ ingredient, role }) => (
-            <TickField
-              key={ingredient}
-              label={`${findIngredient(ingredient).name}: ${role}`}
-              checked={draft.include.includes(ingredient)}
-              onChange={(event) =>
-                onChange({
-                  include: event.target.checked
-                    ? [...draft.include, ingredient]
-                    : draft.include.filter((id) => id !== ingredient),
-                })
-              }
-            />
-          ))}
-          {unknown.map(({ ingredient, amount }) => (
-            <AmountField
-              key={ingredient}
-              label={`${findIngredient(ingredient).name}: nobody states how much`}
-              of={measurableOf(ingredient)}
-              typed={draft.stated[ingredient] ?? ""}
-              placeholder="left out"
-              hint={amount.type === "unknown" ? amount.ask : undefined}
-              value={draft.stated[ingredient] ?? ""}
-              onChange={(event) => onChange({ stated: { ...draft.stated, [ingredient]: event.target.value } })}
-              error={problemAt(`stated/${ingredient}`)}
-            />
-          ))}
-          {swappable.map((ingredient) => (
-            <SelectField
-              key={ingredient}
-              label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
-              value={draft.swaps[ingredient] ?? ""}
-              onChange={(event) => swap(ingredient, event.target.value)}
-            >
-              <option value="">nothing</option>
-              {substitutesFor(ingredient).map(({ use }) => (
-                <option key={use} value={use}>
-                  {findIngredient(use).name}
-                </option>
-              ))}
-            </SelectField>
-          ))}
-        </div>
-      </details>
-      {recipe.yieldUnit === "L" && rate ? (
-        <section aria-label="What is in it">
-          <h3 className="text-lg">What is in it</h3>
-          <ContentTable
-            content={batchContent(
-              recipe,
-              scaled.lines,
-              expectedYield(recipe, scaled.basisAmount, scaled.lines).default,
-            )}
-            partsWater={rate.partsWater.default}
-            useName={findUse(rate.use).name}
-            mixLPerM2={findUse(rate.use).mixLPerM2?.default ?? null}
-          />
-        </section>
-      ) : null}
+      <ChangeLines recipe={recipe} draft={draft} onChange={onChange} problemAt={problemAt} />
+      <WhatIsInIt scaled={scaled} recipe={recipe} />
       {scaled.liquidL > 0 ? (
         <p className="text-[0.9rem] text-soft">
           {recipe.family === "solid"

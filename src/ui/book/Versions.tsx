@@ -9,6 +9,36 @@ import { SelectField } from "../kit/fields";
 import { Part } from "./MethodParts";
 import { BookText } from "../kit/BookText";
 
+/** What one version does otherwise than another. */
+const Changes = ({ changes }: { readonly changes: ReturnType<typeof diffRecipes> }) => (
+  <div role="region" aria-label="The difference" tabIndex={0} className="overflow-x-auto">
+    <table aria-label="What differs" className="mt-3 w-full max-w-[900px] min-w-[480px]">
+      <thead>
+        <tr className="border-b-2 border-ink text-left text-[0.86rem] text-soft">
+          <th className="font-normal">What</th>
+          <th className="font-normal">Before</th>
+          <th className="font-normal">After</th>
+        </tr>
+      </thead>
+      <tbody>
+        {changes.map(({ where, what, before: was, after }, index) => (
+          <tr key={index} className="border-b border-line align-top">
+            <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+              {what} <span className="font-normal text-soft">{where === "other" ? "" : where}</span>
+            </th>
+            <td className="py-1.5 pr-3">
+              {was === null ? <span className="text-soft">not there</span> : <BookText>{was}</BookText>}
+            </td>
+            <td className="py-1.5 font-semibold">
+              {after === null ? <span className="font-normal text-soft">gone</span> : <BookText>{after}</BookText>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
 /** The farm's versions of a method's schools, and what any two of them do otherwise. */
 export const Versions = ({ view, methodId }: { readonly view: BookView; readonly methodId: string }) => {
   const own = view.versions.filter((version) => version.methodId === methodId);
@@ -67,40 +97,7 @@ export const Versions = ({ view, methodId }: { readonly view: BookView; readonly
         {select("From", one.key, setFrom)}
         {select("To", other.key, setTo)}
       </div>
-      {changes.length === 0 ? (
-        <p className="mt-3 text-soft">They are the same.</p>
-      ) : (
-        <div role="region" aria-label="The difference" tabIndex={0} className="overflow-x-auto">
-          <table aria-label="What differs" className="mt-3 w-full max-w-[900px] min-w-[480px]">
-            <thead>
-              <tr className="border-b-2 border-ink text-left text-[0.86rem] text-soft">
-                <th className="font-normal">What</th>
-                <th className="font-normal">Before</th>
-                <th className="font-normal">After</th>
-              </tr>
-            </thead>
-            <tbody>
-              {changes.map(({ where, what, before: was, after }, index) => (
-                <tr key={index} className="border-b border-line align-top">
-                  <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
-                    {what} <span className="font-normal text-soft">{where === "other" ? "" : where}</span>
-                  </th>
-                  <td className="py-1.5 pr-3">
-                    {was === null ? <span className="text-soft">not there</span> : <BookText>{was}</BookText>}
-                  </td>
-                  <td className="py-1.5 font-semibold">
-                    {after === null ? (
-                      <span className="font-normal text-soft">gone</span>
-                    ) : (
-                      <BookText>{after}</BookText>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
+      {changes.length === 0 ? <p className="mt-3 text-soft">They are the same.</p> : <Changes changes={changes} />}
     </Part>
   );
 };

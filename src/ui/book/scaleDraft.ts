@@ -161,3 +161,8 @@ export function workScale(draft: ScaleDraft): Scaling {
     throw error;
   }
 }
+
+/** What the chooser knows already: so much of one ingredient is at hand. */
+export interface ScaleStart {
+  readonly limit: { readonly ingredient: IngredientId; readonly amount: number } | null;
+}

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { toast } from "sonner";
-import { clockTime, fullDate } from "@/formats/times";
+import { clockTime, fullDate, type FarmClock } from "@/formats/times";
 import type { LoggerLook, DevicesView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
 import { Choices } from "../kit/Choices";
@@ -15,8 +15,8 @@ interface Looked {
 
 const ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
 
-/** A logger's file: looked at first, with its columns, its span and its gaps; then read in. */
-export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
+/** The file that was chosen, what was found in it, and what is said about it; and its reading in. */
+function useLogger(view: DevicesView, onClose: () => void) {
   const read = useDevicesAct("importLogger");
   const [file, setFile] = useState<File | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
@@ -60,7 +60,119 @@ export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; rea
     );
     onClose();
   };
-  const at = (ms: number) => `${fullDate(new Date(ms), view.farm)} ${clockTime(new Date(ms), view.farm)}`;
+  return {
+    read,
+    file,
+    setFile,
+    looked,
+    problem,
+    name,
+    setName,
+    vesselId,
+    setVesselId,
+    zone,
+    setZone,
+    column,
+    setColumn,
+    unit,
+    setUnit,
+    lookAt,
+    submit,
+  };
+}
+type Logger = ReturnType<typeof useLogger>;
+
+/** Its span, its gaps, what of it has no time. */
+const FoundInIt = ({ look, clock }: { readonly look: LoggerLook; readonly clock: FarmClock }) => {
+  const at = (ms: number) => `${fullDate(new Date(ms), clock)} ${clockTime(new Date(ms), clock)}`;
+  return (
+    <div className="border-l-4 border-marigold pl-3 text-[0.95rem]" data-look>
+      <p>
+        Times are written as {look.layout}
+        {look.hasZone ? ", with their own zone" : ""}.
+      </p>
+      {look.fromMs !== null && look.toMs !== null ? (
+        <p>
+          From {at(look.fromMs)} to {at(look.toMs)}.
+        </p>
+      ) : null}
+      <p>
+        {look.gaps.length === 0
+          ? "No gap of more than six hours."
+          : `${look.gaps.length} ${look.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(look.gaps[0]!.fromMs)}.`}
+      </p>
+      {look.unread.length > 0 ? (
+        <p>
+          {look.unread.length} lines have no time and are left out; the first is line {look.unread[0]!.line}: “
+          {look.unread[0]!.text}”.
+        </p>
+      ) : null}
+    </div>
+  );
+};
+
+/** By which clock, which column, in which unit. */
+const HowToRead = ({
+  look,
+  logger,
+  farmZone,
+}: {
+  readonly look: LoggerLook;
+  readonly logger: Logger;
+  readonly farmZone: string;
+}) => {
+  const { read, file, zone, setZone, column, setColumn, unit, setUnit, lookAt } = logger;
+  return (
+    <>
+      {!look.hasZone && look.layout !== null ? (
+        <SelectField
+          label="Its clock was set to"
+          value={zone}
+          onChange={(event) => {
+            setZone(event.target.value);
+            if (file) void lookAt(file, event.target.value);
+          }}
+        >
+          {[...new Set([farmZone, ...ZONES])].map((one) => (
+            <option key={one} value={one}>
+              {one}
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {look.columns.length > 0 ? (
+        <SelectField
+          label="The column to read"
+          value={column}
+          error={read.fields["/column"]}
+          onChange={(event) => {
+            setColumn(event.target.value);
+            setUnit(look.columns.find((one) => one.name === event.target.value)?.unit ?? "°C");
+          }}
+        >
+          {look.columns.map((one) => (
+            <option key={one.name} value={one.name}>
+              {one.name}, {one.figures} figures
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {look.columns.length > 0 ? (
+        <Choices
+          label="It is in"
+          value={unit}
+          onChange={setUnit}
+          options={(["°C", "°F", "pH"] as const).map((value) => ({ value, label: value }))}
+        />
+      ) : null}
+    </>
+  );
+};
+
+/** A logger's file: looked at first with its columns, its span and its gaps; then read in. */
+export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
+  const logger = useLogger(view, onClose);
+  const { read, setFile, looked, problem, name, setName, vesselId, setVesselId, zone, lookAt, submit } = logger;
   const look = looked?.look;
   return (
     <FormSheet
@@ -95,71 +207,8 @@ export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; rea
           </p>
         ) : null}
       </div>
-      {look && look.layout !== null ? (
-        <div className="border-l-4 border-marigold pl-3 text-[0.95rem]" data-look>
-          <p>
-            Times are written as {look.layout}
-            {look.hasZone ? ", with their own zone" : ""}.
-          </p>
-          {look.fromMs !== null && look.toMs !== null ? (
-            <p>
-              From {at(look.fromMs)} to {at(look.toMs)}.
-            </p>
-          ) : null}
-          <p>
-            {look.gaps.length === 0
-              ? "No gap of more than six hours."
-              : `${look.gaps.length} ${look.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(look.gaps[0]!.fromMs)}.`}
-          </p>
-          {look.unread.length > 0 ? (
-            <p>
-              {look.unread.length} lines have no time and are left out; the first is line {look.unread[0]!.line}: “
-              {look.unread[0]!.text}”.
-            </p>
-          ) : null}
-        </div>
-      ) : null}
-      {look && !look.hasZone && look.layout !== null ? (
-        <SelectField
-          label="Its clock was set to"
-          value={zone}
-          onChange={(event) => {
-            setZone(event.target.value);
-            if (file) void lookAt(file, event.target.value);
-          }}
-        >
-          {[...new Set([view.farm.timeZone, ...ZONES])].map((one) => (
-            <option key={one} value={one}>
-              {one}
-            </option>
-          ))}
-        </SelectField>
-      ) : null}
-      {look && look.columns.length > 0 ? (
-        <SelectField
-          label="The column to read"
-          value={column}
-          error={read.fields["/column"]}
-          onChange={(event) => {
-            setColumn(event.target.value);
-            setUnit(look.columns.find((one) => one.name === event.target.value)?.unit ?? "°C");
-          }}
-        >
-          {look.columns.map((one) => (
-            <option key={one.name} value={one.name}>
-              {one.name}, {one.figures} figures
-            </option>
-          ))}
-        </SelectField>
-      ) : null}
-      {look && look.columns.length > 0 ? (
-        <Choices
-          label="It is in"
-          value={unit}
-          onChange={setUnit}
-          options={(["°C", "°F", "pH"] as const).map((value) => ({ value, label: value }))}
-        />
-      ) : null}
+      {look && look.layout !== null ? <FoundInIt look={look} clock={view.farm} /> : null}
+      {look ? <HowToRead look={look} logger={logger} farmZone={view.farm.timeZone} /> : null}
       <SelectField
         label="It hung in"
         value={vesselId}

@@ -208,6 +208,48 @@ const Peg = ({
   );
 };
 
+/** What planned batches lack, and what wants a wash. */
+const Lacks = ({ view }: { readonly view: ToolsView }) => (
+  <div className="grid content-start gap-6">
+    <section aria-label="What lacks">
+      <h2 className="text-xl">What planned batches lack</h2>
+      {view.lacks.length === 0 ? <p className="text-soft">◆ Nothing.</p> : null}
+      <ul className="divide-y divide-line border-y border-line empty:hidden">
+        {view.lacks.map(({ planId, name, forDay, gaps }) => (
+          <li key={planId} className="py-2">
+            <p className="font-semibold">
+              {name}, {sayDay(forDay)}
+            </p>
+            <ul className="text-[0.95rem]">
+              {gaps.map(({ say, weight }) => (
+                <li key={say}>
+                  {weight === "missing" ? "■" : "▲"} {say}
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
+    {view.dirtyVessels.length > 0 ? (
+      <section aria-label="Vessels to wash">
+        <h2 className="text-xl">Vessels to wash</h2>
+        <p>
+          ▲ {view.dirtyVessels.join(", ")}.{" "}
+          <Link href="/" className="underline">
+            In the yard
+          </Link>{" "}
+          they are marked as washed.
+        </p>
+      </section>
+    ) : null}
+    <p className="text-[0.9rem] text-soft">
+      Hot water and washing soda for stones and bags; bags in the sun afterwards. What held dung never comes back to
+      what goes on leaves.
+    </p>
+  </div>
+);
+
 /** The wall with the tools: what each is good for, what wants a wash or a calibration, and what planned batches lack. */
 export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
   const [open, setOpen] = useState<"add" | EquipmentView | null>(null);
@@ -244,44 +286,7 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
             is where they are added.
           </p>
         </section>
-        <div className="grid content-start gap-6">
-          <section aria-label="What lacks">
-            <h2 className="text-xl">What planned batches lack</h2>
-            {view.lacks.length === 0 ? <p className="text-soft">◆ Nothing.</p> : null}
-            <ul className="divide-y divide-line border-y border-line empty:hidden">
-              {view.lacks.map(({ planId, name, forDay, gaps }) => (
-                <li key={planId} className="py-2">
-                  <p className="font-semibold">
-                    {name}, {sayDay(forDay)}
-                  </p>
-                  <ul className="text-[0.95rem]">
-                    {gaps.map(({ say, weight }) => (
-                      <li key={say}>
-                        {weight === "missing" ? "■" : "▲"} {say}
-                      </li>
-                    ))}
-                  </ul>
-                </li>
-              ))}
-            </ul>
-          </section>
-          {view.dirtyVessels.length > 0 ? (
-            <section aria-label="Vessels to wash">
-              <h2 className="text-xl">Vessels to wash</h2>
-              <p>
-                ▲ {view.dirtyVessels.join(", ")}.{" "}
-                <Link href="/" className="underline">
-                  In the yard
-                </Link>{" "}
-                they are marked as washed.
-              </p>
-            </section>
-          ) : null}
-          <p className="text-[0.9rem] text-soft">
-            Hot water and washing soda for stones and bags; bags in the sun afterwards. What held dung never comes back
-            to what goes on leaves.
-          </p>
-        </div>
+        <Lacks view={view} />
       </div>
       {open === "add" ? <AddToolSheet onClose={() => setOpen(null)} /> : null}
       {open !== null && open !== "add" ? (

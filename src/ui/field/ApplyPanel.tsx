@@ -1,21 +1,15 @@
 "use client";
-import { useState } from "react";
-import { toast } from "sonner";
-import { findCautions, FULL_REASON, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
-import { findUseRate, usualRate } from "@/core/book";
+import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import { CAUTIONS } from "@/core/book/cautions";
-import { findUse, USES, type UseId } from "@/core/book/uses";
-import { recipeFrom } from "@/core/recipe/document";
+import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
-import { inMixUnit, litresOfMix, sayMixUnit } from "@/formats/fieldUnits";
-import { sayCaution, sayLoad, sayPreMix, sayBothWays, sayThinned } from "@/words/said";
-import { formatNumber, parseNumber } from "@/formats/numbers";
-import { isoDay, sayDuration } from "@/formats/times";
+import { sayMixUnit } from "@/formats/fieldUnits";
+import { sayCaution, sayLoad, sayPreMix, sayBothWays } from "@/words/said";
+import { formatNumber } from "@/formats/numbers";
+import { sayDuration } from "@/formats/times";
 import type { FieldView } from "@/services/field";
-import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
-import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
 import { WaterPicker } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
@@ -23,7 +17,7 @@ import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
 import { PlotShares, Stock } from "./LoadsResult";
 import { SmellFirst } from "./SmellFirst";
-import { workOut } from "./workOut";
+import { useApply, type Applying } from "./useApply";
 
 interface ApplyPanelProps {
   readonly view: FieldView;
@@ -32,116 +26,16 @@ interface ApplyPanelProps {
   readonly onDone: () => void;
 }
 
-/** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
-export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
-  const apply = useFieldAct("applyStore");
-  const { units } = view.farm;
-  const [pickedStore, setPickedStore] = useState(storeId);
-  const store =
-    view.stores.find(({ id }) => id === pickedStore) ??
-    view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
-    view.stores[0]!;
-  const recipe = recipeFrom(store.recipe);
-  const [pickedUse, setPickedUse] = useState<UseId | null>(null);
-  const useId: UseId =
-    pickedUse !== null && recipe.uses.some(({ use }) => use === pickedUse) ? pickedUse : usualRate(recipe)!.use;
-  const use = findUse(useId);
-  const rate = findUseRate(recipe, useId);
-  const [typedRatio, setTypedRatio] = useState<string | null>(null);
-  const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
-  const plots = view.plots.filter(({ id }) => chosen.has(id));
-  const canCountPlants =
-    USES[useId].mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
-  const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
-  const per = pickedPer === "plant" && canCountPlants ? "plant" : "m2";
-  const [typedRate, setTypedRate] = useState<string | null>(null);
-  const usual = per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
-  const inField = (litres: number) => inMixUnit(litres, per, units);
-  // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
-  const usualL = usual?.default ?? 2;
-  const rateText = typedRate ?? String(inField(usualL));
-  const typedNumber = typedRate === null ? null : parseNumber(typedRate);
-  const rateL = typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units);
-  const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
-  const [pickedTool, setPickedTool] = useState<number | null>(null);
-  const tool =
-    view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => kind === suited) ?? view.tools[0]!;
-  const [labourMin, setLabourMin] = useState("30");
-  const [reason, setReason] = useState("");
-  const [water, setWater] = useState<WaterDraft>(NO_WATER);
-
-  const { plan, dilution, problem } = workOut(
-    ratio,
-    { amountL: rateL, text: rateText },
-    per,
-    tool,
-    plots,
-    store.onHandL,
-    units,
-  );
-  const cautions: readonly ApplyCaution[] = dilution
-    ? findCautions({
-        recipe,
-        rate,
-        use,
-        partsWater: dilution.partsWater,
-        hoursPastExpiry: (view.nowMs - store.expiresMs) / 3_600_000,
-        hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
-        smelt: store.smelt,
-        recheck: store.recheck,
-        plots: plots.map((plot) => ({ ...plot, lastSameD: plot.lastByMethod[store.methodId] ?? null })),
-        carries: store.carries,
-        urineStoredD: store.urineStoredD,
-        riverWater:
-          store.riverWater || view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river"),
-        rules: view.rules,
-        today: isoDay(new Date(view.nowMs), view.farm),
-      })
-    : [];
-  const thinned = sayThinned(store.strength, rate?.partsWater.default ?? 0);
-  const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
-  const barred = cautions.some(({ weight }) => weight === "never");
-  const blocked = cautions.some(({ weight }) => weight === "blocked");
-  const fieldError = (path: string) => apply.fields[path] ?? (problem?.path === path ? problem.message : undefined);
-
-  const confirm = async () => {
-    const answer = await apply.run({
-      storeId: store.id,
-      useId,
-      ratio,
-      mixRateL: rateL as number,
-      mixRatePer: per,
-      toolId: tool.id,
-      plotIds: plots.map(({ id }) => id),
-      labourMin: parseNumber(labourMin) as number,
-      overrideReason: reason,
-      water: waterL > 0.05 ? askedWater(water) : null,
-    });
-    if (!answer) return;
-    toast.success(
-      `${plots.length === 1 ? plots[0]!.name : `${plots.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
-    );
-    setReason("");
-    onDone();
-  };
-  const onUse = (next: UseId) => {
-    setPickedUse(next);
-    setTypedRatio(null);
-    setTypedRate(null);
-    setPickedTool(null);
-  };
-
+/** What goes on, how, how strong. */
+const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
+  const { view, choice, units, dilution, thinned, fieldError } = applying;
+  const { store, setStore, recipe, useId, setUse, use, rate, ratio, setRatio } = choice;
   return (
-    <div className="grid gap-4">
-      <h2 className="text-xl">Apply</h2>
+    <>
       <SelectField
         label="What"
         value={store.id}
-        onChange={(event) => {
-          setPickedStore(Number(event.target.value));
-          setTypedRatio(null);
-          setTypedRate(null);
-        }}
+        onChange={(event) => setStore(Number(event.target.value))}
         error={fieldError("/storeId")}
       >
         {view.stores.map((item) => (
@@ -156,7 +50,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <Choices
         label="How"
         value={useId}
-        onChange={onUse}
+        onChange={setUse}
         options={recipe.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
       />
       <p className="text-[0.9rem] text-soft">
@@ -165,7 +59,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <TextField
         label="How strong"
         value={ratio}
-        onChange={(event) => setTypedRatio(event.target.value)}
+        onChange={(event) => setRatio(event.target.value)}
         error={fieldError("/ratio")}
         hint={
           dilution
@@ -174,19 +68,29 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         }
       />
       {thinned ? <p className="border-l-4 border-marigold pl-3 text-[0.92rem]">{thinned}</p> : null}
+    </>
+  );
+};
+
+/** How much of it, carried with what. */
+const HowMuch = ({ applying }: { readonly applying: Applying }) => {
+  const { view, choice, units, fieldError } = applying;
+  const { per, setPer, rateText, setRate, usual, inField, tool, setTool, canCountPlants } = choice;
+  return (
+    <>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="Mix"
           unit={sayMixUnit(per, units)}
           value={rateText}
-          onChange={(event) => setTypedRate(event.target.value)}
+          onChange={(event) => setRate(event.target.value)}
           error={fieldError("/mixRateL")}
           hint={usual ? `usual ${inField(usual.low)} to ${inField(usual.high)}` : undefined}
         />
         <SelectField
           label="Carried with"
           value={tool.id}
-          onChange={(event) => setPickedTool(Number(event.target.value))}
+          onChange={(event) => setTool(Number(event.target.value))}
           error={fieldError("/toolId")}
         >
           {view.tools.map((item) => (
@@ -201,59 +105,62 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
         <Choices
           label="Counted"
           value={per}
-          onChange={(next) => {
-            setPickedPer(next);
-            setTypedRate(null);
-          }}
+          onChange={setPer}
           options={[
             { value: "m2", label: "by area" },
             { value: "plant", label: "by the plant" },
           ]}
         />
       ) : null}
-      <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
-        {plots.length === 0 ? (
-          <p className="py-3 text-soft">
-            Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}
-          </p>
-        ) : null}
-        {problem?.path === "/plotIds" ? (
-          <Notice tone="error" title={problem.message}>
-            {null}
-          </Notice>
-        ) : null}
-        {plan ? (
-          <>
-            {plan.preMix ? (
-              <p className="border-l-4 border-marigold py-1 pl-3">
-                {sayPreMix(plan.preMix, units)}. The dose is too small for this tool’s marks as it is.
-              </p>
-            ) : null}
-            {plan.loads.map((load, index) => (
-              <LoadDrawing
-                key={load.mixL}
-                load={load}
-                tool={tool}
-                units={units}
-                text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units, plan.preMix)}
-              />
-            ))}
-            <PlotShares plan={plan} view={view} />
-            <Stock plan={plan} view={view} heldL={store.onHandL} tool={tool} />
-          </>
-        ) : null}
-      </section>
-      {waterL > 0.05 ? (
-        <WaterPicker
-          label="Water to thin it"
-          view={view.waters}
-          neededL={waterL}
-          value={water}
-          units={units}
-          fields={apply.fields}
-          onChange={setWater}
-        />
+    </>
+  );
+};
+
+/** The loads, as the tool carries them. */
+const Loads = ({ applying }: { readonly applying: Applying }) => {
+  const { view, choice, plots, plan, problem, units, fieldError } = applying;
+  const { store, tool } = choice;
+  return (
+    <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
+      {plots.length === 0 ? (
+        <p className="py-3 text-soft">
+          Choose beds on the plan; the loads appear here.{fieldError("/plotIds") ? ` ${fieldError("/plotIds")}` : ""}
+        </p>
       ) : null}
+      {problem?.path === "/plotIds" ? (
+        <Notice tone="error" title={problem.message}>
+          {null}
+        </Notice>
+      ) : null}
+      {plan ? (
+        <>
+          {plan.preMix ? (
+            <p className="border-l-4 border-marigold py-1 pl-3">
+              {sayPreMix(plan.preMix, units)}. The dose is too small for this tool’s marks as it is.
+            </p>
+          ) : null}
+          {plan.loads.map((load, index) => (
+            <LoadDrawing
+              key={load.mixL}
+              load={load}
+              tool={tool}
+              units={units}
+              text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units, plan.preMix)}
+            />
+          ))}
+          <PlotShares plan={plan} view={view} />
+          <Stock plan={plan} view={view} heldL={store.onHandL} tool={tool} />
+        </>
+      ) : null}
+    </section>
+  );
+};
+
+/** What speaks against it, and what it takes all the same. */
+const Against = ({ applying }: { readonly applying: Applying }) => {
+  const { apply, choice, cautions, barred, blocked, reason, setReason } = applying;
+  return (
+    <>
       {cautions.map((caution) => (
         <Notice
           key={`${caution.code} ${"hazard" in caution ? caution.hazard : ""}`}
@@ -263,7 +170,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           {null}
         </Notice>
       ))}
-      {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={store.id} /> : null}
+      {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={choice.store.id} /> : null}
       {cautions.length > 0 && !barred ? (
         <TextArea
           label={blocked ? "This is blocked. Who answers for it, and why?" : "Why all the same?"}
@@ -277,7 +184,35 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
           error={apply.fields["/overrideReason"]}
         />
       ) : null}
-      {use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
+    </>
+  );
+};
+
+/** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
+export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
+  const applying = useApply(view, storeId, chosen, onDone);
+  const { apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
+  const { units, labourMin, setLabourMin, confirm } = applying;
+
+  return (
+    <div className="grid gap-4">
+      <h2 className="text-xl">Apply</h2>
+      <WhatAndHow applying={applying} />
+      <HowMuch applying={applying} />
+      <Loads applying={applying} />
+      {waterL > 0.05 ? (
+        <WaterPicker
+          label="Water to thin it"
+          view={view.waters}
+          neededL={waterL}
+          value={water}
+          units={units}
+          fields={apply.fields}
+          onChange={setWater}
+        />
+      ) : null}
+      <Against applying={applying} />
+      {choice.use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
       <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
       <NumberField
         label="Hands’ time"

@@ -19,6 +19,56 @@ interface FieldScreenProps {
   readonly storeId: number | null;
 }
 
+/** Beds that got what carried something, and whose days are not over. */
+const Waiting = ({ view }: { readonly view: FieldView }) => {
+  const today = isoDay(new Date(view.nowMs), view.farm);
+  const waiting = view.plots.filter(({ clearOn, crop }) => clearOn !== null && clearOn > today && crop !== "");
+  return waiting.length > 0 ? (
+    <div className="mb-3">
+      <Notice tone="caution" title="Not to be harvested yet">
+        <ul>
+          {waiting.map(({ id, name, clearOn }) => (
+            <li key={id}>
+              {name}: not before {sayDay(clearOn!)}
+            </li>
+          ))}
+        </ul>
+      </Notice>
+    </div>
+  ) : null;
+};
+
+/** What goes on the chosen beds, or what lacks for it. */
+const Aside = ({
+  view,
+  storeId,
+  chosen,
+  onDone,
+}: {
+  readonly view: FieldView;
+  readonly storeId: number | null;
+  readonly chosen: ReadonlySet<number>;
+  readonly onDone: () => void;
+}) => (
+  <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
+    {view.stores.length === 0 ? (
+      <Notice tone="plain" title="Nothing to apply">
+        No finished input is in store. Strain a batch in the{" "}
+        <Link href="/" className="underline">
+          yard
+        </Link>{" "}
+        first.
+      </Notice>
+    ) : view.tools.length === 0 ? (
+      <Notice tone="plain" title="No tool yet">
+        Add the can, knapsack or injector that you carry it with.
+      </Notice>
+    ) : (
+      <ApplyPanel key={storeId ?? 0} view={view} storeId={storeId} chosen={chosen} onDone={onDone} />
+    )}
+  </aside>
+);
+
 /** The beds to scale, and beside them what goes on the chosen ones, as the tools that carry it there. */
 export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
@@ -28,9 +78,6 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
   useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
   useKey("n", () => setSheet("plot"));
-  const today = isoDay(new Date(view.nowMs), clock);
-  // What they got carried something, and its days are not over.
-  const waiting = view.plots.filter(({ clearOn, crop }) => clearOn !== null && clearOn > today && crop !== "");
   const next = view.bands.find(isFit);
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
@@ -58,19 +105,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
                 Choose none
               </Button>
             </div>
-            {waiting.length > 0 ? (
-              <div className="mb-3">
-                <Notice tone="caution" title="Not to be harvested yet">
-                  <ul>
-                    {waiting.map(({ id, name, clearOn }) => (
-                      <li key={id}>
-                        {name}: not before {sayDay(clearOn!)}
-                      </li>
-                    ))}
-                  </ul>
-                </Notice>
-              </div>
-            ) : null}
+            <Waiting view={view} />
             <FieldPlan
               plots={view.plots}
               chosen={chosen}
@@ -98,29 +133,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           </a>
         ) : null}
       </div>
-      <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
-        {view.stores.length === 0 ? (
-          <Notice tone="plain" title="Nothing to apply">
-            No finished input is in store. Strain a batch in the{" "}
-            <Link href="/" className="underline">
-              yard
-            </Link>{" "}
-            first.
-          </Notice>
-        ) : view.tools.length === 0 ? (
-          <Notice tone="plain" title="No tool yet">
-            Add the can, knapsack or injector that you carry it with.
-          </Notice>
-        ) : (
-          <ApplyPanel
-            key={storeId ?? 0}
-            view={view}
-            storeId={storeId}
-            chosen={chosen}
-            onDone={() => setChosen(new Set())}
-          />
-        )}
-      </aside>
+      <Aside view={view} storeId={storeId} chosen={chosen} onDone={() => setChosen(new Set())} />
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
       {sheet === "rules" ? <HarvestRulesSheet rules={view.rules} onClose={() => setSheet(null)} /> : null}
       {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}

@@ -64,8 +64,47 @@ const Rows = ({ look }: { readonly look: FileLook }) => (
   </div>
 );
 
-/** Tables out, and in again: first looked at row by row, then written whole or not at all. */
-export const FilesScreen = () => {
+/** What was found in the file, row by row, and the writing of it. */
+const Looked = ({ look, onWrite }: { readonly look: FileLook; readonly onWrite: () => void }) => {
+  const changes = look.counts.new + look.counts.changed;
+  return (
+    <>
+      <div>
+        <p className="text-lg" role="status">
+          {plural(look.rows, "row")}: <span className="font-semibold">{look.counts.new} new</span>,{" "}
+          <span className="font-semibold">{look.counts.changed} changing</span>, {look.counts.same} there already,{" "}
+          <span className={look.counts.wrong > 0 ? "font-semibold text-rust" : ""}>{look.counts.wrong} wrong</span>.
+        </p>
+        {look.notes.map((note) => (
+          <p key={note} className="text-[0.92rem] text-soft">
+            {note}
+          </p>
+        ))}
+      </div>
+      {look.counts.wrong > 0 ? (
+        <Notice tone="caution" title="Nothing is written while a row is wrong">
+          Put the file right and choose it again: all of it goes in, or none.
+        </Notice>
+      ) : changes === 0 ? (
+        <p>◆ All of it is there already. There is nothing to write.</p>
+      ) : (
+        <Button look="strong" className="justify-self-start" onClick={onWrite}>
+          Write {plural(changes, "row")}
+        </Button>
+      )}
+      <Rows look={look} />
+      {look.shown.length < look.rows ? (
+        <p className="text-[0.92rem] text-soft">
+          {look.shown.length} of {look.rows} rows are shown
+          {look.counts.wrong > 0 ? ", the wrong ones first of all" : ""}.
+        </p>
+      ) : null}
+    </>
+  );
+};
+
+/** The file that was chosen: sent to be looked at, and then to be written, row by row told. */
+function useFile() {
   const [kind, setKind] = useState<FileKind>("lots");
   const [state, setState] = useState<State>({ type: "none" });
   const [failure, setFailure] = useState<string | null>(null);
@@ -115,8 +154,19 @@ export const FilesScreen = () => {
     if (last?.type === "failed") setFailure(last.error.message);
     setState({ type: "looked", file, look: before });
   };
+  const chooseKind = (next: FileKind) => {
+    setKind(next);
+    setState({ type: "none" });
+    setFailure(null);
+    if (input.current) input.current.value = "";
+  };
+  return { kind, chooseKind, state, failure, input, look, put };
+}
+
+/** Tables out, and in again: first looked at row by row, then written whole or not at all. */
+export const FilesScreen = () => {
+  const { kind, chooseKind, state, failure, input, look, put } = useFile();
   const looked = state.type === "looked" ? state : null;
-  const changes = looked ? looked.look.counts.new + looked.look.counts.changed : 0;
   return (
     <div className="px-4 py-5 md:px-8">
       <h1 className="text-2xl">Files</h1>
@@ -136,12 +186,7 @@ export const FilesScreen = () => {
           <Choices
             label="What the file holds"
             value={kind}
-            onChange={(next) => {
-              setKind(next);
-              setState({ type: "none" });
-              setFailure(null);
-              if (input.current) input.current.value = "";
-            }}
+            onChange={chooseKind}
             options={FILE_KINDS.map((value) => ({ value, label: KIND_WORDS[value].name }))}
           />
           <p className="text-soft">
@@ -188,42 +233,7 @@ export const FilesScreen = () => {
             </Notice>
           ) : null}
           {looked && !looked.look.refused ? (
-            <>
-              <div>
-                <p className="text-lg" role="status">
-                  {plural(looked.look.rows, "row")}: <span className="font-semibold">{looked.look.counts.new} new</span>
-                  , <span className="font-semibold">{looked.look.counts.changed} changing</span>,{" "}
-                  {looked.look.counts.same} there already,{" "}
-                  <span className={looked.look.counts.wrong > 0 ? "font-semibold text-rust" : ""}>
-                    {looked.look.counts.wrong} wrong
-                  </span>
-                  .
-                </p>
-                {looked.look.notes.map((note) => (
-                  <p key={note} className="text-[0.92rem] text-soft">
-                    {note}
-                  </p>
-                ))}
-              </div>
-              {looked.look.counts.wrong > 0 ? (
-                <Notice tone="caution" title="Nothing is written while a row is wrong">
-                  Put the file right and choose it again: all of it goes in, or none.
-                </Notice>
-              ) : changes === 0 ? (
-                <p>◆ All of it is there already. There is nothing to write.</p>
-              ) : (
-                <Button look="strong" className="justify-self-start" onClick={() => void put(looked.file, looked.look)}>
-                  Write {plural(changes, "row")}
-                </Button>
-              )}
-              <Rows look={looked.look} />
-              {looked.look.shown.length < looked.look.rows ? (
-                <p className="text-[0.92rem] text-soft">
-                  {looked.look.shown.length} of {looked.look.rows} rows are shown
-                  {looked.look.counts.wrong > 0 ? ", the wrong ones first of all" : ""}.
-                </p>
-              ) : null}
-            </>
+            <Looked look={looked.look} onWrite={() => void put(looked.file, looked.look)} />
           ) : null}
         </section>
       </div>

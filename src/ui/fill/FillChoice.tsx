@@ -43,11 +43,35 @@ function schoolOptions(methodId: string, making: MakingView) {
   ]);
 }
 
+/** The vessel with the level that comes of it. */
+const Level = ({ vessel, fill, units }: Pick<FillChoiceProps, "vessel" | "fill" | "units">) => {
+  const { recipe, plan } = fill;
+  const share = formatNumber((plan.filledL / vessel.volumeL) * 100, 2);
+  return (
+    <div className="flex items-end gap-4">
+      <VesselDrawing
+        kind={vessel.kind}
+        volumeL={vessel.volumeL}
+        diameterM={vessel.diameterM}
+        pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
+        contents={plan.scaled ? recipeContents(recipe, plan.filledL, false) : null}
+        label={`${vessel.name} filled to ${share} %`}
+      />
+      {plan.scaled ? (
+        <p className="text-[0.9rem] text-soft">
+          {share} % full.
+          {plan.scaled.solidsL > 0.5 ? ` Solids push ${sayVolume(plan.scaled.solidsL, units)} up.` : ""}
+          {plan.scaled.limitedBy === "vessel" ? "" : ` ${findIngredient(plan.scaled.limitedBy).name} runs out first.`}
+        </p>
+      ) : null}
+    </div>
+  );
+};
+
 /** What is made, by which recipe, and how much of it; the vessel beside it shows the level as it is typed. */
 export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoiceProps) => {
   const { state, recipe, plan, set } = fill;
   const { unit, word } = basisOf(recipe);
-  const share = formatNumber((plan.filledL / vessel.volumeL) * 100, 2);
   const option = ({ id, name, aerated }: (typeof METHODS)[number]) => (
     <option key={id} value={id} disabled={aerated && vessel.airW === 0}>
       {name}
@@ -112,23 +136,7 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
           error={state.depth !== "" ? (plan.problem ?? undefined) : undefined}
         />
       ) : null}
-      <div className="flex items-end gap-4">
-        <VesselDrawing
-          kind={vessel.kind}
-          volumeL={vessel.volumeL}
-          diameterM={vessel.diameterM}
-          pxPerM={150 / Math.max(1, Math.cbrt(vessel.volumeL / 100))}
-          contents={plan.scaled ? recipeContents(recipe, plan.filledL, false) : null}
-          label={`${vessel.name} filled to ${share} %`}
-        />
-        {plan.scaled ? (
-          <p className="text-[0.9rem] text-soft">
-            {share} % full.
-            {plan.scaled.solidsL > 0.5 ? ` Solids push ${sayVolume(plan.scaled.solidsL, units)} up.` : ""}
-            {plan.scaled.limitedBy === "vessel" ? "" : ` ${findIngredient(plan.scaled.limitedBy).name} runs out first.`}
-          </p>
-        ) : null}
-      </div>
+      <Level vessel={vessel} fill={fill} units={units} />
     </div>
   );
 };

@@ -14,12 +14,12 @@ interface FillExtrasProps {
   readonly units: UnitSystem;
 }
 
-/** What may go in as well, and what nobody states an amount for: that is asked, never made up. */
-export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
+const heldOf = (shelf: readonly ShelfItem[], id: IngredientId): number =>
+  shelf.find((item) => item.ingredientId === id)?.onHand ?? 0;
+
+/** What may stand in for what is missing. */
+const StandIns = ({ fill, shelf, units }: FillExtrasProps) => {
   const { state, recipe, set } = fill;
-  const held = (id: IngredientId) => shelf.find((item) => item.ingredientId === id)?.onHand ?? 0;
-  const optional = recipe.ingredients.filter((line) => line.optional && line.amount.type !== "unknown");
-  const unknown = recipe.ingredients.filter((line) => line.amount.type === "unknown");
   const swappable = recipe.ingredients.filter(
     ({ ingredient, optional: may }, index, all) =>
       !may &&
@@ -27,12 +27,47 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
       all.findIndex((line) => line.ingredient === ingredient) === index &&
       substitutesFor(ingredient).length > 0,
   );
-  const toggle = (id: IngredientId, on: boolean) =>
-    set({ include: on ? [...state.include, id] : state.include.filter((other) => other !== id) });
   const swap = (instead: IngredientId, use: string) => {
     const others = Object.fromEntries(Object.entries(state.swaps).filter(([from]) => from !== instead));
     set({ swaps: use === "" ? others : { ...others, [instead]: use as IngredientId } });
   };
+  return swappable.length > 0 ? (
+    <details>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Something is missing: what may stand in</summary>
+      <div className="grid gap-3 pt-1 sm:grid-cols-2">
+        {swappable.map(({ ingredient }) => {
+          const options = substitutesFor(ingredient);
+          const used = options.find(({ use }) => use === state.swaps[ingredient]);
+          return (
+            <SelectField
+              key={ingredient}
+              label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
+              value={state.swaps[ingredient] ?? ""}
+              hint={used?.changes}
+              onChange={(event) => swap(ingredient, event.target.value)}
+            >
+              <option value="">nothing, as the recipe has it</option>
+              {options.map(({ use }) => (
+                <option key={use} value={use}>
+                  {findIngredient(use).name} (shed: {sayStock(heldOf(shelf, use), findIngredient(use).stockUnit, units)}
+                  )
+                </option>
+              ))}
+            </SelectField>
+          );
+        })}
+      </div>
+    </details>
+  ) : null;
+};
+
+/** What may go in as well, and what nobody states an amount for: that is asked, never made up. */
+export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
+  const { state, recipe, set } = fill;
+  const optional = recipe.ingredients.filter((line) => line.optional && line.amount.type !== "unknown");
+  const unknown = recipe.ingredients.filter((line) => line.amount.type === "unknown");
+  const toggle = (id: IngredientId, on: boolean) =>
+    set({ include: on ? [...state.include, id] : state.include.filter((other) => other !== id) });
   return (
     <>
       {optional.length > 0 ? (
@@ -41,7 +76,7 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
           {optional.map(({ ingredient, role }) => (
             <TickField
               key={ingredient}
-              label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(held(ingredient), findIngredient(ingredient).stockUnit, units)}`}
+              label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(heldOf(shelf, ingredient), findIngredient(ingredient).stockUnit, units)}`}
               checked={state.include.includes(ingredient)}
               onChange={(event) => toggle(ingredient, event.target.checked)}
             />
@@ -68,35 +103,7 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
           })}
         </fieldset>
       ) : null}
-      {swappable.length > 0 ? (
-        <details>
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            Something is missing: what may stand in
-          </summary>
-          <div className="grid gap-3 pt-1 sm:grid-cols-2">
-            {swappable.map(({ ingredient }) => {
-              const options = substitutesFor(ingredient);
-              const used = options.find(({ use }) => use === state.swaps[ingredient]);
-              return (
-                <SelectField
-                  key={ingredient}
-                  label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
-                  value={state.swaps[ingredient] ?? ""}
-                  hint={used?.changes}
-                  onChange={(event) => swap(ingredient, event.target.value)}
-                >
-                  <option value="">nothing, as the recipe has it</option>
-                  {options.map(({ use }) => (
-                    <option key={use} value={use}>
-                      {findIngredient(use).name} (shed: {sayStock(held(use), findIngredient(use).stockUnit, units)})
-                    </option>
-                  ))}
-                </SelectField>
-              );
-            })}
-          </div>
-        </details>
-      ) : null}
+      <StandIns fill={fill} shelf={shelf} units={units} />
     </>
   );
 };

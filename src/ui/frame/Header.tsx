@@ -64,6 +64,29 @@ const PersonMenu = ({
   );
 };
 
+/** The places under the thumb. */
+const FootPlaces = ({ path }: { readonly path: string }) => (
+  <nav
+    aria-label="Places, at the foot"
+    className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 bg-board text-board-ink md:hidden"
+  >
+    {PLACES.map(({ href, label, icon: Icon }) => (
+      <Link
+        key={href}
+        href={href}
+        aria-current={isHere(href, path) ? "page" : undefined}
+        className={clsx(
+          "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]",
+          isHere(href, path) ? "border-marigold font-bold" : "border-transparent",
+        )}
+      >
+        <Icon aria-hidden className="size-5" />
+        {label}
+      </Link>
+    ))}
+  </nav>
+);
+
 /** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
 export const Header = ({ farmName, units, measures, person, people }: HeaderProps) => {
   const path = usePathname();
@@ -125,27 +148,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
           </div>
         </div>
       </header>
-      {farmName ? (
-        <nav
-          aria-label="Places, at the foot"
-          className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 bg-board text-board-ink md:hidden"
-        >
-          {PLACES.map(({ href, label, icon: Icon }) => (
-            <Link
-              key={href}
-              href={href}
-              aria-current={isHere(href, path) ? "page" : undefined}
-              className={clsx(
-                "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]",
-                isHere(href, path) ? "border-marigold font-bold" : "border-transparent",
-              )}
-            >
-              <Icon aria-hidden className="size-5" />
-              {label}
-            </Link>
-          ))}
-        </nav>
-      ) : null}
+      {farmName ? <FootPlaces path={path} /> : null}
       <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
     </>
   );

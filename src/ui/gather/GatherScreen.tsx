@@ -49,13 +49,102 @@ const DawnDrawing = ({ label }: { readonly label: string }) => (
   </svg>
 );
 
+/** When the sun is up, and so when to go. */
+const WhenToGo = ({ view }: { readonly view: GatherView }) => {
+  const now = new Date(view.nowMs);
+  const rise = view.sunriseMs === null ? null : new Date(view.sunriseMs);
+  return (
+    <section aria-label="When" className="mt-5 flex flex-wrap items-center gap-x-8 gap-y-3">
+      <DawnDrawing label={rise ? `The sun rises ${sayMoment(rise, now, view.farm)}` : "The sun does not rise"} />
+      <div className="max-w-md">
+        <p className="text-lg">
+          {rise ? (
+            <>
+              Sun up <span className="reading text-2xl font-semibold">{clockTime(rise, view.farm)}</span>{" "}
+              {sayMoment(rise, now, view.farm).startsWith("today") ? "today" : "tomorrow"}: basket out half an hour
+              before it.
+            </>
+          ) : (
+            "The sun does not rise in these days."
+          )}
+        </p>
+        <p className="text-soft">
+          Dew still on, growing tips first: most sap, most of what makes them grow. Unwashed, healthy, whole. Used the
+          same day.
+        </p>
+      </div>
+    </section>
+  );
+};
+
+/** What grows now, by what it is good for. */
+const WhatIsThere = ({ view, onPick }: { readonly view: GatherView; readonly onPick: (species: string) => void }) => (
+  <section aria-label="What is there" className="mt-6">
+    <h2 className="text-xl">There in {view.season}</h2>
+    {view.inSeason.length > 0 ? <p className="text-soft">Besides: {view.inSeason.join(", ").toLowerCase()}.</p> : null}
+    <p className="text-soft">Touch what you picked; ▲ has something to mind, said there.</p>
+    <div className="mt-2 grid gap-x-10 gap-y-5 md:grid-cols-2">
+      {view.groups.map((group) => (
+        <div key={group.kind} className={group.plants.length > 12 ? "md:col-span-2" : undefined}>
+          <h3 className="border-b-2 border-ink text-lg">
+            {KIND_WORDS[group.kind]}, for {group.good}
+          </h3>
+          <ul className="mt-2 flex flex-wrap gap-2">
+            {group.plants.map((plant) => (
+              <li key={plant.name}>
+                <button
+                  type="button"
+                  onClick={() => onPick(plant.name)}
+                  title={plant.caution ?? undefined}
+                  aria-label={`Picked: ${plant.name}${plant.caution ? `. ${plant.caution}` : ""}`}
+                  className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3 hover:border-ink hover:bg-marigold-wash"
+                >
+                  {plant.name}
+                  {plant.caution ? <span aria-hidden> ▲</span> : null}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
+    </div>
+  </section>
+);
+
+/** What is never picked, and where never. */
+const Never = ({ view }: { readonly view: GatherView }) => {
+  const [never, setNever] = useState(false);
+  return (
+    <section aria-label="Never" className="mt-6 grid gap-2 md:max-w-3xl">
+      <h2 className="text-xl">Never</h2>
+      <Notice tone="caution">{CAUTIONS["poisonous-plants"]}</Notice>
+      <Notice tone="caution">
+        Nothing from {NEVER_FROM.join(", ")} ground. Salty weed rinsed twice. Nothing of the crop&rsquo;s own family on
+        that crop.
+      </Notice>
+      <Notice tone="caution">{CAUTIONS.herbicide}</Notice>
+      <div>
+        <Button look="quiet" className="-ml-3" aria-expanded={never} onClick={() => setNever(!never)}>
+          {never ? "Hide the poisonous ones" : `${view.refused.length} that are refused by name`}
+        </Button>
+        {never ? (
+          <ul className="columns-1 gap-8 md:columns-2">
+            {view.refused.map(({ name, refused }) => (
+              <li key={name} className="py-1 text-[0.95rem]">
+                <span className="font-semibold">■ {name}</span>: {refused}
+              </li>
+            ))}
+          </ul>
+        ) : null}
+      </div>
+    </section>
+  );
+};
+
 /** Going out with a basket: when, what is there, what for, what never; the places that rest, and the worms. */
 export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
   const [open, setOpen] = useState<Open>(null);
-  const [never, setNever] = useState(false);
   const close = () => setOpen(null);
-  const now = new Date(view.nowMs);
-  const rise = view.sunriseMs === null ? null : new Date(view.sunriseMs);
   const bin = open?.type === "bin" ? view.bins.find(({ id }) => id === open.binId) : undefined;
   const place = open?.type === "visit" ? view.places.find(({ id }) => id === open.placeId) : undefined;
   return (
@@ -72,26 +161,7 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
         </div>
       </div>
       <ShedNav here="/shed/gathering" />
-      <section aria-label="When" className="mt-5 flex flex-wrap items-center gap-x-8 gap-y-3">
-        <DawnDrawing label={rise ? `The sun rises ${sayMoment(rise, now, view.farm)}` : "The sun does not rise"} />
-        <div className="max-w-md">
-          <p className="text-lg">
-            {rise ? (
-              <>
-                Sun up <span className="reading text-2xl font-semibold">{clockTime(rise, view.farm)}</span>{" "}
-                {sayMoment(rise, now, view.farm).startsWith("today") ? "today" : "tomorrow"}: basket out half an hour
-                before it.
-              </>
-            ) : (
-              "The sun does not rise in these days."
-            )}
-          </p>
-          <p className="text-soft">
-            Dew still on, growing tips first: most sap, most of what makes them grow. Unwashed, healthy, whole. Used the
-            same day.
-          </p>
-        </div>
-      </section>
+      <WhenToGo view={view} />
       {view.wanted.length > 0 ? (
         <section aria-label="Wanted" className="mt-6">
           <h2 className="text-xl">Wanted for what is planned</h2>
@@ -110,61 +180,8 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
           </ul>
         </section>
       ) : null}
-      <section aria-label="What is there" className="mt-6">
-        <h2 className="text-xl">There in {view.season}</h2>
-        {view.inSeason.length > 0 ? (
-          <p className="text-soft">Besides: {view.inSeason.join(", ").toLowerCase()}.</p>
-        ) : null}
-        <p className="text-soft">Touch what you picked; ▲ has something to mind, said there.</p>
-        <div className="mt-2 grid gap-x-10 gap-y-5 md:grid-cols-2">
-          {view.groups.map((group) => (
-            <div key={group.kind} className={group.plants.length > 12 ? "md:col-span-2" : undefined}>
-              <h3 className="border-b-2 border-ink text-lg">
-                {KIND_WORDS[group.kind]}, for {group.good}
-              </h3>
-              <ul className="mt-2 flex flex-wrap gap-2">
-                {group.plants.map((plant) => (
-                  <li key={plant.name}>
-                    <button
-                      type="button"
-                      onClick={() => setOpen({ type: "pick", species: plant.name })}
-                      title={plant.caution ?? undefined}
-                      aria-label={`Picked: ${plant.name}${plant.caution ? `. ${plant.caution}` : ""}`}
-                      className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3 hover:border-ink hover:bg-marigold-wash"
-                    >
-                      {plant.name}
-                      {plant.caution ? <span aria-hidden> ▲</span> : null}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          ))}
-        </div>
-      </section>
-      <section aria-label="Never" className="mt-6 grid gap-2 md:max-w-3xl">
-        <h2 className="text-xl">Never</h2>
-        <Notice tone="caution">{CAUTIONS["poisonous-plants"]}</Notice>
-        <Notice tone="caution">
-          Nothing from {NEVER_FROM.join(", ")} ground. Salty weed rinsed twice. Nothing of the crop&rsquo;s own family
-          on that crop.
-        </Notice>
-        <Notice tone="caution">{CAUTIONS.herbicide}</Notice>
-        <div>
-          <Button look="quiet" className="-ml-3" aria-expanded={never} onClick={() => setNever(!never)}>
-            {never ? "Hide the poisonous ones" : `${view.refused.length} that are refused by name`}
-          </Button>
-          {never ? (
-            <ul className="columns-1 gap-8 md:columns-2">
-              {view.refused.map(({ name, refused }) => (
-                <li key={name} className="py-1 text-[0.95rem]">
-                  <span className="font-semibold">■ {name}</span>: {refused}
-                </li>
-              ))}
-            </ul>
-          ) : null}
-        </div>
-      </section>
+      <WhatIsThere view={view} onPick={(species) => setOpen({ type: "pick", species })} />
+      <Never view={view} />
       <div className="mt-6 grid gap-8 md:grid-cols-2">
         <PlacePanel
           view={view}

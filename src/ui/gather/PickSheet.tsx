@@ -28,16 +28,8 @@ const slotOf = (species: string): IngredientId => {
   return plant ? PLANT_SLOTS[plant.kind].slots[0]! : "plant";
 };
 
-/** A picking, checked by name as it is typed: poisonous stops, a caution wants a reason that is kept. */
-export const PickSheet = ({
-  species,
-  view,
-  onClose,
-}: {
-  readonly species: string;
-  readonly view: GatherView;
-  readonly onClose: () => void;
-}) => {
+/** What is filled in of a picking, what its plant is known for, and its sending. */
+function usePick(species: string, view: GatherView, onClose: () => void) {
   const act = useGatherAct("recordPick");
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm({
@@ -75,15 +67,16 @@ export const PickSheet = ({
     onClose();
   });
   const { fields } = act;
+  return { act, fields, register, setValue, typed, of, check, submit };
+}
+
+type Pick = ReturnType<typeof usePick>;
+
+/** The plant by its name, and what is known against it. */
+const WhichPlant = ({ view, pick }: { readonly view: GatherView; readonly pick: Pick }) => {
+  const { fields, register, setValue, check } = pick;
   return (
-    <FormSheet
-      title="What was picked"
-      act="Put it on the shelf"
-      busy={act.busy || check?.type === "refused"}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
+    <>
       <TextField
         label="Which plant"
         list="plants-known"
@@ -101,6 +94,32 @@ export const PickSheet = ({
         </Notice>
       ) : null}
       {check?.type === "caution" || check?.type === "unknown" ? <Notice tone="caution">{check.why}</Notice> : null}
+    </>
+  );
+};
+
+/** A picking, checked by name as it is typed: poisonous stops, a caution wants a reason that is kept. */
+export const PickSheet = ({
+  species,
+  view,
+  onClose,
+}: {
+  readonly species: string;
+  readonly view: GatherView;
+  readonly onClose: () => void;
+}) => {
+  const pick = usePick(species, view, onClose);
+  const { act, fields, register, typed, of, check, submit } = pick;
+  return (
+    <FormSheet
+      title="What was picked"
+      act="Put it on the shelf"
+      busy={act.busy || check?.type === "refused"}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <WhichPlant view={view} pick={pick} />
       <div className="grid grid-cols-2 gap-3">
         <SelectField label="Which part" {...register("part")}>
           {PARTS.map((part) => (

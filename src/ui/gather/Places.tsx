@@ -114,15 +114,8 @@ export const PlacePanel = ({
   </section>
 );
 
-export const VisitSheet = ({
-  place,
-  view,
-  onClose,
-}: {
-  readonly place: Place;
-  readonly view: GatherView;
-  readonly onClose: () => void;
-}) => {
+/** What is filled in of a visit, and its sending. */
+function useVisit(place: Place, view: GatherView, onClose: () => void) {
   const act = useGatherAct("visitForage");
   const { register, handleSubmit, control, setValue } = useForm({
     defaultValues: {
@@ -150,6 +143,19 @@ export const VisitSheet = ({
     onClose();
   });
   const { fields } = act;
+  return { act, fields, register, setValue, vigour, taken, takes, submit };
+}
+
+export const VisitSheet = ({
+  place,
+  view,
+  onClose,
+}: {
+  readonly place: Place;
+  readonly view: GatherView;
+  readonly onClose: () => void;
+}) => {
+  const { act, fields, register, setValue, vigour, taken, takes, submit } = useVisit(place, view, onClose);
   return (
     <FormSheet
       title={`At ${place.name}`}

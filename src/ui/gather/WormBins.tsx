@@ -113,8 +113,8 @@ export const BinPanel = ({
 
 type Kind = "fed" | "harvested" | "weighed";
 
-/** What was done at a bin: fed, castings taken by light and pressed to a ball, worms weighed. */
-export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose: () => void }) => {
+/** What is filled in of what was done at a bin, and its sending. */
+function useBin(bin: Bin, onClose: () => void) {
   const act = useGatherAct("noteWormBin");
   const [kind, setKind] = useState<Kind>(bin.state.dueInDays === 0 ? "harvested" : "fed");
   const [kg, setKg] = useState("");
@@ -143,6 +143,84 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
   };
   const { fields } = act;
   const unfit = ball !== "" && !BALL_TEST[ball].fit && ball !== "sticky, rancid";
+  return {
+    act,
+    fields,
+    kind,
+    setKind,
+    kg,
+    setKg,
+    what,
+    setWhat,
+    ball,
+    setBall,
+    plasticPicked,
+    setPlastic,
+    reason,
+    setReason,
+    amount,
+    room,
+    unfit,
+    submit,
+  };
+}
+
+type BinDraft = ReturnType<typeof useBin>;
+
+/** Castings as they come: pressed to a ball, plastic picked out. */
+const Harvest = ({
+  ball,
+  setBall,
+  plasticPicked,
+  setPlastic,
+  reason,
+  setReason,
+  unfit,
+  fields,
+}: Pick<
+  BinDraft,
+  "ball" | "setBall" | "plasticPicked" | "setPlastic" | "reason" | "setReason" | "unfit" | "fields"
+>) => (
+  <>
+    <Choices
+      label="Press a handful to a ball"
+      value={ball}
+      onChange={setBall}
+      stacked
+      options={BALL_WORDS.map((word) => ({ value: word, label: word, note: BALL_TEST[word].say }))}
+    />
+    {fields["/ball"] ? (
+      <p role="alert" className="font-semibold text-rust">
+        {fields["/ball"]}
+      </p>
+    ) : null}
+    <TickField
+      label="Plastic, labels and glass are picked out"
+      checked={plasticPicked}
+      onChange={(event) => setPlastic(event.target.checked)}
+    />
+    {fields["/plasticPicked"] ? (
+      <p role="alert" className="font-semibold text-rust">
+        {fields["/plasticPicked"]}
+      </p>
+    ) : null}
+    {unfit ? (
+      <TextArea
+        label="Why they are taken in all the same"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={fields["/overrideReason"]}
+      />
+    ) : null}
+  </>
+);
+
+/** What was done at a bin: fed, castings taken by light and pressed to a ball, worms weighed. */
+export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose: () => void }) => {
+  const { act, fields, kind, setKind, kg, setKg, what, setWhat, amount, room, submit, ...harvest } = useBin(
+    bin,
+    onClose,
+  );
   return (
     <FormSheet
       title={bin.name}
@@ -186,40 +264,7 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
           error={fields["/what"]}
         />
       ) : null}
-      {kind === "harvested" ? (
-        <>
-          <Choices
-            label="Press a handful to a ball"
-            value={ball}
-            onChange={setBall}
-            stacked
-            options={BALL_WORDS.map((word) => ({ value: word, label: word, note: BALL_TEST[word].say }))}
-          />
-          {fields["/ball"] ? (
-            <p role="alert" className="font-semibold text-rust">
-              {fields["/ball"]}
-            </p>
-          ) : null}
-          <TickField
-            label="Plastic, labels and glass are picked out"
-            checked={plasticPicked}
-            onChange={(event) => setPlastic(event.target.checked)}
-          />
-          {fields["/plasticPicked"] ? (
-            <p role="alert" className="font-semibold text-rust">
-              {fields["/plasticPicked"]}
-            </p>
-          ) : null}
-          {unfit ? (
-            <TextArea
-              label="Why they are taken in all the same"
-              value={reason}
-              onChange={(event) => setReason(event.target.value)}
-              error={fields["/overrideReason"]}
-            />
-          ) : null}
-        </>
-      ) : null}
+      {kind === "harvested" ? <Harvest {...harvest} fields={fields} /> : null}
     </FormSheet>
   );
 };

@@ -3,7 +3,7 @@ import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { OF_LITRES } from "@/formats/measured";
-import { sayStock } from "@/formats/amounts";
+import { sayStock, type UnitSystem } from "@/formats/amounts";
 import type { FarmMeasure } from "@/services/types";
 import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
@@ -21,24 +21,49 @@ interface WeighForm {
   amount: string;
 }
 
-/** A handful is a handful until the farm has weighed its own; three weighings make its spread. */
-export const WeighSheet = ({
-  measures,
-  of = "leaf-mould",
-  onClose,
-}: {
-  readonly measures: readonly FarmMeasure[];
-  /** What is weighed first. */
-  readonly of?: IngredientId;
-  readonly onClose: () => void;
-}) => {
+/** What was weighed so far; the last of each may be taken back. */
+const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) => {
   const { units } = useMeasures();
-  const act = useShedAct("weighMeasure");
   const undo = useShedAct("takeBackWeighing", "toast");
   const takeBack = async (measure: string, ingredientId: string, name: string) => {
     if (!(await undo.run({ measure, ingredientId }))) return;
     toast.success(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);
   };
+  return (
+    <ul className="divide-y divide-line border-y border-line">
+      {measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {
+        const { name, stockUnit } = findIngredient(ingredientId);
+        return (
+          <li key={`${measure} ${ingredientId}`} className="flex flex-wrap items-center justify-between gap-x-3 py-1">
+            <span>
+              {measure} of {name.toLowerCase()}
+            </span>
+            <span className="flex items-center gap-1">
+              <span className="reading">
+                {sayStock(mean, stockUnit, units, 2)}
+                {weighings > 1
+                  ? `, ${sayStock(least, stockUnit, units, 2)} to ${sayStock(most, stockUnit, units, 2)} in ${weighings}`
+                  : ", weighed once"}
+              </span>
+              <Button
+                look="quiet"
+                disabled={undo.busy}
+                aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
+                onClick={() => void takeBack(measure, ingredientId, name)}
+              >
+                Take back
+              </Button>
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+};
+
+/** What is filled in of a weighing, and its sending. */
+function useWeighing(of: IngredientId) {
+  const act = useShedAct("weighMeasure");
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm<WeighForm>({
     defaultValues: { way: "weigh", measure: "handful", ingredientId: of, amount: "" },
@@ -63,6 +88,35 @@ export const WeighSheet = ({
     );
     setValue("amount", "");
   });
+  return { act, register, setValue, way, typed, named, measurable, marked, litres, submit };
+}
+
+/** How a line is drawn with water and a scale. */
+const DrawTheLine = ({ litres, units }: { readonly litres: number; readonly units: UnitSystem }) => (
+  <ol className="list-decimal pl-5">
+    <li>Stand it empty on the scale and set the scale to nought.</li>
+    <li>
+      Pour in water until the scale says{" "}
+      <span className="reading font-semibold">{sayStock(litres, "kg", units, 4)}</span>: that is{" "}
+      {sayStock(litres, "L", units, 4)}.
+    </li>
+    <li>Draw the line where the water stands, and write the name beside it. A syringe: to its own scale.</li>
+  </ol>
+);
+
+/** A handful is a handful until the farm has weighed its own; three weighings make its spread. */
+export const WeighSheet = ({
+  measures,
+  of = "leaf-mould",
+  onClose,
+}: {
+  readonly measures: readonly FarmMeasure[];
+  /** What is weighed first. */
+  readonly of?: IngredientId;
+  readonly onClose: () => void;
+}) => {
+  const { units } = useMeasures();
+  const { act, register, setValue, way, typed, named, measurable, marked, litres, submit } = useWeighing(of);
   return (
     <FormSheet
       title="Weigh our own measure"
@@ -112,50 +166,8 @@ export const WeighSheet = ({
         {...register("amount")}
         error={act.fields["/amount"]}
       />
-      {marked && litres !== null && litres > 0 ? (
-        <ol className="list-decimal pl-5">
-          <li>Stand it empty on the scale and set the scale to nought.</li>
-          <li>
-            Pour in water until the scale says{" "}
-            <span className="reading font-semibold">{sayStock(litres, "kg", units, 4)}</span>: that is{" "}
-            {sayStock(litres, "L", units, 4)}.
-          </li>
-          <li>Draw the line where the water stands, and write the name beside it. A syringe: to its own scale.</li>
-        </ol>
-      ) : null}
-      {measures.length > 0 ? (
-        <ul className="divide-y divide-line border-y border-line">
-          {measures.map(({ measure, ingredientId, mean, least, most, weighings }) => {
-            const { name, stockUnit } = findIngredient(ingredientId);
-            return (
-              <li
-                key={`${measure} ${ingredientId}`}
-                className="flex flex-wrap items-center justify-between gap-x-3 py-1"
-              >
-                <span>
-                  {measure} of {name.toLowerCase()}
-                </span>
-                <span className="flex items-center gap-1">
-                  <span className="reading">
-                    {sayStock(mean, stockUnit, units, 2)}
-                    {weighings > 1
-                      ? `, ${sayStock(least, stockUnit, units, 2)} to ${sayStock(most, stockUnit, units, 2)} in ${weighings}`
-                      : ", weighed once"}
-                  </span>
-                  <Button
-                    look="quiet"
-                    disabled={undo.busy}
-                    aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
-                    onClick={() => void takeBack(measure, ingredientId, name)}
-                  >
-                    Take back
-                  </Button>
-                </span>
-              </li>
-            );
-          })}
-        </ul>
-      ) : null}
+      {marked && litres !== null && litres > 0 ? <DrawTheLine litres={litres} units={units} /> : null}
+      {measures.length > 0 ? <Weighed measures={measures} /> : null}
     </FormSheet>
   );
 };

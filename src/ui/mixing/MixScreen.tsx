@@ -19,8 +19,34 @@ import { WaitPanel } from "./WaitPanel";
 /** Looked at again by itself, since another device may tick too. */
 const LOOK_AGAIN_MS = 15_000;
 
-/** The fill as a sequence for wet hands: one thing at a time, large; whoever opens it goes on where it stands. */
-export const MixScreen = ({ view }: { readonly view: MixingView }) => {
+/** A mixing that is over. */
+const Ended = ({ name, batchId }: { readonly name: string; readonly batchId: number | null }) => (
+  <div className="mx-auto max-w-xl px-4 py-8">
+    <h1 className="text-2xl">{name}</h1>
+    <p className="mt-2">{batchId === null ? "This mixing was given up." : "This is mixed, and its clock runs."}</p>
+    <Link href={batchId === null ? "/" : `/batches/${batchId}`} className={`${buttonLook("strong")} mt-4`}>
+      {batchId === null ? "Back to the yard" : "To the batch"}
+    </Link>
+  </div>
+);
+
+/** Asked once more before a mixing is given up. */
+const GiveUp = ({ onGiveUp, onStay }: { readonly onGiveUp: () => void; readonly onStay: () => void }) => (
+  <div className="mt-2">
+    <Notice tone="caution" title="Give this mixing up?">
+      <p>What was ticked stays in the books of this mixing; nothing is drawn from the shed.</p>
+      <div className="mt-2 flex gap-2">
+        <Button look="danger" onClick={onGiveUp}>
+          Give it up
+        </Button>
+        <Button onClick={onStay}>Go on</Button>
+      </div>
+    </Notice>
+  </div>
+);
+
+/** Ticking, giving up, and the next thing brought into sight. */
+function useMixing(view: MixingView) {
   const router = useRouter();
   const tick = useMixingAct("tickMixing");
   const drop = useMixingAct("dropMixing", "toast");
@@ -60,6 +86,45 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
     toast.success("Given up. Nothing was taken off the shelf's books; the vessel is free.");
     router.push("/");
   };
+  return { tick, send, giveUp, leaving, setLeaving, skipped, setSkipped, nowMs };
+}
+
+/** What is mixed, how far, on paper, given up. */
+const MixHead = ({
+  view,
+  at,
+  leaving,
+  onLeave,
+}: {
+  readonly view: MixingView;
+  readonly at: number;
+  readonly leaving: boolean;
+  readonly onLeave: () => void;
+}) => (
+  <div className="flex items-start justify-between gap-3">
+    <div>
+      <h1 className="text-xl">
+        {view.recipeName} in {view.vesselName}
+      </h1>
+      <p className="reading text-soft">
+        {Math.min(at + 1, view.progress.steps.length)} of {view.progress.steps.length}
+      </p>
+    </div>
+    <div className="flex">
+      <Link href={`/paper/mixing?id=${view.id}`} className={buttonLook("quiet")}>
+        On paper
+      </Link>
+      <Button look="quiet" aria-expanded={leaving} onClick={onLeave}>
+        Give up
+      </Button>
+    </div>
+  </div>
+);
+
+/** The fill as a sequence for wet hands: one thing at a time, large; whoever opens it goes on where it stands. */
+export const MixScreen = ({ view }: { readonly view: MixingView }) => {
+  const { tick, send, giveUp, leaving, setLeaving, skipped, setSkipped, nowMs } = useMixing(view);
+  const { progress } = view;
   const waiting =
     progress.waitingUntilMs !== null && progress.waitingUntilMs > nowMs && progress.waitingUntilMs !== skipped;
   const waitingFor = progress.steps.find(({ waitUntilMs }) => waitUntilMs === progress.waitingUntilMs);
@@ -68,54 +133,11 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
     .filter(({ done }) => done !== null)
     .toSorted((a, b) => b.done!.atMs - a.done!.atMs)[0];
 
-  if (view.end)
-    return (
-      <div className="mx-auto max-w-xl px-4 py-8">
-        <h1 className="text-2xl">{view.recipeName}</h1>
-        <p className="mt-2">
-          {view.end.batchId === null ? "This mixing was given up." : "This is mixed, and its clock runs."}
-        </p>
-        <Link
-          href={view.end.batchId === null ? "/" : `/batches/${view.end.batchId}`}
-          className={`${buttonLook("strong")} mt-4`}
-        >
-          {view.end.batchId === null ? "Back to the yard" : "To the batch"}
-        </Link>
-      </div>
-    );
+  if (view.end) return <Ended name={view.recipeName} batchId={view.end.batchId} />;
   return (
     <div className="mx-auto max-w-2xl px-4 py-4">
-      <div className="flex items-start justify-between gap-3">
-        <div>
-          <h1 className="text-xl">
-            {view.recipeName} in {view.vesselName}
-          </h1>
-          <p className="reading text-soft">
-            {Math.min(at + 1, progress.steps.length)} of {progress.steps.length}
-          </p>
-        </div>
-        <div className="flex">
-          <Link href={`/paper/mixing?id=${view.id}`} className={buttonLook("quiet")}>
-            On paper
-          </Link>
-          <Button look="quiet" aria-expanded={leaving} onClick={() => setLeaving(!leaving)}>
-            Give up
-          </Button>
-        </div>
-      </div>
-      {leaving ? (
-        <div className="mt-2">
-          <Notice tone="caution" title="Give this mixing up?">
-            <p>What was ticked stays in the books of this mixing; nothing is drawn from the shed.</p>
-            <div className="mt-2 flex gap-2">
-              <Button look="danger" onClick={() => void giveUp()}>
-                Give it up
-              </Button>
-              <Button onClick={() => setLeaving(false)}>Go on</Button>
-            </div>
-          </Notice>
-        </div>
-      ) : null}
+      <MixHead view={view} at={at} leaving={leaving} onLeave={() => setLeaving(!leaving)} />
+      {leaving ? <GiveUp onGiveUp={() => void giveUp()} onStay={() => setLeaving(false)} /> : null}
       <MixLadder progress={progress} />
       {at === 0 && view.gaps.length > 0 ? (
         <div className="mt-3">

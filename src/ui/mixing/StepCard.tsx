@@ -1,4 +1,5 @@
 "use client";
+import type { Measurable } from "@/formats/measured";
 import { useState } from "react";
 import type { ActError } from "@/contracts/answer";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
@@ -29,9 +30,8 @@ interface StepCardProps {
   readonly onRound: (said: Said) => Promise<boolean>;
 }
 
-/** One step, as large as the screen: its amount in the farm's measures, what to tick before it counts, one great button. */
-export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCardProps) => {
-  const { step, rounds, planned } = state;
+/** What was typed, ticked and answered at a step. */
+function useStep({ step, planned }: StepState) {
   const { read, inOurs, show } = useReadAmount();
   const of = step.amount
     ? {
@@ -58,6 +58,93 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
     setTyped(text);
     setTouched(true);
   };
+  return {
+    of,
+    typed,
+    type,
+    weighing,
+    setWeighing,
+    checks,
+    setChecks,
+    setAnswer,
+    answer,
+    amount,
+    off,
+    chosen,
+    ready,
+    ours,
+  };
+}
+
+/** How much is meant to go in. */
+const Planned = ({
+  amount,
+  planned,
+  ours,
+  units,
+}: {
+  readonly amount: NonNullable<StepState["step"]["amount"]>;
+  readonly planned: number;
+  readonly ours: string | null;
+  readonly units: UnitSystem;
+}) => (
+  <p className="mt-1">
+    <span className="reading text-5xl font-semibold">{sayStock(planned, amount.unit, units)}</span>
+    {ours ? <span className="ml-3 text-xl">about {ours}</span> : null}
+    {planned !== amount.planned ? (
+      <span className="block text-soft">
+        By what really went in before; the recipe began with {sayStock(amount.planned, amount.unit, units)}.
+      </span>
+    ) : null}
+    {amount.live ? <span className="block text-soft">Alive: the clock starts with the last of these.</span> : null}
+  </p>
+);
+
+type StepDraft = ReturnType<typeof useStep>;
+
+/** What really went in, weighed in a pail if one likes. */
+const WhatWentIn = ({ of, draft }: { readonly of: Measurable; readonly draft: StepDraft }) => {
+  const { typed, type, weighing, setWeighing, off } = draft;
+  return (
+    <div className="mt-3">
+      <AmountField
+        label="What really went in"
+        of={of}
+        typed={typed}
+        value={typed}
+        inputMode="decimal"
+        onChange={(event) => type(event.target.value)}
+        className="reading text-3xl font-semibold"
+      />
+      {off !== null && Math.abs(off) >= 1 ? (
+        <p className="mt-1">
+          {off > 0 ? "+" : "−"}
+          {formatNumber(Math.abs(off), 2)} % beside the recipe. It is kept as it is.
+        </p>
+      ) : null}
+      {of.unit === "kg" ? (
+        <Button look="quiet" className="-ml-3" aria-expanded={weighing} onClick={() => setWeighing(!weighing)}>
+          Weigh it in a pail
+        </Button>
+      ) : null}
+      {weighing ? (
+        <WeighPanel
+          of={of}
+          onUse={(sum) => {
+            type(sum);
+            setWeighing(false);
+          }}
+        />
+      ) : null}
+    </div>
+  );
+};
+
+/** One step, as large as the screen: its amount in the farm's measures, what to tick before it counts, one great button. */
+export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCardProps) => {
+  const { step, rounds, planned } = state;
+  const draft = useStep(state);
+  const { of, checks, setChecks, setAnswer, answer, amount, chosen, ready, ours } = draft;
   return (
     <section aria-label={step.title} className="border-2 border-ink bg-chalk p-4">
       <div className="flex items-start justify-between gap-3">
@@ -65,19 +152,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
         {step.amount ? <CautionPictures cautions={INGREDIENT_FACTS[step.amount.ingredient].cautions} /> : null}
       </div>
       {step.amount && planned !== null ? (
-        <p className="mt-1">
-          <span className="reading text-5xl font-semibold">{sayStock(planned, step.amount.unit, units)}</span>
-          {ours ? <span className="ml-3 text-xl">about {ours}</span> : null}
-          {planned !== step.amount.planned ? (
-            <span className="block text-soft">
-              By what really went in before; the recipe began with{" "}
-              {sayStock(step.amount.planned, step.amount.unit, units)}.
-            </span>
-          ) : null}
-          {step.amount.live ? (
-            <span className="block text-soft">Alive: the clock starts with the last of these.</span>
-          ) : null}
-        </p>
+        <Planned amount={step.amount} planned={planned} ours={ours} units={units} />
       ) : null}
       <p className="mt-2 text-lg">
         <BookText>{step.text}</BookText>
@@ -87,39 +162,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
       </p>
       <StepChecks checks={step.checks} ticked={checks} onTick={setChecks} />
       <StepAnswers title={step.title} answers={step.answers} chosen={chosen} onChoose={setAnswer} />
-      {of ? (
-        <div className="mt-3">
-          <AmountField
-            label="What really went in"
-            of={of}
-            typed={typed}
-            value={typed}
-            inputMode="decimal"
-            onChange={(event) => type(event.target.value)}
-            className="reading text-3xl font-semibold"
-          />
-          {off !== null && Math.abs(off) >= 1 ? (
-            <p className="mt-1">
-              {off > 0 ? "+" : "−"}
-              {formatNumber(Math.abs(off), 2)} % beside the recipe. It is kept as it is.
-            </p>
-          ) : null}
-          {of.unit === "kg" ? (
-            <Button look="quiet" className="-ml-3" aria-expanded={weighing} onClick={() => setWeighing(!weighing)}>
-              Weigh it in a pail
-            </Button>
-          ) : null}
-          {weighing ? (
-            <WeighPanel
-              of={of}
-              onUse={(sum) => {
-                type(sum);
-                setWeighing(false);
-              }}
-            />
-          ) : null}
-        </div>
-      ) : null}
+      {of ? <WhatWentIn of={of} draft={draft} /> : null}
       {step.everyMin && rounds > 0 ? (
         <p className="mt-2">Looked at {rounds === 1 ? "once" : `${rounds} times`} so far.</p>
       ) : null}

@@ -84,8 +84,8 @@ const LotCount = ({
   );
 };
 
-/** A stocktake for walking round with a phone: by place, one lot after the other; kept on the phone until it is handed in. */
-export const CountScreen = ({ view }: { readonly view: CountView }) => {
+/** What was counted so far, kept on this phone, and its handing in. */
+function useCount(view: CountView) {
   const router = useRouter();
   const act = useShedAct("countStock");
   const { read } = useReadAmount();
@@ -122,6 +122,43 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
     const index = done.findIndex(([id]) => Number(id) === lotId);
     return index < 0 ? undefined : act.fields[`/lines/${index}/counted`];
   };
+  return { act, kept, keep, loaded, done, unreadable, handIn, errorAt };
+}
+
+type Count = ReturnType<typeof useCount>;
+
+/** How much was counted, and the handing in. */
+const HandIn = ({
+  act,
+  keep,
+  done,
+  unreadable,
+  handIn,
+  of,
+}: Pick<Count, "act" | "keep" | "done" | "unreadable" | "handIn"> & { readonly of: number }) => (
+  <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-14 md:px-8">
+    <Refusal error={act.error}>Nothing is lost: what you counted stays on this phone until it is handed in.</Refusal>
+    <div className="flex flex-wrap items-center justify-between gap-3">
+      <p>
+        <span className="reading font-semibold">{done.length}</span> of {of} counted
+      </p>
+      <div className="flex gap-2">
+        {done.length > 0 ? (
+          <Button look="quiet" onClick={() => keep(NONE)}>
+            Begin anew
+          </Button>
+        ) : null}
+        <Button look="strong" disabled={done.length === 0 || unreadable || act.busy} onClick={() => void handIn()}>
+          Hand it in
+        </Button>
+      </div>
+    </div>
+  </div>
+);
+
+/** A stocktake for walking round with a phone: by place, one lot after the other; kept on the phone until it is handed in. */
+export const CountScreen = ({ view }: { readonly view: CountView }) => {
+  const { act, kept, keep, loaded, done, unreadable, handIn, errorAt } = useCount(view);
   const places = [...new Set(view.lots.map(({ place }) => place))];
   const [chosen, setChosen] = useState<string | null>(null);
   // Many lots are walked place by place; nobody scrolls through thousands.
@@ -170,30 +207,7 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
         </section>
       ))}
       {loaded && view.lots.length > 0 ? (
-        <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-14 md:px-8">
-          <Refusal error={act.error}>
-            Nothing is lost: what you counted stays on this phone until it is handed in.
-          </Refusal>
-          <div className="flex flex-wrap items-center justify-between gap-3">
-            <p>
-              <span className="reading font-semibold">{done.length}</span> of {view.lots.length} counted
-            </p>
-            <div className="flex gap-2">
-              {done.length > 0 ? (
-                <Button look="quiet" onClick={() => keep(NONE)}>
-                  Begin anew
-                </Button>
-              ) : null}
-              <Button
-                look="strong"
-                disabled={done.length === 0 || unreadable || act.busy}
-                onClick={() => void handIn()}
-              >
-                Hand it in
-              </Button>
-            </div>
-          </div>
-        </div>
+        <HandIn act={act} keep={keep} done={done} unreadable={unreadable} handIn={handIn} of={view.lots.length} />
       ) : null}
     </div>
   );

@@ -92,6 +92,82 @@ const Facts = ({ item }: { readonly item: ItemView }) => {
   );
 };
 
+/** The pack, its price, when it is ordered again. */
+const HowWeGetIt = ({
+  item,
+  farm,
+  onChange,
+}: {
+  readonly item: ItemView;
+  readonly farm: FarmView;
+  readonly onChange: () => void;
+}) => {
+  const { terms } = item;
+  const say = (amount: number) => sayStock(amount, item.unit, farm.units);
+  return (
+    <section aria-label="How we get it">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h3 className="text-lg">How we get it</h3>
+        <Button look="quiet" onClick={onChange}>
+          {terms ? "Change" : "Say how it is bought"}
+        </Button>
+      </div>
+      <p className="text-soft">
+        {terms
+          ? [
+              `${terms.packName} of ${say(terms.packAmount)}${terms.packCostMinor === null ? "" : ` at ${sayMoney(terms.packCostMinor, farm.currency)}`}`,
+              terms.leadD > 0 ? `comes ${terms.leadD} days after it is ordered` : "bought here",
+              ...(terms.reorderAt === null ? [] : [`ordered again at ${say(terms.reorderAt)}`]),
+              ...(terms.target === null ? [] : [`collected up to ${say(terms.target)}`]),
+            ].join("; ")
+          : item.facts.pack
+            ? `Usually a ${item.facts.pack.name} of ${say(item.facts.pack.amount)}. No price or lead time is known.`
+            : "Nothing is written down."}
+      </p>
+    </section>
+  );
+};
+
+/** What a handful or a scoop of it came to. */
+const InOurMeasures = ({
+  item,
+  farm,
+  onWeigh,
+}: {
+  readonly item: ItemView;
+  readonly farm: FarmView;
+  readonly onWeigh: () => void;
+}) => {
+  const say = (amount: number) => sayStock(amount, item.unit, farm.units);
+  return (
+    <section aria-label="In our measures">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h3 className="text-lg">In our measures</h3>
+        <Button look="quiet" onClick={onWeigh}>
+          Weigh one
+        </Button>
+      </div>
+      {item.measures.length === 0 ? (
+        <p className="text-soft">
+          None was weighed with it. Once one is, amounts of it may be typed and are shown in it.
+        </p>
+      ) : (
+        <ul>
+          {item.measures.map(({ measure, mean, least, most, weighings }) => (
+            <li key={measure} className="flex justify-between gap-3 py-1">
+              <span>one {measure}</span>
+              <span className="reading">
+                {say(mean)}
+                {weighings > 1 ? `, ${say(least)} to ${say(most)}` : ", weighed once"}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+};
+
 /** One container of the shelf, opened: its lots as they lie, what was done to them, how it is bought, what it is. */
 export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: ItemSheetProps) => {
   const [open, setOpen] = useState<Open>(null);
@@ -102,7 +178,6 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
   const close = () => setOpen(null);
   const lot = open?.type === "lot" ? item.lots.find(({ id }) => id === open.lotId) : undefined;
   const line = open?.type === "line" ? item.ledger.find(({ id }) => id === open.movementId) : undefined;
-  const { terms } = item;
   return (
     <Sheet
       wide
@@ -131,51 +206,8 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
             ))}
           </ol>
         </section>
-        <section aria-label="How we get it">
-          <div className="flex flex-wrap items-baseline justify-between gap-3">
-            <h3 className="text-lg">How we get it</h3>
-            <Button look="quiet" onClick={() => setOpen({ type: "supply" })}>
-              {terms ? "Change" : "Say how it is bought"}
-            </Button>
-          </div>
-          <p className="text-soft">
-            {terms
-              ? [
-                  `${terms.packName} of ${say(terms.packAmount)}${terms.packCostMinor === null ? "" : ` at ${sayMoney(terms.packCostMinor, farm.currency)}`}`,
-                  terms.leadD > 0 ? `comes ${terms.leadD} days after it is ordered` : "bought here",
-                  ...(terms.reorderAt === null ? [] : [`ordered again at ${say(terms.reorderAt)}`]),
-                  ...(terms.target === null ? [] : [`collected up to ${say(terms.target)}`]),
-                ].join("; ")
-              : item.facts.pack
-                ? `Usually a ${item.facts.pack.name} of ${say(item.facts.pack.amount)}. No price or lead time is known.`
-                : "Nothing is written down."}
-          </p>
-        </section>
-        <section aria-label="In our measures">
-          <div className="flex flex-wrap items-baseline justify-between gap-3">
-            <h3 className="text-lg">In our measures</h3>
-            <Button look="quiet" onClick={() => setOpen({ type: "weigh" })}>
-              Weigh one
-            </Button>
-          </div>
-          {item.measures.length === 0 ? (
-            <p className="text-soft">
-              None was weighed with it. Once one is, amounts of it may be typed and are shown in it.
-            </p>
-          ) : (
-            <ul>
-              {item.measures.map(({ measure, mean, least, most, weighings }) => (
-                <li key={measure} className="flex justify-between gap-3 py-1">
-                  <span>one {measure}</span>
-                  <span className="reading">
-                    {say(mean)}
-                    {weighings > 1 ? `, ${say(least)} to ${say(most)}` : ", weighed once"}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          )}
-        </section>
+        <HowWeGetIt item={item} farm={farm} onChange={() => setOpen({ type: "supply" })} />
+        <InOurMeasures item={item} farm={farm} onWeigh={() => setOpen({ type: "weigh" })} />
         <LedgerList item={item} farm={farm} onCorrect={(movementId) => setOpen({ type: "line", movementId })} />
         <Facts item={item} />
       </div>

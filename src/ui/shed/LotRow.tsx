@@ -29,6 +29,25 @@ function sayOrigin({ provenance, fromBatchId }: LotView, units: FarmView["units"
 
 const dueOn = (day: string) => addDays(day, BEAN_TEST_D);
 
+/** What can be done to a lot as it stands. */
+function actsOn(lot: LotView): readonly (readonly [LotAct, string])[] {
+  const { state } = lot;
+  const suspected = lot.provenance.herbicideSuspected === true || state.beans.sownOn !== null;
+  return [
+    ...(state.openedOn === null ? ([["opened", "Opened"]] as const) : []),
+    ["place", "Moved"],
+    ["waste", "Went out"],
+    ["count", "Count"],
+    ["expiry", "Another day"],
+    ...(suspected && state.beans.result === null
+      ? state.beans.sownOn === null
+        ? ([["beans-sown", "Beans sown"]] as const)
+        : ([["beans", "Read the beans"]] as const)
+      : []),
+    ...(handTestOf(lot.ingredientId).length > 0 ? ([["vigour", "A handful"]] as const) : []),
+  ];
+}
+
 /** A lot as it lies: what is left, where, until when, what holds it back; and what can be done to it. */
 export const LotRow = ({
   lot,
@@ -44,20 +63,7 @@ export const LotRow = ({
   const { state } = lot;
   const say = (amount: number) => sayStock(amount, lot.unit, farm.units);
   const past = state.expiresOn !== null && state.expiresOn < today;
-  const suspected = lot.provenance.herbicideSuspected === true || state.beans.sownOn !== null;
-  const acts: readonly (readonly [LotAct, string])[] = [
-    ...(state.openedOn === null ? ([["opened", "Opened"]] as const) : []),
-    ["place", "Moved"],
-    ["waste", "Went out"],
-    ["count", "Count"],
-    ["expiry", "Another day"],
-    ...(suspected && state.beans.result === null
-      ? state.beans.sownOn === null
-        ? ([["beans-sown", "Beans sown"]] as const)
-        : ([["beans", "Read the beans"]] as const)
-      : []),
-    ...(handTestOf(lot.ingredientId).length > 0 ? ([["vigour", "A handful"]] as const) : []),
-  ];
+  const acts = actsOn(lot);
   return (
     <li className="py-2.5">
       <p className="flex flex-wrap justify-between gap-x-3">

@@ -47,8 +47,8 @@ interface LotSheetProps {
   readonly onClose: () => void;
 }
 
-/** One thing that happened to a lot, or a line of its ledger put right; one small form whatever it was. */
-export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotSheetProps) => {
+/** What is filled in of what happened to a lot, and its sending. */
+function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   const waste = useShedAct("wasteLot");
   const count = useShedAct("countStock");
   const note = useShedAct("noteLot");
@@ -62,7 +62,6 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
   const [beans, setBeans] = useState<"beans-clean" | "beans-damaged" | "">("");
   const run = { waste, count, correct }[act as "waste" | "count" | "correct"] ?? note;
   const { fields } = run;
-  const say = (value: number) => sayStock(value, item.unit, farm.units, 4);
   const ask = (): Promise<unknown> => {
     const read_ = read(amount, item) as number;
     if (act === "waste") return waste.run({ lotId: lot!.id, amount: read_, reason, usedElsewhere });
@@ -78,26 +77,33 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
     onClose();
   };
   const wantsAmount = act === "waste" || act === "count" || act === "correct";
+  return {
+    run,
+    fields,
+    amount,
+    setAmount,
+    reason,
+    setReason,
+    word,
+    setWord,
+    onDay,
+    setOnDay,
+    usedElsewhere,
+    setElsewhere,
+    beans,
+    setBeans,
+    submit,
+    wantsAmount,
+  };
+}
+
+type LotDraft = ReturnType<typeof useLotAct>;
+
+/** How much, and why. */
+const Amounts = ({ act, item, draft }: Pick<LotSheetProps, "act" | "item"> & { readonly draft: LotDraft }) => {
+  const { fields, amount, setAmount, reason, setReason, usedElsewhere, setElsewhere, wantsAmount } = draft;
   return (
-    <FormSheet
-      title={`${item.name}: ${TITLES[act].toLowerCase()}`}
-      act={ACTS[act]}
-      busy={run.busy}
-      error={run.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
-      {lot ? (
-        <p className="text-soft">
-          {lot.origin}, {sayDay(lot.receivedOn)}; {say(lot.onHand)} left by the books.
-        </p>
-      ) : null}
-      {line ? (
-        <p className="text-soft">
-          It says {say(Math.abs(line.changeBy))} {line.changeBy < 0 ? "went out" : "came in"} ({line.kind}). The line
-          stays; a later one puts it right.
-        </p>
-      ) : null}
+    <>
       {wantsAmount ? (
         <AmountField
           label={act === "waste" ? "How much" : act === "count" ? "Found" : "It should say"}
@@ -124,6 +130,19 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
           hint={act === "waste" ? "mouldy, spilt, mice, past its day" : undefined}
         />
       ) : null}
+    </>
+  );
+};
+
+/** The place, the day, the handful, the beans. */
+const WhatWasSeen = ({
+  act,
+  lot,
+  draft,
+}: { readonly act: LotAct; readonly lot: LotView | undefined } & { readonly draft: LotDraft }) => {
+  const { fields, word, setWord, beans, setBeans } = draft;
+  return (
+    <>
       {act === "place" ? (
         <TextField
           label="Where it stands now"
@@ -173,6 +192,38 @@ export const LotSheet = ({ act, lot, line, item, farm, today, onClose }: LotShee
           ]}
         />
       ) : null}
+    </>
+  );
+};
+
+/** One thing that happened to a lot, or a line of its ledger put right; one small form whatever it was. */
+export const LotSheet = (props: LotSheetProps) => {
+  const { act, lot, line, item, farm, today, onClose } = props;
+  const say = (value: number) => sayStock(value, item.unit, farm.units, 4);
+  const draft = useLotAct(props);
+  const { run, fields, submit, wantsAmount, onDay, setOnDay } = draft;
+  return (
+    <FormSheet
+      title={`${item.name}: ${TITLES[act].toLowerCase()}`}
+      act={ACTS[act]}
+      busy={run.busy}
+      error={run.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      {lot ? (
+        <p className="text-soft">
+          {lot.origin}, {sayDay(lot.receivedOn)}; {say(lot.onHand)} left by the books.
+        </p>
+      ) : null}
+      {line ? (
+        <p className="text-soft">
+          It says {say(Math.abs(line.changeBy))} {line.changeBy < 0 ? "went out" : "came in"} ({line.kind}). The line
+          stays; a later one puts it right.
+        </p>
+      ) : null}
+      <Amounts act={act} item={item} draft={draft} />
+      <WhatWasSeen act={act} lot={lot} draft={draft} />
       {wantsAmount || act === "expiry" ? null : (
         <TextField
           label="On"

@@ -10,8 +10,8 @@ import { BY_NAME } from "./ingredientOptions";
 
 const SEASONS = ["spring", "summer", "autumn", "winter"] as const;
 
-/** What the farm has that the book doesn't know: a kind of something it does, so that every recipe can draw on it. */
-export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }) => {
+/** What is filled in of an ingredient of the farm, and its sending. */
+function useOwnIngredient(onClose: () => void) {
   const act = useShedAct("addOwnIngredient");
   const { register, handleSubmit, control } = useForm({
     defaultValues: {
@@ -40,6 +40,12 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
     onClose();
   });
   const { fields } = act;
+  return { act, fields, register, like, submit };
+}
+
+/** What the farm has that the book doesn't know: a kind of something it does, so that every recipe can draw on it. */
+export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }) => {
+  const { act, fields, register, like, submit } = useOwnIngredient(onClose);
   return (
     <FormSheet
       title="An ingredient of our own"

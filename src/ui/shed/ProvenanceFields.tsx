@@ -76,6 +76,59 @@ const options = (values: readonly string[]) =>
     </option>
   ));
 
+/** Plants by name, and where they grew. */
+const PlantOrigin = ({
+  register,
+  fields,
+}: {
+  readonly register: UseFormRegister<ReceiveForm>;
+  readonly fields: FieldErrors;
+}) => (
+  <>
+    <TextField
+      label="Which plants"
+      {...register("species")}
+      error={fields["/provenance/plant"]}
+      hint="nettle, comfrey: by name, so that nothing poisonous slips in"
+    />
+    <TextField label="Where it grew" {...register("pickedAt")} />
+    {fields["/provenance/overrideReason"] ? (
+      <TextField
+        label="Why it may go in all the same"
+        {...register("plantReason")}
+        error={fields["/provenance/overrideReason"]}
+      />
+    ) : null}
+  </>
+);
+
+/** Whose, collected when. */
+const UrineOrigin = ({
+  register,
+  fields,
+}: {
+  readonly register: UseFormRegister<ReceiveForm>;
+  readonly fields: FieldErrors;
+}) => (
+  <>
+    <SelectField label="Whose" {...register("donor")}>
+      {options(URINE_DONORS)}
+    </SelectField>
+    <div className="grid grid-cols-2 gap-3">
+      <TextField label="Collected from" type="date" {...register("collectedFrom")} />
+      <TextField
+        label="To"
+        type="date"
+        {...register("collectedUntil")}
+        error={fields["/provenance/urine/collectedUntil"]}
+        hint={`Held ${URINE_HOLD_D} days from then.`}
+      />
+    </div>
+    <TickField label="The donor takes medicine" {...register("medicine")} />
+  </>
+);
+
+/** What matters later of where a lot is from: asked by what it is. */
 export const ProvenanceFields = ({
   kinds,
   typed,
@@ -102,42 +155,8 @@ export const ProvenanceFields = ({
           </SelectField>
         </div>
       ) : null}
-      {has("plant") ? (
-        <>
-          <TextField
-            label="Which plants"
-            {...register("species")}
-            error={fields["/provenance/plant"]}
-            hint="nettle, comfrey: by name, so that nothing poisonous slips in"
-          />
-          <TextField label="Where it grew" {...register("pickedAt")} />
-          {fields["/provenance/overrideReason"] ? (
-            <TextField
-              label="Why it may go in all the same"
-              {...register("plantReason")}
-              error={fields["/provenance/overrideReason"]}
-            />
-          ) : null}
-        </>
-      ) : null}
-      {has("urine") ? (
-        <>
-          <SelectField label="Whose" {...register("donor")}>
-            {options(URINE_DONORS)}
-          </SelectField>
-          <div className="grid grid-cols-2 gap-3">
-            <TextField label="Collected from" type="date" {...register("collectedFrom")} />
-            <TextField
-              label="To"
-              type="date"
-              {...register("collectedUntil")}
-              error={fields["/provenance/urine/collectedUntil"]}
-              hint={`Held ${URINE_HOLD_D} days from then.`}
-            />
-          </div>
-          <TickField label="The donor takes medicine" {...register("medicine")} />
-        </>
-      ) : null}
+      {has("plant") ? <PlantOrigin register={register} fields={fields} /> : null}
+      {has("urine") ? <UrineOrigin register={register} fields={fields} /> : null}
       {has("char") ? (
         <SelectField label="Burnt from" {...register("charSource")} hint="Black char only; white ash stays out of it.">
           {options(CHAR_SOURCES)}

@@ -22,20 +22,16 @@ const ORIGIN_OF = { bought: "bought", foraged: "foraged", saved: "home-made", ma
 /** Fresh dung is fresh until somebody says otherwise. */
 const ageOf = (id: IngredientId): DungAge => (id === "dung-fresh" ? "fresh" : "aged");
 
-/** A lot comes in: how much in whatever measure, when, from where, for how much; and what of its origin matters later. */
-export const ReceiveSheet = ({
-  farm,
-  today,
-  own,
-  startWith,
-  onClose,
-}: {
+interface ReceiveSheetProps {
   readonly farm: FarmView;
   readonly today: string;
   readonly own: readonly OwnIngredient[];
   readonly startWith: string | null;
   readonly onClose: () => void;
-}) => {
+}
+
+/** What is filled in of a lot, and its sending. */
+function useReceiving({ today, own, startWith, onClose }: ReceiveSheetProps) {
   const receive = useShedAct("receiveLot");
   const { read } = useReadAmount();
   const options = itemOptions(own);
@@ -92,6 +88,14 @@ export const ReceiveSheet = ({
     onClose();
   });
   const { fields } = receive;
+  return { receive, fields, options, register, setValue, item, facts, ownCaution, amount, origin, rice, rinse, submit };
+}
+
+/** A lot comes in: how much in whatever measure, when, from where, for how much; and what of its origin matters later. */
+export const ReceiveSheet = (props: ReceiveSheetProps) => {
+  const { farm, onClose } = props;
+  const { receive, fields, options, register, setValue, item, facts, ownCaution, amount, origin, rice, rinse, submit } =
+    useReceiving(props);
   return (
     <FormSheet
       title="Receive a lot"

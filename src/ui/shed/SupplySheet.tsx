@@ -9,16 +9,8 @@ import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
-/** The pack, its price and lead time, and when to order again; or what to collect up to. */
-export const SupplySheet = ({
-  item,
-  farm,
-  onClose,
-}: {
-  readonly item: ItemView;
-  readonly farm: FarmView;
-  readonly onClose: () => void;
-}) => {
+/** What is filled in of how a thing is bought, and its sending. */
+function useSupply(item: ItemView, onClose: () => void) {
   const act = useShedAct("setSupply");
   const { read, show } = useReadAmount();
   const { terms, facts } = item;
@@ -53,6 +45,20 @@ export const SupplySheet = ({
     onClose();
   });
   const { fields } = act;
+  return { act, fields, register, typed, submit };
+}
+
+/** The pack, its price and lead time, and when to order again; or what to collect up to. */
+export const SupplySheet = ({
+  item,
+  farm,
+  onClose,
+}: {
+  readonly item: ItemView;
+  readonly farm: FarmView;
+  readonly onClose: () => void;
+}) => {
+  const { act, fields, register, typed, submit } = useSupply(item, onClose);
   return (
     <FormSheet
       title={`How we get ${item.name.toLowerCase()}`}

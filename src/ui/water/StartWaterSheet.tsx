@@ -50,16 +50,8 @@ function answerOf(
   }
 }
 
-/** Water is set aside: how long it must stand or bubble, or what to stir in; its clock starts now. */
-export const StartWaterSheet = ({
-  water,
-  units,
-  onClose,
-}: {
-  readonly water: WaterView;
-  readonly units: UnitSystem;
-  readonly onClose: () => void;
-}) => {
+/** What is filled in of water set aside, what comes of it, and its sending. */
+function useStart(water: WaterView, units: UnitSystem, onClose: () => void) {
   const act = useWaterAct("startWater");
   const { read, show } = useReadAmount();
   const degree = units === "us" ? "°F" : "°C";
@@ -91,6 +83,20 @@ export const StartWaterSheet = ({
     toast.success(`${water.name} is set aside; its clock runs.`);
     onClose();
   });
+  return { act, register, form, answer, degree, submit };
+}
+
+/** Water is set aside: how long it must stand or bubble, or what to stir in; its clock starts now. */
+export const StartWaterSheet = ({
+  water,
+  units,
+  onClose,
+}: {
+  readonly water: WaterView;
+  readonly units: UnitSystem;
+  readonly onClose: () => void;
+}) => {
+  const { act, register, form, answer, degree, submit } = useStart(water, units, onClose);
   return (
     <FormSheet
       title={`Set ${water.name} aside`}

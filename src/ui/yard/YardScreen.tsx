@@ -78,24 +78,14 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
   );
 };
 
-/** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
-export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
+/** What can be done from the yard: with a vessel, and with a task of the round. */
+function useYardActs(yard: YardView) {
   const router = useRouter();
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const [busyKey, setBusyKey] = useState<string | null>(null);
   const clean = useYardAct("cleanVessel", "toast");
   const log = useBatchAct("logEntry", "toast");
-  const clock = yard.farm;
-  const { units } = yard.farm;
-  const now = new Date(yard.nowMs);
-  const working = yard.vessels.filter(({ status }) => status === "running");
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
-  const fresh = (batch: BatchView) =>
-    asItStands(
-      yard.vessels.flatMap((vessel) => vessel.batch ?? []),
-      batch,
-    );
-
   useLookAgain();
 
   const washed = async (vesselId: number, name: string) => {
@@ -141,28 +131,107 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
   useYardKeys(yard.vessels, acts);
   useKey("n", () => setSheet({ type: "add" }));
 
+  return { sheet, setSheet, busyKey, acts, touch };
+}
+
+/** The hour, and how much is on the go. */
+const YardHead = ({ yard }: { readonly yard: YardView }) => {
+  const clock = yard.farm;
+  const { units } = yard.farm;
+  const now = new Date(yard.nowMs);
+  const working = yard.vessels.filter(({ status }) => status === "running");
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-6 px-4 pt-4 md:pl-[92px]">
+      <h1 className="text-2xl">
+        The yard, {longWeekday(now, clock)} {clockTime(now, clock)}
+      </h1>
+      {yard.vessels.length > 0 ? (
+        <p className="text-soft">
+          {working.length === 0
+            ? `Nothing on the go in ${plural(yard.vessels.length, "vessel")}`
+            : `${working.length} of ${plural(yard.vessels.length, "vessel")} working · ${sayVolume(
+                working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
+                units,
+              )} on the go`}
+        </p>
+      ) : null}
+    </div>
+  );
+};
+
+/** The vessels on one ground line, time rising out of them. */
+const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselActs }) => {
+  const clock = yard.farm;
+  const { units } = yard.farm;
   const toUnit = (celsius: number) =>
     fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value;
   const pxPerM = pxPerMetre(yard.vessels);
   const roomForNames = yard.vessels.some(({ name }) => name.length > ONE_LINE_NAME);
   return (
+    <>
+      <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">
+        {sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}
+      </p>
+      <div
+        role="region"
+        aria-label="Vessels and their ripening ribbons"
+        tabIndex={0}
+        className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
+      >
+        <div
+          className="relative grid [--col:68vw] [--gutter:3.5rem] md:[--col:106px] md:[--gutter:88px]"
+          style={{
+            gridTemplateColumns: `var(--gutter) repeat(${yard.vessels.length}, minmax(0, 1fr))`,
+            width: `max(100%, calc(var(--gutter) + ${yard.vessels.length} * var(--col)))`,
+          }}
+        >
+          <div className="absolute inset-x-0 top-0">
+            <div className="absolute inset-x-0 left-14 md:left-[88px]">
+              <BandLayer nowMs={yard.nowMs} clock={clock} bands={yard.bands} />
+              <BandWords nowMs={yard.nowMs} bands={yard.bands} />
+            </div>
+          </div>
+          <div className="sticky left-0 z-10 bg-limewash/90">
+            <TimeAxis
+              nowMs={yard.nowMs}
+              clock={clock}
+              air={yard.air}
+              sayDegrees={(celsius) => sayTemperature(celsius, units)}
+            />
+          </div>
+          {yard.vessels.map((vessel) => (
+            <VesselColumn
+              key={vessel.id}
+              vessel={vessel}
+              nowMs={yard.nowMs}
+              clock={clock}
+              units={units}
+              pxPerM={pxPerM}
+              roomForNames={roomForNames}
+              acts={acts}
+            />
+          ))}
+        </div>
+      </div>
+    </>
+  );
+};
+
+/** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
+export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
+  const { sheet, setSheet, busyKey, acts, touch } = useYardActs(yard);
+  const clock = yard.farm;
+  const { units } = yard.farm;
+  const fresh = (batch: BatchView) =>
+    asItStands(
+      yard.vessels.flatMap((vessel) => vessel.batch ?? []),
+      batch,
+    );
+
+  return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_316px]">
       <div className="min-w-0 max-md:order-2">
-        <div className="flex flex-wrap items-baseline gap-x-6 px-4 pt-4 md:pl-[92px]">
-          <h1 className="text-2xl">
-            The yard, {longWeekday(now, clock)} {clockTime(now, clock)}
-          </h1>
-          {yard.vessels.length > 0 ? (
-            <p className="text-soft">
-              {working.length === 0
-                ? `Nothing on the go in ${plural(yard.vessels.length, "vessel")}`
-                : `${working.length} of ${plural(yard.vessels.length, "vessel")} working · ${sayVolume(
-                    working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
-                    units,
-                  )} on the go`}
-            </p>
-          ) : null}
-        </div>
+        <YardHead yard={yard} />
         {yard.vessels.length === 0 ? (
           <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
             <p>No vessel stands here yet. Add the drums, pails and jars you brew in; then fill one.</p>
@@ -172,50 +241,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           </div>
         ) : (
           <>
-            <p className="reading mb-1 hidden pl-2 pt-1 text-[0.82rem] text-soft md:block">
-              {sayAirSpan(yard.air, units === "us" ? "°F" : "°C", toUnit)}
-            </p>
-            <div
-              role="region"
-              aria-label="Vessels and their ripening ribbons"
-              tabIndex={0}
-              className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
-            >
-              <div
-                className="relative grid [--col:68vw] [--gutter:3.5rem] md:[--col:106px] md:[--gutter:88px]"
-                style={{
-                  gridTemplateColumns: `var(--gutter) repeat(${yard.vessels.length}, minmax(0, 1fr))`,
-                  width: `max(100%, calc(var(--gutter) + ${yard.vessels.length} * var(--col)))`,
-                }}
-              >
-                <div className="absolute inset-x-0 top-0">
-                  <div className="absolute inset-x-0 left-14 md:left-[88px]">
-                    <BandLayer nowMs={yard.nowMs} clock={clock} bands={yard.bands} />
-                    <BandWords nowMs={yard.nowMs} bands={yard.bands} />
-                  </div>
-                </div>
-                <div className="sticky left-0 z-10 bg-limewash/90">
-                  <TimeAxis
-                    nowMs={yard.nowMs}
-                    clock={clock}
-                    air={yard.air}
-                    sayDegrees={(celsius) => sayTemperature(celsius, units)}
-                  />
-                </div>
-                {yard.vessels.map((vessel) => (
-                  <VesselColumn
-                    key={vessel.id}
-                    vessel={vessel}
-                    nowMs={yard.nowMs}
-                    clock={clock}
-                    units={units}
-                    pxPerM={pxPerM}
-                    roomForNames={roomForNames}
-                    acts={acts}
-                  />
-                ))}
-              </div>
-            </div>
+            <Plate yard={yard} acts={acts} />
             <div className="px-4 py-3 md:pl-[92px]">
               <Button look="quiet" onClick={() => setSheet({ type: "add" })}>
                 Add a vessel

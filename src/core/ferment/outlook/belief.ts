@@ -4,9 +4,9 @@ import type { Observation } from "../evidence/observations";
 import { runnerFor } from "../kinetics/runner";
 import type { Features, Trajectory } from "../kinetics/trajectory";
 import type { FermentModel } from "../models/types";
-import { normalPdf } from "../normal";
 import { coursesOf, type Course } from "../temperature/course";
 import { valueAt } from "../temperature/grid";
+import { secondNodes, spaced } from "./nodes";
 
 /** One way this batch may be running, how likely that is after all that was reported, and what it would show. */
 export interface Way {
@@ -62,13 +62,10 @@ export const SHIPPED_SPREAD = 1.25;
 const U_SPAN_SD = 2.8;
 /** Nodes of the log rate and of the second unknown: beds and blooms cost most a run, and several places are wide apart anyway. */
 const NODES = { places: { u: 7, v: 3 }, costly: { u: 11, v: 5 }, other: { u: 17, v: 7 } } as const;
-const V_SPAN_SD = 2.2;
 /** A report this much rarer than a random one would be should be taken again. */
 const UNLIKELY = 0.15;
 const LEAST_PRIOR = 3e-4;
 const LEAST_WEIGHT = 1e-5;
-/** Floors worth telling apart, pH; the upper ones are batches that stick. */
-const FLOOR_SHIFTS = [-0.4, -0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9, 1.2, 1.6];
 /** Nodes of a normal start time by three-point Gauss-Hermite. */
 const START_NODES = [
   { z: -Math.sqrt(3), weight: 1 / 6 },
@@ -78,40 +75,6 @@ const START_NODES = [
 
 /** A run of these costs most. */
 const isCostly = ({ cls }: FermentModel): boolean => cls === "bloom" || cls === "bed";
-
-interface Node {
-  readonly value: number;
-  readonly weight: number;
-}
-
-const scaled = (nodes: readonly Node[]): Node[] => {
-  const total = nodes.reduce((sum, { weight }) => sum + weight, 0);
-  return nodes.map(({ value, weight }) => ({ value, weight: weight / total }));
-};
-
-const spaced = (count: number, spanSd: number, mean: number, sd: number): Node[] =>
-  scaled(
-    Array.from({ length: count }, (_, index) => {
-      const z = spanSd * ((2 * index) / (count - 1) - 1);
-      return { value: mean + z * sd, weight: Math.exp((-z * z) / 2) };
-    }),
-  );
-
-function secondNodes(model: FermentModel, count: number): Node[] {
-  const sd = model.prior.secondSd;
-  if (model.cls !== "acid") return spaced(count, V_SPAN_SD, 0, sd);
-  const { chance, meanShiftPh, sdPh } = model.stuck;
-  return scaled(
-    FLOOR_SHIFTS.map((value, index) => {
-      const before = FLOOR_SHIFTS[index - 1];
-      const after = FLOOR_SHIFTS[index + 1];
-      const width = before === undefined ? after! - value : after === undefined ? value - before : (after - before) / 2;
-      const usual = normalPdf(value / sd) / sd;
-      const sticking = normalPdf((value - meanShiftPh) / sdPh) / sdPh;
-      return { value, weight: width * ((1 - chance) * usual + chance * sticking) };
-    }),
-  );
-}
 
 /** What is not known of past temperatures widens the prior: sd of ln(theta) so far. */
 function gapSd({ hours, theta, thetaSd }: Course, nowH: number): number {
