@@ -1,3 +1,4 @@
+import { traitsOf } from "../ferment/models/classes";
 import { phTarget, type Recipe } from "../book/recipe";
 import type { BatchForecast } from "./forecastBatch";
 import { signsOf, type LogItem, type SignItem } from "./log";
@@ -16,9 +17,7 @@ export interface JudgeInput {
 export type JudgedBy = "bloom" | "acid" | "days" | "fresh";
 
 export function judgedBy({ readiness }: Recipe): JudgedBy {
-  if (readiness.type === "fresh") return "fresh";
-  const { cls } = readiness.model;
-  return cls === "bloom" || cls === "acid" ? cls : "days";
+  return readiness.type === "fresh" ? "fresh" : traitsOf(readiness.model).judgedBy;
 }
 
 /** A nose's word holds for so long, h: a bloom moves in hours, the others in days. */

@@ -1,3 +1,4 @@
+import { traitsOf } from "../ferment/models/classes";
 import { requireWithin } from "../errors";
 import type { FreshReadiness } from "../book/types";
 import { believe, likeliestStart, type Belief, type Surprise } from "../ferment/outlook/belief";
@@ -144,19 +145,10 @@ function shareOf(belief: Belief): number {
   }, 0);
 }
 
-/** Drums in yards differ more than the priors say, and brews on air most of all; measured in `bench/yards`, a class at a time. */
-const YARD_SPREAD = {
-  airedBloom: 1.9,
-  bloom: 1.35,
-  acid: 1.1,
-  drawn: 1.35,
-  soak: 1.35,
-  char: 1.35,
-  bed: 1.35,
-  shell: 1.7,
-} as const;
+/** Brews on air differ in yards most of all. */
+const AIRED_SPREAD = 1.9;
 const yardSpread = (model: FermentModel): number =>
-  model.cls === "bloom" && model.air ? YARD_SPREAD.airedBloom : YARD_SPREAD[model.cls];
+  model.cls === "bloom" && model.air ? AIRED_SPREAD : traitsOf(model).yardSpread;
 const MAX_AGE_H = 24 * 800;
 
 /**

@@ -1,3 +1,4 @@
+import { traitsOf } from "../ferment/models/classes";
 import { cardinalShare, rateAt } from "../ferment/temperature/rate";
 import { valueAt } from "../ferment/temperature/grid";
 import { weightsOfStarts, type Belief, type PossibleStart } from "../ferment/outlook/belief";
@@ -54,7 +55,7 @@ function gainIn({ course, batch, shiftH }: PossibleStart, nowH: number, usual: U
     else day += gained;
   }
   const perH = Math.max(0.15, usualRate);
-  const unsureH = Math.abs(valueAt(course.hours, course.thetaSd, nowH + shiftH)) * (cls === "bloom" ? 1 : 24);
+  const unsureH = Math.abs(valueAt(course.hours, course.thetaSd, nowH + shiftH)) * traitsOf({ cls }).unitH;
   return { dayH: day / perH, nightH: night / perH, sdH: unsureH / perH };
 }
 

@@ -1,3 +1,4 @@
+import { traitsOf } from "../ferment/models/classes";
 import type { FermentBatch } from "../ferment/batch";
 import type { FermentModel } from "../ferment/models/types";
 import { believe, expected, likeliestStart } from "../ferment/outlook/belief";
@@ -31,9 +32,6 @@ function lastFeed(input: BatchInput): { hour: number; share: number } | null {
   return feed ? { hour: feed.hour, share: feed.amount ?? USUAL_FEED } : null;
 }
 
-/** Feeding starts blooms and acid ferments anew; the others go on as they were. */
-const startsAnew = (model: FermentModel) => model.cls === "bloom" || model.cls === "acid";
-
 const later = <T extends { readonly hour: number }>(items: readonly T[] | undefined, byH: number): T[] =>
   (items ?? []).map((item) => ({ ...item, hour: item.hour - byH }));
 
@@ -43,8 +41,9 @@ const later = <T extends { readonly hour: number }>(items: readonly T[] | undefi
  */
 export function runningStage(input: BatchInput, model: FermentModel): RunningStage {
   const whole = modelBatch(input, model);
-  const feed = startsAnew(model) ? lastFeed(input) : null;
-  if (!feed) return { batch: whole, fromH: 0 };
+  const { fedAnew } = traitsOf(model);
+  const feed = fedAnew ? lastFeed(input) : null;
+  if (!fedAnew || !feed) return { batch: whole, fromH: 0 };
   const before = believe({ ...whole, forecast: [] }, feed.hour);
   const { course } = likeliestStart(before);
   const ph = expected(before, "ph");
@@ -58,7 +57,7 @@ export function runningStage(input: BatchInput, model: FermentModel): RunningSta
       startC: valueAt(course.hours, course.liquidC, feed.hour),
       ...(ph === null ? {} : { startPh: Math.max(model.cls === "acid" ? model.targetPh + 0.05 : 0, ph) }),
       inoculum: Math.min(MOST_INOCULUM, Math.max(1, cells)),
-      sugar: Math.min(1.6, (whole.sugar ?? 1) * (model.cls === "acid" ? 1 : 0.3) + feed.share * 0.5),
+      sugar: Math.min(1.6, (whole.sugar ?? 1) * fedAnew.sugarLeft + feed.share * 0.5),
       prior: { mean: before.u.mean, sd: Math.hypot(before.u.sd, NEW_STAGE_SD) },
       ...(whole.season ? { season: later(whole.season, feed.hour) } : {}),
       readings: later(whole.readings, feed.hour),

@@ -1,4 +1,5 @@
 import "server-only";
+import { readableOf, traitsOf } from "@/core/ferment/models/classes";
 import { standsIn } from "@/core/recipe/level";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Range, StockUnit } from "@/core/book/range";
@@ -132,14 +133,14 @@ function wordChoices(recipe: Recipe): WordChoice[] {
 function measuring({ readiness }: Recipe): Pick<BatchView, "measures" | "isBed"> {
   if (readiness.type === "fresh") return { measures: [], isBed: false };
   const { model } = readiness;
-  const parts = model.cls === "drawn" || (model.cls === "acid" && Boolean(model.curd ?? model.partsAtPh));
+  const { parted, sunk, core } = readableOf(model);
   return {
-    isBed: model.cls === "bed",
+    isBed: !traitsOf(model).isLiquid,
     measures: [
       ...(model.bubblesPerMin > 0 ? (["bubbles"] as const) : []),
-      ...(parts ? (["parted"] as const) : []),
-      ...(model.cls === "char" ? (["sunk"] as const) : []),
-      ...(model.cls === "bed" ? (["core"] as const) : []),
+      ...(parted ? (["parted"] as const) : []),
+      ...(sunk ? (["sunk"] as const) : []),
+      ...(core ? (["core"] as const) : []),
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { readableOf } from "../models/classes";
 import type { Features, Trajectory } from "../kinetics/trajectory";
 import type { FermentModel } from "../models/types";
 import { normalCdf, normalPdf } from "../normal";
@@ -50,19 +51,19 @@ export function randomChance({ type }: Observation): number {
 export function tellsOf({ type }: Observation, model: FermentModel): boolean {
   switch (type) {
     case "ph":
-      return model.cls === "acid" || model.cls === "shell";
+      return readableOf(model).ph;
     case "foam":
-      return model.cls === "bloom";
+      return readableOf(model).foam;
     case "smell":
       return model.smellTable !== null;
     case "bubbles":
       return model.bubblesPerMin > 0;
     case "sep":
-      return model.cls === "drawn" || (model.cls === "acid" && Boolean(model.curd ?? model.partsAtPh));
+      return readableOf(model).parted;
     case "sink":
-      return model.cls === "char";
+      return readableOf(model).sunk;
     case "core":
-      return model.cls === "bed";
+      return readableOf(model).core;
     case "judge":
       return true;
     case "film":

@@ -1,3 +1,4 @@
+import { traitsOf } from "../models/classes";
 import type { FermentBatch } from "../batch";
 import { chanceOf, isBelievable, plainChance, randomChance, tellsOf, weightsOf } from "../evidence/likelihood";
 import type { Observation } from "../evidence/observations";
@@ -72,9 +73,6 @@ const START_NODES = [
   { z: 0, weight: 2 / 3 },
   { z: Math.sqrt(3), weight: 1 / 6 },
 ];
-
-/** A run of these costs most. */
-const isCostly = ({ cls }: FermentModel): boolean => cls === "bloom" || cls === "bed";
 
 /** What is not known of past temperatures widens the prior: sd of ln(theta) so far. */
 function gapSd({ hours, theta, thetaSd }: Course, nowH: number): number {
@@ -223,7 +221,7 @@ export function believe(batch: FermentBatch, nowH: number, { spread = SHIPPED_SP
   const sdOf = ({ course, shiftH }: Past) => Math.hypot(spread * ownSd, gapSd(course, nowH + shiftH));
   const pasts = pastsOf(batch, nowH);
   // Several pasts share the grid's nodes: what they leave open is wider than its steps.
-  const nodes = pasts.length > 1 ? NODES.places : isCostly(model) ? NODES.costly : NODES.other;
+  const nodes = pasts.length > 1 ? NODES.places : traitsOf(model).isCostly ? NODES.costly : NODES.other;
   const starts: PossibleStart[] = pasts.map(({ shiftH, batch: there, course }) => ({ shiftH, batch: there, course }));
   const believed = normalised(
     pasts.flatMap((past, start) => waysOf(past, start, nodes, { mean: priorMean, sd: sdOf(past) }, reports, nowH)),

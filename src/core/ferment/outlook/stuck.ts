@@ -1,3 +1,4 @@
+import { traitsOf } from "../models/classes";
 import { valueAt } from "../temperature/grid";
 import { overStarts, weightWhere, type Belief, type PossibleStart } from "./belief";
 import { tellsOf } from "../evidence/likelihood";
@@ -54,7 +55,7 @@ export function stuckOf(belief: Belief): Stuck {
   const isHot = chanceHot > SURE;
   const phs = belief.taken.filter(({ type }) => type === "ph").length;
   const told = belief.taken.filter((observation) => tellsOf(observation, model)).length;
-  const slowsInTheCold = model.cls !== "shell" && model.cls !== "char";
+  const { slowsInCold: slowsInTheCold } = traitsOf(model);
   const found: [StuckCode, boolean][] = [
     ["too_hot_now", isHot],
     ["cold", slowsInTheCold && chanceCold > SURE && !isHot],

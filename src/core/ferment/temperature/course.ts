@@ -1,3 +1,4 @@
+import { traitsOf } from "../models/classes";
 import { USUAL_START_HOUR, USUAL_SWING_C, type FermentBatch } from "../batch";
 import type { FermentModel } from "../models/types";
 import { airSeries, type AirSeries } from "./airSeries";
@@ -183,9 +184,8 @@ function courseIn(
     Float64Array,
   ];
   const paceAt = rateOf(model);
-  const unitH = model.cls === "bloom" ? 1 : 24;
+  const { unitH, losesForGood } = traitsOf(model);
   const maxC = "maxC" in model.temperatures ? model.temperatures.maxC : Infinity;
-  const losesForGood = model.cls !== "bloom" && model.cls !== "shell";
   let slopeBefore = 0;
   for (let index = 0; index < length; index += 1) {
     const celsius = liquidC[index]!;

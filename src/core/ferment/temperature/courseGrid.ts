@@ -1,8 +1,7 @@
+import { traitsOf } from "../models/classes";
 import { airEvents, type FermentBatch } from "../batch";
 import type { FermentModel } from "../models/types";
 
-/** Least look-ahead past now, h. */
-const AHEAD_H = { bloom: 120, acid: 720, drawn: 480, soak: 480, char: 480, bed: 480, shell: 480 } as const;
 const FINE_UNTIL_H = 96;
 /** Weather is forecast for ten days; beyond it the day is a plain wave, which eight points a day follow well. */
 const FINE_AHEAD_H = 264;
@@ -11,7 +10,7 @@ const COARSE_STEP_H = 3;
 
 /** Hour up to which a batch is foreseen. */
 export const horizonOf = (model: FermentModel, nowH: number): number =>
-  Math.max(model.horizonH, nowH + AHEAD_H[model.cls]);
+  Math.max(model.horizonH, nowH + traitsOf(model).aheadH);
 
 const withMiddles = (nodes: readonly number[]): Float64Array => {
   const hours = new Float64Array(2 * nodes.length - 1);
@@ -34,9 +33,10 @@ function slowGrid(nowH: number, horizonH: number, stepH: number): Float64Array {
 
 /** The hours at which a batch's course is worked out; its air's switches and top-ups among them. */
 export function gridOf(batch: FermentBatch, nowH: number, horizonH: number, stepH: number): Float64Array {
-  const { cls } = batch.model;
-  if (cls !== "bloom" && cls !== "bed") return slowGrid(nowH, horizonH, stepH);
-  if (cls === "bed") return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
+  const { grid } = traitsOf(batch.model);
+  if (grid === "plain") return slowGrid(nowH, horizonH, stepH);
+  if (grid === "three-hourly")
+    return withMiddles(Array.from({ length: Math.ceil(horizonH / 3) + 1 }, (_, step) => 3 * step));
   const nodes: number[] = [];
   const after = (hour: number) => hour + (hour < FINE_UNTIL_H ? stepH : 2);
   for (let hour = 0; hour < horizonH; hour = after(hour)) nodes.push(hour);

@@ -1,3 +1,4 @@
+import { traitsOf } from "../models/classes";
 import { USUAL_START_HOUR, type FermentBatch, type VesselEvent } from "../batch";
 import { valueAt } from "./grid";
 import { heatingKPerH, stepLiquid, warmingTimeH } from "./vessel";
@@ -8,9 +9,11 @@ export type Mark = { readonly hour: number } & (
 );
 
 export function marksOf(batch: FermentBatch, nowH: number): Mark[] {
-  const isBed = batch.model.cls === "bed";
+  const { isLiquid } = traitsOf(batch.model);
   const readings = (batch.readings ?? [])
-    .filter(({ where, hour, celsius }) => where === "liquid" && !isBed && hour <= nowH && celsius > -30 && celsius < 60)
+    .filter(
+      ({ where, hour, celsius }) => where === "liquid" && isLiquid && hour <= nowH && celsius > -30 && celsius < 60,
+    )
     .map(({ hour, celsius }): Mark => ({ hour, type: "reading", celsius }));
   const events = (batch.events ?? []).filter(
     (event): event is Extract<Mark, VesselEvent> =>
