@@ -6,7 +6,7 @@ import type { BatchPage } from "@/services/batch";
 import { Button } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { contentsOf } from "../yard/VesselColumn";
-import { VesselDrawing } from "../yard/VesselDrawing";
+import { VesselDrawing } from "../drawings/VesselDrawing";
 import { type OpenSheet } from "./BatchSheets";
 import { PlaceCard } from "./PlaceCard";
 import { ReasonList } from "./ReasonList";

@@ -3,8 +3,8 @@ import { type FarmClock } from "@/formats/times";
 import { sayCourse } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { Course } from "@/services/ferment";
-import { RibbonStrip } from "./plate/RibbonStrip";
-import { plateScale, PLATE_W, timeTicks } from "./plate/scale";
+import { RibbonStrip } from "../drawings/plate/RibbonStrip";
+import { plateScale, PLATE_W, timeTicks } from "../drawings/plate/scale";
 
 /** As many times as fit under a strip on a phone. */
 const TICKS_SHOWN = 5;

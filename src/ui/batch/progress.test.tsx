@@ -7,9 +7,9 @@ import { at, batchOf, FARM, fakeActions, NOW_MS, PAGE_REST, progressOf, refused,
 import { FarmRecord } from "../book/FarmRecord";
 import { RoundList } from "../yard/RoundList";
 import { LogSheet } from "./LogSheet";
-import { BatchPlate } from "./plate/BatchPlate";
-import { OverTime } from "./plate/OverTime";
-import { plateScale, timeTicks, nowShare } from "./plate/scale";
+import { BatchPlate } from "../drawings/plate/BatchPlate";
+import { OverTime } from "../drawings/plate/OverTime";
+import { plateScale, timeTicks, nowShare } from "../drawings/plate/scale";
 import { Tending } from "./Tending";
 import { ReasonList } from "./ReasonList";
 import { WhatIfSheet } from "./WhatIfSheet";

@@ -3,8 +3,8 @@ import { clsx } from "clsx";
 import type { Recipe } from "@/core/book/recipe";
 import { sayLead } from "@/words/said";
 import type { LeadTime } from "@/core/choose/leadTime";
-import { VesselDrawing } from "../yard/VesselDrawing";
-import { recipeContents } from "../yard/recipeContents";
+import { VesselDrawing } from "../drawings/VesselDrawing";
+import { recipeContents } from "../drawings/recipeContents";
 
 export const RISK_WORDS = { low: "little risk", some: "some risk", high: "risky" } as const;
 

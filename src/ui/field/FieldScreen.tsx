@@ -7,7 +7,7 @@ import type { FieldView } from "@/services/field";
 import { useKey } from "../frame/keys";
 import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
-import { sayBand } from "../yard/TimePlate";
+import { sayBand } from "../drawings/TimePlate";
 import { AddPlotSheet } from "./AddPlotSheet";
 import { AddToolSheet } from "./AddToolSheet";
 import { ApplyPanel } from "./ApplyPanel";

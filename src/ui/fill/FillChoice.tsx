@@ -11,8 +11,8 @@ import { Choices } from "../kit/Choices";
 import { SelectField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
 import { SizeField } from "../measures/SizeField";
-import { VesselDrawing } from "../yard/VesselDrawing";
-import { recipeContents } from "../yard/recipeContents";
+import { VesselDrawing } from "../drawings/VesselDrawing";
+import { recipeContents } from "../drawings/recipeContents";
 import { basisOf, type FillSize } from "./fillPlan";
 import type { Fill } from "./useFill";
 

@@ -8,9 +8,9 @@ import type { YardVessel } from "@/services/yard";
 import type { UnitSystem } from "@/formats/amounts";
 import { Button, buttonLook } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
-import { Ribbon } from "./Ribbon";
-import { PLATE_H } from "./timeScale";
-import { VesselDrawing, type Contents } from "./VesselDrawing";
+import { Ribbon } from "../drawings/Ribbon";
+import { PLATE_H } from "../drawings/timeScale";
+import { VesselDrawing, type Contents } from "../drawings/VesselDrawing";
 
 export interface VesselActs {
   readonly onFill: (vessel: YardVessel) => void;

@@ -20,7 +20,7 @@ import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { AddVesselSheet } from "./AddVesselSheet";
 import { RoundList } from "./RoundList";
-import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "./TimePlate";
+import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "../drawings/TimePlate";
 import { VesselColumn, type VesselActs } from "./VesselColumn";
 import { useYardKeys } from "./useYardKeys";
 

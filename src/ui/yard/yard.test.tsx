@@ -2,8 +2,8 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import type { RoundTask } from "@/services/yard/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
 import { RoundList } from "./RoundList";
-import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
-import { VesselDrawing } from "./VesselDrawing";
+import { AHEAD_H, PLATE_H, yOf } from "../drawings/timeScale";
+import { VesselDrawing } from "../drawings/VesselDrawing";
 import { YardScreen } from "./YardScreen";
 
 const push = jest.fn();

@@ -1,8 +1,7 @@
 import { area, curveMonotoneX } from "d3-shape";
 import type { RibbonPoint } from "@/services/ferment";
+import { BestMark, halfWidth, LostHatch, Torn, tornAt } from "../ribbonParts";
 import { seenOf, type PlateScale } from "./scale";
-
-const THREAD = 2.5;
 
 interface RibbonStripProps {
   readonly id: string;
@@ -15,28 +14,22 @@ interface RibbonStripProps {
   readonly height: number;
 }
 
-/** Where it goes past: the moment after which it is likelier over than not. */
-const tornAt = (points: readonly RibbonPoint[]): number | null => points.find(({ past }) => past > 0.5)?.atMs ?? null;
-
 /** A ribbon as wide as the chance that the batch is ready; grey behind, green ahead, a diamond at its best, torn where it goes past. */
 export const RibbonStrip = ({ id, scale, points, bestMs, lost, top, height }: RibbonStripProps) => {
   const { x, nowMs, toMs, fromMs } = scale;
   const middle = top + height / 2;
   const half = height / 2 - 6;
   const drawn = seenOf(points, scale);
-  const width = ({ ready }: { ready: number }) => THREAD + (half - THREAD) * ready;
   const shape = area<RibbonPoint>()
     .x(({ atMs }) => x(atMs))
-    .y0((point) => middle - width(point))
-    .y1((point) => middle + width(point))
+    .y0((point) => middle - halfWidth(point, half))
+    .y1((point) => middle + halfWidth(point, half))
     .curve(curveMonotoneX)(drawn);
   const torn = lost ? null : tornAt(drawn);
   return (
     <g>
       <defs>
-        <pattern id={`lost-${id}`} width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1={0} y1={0} x2={0} y2={7} stroke="var(--rust)" strokeWidth={3} />
-        </pattern>
+        <LostHatch id={`lost-${id}`} />
         <clipPath id={`ahead-${id}`}>
           <rect x={x(nowMs)} y={top} width={Math.max(0, x(toMs) - x(nowMs))} height={height} />
         </clipPath>
@@ -65,21 +58,9 @@ export const RibbonStrip = ({ id, scale, points, bestMs, lost, top, height }: Ri
           />
         </>
       )}
-      {torn !== null && torn > fromMs && torn < toMs ? (
-        <path
-          d={`M${x(torn) - 4} ${middle - 22} l8 5.5 l-8 5.5 l8 5.5 l-8 5.5 l8 5.5 l-8 5.5 l8 5.5 l-8 5.5`}
-          fill="none"
-          stroke="var(--rust)"
-          strokeWidth={2}
-        />
-      ) : null}
+      {torn !== null && torn > fromMs && torn < toMs ? <Torn x={x(torn)} y={middle} along="x" /> : null}
       {bestMs !== null && bestMs > nowMs && bestMs < toMs && !lost ? (
-        <path
-          d={`M${x(bestMs)} ${middle - 11} l11 11 l-11 11 l-11 -11z`}
-          fill="var(--marigold)"
-          stroke="var(--chalk)"
-          strokeWidth={2}
-        />
+        <BestMark x={x(bestMs)} y={middle} halfPx={11} />
       ) : null}
     </g>
   );

@@ -1,11 +1,11 @@
 import { area, curveMonotoneY } from "d3-shape";
 import type { BatchView } from "@/services/batch";
 import type { RibbonPoint } from "@/services/ferment";
+import { BestMark, halfWidth, LostHatch, Torn, tornAt } from "./ribbonParts";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
 const WIDTH = 112;
 const HALF = 34;
-const THREAD = 2.2;
 const HOUR_MS = 3_600_000;
 
 interface RibbonProps {
@@ -14,27 +14,12 @@ interface RibbonProps {
   readonly label: string;
 }
 
-/** Where it goes past: the moment after which it is likelier over than not. */
-function tornAt(points: readonly RibbonPoint[]): number | null {
-  const index = points.findIndex(({ past }) => past > 0.5);
-  return index > 0 ? points[index]!.atMs : null;
-}
-
 const shape = (nowMs: number) =>
   area<RibbonPoint>()
     .y(({ atMs }) => yOf(atMs, nowMs))
-    .x0(({ ready }) => WIDTH / 2 - THREAD - (HALF - THREAD) * ready)
-    .x1(({ ready }) => WIDTH / 2 + THREAD + (HALF - THREAD) * ready)
+    .x0((point) => WIDTH / 2 - halfWidth(point, HALF))
+    .x1((point) => WIDTH / 2 + halfWidth(point, HALF))
     .curve(curveMonotoneY);
-
-const TornEdge = ({ y }: { readonly y: number }) => (
-  <path
-    d={`M${WIDTH / 2 - 20} ${y + 4} l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8 l5 -8 l5 8`}
-    fill="none"
-    stroke="var(--rust)"
-    strokeWidth={1.8}
-  />
-);
 
 /**
  * A batch's ripening over the next ten days: a thread while it is too early, as wide as the chance that it is ready,
@@ -56,9 +41,7 @@ export const Ribbon = ({ batch, nowMs, label }: RibbonProps) => {
       className="relative mx-auto block w-28"
     >
       <defs>
-        <pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1={0} y1={0} x2={0} y2={6} stroke="var(--rust)" strokeWidth={2.5} />
-        </pattern>
+        <LostHatch id={hatch} />
       </defs>
       {lost ? (
         <rect
@@ -79,14 +62,9 @@ export const Ribbon = ({ batch, nowMs, label }: RibbonProps) => {
           strokeLinejoin="round"
         />
       )}
-      {torn === null || torn <= nowMs ? null : <TornEdge y={yOf(torn, nowMs)} />}
+      {torn === null || torn <= nowMs ? null : <Torn x={WIDTH / 2} y={yOf(torn, nowMs)} along="y" />}
       {bestY === null || lost || batch.state === "past" ? null : (
-        <path
-          d={`M${WIDTH / 2} ${Math.min(PLATE_H - 9, Math.max(9, bestY)) - 8} l8 8 l-8 8 l-8 -8z`}
-          fill="var(--marigold)"
-          stroke="var(--chalk)"
-          strokeWidth={2}
-        />
+        <BestMark x={WIDTH / 2} y={Math.min(PLATE_H - 9, Math.max(9, bestY))} halfPx={8} />
       )}
     </svg>
   );
