@@ -6,7 +6,8 @@ import { promisify } from "node:util";
 
 const run = promisify(execFile);
 
-const client = (url: URL) => ({
+/** How the server's own programs are told where it is and who asks. */
+export const client = (url: URL) => ({
   args: ["--no-defaults", `--host=${url.hostname}`, `--port=${url.port}`, `--user=${url.username}`],
   options: { env: { ...process.env, MYSQL_PWD: url.password } },
 });

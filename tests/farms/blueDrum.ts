@@ -6,14 +6,14 @@ import { cleanVessel, closeBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
 import { now, pool } from "@/services/runtime";
 
-async function main(): Promise<void> {
+export async function blueDrum(strained: boolean): Promise<void> {
   const [actor] = await listActors(pool());
   const drum = (await listVesselStates(pool())).find(({ name }) => name === "Blue drum");
   if (!actor || !drum?.batchId) throw new Error("The demo's blue drum holds no batch.");
   const { batchId } = drum;
   const ctx: Context = { pool: pool(), now, actor };
   const log = (entry: object) => logEntry(ctx, { requestKey: randomUUID(), batchId, entry });
-  if (process.argv[2] === "strained") {
+  if (strained) {
     await closeBatch(ctx, {
       requestKey: randomUUID(),
       batchId,
@@ -30,7 +30,4 @@ async function main(): Promise<void> {
       await log({ kind: "ph", value: 3.8, instrument: "meter", spot: "mid-depth", settled: true });
     await log({ kind: "smell", word: "cidery" });
   }
-  await pool().end();
 }
-
-void main();

@@ -3,7 +3,6 @@ import { randomUUID } from "node:crypto";
 import { findRecipe } from "@/core/book";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { listActors } from "@/data/farm";
-import { migrate } from "@/data/migrate";
 import { addVessel, setUpFarm } from "@/services/farm";
 import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
@@ -16,7 +15,7 @@ import { addWaterSource } from "@/services/water";
 const HOUR_MS = 3_600_000;
 /** As tests/ferment.spec.ts posts with it. */
 const TOKEN = "fermenting-farm-probe-token-0123456789abcdef";
-const made = now();
+let made = now();
 const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
 let actor = { id: 0, name: "" };
 let sourceId = 0;
@@ -56,8 +55,8 @@ async function fill(
 const log = (batchId: number, hoursAgo: number, entry: object) =>
   logEntry(context(hoursAgo), { requestKey: randomUUID(), batchId, at: at(hoursAgo).toISOString(), entry });
 
-async function main(): Promise<void> {
-  await migrate(process.env.DATABASE_URL ?? "");
+export async function fermentFarm(): Promise<void> {
+  made = now();
   await setUpFarm(
     { pool: pool() },
     {
@@ -141,7 +140,4 @@ async function main(): Promise<void> {
   const tea = await fill(await vessel("Tea drum", 120, 40), "aerated-tea", 80, 30, 24);
   await log(tea, 30, { kind: "act", act: "moved", celsius: 24 });
   for (const hours of [28, 16, 4]) await log(tea, hours, { kind: "temperature", celsius: 24 });
-  await pool().end();
 }
-
-void main();

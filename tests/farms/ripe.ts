@@ -19,11 +19,11 @@ const HOUR_MS = 3_600_000;
 const STANDS_C = 22;
 /** Verdicts go by quarters of an hour: what has just become ready may still be told as nearly so. */
 const A_WHILE_H = 0.5;
-const made = now();
+let made = now();
 const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
 
-async function main(): Promise<void> {
-  const units = process.argv[2] === "us" ? "us" : "metric";
+export async function ripe(units: "metric" | "us"): Promise<void> {
+  made = now();
   const [actor] = await listActors(pool());
   const context = (hoursAgo: number): Context => ({ pool: pool(), now: () => at(hoursAgo), actor: actor! });
   const vessels = await listVesselStates(pool());
@@ -117,7 +117,4 @@ async function main(): Promise<void> {
     { name: "Injector", kind: "injector", volumeL: 60, partsWater: 200 },
   ])
     await addTool(context(0), { requestKey: randomUUID(), ...tool });
-  await pool().end();
 }
-
-void main();

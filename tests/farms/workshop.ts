@@ -3,7 +3,6 @@ import { randomUUID } from "node:crypto";
 import { INGREDIENT_IDS, isWater } from "@/core/book/ingredients";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { listActors } from "@/data/farm";
-import { migrate } from "@/data/migrate";
 import { addVessel, setUpFarm } from "@/services/farm";
 import type { Context } from "@/services/context";
 import { now, pool } from "@/services/runtime";
@@ -12,10 +11,8 @@ import { addWaterSource } from "@/services/water";
 import { isoDay } from "@/formats/times";
 import { WORKSHOP } from "../harness/workshop";
 
-async function main(): Promise<void> {
-  const units = process.argv[2] === "us" ? "us" : "metric";
+export async function workshop(units: "metric" | "us"): Promise<void> {
   const timeZone = units === "us" ? "Etc/GMT+7" : "Etc/GMT-5";
-  await migrate(process.env.DATABASE_URL ?? "");
   await setUpFarm(
     { pool: pool() },
     {
@@ -58,7 +55,4 @@ async function main(): Promise<void> {
       volumeL: litres,
       airW: 60,
     });
-  await pool().end();
 }
-
-void main();

@@ -122,7 +122,7 @@ const YARDS: readonly Told[] = [
   { vessel: "Young drum", method: "cultured-extract", ageH: 5 * D, log: [smell(4, "raw sweet")] },
 ];
 
-async function main(): Promise<void> {
+export async function yards(): Promise<void> {
   const made = now();
   const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
   const [actor] = await listActors(pool());
@@ -176,7 +176,4 @@ async function main(): Promise<void> {
         entry,
       });
   }
-  await pool().end();
 }
-
-void main();
