@@ -36,7 +36,7 @@ const CHOSEN = {
   planId: { anyOf: [ROW_ID, { type: "null" }] },
   statedC: { type: ["number", "null"], minimum: -5, maximum: 60 },
   /** Tools that hang in it, so that they are known to want a wash. */
-  toolIds: { type: "array", maxItems: 40, uniqueItems: true, items: ROW_ID },
+  equipmentIds: { type: "array", maxItems: 40, uniqueItems: true, items: ROW_ID },
   /** Why a lot goes in against its caution. */
   overrideReason: { type: ["string", "null"], maxLength: 300 },
   note: NOTE,

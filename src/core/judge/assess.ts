@@ -2,9 +2,10 @@ import { clockHour } from "../calendar";
 import type { BatchInput } from "./batchInput";
 import { weigh, type BatchForecast, type Quantiles } from "./forecastBatch";
 import { judgedBy } from "./evidence";
-import { looksByWorth, type Look } from "./nextLook";
+import { looksByWorth, type NextLook } from "./nextLook";
 import { paceReason } from "./pace";
 import { weatherAhead } from "./ahead";
+import { drawnCourse, type DrawnCourse } from "./drawnCourse";
 import { remainingUse, type RemainingUse } from "./remaining";
 import type { Verdict } from "./judged";
 import { judge } from "./verdict";
@@ -22,8 +23,10 @@ export interface Assessment {
   /** What standing in its comfort from now on would change; null where it already does, or nothing would be won. */
   readonly ifWarmer: WarmerCase | null;
   /** Looks worth taking, most telling first. */
-  readonly looks: readonly Look[];
+  readonly looks: readonly NextLook[];
   readonly remaining: RemainingUse;
+  /** Where it was asked for, and the batch ripens. */
+  readonly drawn: DrawnCourse | null;
 }
 
 /** A shift in the window worth mentioning, h. */
@@ -54,9 +57,13 @@ function inTheMorning({ act, hour }: Verdict["next"], { recipe, nowH, startHour 
 
 /**
  * Forecast and verdict of a batch in one call: what warmth would change, which look would tell most, what may still be done with it.
+ * @param drawnAt the hours at which its course is drawn, where it is; once the forecast tells how far
  * @throws {DomainError} as `forecastBatch`
  */
-export function assess(input: BatchInput): Assessment {
+export function assess(
+  input: BatchInput,
+  drawnAt: ((forecast: BatchForecast) => readonly number[]) | null = null,
+): Assessment {
   const { forecast: current, belief } = weigh(input);
   const verdict = judge({ recipe: input.recipe, nowH: input.nowH, log: input.log, forecast: current });
   const open = verdict.state === "early" || verdict.state === "near" || verdict.state === "stuck";
@@ -84,5 +91,6 @@ export function assess(input: BatchInput): Assessment {
         ? looksByWorth(belief).filter(({ narrowsBy }) => narrowsBy > WORTH_LOOKING)
         : [],
     remaining: remainingUse(input.recipe, verdict, input.log, input.nowH),
+    drawn: belief && drawnAt ? drawnCourse(belief, drawnAt(current), stageFromH) : null,
   };
 }

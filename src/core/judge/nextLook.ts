@@ -4,13 +4,13 @@ import { FOAMS, SMELL_CLASSES, type Observation } from "../ferment/evidence/obse
 import type { Belief } from "../ferment/outlook/belief";
 
 /** A look that could be taken, and by what share it would narrow what is not known. */
-export interface Look {
+export interface NextLook {
   readonly kind: "ph" | "ph-strip" | SignKind | MeasureKind;
   readonly narrowsBy: number;
 }
 
 interface Candidate {
-  readonly kind: Look["kind"];
+  readonly kind: NextLook["kind"];
   /** All that it might say. */
   readonly reports: readonly Observation[];
 }
@@ -74,7 +74,7 @@ function spreadOf(values: ArrayLike<number>, weights: ArrayLike<number>): { tota
  * Looks in the order of how much each would narrow when the next mark falls, by the expected variance that would be left over all
  * that the look might say (value of information before the look is taken; Raiffa and Schlaifer 1961).
  */
-export function looksByWorth(belief: Belief): Look[] {
+export function looksByWorth(belief: Belief): NextLook[] {
   const question = openQuestion(belief);
   const prior = Float64Array.from(belief.ways, ({ weight }) => weight);
   const { variance: before } = spreadOf(question, prior);

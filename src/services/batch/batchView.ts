@@ -9,7 +9,7 @@ import { SIGN_KINDS, SIGN_WORDS, type Act, type MeasureKind, type SignKind } fro
 import type { Quantiles } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
 import type { Basis } from "@/core/judge/forecastBatch";
-import type { Look } from "@/core/judge/nextLook";
+import type { NextLook } from "@/core/judge/nextLook";
 import { holdOnAir } from "@/core/judge/holdOnAir";
 import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
@@ -76,7 +76,7 @@ export interface BatchView {
   /** What may still be done with it. */
   readonly remaining: string;
   /** The look that would tell most now. */
-  readonly bestLook: { readonly kind: Look["kind"]; readonly words: string } | null;
+  readonly bestLook: { readonly kind: NextLook["kind"]; readonly words: string } | null;
   /** Numbers that its log asks for besides pH and temperature. */
   readonly measures: readonly MeasureKind[];
   readonly hasHeater: boolean;

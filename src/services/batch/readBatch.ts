@@ -191,7 +191,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const standing = log.filter((entry) => entry.correctedById === null && entry.kind !== "withdrawn").toReversed();
   const situation = await readSituation(db, farm, [batch], new Map([[batch.id, lines]]), judgedAt);
   const assessment = assessBatch(batch, standing, situation, judgedAt, "whole");
-  const progress = await readProgress(db, batch, standing, situation, judgedAt, assessment.forecast.window);
+  const progress = await readProgress(db, batch, standing, situation, judgedAt, assessment);
   const recipe = recipeFrom(batch.recipe.document);
   const drawnOf = (id: string) =>
     draws.filter((draw) => draw.ingredientId === id).reduce((sum, { amount }) => sum + amount, 0);

@@ -10,7 +10,7 @@ import { readLoggerFile, type LoggerColumn } from "./loggerFile";
 import { sifted } from "./takeReadings";
 
 /** What a look at a logger's file finds, before anything is written. */
-export interface LoggerLook {
+export interface LoggerPreview {
   readonly layout: string | null;
   readonly hasZone: boolean;
   readonly columns: readonly LoggerColumn[];
@@ -26,7 +26,7 @@ const GAP_H = 6;
 const HOUR_MS = 3_600_000;
 
 /** Looks at a file and writes nothing. */
-export async function lookAtLogger(text: string, zone: string, column: string | null): Promise<LoggerLook> {
+export async function previewLogger(text: string, zone: string, column: string | null): Promise<LoggerPreview> {
   const file = await readLoggerFile(text, zone);
   const chosen = column ?? file.columns[0]?.name ?? null;
   const times = chosen

@@ -1,4 +1,4 @@
-import { lookAtLogger } from "./importLogger";
+import { previewLogger } from "./importLogger";
 import { readLoggerFile, type LoggerFile } from "./loggerFile";
 
 const iso = (file: LoggerFile, column: string) =>
@@ -73,7 +73,7 @@ describe("a logger's file", () => {
     expect(await readLoggerFile("a,b\n1,2\n3,4\n", "UTC")).toMatchObject({ layout: null, columns: [] }));
   it("is told its span and its gaps before anything is written", async () => {
     const text = "t,c\n2031-06-01 00:00,10\n2031-06-01 01:00,10\n2031-06-02 01:00,11\n2031-06-02 02:00,11\n";
-    const look = await lookAtLogger(text, "UTC", null);
+    const look = await previewLogger(text, "UTC", null);
     expect([look.fromMs, look.toMs]).toEqual([Date.parse("2031-06-01T00:00Z"), Date.parse("2031-06-02T02:00Z")]);
     expect(look.gaps).toEqual([{ fromMs: Date.parse("2031-06-01T01:00Z"), toMs: Date.parse("2031-06-02T01:00Z") }]);
   });

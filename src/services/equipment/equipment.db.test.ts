@@ -57,12 +57,12 @@ describe("a tool", () => {
     await farm.lot("molasses", 5, 0);
     await farm.lot("castings", 20, 0);
     const drum = await farm.vessel("Air drum", 120, 40);
-    await farm.fill(drum, "aerated-tea", 90, hoursAgo(2), { toolIds: [stones] });
+    await farm.fill(drum, "aerated-tea", 90, hoursAgo(2), { equipmentIds: [stones] });
     expect(await only()).toMatchObject({ busy: true, dirtyFrom: "bloom" });
     const other = await farm.vessel("Other", 120, 40);
     expect(
-      (await refusalOf(farm.fill(other, "aerated-tea", 90, hoursAgo(2), { toolIds: [99] }))).fields,
-    ).toHaveProperty(["/toolIds"]);
+      (await refusalOf(farm.fill(other, "aerated-tea", 90, hoursAgo(2), { equipmentIds: [99] }))).fields,
+    ).toHaveProperty(["/equipmentIds"]);
   });
   it("is missed by a plan that needs it, and found once it is there", async () => {
     const vesselId = await farm.vessel("Air drum", 120, 40);

@@ -1,6 +1,6 @@
 import "server-only";
 import { assess, type Assessment } from "@/core/judge/assess";
-import { SHOWN_AHEAD_H } from "@/core/judge/shownUntil";
+import { SHOWN_AHEAD_H, shownUntilH } from "@/core/judge/shownUntil";
 import type { Batch, Entry } from "@/data/batch";
 import { hourOf } from "./logItems";
 import { keeping } from "../kept";
@@ -16,6 +16,9 @@ export function ribbonHours(nowH: number): number[] {
   const far = Array.from({ length: 50 }, (_, step) => nowH + 52 + 4 * step);
   return [...near, ...far];
 }
+
+/** Points of a course that is drawn. */
+const COURSE_POINTS = 72;
 
 /** Hours over a batch's whole life and some days on. */
 export const wholeHours = (nowH: number, aheadH = SHOWN_AHEAD_H, count = 160): number[] =>
@@ -74,11 +77,13 @@ export function assessBatch(
   const known = kept.get(key);
   if (known) return known;
   const nowH = Math.max(0, hourOf(batch, moment));
+  const input = inputFor(batch, entries, situation, moment);
   return kept.set(
     key,
-    assess({
-      ...inputFor(batch, entries, situation, moment),
-      curveHours: curve === "ribbon" ? ribbonHours(nowH) : wholeHours(nowH),
-    }),
+    curve === "ribbon"
+      ? assess({ ...input, curveHours: ribbonHours(nowH) })
+      : assess({ ...input, curveHours: wholeHours(nowH) }, ({ window }) =>
+          wholeHours(nowH, batch.close ? 0 : shownUntilH(window, nowH) - nowH, COURSE_POINTS),
+        ),
   );
 }

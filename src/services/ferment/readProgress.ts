@@ -1,13 +1,9 @@
 import "server-only";
-import { expectedCurve, type ExpectedCurve, type LeadFeature } from "@/core/judge/expectedCurve";
-import type { BatchForecast } from "@/core/judge/forecastBatch";
+import { type LeadFeature } from "@/core/judge/expectedCurve";
+import type { Assessment } from "@/core/judge/assess";
 import { countsAsPh, type LogItem } from "@/core/judge/log";
 import type { Recipe } from "@/core/book/recipe";
-import { runningStage } from "@/core/judge/stage";
-import { believe, type Belief } from "@/core/ferment/outlook/belief";
-import { locate } from "@/core/ferment/temperature/grid";
 import { recipeFrom } from "@/core/recipe/document";
-import { shownUntilH } from "@/core/judge/shownUntil";
 import { runningStageAt, stageSpans, type StageBasis } from "@/core/tend/stages";
 import { tendingHistory } from "@/core/tend/history";
 import {
@@ -21,12 +17,10 @@ import {
 import type { Queryable } from "@/data/db";
 import type { VesselReading } from "@/data/devices";
 import { readMeter } from "./meter";
-import { wholeHours } from "./assessBatch";
 import { hourOf, logItemsOf } from "./logItems";
-import { inputFor, type Situation } from "./inputFor";
+import { type Situation } from "./inputFor";
 
 const HOUR_MS = 3_600_000;
-const CURVE_POINTS = 72;
 const EARLIER_MOST = 4;
 
 /** How a batch has gone and is expected to go, as its page draws it. */
@@ -111,22 +105,6 @@ const isCounted = (entry: Entry): boolean =>
     ...(entry.settled === null ? {} : { settled: entry.settled }),
   });
 
-function liquidOf(belief: Belief, batch: Batch, fromH: number, hours: readonly number[]): Progress["liquid"] {
-  const { course } = belief.starts[0]!;
-  const at = (values: Float64Array, hour: number) => {
-    const { index, share } = locate(course.hours, hour);
-    const next = Math.min(values.length - 1, index + 1);
-    return values[index]! + (values[next]! - values[index]!) * share;
-  };
-  return hours
-    .filter((hour) => hour >= fromH)
-    .map((hour) => ({
-      atMs: batch.startedAt.getTime() + hour * HOUR_MS,
-      celsius: at(course.liquidC, hour - fromH),
-      airC: at(course.airC, hour - fromH),
-    }));
-}
-
 /** What was read of the feature that the batch is drawn by, by hand and by probe. */
 const readingsOf = (
   feature: LeadFeature,
@@ -195,16 +173,11 @@ export async function readProgress(
   entries: readonly Entry[],
   situation: Situation,
   at: Date,
-  window: BatchForecast["window"],
+  { forecast: { window }, drawn }: Pick<Assessment, "forecast" | "drawn">,
 ): Promise<Progress> {
   const recipe = recipeFrom(batch.recipe.document);
-  const input = inputFor(batch, entries, situation, at);
-  const { readiness } = recipe;
-  const stage = readiness.type === "ripens" ? runningStage(input, readiness.model) : null;
-  const belief = stage ? believe(stage.batch, input.nowH - stage.fromH) : null;
-  const fromH = stage?.fromH ?? 0;
-  const hours = wholeHours(input.nowH, batch.close ? 0 : shownUntilH(window, input.nowH) - input.nowH, CURVE_POINTS);
-  const curve: ExpectedCurve | null = belief ? expectedCurve(belief, hours, fromH) : null;
+  const nowH = hourOf(batch, at);
+  const curve = drawn?.expected ?? null;
   const ms = (hour: number) => batch.startedAt.getTime() + hour * HOUR_MS;
   const [photos, given, earlier, meter] = await Promise.all([
     listBatchPhotos(db, batch.id),
@@ -212,8 +185,8 @@ export async function readProgress(
     earlierOf(db, batch, curve?.feature ?? "phase"),
     readMeter(db, situation.farm, at),
   ]);
-  const spans = stageSpans(recipe, logItemsOf(batch, entries), input.nowH, window.start.p50);
-  const running = runningStageAt(spans, input.nowH);
+  const spans = stageSpans(recipe, logItemsOf(batch, entries), nowH, window.start.p50);
+  const running = runningStageAt(spans, nowH);
   const probes = (situation.probes.get(batch.vesselId) ?? []).filter(
     (reading) => reading.at >= batch.startedAt && reading.at <= at,
   );
@@ -223,9 +196,9 @@ export async function readProgress(
       points: curve.points.map(({ hour, ...point }) => ({ atMs: ms(hour), ...point })),
       readings: readingsOf(curve.feature, entries, probes),
     },
-    liquid: belief ? liquidOf(belief, batch, fromH, hours) : [],
+    liquid: (drawn?.liquid ?? []).map(({ hour, ...course }) => ({ atMs: ms(hour), ...course })),
     temperatures: temperaturesOf(entries, probes),
-    tending: tendingOf(recipe, logItemsOf(batch, entries), input.nowH, ms),
+    tending: tendingOf(recipe, logItemsOf(batch, entries), nowH, ms),
     stages: spans.map(({ stage: { name, note, lid }, fromH: beginsH, untilH, basis }, index) => ({
       name,
       note,

@@ -5,14 +5,14 @@ import { countStock } from "../shed/changeLot";
 import { receiveLot } from "../shed/receiveLot";
 import { decodeText, parseCsv, writeCsv } from "./decode";
 import { exportFile } from "./exportFile";
-import { importFile, lookAtFile, MOST_ROWS } from "./importFile";
+import { importFile, previewFile, MOST_ROWS } from "./importFile";
 
 let farm: TestFarm;
 beforeEach(async () => (farm = await TestFarm.make()));
 afterEach(() => farm.scratch.drop());
 
 type Kind = "lots" | "stock" | "ingredients";
-const look = (text: string, kind: Kind = "lots") => lookAtFile(farm.context(), kind, parseCsv(text));
+const preview = (text: string, kind: Kind = "lots") => previewFile(farm.context(), kind, parseCsv(text));
 const put = (text: string, kind: Kind = "lots", requestKey = key()) =>
   importFile(farm.context(), { requestKey, kind, text });
 const out = async (kind: Kind) => exportFile(farm.context(), (await findFarm(farm.scratch.db))!, kind);
@@ -22,7 +22,7 @@ const HEAD = "ingredient,amount,unit,received_on,cost";
 
 describe("a file of lots", () => {
   it("is looked at row by row, and nothing is written by looking", async () => {
-    const seen = await look(
+    const seen = await preview(
       `${HEAD}\nMolasses,5,L,2031-03-01,12\nstardust,1,kg,2031-03-01,\nBrown sugar,lots,kg,2031-03-01,1\nBrown sugar,2,kg,2031-03-21,1\nBrown sugar,2,,1.3.2031,x`,
     );
     expect(seen.counts).toEqual({ new: 1, changed: 0, same: 0, wrong: 4 });
@@ -38,7 +38,7 @@ describe("a file of lots", () => {
   it("reads semicolons, decimal commas, a mark, other heads and other units alike", async () => {
     const text =
       "\uFEFFItem;Qty;Units;Date;Price;Colour\r\nMolasses;2,5;L;1.3.2031;12,50;brown\r\nWorm castings;4;lb;2.3.2031;;\r\n";
-    expect((await look(text)).notes).toEqual(["Parted by semicolons, in UTF-8.", 'Left alone: "Colour".']);
+    expect((await preview(text)).notes).toEqual(["Parted by semicolons, in UTF-8.", 'Left alone: "Colour".']);
     await put(text);
     expect(
       (await listAllLots(farm.scratch.db)).map(({ ingredientId, onHand: held, costMinor, receivedOn }) => [
@@ -62,11 +62,11 @@ describe("a file of lots", () => {
   });
   it("knows its own double, in the file and on the shelf", async () => {
     const line = "Molasses,5,L,2031-03-01,12";
-    expect((await look(`${HEAD}\n${line}\n${line}`)).shown[1]!.faults).toEqual({
+    expect((await preview(`${HEAD}\n${line}\n${line}`)).shown[1]!.faults).toEqual({
       ingredient: "The same lot as in line 2.",
     });
     await put(`${HEAD}\n${line}`);
-    expect((await look(`${HEAD}\n${line}`)).counts).toMatchObject({ same: 1, new: 0 });
+    expect((await preview(`${HEAD}\n${line}`)).counts).toMatchObject({ same: 1, new: 0 });
     expect(await put(`${HEAD}\n${line}`)).toEqual({ written: 0, same: 1 });
   });
   it("goes in once by its key, however often it is sent", async () => {
@@ -81,8 +81,8 @@ describe("a file of lots", () => {
   it("does not rewrite a lot that is there", async () => {
     await put(`${HEAD}\nMolasses,5,L,2031-03-01,12`);
     expect(
-      (await look(`lot,${HEAD}\n1,Molasses,6,L,2031-03-01,12\n9,Molasses,6,L,2031-03-01,12`)).shown.map(({ faults }) =>
-        Object.keys(faults),
+      (await preview(`lot,${HEAD}\n1,Molasses,6,L,2031-03-01,12\n9,Molasses,6,L,2031-03-01,12`)).shown.map(
+        ({ faults }) => Object.keys(faults),
       ),
     ).toEqual([["lot"], ["lot"]]);
   });
@@ -93,7 +93,7 @@ describe("a file of lots", () => {
     [`${HEAD}\n"Molasses,5,L,2031-03-01,12\nBran,5,kg,2031-03-01,1`, "A quotation mark is not closed"],
     [`${HEAD}\n${"Molasses,5,L,2031-03-01,12\n".repeat(MOST_ROWS + 1)}`, "are more than the"],
   ])("is refused whole: %#", async (text, words) => {
-    const seen = await look(text);
+    const seen = await preview(text);
     expect(seen.refused).toContain(words);
     expect(await refusalOf(put(text))).toMatchObject({ code: "file-unreadable" });
   });
@@ -133,7 +133,7 @@ describe("out and in again", () => {
     await receive({ note: '=1+1, as written; "so"', place: "shelf, left" });
     await receive({ ingredientId: "castings", amount: 12.345, expiresOn: "2031-09-01" });
     await put('name,counts_as,density,keeps,season\nBeet syrup,Molasses,"1,35",90,autumn winter', "ingredients");
-    const seen = await look(await out(kind), kind);
+    const seen = await preview(await out(kind), kind);
     expect(seen).toMatchObject({ refused: null, counts: { new: 0, changed: 0, wrong: 0 } });
     expect(seen.counts.same).toBeGreaterThan(0);
   });
@@ -155,7 +155,7 @@ describe("out and in again", () => {
   });
   it("says of stock what would become of each lot, and what is wrong", async () => {
     await receive({});
-    const seen = await look(
+    const seen = await preview(
       "lot,ingredient,on_hand,unit\n1,Molasses,4,L\n1,Molasses,3,L\n7,Molasses,3,L\n,Molasses,3,L\n1,Bran,3,kg",
       "stock",
     );
@@ -164,7 +164,7 @@ describe("out and in again", () => {
   });
   it("says of ingredients what is wrong with them", async () => {
     await put("name,counts_as\nBeet syrup,Molasses", "ingredients");
-    const seen = await look(
+    const seen = await preview(
       "name,counts_as,density,keeps,season\nMolasses,Honey,,,\nBeet syrup,Honey,,,\nBeet syrup,Molasses,,,\nDew,Stardust,90,half,monsoon\n,,,,\nNew one,Honey,,,spring",
       "ingredients",
     );

@@ -10,7 +10,7 @@ import { refuse } from "../refusal";
 import { parseCsv, type ParsedFile } from "./decode";
 import { ingredientRows } from "./ingredientRows";
 import { lotRows, type LotRows } from "./lotRows";
-import type { FileLook, RowOutcome } from "./rows";
+import type { FilePreview, RowOutcome } from "./rows";
 import { stockRows } from "./stockRows";
 
 /** Rows that a file may have. */
@@ -28,7 +28,7 @@ function notesOf(file: ParsedFile, unknown: readonly string[]): string[] {
   ];
 }
 
-const refusedWhole = (kind: FileKind, refused: string): FileLook => ({
+const refusedWhole = (kind: FileKind, refused: string): FilePreview => ({
   kind,
   rows: 0,
   counts: NO_COUNTS,
@@ -75,7 +75,7 @@ async function rowsOf(
   return { ...found, unknown };
 }
 
-function lookOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: readonly string[]): FileLook {
+function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: readonly string[]): FilePreview {
   const count = (what: RowOutcome["what"]) => outcomes.filter((row) => row.what === what).length;
   const wrong = outcomes.filter(({ what }) => what === "wrong").slice(0, SHOWN);
   const rest = outcomes.filter(({ what }) => what !== "wrong").slice(0, SHOWN);
@@ -95,11 +95,11 @@ const hereAndNow = async (db: Queryable, ctx: Context): Promise<Here> => {
 };
 
 /** The dry run: row by row what would change and what is wrong. Nothing is written. */
-export async function lookAtFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FileLook> {
+export async function previewFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FilePreview> {
   const fault = fileFault(kind, file);
   if (fault) return refusedWhole(kind, fault);
   const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await hereAndNow(ctx.pool, ctx), false);
-  return lookOf(kind, outcomes, notesOf(file, unknown));
+  return previewOf(kind, outcomes, notesOf(file, unknown));
 }
 
 export interface FileWritten {
@@ -125,7 +125,7 @@ export const importFile = act(
     const fault = fileFault(request.kind, file);
     if (fault) throw refuse("file-unreadable", { why: fault }, "/text");
     const { outcomes, write: put } = await rowsOf(db, request.kind, file, await hereAndNow(db, ctx), true);
-    const { counts, shown } = lookOf(request.kind, outcomes, []);
+    const { counts, shown } = previewOf(request.kind, outcomes, []);
     if (counts.wrong > 0) {
       const first = shown.find(({ what }) => what === "wrong")!;
       throw refuse(

@@ -2,5 +2,5 @@ import "server-only";
 /** Tables in and out. What other places, pages and screens may use of it. */
 export { DELIMITERS, decodeText, parseCsv } from "./decode";
 export { exportFile } from "./exportFile";
-export { importFile, lookAtFile } from "./importFile";
-export type { FileLook, RowOutcome } from "./rows";
+export { importFile, previewFile } from "./importFile";
+export type { FilePreview, RowOutcome } from "./rows";

@@ -11,7 +11,7 @@ export interface RowOutcome {
   readonly faults: Readonly<Record<string, string>>;
 }
 
-export interface FileLook {
+export interface FilePreview {
   readonly kind: FileKind;
   readonly rows: number;
   readonly counts: Readonly<Record<RowOutcome["what"], number>>;

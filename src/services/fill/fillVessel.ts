@@ -166,8 +166,8 @@ export async function fillWith(
     await drawLine(db, ctx, batchId, line, index, startedAt, clock, request.overrideReason ?? null);
   }
   await requireWater(db, request, batchId, lines, startedAt);
-  for (const equipmentId of request.toolIds ?? []) {
-    if (!(await lockEquipment(db, equipmentId))) throw refuse("not-found", { thing: "tool" }, "/toolIds");
+  for (const equipmentId of request.equipmentIds ?? []) {
+    if (!(await lockEquipment(db, equipmentId))) throw refuse("not-found", { thing: "tool" }, "/equipmentIds");
     await insertEquipmentEvent(db, {
       equipmentId,
       kind: "used",

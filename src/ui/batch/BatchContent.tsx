@@ -30,7 +30,7 @@ export const InIt = ({ page }: { readonly page: BatchPage }) => {
           {result.note ? `, ${result.note}` : ""}; put down by {result.actorName}.
         </p>
       ))}
-      <Button look="quiet" onClick={() => setOpen(true)}>
+      <Button variant="quiet" onClick={() => setOpen(true)}>
         Put down a laboratory’s figure
       </Button>
       {open ? <LabSheet batchId={page.batch.id} onClose={() => setOpen(false)} /> : null}

@@ -42,7 +42,7 @@ const Acts = ({
   readonly onOpen: (sheet: OpenSheet) => void;
 }) => (
   <div className="mt-4 flex flex-wrap gap-3">
-    <Button look="strong" onClick={() => onOpen("log")}>
+    <Button variant="strong" onClick={() => onOpen("log")}>
       {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost"
         ? "Log"
         : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}

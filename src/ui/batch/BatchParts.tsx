@@ -5,7 +5,7 @@ import { findUse } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
 import { dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -74,7 +74,7 @@ export const Outcome = ({
             </span>
             {store.onHandL > 0 ? (
               <span className="flex shrink-0 gap-2">
-                <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
+                <Link href={`/field?store=${store.id}`} className={buttonClass("plain")}>
                   Apply
                 </Link>
                 {page.batch.closing.makes ? (

@@ -6,7 +6,7 @@ import { sayPricePer } from "@/formats/fieldUnits";
 import { sayEntry } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
-import { useLookAgain } from "../frame/useLookAgain";
+import { useRefreshing } from "../frame/useRefreshing";
 import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { CostMeasure } from "../ledger/CostMeasure";
@@ -18,14 +18,14 @@ import { Lines, Outcome, Part } from "./BatchParts";
 import { BatchSheets, type OpenSheet } from "./BatchSheets";
 import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
-import type { LookFamily } from "./Looks";
+import type { DrawnFamily } from "./Looks";
 import { Photos } from "./Photos";
 import type { Correcting } from "./LogSheet";
 import { Tending } from "./Tending";
 import { BookText } from "../kit/BookText";
 
 /** Drawn looks by the family of what goes on in the drum. */
-const LOOKS: Partial<Record<string, LookFamily>> = {
+const LOOKS: Partial<Record<string, DrawnFamily>> = {
   bloom: "bloom",
   acid: "acid",
   sugar: "drawn",
@@ -152,7 +152,7 @@ export const BatchScreen = ({
   readonly page: BatchPage;
   readonly startWith?: OpenSheet;
 }) => {
-  useLookAgain();
+  useRefreshing();
   const [sheet, setSheet] = useState<OpenSheet>(startWith);
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
   const withdraw = useBatchAct("logEntry", "toast");

@@ -213,7 +213,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
       foot={
         <>
           <Refusal error={close.error} />
-          <Button look="strong" wide disabled={close.busy} onClick={() => void submit()}>
+          <Button variant="strong" wide disabled={close.busy} onClick={() => void submit()}>
             {ACT_WORDS[destination]}
           </Button>
         </>

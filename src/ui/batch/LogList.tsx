@@ -50,7 +50,7 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
           {struck || entry.kind === "withdrawn" ? null : (
             <span className="flex">
               <Button
-                look="quiet"
+                variant="quiet"
                 className="text-[0.88rem]"
                 aria-label={`Correct: ${said}`}
                 onClick={() =>
@@ -60,7 +60,7 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
                 Correct
               </Button>
               <Button
-                look="quiet"
+                variant="quiet"
                 className="text-[0.88rem]"
                 aria-label={`Strike out: ${said}`}
                 onClick={() => onWithdraw(entry.id)}

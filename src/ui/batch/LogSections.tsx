@@ -60,7 +60,7 @@ export const TemperatureSection = ({
         onChange={setValue}
       />
       <Button
-        look="strong"
+        variant="strong"
         disabled={busy || !Number.isFinite(value)}
         onClick={() =>
           onLog({ kind: "temperature", celsius: Number(celsius.toFixed(2)) }, sayTemperature(celsius, units))

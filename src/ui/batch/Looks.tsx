@@ -63,10 +63,10 @@ const ring = (count: number): ReactNode =>
 const FOAM = "#fbf8ee";
 const LEAF = "#4f6b32";
 
-export type LookFamily = "bloom" | "acid" | "drawn" | "char" | "other";
+export type DrawnFamily = "bloom" | "acid" | "drawn" | "char" | "other";
 
 /** How early, full and spent look, drawn; a batch's own photographs stand beside them. */
-export const DrawnLooks = ({ family, id }: { readonly family: LookFamily; readonly id: string }) => {
+export const DrawnLooks = ({ family, id }: { readonly family: DrawnFamily; readonly id: string }) => {
   switch (family) {
     case "bloom":
       return (

@@ -105,7 +105,7 @@ export const PhSection = ({
       )}
       <PhNotes instrument={instrument} spot={spot} settled={settled} meter={meter} />
       <Button
-        look="strong"
+        variant="strong"
         disabled={busy || !Number.isFinite(value)}
         onClick={() =>
           onLog(

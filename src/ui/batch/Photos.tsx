@@ -7,14 +7,14 @@ import type { Progress } from "@/services/ferment";
 import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { photoOf } from "../kit/smallJpeg";
-import { DrawnLooks, type LookFamily } from "./Looks";
+import { DrawnLooks, type DrawnFamily } from "./Looks";
 
 interface PhotosProps {
   readonly batchId: number;
   readonly startedMs: number;
   readonly photos: Progress["photos"];
   /** Null where nothing drawn is like it: a bed of bran, shells in vinegar, milk. */
-  readonly family: LookFamily | null;
+  readonly family: DrawnFamily | null;
   readonly running: boolean;
   readonly clock: FarmClock;
 }

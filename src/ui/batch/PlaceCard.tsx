@@ -116,7 +116,7 @@ const HowWarm = ({ place, units, busy, onSay }: HowWarmProps) => {
         onChange={setLow}
       />
       <WarmthStepper label="By day about" units={units} celsius={high} fromC={FROM_C.high} onChange={setHigh} />
-      <Button look="strong" disabled={!known || busy} onClick={() => onSay({ lowC: low, highC: high })}>
+      <Button variant="strong" disabled={!known || busy} onClick={() => onSay({ lowC: low, highC: high })}>
         Keep this warmth
       </Button>
     </div>

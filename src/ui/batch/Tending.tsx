@@ -96,7 +96,7 @@ const Share = ({
           label: value === "any" ? "when it is due" : value,
         }))}
       />
-      <Button look="strong" disabled={share.busy} onClick={() => void save()} className="justify-self-start">
+      <Button variant="strong" disabled={share.busy} onClick={() => void save()} className="justify-self-start">
         Keep it so
       </Button>
     </div>
@@ -141,7 +141,7 @@ export const Tending = ({ batch, progress, people, shares, running, clock }: Ten
                   {share?.slot ? `, ${share.slot}` : ""}
                   {people.length > 1 ? (
                     <Button
-                      look="quiet"
+                      variant="quiet"
                       className="text-[0.9rem]"
                       aria-label={`Who does it: ${task.text}`}
                       onClick={() => setSharing(sharing === task.act ? null : task.act)}

@@ -110,7 +110,7 @@ const EditSteps = ({
             error={field(`/steps/${index}/waitMin`)}
           />
           {step.adds.length === 0 ? (
-            <Button look="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
+            <Button variant="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
               Strike out
             </Button>
           ) : null}
@@ -230,7 +230,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
       foot={
         <>
           <Refusal error={act.error}>{Object.values(act.fields)[0] ?? null}</Refusal>
-          <Button look="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
+          <Button variant="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
             Keep version {basedOn + 1}
           </Button>
         </>

@@ -129,14 +129,14 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
               onChange={(event) => setReason(event.target.value)}
             />
             <div className="flex gap-2">
-              <Button look="strong" type="submit" disabled={reset.busy}>
+              <Button variant="strong" type="submit" disabled={reset.busy}>
                 Forget what was learned
               </Button>
               <Button onClick={() => setResetting(false)}>Keep it</Button>
             </div>
           </form>
         ) : (
-          <Button look="quiet" className="justify-self-start" onClick={() => setResetting(true)}>
+          <Button variant="quiet" className="justify-self-start" onClick={() => setResetting(true)}>
             Make it forget
           </Button>
         )

@@ -59,7 +59,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
       title="Read a recipe in"
       lead="A recipe file as Ruchka writes them: JSON, described in docs/schemas/recipe.json."
       foot={
-        <Button look="strong" wide disabled={act.busy || !read?.ok} onClick={() => void take()}>
+        <Button variant="strong" wide disabled={act.busy || !read?.ok} onClick={() => void take()}>
           Keep it as our own version
         </Button>
       }

@@ -15,7 +15,7 @@ import type { BookView } from "@/services/book";
 import { useBookAct } from "../acts/book";
 import { queryOf } from "../fill/recipeKey";
 import { PeakStarts } from "../content/PeakStarts";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
@@ -108,12 +108,12 @@ const MethodHead = ({
           of {basis.name.toLowerCase()}
         </p>
         <div className="mt-3 flex flex-wrap gap-3 print:hidden">
-          <Button look="strong" onClick={() => onOpen("scale")}>
+          <Button variant="strong" onClick={() => onOpen("scale")}>
             Scale it
           </Button>
           <Button onClick={() => onOpen("edit")}>Make our own version</Button>
           <Button onClick={() => window.print()}>Print the card</Button>
-          <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonLook("plain")}>
+          <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonClass("plain")}>
             Recipe as a file
           </a>
         </div>

@@ -5,7 +5,7 @@ import type { RecipeKey } from "@/core/recipe/pick";
 import { sayVolume } from "@/formats/amounts";
 import type { BookView } from "@/services/book";
 import { queryOf } from "../fill/recipeKey";
-import { buttonLook } from "../kit/Button";
+import { buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { ScaleResult } from "./ScaleResult";
@@ -50,7 +50,7 @@ const ScaleFoot = ({
       </p>
       {vessel && draft.by !== "split" ? (
         vessel.status === "free" ? (
-          <Link href={`/?fill=${vessel.id}&${queryOf(recipeKey)}${sized}`} className={buttonLook("strong")}>
+          <Link href={`/?fill=${vessel.id}&${queryOf(recipeKey)}${sized}`} className={buttonClass("strong")}>
             Fill {vessel.name}
           </Link>
         ) : (

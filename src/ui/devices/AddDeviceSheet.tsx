@@ -45,7 +45,7 @@ const Shown = ({
       <li>The same figure posted again changes nothing; hours that come late are taken.</li>
       <li>What can’t be is kept apart, and the answer says why.</li>
     </ul>
-    <Button look="strong" className="mt-5" onClick={onClose}>
+    <Button variant="strong" className="mt-5" onClick={onClose}>
       It is in the device
     </Button>
   </Sheet>

@@ -148,10 +148,10 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
       ) : null}
       {device.retired || device.kind === "logger" ? null : (
         <div className="mt-1 flex flex-wrap gap-2">
-          <Button look="quiet" onClick={() => setMoving(!moving)}>
+          <Button variant="quiet" onClick={() => setMoving(!moving)}>
             Hang it elsewhere
           </Button>
-          <Button look="quiet" onClick={() => void out()}>
+          <Button variant="quiet" onClick={() => void out()}>
             Take it out of use
           </Button>
         </div>
@@ -170,7 +170,7 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
               </option>
             ))}
           </SelectField>
-          <Button look="strong" disabled={place.busy} onClick={() => void hang()} className="justify-self-start">
+          <Button variant="strong" disabled={place.busy} onClick={() => void hang()} className="justify-self-start">
             Hang it there
           </Button>
         </div>
@@ -188,7 +188,7 @@ export const DevicesScreen = ({ view }: { readonly view: DevicesView }) => {
         <h1 className="text-2xl">Probes and loggers</h1>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => setOpen("file")}>Read in a logger’s file</Button>
-          <Button look="strong" onClick={() => setOpen("add")}>
+          <Button variant="strong" onClick={() => setOpen("add")}>
             Add a device
           </Button>
         </div>

@@ -2,15 +2,15 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { clockTime, fullDate, type FarmClock } from "@/formats/times";
-import type { LoggerLook, DevicesView } from "@/services/devices";
+import type { LoggerPreview, DevicesView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
 import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";
 import { SelectField, TextField } from "../kit/fields";
 
-interface Looked {
+interface Previewed {
   readonly text: string;
-  readonly look: LoggerLook;
+  readonly preview: LoggerPreview;
 }
 
 const ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
@@ -19,14 +19,14 @@ const ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
 function useLogger(view: DevicesView, onClose: () => void) {
   const read = useDevicesAct("importLogger");
   const [file, setFile] = useState<File | null>(null);
-  const [looked, setLooked] = useState<Looked | null>(null);
+  const [previewed, setPreviewed] = useState<Previewed | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [name, setName] = useState("");
   const [vesselId, setVesselId] = useState("");
   const [zone, setZone] = useState(view.farm.timeZone);
   const [column, setColumn] = useState("");
   const [unit, setUnit] = useState<"°C" | "°F" | "pH">("°C");
-  const lookAt = async (chosen: File, inZone: string) => {
+  const previewIn = async (chosen: File, inZone: string) => {
     setProblem(null);
     try {
       const answer = await fetch(`/api/shed/logger?zone=${encodeURIComponent(inZone)}`, {
@@ -34,22 +34,22 @@ function useLogger(view: DevicesView, onClose: () => void) {
         body: chosen,
       });
       if (!answer.ok) return setProblem(await answer.text());
-      const found = (await answer.json()) as Looked;
-      setLooked(found);
-      const [first] = found.look.columns;
+      const found = (await answer.json()) as Previewed;
+      setPreviewed(found);
+      const [first] = found.preview.columns;
       setColumn(first?.name ?? "");
       if (first) setUnit(first.unit);
-      if (found.look.layout === null) setProblem("No column of times was found in it.");
+      if (found.preview.layout === null) setProblem("No column of times was found in it.");
     } catch {
       setProblem("The file could not be sent. Try again in a moment.");
     }
   };
   const submit = async () => {
-    if (!looked) return setProblem("Choose a file first.");
+    if (!previewed) return setProblem("Choose a file first.");
     const answer = await read.run({
       name,
       vesselId: vesselId === "" ? null : Number(vesselId),
-      text: looked.text,
+      text: previewed.text,
       zone,
       column,
       unit,
@@ -64,7 +64,7 @@ function useLogger(view: DevicesView, onClose: () => void) {
     read,
     file,
     setFile,
-    looked,
+    previewed,
     problem,
     name,
     setName,
@@ -76,35 +76,35 @@ function useLogger(view: DevicesView, onClose: () => void) {
     setColumn,
     unit,
     setUnit,
-    lookAt,
+    previewIn,
     submit,
   };
 }
 type Logger = ReturnType<typeof useLogger>;
 
 /** Its span, its gaps, what of it has no time. */
-const FoundInIt = ({ look, clock }: { readonly look: LoggerLook; readonly clock: FarmClock }) => {
+const FoundInIt = ({ preview, clock }: { readonly preview: LoggerPreview; readonly clock: FarmClock }) => {
   const at = (ms: number) => `${fullDate(new Date(ms), clock)} ${clockTime(new Date(ms), clock)}`;
   return (
-    <div className="border-l-4 border-marigold pl-3 text-[0.95rem]" data-look>
+    <div className="border-l-4 border-marigold pl-3 text-[0.95rem]" data-preview>
       <p>
-        Times are written as {look.layout}
-        {look.hasZone ? ", with their own zone" : ""}.
+        Times are written as {preview.layout}
+        {preview.hasZone ? ", with their own zone" : ""}.
       </p>
-      {look.fromMs !== null && look.toMs !== null ? (
+      {preview.fromMs !== null && preview.toMs !== null ? (
         <p>
-          From {at(look.fromMs)} to {at(look.toMs)}.
+          From {at(preview.fromMs)} to {at(preview.toMs)}.
         </p>
       ) : null}
       <p>
-        {look.gaps.length === 0
+        {preview.gaps.length === 0
           ? "No gap of more than six hours."
-          : `${look.gaps.length} ${look.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(look.gaps[0]!.fromMs)}.`}
+          : `${preview.gaps.length} ${preview.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(preview.gaps[0]!.fromMs)}.`}
       </p>
-      {look.unread.length > 0 ? (
+      {preview.unread.length > 0 ? (
         <p>
-          {look.unread.length} lines have no time and are left out; the first is line {look.unread[0]!.line}: “
-          {look.unread[0]!.text}”.
+          {preview.unread.length} lines have no time and are left out; the first is line {preview.unread[0]!.line}: “
+          {preview.unread[0]!.text}”.
         </p>
       ) : null}
     </div>
@@ -113,24 +113,24 @@ const FoundInIt = ({ look, clock }: { readonly look: LoggerLook; readonly clock:
 
 /** By which clock, which column, in which unit. */
 const HowToRead = ({
-  look,
+  preview,
   logger,
   farmZone,
 }: {
-  readonly look: LoggerLook;
+  readonly preview: LoggerPreview;
   readonly logger: Logger;
   readonly farmZone: string;
 }) => {
-  const { read, file, zone, setZone, column, setColumn, unit, setUnit, lookAt } = logger;
+  const { read, file, zone, setZone, column, setColumn, unit, setUnit, previewIn } = logger;
   return (
     <>
-      {!look.hasZone && look.layout !== null ? (
+      {!preview.hasZone && preview.layout !== null ? (
         <SelectField
           label="Its clock was set to"
           value={zone}
           onChange={(event) => {
             setZone(event.target.value);
-            if (file) void lookAt(file, event.target.value);
+            if (file) void previewIn(file, event.target.value);
           }}
         >
           {[...new Set([farmZone, ...ZONES])].map((one) => (
@@ -140,24 +140,24 @@ const HowToRead = ({
           ))}
         </SelectField>
       ) : null}
-      {look.columns.length > 0 ? (
+      {preview.columns.length > 0 ? (
         <SelectField
           label="The column to read"
           value={column}
           error={read.fields["/column"]}
           onChange={(event) => {
             setColumn(event.target.value);
-            setUnit(look.columns.find((one) => one.name === event.target.value)?.unit ?? "°C");
+            setUnit(preview.columns.find((one) => one.name === event.target.value)?.unit ?? "°C");
           }}
         >
-          {look.columns.map((one) => (
+          {preview.columns.map((one) => (
             <option key={one.name} value={one.name}>
               {one.name}, {one.figures} figures
             </option>
           ))}
         </SelectField>
       ) : null}
-      {look.columns.length > 0 ? (
+      {preview.columns.length > 0 ? (
         <Choices
           label="It is in"
           value={unit}
@@ -172,8 +172,8 @@ const HowToRead = ({
 /** A logger's file: looked at first with its columns, its span and its gaps; then read in. */
 export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
   const logger = useLogger(view, onClose);
-  const { read, setFile, looked, problem, name, setName, vesselId, setVesselId, zone, lookAt, submit } = logger;
-  const look = looked?.look;
+  const { read, setFile, previewed, problem, name, setName, vesselId, setVesselId, zone, previewIn, submit } = logger;
+  const preview = previewed?.preview;
   return (
     <FormSheet
       title="Read in a logger’s file"
@@ -198,7 +198,7 @@ export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; rea
           onChange={(event) => {
             const chosen = event.target.files?.[0] ?? null;
             setFile(chosen);
-            if (chosen) void lookAt(chosen, zone);
+            if (chosen) void previewIn(chosen, zone);
           }}
         />
         {problem || read.fields["/text"] ? (
@@ -207,8 +207,8 @@ export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; rea
           </p>
         ) : null}
       </div>
-      {look && look.layout !== null ? <FoundInIt look={look} clock={view.farm} /> : null}
-      {look ? <HowToRead look={look} logger={logger} farmZone={view.farm.timeZone} /> : null}
+      {preview && preview.layout !== null ? <FoundInIt preview={preview} clock={view.farm} /> : null}
+      {preview ? <HowToRead preview={preview} logger={logger} farmZone={view.farm.timeZone} /> : null}
       <SelectField
         label="It hung in"
         value={vesselId}

@@ -114,7 +114,7 @@ describe("a new device", () => {
 describe("a logger's file", () => {
   const LOOK = {
     text: "t;c",
-    look: {
+    preview: {
       layout: "dd.MM.yyyy HH:mm",
       hasZone: false,
       columns: [
@@ -153,7 +153,10 @@ describe("a logger's file", () => {
     );
   });
   it("that was no file of a logger is told so, and nothing is read in", async () => {
-    await choose({ ok: true, json: async () => ({ text: "x", look: { ...LOOK.look, layout: null, columns: [] } }) });
+    await choose({
+      ok: true,
+      json: async () => ({ text: "x", preview: { ...LOOK.preview, layout: null, columns: [] } }),
+    });
     await waitFor(() => expect(screen.getByRole("alert")).toHaveTextContent("No column of times was found"));
   });
   it("that is too large is told in the server's words", async () => {

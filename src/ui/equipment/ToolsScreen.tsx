@@ -198,7 +198,7 @@ const Peg = ({
         ))}
         <div className="-ml-3 flex flex-wrap">
           {acts.map(([word, run]) => (
-            <Button key={word} look="quiet" disabled={act.busy} onClick={run} aria-label={`${word}: ${tool.name}`}>
+            <Button key={word} variant="quiet" disabled={act.busy} onClick={run} aria-label={`${word}: ${tool.name}`}>
               {word}
             </Button>
           ))}
@@ -257,7 +257,7 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
     <div className="px-4 py-5 md:px-8">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Tools</h1>
-        <Button look="strong" onClick={() => setOpen("add")}>
+        <Button variant="strong" onClick={() => setOpen("add")}>
           Another tool
         </Button>
       </div>

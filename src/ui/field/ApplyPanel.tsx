@@ -223,7 +223,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       />
       <Refusal error={apply.error} />
       <Button
-        look="strong"
+        variant="strong"
         wide
         disabled={
           apply.busy || !plan || barred || (blocked && !reasonSuffices(cautions, reason)) || (plan.shortL ?? 0) > 0

@@ -98,10 +98,10 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
         ) : (
           <>
             <div className="my-2 flex flex-wrap items-center gap-x-2">
-              <Button look="quiet" onClick={() => setChosen(new Set(view.plots.map(({ id }) => id)))}>
+              <Button variant="quiet" onClick={() => setChosen(new Set(view.plots.map(({ id }) => id)))}>
                 Choose all
               </Button>
-              <Button look="quiet" disabled={chosen.size === 0} onClick={() => setChosen(new Set())}>
+              <Button variant="quiet" disabled={chosen.size === 0} onClick={() => setChosen(new Set())}>
                 Choose none
               </Button>
             </div>

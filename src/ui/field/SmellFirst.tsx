@@ -15,7 +15,7 @@ export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
       <Button disabled={check.busy} onClick={() => void found("smelt-good")}>
         It smells good
       </Button>
-      <Button look="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
+      <Button variant="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
         It smells off
       </Button>
       <Refusal error={check.error} />

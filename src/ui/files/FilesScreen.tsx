@@ -4,8 +4,8 @@ import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { formatNumber, plural } from "@/formats/numbers";
-import type { FileLook, RowOutcome } from "@/services/files";
-import { Button, buttonLook } from "../kit/Button";
+import type { FilePreview, RowOutcome } from "@/services/files";
+import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { ShedNav } from "../shed/ShedNav";
@@ -26,9 +26,9 @@ const MARKS: Readonly<Record<RowOutcome["what"], string>> = {
 type State =
   | { readonly type: "none" }
   | { readonly type: "reading"; readonly done: number; readonly total: number }
-  | { readonly type: "looked"; readonly file: File; readonly look: FileLook };
+  | { readonly type: "previewed"; readonly file: File; readonly preview: FilePreview };
 
-const Rows = ({ look }: { readonly look: FileLook }) => (
+const Rows = ({ preview }: { readonly preview: FilePreview }) => (
   <div className="overflow-x-auto">
     <table className="w-full text-left">
       <caption className="sr-only">What would become of each row</caption>
@@ -40,7 +40,7 @@ const Rows = ({ look }: { readonly look: FileLook }) => (
         </tr>
       </thead>
       <tbody>
-        {look.shown.map(({ line, what, text, faults }) => (
+        {preview.shown.map(({ line, what, text, faults }) => (
           <tr key={line} className="border-b border-line align-top">
             <td className="reading py-1.5 pr-4">{line}</td>
             <td
@@ -65,38 +65,41 @@ const Rows = ({ look }: { readonly look: FileLook }) => (
 );
 
 /** What was found in the file, row by row, and the writing of it. */
-const Looked = ({ look, onWrite }: { readonly look: FileLook; readonly onWrite: () => void }) => {
-  const changes = look.counts.new + look.counts.changed;
+const Previewed = ({ preview, onWrite }: { readonly preview: FilePreview; readonly onWrite: () => void }) => {
+  const changes = preview.counts.new + preview.counts.changed;
   return (
     <>
       <div>
         <p className="text-lg" role="status">
-          {plural(look.rows, "row")}: <span className="font-semibold">{look.counts.new} new</span>,{" "}
-          <span className="font-semibold">{look.counts.changed} changing</span>, {look.counts.same} there already,{" "}
-          <span className={look.counts.wrong > 0 ? "font-semibold text-rust" : ""}>{look.counts.wrong} wrong</span>.
+          {plural(preview.rows, "row")}: <span className="font-semibold">{preview.counts.new} new</span>,{" "}
+          <span className="font-semibold">{preview.counts.changed} changing</span>, {preview.counts.same} there already,{" "}
+          <span className={preview.counts.wrong > 0 ? "font-semibold text-rust" : ""}>
+            {preview.counts.wrong} wrong
+          </span>
+          .
         </p>
-        {look.notes.map((note) => (
+        {preview.notes.map((note) => (
           <p key={note} className="text-[0.92rem] text-soft">
             {note}
           </p>
         ))}
       </div>
-      {look.counts.wrong > 0 ? (
+      {preview.counts.wrong > 0 ? (
         <Notice tone="caution" title="Nothing is written while a row is wrong">
           Put the file right and choose it again: all of it goes in, or none.
         </Notice>
       ) : changes === 0 ? (
         <p>◆ All of it is there already. There is nothing to write.</p>
       ) : (
-        <Button look="strong" className="justify-self-start" onClick={onWrite}>
+        <Button variant="strong" className="justify-self-start" onClick={onWrite}>
           Write {plural(changes, "row")}
         </Button>
       )}
-      <Rows look={look} />
-      {look.shown.length < look.rows ? (
+      <Rows preview={preview} />
+      {preview.shown.length < preview.rows ? (
         <p className="text-[0.92rem] text-soft">
-          {look.shown.length} of {look.rows} rows are shown
-          {look.counts.wrong > 0 ? ", the wrong ones first of all" : ""}.
+          {preview.shown.length} of {preview.rows} rows are shown
+          {preview.counts.wrong > 0 ? ", the wrong ones first of all" : ""}.
         </p>
       ) : null}
     </>
@@ -132,16 +135,16 @@ function useFile() {
       return null;
     }
   };
-  const look = async (file: File) => {
+  const preview = async (file: File) => {
     key.current = crypto.randomUUID();
     const last = await send(file, false);
-    if (last?.type === "look") setState({ type: "looked", file, look: last.value });
+    if (last?.type === "preview") setState({ type: "previewed", file, preview: last.value });
     else {
       if (last?.type === "failed") setFailure(last.error.message);
       setState({ type: "none" });
     }
   };
-  const put = async (file: File, before: FileLook) => {
+  const put = async (file: File, before: FilePreview) => {
     const last = await send(file, true);
     if (last?.type === "written") {
       toast.success(
@@ -152,7 +155,7 @@ function useFile() {
       return;
     }
     if (last?.type === "failed") setFailure(last.error.message);
-    setState({ type: "looked", file, look: before });
+    setState({ type: "previewed", file, preview: before });
   };
   const chooseKind = (next: FileKind) => {
     setKind(next);
@@ -160,13 +163,13 @@ function useFile() {
     setFailure(null);
     if (input.current) input.current.value = "";
   };
-  return { kind, chooseKind, state, failure, input, look, put };
+  return { kind, chooseKind, state, failure, input, preview, put };
 }
 
 /** Tables out, and in again: first looked at row by row, then written whole or not at all. */
 export const FilesScreen = () => {
-  const { kind, chooseKind, state, failure, input, look, put } = useFile();
-  const looked = state.type === "looked" ? state : null;
+  const { kind, chooseKind, state, failure, input, preview, put } = useFile();
+  const previewed = state.type === "previewed" ? state : null;
   return (
     <div className="px-4 py-5 md:px-8">
       <h1 className="text-2xl">Files</h1>
@@ -176,7 +179,7 @@ export const FilesScreen = () => {
           <h2 className="text-xl">Out</h2>
           <p className="text-soft">CSV, as any spreadsheet opens it. Read in again unchanged, it changes nothing.</p>
           {FILE_KINDS.map((one) => (
-            <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonLook("plain")} download>
+            <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonClass("plain")} download>
               <Download aria-hidden className="size-5" /> {KIND_WORDS[one].name}
             </a>
           ))}
@@ -203,7 +206,7 @@ export const FilesScreen = () => {
               disabled={state.type === "reading"}
               onChange={(event) => {
                 const file = event.target.files?.[0];
-                if (file) void look(file);
+                if (file) void preview(file);
               }}
               className="min-h-11 w-full max-w-md rounded-[5px] border-[1.5px] border-line bg-chalk p-2 file:mr-3 file:min-h-9 file:rounded-[5px] file:border-[1.5px] file:border-ink file:bg-chalk file:px-3 file:font-semibold"
             />
@@ -227,13 +230,13 @@ export const FilesScreen = () => {
               />
             </div>
           ) : null}
-          {looked?.look.refused ? (
+          {previewed?.preview.refused ? (
             <Notice tone="error" title="This file can't be read as it is">
-              {looked.look.refused}
+              {previewed.preview.refused}
             </Notice>
           ) : null}
-          {looked && !looked.look.refused ? (
-            <Looked look={looked.look} onWrite={() => void put(looked.file, looked.look)} />
+          {previewed && !previewed.preview.refused ? (
+            <Previewed preview={previewed.preview} onWrite={() => void put(previewed.file, previewed.preview)} />
           ) : null}
         </section>
       </div>

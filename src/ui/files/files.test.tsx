@@ -61,7 +61,7 @@ describe("an answer that comes in pieces", () => {
 describe("reading a file in", () => {
   beforeEach(() => renderWith(fakeActions(), <FilesScreen />));
   it("shows row by row what is wrong, and offers no writing", async () => {
-    answers([{ type: "look", value: LOOK }]);
+    answers([{ type: "preview", value: LOOK }]);
     choose();
     expect(await screen.findByText("How much?")).toBeVisible();
     expect(screen.getByText("Parted by semicolons.")).toBeVisible();
@@ -69,7 +69,7 @@ describe("reading a file in", () => {
   });
   it("writes what is right, once, and says so", async () => {
     const asked = answers(
-      [{ type: "look", value: { ...LOOK, rows: 1, counts: { ...LOOK.counts, wrong: 0 }, shown: [LOOK.shown[0]] } }],
+      [{ type: "preview", value: { ...LOOK, rows: 1, counts: { ...LOOK.counts, wrong: 0 }, shown: [LOOK.shown[0]] } }],
       [
         { type: "progress", done: 0, total: 1 },
         { type: "written", value: { written: 1, same: 0 } },
@@ -83,7 +83,7 @@ describe("reading a file in", () => {
   it("keeps the dry run in sight where the write is refused", async () => {
     const fine = { ...LOOK, rows: 1, counts: { ...LOOK.counts, wrong: 0 }, shown: [LOOK.shown[0]] };
     answers(
-      [{ type: "look", value: fine }],
+      [{ type: "preview", value: fine }],
       [{ type: "failed", error: { code: "bad-request", message: "1 of 1 rows are wrong by now." } }],
     );
     choose();
@@ -93,8 +93,8 @@ describe("reading a file in", () => {
   });
   it("says what is wrong with the file as a whole, and that all is there already", async () => {
     answers(
-      [{ type: "look", value: { ...LOOK, refused: 'No column "unit".' } }],
-      [{ type: "look", value: { ...LOOK, counts: { new: 0, changed: 0, same: 2, wrong: 0 } } }],
+      [{ type: "preview", value: { ...LOOK, refused: 'No column "unit".' } }],
+      [{ type: "preview", value: { ...LOOK, counts: { new: 0, changed: 0, same: 2, wrong: 0 } } }],
     );
     choose();
     expect(await screen.findByText('No column "unit".')).toBeVisible();

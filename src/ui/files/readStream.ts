@@ -1,9 +1,9 @@
 import type { ActError } from "@/contracts/answer";
-import type { FileLook } from "@/services/files";
+import type { FilePreview } from "@/services/files";
 
 export type FileLine =
   | { readonly type: "progress"; readonly done: number; readonly total: number }
-  | { readonly type: "look"; readonly value: FileLook }
+  | { readonly type: "preview"; readonly value: FilePreview }
   | { readonly type: "written"; readonly value: { readonly written: number; readonly same: number } }
   | { readonly type: "failed"; readonly error: ActError };
 

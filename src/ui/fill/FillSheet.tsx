@@ -40,7 +40,12 @@ const FillFoot = ({
         <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
           Mix it step by step
         </Button>
-        <Button look="strong" className="max-sm:col-span-2" disabled={blocked || act.busy} onClick={() => void start()}>
+        <Button
+          variant="strong"
+          className="max-sm:col-span-2"
+          disabled={blocked || act.busy}
+          onClick={() => void start()}
+        >
           Start the batch
         </Button>
       </div>

@@ -24,7 +24,7 @@ export const chosenRequest = ({ state, plan, stated }: Drafted, said: FillSaid) 
   planId: said.planId,
   statedC: said.statedC,
   overrideReason: said.reason.trim() === "" ? null : said.reason.trim(),
-  toolIds: [...state.tools],
+  equipmentIds: [...state.tools],
 });
 
 const lineOf = ({ state }: Pick<Drafted, "state">, line: LineDraft) => ({

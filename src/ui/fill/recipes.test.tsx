@@ -167,7 +167,7 @@ describe("what else goes in", () => {
     water("source-1");
     start();
     await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
-    expect(sent().toolIds).toEqual([1, 2]);
+    expect(sent().equipmentIds).toEqual([1, 2]);
   });
   it("takes what is held back with a reason, and plans for a day", async () => {
     const { actions } = open("cultured-extract", "equal-parts", {

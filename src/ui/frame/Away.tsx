@@ -9,7 +9,7 @@ export const Away = () => (
       The database does not answer. Nothing that was written is lost. Start it again with bin/start (or bin/demo), then
       look again.
     </p>
-    <Button look="strong" className="mt-4" onClick={() => window.location.reload()}>
+    <Button variant="strong" className="mt-4" onClick={() => window.location.reload()}>
       Look again
     </Button>
   </div>

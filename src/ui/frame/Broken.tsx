@@ -17,7 +17,7 @@ export const Broken = ({ number }: BrokenProps) => (
     </p>
     {number ? <p className="reading mt-2">{number}</p> : null}
     <div className="mt-4 flex flex-wrap gap-2">
-      <Button look="strong" onClick={() => window.location.reload()}>
+      <Button variant="strong" onClick={() => window.location.reload()}>
         Look again
       </Button>
       <Link

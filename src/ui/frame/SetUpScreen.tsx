@@ -90,7 +90,7 @@ export const SetUpScreen = () => {
         <div className="sm:col-span-2">
           <Refusal error={setUp.error} />
         </div>
-        <Button type="submit" look="strong" disabled={setUp.busy}>
+        <Button type="submit" variant="strong" disabled={setUp.busy}>
           Open the yard
         </Button>
       </form>

@@ -6,7 +6,7 @@ import { NEVER_FROM } from "@/core/safety/checkPlant";
 import { sayStock } from "@/formats/amounts";
 import { clockTime, sayDay, sayMoment } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { ShedNav } from "../shed/ShedNav";
 import { BinSheet, BinPanel } from "./WormBins";
@@ -124,7 +124,7 @@ const Never = ({ view }: { readonly view: GatherView }) => {
       </Notice>
       <Notice tone="caution">{CAUTIONS.herbicide}</Notice>
       <div>
-        <Button look="quiet" className="-ml-3" aria-expanded={never} onClick={() => setNever(!never)}>
+        <Button variant="quiet" className="-ml-3" aria-expanded={never} onClick={() => setNever(!never)}>
           {never ? "Hide the poisonous ones" : `${view.refused.length} that are refused by name`}
         </Button>
         {never ? (
@@ -152,10 +152,10 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Gathering</h1>
         <div className="flex gap-2">
-          <Link href="/paper/picking" className={buttonLook("plain")}>
+          <Link href="/paper/picking" className={buttonClass("plain")}>
             On paper
           </Link>
-          <Button look="strong" onClick={() => setOpen({ type: "pick", species: "" })}>
+          <Button variant="strong" onClick={() => setOpen({ type: "pick", species: "" })}>
             Write a picking down
           </Button>
         </div>

@@ -14,7 +14,7 @@ const Running = ({ fromMs, onDone }: { readonly fromMs: number; readonly onDone:
       <p role="timer" className="reading text-3xl font-semibold">
         {leftMs > 0 ? sayClock(leftMs) : "Scrape now"}
       </p>
-      <Button look={leftMs > 0 ? "plain" : "strong"} onClick={onDone}>
+      <Button variant={leftMs > 0 ? "plain" : "strong"} onClick={onDone}>
         Scraped 5 to 10 mm
       </Button>
     </div>

@@ -66,7 +66,7 @@ export const PlacePanel = ({
   <section aria-label="Places">
     <div className="flex items-baseline justify-between gap-3">
       <h2 className="text-xl">Places</h2>
-      <Button look="quiet" onClick={onAdd}>
+      <Button variant="quiet" onClick={onAdd}>
         Another place
       </Button>
     </div>
@@ -103,7 +103,7 @@ export const PlacePanel = ({
             </div>
           </div>
           <div className="-ml-3 flex flex-wrap">
-            <Button look="quiet" onClick={() => onVisit(place.id)} aria-label={`A visit to ${place.name}`}>
+            <Button variant="quiet" onClick={() => onVisit(place.id)} aria-label={`A visit to ${place.name}`}>
               A visit
             </Button>
             <PhotoButton place={place} />

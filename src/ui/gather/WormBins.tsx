@@ -64,7 +64,7 @@ export const BinPanel = ({
   <section aria-label="Worm bins">
     <div className="flex items-baseline justify-between gap-3">
       <h2 className="text-xl">Worm bins</h2>
-      <Button look="quiet" onClick={onAdd}>
+      <Button variant="quiet" onClick={onAdd}>
         Another bin
       </Button>
     </div>
@@ -98,7 +98,7 @@ export const BinPanel = ({
             </div>
           </div>
           <Button
-            look="quiet"
+            variant="quiet"
             className="-ml-3"
             onClick={() => onNote(bin.id)}
             aria-label={`Feed or take castings: ${bin.name}`}

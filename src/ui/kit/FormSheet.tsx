@@ -24,7 +24,7 @@ export const FormSheet = ({ title, act, busy, error, onSubmit, onClose, children
     foot={
       <>
         <Refusal error={error} />
-        <Button look="strong" wide disabled={busy} onClick={() => void onSubmit()}>
+        <Button variant="strong" wide disabled={busy} onClick={() => void onSubmit()}>
           {act}
         </Button>
       </>

@@ -28,7 +28,7 @@ export const Refusal = ({
       <Notice tone="error" title={error.message}>
         {children}
         {Object.keys(error.fields ?? {}).length > 0 ? (
-          <Button look="quiet" className="-ml-3" onClick={() => goToField(box.current)}>
+          <Button variant="quiet" className="-ml-3" onClick={() => goToField(box.current)}>
             Go to it
           </Button>
         ) : null}

@@ -66,10 +66,10 @@ export const WeighPanel = ({ of, onUse }: WeighPanelProps) => {
             <span className="font-semibold">{sayStock(sum, of.unit, units, 4)}</span>
           </p>
           <div className="flex flex-wrap gap-2">
-            <Button look="strong" className="min-h-14 flex-1" onClick={() => onUse(show(sum, of, true))}>
+            <Button variant="strong" className="min-h-14 flex-1" onClick={() => onUse(show(sum, of, true))}>
               Take {sayStock(sum, of.unit, units, 4)}
             </Button>
-            <Button look="quiet" onClick={() => setHeld(held.slice(0, -1))}>
+            <Button variant="quiet" onClick={() => setHeld(held.slice(0, -1))}>
               Take the last one out
             </Button>
           </div>

@@ -46,7 +46,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
                   : ", weighed once"}
               </span>
               <Button
-                look="quiet"
+                variant="quiet"
                 disabled={undo.busy}
                 aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
                 onClick={() => void takeBack(measure, ingredientId, name)}

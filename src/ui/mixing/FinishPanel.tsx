@@ -221,7 +221,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           ? "What was ticked stays. Put it right above, or take the last steps back and tick them as they were."
           : null}
       </Refusal>
-      <Button look="strong" wide className="min-h-16 text-xl" disabled={act.busy} onClick={() => void finish()}>
+      <Button variant="strong" wide className="min-h-16 text-xl" disabled={act.busy} onClick={() => void finish()}>
         Start the clock
       </Button>
     </section>

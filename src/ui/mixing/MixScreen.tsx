@@ -5,8 +5,8 @@ import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { MixingView } from "@/services/mixing";
 import { useMixingAct } from "../acts/mixing";
-import { useLookAgain } from "../frame/useLookAgain";
-import { Button, buttonLook } from "../kit/Button";
+import { useRefreshing } from "../frame/useRefreshing";
+import { Button, buttonClass } from "../kit/Button";
 import { Cautions } from "../kit/Cautions";
 import { useNow } from "../kit/Countdown";
 import { Notice } from "../kit/Notice";
@@ -24,7 +24,7 @@ const Ended = ({ name, batchId }: { readonly name: string; readonly batchId: num
   <div className="mx-auto max-w-xl px-4 py-8">
     <h1 className="text-2xl">{name}</h1>
     <p className="mt-2">{batchId === null ? "This mixing was given up." : "This is mixed, and its clock runs."}</p>
-    <Link href={batchId === null ? "/" : `/batches/${batchId}`} className={`${buttonLook("strong")} mt-4`}>
+    <Link href={batchId === null ? "/" : `/batches/${batchId}`} className={`${buttonClass("strong")} mt-4`}>
       {batchId === null ? "Back to the yard" : "To the batch"}
     </Link>
   </div>
@@ -36,7 +36,7 @@ const GiveUp = ({ onGiveUp, onStay }: { readonly onGiveUp: () => void; readonly 
     <Notice tone="caution" title="Give this mixing up?">
       <p>What was ticked stays in the books of this mixing; nothing is drawn from the shed.</p>
       <div className="mt-2 flex gap-2">
-        <Button look="danger" onClick={onGiveUp}>
+        <Button variant="danger" onClick={onGiveUp}>
           Give it up
         </Button>
         <Button onClick={onStay}>Go on</Button>
@@ -54,7 +54,7 @@ function useMixing(view: MixingView) {
   const [skipped, setSkipped] = useState<number | null>(null);
   const { progress } = view;
   const nowMs = useNow(progress.waitingUntilMs !== null, view.nowMs);
-  useLookAgain(LOOK_AGAIN_MS);
+  useRefreshing(LOOK_AGAIN_MS);
 
   // The next thing to do is in sight without a wet finger on the screen.
   const nextKey = progress.next?.step.key ?? "end";
@@ -111,10 +111,10 @@ const MixHead = ({
       </p>
     </div>
     <div className="flex">
-      <Link href={`/paper/mixing?id=${view.id}`} className={buttonLook("quiet")}>
+      <Link href={`/paper/mixing?id=${view.id}`} className={buttonClass("quiet")}>
         On paper
       </Link>
-      <Button look="quiet" aria-expanded={leaving} onClick={onLeave}>
+      <Button variant="quiet" aria-expanded={leaving} onClick={onLeave}>
         Give up
       </Button>
     </div>
@@ -174,7 +174,7 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
       </div>
       {lastDone ? (
         <Button
-          look="quiet"
+          variant="quiet"
           className="-ml-3 mt-2"
           disabled={tick.busy}
           onClick={() => void send(lastDone.step.key, "undone")}

@@ -123,7 +123,7 @@ const WhatWentIn = ({ of, draft }: { readonly of: Measurable; readonly draft: St
         </p>
       ) : null}
       {of.unit === "kg" ? (
-        <Button look="quiet" className="-ml-3" aria-expanded={weighing} onClick={() => setWeighing(!weighing)}>
+        <Button variant="quiet" className="-ml-3" aria-expanded={weighing} onClick={() => setWeighing(!weighing)}>
           Weigh it in a pail
         </Button>
       ) : null}
@@ -170,7 +170,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
         <Refusal error={error} />
         {step.everyMin && chosen && !chosen.fits ? (
           <Button
-            look="strong"
+            variant="strong"
             wide
             className="min-h-16 text-xl"
             disabled={busy}
@@ -180,7 +180,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
           </Button>
         ) : (
           <Button
-            look="strong"
+            variant="strong"
             wide
             className="min-h-16 text-xl"
             disabled={busy || !ready}

@@ -32,7 +32,7 @@ export const PaperBar = ({
           ))}
         </SelectField>
       </div>
-      <Button look="strong" onClick={() => window.print()}>
+      <Button variant="strong" onClick={() => window.print()}>
         <Printer aria-hidden className="size-5" /> Print
       </Button>
     </div>

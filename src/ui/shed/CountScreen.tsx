@@ -144,11 +144,11 @@ const HandIn = ({
       </p>
       <div className="flex gap-2">
         {done.length > 0 ? (
-          <Button look="quiet" onClick={() => keep(NONE)}>
+          <Button variant="quiet" onClick={() => keep(NONE)}>
             Begin anew
           </Button>
         ) : null}
-        <Button look="strong" disabled={done.length === 0 || unreadable || act.busy} onClick={() => void handIn()}>
+        <Button variant="strong" disabled={done.length === 0 || unreadable || act.busy} onClick={() => void handIn()}>
           Hand it in
         </Button>
       </div>

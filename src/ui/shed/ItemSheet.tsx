@@ -108,7 +108,7 @@ const HowWeGetIt = ({
     <section aria-label="How we get it">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h3 className="text-lg">How we get it</h3>
-        <Button look="quiet" onClick={onChange}>
+        <Button variant="quiet" onClick={onChange}>
           {terms ? "Change" : "Say how it is bought"}
         </Button>
       </div>
@@ -143,7 +143,7 @@ const InOurMeasures = ({
     <section aria-label="In our measures">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h3 className="text-lg">In our measures</h3>
-        <Button look="quiet" onClick={onWeigh}>
+        <Button variant="quiet" onClick={onWeigh}>
           Weigh one
         </Button>
       </div>
@@ -186,7 +186,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
       title={item.name}
       lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.${item.own ? ` Counts as ${item.ingredientId.replace("-", " ")}.` : ""}`}
       foot={
-        <Button look="strong" onClick={onReceive}>
+        <Button variant="strong" onClick={onReceive}>
           Receive more of it
         </Button>
       }

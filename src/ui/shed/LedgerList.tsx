@@ -58,7 +58,7 @@ export const LedgerList = ({
                 </span>
               ) : (
                 <Button
-                  look="quiet"
+                  variant="quiet"
                   onClick={() => onCorrect(line.id)}
                   aria-label={`Correct the line of ${fullDate(new Date(line.atMs), farm)}`}
                 >

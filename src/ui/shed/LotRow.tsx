@@ -112,7 +112,7 @@ export const LotRow = ({
         {acts.map(([act, word]) => (
           <Button
             key={act}
-            look="quiet"
+            variant="quiet"
             onClick={() => onAct(act)}
             aria-label={`${word}: ${lot.origin}, ${sayDay(lot.receivedOn)}`}
           >

@@ -38,7 +38,7 @@ export const ShedScreen = ({
         <h1 className="text-2xl">The shed</h1>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => setOpen({ type: "own" })}>An ingredient of our own</Button>
-          <Button look="strong" onClick={() => setOpen({ type: "receive" })}>
+          <Button variant="strong" onClick={() => setOpen({ type: "receive" })}>
             Receive a lot
           </Button>
         </div>

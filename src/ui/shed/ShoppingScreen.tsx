@@ -8,7 +8,7 @@ import { sayDay } from "@/formats/times";
 import type { ShoppingLine, ShoppingView } from "@/services/shed";
 import type { Plan } from "@/services/types";
 import { useFillAct } from "../acts/fill";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { useReadAmount } from "../measures/AmountField";
 import { bookOption } from "./ingredientOptions";
 import { ShedNav } from "./ShedNav";
@@ -65,7 +65,7 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
       ) : null}
       {line.standIns.length > 0 ? (
         <div className="print:hidden">
-          <Button look="quiet" className="-ml-3" onClick={() => setShown(!shown)} aria-expanded={shown}>
+          <Button variant="quiet" className="-ml-3" onClick={() => setShown(!shown)} aria-expanded={shown}>
             {ready.length > 0 ? `◆ The shed has something in its place` : "What does in its place"}
           </Button>
           {shown ? (
@@ -105,15 +105,15 @@ const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingV
       </span>
       <span className="flex gap-1 print:hidden">
         {plan.vesselId ? (
-          <Link href={`/?fill=${plan.vesselId}&plan=${plan.id}`} className={buttonLook("plain")}>
+          <Link href={`/?fill=${plan.vesselId}&plan=${plan.id}`} className={buttonClass("plain")}>
             Fill it
           </Link>
         ) : null}
-        <Link href={`/paper/mixing?plan=${plan.id}`} className={buttonLook("quiet")}>
+        <Link href={`/paper/mixing?plan=${plan.id}`} className={buttonClass("quiet")}>
           Sheet
         </Link>
         <Button
-          look="quiet"
+          variant="quiet"
           disabled={drop.busy}
           onClick={async () => {
             if (await drop.run({ planId: plan.id }))
@@ -138,7 +138,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
     <div className="px-4 py-5 md:px-8">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Shopping</h1>
-        <Link href="/paper/shopping" className={buttonLook("plain")}>
+        <Link href="/paper/shopping" className={buttonClass("plain")}>
           On paper
         </Link>
       </div>

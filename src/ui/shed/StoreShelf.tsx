@@ -3,7 +3,7 @@ import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import { fullDate, sayDuration, sayMoment } from "@/formats/times";
 import type { ShedStore, ShedView } from "@/services/shed";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { Bottle } from "./shelfDrawings";
 import { sayStoreNeed } from "./storeWords";
 
@@ -69,12 +69,12 @@ const StoreItem = ({
       </p>
       <div className="mt-auto flex w-full flex-wrap justify-center gap-1">
         {!goesOut ? null : (
-          <Link href={`/field?store=${store.id}`} className={buttonLook("plain")}>
+          <Link href={`/field?store=${store.id}`} className={buttonClass("plain")}>
             Apply
           </Link>
         )}
         <Button
-          look={over ? "danger" : "quiet"}
+          variant={over ? "danger" : "quiet"}
           onClick={onOpen}
           aria-label={`${over ? "Where it goes" : "Look, pour, label"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
         >

@@ -5,7 +5,7 @@ import { clsx } from "clsx";
 import { useState } from "react";
 import { clockTime, type FarmClock } from "@/formats/times";
 import type { RoundDone, RoundTask } from "@/services/yard";
-import { buttonLook } from "../kit/Button";
+import { buttonClass } from "../kit/Button";
 import { TaskPicture } from "./TaskPicture";
 
 interface RoundListProps {
@@ -82,7 +82,7 @@ export const RoundList = ({ tasks, done, people, nowMs, clock, busyKey, onTouch 
         <h2 id="round" className="text-xl">
           Today’s round
         </h2>
-        <Link href="/paper/round" className={buttonLook("quiet")}>
+        <Link href="/paper/round" className={buttonClass("quiet")}>
           On paper
         </Link>
         {isShared ? (

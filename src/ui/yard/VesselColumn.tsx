@@ -6,7 +6,7 @@ import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { YardVessel } from "@/services/yard";
 import type { UnitSystem } from "@/formats/amounts";
-import { Button, buttonLook } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { Ribbon } from "../drawings/Ribbon";
 import { PLATE_H } from "../drawings/timeScale";
@@ -73,7 +73,7 @@ const RunningFoot = ({
       {wantsClose(batch) ? (
         <>
           <Button
-            look="strong"
+            variant="strong"
             wide
             onClick={() => acts.onClose(vessel)}
             aria-label={`${batch.next.words}: ${vessel.name}`}
@@ -87,7 +87,7 @@ const RunningFoot = ({
       ) : (
         <>
           <Button
-            look={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"}
+            variant={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"}
             wide
             onClick={() => acts.onLog(vessel)}
             aria-label={`Log ${vessel.name}: ${batch.next.words}`}
@@ -124,7 +124,7 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
       {vessel.mixing ? (
         <Link
           href={`/mix/${vessel.mixing.id}`}
-          className={buttonLook("strong", true)}
+          className={buttonClass("strong", true)}
           aria-label={`Go on mixing: ${vessel.name}`}
         >
           Go on

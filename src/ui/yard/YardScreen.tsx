@@ -13,7 +13,7 @@ import type { RoundTask, YardVessel, YardView } from "@/services/yard";
 import { useBatchAct } from "../acts/batch";
 import { useYardAct } from "../acts/yard";
 import { useKey } from "../frame/keys";
-import { useLookAgain } from "../frame/useLookAgain";
+import { useRefreshing } from "../frame/useRefreshing";
 import { CloseSheet } from "../batch/CloseSheet";
 import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { asItStands } from "../kit/asItStands";
@@ -86,7 +86,7 @@ function useYardActs(yard: YardView) {
   const clean = useYardAct("cleanVessel", "toast");
   const log = useBatchAct("logEntry", "toast");
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
-  useLookAgain();
+  useRefreshing();
 
   const washed = async (vesselId: number, name: string) => {
     if (await clean.run({ vesselId })) toast.success(`${name} is free.`);
@@ -235,7 +235,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         {yard.vessels.length === 0 ? (
           <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
             <p>No vessel stands here yet. Add the drums, pails and jars you brew in; then fill one.</p>
-            <Button look="strong" className="mt-3" onClick={() => setSheet({ type: "add" })}>
+            <Button variant="strong" className="mt-3" onClick={() => setSheet({ type: "add" })}>
               Add a vessel
             </Button>
           </div>
@@ -243,7 +243,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           <>
             <Plate yard={yard} acts={acts} />
             <div className="px-4 py-3 md:pl-[92px]">
-              <Button look="quiet" onClick={() => setSheet({ type: "add" })}>
+              <Button variant="quiet" onClick={() => setSheet({ type: "add" })}>
                 Add a vessel
               </Button>
             </div>

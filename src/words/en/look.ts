@@ -1,9 +1,9 @@
-import type { Look } from "@/core/judge/nextLook";
+import type { NextLook } from "@/core/judge/nextLook";
 import type { RemainingUse } from "@/core/judge/remaining";
 import type { LeadFeature } from "@/core/judge/expectedCurve";
 
 /** A look as something to do. */
-export const LOOK_WORDS: Record<Look["kind"], string> = {
+export const LOOK_WORDS: Record<NextLook["kind"], string> = {
   "ph": "a pH by meter, at mid-depth",
   "ph-strip": "a pH by strip",
   "surface": "a look at the foam",
@@ -21,7 +21,7 @@ export const LOOK_WORDS: Record<Look["kind"], string> = {
 };
 
 /** @example sayLook({ kind: "ph", narrowsBy: 0.62 }); // "Most would tell: a pH by meter, at mid-depth. It would settle about 60 % of what is open." */
-export const sayLook = ({ kind, narrowsBy }: Look): string =>
+export const sayLook = ({ kind, narrowsBy }: NextLook): string =>
   `Most would tell: ${LOOK_WORDS[kind]}. It would settle about ${Math.max(5, Math.round(narrowsBy * 20) * 5)} % of what is open.`;
 
 const REMAINING_WORDS: Record<RemainingUse["because"], string> = {

@@ -38,7 +38,7 @@ export const StoreForm = ({
       </Notice>
     ) : null}
     {children}
-    <Button type="submit" look="strong" disabled={busy}>
+    <Button type="submit" variant="strong" disabled={busy}>
       {act}
     </Button>
   </form>

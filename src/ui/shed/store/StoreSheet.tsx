@@ -3,7 +3,7 @@ import { Link } from "../../kit/Link";
 import { useState } from "react";
 import { sayVolume } from "@/formats/amounts";
 import type { ShedStore, ShedView } from "@/services/shed";
-import { buttonLook } from "../../kit/Button";
+import { buttonClass } from "../../kit/Button";
 import { Choices } from "../../kit/Choices";
 import { Notice } from "../../kit/Notice";
 import { Sheet } from "../../kit/Sheet";
@@ -36,10 +36,10 @@ export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
       lead={`${sayVolume(store.onHandL, view.farm.units)} of batch ${store.batchId}${store.partNo ? `, part ${store.partNo}` : ""}`}
       foot={
         <div className="flex flex-wrap gap-2">
-          <Link href={`/paper/labels?batch=${store.batchId}`} className={buttonLook("plain")}>
+          <Link href={`/paper/labels?batch=${store.batchId}`} className={buttonClass("plain")}>
             Labels
           </Link>
-          <Link href={`/batches/${store.batchId}`} className={buttonLook("quiet")}>
+          <Link href={`/batches/${store.batchId}`} className={buttonClass("quiet")}>
             The batch
           </Link>
         </div>

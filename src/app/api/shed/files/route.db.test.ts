@@ -41,8 +41,8 @@ const linesOf = async (answer: Response) =>
 
 describe("a file sent in", () => {
   it("is looked at without a trace, then written with its progress, once by its key", async () => {
-    const [look] = await linesOf(await post("kind=lots", ROWS));
-    expect(look).toMatchObject({ type: "look", value: { rows: 2, counts: { new: 2, wrong: 0 } } });
+    const [preview] = await linesOf(await post("kind=lots", ROWS));
+    expect(preview).toMatchObject({ type: "preview", value: { rows: 2, counts: { new: 2, wrong: 0 } } });
     expect(await listAllLots(farm.scratch.db)).toEqual([]);
     const query = `kind=lots&write=1&key=${key()}`;
     const written = await linesOf(await post(query, ROWS));
@@ -68,10 +68,10 @@ describe("a file sent in", () => {
   });
   it("is read in the Western code page where it is no UTF-8", async () => {
     const bytes = Uint8Array.from(Buffer.from(`${ROWS}\nHoney,1,kg,2031-03-01,café`, "latin1"));
-    const [look] = await linesOf(await post("kind=lots", bytes));
-    expect(look!.value).toMatchObject({ counts: { new: 2, wrong: 1 } });
-    expect(JSON.stringify(look!.value)).toContain("café");
-    expect(JSON.stringify(look!.value)).toContain("Western code page");
+    const [preview] = await linesOf(await post("kind=lots", bytes));
+    expect(preview!.value).toMatchObject({ counts: { new: 2, wrong: 1 } });
+    expect(JSON.stringify(preview!.value)).toContain("café");
+    expect(JSON.stringify(preview!.value)).toContain("Western code page");
   });
   it.each([
     ["kind=secrets", 404],
@@ -101,8 +101,8 @@ describe("a file taken out", () => {
     for (const kind of ["lots", "stock"]) {
       const answer = await GET(new Request(address(`kind=${kind}`)));
       expect(answer.headers.get("content-disposition")).toBe(`attachment; filename="test-field-${kind}.csv"`);
-      const [look] = await linesOf(await post(`kind=${kind}`, await answer.text()));
-      expect(look!.value).toMatchObject({ counts: { new: 0, changed: 0, same: 2, wrong: 0 } });
+      const [preview] = await linesOf(await post(`kind=${kind}`, await answer.text()));
+      expect(preview!.value).toMatchObject({ counts: { new: 0, changed: 0, same: 2, wrong: 0 } });
     }
     expect((await GET(new Request(address("kind=secrets")))).status).toBe(404);
   });

@@ -1,5 +1,5 @@
 import { FILE_KINDS, type FileKind } from "@/formats/csv/tables";
-import { decodeText, parseCsv, exportFile, importFile, lookAtFile } from "@/services/files";
+import { decodeText, parseCsv, exportFile, importFile, previewFile } from "@/services/files";
 import { doorError, refuseInWords, toActError, tooLong } from "../../../door/answer";
 import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
@@ -42,7 +42,7 @@ export async function POST(request: Request): Promise<Response> {
           const onProgress = (done: number, total: number) => say({ type: "progress", done, total });
           const value = await importFile({ ...frame.ctx, onProgress }, input);
           say({ type: "written", value });
-        } else say({ type: "look", value: await lookAtFile(frame.ctx, kind, parseCsv(text, encoding)) });
+        } else say({ type: "preview", value: await previewFile(frame.ctx, kind, parseCsv(text, encoding)) });
       } catch (error) {
         say({ type: "failed", error: toActError(error, speechOf(frame.farm.units)) });
       }

@@ -1,4 +1,4 @@
-import { lookAtLogger } from "@/services/devices";
+import { previewLogger } from "@/services/devices";
 import { decodeText } from "@/services/files";
 import { doorError, refuseInWords, toActError, tooLong } from "../../../door/answer";
 import { readBody } from "../../../door/body";
@@ -18,8 +18,8 @@ export async function POST(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const { text } = decodeText(bytes);
   try {
-    const look = await lookAtLogger(text, query.get("zone") ?? frame.farm.timeZone, query.get("column"));
-    return Response.json({ text, look });
+    const preview = await previewLogger(text, query.get("zone") ?? frame.farm.timeZone, query.get("column"));
+    return Response.json({ text, preview });
   } catch (error) {
     return refuseInWords(toActError(error, speechOf(frame.farm.units)));
   }

@@ -5,7 +5,7 @@ import { useEffect } from "react";
 const USUAL_MS = 5 * 60_000;
 
 /** What a screen shows is read again by itself every so often, and as soon as a phone that slept is looked at. Nothing typed is lost by it. */
-export function useLookAgain(everyMs = USUAL_MS): void {
+export function useRefreshing(everyMs = USUAL_MS): void {
   const router = useRouter();
   useEffect(() => {
     const look = () => router.refresh();

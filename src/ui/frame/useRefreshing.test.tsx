@@ -1,5 +1,5 @@
 import { act, renderHook } from "@testing-library/react";
-import { useLookAgain } from "./useLookAgain";
+import { useRefreshing } from "./useRefreshing";
 
 const refresh = jest.fn();
 jest.mock("next/navigation", () => {
@@ -20,18 +20,18 @@ const turn = (state: DocumentVisibilityState) => {
 
 describe("a screen that is left open", () => {
   it("is read again every five minutes, or as often as is asked", () => {
-    const { unmount } = renderHook(() => useLookAgain());
+    const { unmount } = renderHook(() => useRefreshing());
     jest.advanceTimersByTime(299_000);
     expect(refresh).not.toHaveBeenCalled();
     jest.advanceTimersByTime(2_000);
     expect(refresh).toHaveBeenCalledTimes(1);
     unmount();
-    renderHook(() => useLookAgain(15_000));
+    renderHook(() => useRefreshing(15_000));
     jest.advanceTimersByTime(45_000);
     expect(refresh).toHaveBeenCalledTimes(4);
   });
   it("is read again as soon as a phone wakes, not as it falls asleep, and no more once it is gone", () => {
-    const { unmount } = renderHook(() => useLookAgain());
+    const { unmount } = renderHook(() => useRefreshing());
     turn("hidden");
     expect(refresh).not.toHaveBeenCalled();
     turn("visible");
