@@ -1,5 +1,4 @@
-import { fromBase } from "@/core/quantity/units";
-import type { Quantity } from "@/core/quantity/units";
+import { fromBase, type Quantity } from "@/core/quantity/units";
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import { formatNumber } from "./numbers";
 

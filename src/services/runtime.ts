@@ -1,6 +1,5 @@
 import "server-only";
-import type { Database } from "@/data/db";
-import { openPool } from "@/data/db";
+import { type Database, openPool } from "@/data/db";
 
 // One pool a process; kept on globalThis, since a development server loads modules more than once.
 const holder = globalThis as typeof globalThis & { ruchkaPool?: Database; ruchkaClockOffsetMs?: number };

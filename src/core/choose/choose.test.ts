@@ -1,7 +1,6 @@
 import { findUse } from "../book/uses";
 import { minimumAgeD } from "../book/recipe";
-import { METHODS } from "../book";
-import { findRecipe } from "../book";
+import { METHODS, findRecipe } from "../book";
 import { GOAL_IDS } from "../book/goals";
 import { findPlant } from "../book/plants";
 import { makeableFrom, possibilitiesOf, type HandItem } from "./atHand";

@@ -1,5 +1,4 @@
-import type { Recipe } from "../book/recipe";
-import { phTarget } from "../book/recipe";
+import { type Recipe, phTarget } from "../book/recipe";
 import { countedPh, signsOf, type LogItem } from "./log";
 
 /** What a batch's log says of when it truly became ready: not before one hour, by another. */

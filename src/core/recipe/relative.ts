@@ -1,5 +1,4 @@
-import type { IngredientId } from "../book/ingredients";
-import { INGREDIENTS } from "../book/ingredients";
+import { type IngredientId, INGREDIENTS } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 
 export interface WentIn {

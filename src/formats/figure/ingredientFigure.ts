@@ -1,7 +1,6 @@
 import { findRecipe, METHODS } from "@/core/book";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, isWater, type IngredientId } from "@/core/book/ingredients";
-import type { ReadAmount } from "@/core/quantity/typed/amount";
-import { readAmount } from "@/core/quantity/typed/amount";
+import { type ReadAmount, readAmount } from "@/core/quantity/typed/amount";
 import { readUnit } from "@/core/quantity/typed/unitWords";
 import { sayQuantity, sayStock, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";

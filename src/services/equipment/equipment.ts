@@ -1,10 +1,9 @@
 import "server-only";
 import { MOMENT, NOTE, REQUEST_KEY, ROW_ID, object, orNull, NAME } from "@/contracts/parts";
-import { EQUIPMENT_KINDS } from "@/core/equipment/needs";
+import { EQUIPMENT_KINDS, CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
 import { act } from "../act";
 import { addDays } from "@/core/calendar";
 import { METHODS } from "@/core/book";
-import { CALIBRATED_D, SIZE_UNIT, WASHED_BETWEEN, type OwnedEquipment } from "@/core/equipment/needs";
 import { findBatch } from "@/data/batch";
 import {
   insertEquipment,

@@ -1,6 +1,6 @@
 import { isWater } from "@/core/book/ingredients";
 import "server-only";
-import { FILL_VESSEL } from "@/contracts/fill";
+import { FILL_VESSEL, type FillRequest } from "@/contracts/fill";
 import { act } from "../act";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { toMilli } from "@/core/stock/drawOldest";
@@ -14,7 +14,6 @@ import { endPlan, stateLotsOf, bookIn, drawOut } from "../shed";
 import type { Context } from "../context";
 import { keepForecast } from "../ferment";
 import { pickedPlant } from "./pickedPlant";
-import type { FillRequest } from "@/contracts/fill";
 import { prepareFill, requireVesselFor, type UsedLine } from "./prepareFill";
 import { pickRecipe } from "../recipes";
 import { refuse } from "../refusal";

@@ -11,7 +11,7 @@ import type { Queryable } from "@/data/db";
 import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixing, type Mixing } from "@/data/mixing";
 import type { Context } from "../context";
 import { fillWith, requirePickable, prepareFill, requireVesselFor, type PreparedFill } from "../fill";
-import { START_MIXING, type FillRequest, type MixingRequest } from "@/contracts/fill";
+import { START_MIXING, type FillRequest, type MixingRequest, type MixingFill } from "@/contracts/fill";
 import { planDraw } from "../shed";
 import { requireFitWater } from "../water";
 import { findFarm } from "@/data/farm";
@@ -19,7 +19,6 @@ import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { pickRecipe } from "../recipes";
 import { atField, refuse } from "../refusal";
 import { momentOf } from "../checks";
-import type { MixingFill } from "@/contracts/fill";
 
 /** The steps of a fill, from what it was meant to be. */
 export function stepsOf(recipe: Recipe, fill: Pick<MixingFill, "lines" | "substitutes">): MixStep[] {

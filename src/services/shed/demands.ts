@@ -1,7 +1,6 @@
-import { isWater } from "@/core/book/ingredients";
+import { isWater, type IngredientId } from "@/core/book/ingredients";
 import "server-only";
 import { addDays } from "@/core/calendar";
-import type { IngredientId } from "@/core/book/ingredients";
 import { recipeFrom } from "@/core/recipe/document";
 import { laterLines } from "@/core/recipe/later";
 import type { Demand } from "@/core/stock/shopping";

@@ -13,14 +13,21 @@ import {
   object,
   orNull,
 } from "@/contracts/parts";
-import { ANIMALS, CHAR_SOURCES, DUNG_AGES, URINE_DONORS } from "@/core/safety/provenance";
+import {
+  ANIMALS,
+  CHAR_SOURCES,
+  DUNG_AGES,
+  URINE_DONORS,
+  keepsOut,
+  lotHazards,
+  type Provenance,
+} from "@/core/safety/provenance";
 import { act, type Asked } from "../act";
 import { addDays } from "@/core/calendar";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { findIngredient, isWater } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
-import { keepsOut, lotHazards, type Provenance } from "@/core/safety/provenance";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { insertLotEvent, listOwnIngredients } from "@/data/shed";

@@ -1,8 +1,7 @@
 import "server-only";
 import { LITRES, MOMENT, REQUEST_KEY, ROW_ID, object, NAME } from "@/contracts/parts";
-import { WATER_SOURCES, WATER_TREATMENTS } from "@/core/water/chlorine";
+import { WATER_SOURCES, WATER_TREATMENTS, treatWater, UNREAD_WATER_C, type WaterAnswer } from "@/core/water/chlorine";
 import { act } from "../act";
-import { treatWater, UNREAD_WATER_C, type WaterAnswer } from "@/core/water/chlorine";
 import type { Queryable } from "@/data/db";
 import {
   findWater,

@@ -9,7 +9,6 @@ import { useBatchAct } from "../acts/batch";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
-
 import { ActsSection } from "./LogActs";
 import {
   MeasuresSection,
@@ -19,7 +18,6 @@ import {
   type Entry,
   type SectionProps,
 } from "./LogSections";
-
 import { PhSection } from "./PhSection";
 import { ReasonList } from "./ReasonList";
 import { sentAt, WhenChoice, type When } from "./WhenChoice";

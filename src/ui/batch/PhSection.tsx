@@ -6,7 +6,6 @@ import { sayDay } from "@/formats/times";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Stepper } from "../kit/Stepper";
-
 import type { SectionProps } from "./LogSections";
 type Meter = NonNullable<Progress["meter"]>;
 

@@ -1,5 +1,4 @@
-import type { FarmClock } from "@/formats/times";
-import { sayForecastMoment } from "@/formats/times";
+import { type FarmClock, sayForecastMoment } from "@/formats/times";
 import { isSoonerBySigns } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { MarkTimes } from "@/services/ferment";

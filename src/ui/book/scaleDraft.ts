@@ -6,10 +6,9 @@ import { DomainError } from "@/core/errors";
 import { scaleRecipe, type AmountOf, type ScaledRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { splitOver, type Split, type SplitVessel } from "@/core/recipe/split";
 import { litresAtDepth, vesselShape } from "@/core/recipe/vesselShape";
-import { OF_LITRES, measurableOf } from "@/formats/measured";
+import { OF_LITRES, measurableOf, type Measurable, type Measured } from "@/formats/measured";
 import type { UnitSystem } from "@/formats/amounts";
 import { readInField, type FieldMeasure } from "@/formats/fieldUnits";
-import type { Measurable, Measured } from "@/formats/measured";
 import { sayDomain } from "@/words/domain";
 import { speechOf } from "@/words/speech";
 

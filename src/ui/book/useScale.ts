@@ -5,8 +5,7 @@ import { measurableOf, OF_LITRES } from "@/formats/measured";
 import type { BookView } from "@/services/book";
 import { sizeQuery } from "../fill/recipeKey";
 import { useReadAmount } from "../measures/AmountField";
-import { amounts, workScale, type ScaleDraft } from "./scaleDraft";
-import type { ScaleStart } from "./scaleDraft";
+import { amounts, workScale, type ScaleDraft, type ScaleStart } from "./scaleDraft";
 
 const USUAL_L = 200;
 

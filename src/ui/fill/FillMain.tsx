@@ -1,6 +1,6 @@
 "use client";
 import { findIngredient } from "@/core/book/ingredients";
-import { sayStock } from "@/formats/amounts";
+import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { NumberField, TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { WaterPicker } from "../water/WaterPicker";
@@ -10,8 +10,6 @@ import { FillCautions, FillNotices, isColdFor } from "./FillNotices";
 import { FillTools } from "./FillTools";
 import { ShellChemistry } from "./ShellChemistry";
 import { leansOnHeld } from "./fillPlan";
-
-import type { UnitSystem } from "@/formats/amounts";
 import type { Recipe } from "@/core/book/recipe";
 import type { FillSheetProps, Filling } from "./useFilling";
 

@@ -1,13 +1,11 @@
 "use client";
-import { sayVolume } from "@/formats/amounts";
+import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { FillChoice } from "./FillChoice";
 import { PlanSheet } from "./PlanSheet";
 import { chosenRequest } from "./fillRequest";
-
-import type { UnitSystem } from "@/formats/amounts";
 import { FillMain } from "./FillMain";
 import { useFilling, type FillSheetProps, type Filling } from "./useFilling";
 

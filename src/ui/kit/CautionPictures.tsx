@@ -1,5 +1,4 @@
-import type { CautionId } from "@/core/book/cautions";
-import { CAUTIONS } from "@/core/book/cautions";
+import { type CautionId, CAUTIONS } from "@/core/book/cautions";
 import { CAUTION_ICONS } from "./Cautions";
 
 /** The dangers of a thing as pictures alone, for who does not read the language; each has its words for a screen reader. */

@@ -1,11 +1,10 @@
 "use client";
 import { Link } from "../kit/Link";
-import { sayVolume } from "@/formats/amounts";
+import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import type { FarmClock } from "@/formats/times";
 import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { YardVessel } from "@/services/yard";
-import type { UnitSystem } from "@/formats/amounts";
 import { Button, buttonClass } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { Ribbon } from "../drawings/Ribbon";
