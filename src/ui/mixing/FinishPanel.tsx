@@ -109,79 +109,78 @@ function useFinish(view: MixingView) {
 type Finishing = ReturnType<typeof useFinish>;
 
 /** What is asked only where it does not fit any more as it was begun. */
-const WhatChanged = ({
-  view,
-  fields,
-  water,
-  setWater,
-  vesselId,
-  setVesselId,
-  species,
-  setSpecies,
-  elsewhere,
-  setElsewhere,
-  paths,
-  asksElsewhere,
-  waterL,
-  asksWater,
-  asksVessel,
-  asksPlants,
-}: Omit<
-  Finishing,
-  "act" | "error" | "finish" | "stated" | "setStated" | "labourMin" | "setLabourMin" | "reason" | "setReason"
-> & { readonly view: MixingView }) => (
-  <>
-    {asksWater ? (
-      <WaterPicker
-        label="Water that went in"
-        view={view.waters}
-        neededL={waterL}
-        value={water}
-        units={view.farm.units}
-        fields={fields}
-        onChange={setWater}
-      />
-    ) : null}
-    {asksVessel ? (
-      <SelectField
-        label="Which vessel does it stand in?"
-        value={vesselId}
-        onChange={(event) => setVesselId(event.target.value)}
-        error={fields["/vesselId"]}
-      >
-        <option value="">{view.vesselName}, as begun</option>
-        {view.freeVessels.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </SelectField>
-    ) : null}
-    {asksElsewhere.map((id) => (
-      <TickField
-        key={id}
-        label={`${findIngredient(id as IngredientId).name}: what the shed’s books lack came from elsewhere`}
-        checked={elsewhere.includes(id)}
-        onChange={(event) =>
-          setElsewhere(event.target.checked ? [...elsewhere, id] : elsewhere.filter((one) => one !== id))
-        }
-      />
-    ))}
-    {asksPlants ? (
-      <TextField
-        label="Which plants were picked"
-        value={species}
-        onChange={(event) => setSpecies(event.target.value)}
-        error={paths.flatMap((path) => (path.endsWith("/species") ? [fields[path]!] : []))[0]}
-      />
-    ) : null}
-  </>
-);
+const WhatChanged = ({ view, finishing }: { readonly view: MixingView; readonly finishing: Finishing }) => {
+  const {
+    fields,
+    water,
+    setWater,
+    vesselId,
+    setVesselId,
+    species,
+    setSpecies,
+    elsewhere,
+    setElsewhere,
+    paths,
+    asksElsewhere,
+    waterL,
+    asksWater,
+    asksVessel,
+    asksPlants,
+  } = finishing;
+  return (
+    <>
+      {asksWater ? (
+        <WaterPicker
+          label="Water that went in"
+          view={view.waters}
+          neededL={waterL}
+          value={water}
+          units={view.farm.units}
+          fields={fields}
+          onChange={setWater}
+        />
+      ) : null}
+      {asksVessel ? (
+        <SelectField
+          label="Which vessel does it stand in?"
+          value={vesselId}
+          onChange={(event) => setVesselId(event.target.value)}
+          error={fields["/vesselId"]}
+        >
+          <option value="">{view.vesselName}, as begun</option>
+          {view.freeVessels.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {asksElsewhere.map((id) => (
+        <TickField
+          key={id}
+          label={`${findIngredient(id as IngredientId).name}: what the shed’s books lack came from elsewhere`}
+          checked={elsewhere.includes(id)}
+          onChange={(event) =>
+            setElsewhere(event.target.checked ? [...elsewhere, id] : elsewhere.filter((one) => one !== id))
+          }
+        />
+      ))}
+      {asksPlants ? (
+        <TextField
+          label="Which plants were picked"
+          value={species}
+          onChange={(event) => setSpecies(event.target.value)}
+          error={paths.flatMap((path) => (path.endsWith("/species") ? [fields[path]!] : []))[0]}
+        />
+      ) : null}
+    </>
+  );
+};
 
 /** All is in: the batch begins, its clock at the last living thing. What changed since the first step is mended here. */
 export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
-  const { act, fields, error, stated, setStated, labourMin, setLabourMin, reason, setReason, finish, ...changed } =
-    useFinish(view);
+  const finishing = useFinish(view);
+  const { act, fields, error, stated, setStated, labourMin, setLabourMin, reason, setReason, finish } = finishing;
   return (
     <section aria-label="All is in" className="grid gap-3 border-2 border-ink bg-chalk p-4">
       <h2 className="text-2xl">All is in</h2>
@@ -207,7 +206,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           error={fields["/labourMin"]}
         />
       </div>
-      <WhatChanged view={view} fields={fields} {...changed} />
+      <WhatChanged view={view} finishing={finishing} />
       {fields["/overrideReason"] || reason !== "" ? (
         <TextArea
           label="Why it goes in all the same"
