@@ -1,6 +1,6 @@
 /**
- * What a page costs: the server's CPU for it, beside a bare server that sends as many bytes; its document, and the script that it brings along,
- * plain and packed. Asks a farm that runs on this machine.
+ * What a page costs: the server's CPU for it while nothing is written, and right after a write; beside a bare server that sends as many bytes; its
+ * document, and the script that it brings along, plain and packed. Asks a farm that runs on this machine.
  *   tsx bench/pages/main.ts ADDRESS PID-OF-ITS-SERVER [--write]
  */
 import { fork } from "node:child_process";
@@ -23,20 +23,33 @@ function cpuMs(pid: number): number {
   return ((Number(fields[11]) + Number(fields[12])) / TICKS_PER_S) * 1000;
 }
 
-async function costOf(url: string, pid: number): Promise<{ readonly ms: number; readonly body: string }> {
-  const get = async () => (await fetch(url)).text();
-  let body = "";
-  for (let time = 0; time < WARM; time += 1) body = await get();
+async function costOf(work: () => Promise<unknown>, pid: number): Promise<number> {
+  for (let time = 0; time < WARM; time += 1) await work();
   const before = cpuMs(pid);
-  for (let time = 0; time < TIMES; time += 1) await get();
-  return { ms: (cpuMs(pid) - before) / TIMES, body };
+  for (let time = 0; time < TIMES; time += 1) await work();
+  return (cpuMs(pid) - before) / TIMES;
 }
+const textOf = async (url: string): Promise<string> => (await fetch(url)).text();
+
+/** A write that comes to nothing: after it every page is read anew. */
+const write = (address: string): Promise<string> =>
+  fetch(new URL("/api/act/emptyStore", address), {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify({
+      requestKey: crypto.randomUUID(),
+      storeId: 999_999,
+      litres: 1,
+      to: "wasted",
+      reason: "bench",
+    }),
+  }).then((answer) => answer.text());
 
 /** A server that sends so many bytes and does nothing else, in a process of its own. */
 async function bare(bytes: number): Promise<number> {
   const child = fork(process.argv[1]!, ["bare", String(bytes)], { execArgv: process.execArgv });
   const [port] = (await once(child, "message")) as [number];
-  const { ms } = await costOf(`http://127.0.0.1:${port}/`, child.pid!);
+  const ms = await costOf(() => textOf(`http://127.0.0.1:${port}/`), child.pid!);
   child.kill();
   return ms;
 }
@@ -56,15 +69,19 @@ async function main(address: string, pid: number, isWritten: boolean): Promise<v
   const lines = [
     `Node ${process.version}, ${os.cpus().length} cores; ${TIMES} times each, one after the other.`,
     "",
-    "| page | CPU ms | bare page of that size, ms | document kB | script kB | script packed kB |",
-    "|---|---|---|---|---|---|",
+    "| page | CPU ms | after a write, CPU ms | bare page of that size, ms | document kB | script kB | script packed kB |",
+    "|---|---|---|---|---|---|---|",
   ];
+  const writeMs = await costOf(() => write(address), pid);
   for (const path of PATHS) {
-    const { ms, body } = await costOf(new URL(path, address).href, pid);
+    const url = new URL(path, address).href;
+    const ms = await costOf(() => textOf(url), pid);
+    const anewMs = await costOf(async () => (await write(address), textOf(url)), pid);
+    const body = await textOf(url);
     const script = await scriptOf(address, body);
     const reference = await bare(Buffer.byteLength(body));
     lines.push(
-      `| ${path} | ${ms.toFixed(0)} | ${reference.toFixed(1)} | ${kB(Buffer.byteLength(body))} | ${kB(script.plain)} | ${kB(script.packed)} |`,
+      `| ${path} | ${ms.toFixed(0)} | ${(anewMs - writeMs).toFixed(0)} | ${reference.toFixed(1)} | ${kB(Buffer.byteLength(body))} | ${kB(script.plain)} | ${kB(script.packed)} |`,
     );
     console.log(lines.at(-1));
   }

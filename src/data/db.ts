@@ -152,6 +152,18 @@ const RETRY_MS = 8_000;
 const ROW_WAITS = 2;
 const pauseMs = (attempt: number): number => Math.min(400, 15 * 2 ** attempt) * (0.5 + Math.random());
 
+// Counted for the process, since a built server holds this module more than once, and kept with the pool: no two pools are ever at the same.
+const counter = globalThis as typeof globalThis & { ruchkaRevision?: number };
+type Revised = Pool & { revision?: number };
+const markChanged = (pool: Pool): number =>
+  ((pool as Revised).revision = counter.ruchkaRevision = (counter.ruchkaRevision ?? 0) + 1);
+
+/**
+ * Counts up with every transaction of a pool, whatever came of it: what was read at one revision stands while the pool is at it.
+ * Writers of other processes are not seen.
+ */
+export const revisionOf = (pool: Pool): number => (pool as Revised).revision ?? markChanged(pool);
+
 /**
  * Runs work in one transaction: all of it or nothing. What was lost against others is tried again, no other error is.
  * @throws whatever the work throws, after rolling back
@@ -172,6 +184,9 @@ export async function inTransaction<T>(pool: Pool, work: (db: Queryable) => Prom
       if (!isBusy(error) || Date.now() > untilMs) throw error;
       if (errnoOf(error) === SQL_ERROR.lockTimeout && (rowWaits += 1) >= ROW_WAITS) throw error;
       await new Promise((resolve) => setTimeout(resolve, pauseMs(attempt)));
+    } finally {
+      // A commit whose answer was lost may stand all the same.
+      markChanged(pool);
     }
   }
 }

@@ -8,6 +8,7 @@ const holder = globalThis as typeof globalThis & { ruchkaKept?: Map<string, LRUC
 export interface Kept<V extends object> {
   readonly get: (key: string) => V | undefined;
   readonly set: (key: string, value: V) => V;
+  readonly drop: (key: string) => void;
 }
 
 /** Values kept in this process under a name of their own, `most` of them. */
@@ -24,5 +25,6 @@ export function keeping<V extends object>(name: string, most: number): Kept<V> {
       cache().set(key, value);
       return value;
     },
+    drop: (key) => void cache().delete(key),
   };
 }

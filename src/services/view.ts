@@ -1,8 +1,10 @@
 import "server-only";
 import { complaintsOf } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/views.cjs";
+import { revisionOf } from "@/data/db";
 import type { Asked, Role } from "./act";
 import type { Frame } from "./context";
+import { keeping } from "./kept";
 import { Misfit } from "./refusal";
 
 /** One thing that can be read of the farm: called as a function, and read as an entry of its place's list. */
@@ -27,6 +29,21 @@ export interface ViewHead<S> {
 export const NOTHING = { type: "object", additionalProperties: false, properties: {} } as const;
 export const ID = { type: "integer", minimum: 1, maximum: 999_999_999_999_999 } as const;
 
+const kept = keeping<Promise<unknown>>("views", 60);
+const MINUTE_MS = 60_000;
+
+/** What was read once stands to the end of its minute, for the same person and question, unless something was written meanwhile. */
+function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
+  const minute = Math.floor(ctx.now().getTime() / MINUTE_MS);
+  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor.id, asked]);
+  const known = kept.get(key);
+  if (known) return known as Promise<T>;
+  const reading = read();
+  kept.set(key, reading);
+  reading.catch(() => kept.drop(key));
+  return reading;
+}
+
 /**
  * What can be read of the farm, as pages and programs ask it: checks the query against its schema, then reads. Its answer goes as JSON unchanged;
  * null is "there is no such thing".
@@ -39,7 +56,7 @@ export const view = <const S extends object, T>(
     const asked = { ...(query as object) };
     const complaints = complaintsOf(validators[name]!, asked);
     if (complaints) throw new Misfit(complaints);
-    return read(frame, asked as Asked<S>);
+    return readOnce(frame, name, asked, () => read(frame, asked as Asked<S>));
   };
   return Object.assign(call, { viewName: name, ...head });
 };

@@ -85,3 +85,35 @@ it.each(listViews().map(({ viewName }) => viewName))("%s answers junk in words",
       expect([field, junk, status < 500]).toEqual([field, junk, true]);
     }
 });
+
+describe("what was read once", () => {
+  const later = new Date(NOW.getTime() + 60_000);
+  const yardOf = async (context = farm.context(NOW)) => VIEWS.yard({ ...(await openFrame())!, ctx: context }, {});
+
+  it("stands until something is written", async () => {
+    const first = await yardOf();
+    expect(await yardOf()).toBe(first);
+    await farm.vessel("Pail");
+    const names = (await yardOf()).vessels.map(({ name }) => name);
+    expect(names).toEqual(["Drum", "Pail"]);
+  });
+  it("is read anew in the next minute, and by somebody else", async () => {
+    const first = await yardOf();
+    expect((await yardOf(farm.context(later))).nowMs).toBe(later.getTime());
+    const other = { ...farm.context(NOW), actor: { ...farm.context(NOW).actor, id: 2 } };
+    expect(await yardOf(other)).not.toBe(first);
+  });
+  it("is not kept where it failed", async () => {
+    const context = farm.context(NOW);
+    const broken = {
+      ...context,
+      now: () => NOW,
+      pool: Object.assign(Object.create(context.pool) as typeof context.pool, {
+        execute: () => Promise.reject(new Error("away")),
+      }),
+    };
+    await farm.vessel("Tub");
+    await expect(yardOf(broken)).rejects.toThrow("away");
+    expect((await yardOf()).vessels).toHaveLength(3);
+  });
+});
