@@ -1,7 +1,7 @@
 import type { FromSchema } from "json-schema-to-ts";
 import { LOADS_INPUT, LOADS_OUTPUT } from "@/contracts/commands/schemas";
 import { haulOf } from "@/core/apply/haul";
-import { planLoads, type Amounts, type HandTool, type Injector } from "@/core/apply/loads";
+import { workOutLoads, type Amounts, type HandTool, type Injector } from "@/core/apply/loads";
 import { findUse } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { checkMeasures, convert } from "@/core/quantity/convert";
@@ -37,7 +37,7 @@ function run(input: Input) {
   const use = findUse(input.use);
   const tool = toTool(input);
   const availableL = inLitres(input.available, measures);
-  const plan = planLoads({
+  const plan = workOutLoads({
     dilution: parseDilution(input.ratio, measures),
     mixRate: { amountL: input.mixRate.value, per: input.mixRate.unit === "L/m2" ? "m2" : "plant" },
     plots: input.plots.map(({ id, area, plants }) => ({

@@ -127,7 +127,7 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
     lidOff: false,
     solidsIn: false,
     onceActs: [],
-    heldUntilMs: null,
+    keptUntilMs: null,
     isBed: false,
     phDecides: false,
     seal: null,

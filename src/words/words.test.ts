@@ -5,6 +5,9 @@ import { DOOR } from "./en/door";
 import { HOLDS, sayHold } from "./en/holds";
 import { REFUSALS, type ReasonWanted } from "./en/refusals";
 import type { Complaint, DoorCode } from "./codes";
+import { sayFileFault, sayFileLayout, sayRow } from "./fileFaults";
+import { FILE_FAULTS, ROW_WOULD } from "./en/fileFaults";
+import type { FileFault, FileFaultCode, RowWould } from "@/formats/csv/fileFault";
 import { sayComplaint } from "./complaints";
 import { sayDomain } from "./domain";
 import { sayDoor } from "./door";
@@ -117,8 +120,8 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "no-times": {},
   "no-figures": { column: "humidity" },
   "file-too-slow": {},
-  "file-unreadable": { why: "The file is empty." },
-  "rows-wrong": { wrong: 2, rows: 10, line: 4, why: "Which ingredient?" },
+  "file-unreadable": { fault: { code: "file-empty" } },
+  "rows-wrong": { wrong: 2, rows: 10, line: 4, faults: [{ code: "which-ingredient" }] },
 };
 const REASONS: { readonly [C in ReasonWanted["code"]]: Extract<ReasonWanted, { readonly code: C }> } = {
   "caution": { code: "caution", caution: CAUTION, inFull: true },
@@ -208,6 +211,54 @@ const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; read
     "figure-unreadable": { code: "figure-unreadable", params: { text: "3 smoots", hint: "What is a smoot?" } },
   };
 
+const FILE_WRONG: { readonly [C in FileFaultCode]: Extract<FileFault, { code: C }> } = {
+  "how-much": { code: "how-much" },
+  "which-unit": { code: "which-unit" },
+  "which-ingredient": { code: "which-ingredient" },
+  "which-lot": { code: "which-lot" },
+  "counts-as-what": { code: "counts-as-what" },
+  "no-name": { code: "no-name" },
+  "below-zero": { code: "below-zero" },
+  "not-above-zero": { code: "not-above-zero" },
+  "name-in-book": { code: "name-in-book" },
+  "not-in-book": { code: "not-in-book", name: "stardust" },
+  "not-known": { code: "not-known", name: "stardust" },
+  "too-much": { code: "too-much", most: 100_000 },
+  "too-long": { code: "too-long", letters: 80 },
+  "not-between": { code: "not-between", least: 0.02, most: 5, unit: "kg/L" },
+  "no-whole-days": { code: "no-whole-days", most: 10_000 },
+  "none-of": { code: "none-of", allowed: ["bought", "given"] },
+  "no-day": { code: "no-day", typed: "3/4/2031" },
+  "no-number": { code: "no-number", typed: "two" },
+  "unreadable": { code: "unreadable", why: "Which gallon?" },
+  "no-lot": { code: "no-lot", lot: "77", mayBeNew: true },
+  "lot-differs": { code: "lot-differs", lot: 7 },
+  "lot-is-other": { code: "lot-is-other", lot: 7, name: "molasses" },
+  "known-otherwise": { code: "known-otherwise", name: "Beet syrup" },
+  "again": { code: "again", line: 2 },
+  "received-ahead": { code: "received-ahead" },
+  "expires-early": { code: "expires-early" },
+  "file-empty": { code: "file-empty" },
+  "no-rows": { code: "no-rows" },
+  "quote-open": { code: "quote-open", line: 9 },
+  "no-column": {
+    code: "no-column",
+    missing: ["lot"],
+    found: ["a", "b"],
+    wanted: ["lot", "on_hand"],
+    optional: ["place"],
+  },
+  "too-many-rows": { code: "too-many-rows", rows: 30_000, most: 20_000 },
+};
+const WOULD: { readonly [C in RowWould["code"]]: Extract<RowWould, { code: C }> } = {
+  "lot-there": { code: "lot-there", lot: 3 },
+  "lot": { code: "lot", ingredient: "honey", amount: 2.34567, unit: "kg", receivedOn: "2031-03-01" },
+  "counted-same": { code: "counted-same", lot: 3, amount: 2.34567, unit: "L" },
+  "counted": { code: "counted", lot: 3, ingredient: "honey", before: 2.34567, after: 1.23456, unit: "kg" },
+  "ingredient-there": { code: "ingredient-there", name: "Beet syrup" },
+  "ingredient": { code: "ingredient", name: "Beet syrup", countsAs: "molasses" },
+};
+
 const UNIT = String.raw`(?:US gal|US fl oz|US tsp|L|mL|kg|g|lb|oz|°C|°F|h|min)`;
 /** A sentence that a person can be shown: whole, each unit once, no figure finer than four places, no day as a computer writes it. */
 function wellSaid(text: string): void {
@@ -254,6 +305,14 @@ describe.each(["metric", "us"] as const)("what the farm says in %s", (units) => 
     // Ways to write a ratio are shown in both.
     if (error.code !== "ratio-unreadable") expect(text).not.toMatch(foreign);
   });
+  it.each(Object.values(FILE_WRONG))("tells what is wrong in a file by $code", (fault) =>
+    wellSaid(sayFileFault(fault, say)),
+  );
+  it.each(Object.values(WOULD))("tells what a row would do by $code", (would) => {
+    const text = sayRow(would, say);
+    wellSaid(text);
+    expect(text).not.toMatch(foreign);
+  });
   it.each(Object.keys(DOOR) as DoorCode[])("says %s at the door", (code) => wellSaid(sayDoor(code)));
 });
 
@@ -267,6 +326,12 @@ describe("limits", () => {
   it("have a word for every code", () => {
     expect(Object.keys(EXAMPLES).toSorted()).toEqual(Object.keys(REFUSALS).toSorted());
     expect(Object.keys(HELD).toSorted()).toEqual(Object.keys(HOLDS).toSorted());
+    expect(Object.keys(FILE_WRONG).toSorted()).toEqual(Object.keys(FILE_FAULTS).toSorted());
+    expect(Object.keys(WOULD).toSorted()).toEqual(Object.keys(ROW_WOULD).toSorted());
+    expect(sayFileLayout({ delimiter: ";", encoding: "utf-8", unknown: ["Colour"] })).toEqual([
+      "Parted by semicolons, in UTF-8.",
+      'Left alone: "Colour".',
+    ]);
     expect(Object.keys(WRONG).toSorted()).toEqual(Object.keys(COMPLAINTS).toSorted());
   });
 });

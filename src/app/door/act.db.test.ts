@@ -1,7 +1,7 @@
 import { findFarm } from "@/data/farm/farm";
 import { listActs } from "@/services/acts";
 import { pool } from "@/services/runtime";
-import { key, TestFarm } from "@/testing/scratch";
+import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
 import { openFrame } from "../session";
 import { actDoor } from "./act";
 
@@ -83,8 +83,30 @@ describe("the one door", () => {
   it("is closed until there is a farm, but for who founds it", async () => {
     frame.mockResolvedValueOnce(null);
     expect(await post("addVessel", vessel("Early"))).toMatchObject({ status: 404, error: { code: "no-farm" } });
-    frame.mockResolvedValueOnce(null);
     expect(await post("setUpFarm", {})).toMatchObject({ status: 400, error: { code: "bad-request" } });
+  });
+});
+
+describe("a clock that was set back", () => {
+  it("keeps what is true from being written before its time, in words at the field, and takes it when the clock is right", async () => {
+    await farm.lot("molasses", 9, 9);
+    await farm.lot("lactic-culture", 9, 9);
+    const batchId = await farm.fill(await farm.vessel("Clock drum"), "cultured-extract", 70, hoursAgo(60));
+    const reading = { kind: "ph", value: 4.1, instrument: "meter", spot: "mid-depth" };
+    const log = () => post("logEntry", { requestKey: key(), batchId, at: NOW.toISOString(), entry: reading });
+    const at = async (now: Date) =>
+      frame.mockResolvedValue({ ctx: farm.context(now), farm: await findFarm(farm.scratch.db), people: [] });
+    await at(hoursAgo(24 * 40));
+    expect(await log()).toMatchObject({
+      status: 422,
+      error: { code: "in-future", fields: { "/at": expect.any(String) } },
+    });
+    expect(await post("logEntry", { requestKey: key(), batchId, entry: reading })).toMatchObject({
+      status: 422,
+      error: { code: "before-start" },
+    });
+    await at(NOW);
+    expect(await log()).toMatchObject({ status: 200 });
   });
 });
 

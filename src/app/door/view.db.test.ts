@@ -45,7 +45,7 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   count: () => ({}),
   shopping: () => ({}),
   gather: () => ({}),
-  tools: () => ({}),
+  equipment: () => ({}),
   field: () => ({}),
   devices: () => ({}),
   ledger: () => ({}),
@@ -73,6 +73,13 @@ it.each<[string, string, Record<string, string>, Record<string, string>, number,
 ])("refuses %s", async (_what, name, query, headers, status, code) =>
   expect(await get(name, query, headers)).toMatchObject({ status, ok: false, error: { code } }),
 );
+it.each(there)("%s is shown by a clock that was set back, or stood still for years", async (name) => {
+  for (const days of [-400, -3, 4000]) {
+    const ctx = farm.context(new Date(NOW.getTime() + days * 86_400_000));
+    frame.mockResolvedValueOnce({ ...(await openFrame())!, ctx });
+    expect([days, (await get(name, text(ASKED[name]()!))).status]).toEqual([days, 200]);
+  }
+});
 it("is closed until there is a farm", async () => {
   frame.mockResolvedValueOnce(null);
   expect(await get("yard")).toMatchObject({ status: 404, error: { code: "no-farm" } });

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { sayLoads } from "@/words/said";
 import { type DomainError } from "../errors";
-import { planLoads, type LoadsRequest } from "./loads";
+import { workOutLoads, type LoadsRequest } from "./loads";
 
 const CAN = { type: "hand", volumeL: 10, stepL: 0.01 } as const;
 const base: LoadsRequest = {
@@ -13,7 +13,7 @@ const base: LoadsRequest = {
 
 describe("loads", () => {
   it("says three cans and a last one", () => {
-    expect(sayLoads(planLoads(base).loads, "can", "metric")).toBe(
+    expect(sayLoads(workOutLoads(base).loads, "can", "metric")).toBe(
       "3 cans of 10 L with 500 mL in each; a last can of 6 L with 300 mL",
     );
   });
@@ -26,7 +26,7 @@ describe("loads", () => {
         fc.double({ min: 1, max: 30, noNaN: true }),
         fc.double({ min: 0, max: 1000, noNaN: true }),
         (areas, volumeL, partsWater) => {
-          const plan = planLoads({
+          const plan = workOutLoads({
             ...base,
             dilution: { partsWater },
             plots: areas.map((areaM2, index) => ({ id: `${index}`, areaM2 })),
@@ -45,7 +45,7 @@ describe("loads", () => {
   });
 
   it("rounds each dose to what can be measured, and owns up to the error", () => {
-    const plan = planLoads({
+    const plan = workOutLoads({
       ...base,
       dilution: { partsWater: 299 },
       tool: { type: "hand", volumeL: 9, stepL: 0.005 },
@@ -55,7 +55,7 @@ describe("loads", () => {
   });
 
   it("never rounds a dose down to nothing", () => {
-    const plan = planLoads({
+    const plan = workOutLoads({
       ...base,
       dilution: { partsWater: 5000 },
       tool: { type: "hand", volumeL: 10, stepL: 0.05 },
@@ -64,7 +64,7 @@ describe("loads", () => {
   });
 
   it("pre-dilutes for an injector that is stronger than the dose", () => {
-    const plan = planLoads({
+    const plan = workOutLoads({
       ...base,
       dilution: { partsWater: 800 },
       mixRate: { amountL: 3, per: "m2" },
@@ -79,13 +79,13 @@ describe("loads", () => {
 
   it("refuses an injector that can't give so strong a dose", () => {
     expect(() =>
-      planLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } }),
+      workOutLoads({ ...base, dilution: { partsWater: 20 }, tool: { type: "injector", partsWater: 100, tankL: 40 } }),
     ).toThrow('injector-too-weak {"wantedPartsWater":20,"injectorPartsWater":100}');
   });
 
   it("says what is left and what is short", () => {
-    expect(planLoads({ ...base, availableL: 1 }).shortL).toBeCloseTo(0.8, 9);
-    expect(planLoads({ ...base, availableL: 2 }).leftL).toBeCloseTo(0.2, 9);
+    expect(workOutLoads({ ...base, availableL: 1 }).shortL).toBeCloseTo(0.8, 9);
+    expect(workOutLoads({ ...base, availableL: 2 }).leftL).toBeCloseTo(0.2, 9);
   });
 
   it.each([
@@ -96,7 +96,7 @@ describe("loads", () => {
     ["less than nothing in store", { availableL: -1 }, "negative"],
   ])("refuses %s", (_what, change, code) => {
     try {
-      planLoads({ ...base, ...change });
+      workOutLoads({ ...base, ...change });
       throw new Error("was not refused");
     } catch (error) {
       expect((error as DomainError).code).toBe(code);

@@ -54,7 +54,7 @@ export interface PreMix {
   readonly waterL: number;
 }
 
-export interface LoadsPlan {
+export interface WorkedLoads {
   readonly totals: Amounts;
   readonly plots: readonly (Amounts & { readonly id: string })[];
   readonly loads: readonly Load[];
@@ -155,7 +155,7 @@ function injectorLoads(mixL: number, dilution: Dilution, injector: Injector): Lo
  * For an injector a load is one fill of its tank with pre-diluted stock.
  * @throws {DomainError} `not-positive`, `out-of-range`, `plot-without-size`, `injector-too-weak`, `negative`
  */
-export function planLoads(request: LoadsRequest): LoadsPlan {
+export function workOutLoads(request: LoadsRequest): WorkedLoads {
   requireWithin("The mix rate", request.mixRate.amountL, `L/${request.mixRate.per}`, 1e-4, 1000, "/mixRate/value");
   if (request.availableL !== undefined && request.availableL < 0) {
     throw new DomainError(

@@ -71,7 +71,7 @@ export const ACTS = [
   "lid-off",
   "bag-out",
   "joined",
-  "held-on-air",
+  "kept-on-air",
 ] as const;
 export type Act = (typeof ACTS)[number];
 

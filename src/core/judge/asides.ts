@@ -1,5 +1,5 @@
 import { judgedBy, type Evidence, type JudgedBy, type JudgeInput } from "./evidence";
-import { holdOnAir } from "./holdOnAir";
+import { keptOnAir } from "./keptOnAir";
 import { smellAhead } from "./nextSmell";
 import type { VerdictReason } from "./reasons";
 import { happenings } from "./rule/happenings";
@@ -20,7 +20,7 @@ export function asides(
   state: VerdictState,
   said: readonly VerdictReason[],
 ): VerdictReason[] {
-  const hold = holdOnAir(recipe, log, forecast.window.end.p50);
+  const hold = keptOnAir(recipe, log, forecast.window.end.p50);
   // What is past its best is not to be waited for to smell worse.
   const smell = state === "past" ? null : smellAhead(recipe, log);
   // Where the rule has said already what is off, the model's own surprise at it is no news.
@@ -47,7 +47,7 @@ export function asides(
       : [{ code: "readings-stopped", hour: forecast.readingsStoppedH } as const]),
     ...(forecast.spoilage.level === "watch" ? [{ code: "watch", chance: forecast.spoilage.chance } as const] : []),
     ...(forecast.stuck.codes.includes("slow") && HAS_CULTURE.has(judgedBy(recipe)) ? [{ code: "slow" } as const] : []),
-    ...(hold ? [{ code: "held-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),
+    ...(hold ? [{ code: "kept-on-air", untilH: hold.untilH, isOver: nowH >= hold.untilH } as const] : []),
     ...(smell ? [{ code: "smell-ahead", ...smell } as const] : []),
   ];
 }

@@ -2,7 +2,7 @@ import { traitsOf } from "../ferment/models/classes";
 import { requireWithin } from "../errors";
 import type { FreshReadiness } from "../book/types";
 import { believe, likeliestStart, type Belief, type Surprise } from "../ferment/outlook/belief";
-import { forecastFrom, type Forecast } from "../ferment/outlook/forecast";
+import { MAX_AGE_H, forecastFrom, type Forecast } from "../ferment/outlook/forecast";
 import type { Quantiles as Hours } from "../ferment/outlook/quantiles";
 import type { Spoilage } from "../ferment/outlook/spoilage";
 import type { Stuck } from "../ferment/outlook/stuck";
@@ -149,7 +149,6 @@ function shareOf(belief: Belief): number {
 const AIRED_SPREAD = 1.9;
 const yardSpread = (model: FermentModel): number =>
   model.cls === "bloom" && model.air ? AIRED_SPREAD : traitsOf(model).yardSpread;
-const MAX_AGE_H = 24 * 800;
 
 /**
  * When a batch's window is likely to open, be best and close: from its liquid's temperature, moved by what was read and smelt.

@@ -57,7 +57,7 @@ function eventsOf(act: ActItem, input: BatchInput, model: FermentModel): VesselE
     case "lid-checked":
     case "bag-out":
     case "joined":
-    case "held-on-air":
+    case "kept-on-air":
       return [];
   }
 }

@@ -116,7 +116,7 @@ export type VerdictReason =
   | { readonly code: "air-off"; readonly sinceH: number; readonly leavesH: number; readonly soilH: number }
   | { readonly code: "air-was-off"; readonly hours: number; readonly untilH: number; readonly soilH: number }
   | { readonly code: "window-closed"; readonly hour: number | null }
-  | { readonly code: "held-on-air"; readonly untilH: number; readonly isOver: boolean }
+  | { readonly code: "kept-on-air"; readonly untilH: number; readonly isOver: boolean }
   | ({ readonly code: "smell-ahead" } & SmellAhead)
   | { readonly code: "overheated" }
   | { readonly code: "slow" }

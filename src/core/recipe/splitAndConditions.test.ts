@@ -3,7 +3,7 @@ import { findRecipe } from "../book";
 import { airNeed, heaterNeed } from "./conditions";
 import { laterLines } from "./later";
 import { scaleRecipe } from "./scale";
-import { withoutTools } from "../book/withoutTools";
+import { withoutEquipment } from "../book/withoutEquipment";
 import { thinStarters } from "./starter";
 import { spreadInstead } from "./spreadInstead";
 import { liftablePortions, splitOver, wetSackKg } from "./split";
@@ -145,14 +145,14 @@ describe("spread instead of brewed", () => {
 
 describe("hands without the tool", () => {
   it("find another way, with what it costs, and none for air", () => {
-    const tools = (id: string) => withoutTools(findRecipe(id)).map(({ tool }) => tool);
+    const tools = (id: string) => withoutEquipment(findRecipe(id)).map(({ missing }) => missing);
     expect(tools("cultured-extract")).toEqual(expect.arrayContaining(["A pH meter", "An airlock", "A mesh bag"]));
     expect(tools("leaf-mould-brew")).toContain("A blender");
     expect(tools("drum-manure-tea")).toContain("A hoist");
-    expect(withoutTools(findRecipe("aerated-tea")).find(({ tool }) => tool === "An air pump")!.instead).toMatch(
-      /^nothing does/,
-    );
-    for (const { instead, costs } of withoutTools(findRecipe("shell-calcium"))) {
+    expect(
+      withoutEquipment(findRecipe("aerated-tea")).find(({ missing }) => missing === "An air pump")!.instead,
+    ).toMatch(/^nothing does/);
+    for (const { instead, costs } of withoutEquipment(findRecipe("shell-calcium"))) {
       expect(instead.length).toBeGreaterThan(5);
       expect(costs.length).toBeGreaterThan(3);
     }

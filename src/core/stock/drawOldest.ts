@@ -11,7 +11,7 @@ export interface Draw {
   readonly amountMilli: number;
 }
 
-export interface DrawPlan {
+export interface ChosenDraw {
   readonly draws: readonly Draw[];
   /** What no lot could give; 0 when the shed holds enough. */
   readonly shortMilli: number;
@@ -26,7 +26,7 @@ export const toMilli = (amount: number): number => Math.round(amount * 1000);
  * @param amountMilli whole grams or millilitres, at least 0
  * @example drawOldestFirst([{ lotId: 2, receivedOn: "2031-03-02", onHandMilli: 500 }], 700).shortMilli; // 200
  */
-export function drawOldestFirst(lots: readonly LotOnHand[], amountMilli: number): DrawPlan {
+export function drawOldestFirst(lots: readonly LotOnHand[], amountMilli: number): ChosenDraw {
   const oldestFirst = lots.toSorted((a, b) => a.receivedOn.localeCompare(b.receivedOn) || a.lotId - b.lotId);
   const draws: Draw[] = [];
   let wantedMilli = amountMilli;

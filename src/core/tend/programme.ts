@@ -1,6 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import type { TendingTask } from "../book/types";
-import { HOLD_LOOK_EVERY_H, holdOnAir, type HoldOnAir } from "../judge/holdOnAir";
+import { KEPT_LOOK_EVERY_H, keptOnAir, type KeptOnAir } from "../judge/keptOnAir";
 import { actsOf, type LogItem } from "../judge/log";
 
 /** A cloth, a loose lid or an open drum is looked at so often. Judged: flies breed in under a week in the warm. */
@@ -24,12 +24,12 @@ const withoutEnd = ({ act, text, everyH, fromH, ifMissed }: TendingTask): Tendin
   ifMissed,
 });
 
-const judgedAnew = ({ fromH, untilH }: HoldOnAir): TendingTask[] => [
+const judgedAnew = ({ fromH, untilH }: KeptOnAir): TendingTask[] => [
   {
     act: "look",
     text: "Smell it: is it still good on its air?",
-    everyH: HOLD_LOOK_EVERY_H,
-    fromH: fromH + HOLD_LOOK_EVERY_H,
+    everyH: KEPT_LOOK_EVERY_H,
+    fromH: fromH + KEPT_LOOK_EVERY_H,
     untilH,
     ifMissed: "It may have crashed unseen: smell it before anything goes out.",
   },
@@ -58,7 +58,7 @@ export function programmeOf(recipe: Recipe, log: readonly LogItem[]): TendingTas
     if (task.act === "vented") return sealedH === null ? [] : [{ ...task, fromH: sealedH + task.everyH }];
     return [task];
   });
-  const hold = holdOnAir(recipe, log, null);
+  const hold = keptOnAir(recipe, log, null);
   // While it is held it is judged anew every few hours, whatever its recipe asks for.
   if (hold) return [...own.filter(({ act }) => act !== "look"), ...judgedAnew(hold)];
   // What stands open altogether stands under air and is looked at every few hours anyway.

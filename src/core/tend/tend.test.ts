@@ -66,8 +66,8 @@ describe("the look at its lid", () => {
     ).toMatchObject({ dueH: 98, lastH: 50, late: false }));
 });
 
-describe("a brew held on its air", () => {
-  const held = [act(30, "held-on-air")];
+describe("a brew kept on its air", () => {
+  const held = [act(30, "kept-on-air")];
   it("is judged anew every six hours for a night, and not beyond", () => {
     const looks = (nowH: number, log = held) =>
       dueTasks(recipe("aerated-tea"), log, nowH, nowH + 24).map(({ task, dueH }) => [task.act, dueH]);

@@ -46,15 +46,15 @@ describe("cells", () => {
   );
   it("reads numbers with a comma, and none below nothing", () => {
     expect(readNumberCell("2,5")).toEqual({ value: 2.5 });
-    expect(readNumberCell("-2")).toEqual({ fault: "Not below 0." });
-    expect(readNumberCell("two")).toEqual({ fault: '"two" is no number.' });
+    expect(readNumberCell("-2")).toEqual({ fault: { code: "below-zero" } });
+    expect(readNumberCell("two")).toEqual({ fault: { code: "no-number", typed: "two" } });
   });
   it("turns an amount into the stock unit, and tells what is wrong where it is", () => {
     const molasses = { itemId: "molasses", unit: "L", densityKgPerL: 1.4 } as const;
     expect(readAmountCell("7", "kg", molasses)).toEqual({ value: 5 });
     expect(readAmountCell("500", "mL", molasses)).toEqual({ value: 0.5 });
-    expect(readAmountCell("5", "", molasses)).toEqual({ fault: "Which unit?", of: "unit" });
-    expect(readAmountCell("", "L", molasses)).toEqual({ fault: "How much?" });
+    expect(readAmountCell("5", "", molasses)).toEqual({ fault: { code: "which-unit" }, of: "unit" });
+    expect(readAmountCell("", "L", molasses)).toEqual({ fault: { code: "how-much" } });
     expect(readAmountCell("5", "bags", molasses)).toHaveProperty("fault");
   });
   it("knows an ingredient by its name or its id, however it is written", () => {

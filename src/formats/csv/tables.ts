@@ -2,6 +2,7 @@ import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingr
 import { UNITS } from "@/core/quantity/units";
 import { numberDoubt, parseNumber } from "../numbers";
 import { readMeasured, type Measurable } from "../measured";
+import type { FileFault } from "./fileFault";
 
 /** The three tables that go in and out as CSV. */
 export const FILE_KINDS = ["ingredients", "lots", "stock"] as const;
@@ -87,13 +88,13 @@ export function cellsOf(
 }
 
 /** What a cell said, or what is wrong with it. */
-export type Cell<T> = { readonly value: T } | Fault;
-interface Fault {
-  readonly fault: string;
+export type Cell<T> = { readonly value: T } | WrongCell;
+interface WrongCell {
+  readonly fault: FileFault;
   /** Where it is not the cell itself. */
   readonly of?: "unit";
 }
-export const isFault = <T>(cell: Cell<T>): cell is Fault => "fault" in cell;
+export const isFault = <T>(cell: Cell<T>): cell is WrongCell => "fault" in cell;
 
 const DOTTED = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/;
 const isDay = (text: string) => {
@@ -106,29 +107,29 @@ export function readDay(text: string): Cell<string> {
   const dotted = DOTTED.exec(text);
   const iso = dotted ? `${dotted[3]}-${dotted[2]!.padStart(2, "0")}-${dotted[1]!.padStart(2, "0")}` : text;
   if (/^\d{4}-\d{2}-\d{2}$/.test(iso) && isDay(iso)) return { value: iso };
-  return {
-    fault: text.includes("/")
-      ? `"${text}" may be day or month first: write 2031-03-20 or 20.3.2031.`
-      : `"${text}" is no day: write 2031-03-20 or 20.3.2031.`,
-  };
+  return { fault: { code: "no-day", typed: text } };
 }
 
 /** A number with a point or a comma, not below 0. */
 export function readNumberCell(text: string): Cell<number> {
   const value = parseNumber(text);
-  if (value === null) return { fault: numberDoubt(text) ?? `"${text}" is no number.` };
-  return value < 0 ? { fault: "Not below 0." } : { value };
+  const doubt = numberDoubt(text);
+  if (doubt !== null) return { fault: { code: "unreadable", why: doubt } };
+  if (value === null) return { fault: { code: "no-number", typed: text } };
+  return value < 0 ? { fault: { code: "below-zero" } } : { value };
 }
 
 /** An amount with its unit, in the stock unit of what it is of. */
 export function readAmountCell(amount: string, unit: string, of: Measurable): Cell<number> {
-  if (amount === "") return { fault: "How much?" };
+  if (amount === "") return { fault: { code: "how-much" } };
   const number = readNumberCell(amount);
   if (isFault(number)) return number;
-  if (unit === "") return { fault: "Which unit?", of: "unit" };
+  if (unit === "") return { fault: { code: "which-unit" }, of: "unit" };
   const known = Object.hasOwn(UNITS, unit) ? unit : unit.toLowerCase();
   const measured = readMeasured(`${number.value} ${known}`, of, [], "metric");
-  return measured.type === "read" ? { value: Number(measured.amount.toFixed(3)) } : { fault: measured.why };
+  return measured.type === "read"
+    ? { value: Number(measured.amount.toFixed(3)) }
+    : { fault: { code: "unreadable", why: measured.why } };
 }
 
 const plain = (text: string) =>

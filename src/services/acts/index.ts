@@ -10,7 +10,7 @@ import { FILL_ACTS } from "./fill";
 import { GATHER_ACTS } from "./gather";
 import { MIXING_ACTS } from "./mixing";
 import { SHED_ACTS } from "./shed";
-import { TOOLS_ACTS } from "./tools";
+import { EQUIPMENT_ACTS } from "./equipment";
 import { WATER_ACTS } from "./water";
 import { YARD_ACTS } from "./yard";
 
@@ -25,7 +25,7 @@ export const ACTS = {
   files: FILES_ACTS,
   water: WATER_ACTS,
   gather: GATHER_ACTS,
-  tools: TOOLS_ACTS,
+  equipment: EQUIPMENT_ACTS,
   field: FIELD_ACTS,
   devices: DEVICES_ACTS,
   farm: FARM_ACTS,

@@ -9,7 +9,7 @@ import { SIGN_KINDS, SIGN_WORDS, type Act, type MeasureKind, type SignKind } fro
 import type { Quantiles, Basis } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
 import type { NextLook } from "@/core/judge/nextLook";
-import { holdOnAir } from "@/core/judge/holdOnAir";
+import { keptOnAir } from "@/core/judge/keptOnAir";
 import { actsOf, type LogItem } from "@/core/judge/log";
 import { latestAirOff } from "@/core/judge/reasons";
 import { meaningOf, type SignMeaning } from "@/core/judge/rule/looks";
@@ -86,8 +86,8 @@ export interface BatchView {
   readonly lidOff: boolean;
   /** A liquid that keeps still stands on its bag or solids. */
   readonly solidsIn: boolean;
-  /** Held on its air, and until when at most. */
-  readonly heldUntilMs: number | null;
+  /** Kept on its air, and until when at most. */
+  readonly keptUntilMs: number | null;
   readonly isBed: boolean;
   readonly phDecides: boolean;
   /** Two-stage soaks: when the open stage is over; and whether it was closed. */
@@ -216,7 +216,7 @@ export function batchView(
     ...measuring(recipe),
     ...standing(log),
     solidsIn: solidsStillIn(recipe, log),
-    heldUntilMs: ms(holdOnAir(recipe, log, forecast.window.end.p50)?.untilH ?? null),
+    keptUntilMs: ms(keptOnAir(recipe, log, forecast.window.end.p50)?.untilH ?? null),
     phDecides: phTarget(recipe) !== null,
     seal: forecast.seal && {
       atMs: ms(forecast.seal.p50),

@@ -2,7 +2,7 @@ import { findFarm } from "@/data/farm/farm";
 import { hoursAgo, key, refusalOf, TestFarm } from "@/testing/scratch";
 import { planBatch } from "../shed/plans";
 import { addEquipment, noteEquipment, readEquipment } from "./equipment";
-import { readTools } from "./readTools";
+import { readEquipmentPage } from "./readEquipmentPage";
 
 let farm: TestFarm;
 beforeEach(async () => (farm = await TestFarm.make()));
@@ -75,7 +75,7 @@ describe("a tool", () => {
       forDay: "2031-03-25",
     });
     const lacks = async () =>
-      (await readTools(farm.context(), (await findFarm(farm.scratch.db))!)).lacks.flatMap(({ gaps }) =>
+      (await readEquipmentPage(farm.context(), (await findFarm(farm.scratch.db))!)).lacks.flatMap(({ gaps }) =>
         gaps.map(({ kind }) => kind),
       );
     expect(await lacks()).toEqual(["stone", "tubing", "sieve"]);

@@ -1,4 +1,5 @@
 import "server-only";
+import { MAX_AGE_H } from "@/core/ferment/outlook/forecast";
 import { assess, type Assessment } from "@/core/judge/assess";
 import { SHOWN_AHEAD_H, shownUntilH } from "@/core/judge/shownUntil";
 import type { Batch, Entry } from "@/data/batch";
@@ -6,6 +7,7 @@ import { hourOf } from "./logItems";
 import { keeping } from "../kept";
 import { inputFor, type Situation } from "./inputFor";
 
+const HOUR_MS = 3_600_000;
 /** A forecast is worked out anew when an entry, a reading, the air, or a quarter of an hour has come in. */
 const GRAIN_MS = 15 * 60_000;
 const kept = keeping<Assessment>("assessments", 2000);
@@ -26,7 +28,7 @@ export const wholeHours = (nowH: number, aheadH = SHOWN_AHEAD_H, count = 160): n
 
 /**
  * The moment that a forecast is of: the quarter of an hour that has begun, or the last entry or reading since, so that what was just
- * logged counts at once; never before the batch.
+ * logged counts at once; never before the batch, and never later than a batch is followed.
  */
 export function momentFor(
   batch: Pick<Batch, "startedAt" | "vesselId">,
@@ -37,9 +39,10 @@ export function momentFor(
   const nowMs = at.getTime();
   const quarterMs = Math.floor(nowMs / GRAIN_MS) * GRAIN_MS;
   const told = [...entries, ...(probes.get(batch.vesselId) ?? [])].map((item) => item.at.getTime());
-  return new Date(
-    told.filter((ms) => ms <= nowMs).reduce((a, b) => Math.max(a, b), Math.max(batch.startedAt.getTime(), quarterMs)),
-  );
+  const startedMs = batch.startedAt.getTime();
+  const latest = told.filter((ms) => ms <= nowMs).reduce((a, b) => Math.max(a, b), Math.max(startedMs, quarterMs));
+  // A drum that was forgotten for years, or a clock far off, keeps no page from opening.
+  return new Date(Math.min(latest, startedMs + MAX_AGE_H * HOUR_MS));
 }
 
 /** Everything that an assessment depends on, so that what is kept is never stale. */

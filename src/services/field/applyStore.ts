@@ -2,7 +2,7 @@ import "server-only";
 import { ID, MINUTES, MOMENT, REASON, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
 import { act, type Asked } from "../act";
 import { recipeFrom } from "@/core/recipe/document";
-import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
 import { findUseRate } from "@/core/book";
@@ -58,7 +58,7 @@ async function findPlots(db: Queryable, ids: readonly number[]): Promise<Plot[]>
 }
 
 /** Concentrate really measured out, once each dose is rounded to what the tool can measure. */
-const measuredL = (plan: LoadsPlan) => plan.totals.concentrateL + plan.roundingErrorL;
+const measuredL = (plan: WorkedLoads) => plan.totals.concentrateL + plan.roundingErrorL;
 
 function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest): void {
   const reason = request.overrideReason ?? "";
@@ -151,9 +151,9 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
 }
 
 /** @throws {Refusal} where the store holds less than the plots take, or the tool can't do it */
-function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequest): LoadsPlan {
+function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequest): WorkedLoads {
   const plan = atField("/toolId", () =>
-    planLoads({
+    workOutLoads({
       dilution,
       mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
       plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
@@ -172,7 +172,7 @@ async function writeDown(
   ctx: Context,
   request: ApplyRequest,
   it: ApplyCase,
-  plan: LoadsPlan,
+  plan: WorkedLoads,
 ): Promise<number> {
   const { store, at, use, tool, plots, dilution, carried } = it;
   const concentrateL = measuredL(plan);

@@ -38,7 +38,7 @@ describe("a file of lots", () => {
   it("reads semicolons, decimal commas, a mark, other heads and other units alike", async () => {
     const text =
       "\uFEFFItem;Qty;Units;Date;Price;Colour\r\nMolasses;2,5;L;1.3.2031;12,50;brown\r\nWorm castings;4;lb;2.3.2031;;\r\n";
-    expect((await preview(text)).notes).toEqual(["Parted by semicolons, in UTF-8.", 'Left alone: "Colour".']);
+    expect((await preview(text)).layout).toEqual({ delimiter: ";", encoding: "utf-8", unknown: ["Colour"] });
     await put(text);
     expect(
       (await listAllLots(farm.scratch.db)).map(({ ingredientId, onHand: held, costMinor, receivedOn }) => [
@@ -63,7 +63,7 @@ describe("a file of lots", () => {
   it("knows its own double, in the file and on the shelf", async () => {
     const line = "Molasses,5,L,2031-03-01,12";
     expect((await preview(`${HEAD}\n${line}\n${line}`)).shown[1]!.faults).toEqual({
-      ingredient: "The same lot as in line 2.",
+      ingredient: { code: "again", line: 2 },
     });
     await put(`${HEAD}\n${line}`);
     expect((await preview(`${HEAD}\n${line}`)).counts).toMatchObject({ same: 1, new: 0 });
@@ -87,14 +87,14 @@ describe("a file of lots", () => {
     ).toEqual([["lot"], ["lot"]]);
   });
   it.each([
-    ["", "The file is empty."],
-    ["ingredient,amount\nMolasses,5", 'No column "unit", "received_on".'],
-    [HEAD, "There are heads and no rows."],
-    [`${HEAD}\n"Molasses,5,L,2031-03-01,12\nBran,5,kg,2031-03-01,1`, "A quotation mark is not closed"],
-    [`${HEAD}\n${"Molasses,5,L,2031-03-01,12\n".repeat(MOST_ROWS + 1)}`, "are more than the"],
-  ])("is refused whole: %#", async (text, words) => {
+    ["", "file-empty"],
+    ["ingredient,amount\nMolasses,5", "no-column"],
+    [HEAD, "no-rows"],
+    [`${HEAD}\n"Molasses,5,L,2031-03-01,12\nBran,5,kg,2031-03-01,1`, "quote-open"],
+    [`${HEAD}\n${"Molasses,5,L,2031-03-01,12\n".repeat(MOST_ROWS + 1)}`, "too-many-rows"],
+  ])("is refused whole: %#", async (text, code) => {
     const seen = await preview(text);
-    expect(seen.refused).toContain(words);
+    expect(seen.refused).toMatchObject({ code });
     expect(await refusalOf(put(text))).toMatchObject({ code: "file-unreadable" });
   });
   it("brings ten thousand rows in at once, telling how far it is", async () => {
@@ -159,7 +159,7 @@ describe("out and in again", () => {
       "lot,ingredient,on_hand,unit\n1,Molasses,4,L\n1,Molasses,3,L\n7,Molasses,3,L\n,Molasses,3,L\n1,Bran,3,kg",
       "stock",
     );
-    expect(seen.shown[0]).toMatchObject({ what: "changed", text: "lot 1, molasses: 5 L becomes 4 L" });
+    expect(seen.shown[0]).toMatchObject({ what: "changed", would: { code: "counted", lot: 1, before: 5, after: 4 } });
     expect(seen.counts.wrong).toBe(4);
   });
   it("says of ingredients what is wrong with them", async () => {

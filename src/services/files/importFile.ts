@@ -2,8 +2,9 @@ import "server-only";
 import { REQUEST_KEY, object } from "@/contracts/parts";
 import { act } from "../act";
 import type { Queryable } from "@/data/db";
-import { findFarm, type Farm } from "@/data/farm";
+import { findFarm } from "@/data/farm";
 import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
+import type { FileFault, FileLayout } from "@/formats/csv/fileFault";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
@@ -18,48 +19,38 @@ export const MOST_ROWS = 20_000;
 /** Rows that are all right and shown of a file; what is wrong is shown whole, up to as many again. */
 const SHOWN = 200;
 
-const DELIMITERS: Readonly<Record<string, string>> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars" };
 const NO_COUNTS = { new: 0, changed: 0, same: 0, wrong: 0 } as const;
 
-function notesOf(file: ParsedFile, unknown: readonly string[]): string[] {
-  return [
-    `Parted by ${DELIMITERS[file.delimiter] ?? "something else"}, ${file.encoding === "windows-1252" ? "in the Western code page" : `in ${file.encoding.toUpperCase()}`}.`,
-    ...(unknown.length > 0 ? [`Left alone: ${unknown.map((head) => `"${head}"`).join(", ")}.`] : []),
-  ];
-}
-
-const refusedWhole = (kind: FileKind, refused: string): FilePreview => ({
+const refusedWhole = (kind: FileKind, refused: FileFault): FilePreview => ({
   kind,
   rows: 0,
   counts: NO_COUNTS,
   shown: [],
   refused,
-  notes: [],
+  layout: null,
 });
 
 /** What is wrong with a file before any row is looked at; null where it can be read. */
-function fileFault(kind: FileKind, file: ParsedFile): string | null {
+function fileFault(kind: FileKind, file: ParsedFile): FileFault | null {
   const [heads, ...rows] = file.rows;
-  if (!heads) return "The file is empty.";
+  if (!heads) return { code: "file-empty" };
   const quote = file.problems[0];
-  if (quote) return `A quotation mark is not closed near line ${quote.line}: nothing behind it can be told apart.`;
+  if (quote) return { code: "quote-open", line: quote.line };
   const read = readHeads(kind, heads);
-  if (read.type === "wrong")
-    return `No column ${read.missing.map((name) => `"${name}"`).join(", ")}. Found: ${read.found.map((name) => `"${name}"`).join(", ") || "nothing"}. Wanted: ${FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `${name} (may be missing)`)).join(", ")}.`;
-  if (rows.length === 0) return "There are heads and no rows.";
-  return rows.length > MOST_ROWS ? `${rows.length} rows are more than the ${MOST_ROWS} of one file. Part it.` : null;
-}
-
-interface Here {
-  readonly today: string;
-  readonly units: Farm["units"];
+  if (read.type === "wrong") {
+    const named = (needed: boolean) =>
+      FILE_COLUMNS[kind].filter((column) => column.needed === needed).map(({ name }) => name);
+    return { code: "no-column", missing: read.missing, found: read.found, wanted: named(true), optional: named(false) };
+  }
+  if (rows.length === 0) return { code: "no-rows" };
+  return rows.length > MOST_ROWS ? { code: "too-many-rows", rows: rows.length, most: MOST_ROWS } : null;
 }
 
 async function rowsOf(
   db: Queryable,
   kind: FileKind,
   file: ParsedFile,
-  { today, units }: Here,
+  today: string,
   lock: boolean,
 ): Promise<LotRows & { readonly unknown: readonly string[] }> {
   const [heads = [], ...rows] = file.rows;
@@ -68,14 +59,14 @@ async function rowsOf(
   const cells = rows.map((row) => cellsOf(row, at));
   const found =
     kind === "lots"
-      ? await lotRows(db, cells, today, units)
+      ? await lotRows(db, cells, today)
       : kind === "stock"
-        ? await stockRows(db, cells, units, lock)
+        ? await stockRows(db, cells, lock)
         : await ingredientRows(db, cells);
   return { ...found, unknown };
 }
 
-function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: readonly string[]): FilePreview {
+function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], layout: FileLayout | null): FilePreview {
   const count = (what: RowOutcome["what"]) => outcomes.filter((row) => row.what === what).length;
   const wrong = outcomes.filter(({ what }) => what === "wrong").slice(0, SHOWN);
   const rest = outcomes.filter(({ what }) => what !== "wrong").slice(0, SHOWN);
@@ -85,21 +76,19 @@ function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], notes: reado
     counts: { new: count("new"), changed: count("changed"), same: count("same"), wrong: count("wrong") },
     shown: [...wrong, ...rest].toSorted((a, b) => a.line - b.line),
     refused: null,
-    notes,
+    layout,
   };
 }
 
-const hereAndNow = async (db: Queryable, ctx: Context): Promise<Here> => {
-  const farm = await findFarm(db);
-  return { today: isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" }), units: farm?.units ?? "metric" };
-};
+const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
+  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
 
 /** The dry run: row by row what would change and what is wrong. Nothing is written. */
 export async function previewFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FilePreview> {
   const fault = fileFault(kind, file);
   if (fault) return refusedWhole(kind, fault);
-  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await hereAndNow(ctx.pool, ctx), false);
-  return previewOf(kind, outcomes, notesOf(file, unknown));
+  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await todayOf(ctx.pool, ctx), false);
+  return previewOf(kind, outcomes, { delimiter: file.delimiter, encoding: file.encoding, unknown });
 }
 
 export interface FileWritten {
@@ -123,14 +112,14 @@ export const importFile = act(
   async (db, request, ctx): Promise<FileWritten> => {
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
-    if (fault) throw refuse("file-unreadable", { why: fault }, "/text");
-    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await hereAndNow(db, ctx), true);
-    const { counts, shown } = previewOf(request.kind, outcomes, []);
+    if (fault) throw refuse("file-unreadable", { fault }, "/text");
+    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await todayOf(db, ctx), true);
+    const { counts, shown } = previewOf(request.kind, outcomes, null);
     if (counts.wrong > 0) {
       const first = shown.find(({ what }) => what === "wrong")!;
       throw refuse(
         "rows-wrong",
-        { wrong: counts.wrong, rows: outcomes.length, line: first.line, why: Object.values(first.faults).join(" ") },
+        { wrong: counts.wrong, rows: outcomes.length, line: first.line, faults: Object.values(first.faults) },
         "/text",
       );
     }

@@ -3,38 +3,39 @@ import { INGREDIENTS, isWater } from "@/core/book/ingredients";
 import type { Season } from "@/core/book/ingredientFacts";
 import type { Queryable } from "@/data/db";
 import { insertOwnIngredient, listOwnIngredients, type OwnIngredient } from "@/data/shed";
+import type { FileFault } from "@/formats/csv/fileFault";
 import { ingredientOfName, readNumberCell, sameName } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";
-import { wrongRow, type RowOutcome } from "./rows";
+import { wrongRow, type Faults, type RowOutcome } from "./rows";
 
 const SEASONS: readonly Season[] = ["spring", "summer", "autumn", "winter"];
 type Draft = Omit<OwnIngredient, "id">;
 
-function readOwn(cells: Readonly<Record<string, string>>): Draft | Record<string, string> {
-  const faults: Record<string, string> = {};
+function readOwn(cells: Readonly<Record<string, string>>): Draft | Faults {
+  const faults: Record<string, FileFault> = {};
   const name = cells.name ?? "";
-  if (name === "") faults.name = "What is it called?";
-  else if (name.length > 60) faults.name = "At most 60 characters.";
+  if (name === "") faults.name = { code: "no-name" };
+  else if (name.length > 60) faults.name = { code: "too-long", letters: 60 };
   else if (Object.values(INGREDIENTS).some((known) => sameName(known.name, name)))
-    faults.name = "The book has it already.";
+    faults.name = { code: "name-in-book" };
   const countsAs = ingredientOfName(cells.counts_as ?? "");
   if (countsAs === null || isWater(countsAs))
-    faults.counts_as = cells.counts_as ? `The book doesn't know "${cells.counts_as}".` : "What does it count as?";
+    faults.counts_as = cells.counts_as ? { code: "not-in-book", name: cells.counts_as } : { code: "counts-as-what" };
   const density = cells.density_kg_per_l ? readNumberCell(cells.density_kg_per_l) : { value: null };
   if ("fault" in density) faults.density_kg_per_l = density.fault;
   else if (density.value !== null && (density.value < 0.02 || density.value > 5))
-    faults.density_kg_per_l = "Between 0.02 and 5 kg/L.";
+    faults.density_kg_per_l = { code: "not-between", least: 0.02, most: 5, unit: "kg/L" };
   const keeps = cells.keeps_days ? readNumberCell(cells.keeps_days) : { value: null };
   if ("fault" in keeps) faults.keeps_days = keeps.fault;
   else if (keeps.value !== null && (!Number.isInteger(keeps.value) || keeps.value < 1 || keeps.value > 10_000))
-    faults.keeps_days = "Whole days, from 1 to 10000.";
+    faults.keeps_days = { code: "no-whole-days", most: 10_000 };
   const season = (cells.season ?? "")
     .toLowerCase()
     .split(/[\s;,/]+/)
     .filter(Boolean) as Season[];
-  if (season.some((one) => !SEASONS.includes(one))) faults.season = `Of ${SEASONS.join(", ")}.`;
-  if ((cells.caution ?? "").length > 300) faults.caution = "At most 300 characters.";
-  if ((cells.keeping ?? "").length > 200) faults.keeping = "At most 200 characters.";
+  if (season.some((one) => !SEASONS.includes(one))) faults.season = { code: "none-of", allowed: SEASONS };
+  if ((cells.caution ?? "").length > 300) faults.caution = { code: "too-long", letters: 300 };
+  if ((cells.keeping ?? "").length > 200) faults.keeping = { code: "too-long", letters: 200 };
   if (Object.keys(faults).length > 0 || "fault" in density || "fault" in keeps) return faults;
   return {
     name,
@@ -64,18 +65,22 @@ export async function ingredientRows(
     if (!("countsAs" in draft)) return wrongRow(line, draft);
     const own = draft as Draft;
     const twin = seen.find(({ name }) => sameName(name, own.name));
-    if (twin) return wrongRow(line, { name: `The same as in line ${twin.line}.` });
+    if (twin) return wrongRow(line, { name: { code: "again", line: twin.line } });
     seen.push({ name: own.name, line });
     const there = known.find(({ name }) => sameName(name, own.name));
     if (there)
       return facts(there) === facts(own)
-        ? { line, what: "same", text: `${there.name}, as it stands`, faults: {} }
-        : wrongRow(line, { name: `${there.name} is known otherwise; give this one another name.` });
+        ? { line, what: "same", would: { code: "ingredient-there", name: there.name }, faults: {} }
+        : wrongRow(line, { name: { code: "known-otherwise", name: there.name } });
     drafts.push(own);
     return {
       line,
       what: "new",
-      text: `${own.name}, counts as ${INGREDIENTS[own.countsAs as keyof typeof INGREDIENTS].name.toLowerCase()}`,
+      would: {
+        code: "ingredient",
+        name: own.name,
+        countsAs: INGREDIENTS[own.countsAs as keyof typeof INGREDIENTS].name.toLowerCase(),
+      },
       faults: {},
     };
   });

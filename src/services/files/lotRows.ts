@@ -3,14 +3,11 @@ import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredie
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { insertLots, listOwnIngredients, type OwnIngredient, listAllLots, type Lot, type LotOrigin } from "@/data/shed";
 import type { Queryable } from "@/data/db";
-import type { Farm } from "@/data/farm";
-import { sayStock } from "@/formats/amounts";
+import type { FileFault, RowWould } from "@/formats/csv/fileFault";
 import { ingredientOfName, isFault, readAmountCell, readDay, readNumberCell, sameName } from "@/formats/csv/tables";
-import { sayRefusal } from "@/words/refusals";
-import { speechOf, type Speech } from "@/words/speech";
 import type { Context } from "../context";
 import { lotFault } from "../shed";
-import { wrongRow, type RowOutcome } from "./rows";
+import { wrongRow, type Faults, type RowOutcome } from "./rows";
 
 const ORIGINS: readonly LotOrigin[] = ["bought", "foraged", "home-made", "given"];
 const MOST = 100_000;
@@ -48,14 +45,13 @@ function readLot(
   cells: Readonly<Record<string, string>>,
   own: readonly OwnIngredient[],
   today: string,
-  say: Speech,
-): LotDraft | Record<string, string> {
-  const faults: Record<string, string> = {};
+): LotDraft | Faults {
+  const faults: Record<string, FileFault> = {};
   const name = cells.ingredient ?? "";
   const ours = own.find((one) => sameName(one.name, name)) ?? null;
   const ingredientId = ours ? (ours.countsAs as IngredientId) : ingredientOfName(name);
   if (ingredientId === null || isWater(ingredientId))
-    faults.ingredient = name === "" ? "Which ingredient?" : `Neither the book nor the farm knows "${name}".`;
+    faults.ingredient = name === "" ? { code: "which-ingredient" } : { code: "not-known", name };
   const book = ingredientId ? findIngredient(ingredientId) : null;
   const of = book && {
     itemId: book.id,
@@ -64,8 +60,8 @@ function readLot(
   };
   const amount = of ? readAmountCell(cells.amount ?? "", cells.unit ?? "", of) : null;
   if (amount && isFault(amount)) faults[amount.of ?? "amount"] = amount.fault;
-  if (amount && !isFault(amount) && !(amount.value > 0)) faults.amount = "More than 0.";
-  if (amount && !isFault(amount) && amount.value > MOST) faults.amount = `At most ${MOST}.`;
+  if (amount && !isFault(amount) && !(amount.value > 0)) faults.amount = { code: "not-above-zero" };
+  if (amount && !isFault(amount) && amount.value > MOST) faults.amount = { code: "too-much", most: MOST };
   const received = readDay(cells.received_on ?? "");
   if (isFault(received)) faults.received_on = received.fault;
   const expires = cells.expires_on ? readDay(cells.expires_on) : null;
@@ -73,9 +69,9 @@ function readLot(
   const cost = cells.cost ? readNumberCell(cells.cost) : { value: 0 };
   if (isFault(cost)) faults.cost = cost.fault;
   const origin = (cells.origin || "bought").toLowerCase() as LotOrigin;
-  if (!ORIGINS.includes(origin)) faults.origin = `One of ${ORIGINS.join(", ")}.`;
-  if ((cells.place ?? "").length > 80) faults.place = "At most 80 characters.";
-  if ((cells.note ?? "").length > 200) faults.note = "At most 200 characters.";
+  if (!ORIGINS.includes(origin)) faults.origin = { code: "none-of", allowed: ORIGINS };
+  if ((cells.place ?? "").length > 80) faults.place = { code: "too-long", letters: 80 };
+  if ((cells.note ?? "").length > 200) faults.note = { code: "too-long", letters: 200 };
   if (Object.keys(faults).length > 0 || !book || !amount || isFault(amount) || isFault(received) || isFault(cost))
     return faults;
   const expiresOn = expires && !isFault(expires) ? expires.value : null;
@@ -84,7 +80,9 @@ function readLot(
     today,
   );
   if (wrong)
-    return { [wrong.paths[0] === "/receivedOn" ? "received_on" : "expires_on"]: sayRefusal(wrong, say).message };
+    return wrong.code === "received-ahead"
+      ? { received_on: { code: "received-ahead" } }
+      : { expires_on: { code: "expires-early" } };
   return {
     ingredientId: book.id,
     own: ours,
@@ -103,9 +101,9 @@ export interface LotRows {
   readonly write: (db: Queryable, ctx: Context, onProgress: (done: number) => void) => Promise<void>;
 }
 
-const sayLot = ({ own, ingredientId, amount, receivedOn }: LotDraft, units: Farm["units"]) => {
+const wouldBe = ({ own, ingredientId, amount, receivedOn }: LotDraft): RowWould => {
   const { name, stockUnit } = findIngredient(ingredientId);
-  return `${sayStock(amount, stockUnit, units, 5)} of ${(own?.name ?? name).toLowerCase()}, ${receivedOn}`;
+  return { code: "lot", ingredient: (own?.name ?? name).toLowerCase(), amount, unit: stockUnit, receivedOn };
 };
 
 /** What a file of lots would bring: those that are there already are left alone, two alike in one file are wrong. */
@@ -113,37 +111,32 @@ export async function lotRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
   today: string,
-  units: Farm["units"],
 ): Promise<LotRows> {
   const [own, known] = await Promise.all([listOwnIngredients(db), listAllLots(db)]);
   const byId = new Map(known.map((lot) => [lot.id, lot]));
   const byKey = new Map(known.map((lot) => [keyOfLot(lot), lot.id]));
   const seen = new Map<string, number>();
   const drafts: LotDraft[] = [];
-  const say = speechOf(units);
   const outcomes = cellRows.map((cells, index): RowOutcome => {
     const line = index + 2;
-    const draft = readLot(cells, own, today, say);
-    if (!("ingredientId" in draft && typeof draft.amount === "number"))
-      return wrongRow(line, draft as Record<string, string>);
+    const draft = readLot(cells, own, today);
+    if (!("ingredientId" in draft && typeof draft.amount === "number")) return wrongRow(line, draft as Faults);
     const lot = draft as LotDraft;
     const key = keyOf({ ...lot, ownId: lot.own?.id ?? null });
     if (cells.lot) {
       const there = byId.get(Number(cells.lot));
-      if (!there) return wrongRow(line, { lot: `There is no lot ${cells.lot}. Leave it empty for a new one.` });
+      if (!there) return wrongRow(line, { lot: { code: "no-lot", lot: cells.lot, mayBeNew: true } });
       return keyOfLot(there) === key
-        ? { line, what: "same", text: `lot ${there.id}, as it stands`, faults: {} }
-        : wrongRow(line, {
-            lot: `Lot ${there.id} says otherwise. Lots are not rewritten: count it, or correct its line in the shed.`,
-          });
+        ? { line, what: "same", would: { code: "lot-there", lot: there.id }, faults: {} }
+        : wrongRow(line, { lot: { code: "lot-differs", lot: there.id } });
     }
     const twin = seen.get(key);
-    if (twin !== undefined) return wrongRow(line, { ingredient: `The same lot as in line ${twin}.` });
+    if (twin !== undefined) return wrongRow(line, { ingredient: { code: "again", line: twin } });
     seen.set(key, line);
     const there = byKey.get(key);
-    if (there !== undefined) return { line, what: "same", text: `lot ${there} is this one`, faults: {} };
+    if (there !== undefined) return { line, what: "same", would: { code: "lot-there", lot: there }, faults: {} };
     drafts.push(lot);
-    return { line, what: "new", text: sayLot(lot, units), faults: {} };
+    return { line, what: "new", would: wouldBe(lot), faults: {} };
   });
   return {
     outcomes,

@@ -3,8 +3,6 @@ import { findIngredient } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
 import { insertMovements, listAllLots, lockAllBalances } from "@/data/shed";
 import type { Queryable } from "@/data/db";
-import type { Farm } from "@/data/farm";
-import { sayStock } from "@/formats/amounts";
 import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";
 import { wrongRow, type RowOutcome } from "./rows";
@@ -13,7 +11,6 @@ import { wrongRow, type RowOutcome } from "./rows";
 export async function stockRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
-  units: Farm["units"],
   lock: boolean,
 ): Promise<LotRows> {
   if (lock) await lockAllBalances(db);
@@ -23,14 +20,17 @@ export async function stockRows(
   const outcomes = cellRows.map((cells, index): RowOutcome => {
     const line = index + 2;
     const lot = /^\d+$/.test(cells.lot ?? "") ? byId.get(Number(cells.lot)) : undefined;
-    if (!lot) return wrongRow(line, { lot: cells.lot ? `There is no lot ${cells.lot}.` : "Which lot?" });
+    if (!lot)
+      return wrongRow(line, {
+        lot: cells.lot ? { code: "no-lot", lot: cells.lot, mayBeNew: false } : { code: "which-lot" },
+      });
     const twin = seen.get(lot.id);
-    if (twin !== undefined) return wrongRow(line, { lot: `Counted in line ${twin} already.` });
+    if (twin !== undefined) return wrongRow(line, { lot: { code: "again", line: twin } });
     seen.set(lot.id, line);
     const book = findIngredient(lot.ingredientId);
     const named = cells.ingredient ? ingredientOfName(cells.ingredient) : null;
     if (named !== null && named !== lot.ingredientId && lot.ownId === null)
-      return wrongRow(line, { ingredient: `Lot ${lot.id} is ${book.name.toLowerCase()}.` });
+      return wrongRow(line, { ingredient: { code: "lot-is-other", lot: lot.id, name: book.name.toLowerCase() } });
     const counted = readAmountCell(cells.on_hand ?? "", cells.unit ?? "", {
       itemId: book.id,
       unit: book.stockUnit,
@@ -38,13 +38,25 @@ export async function stockRows(
     });
     if (isFault(counted)) return wrongRow(line, { [counted.of ?? "on_hand"]: counted.fault });
     const changeMilli = toMilli(counted.value) - toMilli(lot.onHand);
-    const say = (amount: number) => sayStock(amount, lot.unit, units, 5);
-    if (changeMilli === 0) return { line, what: "same", text: `lot ${lot.id} holds ${say(lot.onHand)}`, faults: {} };
+    if (changeMilli === 0)
+      return {
+        line,
+        what: "same",
+        would: { code: "counted-same", lot: lot.id, amount: lot.onHand, unit: lot.unit },
+        faults: {},
+      };
     changes.push({ lotId: lot.id, changeMilli });
     return {
       line,
       what: "changed",
-      text: `lot ${lot.id}, ${book.name.toLowerCase()}: ${say(lot.onHand)} becomes ${say(counted.value)}`,
+      would: {
+        code: "counted",
+        lot: lot.id,
+        ingredient: book.name.toLowerCase(),
+        before: lot.onHand,
+        after: counted.value,
+        unit: lot.unit,
+      },
       faults: {},
     };
   });

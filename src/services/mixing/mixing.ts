@@ -12,7 +12,7 @@ import { insertMixEntry, insertMixing, insertMixingEnd, listMixEntries, lockMixi
 import type { Context } from "../context";
 import { fillWith, requirePickable, prepareFill, requireVesselFor, type PreparedFill } from "../fill";
 import { START_MIXING, type FillRequest, type MixingRequest, type MixingFill } from "@/contracts/fill";
-import { planDraw } from "../shed";
+import { chooseDraw } from "../shed";
 import { requireFitWater } from "../water";
 import { findFarm } from "@/data/farm";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
@@ -55,7 +55,7 @@ async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { 
         throw refuse("which-plants", {}, `/lines/${index}/species`);
       requirePickable(line.species, `/lines/${index}/species`, overrideReason);
     } else
-      await planDraw(db, {
+      await chooseDraw(db, {
         ingredient: line.ingredient,
         amount: line.amount,
         batchId: 0,

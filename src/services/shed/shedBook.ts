@@ -63,7 +63,7 @@ const asShelf = (lots: readonly Lot[]) =>
  * Nothing is written: a mixing asks before its first step.
  * @throws {Refusal} `short-of-stock` at the path; `reason-needed` where only held lots could give it
  */
-export async function planDraw(db: Queryable, draw: DrawRequest): Promise<PlannedDraw[]> {
+export async function chooseDraw(db: Queryable, draw: DrawRequest): Promise<PlannedDraw[]> {
   const locked = await lockLots(db, draw.ingredient);
   const lots = draw.onlyLotId === undefined ? locked : locked.filter(({ id }) => id === draw.onlyLotId);
   const states = await stateLotsOf(db, draw.ingredient, lots, isoDay(draw.at, draw));
@@ -103,9 +103,9 @@ export async function planDraw(db: Queryable, draw: DrawRequest): Promise<Planne
   });
 }
 
-/** Draws for a batch as planned. @returns the lots that gave, in order @throws {Refusal} as `planDraw` */
+/** Draws for a batch as planned. @returns the lots that gave, in order @throws {Refusal} as `chooseDraw` */
 export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): Promise<number[]> {
-  const draws = await planDraw(db, draw);
+  const draws = await chooseDraw(db, draw);
   for (const { lotId, amount, note } of draws)
     await insertStockMovement(db, {
       lotId,

@@ -10,7 +10,7 @@ import { LEDGER_VIEWS } from "./ledger";
 import { MIXING_VIEWS } from "./mixing";
 import { PAPERS_VIEWS } from "./papers";
 import { SHED_VIEWS } from "./shed";
-import { TOOLS_VIEWS } from "./tools";
+import { EQUIPMENT_VIEWS } from "./equipment";
 import { YARD_VIEWS } from "./yard";
 
 /** All that can be read of the farm. The pages, the door for reading, its validators and its description follow from this list. */
@@ -22,7 +22,7 @@ export const VIEWS = {
   ...BOOK_VIEWS,
   ...SHED_VIEWS,
   ...GATHER_VIEWS,
-  ...TOOLS_VIEWS,
+  ...EQUIPMENT_VIEWS,
   ...FIELD_VIEWS,
   ...DEVICES_VIEWS,
   ...LEDGER_VIEWS,

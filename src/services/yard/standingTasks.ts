@@ -38,7 +38,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       why: "Flies lay within the hour, rain thins it. Look for both first, and log what got in.",
       touch: { type: "log-act", batchId: batch.id, act: "lid-checked" },
     });
-  if (view.heldUntilMs !== null && view.heldUntilMs <= now.getTime() && living)
+  if (view.keptUntilMs !== null && view.keptUntilMs <= now.getTime() && living)
     drafts.push({
       ...base,
       key: `${batch.id}-close`,

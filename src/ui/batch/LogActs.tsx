@@ -67,8 +67,8 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     ...(batch.lid === "breathable" || batch.lidOff
       ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Lid looked at" }]
       : []),
-    ...(batch.aerated && batch.airOn && batch.heldUntilMs === null && isUsable(batch.state)
-      ? [{ act: "held-on-air" as const, label: "Held on air, one night at most" }]
+    ...(batch.aerated && batch.airOn && batch.keptUntilMs === null && isUsable(batch.state)
+      ? [{ act: "kept-on-air" as const, label: "Kept on air, one night at most" }]
       : []),
     ...batch.onceActs.map((act) => ({ act, label: ACT_WORDS[act] })),
     ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),

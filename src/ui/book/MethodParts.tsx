@@ -3,7 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { CueMeaning, MethodIngredient } from "@/core/book/types";
 import { findUse } from "@/core/book/uses";
-import { withoutTools } from "@/core/book/withoutTools";
+import { withoutEquipment } from "@/core/book/withoutEquipment";
 import { makerOf } from "@/core/book";
 import { sayDilution, sayStock, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -222,13 +222,14 @@ export const Uses = ({ recipe }: { readonly recipe: Recipe }) =>
     </Part>
   );
 
-/** How it is made where a tool is missing. */
-export const WithoutTools = ({ recipe }: { readonly recipe: Recipe }) => (
-  <Part title="Without the tool">
+/** How it is made where equipment is missing. */
+export const WithoutEquipment = ({ recipe }: { readonly recipe: Recipe }) => (
+  <Part title="Without the equipment">
     <ul className="divide-y divide-line border-y border-line text-[0.95rem]">
-      {withoutTools(recipe).map(({ tool, instead, costs }) => (
-        <li key={tool} className="py-1.5">
-          <span className="font-semibold">{tool}</span>: {instead}. <span className="text-soft">It costs {costs}.</span>
+      {withoutEquipment(recipe).map(({ missing, instead, costs }) => (
+        <li key={missing} className="py-1.5">
+          <span className="font-semibold">{missing}</span>: {instead}.{" "}
+          <span className="text-soft">It costs {costs}.</span>
         </li>
       ))}
     </ul>

@@ -21,7 +21,7 @@ import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
 import { EditSheet } from "./EditSheet";
 import { FarmRecord } from "./FarmRecord";
-import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutTools } from "./MethodParts";
+import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutEquipment } from "./MethodParts";
 import { RecipeDrawing } from "./MethodPlate";
 import { ScaleSheet } from "./ScaleSheet";
 import type { ScaleStart } from "./scaleDraft";
@@ -234,7 +234,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
           <Steps recipe={recipe} units={view.farm.units} />
           <Stages recipe={recipe} />
           <Tending recipe={recipe} />
-          <WithoutTools recipe={recipe} />
+          <WithoutEquipment recipe={recipe} />
         </div>
         <div className="grid content-start gap-8">
           <Cues recipe={recipe} />

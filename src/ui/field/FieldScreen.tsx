@@ -11,7 +11,7 @@ import { sayBand } from "../drawings/TimePlate";
 import { AddPlotSheet } from "./AddPlotSheet";
 import { AddToolSheet } from "./AddToolSheet";
 import { ApplyPanel } from "./ApplyPanel";
-import { FieldPlan, StageKey } from "./FieldPlan";
+import { FieldMap, StageKey } from "./FieldMap";
 import { HarvestRulesSheet } from "./HarvestRules";
 
 interface FieldScreenProps {
@@ -106,7 +106,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
               </Button>
             </div>
             <Waiting view={view} />
-            <FieldPlan
+            <FieldMap
               plots={view.plots}
               chosen={chosen}
               onToggle={toggle}

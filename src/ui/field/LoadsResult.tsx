@@ -1,4 +1,4 @@
-import type { LoadsPlan } from "@/core/apply/loads";
+import type { WorkedLoads } from "@/core/apply/loads";
 import { haulOf } from "@/core/apply/haul";
 import { sayVolume } from "@/formats/amounts";
 import { sayHaul } from "@/words/said";
@@ -7,7 +7,7 @@ import type { Tool } from "@/services/types";
 import { Notice } from "../kit/Notice";
 
 /** What each bed gets. */
-export const PlotShares = ({ plan, view }: { readonly plan: LoadsPlan; readonly view: FieldView }) => (
+export const PlotShares = ({ plan, view }: { readonly plan: WorkedLoads; readonly view: FieldView }) => (
   <details className="border-b border-line py-2">
     <summary className="min-h-11 cursor-pointer py-2 font-semibold">By bed</summary>
     <ul className="text-[0.92rem]">
@@ -31,7 +31,7 @@ export const Stock = ({
   heldL,
   tool,
 }: {
-  readonly plan: LoadsPlan;
+  readonly plan: WorkedLoads;
   readonly view: FieldView;
   readonly heldL: number;
   readonly tool: Tool;

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, fieldStoreOf } from "@/testing/views";
 import { ApplyPanel } from "./ApplyPanel";
-import { FieldPlan } from "./FieldPlan";
+import { FieldMap } from "./FieldMap";
 import { FieldScreen } from "./FieldScreen";
 
 function openPanel(chosen: readonly number[], view = fieldOf(), actions = fakeActions()) {
@@ -169,7 +169,7 @@ describe("the field plan", () => {
     const onToggle = jest.fn();
     renderWith(
       fakeActions(),
-      <FieldPlan
+      <FieldMap
         plots={[plotOf(1), plotOf(2, { last })]}
         chosen={new Set([2])}
         onToggle={onToggle}
@@ -192,7 +192,7 @@ describe("the field plan", () => {
   it("gives each bed a thumb's width, however narrow", () => {
     renderWith(
       fakeActions(),
-      <FieldPlan
+      <FieldMap
         plots={[plotOf(1, { widthM: 0.3 })]}
         chosen={new Set()}
         onToggle={() => undefined}

@@ -1,4 +1,4 @@
-import { planLoads, type LoadsPlan } from "@/core/apply/loads";
+import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { DomainError } from "@/core/errors";
 import { parseDilution, type Dilution } from "@/core/quantity/ratio";
@@ -11,7 +11,7 @@ import { speechOf } from "@/words/speech";
 
 /** What the chosen figures come to: a plan, or what is wrong and at which field. */
 export interface Worked {
-  readonly plan: LoadsPlan | null;
+  readonly plan: WorkedLoads | null;
   readonly dilution: Dilution | null;
   readonly problem: { readonly path: string; readonly message: string } | null;
 }
@@ -37,7 +37,7 @@ export function workOut(
         problem: { path: "/mixRateL", message: numberDoubt(rate.text) ?? "A number, please." },
       };
     if (plots.length === 0) return { plan: null, dilution, problem: null };
-    const plan = planLoads({
+    const plan = workOutLoads({
       dilution,
       mixRate: { amountL, per },
       plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),

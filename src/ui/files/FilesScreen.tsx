@@ -5,9 +5,12 @@ import { toast } from "sonner";
 import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { formatNumber, plural } from "@/formats/numbers";
 import type { FilePreview, RowOutcome } from "@/services/files";
+import { sayFileFault, sayFileLayout, sayRow } from "@/words/fileFaults";
+import { speechOf, type Speech } from "@/words/speech";
 import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
+import { useMeasures } from "../measures/measuresContext";
 import { ShedNav } from "../shed/ShedNav";
 import { readLines, type FileLine } from "./readStream";
 
@@ -28,7 +31,7 @@ type State =
   | { readonly type: "reading"; readonly done: number; readonly total: number }
   | { readonly type: "previewed"; readonly file: File; readonly preview: FilePreview };
 
-const Rows = ({ preview }: { readonly preview: FilePreview }) => (
+const Rows = ({ preview, say }: { readonly preview: FilePreview; readonly say: Speech }) => (
   <div className="overflow-x-auto">
     <table className="w-full text-left">
       <caption className="sr-only">What would become of each row</caption>
@@ -40,7 +43,7 @@ const Rows = ({ preview }: { readonly preview: FilePreview }) => (
         </tr>
       </thead>
       <tbody>
-        {preview.shown.map(({ line, what, text, faults }) => (
+        {preview.shown.map(({ line, what, would, faults }) => (
           <tr key={line} className="border-b border-line align-top">
             <td className="reading py-1.5 pr-4">{line}</td>
             <td
@@ -52,10 +55,10 @@ const Rows = ({ preview }: { readonly preview: FilePreview }) => (
               {what === "wrong"
                 ? Object.entries(faults).map(([column, fault]) => (
                     <p key={column}>
-                      <span className="font-semibold">{column}:</span> {fault}
+                      <span className="font-semibold">{column}:</span> {sayFileFault(fault, say)}
                     </p>
                   ))
-                : text}
+                : would && sayRow(would, say)}
             </td>
           </tr>
         ))}
@@ -65,7 +68,15 @@ const Rows = ({ preview }: { readonly preview: FilePreview }) => (
 );
 
 /** What was found in the file, row by row, and the writing of it. */
-const Previewed = ({ preview, onWrite }: { readonly preview: FilePreview; readonly onWrite: () => void }) => {
+const Previewed = ({
+  preview,
+  say,
+  onWrite,
+}: {
+  readonly preview: FilePreview;
+  readonly say: Speech;
+  readonly onWrite: () => void;
+}) => {
   const changes = preview.counts.new + preview.counts.changed;
   return (
     <>
@@ -78,7 +89,7 @@ const Previewed = ({ preview, onWrite }: { readonly preview: FilePreview; readon
           </span>
           .
         </p>
-        {preview.notes.map((note) => (
+        {(preview.layout ? sayFileLayout(preview.layout) : []).map((note) => (
           <p key={note} className="text-[0.92rem] text-soft">
             {note}
           </p>
@@ -95,7 +106,7 @@ const Previewed = ({ preview, onWrite }: { readonly preview: FilePreview; readon
           Write {plural(changes, "row")}
         </Button>
       )}
-      <Rows preview={preview} />
+      <Rows preview={preview} say={say} />
       {preview.shown.length < preview.rows ? (
         <p className="text-[0.92rem] text-soft">
           {preview.shown.length} of {preview.rows} rows are shown
@@ -166,8 +177,22 @@ function useFile() {
   return { kind, chooseKind, state, failure, input, preview, put };
 }
 
+/** The tables, each as a file to keep. */
+const Out = () => (
+  <section aria-label="Out" className="grid content-start gap-3">
+    <h2 className="text-xl">Out</h2>
+    <p className="text-soft">CSV, as any spreadsheet opens it. Read in again unchanged, it changes nothing.</p>
+    {FILE_KINDS.map((one) => (
+      <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonClass("plain")} download>
+        <Download aria-hidden className="size-5" /> {KIND_WORDS[one].name}
+      </a>
+    ))}
+  </section>
+);
+
 /** Tables out, and in again: first looked at row by row, then written whole or not at all. */
 export const FilesScreen = () => {
+  const say = speechOf(useMeasures().units);
   const { kind, chooseKind, state, failure, input, preview, put } = useFile();
   const previewed = state.type === "previewed" ? state : null;
   return (
@@ -175,15 +200,7 @@ export const FilesScreen = () => {
       <h1 className="text-2xl">Files</h1>
       <ShedNav here="/shed/files" />
       <div className="mt-5 grid gap-8 md:grid-cols-[20rem_1fr]">
-        <section aria-label="Out" className="grid content-start gap-3">
-          <h2 className="text-xl">Out</h2>
-          <p className="text-soft">CSV, as any spreadsheet opens it. Read in again unchanged, it changes nothing.</p>
-          {FILE_KINDS.map((one) => (
-            <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonClass("plain")} download>
-              <Download aria-hidden className="size-5" /> {KIND_WORDS[one].name}
-            </a>
-          ))}
-        </section>
+        <Out />
         <section aria-label="In" className="grid min-w-0 content-start gap-4">
           <h2 className="text-xl">In</h2>
           <Choices
@@ -232,11 +249,15 @@ export const FilesScreen = () => {
           ) : null}
           {previewed?.preview.refused ? (
             <Notice tone="error" title="This file can't be read as it is">
-              {previewed.preview.refused}
+              {sayFileFault(previewed.preview.refused, say)}
             </Notice>
           ) : null}
           {previewed && !previewed.preview.refused ? (
-            <Previewed preview={previewed.preview} onWrite={() => void put(previewed.file, previewed.preview)} />
+            <Previewed
+              preview={previewed.preview}
+              say={say}
+              onWrite={() => void put(previewed.file, previewed.preview)}
+            />
           ) : null}
         </section>
       </div>

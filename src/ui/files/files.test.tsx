@@ -22,11 +22,16 @@ const LOOK = {
   rows: 2,
   counts: { new: 1, changed: 0, same: 0, wrong: 1 },
   shown: [
-    { line: 2, what: "new", text: "2.5 kg of honey", faults: {} },
-    { line: 3, what: "wrong", text: "", faults: { amount: "How much?" } },
+    {
+      line: 2,
+      what: "new",
+      would: { code: "lot", ingredient: "honey", amount: 2.5, unit: "kg", receivedOn: "2031-03-01" },
+      faults: {},
+    },
+    { line: 3, what: "wrong", would: null, faults: { amount: { code: "how-much" } } },
   ],
   refused: null,
-  notes: ["Parted by semicolons."],
+  layout: { delimiter: ";", encoding: "utf-8", unknown: [] },
 } as const;
 const answers = (...rounds: readonly (readonly object[])[]) => {
   const queue = [...rounds];
@@ -64,7 +69,7 @@ describe("reading a file in", () => {
     answers([{ type: "preview", value: LOOK }]);
     choose();
     expect(await screen.findByText("How much?")).toBeVisible();
-    expect(screen.getByText("Parted by semicolons.")).toBeVisible();
+    expect(screen.getByText("Parted by semicolons, in UTF-8.")).toBeVisible();
     expect(screen.queryByRole("button", { name: /^Write/ })).toBeNull();
   });
   it("writes what is right, once, and says so", async () => {
@@ -89,15 +94,29 @@ describe("reading a file in", () => {
     choose();
     fireEvent.click(await screen.findByRole("button", { name: "Write 1 row" }));
     expect(await screen.findByText("1 of 1 rows are wrong by now.")).toBeVisible();
-    expect(screen.getByText("2.5 kg of honey")).toBeVisible();
+    expect(screen.getByText(/^2.5 kg of honey/)).toBeVisible();
   });
   it("says what is wrong with the file as a whole, and that all is there already", async () => {
     answers(
-      [{ type: "preview", value: { ...LOOK, refused: 'No column "unit".' } }],
+      [
+        {
+          type: "preview",
+          value: {
+            ...LOOK,
+            refused: {
+              code: "no-column",
+              missing: ["unit"],
+              found: ["lot"],
+              wanted: ["lot", "unit"],
+              optional: ["place"],
+            },
+          },
+        },
+      ],
       [{ type: "preview", value: { ...LOOK, counts: { new: 0, changed: 0, same: 2, wrong: 0 } } }],
     );
     choose();
-    expect(await screen.findByText('No column "unit".')).toBeVisible();
+    expect(await screen.findByText(/^No column "unit"[.]/)).toBeVisible();
     choose();
     expect(await screen.findByText(/All of it is there already/)).toBeVisible();
   });

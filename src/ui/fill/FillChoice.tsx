@@ -13,7 +13,7 @@ import { AmountField } from "../measures/AmountField";
 import { SizeField } from "../measures/SizeField";
 import { VesselDrawing } from "../drawings/VesselDrawing";
 import { recipeContents } from "../drawings/recipeContents";
-import { basisOf, type FillSize } from "./fillPlan";
+import { basisOf, type FillSize } from "./workOutFill";
 import type { Fill } from "./useFill";
 
 interface FillChoiceProps {

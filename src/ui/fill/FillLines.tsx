@@ -10,7 +10,7 @@ import { sayDay } from "@/formats/times";
 import type { ShelfItem } from "@/services/shed";
 import { measurableOf, fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
-import { type LineDraft } from "./fillPlan";
+import { type LineDraft } from "./workOutFill";
 import { PlantNames } from "./PlantNames";
 import { BookText } from "../kit/BookText";
 

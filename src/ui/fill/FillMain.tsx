@@ -7,9 +7,9 @@ import { WaterPicker } from "../water/WaterPicker";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
 import { FillCautions, FillNotices, isColdFor } from "./FillNotices";
-import { FillTools } from "./FillTools";
+import { FillEquipment } from "./FillEquipment";
 import { ShellChemistry } from "./ShellChemistry";
-import { leansOnHeld } from "./fillPlan";
+import { leansOnHeld } from "./workOutFill";
 import type { Recipe } from "@/core/book/recipe";
 import type { FillSheetProps, Filling } from "./useFilling";
 
@@ -152,7 +152,7 @@ export const FillMain = ({ vessel, making, farm, filling }: FillSheetProps & { r
           onChange={(water) => set({ water })}
         />
       ) : null}
-      <FillTools
+      <FillEquipment
         recipe={recipe}
         equipment={making.equipment}
         chosen={state.tools}

@@ -14,7 +14,7 @@ import type { Vessel } from "@/services/types";
 import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { useMeasures } from "../measures/measuresContext";
-import type { LineDraft } from "./fillPlan";
+import type { LineDraft } from "./workOutFill";
 import { BookText } from "../kit/BookText";
 
 /** What a first try is made in, L. */

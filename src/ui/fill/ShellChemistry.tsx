@@ -6,7 +6,7 @@ import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, parseNumber } from "@/formats/numbers";
 import { NumberField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
-import type { LineDraft } from "./fillPlan";
+import type { LineDraft } from "./workOutFill";
 import { sayDomain } from "@/words/domain";
 import { speechOf } from "@/words/speech";
 

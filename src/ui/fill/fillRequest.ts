@@ -1,5 +1,5 @@
 import { askedWater } from "../water/waterDraft";
-import type { LineDraft } from "./fillPlan";
+import type { LineDraft } from "./workOutFill";
 import type { Fill } from "./useFill";
 
 /** What the sheet asks besides the recipe and its amounts. */

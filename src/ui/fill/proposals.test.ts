@@ -14,7 +14,7 @@ import { readMeasured, typedAmount } from "@/formats/measured";
 import { prepareFill } from "@/services/fill/prepareFill";
 import { Refusal } from "@/services/refusal";
 import { NO_WATER } from "../water/waterDraft";
-import { planFill, type FillDraft } from "./fillPlan";
+import { workOutFill, type FillDraft } from "./workOutFill";
 import { fillRequest, mixingRequest } from "./fillRequest";
 
 const GALLON_L = 3.785411784;
@@ -47,7 +47,7 @@ const draftOf = (recipe: Recipe, volumeL: number, units: UnitSystem, change: Par
 
 /** What the server says of the sheet as it stands; null where it takes it. */
 function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
-  const plan = planFill(draft);
+  const plan = workOutFill(draft);
   if (plan.scaled === null) return `no plan: ${plan.problem}`;
   if (plan.overBrim) return "the sheet itself says over the brim";
   const unread = plan.lines.find(({ used }) => used === null);
@@ -95,7 +95,7 @@ function refusals(back: (recipe: Recipe, litres: number, units: UnitSystem) => F
   });
 }
 /** The basis as the recipe is scaled to the vessel. */
-const proposed = (recipe: Recipe, litres: number, units: UnitSystem) => planFill(draftOf(recipe, litres, units));
+const proposed = (recipe: Recipe, litres: number, units: UnitSystem) => workOutFill(draftOf(recipe, litres, units));
 
 describe("what the fill sheet proposes", () => {
   it("is taken as it stands", () => expect(refusals(draftOf)).toEqual([]));
@@ -159,7 +159,7 @@ describe("what the fill sheet proposes", () => {
             unitCostMinor: 0,
           }));
         const draft = draftOf(recipe, litres, units, { size: "shed", shelf });
-        const used = planFill(draft).lines.find(({ key: of }) => of === scarce.key)?.used ?? 0;
+        const used = workOutFill(draft).lines.find(({ key: of }) => of === scarce.key)?.used ?? 0;
         expect(used).toBeLessThanOrEqual(onHand + 5e-4);
         return draft;
       }),

@@ -11,7 +11,7 @@ import { measurableOf, readMeasured, typedAmount, type Measurable } from "@/form
 import { useMeasures } from "../measures/measuresContext";
 import type { FillStart } from "./recipeKey";
 import { NO_WATER, type WaterDraft } from "../water/waterDraft";
-import { basisOf, planFill, type FillPlan, type FillSize } from "./fillPlan";
+import { basisOf, workOutFill, type WorkedFill, type FillSize } from "./workOutFill";
 
 interface FillState {
   readonly key: RecipeKey;
@@ -25,7 +25,7 @@ interface FillState {
   readonly drafts: Readonly<Record<string, string>>;
   /** Which plants were picked, by ingredient. */
   readonly species: Readonly<Record<string, string>>;
-  /** Tools that go in. */
+  /** Equipment that goes in. */
   readonly tools: readonly number[];
   readonly water: WaterDraft;
 }
@@ -35,7 +35,7 @@ export interface Fill {
   readonly recipe: Recipe;
   /** Amounts that the recipe leaves to the grower; NaN for one that can't be read. */
   readonly stated: readonly AmountOf[];
-  readonly plan: FillPlan;
+  readonly plan: WorkedFill;
   /** Changes part of the draft; amounts typed by hand go where the recipe or the size moves under them. */
   readonly set: (change: Partial<FillState>) => void;
 }
@@ -81,7 +81,7 @@ export function useFill(
       const measured = read(typed, measurableOf(ingredient));
       return { ingredient, amount: measured.type === "read" ? measured.amount : NaN };
     });
-  const planned = planFill({
+  const planned = workOutFill({
     recipe,
     vessel,
     size: state.size,

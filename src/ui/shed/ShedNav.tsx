@@ -4,7 +4,7 @@ const PLACES = [
   { href: "/shed", name: "Shelves" },
   { href: "/shed/shopping", name: "Shopping" },
   { href: "/shed/gathering", name: "Gathering" },
-  { href: "/shed/tools", name: "Tools" },
+  { href: "/shed/equipment", name: "Equipment" },
   { href: "/shed/probes", name: "Probes" },
   { href: "/shed/count", name: "Count" },
   { href: "/shed/files", name: "Files" },

@@ -27,7 +27,7 @@ export const ACT_WORDS: Record<Act, string> = {
   "lid-off": "Lid or cloth found off",
   "joined": "Both joined",
   "bag-out": "Bag or solids taken out",
-  "held-on-air": "Held on its air",
+  "kept-on-air": "Kept on its air",
 };
 /** What the number of an act stands for. */
 const WITH_LITRES: readonly string[] = ["topped-up"];

@@ -1,6 +1,6 @@
 import type { SignKind } from "@/core/book/words";
 import type { ObservationType } from "@/core/ferment/evidence/observations";
-import { HOLD_LOOK_EVERY_H } from "@/core/judge/holdOnAir";
+import { KEPT_LOOK_EVERY_H } from "@/core/judge/keptOnAir";
 import type { SmellAhead } from "@/core/judge/nextSmell";
 import type { VerdictReason } from "@/core/judge/reasons";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
@@ -204,10 +204,10 @@ const REASONS: Words = {
     `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`,
   "air-was-off": (reason, telling) =>
     `It stood without air for ${sayDuration(reason.hours)}, until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)}: not on leaves any more.${reason.hours > reason.soilH ? " Smell it before anything goes out." : ""}`,
-  "held-on-air": (reason, telling) =>
+  "kept-on-air": (reason, telling) =>
     reason.isOver
       ? "Its night on air is over: use it now, or pour it on the compost. Its food has run out."
-      : `Held on its air until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)} at most; smell it every ${HOLD_LOOK_EVERY_H} hours, it is judged anew each time.`,
+      : `Kept on its air until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)} at most; smell it every ${KEPT_LOOK_EVERY_H} hours, it is judged anew each time.`,
   "smell-ahead": (reason) => SMELL_AHEAD[reason.says](reason),
   "window-closed": (reason, telling) =>
     reason.hour === null

@@ -1,11 +1,13 @@
 import type { ApplyCaution } from "@/core/apply/cautions";
 import type { DomainError } from "@/core/errors";
+import type { FileFault } from "@/formats/csv/fileFault";
 import type { HoldReason } from "@/core/stock/lotState";
 import type { WaterReason } from "@/core/water/chlorine";
 import { sayCaution } from "@/words/en/caution";
 import { sayThinStarter } from "@/words/en/strength";
 import { sayState } from "@/words/en/verdict";
 import { sayWaterReason } from "@/words/en/water";
+import { sayFileFault } from "../fileFaults";
 import type { Speech } from "../speech";
 import { DOMAIN } from "./domain";
 import { sayHold } from "./holds";
@@ -270,9 +272,12 @@ export const REFUSALS = {
     "No column of times was found in it. Ruchka reads ISO times and the usual ways with days, months and a clock.",
   "no-figures": ({ column }: { column: string }) => `“${column}” has no figures.`,
   "file-too-slow": () => "This file takes too long to read. Send a part of it.",
-  "file-unreadable": ({ why }: { why: string }) => why,
-  "rows-wrong": ({ wrong, rows, line, why }: { wrong: number; rows: number; line: number; why: string }): Said => [
+  "file-unreadable": ({ fault }: { fault: FileFault }, say: Speech) => sayFileFault(fault, say),
+  "rows-wrong": (
+    { wrong, rows, line, faults }: { wrong: number; rows: number; line: number; faults: readonly FileFault[] },
+    say: Speech,
+  ): Said => [
     `${wrong} of ${rows} rows are wrong, the first in line ${line}: nothing was written.`,
-    why,
+    faults.map((fault) => sayFileFault(fault, say)).join(" "),
   ],
 } as const satisfies Record<string, (params: never, say: Speech) => Said>;

@@ -76,7 +76,8 @@ const FEATURES = [
   "coreC",
 ] as const satisfies readonly (keyof Features)[];
 
-const MAX_AGE_H = 24 * 800;
+/** A batch is followed for so long: no method takes longer, nor keeps in its vessel. */
+export const MAX_AGE_H = 24 * 800;
 /** Reports contradict each other where fewer of the ways than this explain them all. */
 const EXPLAINED = 0.2;
 

@@ -1,15 +1,15 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import type { EquipmentView } from "@/services/equipment/equipment";
-import type { ToolsView } from "@/services/equipment/readTools";
+import type { EquipmentPageView } from "@/services/equipment/readEquipmentPage";
 import { FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
-import { ToolsScreen } from "./ToolsScreen";
+import { EquipmentScreen } from "./EquipmentScreen";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: jest.fn(), refresh: jest.fn() }) }));
 
-const tool = (id: number, change: Partial<EquipmentView>): EquipmentView => ({
+const piece = (id: number, change: Partial<EquipmentView>): EquipmentView => ({
   id,
   kind: "stone",
-  name: `Tool ${id}`,
+  name: `Piece ${id}`,
   count: 1,
   size: null,
   outlets: null,
@@ -22,15 +22,15 @@ const tool = (id: number, change: Partial<EquipmentView>): EquipmentView => ({
   calibrationDueOn: null,
   ...change,
 });
-function open(change: Partial<ToolsView> = {}, actions = fakeActions()) {
-  const view: ToolsView = {
+function open(change: Partial<EquipmentPageView> = {}, actions = fakeActions()) {
+  const view: EquipmentPageView = {
     farm: FARM,
     nowMs: NOW_MS,
     today: "2031-03-20",
     equipment: [
-      tool(1, { dirtyFrom: "acid" }),
-      tool(2, { kind: "ph-meter", washedBetween: false, calibratedOn: "2031-02-01", calibrationDueOn: "2031-03-03" }),
-      tool(3, { kind: "pump", washedBetween: false, broken: true, size: 60, outlets: 4 }),
+      piece(1, { dirtyFrom: "acid" }),
+      piece(2, { kind: "ph-meter", washedBetween: false, calibratedOn: "2031-02-01", calibrationDueOn: "2031-03-03" }),
+      piece(3, { kind: "pump", washedBetween: false, broken: true, size: 60, outlets: 4 }),
     ],
     carriers: [],
     dirtyVessels: ["Drum"],
@@ -45,12 +45,12 @@ function open(change: Partial<ToolsView> = {}, actions = fakeActions()) {
     running: [{ id: 12, name: "Extract in Drum" }],
     ...change,
   };
-  renderWith(actions, <ToolsScreen view={view} />);
+  renderWith(actions, <EquipmentScreen view={view} />);
   return actions;
 }
 const click = (name: string) => fireEvent.click(screen.getByRole("button", { name }));
 
-describe("the wall with the tools", () => {
+describe("the wall with the equipment", () => {
   it("says what wants a wash, a calibration, mending; and what plans lack", () => {
     open();
     for (const words of [
@@ -65,35 +65,35 @@ describe("the wall with the tools", () => {
   });
   it("notes what was done with one touch", async () => {
     const actions = open();
-    click("Washed: Tool 1");
+    click("Washed: Piece 1");
     await waitFor(() =>
       expect(actions.noteEquipment.mock.calls[0]?.[0]).toMatchObject({ equipmentId: 1, kind: "washed" }),
     );
-    click("Calibrated: Tool 2");
+    click("Calibrated: Piece 2");
     await waitFor(() =>
       expect(actions.noteEquipment.mock.calls[1]?.[0]).toMatchObject({ equipmentId: 2, kind: "calibrated" }),
     );
-    click("Mended: Tool 3");
+    click("Mended: Piece 3");
     await waitFor(() =>
       expect(actions.noteEquipment.mock.calls[2]?.[0]).toMatchObject({ equipmentId: 3, kind: "mended" }),
     );
   });
-  it("hangs a tool into a batch", async () => {
+  it("hangs a piece into a batch", async () => {
     const actions = open();
-    click("In a batch: Tool 1");
+    click("In a batch: Piece 1");
     click("It hangs in there");
     await waitFor(() =>
       expect(actions.noteEquipment.mock.calls[0]?.[0]).toMatchObject({ equipmentId: 1, kind: "used", batchId: 12 }),
     );
   });
-  it("adds a tool, asking a pump for its air and its outlets", async () => {
+  it("adds a piece, asking a pump for its air and its outlets", async () => {
     const actions = open(
       {},
       fakeActions({
         addEquipment: refused('There is a "Big pump" already.', { "/name": 'There is a "Big pump" already.' }),
       }),
     );
-    click("Another tool");
+    click("Another piece");
     fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Big pump" } });
     fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "60" } });
     fireEvent.change(screen.getByLabelText("Outlets"), { target: { value: "4" } });
@@ -111,7 +111,7 @@ describe("the wall with the tools", () => {
   });
   it("marks a size that is no number, and keeps it", async () => {
     const actions = open();
-    click("Another tool");
+    click("Another piece");
     fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Pump" } });
     fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "big" } });
     click("Hang it up");
@@ -121,6 +121,6 @@ describe("the wall with the tools", () => {
   });
   it("says what an empty wall is good for", () => {
     open({ equipment: [], lacks: [], dirtyVessels: [] });
-    expect(screen.getByText(/No tools are written down/)).toBeVisible();
+    expect(screen.getByText(/No equipment is written down/)).toBeVisible();
   });
 });

@@ -1,6 +1,6 @@
 import { findRecipe } from "../book";
 import type { Act } from "../book/words";
-import { holdOnAir } from "./holdOnAir";
+import { keptOnAir } from "./keptOnAir";
 import type { LogItem } from "./log";
 import { smellAhead } from "./nextSmell";
 import { shelfStartH } from "./shelfStart";
@@ -8,17 +8,17 @@ import { shelfStartH } from "./shelfStart";
 const act = (hour: number, what: Act): LogItem => ({ hour, kind: "act", act: what });
 const smell = (hour: number, word: string): LogItem => ({ hour, kind: "smell", word }) as LogItem;
 
-describe("holding a ready brew on its air", () => {
+describe("keeping a ready brew on its air", () => {
   const tea = findRecipe("aerated-tea");
   it("has an end: a night, or the closing of its window", () => {
-    expect(holdOnAir(tea, [act(30, "held-on-air")], null)).toEqual({ fromH: 30, untilH: 42 });
-    expect(holdOnAir(tea, [act(30, "held-on-air")], 36)).toEqual({ fromH: 30, untilH: 36 });
-    expect(holdOnAir(tea, [act(30, "held-on-air")], 25)).toEqual({ fromH: 30, untilH: 30 });
+    expect(keptOnAir(tea, [act(30, "kept-on-air")], null)).toEqual({ fromH: 30, untilH: 42 });
+    expect(keptOnAir(tea, [act(30, "kept-on-air")], 36)).toEqual({ fromH: 30, untilH: 36 });
+    expect(keptOnAir(tea, [act(30, "kept-on-air")], 25)).toEqual({ fromH: 30, untilH: 30 });
   });
   it("does not grow by being said again, and is none without air or word", () => {
-    expect(holdOnAir(tea, [act(30, "held-on-air"), act(41, "held-on-air")], null)?.untilH).toBe(42);
-    expect(holdOnAir(tea, [], null)).toBeNull();
-    expect(holdOnAir(findRecipe("leaf-mould-brew"), [act(30, "held-on-air")], null)).toBeNull();
+    expect(keptOnAir(tea, [act(30, "kept-on-air"), act(41, "kept-on-air")], null)?.untilH).toBe(42);
+    expect(keptOnAir(tea, [], null)).toBeNull();
+    expect(keptOnAir(findRecipe("leaf-mould-brew"), [act(30, "kept-on-air")], null)).toBeNull();
   });
 });
 

@@ -14,7 +14,7 @@ import { pickRecipe } from "../recipes";
 import { meanAirByDay } from "../weather";
 import { readEquipment, type EquipmentView } from "./equipment";
 
-export interface ToolsView {
+export interface EquipmentPageView {
   readonly farm: FarmView;
   readonly nowMs: number;
   readonly today: string;
@@ -36,7 +36,7 @@ export interface ToolsView {
 const DAYS_AHEAD = 30;
 
 /** The farm's tools as they stand, and what planned batches lack. */
-export async function readTools(ctx: Context, farm: Farm): Promise<ToolsView> {
+export async function readEquipmentPage(ctx: Context, farm: Farm): Promise<EquipmentPageView> {
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);

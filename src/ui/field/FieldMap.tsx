@@ -3,7 +3,7 @@ import { sayArea, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import type { PlotView } from "@/services/field";
 
-interface FieldPlanProps {
+interface FieldMapProps {
   readonly plots: readonly PlotView[];
   readonly chosen: ReadonlySet<number>;
   readonly onToggle: (id: number) => void;
@@ -47,7 +47,7 @@ const sayLast = (plot: PlotView, nowMs: number, clock: FarmClock) =>
     : "nothing yet";
 
 /** The beds to scale: tap one to take it in or leave it out. */
-export const FieldPlan = ({ plots, chosen, onToggle, clock, nowMs, units }: FieldPlanProps) => {
+export const FieldMap = ({ plots, chosen, onToggle, clock, nowMs, units }: FieldMapProps) => {
   const width = Math.max(...plots.map((plot) => plot.xM + plot.widthM)) * PX_PER_M + 2 * PAD;
   const height = Math.max(...plots.map((plot) => plot.yM + plot.lengthM)) * PX_PER_M + 2 * PAD;
   return (

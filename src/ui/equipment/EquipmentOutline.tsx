@@ -1,6 +1,6 @@
 import type { EquipmentKind } from "@/core/equipment/needs";
 
-/** Each tool as its outline is painted on a workshop wall. */
+/** Each piece of equipment as its outline is painted on a workshop wall. */
 const OUTLINES: Readonly<Record<EquipmentKind, string>> = {
   "pump": "M10 22h28v18h-28zM16 22v-6h16v6M38 28h8M38 34h8M14 40v4M34 40v4",
   "stone": "M24 10v14M14 24h20v18h-20zM18 30h1M24 34h1M29 29h1M20 38h1M28 38h1",
@@ -16,7 +16,7 @@ const OUTLINES: Readonly<Record<EquipmentKind, string>> = {
   "stirrer": "M24 6v24M18 30h12v14h-12zM18 37h12",
 };
 
-export const ToolOutline = ({ kind, faint }: { readonly kind: EquipmentKind; readonly faint: boolean }) => (
+export const EquipmentOutline = ({ kind, faint }: { readonly kind: EquipmentKind; readonly faint: boolean }) => (
   <svg aria-hidden viewBox="0 0 50 50" className="size-14 shrink-0">
     <circle cx={24} cy={4} r={2.4} fill="var(--ink)" />
     <path

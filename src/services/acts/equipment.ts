@@ -1,4 +1,4 @@
 import "server-only";
 import { addEquipment, noteEquipment } from "../equipment";
 
-export const TOOLS_ACTS = { addEquipment, noteEquipment } as const;
+export const EQUIPMENT_ACTS = { addEquipment, noteEquipment } as const;

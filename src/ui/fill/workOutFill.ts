@@ -52,7 +52,7 @@ export interface LineDraft extends ScaledLine {
   readonly pickedNow: boolean;
 }
 
-export interface FillPlan {
+export interface WorkedFill {
   readonly scaled: ScaledRecipe | null;
   readonly problem: string | null;
   /** What goes in now. */
@@ -138,7 +138,7 @@ function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readon
 }
 
 /** The fill as it stands while it is being typed: the scaled recipe, each line with its real amount, and whether it all fits. */
-export function planFill(draft: FillDraft): FillPlan {
+export function workOutFill(draft: FillDraft): WorkedFill {
   const { scaled, problem } = scale(draft);
   const all = scaled?.lines ?? [];
   const later = all.filter(({ onDay }) => onDay > 0);

@@ -3,7 +3,7 @@ import type { Recipe } from "@/core/book/recipe";
 import { kindWord, type EquipmentKind } from "@/core/equipment/needs";
 import type { EquipmentView } from "@/services/equipment";
 
-/** Kinds of tools that hang or lie in a brew of this recipe. */
+/** Kinds of equipment that hang or lie in a brew of this recipe. */
 const kindsIn = (recipe: Recipe): readonly EquipmentKind[] => [
   ...(recipe.aerated ? (["stone", "tubing"] as const) : []),
   ...(recipe.ingredients.some(({ bagged }) => bagged) ? (["bag"] as const) : []),
@@ -11,8 +11,8 @@ const kindsIn = (recipe: Recipe): readonly EquipmentKind[] => [
   ...(recipe.lid === "airlock" ? (["airlock"] as const) : []),
 ];
 
-/** Which tools go in, so that the shed knows what is in use and what wants a wash before another family of brew. */
-export const FillTools = ({
+/** Which equipment goes in, so that the shed knows what is in use and what wants a wash before another family of brew. */
+export const FillEquipment = ({
   recipe,
   equipment,
   chosen,
@@ -28,7 +28,7 @@ export const FillTools = ({
   if (offered.length === 0) return null;
   return (
     <fieldset>
-      <legend className="text-lg font-bold">Tools that go in</legend>
+      <legend className="text-lg font-bold">Equipment that goes in</legend>
       <div className="flex flex-wrap gap-x-6">
         {offered.map(({ id, name, kind, dirtyFrom }) => (
           <label key={id} className="flex min-h-11 items-center gap-2">

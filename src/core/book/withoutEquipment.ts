@@ -1,13 +1,13 @@
 import { phTarget, type Recipe } from "./recipe";
 
-/** What hands do where a tool is missing, and what that costs in time or certainty. */
-export interface WithoutTool {
-  readonly tool: string;
+/** What hands do where a piece of equipment is missing, and what that costs in time or certainty. */
+export interface WithoutEquipment {
+  readonly missing: string;
   readonly instead: string;
   readonly costs: string;
 }
 
-interface Rule extends WithoutTool {
+interface Rule extends WithoutEquipment {
   readonly when: (recipe: Recipe) => boolean;
 }
 
@@ -15,55 +15,55 @@ const uses = (recipe: Recipe, ingredient: string) => recipe.ingredients.some((li
 
 const RULES: readonly Rule[] = [
   {
-    tool: "A blender",
+    missing: "A blender",
     instead: "boil it soft and mash it through the bag by hand",
     costs: "ten minutes more; lumps feed a little later",
     when: (recipe) => uses(recipe, "potato") || uses(recipe, "potato-mash"),
   },
   {
-    tool: "A pH meter",
+    missing: "A pH meter",
     instead: "a strip, read twice a day apart",
     costs: "half a unit of doubt, so two days more to be sure",
     when: (recipe) => phTarget(recipe) !== null,
   },
   {
-    tool: "An airlock",
+    missing: "An airlock",
     instead: "a lid that is lifted every day or two",
     costs: "a minute a day; a missed day builds pressure",
     when: ({ lid }) => lid === "airlock",
   },
   {
-    tool: "A cloth lid with its band",
+    missing: "A cloth lid with its band",
     instead: "paper or cloth under a jar ring, or tied with string",
     costs: "nothing",
     when: ({ lid }) => lid === "breathable",
   },
   {
-    tool: "A mesh bag",
+    missing: "A mesh bag",
     instead: "loose in the liquid, and strained through cloth",
     costs: "half an hour of straining; finer cans clog",
     when: ({ ingredients }) => ingredients.some(({ bagged }) => bagged),
   },
   {
-    tool: "A hoist",
+    missing: "A hoist",
     instead: "bail the liquid out first, then lift the sack in parts",
     costs: "three quarters of an hour, and two people",
     when: ({ ingredients }) => ingredients.filter(({ bagged }) => bagged).length > 1,
   },
   {
-    tool: "An air pump",
+    missing: "An air pump",
     instead: "nothing does: pouring by hand is too little air. Make the leaf-mould brew, which wants none",
     costs: "another input",
     when: ({ aerated }) => aerated,
   },
   {
-    tool: "Scales",
+    missing: "Scales",
     instead: "a cup or cap of the farm's own, weighed once with someone's scales",
     costs: "the spread of the measure; salt, sugar and acid want scales all the same",
     when: () => true,
   },
 ];
 
-/** How a recipe is made without the tools it asks for. */
-export const withoutTools = (recipe: Recipe): WithoutTool[] =>
-  RULES.filter(({ when }) => when(recipe)).map(({ tool, instead, costs }) => ({ tool, instead, costs }));
+/** How a recipe is made without the equipment it asks for. */
+export const withoutEquipment = (recipe: Recipe): WithoutEquipment[] =>
+  RULES.filter(({ when }) => when(recipe)).map(({ missing, instead, costs }) => ({ missing, instead, costs }));

@@ -6,17 +6,17 @@ import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
-import type { EquipmentView, ToolsView } from "@/services/equipment";
-import { useToolsAct } from "../acts/tools";
+import type { EquipmentView, EquipmentPageView } from "@/services/equipment";
+import { useEquipmentAct } from "../acts/equipment";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { ShedNav } from "../shed/ShedNav";
-import { ToolOutline } from "./ToolOutline";
+import { EquipmentOutline } from "./EquipmentOutline";
 
 const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useToolsAct("addEquipment");
+  const act = useEquipmentAct("addEquipment");
   const [kind, setKind] = useState<EquipmentKind>("pump");
   const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
   const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
@@ -37,7 +37,14 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const { fields } = act;
   const unit = SIZE_UNIT[kind];
   return (
-    <FormSheet title="A tool" act="Hang it up" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
+    <FormSheet
+      title="A piece of equipment"
+      act="Hang it up"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
       <SelectField label="What" value={kind} onChange={(event) => setKind(event.target.value as EquipmentKind)}>
         {EQUIPMENT_KINDS.map((one) => (
           <option key={one} value={one}>
@@ -87,24 +94,24 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
 };
 
 const UseSheet = ({
-  tool,
+  piece,
   view,
   onClose,
 }: {
-  readonly tool: EquipmentView;
-  readonly view: ToolsView;
+  readonly piece: EquipmentView;
+  readonly view: EquipmentPageView;
   readonly onClose: () => void;
 }) => {
-  const act = useToolsAct("noteEquipment");
+  const act = useEquipmentAct("noteEquipment");
   const [batchId, setBatchId] = useState(view.running[0]?.id ?? 0);
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
-    if (!(await act.run({ equipmentId: tool.id, kind: "used", batchId }))) return;
+    if (!(await act.run({ equipmentId: piece.id, kind: "used", batchId }))) return;
     onClose();
   };
   return (
     <FormSheet
-      title={`${tool.name} is in`}
+      title={`${piece.name} is in`}
       act="It hangs in there"
       busy={act.busy}
       error={act.error}
@@ -127,78 +134,78 @@ const UseSheet = ({
   );
 };
 
-function sayState(tool: EquipmentView, today: string): readonly { readonly text: string; readonly warn: boolean }[] {
+function sayState(piece: EquipmentView, today: string): readonly { readonly text: string; readonly warn: boolean }[] {
   return [
-    ...(tool.broken ? [{ text: "■ broken", warn: true }] : []),
-    ...(tool.busy ? [{ text: "in a running batch", warn: false }] : []),
-    ...(tool.dirtyFrom && !tool.busy && tool.washedBetween
+    ...(piece.broken ? [{ text: "■ broken", warn: true }] : []),
+    ...(piece.busy ? [{ text: "in a running batch", warn: false }] : []),
+    ...(piece.dirtyFrom && !piece.busy && piece.washedBetween
       ? [{ text: "▲ wash it before another family of brew", warn: true }]
       : []),
-    ...(tool.calibrationDueOn !== null && tool.calibrationDueOn < today
+    ...(piece.calibrationDueOn !== null && piece.calibrationDueOn < today
       ? [
           {
-            text: tool.calibratedOn ? `▲ calibrated ${sayDay(tool.calibratedOn)}: due again` : "▲ never calibrated",
+            text: piece.calibratedOn ? `▲ calibrated ${sayDay(piece.calibratedOn)}: due again` : "▲ never calibrated",
             warn: true,
           },
         ]
       : []),
-    ...(tool.calibratedOn && tool.calibrationDueOn! >= today
-      ? [{ text: `◆ calibrated ${sayDay(tool.calibratedOn)}`, warn: false }]
+    ...(piece.calibratedOn && piece.calibrationDueOn! >= today
+      ? [{ text: `◆ calibrated ${sayDay(piece.calibratedOn)}`, warn: false }]
       : []),
   ];
 }
 
 const Peg = ({
-  tool,
+  piece,
   view,
   onUse,
 }: {
-  readonly tool: EquipmentView;
-  readonly view: ToolsView;
+  readonly piece: EquipmentView;
+  readonly view: EquipmentPageView;
   readonly onUse: () => void;
 }) => {
-  const act = useToolsAct("noteEquipment", "toast");
+  const act = useEquipmentAct("noteEquipment", "toast");
   const note = async (kind: "washed" | "calibrated" | "broken" | "mended", said: string) => {
-    if (await act.run({ equipmentId: tool.id, kind })) toast.success(`${tool.name}: ${said}.`);
+    if (await act.run({ equipmentId: piece.id, kind })) toast.success(`${piece.name}: ${said}.`);
   };
-  const unit = SIZE_UNIT[tool.kind];
+  const unit = SIZE_UNIT[piece.kind];
   const acts: readonly (readonly [string, () => void])[] = [
-    ...(tool.washedBetween && tool.dirtyFrom ? [["Washed", () => void note("washed", "washed")] as const] : []),
-    ...(tool.calibrationDueOn === null
+    ...(piece.washedBetween && piece.dirtyFrom ? [["Washed", () => void note("washed", "washed")] as const] : []),
+    ...(piece.calibrationDueOn === null
       ? []
       : [["Calibrated", () => void note("calibrated", "calibrated today")] as const]),
-    ...(tool.washedBetween && !tool.busy && view.running.length > 0 && !tool.broken
+    ...(piece.washedBetween && !piece.busy && view.running.length > 0 && !piece.broken
       ? [["In a batch", onUse] as const]
       : []),
-    tool.broken
+    piece.broken
       ? (["Mended", () => void note("mended", "mended")] as const)
       : (["Broken", () => void note("broken", "broken")] as const),
   ];
   return (
     <li className="flex gap-3 py-3">
-      <ToolOutline kind={tool.kind} faint={tool.broken} />
+      <EquipmentOutline kind={piece.kind} faint={piece.broken} />
       <div className="min-w-0 flex-1">
         <p className="font-semibold">
-          {tool.name} <span className="font-normal text-soft">· {kindWord(tool.kind)}</span>
+          {piece.name} <span className="font-normal text-soft">· {kindWord(piece.kind)}</span>
         </p>
         <p className="text-soft">
           {[
-            tool.count > 1 ? `${tool.count} of them` : "",
-            tool.size !== null && unit ? `${formatNumber(tool.size)} ${unit}` : "",
-            tool.outlets ? plural(tool.outlets, "outlet") : "",
-            tool.note,
+            piece.count > 1 ? `${piece.count} of them` : "",
+            piece.size !== null && unit ? `${formatNumber(piece.size)} ${unit}` : "",
+            piece.outlets ? plural(piece.outlets, "outlet") : "",
+            piece.note,
           ]
             .filter(Boolean)
             .join("; ")}
         </p>
-        {sayState(tool, view.today).map(({ text, warn }) => (
+        {sayState(piece, view.today).map(({ text, warn }) => (
           <p key={text} className={warn ? "font-semibold text-rust" : "text-soft"}>
             {text}
           </p>
         ))}
         <div className="-ml-3 flex flex-wrap">
           {acts.map(([word, run]) => (
-            <Button key={word} variant="quiet" disabled={act.busy} onClick={run} aria-label={`${word}: ${tool.name}`}>
+            <Button key={word} variant="quiet" disabled={act.busy} onClick={run} aria-label={`${word}: ${piece.name}`}>
               {word}
             </Button>
           ))}
@@ -209,7 +216,7 @@ const Peg = ({
 };
 
 /** What planned batches lack, and what wants a wash. */
-const Lacks = ({ view }: { readonly view: ToolsView }) => (
+const Lacks = ({ view }: { readonly view: EquipmentPageView }) => (
   <div className="grid content-start gap-6">
     <section aria-label="What lacks">
       <h2 className="text-xl">What planned batches lack</h2>
@@ -250,29 +257,29 @@ const Lacks = ({ view }: { readonly view: ToolsView }) => (
   </div>
 );
 
-/** The wall with the tools: what each is good for, what wants a wash or a calibration, and what planned batches lack. */
-export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
+/** The wall with the equipment: what each is good for, what wants a wash or a calibration, and what planned batches lack. */
+export const EquipmentScreen = ({ view }: { readonly view: EquipmentPageView }) => {
   const [open, setOpen] = useState<"add" | EquipmentView | null>(null);
   return (
     <div className="px-4 py-5 md:px-8">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-2xl">Tools</h1>
+        <h1 className="text-2xl">Equipment</h1>
         <Button variant="strong" onClick={() => setOpen("add")}>
-          Another tool
+          Another piece
         </Button>
       </div>
-      <ShedNav here="/shed/tools" />
+      <ShedNav here="/shed/equipment" />
       <div className="mt-5 grid gap-8 md:grid-cols-[1fr_22rem]">
         <section aria-label="On the wall">
           {view.equipment.length === 0 ? (
             <p>
-              No tools are written down. With pump, stones, bags and meters here, each fill says what it lacks before
+              No equipment is written down. With pump, stones, bags and meters here, each fill says what it lacks before
               you begin.
             </p>
           ) : null}
           <ul className="grid divide-y divide-line border-y border-line empty:hidden lg:grid-cols-2 lg:gap-x-8">
-            {view.equipment.map((tool) => (
-              <Peg key={tool.id} tool={tool} view={view} onUse={() => setOpen(tool)} />
+            {view.equipment.map((piece) => (
+              <Peg key={piece.id} piece={piece} view={view} onUse={() => setOpen(piece)} />
             ))}
           </ul>
           <h2 className="mt-6 text-xl">To carry it out with</h2>
@@ -290,7 +297,7 @@ export const ToolsScreen = ({ view }: { readonly view: ToolsView }) => {
       </div>
       {open === "add" ? <AddToolSheet onClose={() => setOpen(null)} /> : null}
       {open !== null && open !== "add" ? (
-        <UseSheet tool={asItStands(view.equipment, open)} view={view} onClose={() => setOpen(null)} />
+        <UseSheet piece={asItStands(view.equipment, open)} view={view} onClose={() => setOpen(null)} />
       ) : null}
     </div>
   );

@@ -1,0 +1,9 @@
+import "server-only";
+import { readEquipmentPage } from "../equipment";
+import { NOTHING, view } from "../view";
+
+export const EQUIPMENT_VIEWS = {
+  equipment: view({ name: "equipment", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
+    readEquipmentPage(ctx, farm),
+  ),
+} as const;
