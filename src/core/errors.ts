@@ -29,6 +29,11 @@ export interface DomainErrorParams {
   "time-order": { earlier: string; later: string };
   "unknown-word": { word: string; known: readonly string[] };
   "one-tool": { given: number };
+  "ring-corners": { corners: number; most: number };
+  "ring-crosses": object;
+  "split-misses": { parts: number };
+  "merge-apart": { parts: number };
+  "geojson-unreadable": { why: "no-collection" | "no-position" | "outside" | "too-many" };
   "figure-unreadable": { text: string; hint: string };
 }
 

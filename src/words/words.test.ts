@@ -208,6 +208,11 @@ const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; read
     "time-order": { code: "time-order", params: { earlier: "The start", later: "The end" } },
     "unknown-word": { code: "unknown-word", params: { word: "meh", known: ["a", "b"] } },
     "one-tool": { code: "one-tool", params: { given: 2 } },
+    "ring-corners": { code: "ring-corners", params: { corners: 2, most: 400 } },
+    "ring-crosses": { code: "ring-crosses", params: {} },
+    "split-misses": { code: "split-misses", params: { parts: 1 } },
+    "merge-apart": { code: "merge-apart", params: { parts: 2 } },
+    "geojson-unreadable": { code: "geojson-unreadable", params: { why: "outside" } },
     "figure-unreadable": { code: "figure-unreadable", params: { text: "3 smoots", hint: "What is a smoot?" } },
   };
 

@@ -54,6 +54,23 @@ export const DOMAIN: {
   "plot-without-size": ({ plot, need }) => `Plot "${plot}" has no ${need}, which this rate needs.`,
   "time-order": ({ earlier, later }) => `${later} lies before ${earlier}.`,
   "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
+  "ring-corners": ({ corners, most }) =>
+    corners < 3
+      ? "A plot needs three corners at the least."
+      : `A plot has ${most} corners at the most, not ${corners}.`,
+  "ring-crosses": () => "The outline crosses itself. Move a corner, so that it goes round once.",
+  "split-misses": ({ parts }) =>
+    parts < 2
+      ? "This line does not part the plot in two. Draw it across."
+      : `This line makes ${parts} pieces. Draw it so that it makes two.`,
+  "merge-apart": () => "These plots do not lie beside each other without a gap. Move them together first.",
+  "geojson-unreadable": ({ why }) =>
+    ({
+      "no-collection": "This is no GeoJSON with plots in it. A FeatureCollection with polygons is needed.",
+      "no-position": "A place in this file has no two numbers.",
+      "outside": "A place in this file lies outside the globe. GeoJSON has degrees, the longitude first.",
+      "too-many": "This file has more than 2000 features. Part it.",
+    })[why],
   "figure-unreadable": ({ text, hint }) => (text === "" ? hint : `"${text}": ${hint}`),
   "one-tool": ({ given }) => `Give one tool or one injector, got ${given}.`,
 };
