@@ -1,3 +1,4 @@
+import { allocateTask } from "./allocate";
 import { calciumTask } from "./calcium";
 import { convertTask } from "./convert";
 import { costTask } from "./cost";
@@ -21,5 +22,6 @@ export const TASKS = [
   forecastTask,
   trajectoryTask,
   loadsTask,
+  allocateTask,
   costTask,
 ] as unknown as readonly Task<unknown>[];

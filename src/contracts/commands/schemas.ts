@@ -161,6 +161,7 @@ export const FORECAST_OUTPUT = {
   else: BATCH_FORECAST_OUTPUT,
 } as const;
 
+const TEXT_ID = { type: "string", minLength: 1, maxLength: 60 } as const;
 export const LOADS_INPUT = object(["use", "ratio", "mixRate", "plots"], {
   use: ID,
   ratio: RATIO,
@@ -168,7 +169,7 @@ export const LOADS_INPUT = object(["use", "ratio", "mixRate", "plots"], {
   plots: {
     ...list(
       object(["id"], {
-        id: { type: "string", minLength: 1, maxLength: 60 },
+        id: TEXT_ID,
         area: QUANTITY,
         plants: { type: "integer" },
       }),
@@ -188,6 +189,50 @@ export const LOADS_OUTPUT = object(["totals", "plots", "loads", "left", "short",
   left: nullable(QUANTITY),
   short: nullable(QUANTITY),
   roundingError: QUANTITY,
+  text: TEXT,
+  assumed: ASSUMED,
+});
+
+const TOOL = object(["volume"], { volume: QUANTITY, step: QUANTITY });
+export const ALLOCATE_INPUT = object(["available", "plots"], {
+  /** One liquid for all, or one for each use. */
+  available: {
+    anyOf: [QUANTITY, { ...list(object(["use", "quantity"], { use: TEXT_ID, quantity: QUANTITY })), minItems: 1 }],
+  },
+  ratio: RATIO,
+  uses: list(object(["id", "ratio"], { id: TEXT_ID, ratio: RATIO })),
+  plots: list(
+    object(["id", "priority", "preferred"], {
+      id: TEXT_ID,
+      priority: { enum: [1, 2, 3] },
+      preferred: QUANTITY,
+      least: QUANTITY,
+      use: TEXT_ID,
+    }),
+  ),
+  tool: TOOL,
+  wholeLoads: { type: "boolean" },
+  measures: MEASURES,
+});
+export const ALLOCATE_OUTPUT = object(["plots", "totals", "left", "without", "text", "assumed"], {
+  plots: list(
+    object(["id", "concentrate", "share"], {
+      id: TEXT,
+      ...AMOUNTS,
+      loads: NUMBER,
+      /** Of what it would get. */
+      share: NUMBER,
+    }),
+  ),
+  totals: object(["concentrate"], AMOUNTS),
+  left: QUANTITY,
+  without: list(
+    object(["id", "reason", "text"], {
+      id: TEXT,
+      reason: { enum: ["more-than-all", "not-enough-left", "no-whole-load"] },
+      text: TEXT,
+    }),
+  ),
   text: TEXT,
   assumed: ASSUMED,
 });
