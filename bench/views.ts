@@ -70,12 +70,12 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
     [
       "field",
       () => readField(ctx, farm),
-      () => Promise.all([listPlots(db), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]),
+      () => Promise.all([listPlots(db, "2031-03-20"), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]),
     ],
     [
       "ledger",
       () => readLedger(ctx, farm),
-      () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db)]),
+      () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db, "2031-03-20")]),
     ],
   ];
   return rowsOf(size, views);

@@ -4,7 +4,8 @@
  * Node's own modules count as the package "node".
  */
 export const LAYERS = {
-  core: { layers: [], packages: [] },
+  // Geometry on the plane is a kept package's.
+  core: { layers: [], packages: ["@turf", "polyclip-ts"] },
   formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz"] },
   // What the farm says, by language: codes with figures become sentences here and nowhere below.
   words: { layers: ["core", "formats"], packages: [] },
@@ -38,6 +39,8 @@ export const LAYERS = {
       "react-dom",
       "next",
       "radix-ui",
+      "d3-selection",
+      "d3-zoom",
       "lucide-react",
       "recharts",
       "sonner",

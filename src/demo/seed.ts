@@ -6,11 +6,11 @@ import { bookDocument } from "@/core/recipe/document";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
-import { listPlots, listTools } from "@/data/field";
+import { listShapes, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
-import { addPlot, addTool, addVessel, setUpFarm } from "@/services/farm";
+import { addTool, addVessel, setUpFarm } from "@/services/farm";
 import { receiveLot } from "@/services/shed";
-import { applyStore } from "@/services/field";
+import { addPlot, applyStore, drawLand, setMark } from "@/services/field";
 import { cleanVessel, closeBatch, addToBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
@@ -20,7 +20,8 @@ import { saveRecipe } from "@/services/recipes";
 import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
-import { BEDS, FARM, LOTS, PLACES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
+import { rectangle } from "@/core/land/ring";
+import { BEDS, FARM, LOTS, MARKS, placeOf, PLACES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
 /** The act that ends the story, and is in no other chapter. */
@@ -149,12 +150,26 @@ async function seedPlaces(tell: Teller): Promise<void> {
   for (const tool of TOOLS) await addTool(early, { requestKey: keyOf(`tool ${tool.name}`), ...tool });
   for (const [index, bed] of BEDS.entries()) {
     const { harvestInD, ...rest } = bed;
-    await addPlot(early, {
+    const { plotId } = await addPlot(early, {
       requestKey: keyOf(`plot ${index}`),
       ...rest,
       harvestOn: harvestInD === undefined ? null : tell.day(-harvestInD * DAY_H),
     });
+    const ring = rectangle(placeOf(index, bed), bed.lengthM, bed.widthM).map(
+      ([xM, yM]) => [xM, yM] as [number, number],
+    );
+    await drawLand(early, {
+      requestKey: keyOf(`land ${index}`),
+      plots: [{ plotId, name: bed.name, kind: bed.stage === "perennial" ? "row" : "bed", ring }],
+      putAway: [],
+    });
   }
+  for (const mark of MARKS)
+    await setMark(early, {
+      requestKey: keyOf(`mark ${mark.name}`),
+      ...mark,
+      line: mark.line.map(([xM, yM]) => [xM, yM] as [number, number]),
+    });
   for (const [index, [ingredientId, amount, origin, daysAgo, cost, keepsD]] of LOTS.entries()) {
     const receivedOn = tell.day(daysAgo * DAY_H);
     const expiresOn = keepsD === null ? null : tell.day((daysAgo - keepsD) * DAY_H);
@@ -495,7 +510,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   await seedWaters(tell);
   await seedPlaces(tell);
   const vessels = new Map((await listVesselStates(db)).map((vessel) => [vessel.name, vessel]));
-  const plots = new Map((await listPlots(db)).map(({ name, id }) => [name, id]));
+  const plots = new Map((await listShapes(db)).map(({ name, id }) => [name, id]));
   const tools = new Map((await listTools(db)).map(({ name, id }) => [name, id]));
   const vessel: VesselByName = (name) => vessels.get(name)!;
   await seedDevices(tell, vessel);

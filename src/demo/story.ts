@@ -121,3 +121,40 @@ export const BEDS: readonly BedPlan[] = [
   { name: "Plum row", crop: "plums", stage: "perennial", widthM: 2.4, lengthM: 13, plants: 4, harvestInD: 60 },
   { name: "Herb strip", crop: "herbs", stage: "growing", widthM: 0.9, lengthM: 13, leafEaten: true },
 ];
+
+/** The middle path of the field, and how far apart beds and rows lie on either side of it, m. */
+const PATH = { westM: 24.4, eastM: 28.6 } as const;
+const FIRST_M = 3;
+const BED_PITCH_M = 2.6;
+const ROW_PITCH_M = 3.6;
+const BEDS_A_SIDE = 8;
+
+/** Where a bed lies: its head at the path, in turn on its west and its east; trees and strips below. Its corner on the plan, m. */
+export function placeOf(index: number, { lengthM }: Pick<BedPlan, "lengthM">): readonly [number, number] {
+  const row = Math.floor(index / 2);
+  const yM =
+    row < BEDS_A_SIDE
+      ? FIRST_M + row * BED_PITCH_M
+      : FIRST_M + BEDS_A_SIDE * BED_PITCH_M + 0.8 + (row - BEDS_A_SIDE) * ROW_PITCH_M;
+  return [index % 2 === 0 ? PATH.westM - lengthM : PATH.eastM, yM];
+}
+
+/** What stands and runs on the land beside the beds. */
+export const MARKS = [
+  { kind: "fill-point", name: "Trestle", line: [[26.5, 0.6]], bufferM: 0 },
+  { kind: "tap", name: "Yard tap", line: [[30.5, 0.6]], bufferM: 0 },
+  { kind: "gate", name: "Gate", line: [[26.5, 34]], bufferM: 0 },
+  { kind: "well", name: "Old well", line: [[4, 29]], bufferM: 10 },
+  {
+    kind: "stream",
+    name: "Sedge Ditch",
+    line: [
+      [51, 8],
+      [49.5, 15],
+      [46.5, 21],
+      [45.5, 27],
+      [42, 34],
+    ],
+    bufferM: 5,
+  },
+] as const;

@@ -56,6 +56,14 @@ export function readCelsius(text: string, system: "metric" | "us"): number | nul
   return Number(celsius.toFixed(1));
 }
 
+/** A place in an order. @example ordinal(2); // "2nd" */
+export function ordinal(place: number): string {
+  const tens = place % 100;
+  const ending =
+    tens >= 11 && tens <= 13 ? "th" : (({ 1: "st", 2: "nd", 3: "rd" } as Record<number, string>)[place % 10] ?? "th");
+  return `${place}${ending}`;
+}
+
 /** @example plural(1, "can"); // "1 can" */
 export const plural = (count: number, noun: string): string =>
   `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;

@@ -19,11 +19,11 @@ export function momentOf(ctx: Context, at: string | undefined, notBefore: Date |
 }
 
 /** Turns a clash of names into a message at the name. */
-export async function withFreeName<T>(name: string, work: () => Promise<T>): Promise<T> {
+export async function withFreeName<T>(name: string, work: () => Promise<T>, path = "/name"): Promise<T> {
   try {
     return await work();
   } catch (error) {
-    if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("name-taken", { name }, "/name");
+    if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("name-taken", { name }, path);
     throw error;
   }
 }

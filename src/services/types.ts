@@ -1,6 +1,7 @@
 /** Types of the data layer that screens and routes see through the services. */
 export type { Actor, Farm, FarmMeasure } from "@/data/farm";
-export type { Plot, PlotStage, Tool } from "@/data/field";
+export type { LandMark, PlantingRow, Plot, Tool } from "@/data/field";
+export type { PlotStage } from "@/core/land/planting";
 export type { Lot, OwnIngredient, Plan } from "@/data/shed";
 export type { StoreContainer } from "@/data/stores";
 export type { Vessel, VesselKind } from "@/data/vessels";

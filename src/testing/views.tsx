@@ -6,6 +6,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { expectedYield } from "@/core/recipe/expectedYield";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
+import { rectangle } from "@/core/land/ring";
 import type { BatchView } from "@/services/batch";
 import type { Progress } from "@/services/ferment";
 import type { MakingView } from "@/services/fill";
@@ -224,10 +225,15 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
   plants: null,
   leafEaten: false,
   harvestOn: null,
-  xM: id * 1.8,
-  yM: 0,
-  widthM: 1.2,
-  lengthM: 7.5,
+  kind: "bed",
+  ring: rectangle([id * 1.8, 0], 1.2, 7.5),
+  block: "",
+  tags: [],
+  planting: null,
+  next: null,
+  treatableM2: change.areaM2 ?? 9,
+  nearWater: [],
+  treatablePieces: null,
   last: null,
   clearOn: null,
   lastByMethod: {},
@@ -270,6 +276,8 @@ export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   farm: FARM,
   nowMs: NOW_MS,
   plots: [plotOf(1), plotOf(2)],
+  marks: [],
+  origin: null,
   stores: [fieldStoreOf()],
   rules: [],
   tools: [

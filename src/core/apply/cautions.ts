@@ -10,7 +10,7 @@ import {
 } from "../safety/carried";
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
-import type { UseId } from "../book/uses";
+import { findUse, type UseId } from "../book/uses";
 import type { Recheck } from "../stock/storeChecks";
 
 /**
@@ -63,6 +63,19 @@ export type ApplyCaution =
       readonly daysAgo: number;
       readonly everyD: number | null;
     }
+  | {
+      readonly code: "near-water";
+      readonly weight: "blocked";
+      readonly plot: string;
+      readonly waters: readonly string[];
+    }
+  | {
+      readonly code: "more-than-soaks-in";
+      readonly weight: "reason";
+      readonly plot: string;
+      readonly lPerM2: number;
+      readonly mostLPerM2: number;
+    }
   | { readonly code: "river-on-leaves"; readonly weight: "reason"; readonly plot: string }
   | {
       readonly code: "leaf-eaten-soon";
@@ -88,6 +101,11 @@ export interface ApplyCase {
     readonly harvestOn: string | null;
     /** Days since it last got of the same method; null where it never did. */
     readonly lastSameD: number | null;
+    /** What of it lies far enough from water, m², and the waters that bar the rest; not told where nothing is drawn. */
+    readonly treatableM2?: number;
+    readonly nearWater?: readonly string[];
+    /** Mix that it would get, L; not told where nothing is worked out yet. */
+    readonly mixL?: number;
   }[];
   /** What the liquid carries, through every batch that it was made from. */
   readonly carries: readonly Carried[];
@@ -176,6 +194,30 @@ function riverCaution({ use, plots, riverWater }: ApplyCase): ApplyCaution[] {
   return eaten ? [{ code: "river-on-leaves", weight: "reason", plot: eaten.name }] : [];
 }
 
+/** Below this much ground of a plot nothing can be put on without reaching the water's strip, m². */
+const TREATABLE_FROM_M2 = 0.05;
+
+/** What runs off the bed into a well or a stream. */
+function waterCautions({ use, plots }: ApplyCase): ApplyCaution[] {
+  const barred = plots.find(
+    ({ treatableM2, nearWater }) =>
+      treatableM2 !== undefined && treatableM2 < TREATABLE_FROM_M2 && (nearWater ?? []).length > 0,
+  );
+  const mostLPerM2 = use.target === "soil" ? (findUse(use.id).mixLPerM2?.high ?? null) : null;
+  const soaked = plots
+    .filter(({ mixL, treatableM2 }) => mixL !== undefined && (treatableM2 ?? 0) >= TREATABLE_FROM_M2)
+    .map(({ name, mixL, treatableM2 }) => ({ plot: name, lPerM2: mixL! / treatableM2! }))
+    .toSorted((a, b) => b.lPerM2 - a.lPerM2)[0];
+  return [
+    ...(barred
+      ? [{ code: "near-water", weight: "blocked", plot: barred.name, waters: barred.nearWater! } as const]
+      : []),
+    ...(mostLPerM2 !== null && soaked && soaked.lPerM2 > mostLPerM2 * (1 + 1e-6)
+      ? [{ code: "more-than-soaks-in", weight: "reason", ...soaked, mostLPerM2 } as const]
+      : []),
+  ];
+}
+
 /** Given again within half its interval, or on the same day. */
 function againCautions({ use, rate, plots }: ApplyCase): ApplyCaution[] {
   if (use.id === "compost") return [];
@@ -242,6 +284,7 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
     ...hazardCautions(application),
     ...leafCaution(application),
     ...riverCaution(application),
+    ...waterCautions(application),
     ...strength,
     ...againCautions(application),
   ].toSorted((a, b) => GRAVITY[b.weight] - GRAVITY[a.weight]);

@@ -11,6 +11,8 @@ export interface PlotToTreat {
   readonly id: string;
   readonly areaM2?: number | null;
   readonly plants?: number | null;
+  /** What it gets, L, where that is not the rate on its size. */
+  readonly mixL?: number | null;
 }
 
 /** A can or knapsack, filled by hand. */
@@ -76,6 +78,8 @@ const split = (mixL: number, { partsWater }: Dilution): Amounts => {
 };
 
 function plotMixL(plot: PlotToTreat, rate: MixRate, index: number): number {
+  if (plot.mixL !== undefined && plot.mixL !== null)
+    return requirePositive(`What plot "${plot.id}" gets`, plot.mixL, "L", `/plots/${index}/mix`);
   const size = rate.per === "m2" ? plot.areaM2 : plot.plants;
   const need = rate.per === "m2" ? "area" : "number of plants";
   const key = rate.per === "m2" ? "area" : "plants";

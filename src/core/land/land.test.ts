@@ -236,6 +236,41 @@ describe("keeping away from water", () => {
     const well: Mark = { kind: "well", name: "Old well", line: [[0, 0]], bufferM: 2 };
     expect(treatable(rectangle([-5, -5], 10, 10), [well]).barredM2).toBeCloseTo(Math.PI * 4, 2);
   });
+  it("has an answer for every bed beside a stream and a well, whatever its place", () => {
+    const waters: Mark[] = [
+      {
+        kind: "stream",
+        name: "Ditch",
+        bufferM: 5,
+        line: [
+          [51, 8],
+          [49.5, 15],
+          [46.5, 21],
+          [45.5, 27],
+          [42, 34],
+        ],
+      },
+      { kind: "well", name: "Well", bufferM: 10, line: [[4, 29]] },
+    ];
+    const tenths = (min: number, max: number) =>
+      fc.integer({ min: min * 10, max: max * 10 }).map((tenth) => tenth / 10);
+    fc.assert(
+      fc.property(
+        tenths(20, 50),
+        tenths(0, 34),
+        tenths(1, 14),
+        tenths(1, 3),
+        fc.option(degrees),
+        (x, y, width, length, turn) => {
+          const bed = rectangle([x, y], width, length);
+          const { areaM2: left, barredM2 } = treatable(turn === null ? bed : turned(bed, turn), waters);
+          expect(left + barredM2).toBeCloseTo(width * length, 1);
+        },
+      ),
+      { numRuns: 600 },
+    );
+    expect(treatable(rectangle([28.6, 24.6], 13, 2.4), waters).near).toEqual(["Ditch"]);
+  });
   it("never lets more be treated than there is, and with more water never more", () => {
     fc.assert(
       fc.property(

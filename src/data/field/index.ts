@@ -1,5 +1,5 @@
 import "server-only";
-/** Rows of beds, tools, applications. */
+/** Rows of plots, what grows on them, marks of the land, tools, applications. */
 export {
   insertApplication,
   insertApplicationPlot,
@@ -11,4 +11,26 @@ export {
   type PlotApplication,
 } from "./applications";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
-export { insertPlot, insertTool, listPlots, listTools, type Plot, type PlotStage, type Tool } from "./plots";
+export { findOrigin, insertMark, insertOrigin, listMarks, type LandMark } from "./marks";
+export {
+  insertPlanting,
+  insertPlantingState,
+  insertStageSeen,
+  listPlantings,
+  lockPlanting,
+  type NewPlanting,
+  type PlantingRow,
+} from "./plantings";
+export {
+  insertPlot,
+  listPlotNames,
+  listPlots,
+  listShapes,
+  lockPlot,
+  putPlotAway,
+  redrawPlot,
+  type NewShape,
+  type Plot,
+  type PlotShape,
+} from "./plots";
+export { insertTool, listTools, type Tool } from "./tools";

@@ -1,109 +1,136 @@
 import "server-only";
+import type { PlotKind } from "@/core/land/geojson";
+import { nextPlanting, plantingOn, strengthStage, type PlotStage } from "@/core/land/planting";
+import type { Ring } from "@/core/land/ring";
 import { insert, select, type Queryable } from "../db";
+import { listPlantings, type PlantingRow } from "./plantings";
 
-export type PlotStage = "bare" | "seedling" | "growing" | "flowering" | "fruiting" | "perennial";
-
-export interface Plot {
+/** A plot as it lies. */
+export interface PlotShape {
   readonly id: number;
   readonly name: string;
+  readonly kind: PlotKind;
+  readonly ring: Ring;
+  readonly areaM2: number;
+  /** The group it belongs to; empty where none. */
+  readonly block: string;
+  readonly tags: readonly string[];
+}
+
+/** A plot on a day, with what grows on it. */
+export interface Plot extends PlotShape {
+  /** Empty on bare ground, or where nobody named it. */
   readonly crop: string;
   readonly stage: PlotStage;
-  readonly areaM2: number;
   readonly plants: number | null;
+  /** The leaves are what is eaten, by somebody's word. */
   readonly leafEaten: boolean;
   readonly harvestOn: string | null;
-  readonly xM: number;
-  readonly yM: number;
-  readonly widthM: number;
-  readonly lengthM: number;
+  readonly planting: PlantingRow | null;
+  readonly next: PlantingRow | null;
 }
 
-export type NewPlot = Omit<Plot, "id" | "areaM2"> & { readonly actorId: number; readonly addedAt: Date };
+export type NewShape = Omit<PlotShape, "id"> & { readonly actorId: number; readonly addedAt: Date };
 
-export interface Tool {
-  readonly id: number;
-  readonly name: string;
-  readonly kind: "can" | "knapsack" | "injector";
-  readonly volumeL: number;
-  readonly stepMl: number | null;
-  readonly partsWater: number | null;
-}
-
-interface PlotRow {
-  id: number;
+interface ShapeRow {
+  plot_id: number;
   name: string;
-  crop: string;
-  stage: PlotStage;
+  kind: PlotKind;
+  ring: Ring;
   area_m2: string;
-  plants: number | null;
-  leaf_eaten: number;
-  harvest_on: string | null;
-  x_m: string;
-  y_m: string;
-  width_m: string;
-  length_m: string;
-}
-interface ToolRow {
-  id: number;
-  name: string;
-  kind: Tool["kind"];
-  volume_l: string;
-  step_ml: string | null;
-  parts_water: string | null;
+  block: string;
+  tags: string;
 }
 
-const SELECT_PLOTS =
-  "select id, name, crop, stage, area_m2, plants, leaf_eaten, harvest_on, x_m, y_m, width_m, length_m from plot order by id";
-const INSERT_PLOT = `
-  insert into plot (name, crop, stage, area_m2, plants, leaf_eaten, harvest_on, x_m, y_m, width_m, length_m, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
-const SELECT_TOOLS = "select id, name, kind, volume_l, step_ml, parts_water from tool order by id";
-const INSERT_TOOL = "insert into tool (name, kind, volume_l, step_ml, parts_water) values (?, ?, ?, ?, ?)";
+const SELECT_SHAPES = `
+  select shape.plot_id, shape.name, shape.kind, shape.ring, shape.area_m2, shape.block, shape.tags
+  from plot_shape shape join (select plot_id, max(id) as id from plot_shape group by plot_id) newest on newest.id = shape.id
+  where shape.put_away = 0 or ? order by shape.plot_id`;
+const INSERT_SHAPE = `
+  insert into plot_shape (plot_id, name, kind, ring, area_m2, block, tags, put_away, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
-const toPlot = (row: PlotRow): Plot => ({
-  id: row.id,
-  name: row.name,
-  crop: row.crop,
-  stage: row.stage,
-  areaM2: Number(row.area_m2),
-  plants: row.plants,
-  leafEaten: row.leaf_eaten === 1,
-  harvestOn: row.harvest_on,
-  xM: Number(row.x_m),
-  yM: Number(row.y_m),
-  widthM: Number(row.width_m),
-  lengthM: Number(row.length_m),
-});
-const numberOrNull = (text: string | null) => (text === null ? null : Number(text));
-const toTool = (row: ToolRow): Tool => ({
-  id: row.id,
+const toShape = (row: ShapeRow): PlotShape => ({
+  id: row.plot_id,
   name: row.name,
   kind: row.kind,
-  volumeL: Number(row.volume_l),
-  stepMl: numberOrNull(row.step_ml),
-  partsWater: numberOrNull(row.parts_water),
+  ring: typeof row.ring === "string" ? (JSON.parse(row.ring) as Ring) : row.ring,
+  areaM2: Number(row.area_m2),
+  block: row.block,
+  tags: row.tags === "" ? [] : row.tags.split(","),
 });
 
-export const listPlots = async (db: Queryable): Promise<Plot[]> =>
-  (await select<PlotRow>(db, SELECT_PLOTS)).map(toPlot);
-export const insertPlot = (db: Queryable, plot: NewPlot): Promise<number> =>
-  insert(db, INSERT_PLOT, [
-    plot.name,
-    plot.crop,
-    plot.stage,
-    (plot.widthM * plot.lengthM).toFixed(2),
-    plot.plants,
-    plot.leafEaten ? 1 : 0,
-    plot.harvestOn,
-    plot.xM,
-    plot.yM,
-    plot.widthM,
-    plot.lengthM,
-    plot.actorId,
-    plot.addedAt,
+/** The plots as they lie; those that were put away only where the past is asked for. */
+export const listShapes = async (db: Queryable, isPastToo = false): Promise<PlotShape[]> =>
+  (await select<ShapeRow>(db, SELECT_SHAPES, [isPastToo ? 1 : 0])).map(toShape);
+
+/** The plots as they are on a day; those that were put away only where the past is asked for. */
+export async function listPlots(db: Queryable, day: string, isPastToo = false): Promise<Plot[]> {
+  const [shapes, plantings] = await Promise.all([listShapes(db, isPastToo), listPlantings(db)]);
+  const byPlot = new Map<number, PlantingRow[]>();
+  for (const planting of plantings) byPlot.set(planting.plotId, [...(byPlot.get(planting.plotId) ?? []), planting]);
+  return shapes.map((shape) => {
+    const own = byPlot.get(shape.id) ?? [];
+    const planting = plantingOn(own, day);
+    return {
+      ...shape,
+      crop: planting?.crop ?? "",
+      stage: strengthStage(planting, day),
+      plants: planting?.plants ?? null,
+      leafEaten: planting?.part === "leaf",
+      harvestOn: planting?.harvestFrom ?? null,
+      planting,
+      next: nextPlanting(own, day),
+    };
+  });
+}
+
+/** The last name of every plot that ever was, by its id: for what is told of the past. */
+export const listPlotNames = async (db: Queryable): Promise<ReadonlyMap<number, string>> =>
+  new Map((await listShapes(db, true)).map(({ id, name }) => [id, name]));
+
+const writeShape = (
+  db: Queryable,
+  plotId: number,
+  { name, kind, ring, areaM2, block, tags, actorId, addedAt }: NewShape,
+  isPutAway: boolean,
+): Promise<number> =>
+  insert(db, INSERT_SHAPE, [
+    plotId,
+    name,
+    kind,
+    JSON.stringify(ring),
+    areaM2.toFixed(3),
+    block,
+    tags.join(","),
+    isPutAway ? 1 : 0,
+    actorId,
+    addedAt,
   ]);
 
-export const listTools = async (db: Queryable): Promise<Tool[]> =>
-  (await select<ToolRow>(db, SELECT_TOOLS)).map(toTool);
-export const insertTool = (db: Queryable, tool: Omit<Tool, "id">): Promise<number> =>
-  insert(db, INSERT_TOOL, [tool.name, tool.kind, tool.volumeL, tool.stepMl, tool.partsWater]);
+/** Draws a plot in. @returns its id */
+export async function insertPlot(db: Queryable, shape: NewShape): Promise<number> {
+  const id = await insert(db, "insert into plot (name, actor_id, added_at) values (?, ?, ?)", [
+    shape.name,
+    shape.actorId,
+    shape.addedAt,
+  ]);
+  await writeShape(db, id, shape, false);
+  return id;
+}
+
+/** Draws it anew, under this name. */
+export async function redrawPlot(db: Queryable, id: number, shape: NewShape): Promise<void> {
+  await db.execute("update plot set name = ? where id = ?", [shape.name, id]);
+  await writeShape(db, id, shape, false);
+}
+
+/** Puts it away, and frees its name. */
+export async function putPlotAway(db: Queryable, id: number, shape: NewShape): Promise<void> {
+  await db.execute("update plot set name = null where id = ?", [id]);
+  await writeShape(db, id, shape, true);
+}
+
+/** Keeps others from redrawing a plot. @returns whether there is such a plot */
+export const lockPlot = async (db: Queryable, id: number): Promise<boolean> =>
+  (await select(db, "select id from plot where id = ? for update", [id])).length > 0;

@@ -45,6 +45,47 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     receivedOn: "2031-03-20",
     cost: 12,
   },
+  drawLand: {
+    requestKey: KEY,
+    plots: [
+      {
+        plotId: null,
+        name: "Bed",
+        kind: "bed",
+        ring: [
+          [0, 0],
+          [1, 0],
+          [1, 9],
+        ],
+        block: "North",
+        tags: ["roots"],
+      },
+    ],
+    putAway: [],
+  },
+  setMark: {
+    requestKey: KEY,
+    markId: null,
+    kind: "stream",
+    name: "Brook",
+    line: [
+      [0, 0],
+      [5, 9],
+    ],
+    bufferM: 5,
+  },
+  importLand: { requestKey: KEY, text: "{}", fileName: "land.geojson" },
+  plantPlots: {
+    requestKey: KEY,
+    plotIds: [1, 2],
+    crop: "leeks",
+    plantedOn: "2031-03-20",
+    sown: true,
+    harvestFrom: null,
+  },
+  changePlanting: { requestKey: KEY, plantingId: 1, crop: "leeks", plants: 40, endedOn: null },
+  clearPlantings: { requestKey: KEY, plantingIds: [1], on: "2031-03-20" },
+  seeStage: { requestKey: KEY, plantingIds: [1], stage: "flowering" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
   addTool: { requestKey: KEY, name: "Can", kind: "can", volumeL: 10 },
   fillVessel: {

@@ -1,5 +1,28 @@
 import "server-only";
-import { addPlot, addTool } from "../farm";
-import { applyStore, setHarvestRule } from "../field";
+import { addTool } from "../farm";
+import {
+  addPlot,
+  applyStore,
+  changePlanting,
+  clearPlantings,
+  drawLand,
+  importLand,
+  plantPlots,
+  seeStage,
+  setHarvestRule,
+  setMark,
+} from "../field";
 
-export const FIELD_ACTS = { addPlot, addTool, applyStore, setHarvestRule } as const;
+export const FIELD_ACTS = {
+  addPlot,
+  drawLand,
+  setMark,
+  importLand,
+  plantPlots,
+  changePlanting,
+  clearPlantings,
+  seeStage,
+  addTool,
+  applyStore,
+  setHarvestRule,
+} as const;

@@ -13,7 +13,7 @@ import { standsIn, strengthLeft } from "@/core/recipe/level";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { laterLines, type LaterLine } from "@/core/recipe/later";
 import { ancestorsOf } from "@/core/stock/lineage";
-import { listApplicationsOfBatch, type PlotApplication, listPlots } from "@/data/field";
+import { listApplicationsOfBatch, type PlotApplication, listPlotNames } from "@/data/field";
 import {
   listBatchLines,
   type BatchLine,
@@ -172,13 +172,13 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
   const db = ctx.pool;
   const batch = await findBatch(db, id);
   if (!batch) return null;
-  const [log, lines, draws, stores, applications, plots, water, lab, kin, people, shares] = await Promise.all([
+  const [log, lines, draws, stores, applications, plotNames, water, lab, kin, people, shares] = await Promise.all([
     listLog(db, id),
     listBatchLines(db, id),
     listDrawsOfBatch(db, id),
     listStoresOfBatch(db, id),
     listApplicationsOfBatch(db, id),
-    listPlots(db),
+    listPlotNames(db),
     findWaterOfBatch(db, id),
     listLabResults(db, id),
     kinOf(db, id, farm),
@@ -197,7 +197,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     draws.filter((draw) => draw.ingredientId === id).reduce((sum, { amount }) => sum + amount, 0);
   const startedWith = (id: string) =>
     lines.filter((line) => line.ingredientId === id).reduce((sum, { used }) => sum + used, 0);
-  const plotNames = new Map(plots.map((plot) => [plot.id, plot.name]));
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),

@@ -7,6 +7,7 @@ import { type Farm, listMeasures, type FarmMeasure } from "@/data/farm";
 import { listPlots, listTools, type Plot } from "@/data/field";
 import { listVesselStates, type Vessel } from "@/data/vessels";
 import { noonOf } from "@/formats/times";
+import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { readMaking, type MakingView } from "../fill";
@@ -86,7 +87,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
     readMaking(ctx, farm.timeZone),
     listVesselStates(ctx.pool),
     listMeasures(ctx.pool),
-    listPlots(ctx.pool),
+    listPlots(ctx.pool, isoDay(now, farm)),
     listTools(ctx.pool),
   ]);
   const cansL = tools.flatMap(({ kind, volumeL }) => (kind === "injector" ? [] : [volumeL]));

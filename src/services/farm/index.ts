@@ -1,6 +1,6 @@
 import "server-only";
 /** The farm itself: its set-up, people, measures. What other places, pages and screens may use of it. */
-export { addPlot, addTool, addVessel } from "./addThings";
+export { addTool, addVessel } from "./addThings";
 export { farmView, readFarm, type FarmView } from "./farmView";
 export { addLabResult, readMeasures, takeBackWeighing, weighMeasure } from "./measures";
 export { setUpFarm } from "./setUpFarm";

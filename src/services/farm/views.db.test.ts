@@ -3,11 +3,12 @@ import { findFarm } from "@/data/farm/farm";
 import { listLotsOnHand } from "@/data/shed/lots";
 import { insertStockMovement } from "@/data/shed/movements";
 import { inTransaction } from "@/data/db";
+import { boundsOf } from "@/core/land/ring";
 import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
-import { addPlot } from "./addThings";
 import { closeBatch } from "../batch/closeBatch";
 import { fillVessel } from "../fill/fillVessel";
 import { readBatch } from "../batch/readBatch";
+import { addPlot } from "../field/plots";
 import { readField } from "../field/readField";
 import { readLedger } from "../ledger/readLedger";
 import { readShed } from "../shed/readShed";
@@ -94,10 +95,10 @@ describe("what the screens read", () => {
   it("sets beds down beside each other, and begins a new bank where one is full", async () => {
     for (let bed = 1; bed <= 20; bed += 1) await farm.plot(`Bed ${bed}`, { widthM: 1.2 });
     const { plots } = await readField(farm.context(), await row());
-    expect(new Set(plots.map(({ yM }) => yM)).size).toBe(2);
-    for (const bank of [plots.filter(({ yM }) => yM === 0), plots.filter(({ yM }) => yM > 0)]) {
-      bank.slice(1).forEach((plot, index) => expect(plot.xM).toBeGreaterThan(bank[index]!.xM + bank[index]!.widthM));
-    }
+    const boxes = plots.map(({ ring }) => boundsOf(ring));
+    expect(new Set(boxes.map(({ minY }) => minY)).size).toBe(2);
+    for (const bank of [boxes.filter(({ minY }) => minY === 0), boxes.filter(({ minY }) => minY > 0)])
+      bank.slice(1).forEach(({ minX }, index) => expect(minX).toBeGreaterThan(bank[index]!.maxX));
     expect(plots[0]!.areaM2).toBe(12);
   });
 

@@ -2,6 +2,8 @@ import "server-only";
 import { ID, MINUTES, MOMENT, REASON, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
 import { act, type Asked } from "../act";
 import { recipeFrom } from "@/core/recipe/document";
+import { mixFor } from "@/core/apply/reach";
+import { treatable } from "@/core/land/marks";
 import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
@@ -16,6 +18,7 @@ import {
   insertApplicationPlot,
   listLastByMethod,
   listHarvestRules,
+  listMarks,
   listPlots,
   listTools,
   type Plot,
@@ -48,8 +51,8 @@ async function findTool(db: Queryable, id: number): Promise<Tool> {
   return tool;
 }
 
-async function findPlots(db: Queryable, ids: readonly number[]): Promise<Plot[]> {
-  const known = new Map((await listPlots(db)).map((plot) => [plot.id, plot]));
+async function findPlots(db: Queryable, ids: readonly number[], day: string): Promise<Plot[]> {
+  const known = new Map((await listPlots(db, day)).map((plot) => [plot.id, plot]));
   return ids.map((id, index) => {
     const plot = known.get(id);
     if (!plot) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);
@@ -95,6 +98,8 @@ const APPLY_STORE = object(
     mixRatePer: { enum: ["m2", "plant"] },
     toolId: ROW_ID,
     plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
+    /** Mix that each of these plots gets, in their order, L; where it is left out, each gets the rate on its size. */
+    mixL: { type: "array", minItems: 1, maxItems: 5000, items: { type: "number", minimum: 0.001, maximum: 1_000_000 } },
     at: MOMENT,
     labourMin: MINUTES,
     overrideReason: REASON,
@@ -110,12 +115,12 @@ async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest) {
   const at = momentOf(ctx, request.at, store.shelfFrom);
   const use = atField("/useId", () => findUse(request.useId));
   const tool = await findTool(db, request.toolId);
-  const plots = await findPlots(db, request.plotIds);
   const farm = await findFarm(db);
+  const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
+  const plots = await findPlots(db, request.plotIds, today);
   const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
   const carried = (await carriedOfBatches(db, [store.batchId])).get(store.batchId)!;
   const rules = await listHarvestRules(db);
-  const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
   return { store, at, use, tool, plots, farm, dilution, carried, rules, today };
 }
 type ApplyCase = Awaited<ReturnType<typeof caseOf>>;
@@ -124,7 +129,7 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
   const { store, at, use, plots, farm, carried } = it;
   const recipe = recipeFrom(store.recipe);
   const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
-  const lastByMethod = await listLastByMethod(db);
+  const [lastByMethod, marks] = await Promise.all([listLastByMethod(db), listMarks(db)]);
   const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
   const { methodId } = (await findBatch(db, store.batchId))!;
   return findCautions({
@@ -136,18 +141,31 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
     hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / HOUR_MS,
     smelt: state.smelt,
     recheck: state.recheck,
-    plots: plots.map(({ id, name, crop, leafEaten, harvestOn }) => ({
-      name,
-      crop,
-      leafEaten,
-      harvestOn,
-      lastSameD: lastSameDays(lastByMethod, id, methodId, at),
-    })),
+    plots: plots.map(({ id, name, crop, leafEaten, harvestOn, ring }, index) => {
+      const { areaM2, near } = treatable(ring, marks);
+      return {
+        name,
+        crop,
+        leafEaten,
+        harvestOn,
+        lastSameD: lastSameDays(lastByMethod, id, methodId, at),
+        treatableM2: areaM2,
+        nearWater: near,
+        mixL: mixOf(request, it, index),
+      };
+    }),
     ...carried,
     riverWater: carried.riverWater || thinner?.kind === "river",
     rules: it.rules,
     today: it.today,
   });
+}
+
+/** Mix that a plot gets: what was said of it, else the rate on its size, L. */
+function mixOf(request: ApplyRequest, { plots }: Pick<ApplyCase, "plots">, index: number): number {
+  const { areaM2, plants } = plots[index]!;
+  const said = request.mixL?.[index];
+  return said ?? mixFor({ areaM2, plants }, { amountL: request.mixRateL, per: request.mixRatePer }) ?? 0;
 }
 
 /** @throws {Refusal} where the store holds less than the plots take, or the tool can't do it */
@@ -156,7 +174,12 @@ function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequ
     workOutLoads({
       dilution,
       mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
-      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+      plots: plots.map(({ name, areaM2, plants }, index) => ({
+        id: name,
+        areaM2,
+        plants,
+        mixL: request.mixL?.[index] ?? null,
+      })),
       tool: loadTool(tool),
       availableL: store.onHandL,
     }),
@@ -214,6 +237,8 @@ async function writeDown(
 export const applyStore = act(
   { name: "applyStore", schema: APPLY_STORE, may: "everybody" },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
+    if (request.mixL && request.mixL.length !== request.plotIds.length)
+      throw refuse("shares-do-not-match", { plots: request.plotIds.length, shares: request.mixL.length }, "/mixL");
     const it = await caseOf(db, ctx, request);
     const { store, at } = it;
     requireReason(await cautionsOf(db, request, it), request);

@@ -1,6 +1,9 @@
 import "server-only";
 /** Beds, and what is put on them. What other places, pages and screens may use of it. */
 export { applyStore } from "./applyStore";
+export { importLand, setMark } from "./marks";
+export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
+export { addPlot, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readField, type FieldStore, type FieldView, type PlotView } from "./readField";
 export { storeUses, type StoreUses } from "./takers";

@@ -1,12 +1,18 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
+import type { Piece } from "@/core/land/edit";
+import { treatable } from "@/core/land/marks";
+import type { Origin } from "@/core/land/geojson";
 import { recipeFrom } from "@/core/recipe/document";
 import {
   listClearDays,
   listLastByMethod,
   listLatestByPlot,
   type PlotApplication,
+  findOrigin,
   listHarvestRules,
+  listMarks,
+  type LandMark,
   type FarmRule,
   listPlots,
   listTools,
@@ -21,11 +27,17 @@ import { readWaters, type WatersView } from "../water";
 import { carriedOfBatches, type CarriedOf } from "../hazards";
 import { lastSameDays } from "./lastSame";
 import { storeViews, type StoreView } from "../stores";
+import { isoDay } from "@/formats/times";
 import { airAhead, airSince, fitBands } from "../weather";
 
 export interface PlotView extends Plot {
   /** The day from which it may be harvested again, where what it got carried something; null where nothing did. */
   readonly clearOn: string | null;
+  /** What of it may be treated, with the distance kept from water, m²; and which waters bar the rest. */
+  readonly treatableM2: number;
+  readonly nearWater: readonly string[];
+  /** The pieces of it that may be treated; null where it is all of it. */
+  readonly treatablePieces: readonly Piece[] | null;
   /** Days since it last got of each method. */
   readonly lastByMethod: Readonly<Record<string, number>>;
   readonly last: (Omit<PlotApplication, "at"> & { readonly atMs: number }) | null;
@@ -38,6 +50,9 @@ export interface FieldView {
   readonly farm: FarmView;
   readonly nowMs: number;
   readonly plots: readonly PlotView[];
+  readonly marks: readonly LandMark[];
+  /** Where the plan's corner lies on the globe; null while nobody has said. */
+  readonly origin: Origin | null;
   readonly stores: readonly FieldStore[];
   /** The farm's own days before harvest. */
   readonly rules: readonly FarmRule[];
@@ -47,15 +62,23 @@ export interface FieldView {
   readonly waters: WatersView;
 }
 
+function treatableOf(
+  plot: Plot,
+  marks: readonly LandMark[],
+): Pick<PlotView, "treatableM2" | "nearWater" | "treatablePieces"> {
+  const { areaM2, near, pieces } = treatable(plot.ring, marks);
+  return { treatableM2: areaM2, nearWater: near, treatablePieces: near.length > 0 ? pieces : null };
+}
+
 const BANDS_AHEAD_H = 36;
 
 /** The field as it stands: plots with what each got last, stores to put on them, tools to carry it. */
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [air, plots, latest, stores, tools, waters, rules, clear, made] = await Promise.all([
+  const [air, plots, latest, stores, tools, waters, rules, clear, made, marks, origin] = await Promise.all([
     airSince(db, now, now),
-    listPlots(db),
+    listPlots(db, isoDay(now, farm)),
     listLatestByPlot(db),
     listStoresOnHand(db),
     listTools(db),
@@ -63,6 +86,8 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listHarvestRules(db),
     listClearDays(db),
     listLastByMethod(db),
+    listMarks(db),
+    findOrigin(db),
   ]);
   const carried = await carriedOfBatches(db, [...new Set(stores.map(({ batchId }) => batchId))]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));
@@ -75,8 +100,11 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
+    marks,
+    origin,
     plots: plots.map((plot) => ({
       ...plot,
+      ...treatableOf(plot, marks),
       last: lastOf(plot.id),
       clearOn: clear.get(plot.id) ?? null,
       lastByMethod: Object.fromEntries(

@@ -35,7 +35,7 @@ export async function storeUses(
 ): Promise<Map<number, StoreUses>> {
   if (views.length === 0) return new Map();
   const [plots, rules, made, carried] = await Promise.all([
-    listPlots(db),
+    listPlots(db, isoDay(now, farm)),
     listHarvestRules(db),
     listLastByMethod(db),
     carriedOfBatches(db, [...new Set(views.map(({ batchId }) => batchId))]),

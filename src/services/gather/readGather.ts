@@ -67,7 +67,7 @@ export async function readGather(ctx: Context, farm: Farm): Promise<GatherView> 
   const [places, bins, plots, shopping] = await Promise.all([
     listForagePlaces(db),
     listWormBins(db),
-    listPlots(db),
+    listPlots(db, today),
     readShopping(ctx, farm),
   ]);
   const rises = sunDays(farm.latitudeDeg, farm.longitudeDeg, now, new Date(nowMs + 2 * DAY_MS)).map(({ rise }) =>

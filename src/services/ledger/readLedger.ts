@@ -4,6 +4,7 @@ import { listPlotApplications, type PlotApplication, listPlots } from "@/data/fi
 import { listBatches } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { listAllDraws, type LotDraw } from "@/data/shed";
+import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { costOfBatch } from "../batch";
 import { farmView, type FarmView } from "../farm";
@@ -77,7 +78,7 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
     listBatches(db, MOST_BATCHES),
     listAllDraws(db),
     listPlotApplications(db),
-    listPlots(db),
+    listPlots(db, isoDay(now, farm), true),
   ]);
   const drawsOf = groupDraws(draws);
   const costed = batches.map((batch) => ({ batch, cost: costOfBatch(batch, drawsOf.get(batch.id) ?? [], farm, now) }));

@@ -1,5 +1,6 @@
 "use client";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
+import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
 import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
@@ -7,7 +8,6 @@ import { sayMixUnit } from "@/formats/fieldUnits";
 import { sayCaution, sayLoad, sayPreMix, sayBothWays } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import type { FieldView } from "@/services/field";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { WaterPicker } from "../water/WaterPicker";
@@ -15,15 +15,15 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
-import { PlotShares, Stock } from "./LoadsResult";
+import { Stock } from "./LoadsResult";
+import { PourList, stopsOf, type Stop } from "./PourList";
 import { SmellFirst } from "./SmellFirst";
-import { useApply, type Applying } from "./useApply";
+import type { Applying } from "./useApply";
 
 interface ApplyPanelProps {
-  readonly view: FieldView;
-  readonly storeId: number | null;
-  readonly chosen: ReadonlySet<number>;
-  readonly onDone: () => void;
+  readonly applying: Applying;
+  /** Where it is filled in, on the plan. */
+  readonly fillPoint: Point;
 }
 
 /** What goes on, how, how strong. */
@@ -117,7 +117,7 @@ const HowMuch = ({ applying }: { readonly applying: Applying }) => {
 };
 
 /** The loads, as the tool carries them. */
-const Loads = ({ applying }: { readonly applying: Applying }) => {
+const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stops: readonly Stop[] }) => {
   const { view, choice, plots, plan, problem, units, fieldError } = applying;
   const { store, tool } = choice;
   return (
@@ -148,7 +148,7 @@ const Loads = ({ applying }: { readonly applying: Applying }) => {
               text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units, plan.preMix)}
             />
           ))}
-          <PlotShares plan={plan} view={view} />
+          <PourList applying={applying} stops={stops} />
           <Stock plan={plan} view={view} heldL={store.onHandL} tool={tool} />
         </>
       ) : null}
@@ -189,9 +189,8 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
 };
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
-export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) => {
-  const applying = useApply(view, storeId, chosen, onDone);
-  const { apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
+export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
+  const { view, apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
   const { units, labourMin, setLabourMin, confirm } = applying;
 
   return (
@@ -199,7 +198,7 @@ export const ApplyPanel = ({ view, storeId, chosen, onDone }: ApplyPanelProps) =
       <h2 className="text-xl">Apply</h2>
       <WhatAndHow applying={applying} />
       <HowMuch applying={applying} />
-      <Loads applying={applying} />
+      <Loads applying={applying} stops={stopsOf(applying, fillPoint)} />
       {waterL > 0.05 ? (
         <WaterPicker
           label="Water to thin it"

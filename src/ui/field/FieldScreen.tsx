@@ -1,6 +1,6 @@
 "use client";
 import { Link } from "../kit/Link";
-import { useState } from "react";
+import { useCallback, useMemo, useState, type ReactNode } from "react";
 import { isFit } from "@/core/apply/fitHours";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
 import type { FieldView } from "@/services/field";
@@ -11,7 +11,11 @@ import { sayBand } from "../drawings/TimePlate";
 import { AddPlotSheet } from "./AddPlotSheet";
 import { AddToolSheet } from "./AddToolSheet";
 import { ApplyPanel } from "./ApplyPanel";
-import { FieldMap, StageKey } from "./FieldMap";
+import { StageKey } from "./plan/hatches";
+import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
+import type { Poured } from "./plan/StrandsOnPlan";
+import { stopsOf } from "./PourList";
+import { useApply } from "./useApply";
 import { HarvestRulesSheet } from "./HarvestRules";
 
 interface FieldScreenProps {
@@ -38,105 +42,187 @@ const Waiting = ({ view }: { readonly view: FieldView }) => {
   ) : null;
 };
 
-/** What goes on the chosen beds, or what lacks for it. */
-const Aside = ({
+/** What lacks before anything can be put on. */
+const Lacking = ({ view }: { readonly view: FieldView }) =>
+  view.stores.length === 0 ? (
+    <Notice tone="plain" title="Nothing to apply">
+      No finished input is in store. Strain a batch in the{" "}
+      <Link href="/" className="underline">
+        yard
+      </Link>{" "}
+      first.
+    </Notice>
+  ) : (
+    <Notice tone="plain" title="No tool yet">
+      Add the can, knapsack or injector that you carry it with.
+    </Notice>
+  );
+
+interface LandProps {
+  readonly view: FieldView;
+  readonly chosen: ReadonlySet<number>;
+  readonly onChoose: (next: ReadonlySet<number>) => void;
+}
+
+/** The plan with its choosing and its key; over it, how the brew runs. */
+const Land = ({ view, chosen, onChoose, poured }: LandProps & { readonly poured: readonly Poured[] | null }) => {
+  const toggle = useCallback(
+    (id: number) => onChoose(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id])),
+    [chosen, onChoose],
+  );
+  return (
+    <>
+      <Waiting view={view} />
+      <FieldPlan
+        plots={view.plots}
+        marks={view.marks}
+        chosen={chosen}
+        onToggle={toggle}
+        clock={view.farm}
+        nowMs={view.nowMs}
+        units={view.farm.units}
+        poured={poured}
+        tools={
+          <>
+            <Button variant="quiet" onClick={() => onChoose(new Set(view.plots.map(({ id }) => id)))}>
+              Choose all
+            </Button>
+            <Button variant="quiet" disabled={chosen.size === 0} onClick={() => onChoose(new Set())}>
+              Choose none
+            </Button>
+          </>
+        }
+      />
+      <div className="mt-3">
+        <StageKey />
+      </div>
+    </>
+  );
+};
+
+const Columns = ({ left, right }: { readonly left: ReactNode; readonly right: ReactNode }) => (
+  <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
+    <div className="min-w-0 px-4 py-4 md:px-6">{left}</div>
+    <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
+      {right}
+    </aside>
+  </div>
+);
+
+/** The field with something to put on: what is chosen at the side runs over the plan at once. */
+const Pouring = ({
   view,
   storeId,
   chosen,
-  onDone,
-}: {
-  readonly view: FieldView;
-  readonly storeId: number | null;
-  readonly chosen: ReadonlySet<number>;
-  readonly onDone: () => void;
-}) => (
-  <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
-    {view.stores.length === 0 ? (
-      <Notice tone="plain" title="Nothing to apply">
-        No finished input is in store. Strain a batch in the{" "}
-        <Link href="/" className="underline">
-          yard
-        </Link>{" "}
-        first.
-      </Notice>
-    ) : view.tools.length === 0 ? (
-      <Notice tone="plain" title="No tool yet">
-        Add the can, knapsack or injector that you carry it with.
-      </Notice>
-    ) : (
-      <ApplyPanel key={storeId ?? 0} view={view} storeId={storeId} chosen={chosen} onDone={onDone} />
-    )}
-  </aside>
-);
+  onChoose,
+  head,
+  foot,
+}: LandProps & { readonly storeId: number | null; readonly head: ReactNode; readonly foot: ReactNode }) => {
+  const applying = useApply(view, storeId, chosen, () => onChoose(new Set()));
+  const frame = useMemo(() => planFrameOf(view), [view]);
+  const fillPoint = fillPointOf(view.marks, frame);
+  const stops = stopsOf(applying, fillPoint);
+  const places = new Map(stops.map(({ plotId }, index) => [plotId, index + 1]));
+  const poured =
+    applying.asked && applying.plan
+      ? applying.asked.shares
+          .filter(({ wantedL }) => wantedL > 0)
+          .map(({ id, wantedL, concentrateL }) => ({
+            plotId: id,
+            ring: view.plots.find((plot) => plot.id === id)!.ring,
+            wantedL,
+            concentrateL,
+            nth: places.get(id) ?? null,
+          }))
+      : null;
+  return (
+    <Columns
+      left={
+        <>
+          {head}
+          <Land view={view} chosen={chosen} onChoose={onChoose} poured={poured} />
+          {foot}
+        </>
+      }
+      right={<ApplyPanel applying={applying} fillPoint={fillPoint} />}
+    />
+  );
+};
 
-/** The beds to scale, and beside them what goes on the chosen ones, as the tools that carry it there. */
-export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
-  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
-  const [sheet, setSheet] = useState<"plot" | "tool" | "rules" | null>(null);
-  const clock = view.farm;
-  const toggle = (id: number) =>
-    setChosen(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id]));
-  useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
-  useKey("n", () => setSheet("plot"));
+const Head = ({ view }: { readonly view: FieldView }) => {
   const next = view.bands.find(isFit);
   return (
-    <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
-      <div className="min-w-0 px-4 py-4 md:px-6">
-        <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-          <h1 className="text-2xl">The field</h1>
-          {next ? (
-            <p className="text-soft">
-              Next fit hours: {longWeekday(new Date(next.fromMs), clock)} {clockTime(new Date(next.fromMs), clock)} to{" "}
-              {clockTime(new Date(next.toMs), clock)}, {sayBand(next)}
-            </p>
-          ) : null}
-        </div>
-        {view.plots.length === 0 ? (
-          <div className="mt-4 max-w-md border-l-4 border-marigold bg-chalk p-4">
-            <p>No bed is drawn yet. Add your beds, rows and strips with their size; amounts follow from it.</p>
-          </div>
-        ) : (
-          <>
-            <div className="my-2 flex flex-wrap items-center gap-x-2">
-              <Button variant="quiet" onClick={() => setChosen(new Set(view.plots.map(({ id }) => id)))}>
-                Choose all
-              </Button>
-              <Button variant="quiet" disabled={chosen.size === 0} onClick={() => setChosen(new Set())}>
-                Choose none
-              </Button>
-            </div>
-            <Waiting view={view} />
-            <FieldMap
-              plots={view.plots}
-              chosen={chosen}
-              onToggle={toggle}
-              clock={clock}
-              nowMs={view.nowMs}
-              units={view.farm.units}
-            />
-            <div className="mt-3">
-              <StageKey />
-            </div>
-          </>
-        )}
-        <div className="mt-3 flex flex-wrap gap-2">
-          <Button onClick={() => setSheet("plot")}>Add a bed</Button>
-          <Button onClick={() => setSheet("tool")}>Add a tool</Button>
-          <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
-        </div>
-        {chosen.size > 0 ? (
-          <a
-            href="#apply"
-            className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden"
-          >
-            {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
-          </a>
-        ) : null}
+    <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+      <h1 className="text-2xl">The field</h1>
+      {next ? (
+        <p className="text-soft">
+          Next fit hours: {longWeekday(new Date(next.fromMs), view.farm)} {clockTime(new Date(next.fromMs), view.farm)}{" "}
+          to {clockTime(new Date(next.toMs), view.farm)}, {sayBand(next)}
+        </p>
+      ) : null}
+    </div>
+  );
+};
+
+type SheetName = "plot" | "tool" | "rules";
+
+/** The land to scale, and beside it what goes on the chosen plots, as the tools that carry it there. */
+export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [sheet, setSheet] = useState<SheetName | null>(null);
+  useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
+  useKey("n", () => setSheet("plot"));
+  const foot = (
+    <>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button onClick={() => setSheet("plot")}>Add a bed</Button>
+        <Button onClick={() => setSheet("tool")}>Add a tool</Button>
+        <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
       </div>
-      <Aside view={view} storeId={storeId} chosen={chosen} onDone={() => setChosen(new Set())} />
+      {chosen.size > 0 ? (
+        <a
+          href="#apply"
+          className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden"
+        >
+          {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
+        </a>
+      ) : null}
+    </>
+  );
+  const head = <Head view={view} />;
+  const land = { view, chosen, onChoose: setChosen };
+  return (
+    <>
+      {view.plots.length === 0 ? (
+        <Columns
+          left={
+            <>
+              {head}
+              <div className="mt-4 max-w-md border-l-4 border-marigold bg-chalk p-4">
+                <p>No bed is drawn yet. Add your beds, rows and strips with their size; amounts follow from it.</p>
+              </div>
+              {foot}
+            </>
+          }
+          right={<Lacking view={view} />}
+        />
+      ) : view.stores.length === 0 || view.tools.length === 0 ? (
+        <Columns
+          left={
+            <>
+              {head}
+              <Land {...land} poured={null} />
+              {foot}
+            </>
+          }
+          right={<Lacking view={view} />}
+        />
+      ) : (
+        <Pouring key={storeId ?? 0} {...land} storeId={storeId} head={head} foot={foot} />
+      )}
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
       {sheet === "rules" ? <HarvestRulesSheet rules={view.rules} onClose={() => setSheet(null)} /> : null}
       {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}
-    </div>
+    </>
   );
 };

@@ -1,5 +1,6 @@
 import type { Load } from "@/core/apply/loads";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
 
 const DRAWN_MOST = 6;
@@ -19,14 +20,14 @@ const One = ({ kind, full, dose }: OneProps) => {
   const body =
     kind === "knapsack" ? "M6 6q0 -4 4 -4h16q4 0 4 4v42h-24z" : kind === "can" ? "M4 4h26v44h-26z" : "M2 4h32v44h-32z";
   return (
-    <svg aria-hidden width={48} height={54}>
+    <svg aria-hidden width={48} height={54} viewBox="0 0 48 54">
       <clipPath id={`body-${kind}`}>
         <path d={body} />
       </clipPath>
       <path d={body} fill="var(--chalk)" />
       <g clipPath={`url(#body-${kind})`}>
         <rect x={0} y={48 - level} width={40} height={level} fill="var(--rain-wash)" />
-        <rect x={0} y={48 - doseH} width={40} height={doseH} fill="#6b5a2a" />
+        <rect x={0} y={48 - doseH} width={40} height={doseH} fill="var(--brew)" />
         <line x1={0} x2={40} y1={48 - level} y2={48 - level} stroke="var(--blue)" strokeWidth={1.5} />
       </g>
       <path d={body} fill="none" stroke="var(--ink)" strokeWidth={2} />
@@ -38,6 +39,36 @@ const One = ({ kind, full, dose }: OneProps) => {
       ) : null}
       {kind === "injector" ? <path d="M34 44h12v-10" fill="none" stroke="var(--ink)" strokeWidth={2} /> : null}
     </svg>
+  );
+};
+
+/** So many are drawn in a line of a list; more are counted. */
+const SMALL_MOST = 4;
+
+/** What one bed takes, as the tools that carry it there, small: the last as full as it will be. */
+export const SmallLoads = ({
+  mixL,
+  concentrateL,
+  tool,
+}: {
+  readonly mixL: number;
+  readonly concentrateL: number;
+  readonly tool: Tool;
+}) => {
+  const loads = mixL / tool.volumeL;
+  const whole = Math.floor(loads + 1e-6);
+  const last = loads - whole;
+  if (tool.kind === "injector" || loads > SMALL_MOST)
+    return tool.kind === "injector" ? null : (
+      <span className="reading shrink-0 text-[0.95rem]">{formatNumber(loads, 2)} ×</span>
+    );
+  return (
+    <span aria-hidden className="flex shrink-0 [&_svg]:h-8 [&_svg]:w-7" title={`${formatNumber(loads, 2)} loads`}>
+      {Array.from({ length: whole }, (_, index) => (
+        <One key={index} kind={tool.kind} full={1} dose={concentrateL / mixL} />
+      ))}
+      {last > 0.02 ? <One kind={tool.kind} full={last} dose={concentrateL / mixL} /> : null}
+    </span>
   );
 };
 

@@ -6,24 +6,6 @@ import type { FieldView } from "@/services/field";
 import type { Tool } from "@/services/types";
 import { Notice } from "../kit/Notice";
 
-/** What each bed gets. */
-export const PlotShares = ({ plan, view }: { readonly plan: WorkedLoads; readonly view: FieldView }) => (
-  <details className="border-b border-line py-2">
-    <summary className="min-h-11 cursor-pointer py-2 font-semibold">By bed</summary>
-    <ul className="text-[0.92rem]">
-      {plan.plots.map((part) => (
-        <li key={part.id} className="flex justify-between gap-3 py-0.5">
-          <span>{part.id}</span>
-          <span className="reading whitespace-nowrap">
-            {sayVolume(part.mixL, view.farm.units)}: {sayVolume(part.concentrateL, view.farm.units)} in{" "}
-            {sayVolume(part.waterL, view.farm.units)}
-          </span>
-        </li>
-      ))}
-    </ul>
-  </details>
-);
-
 /** What it takes in all, and what stays or lacks in the store. */
 export const Stock = ({
   plan,

@@ -1,13 +1,14 @@
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, fieldStoreOf } from "@/testing/views";
-import { ApplyPanel } from "./ApplyPanel";
-import { FieldMap } from "./FieldMap";
+import { FieldPanel } from "@/testing/fieldPanel";
+import { rectangle } from "@/core/land/ring";
+import { FieldPlan } from "./plan/FieldPlan";
 import { FieldScreen } from "./FieldScreen";
 
 function openPanel(chosen: readonly number[], view = fieldOf(), actions = fakeActions()) {
   const onDone = jest.fn();
-  renderWith(actions, <ApplyPanel view={view} storeId={null} chosen={new Set(chosen)} onDone={onDone} />);
+  renderWith(actions, <FieldPanel view={view} chosen={new Set(chosen)} onDone={onDone} />);
   return { actions, onDone, sent: () => actions.applyStore.mock.calls.at(-1)?.[0] as Record<string, unknown> };
 }
 const loads = () => screen.getByRole("region", { name: "Loads" });
@@ -62,11 +63,25 @@ describe("applying", () => {
     openPanel([1], fieldOf({ plots: [plotOf(1, { areaM2: 4047 })], stores: [fieldStoreOf({ onHandL: 900 })] }));
     expect(loads()).toHaveTextContent(/810 cans is about 68 hours .* an injector on the hose/);
   });
-  it("says how much is short, and does not let it be confirmed", () => {
-    openPanel([1, 2]);
+  it("shares out what does not reach: who wants it most first, and who goes without", async () => {
+    const { sent } = openPanel(
+      [1, 2, 3],
+      fieldOf({ plots: [plotOf(1), plotOf(2), plotOf(3, { lastByMethod: { "cultured-extract": 9 } })] }),
+    );
     type("How strong", "neat");
-    expect(loads()).toHaveTextContent("16 L short");
-    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+    // 18 L each at 2 L/m², 9 L at the least; 20 L are there.
+    expect(loads()).toHaveTextContent("54 L wanted, 20 L in store: shared out");
+    expect(loads()).toHaveTextContent("Bed 1 11 L of 18 L wanted");
+    expect(loads()).toHaveTextContent("Goes withoutBed 3 18 L wanted; nothing is left");
+    fireEvent.click(screen.getByRole("button", { name: "Bed 3: wants it. Change" }));
+    expect(loads()).toHaveTextContent("Bed 3 18 L, 18 L of mix");
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ plotIds: [3], mixL: [18] }));
+  });
+  it("leaves out what lies too near to water, and says so", () => {
+    openPanel([1, 2], fieldOf({ plots: [plotOf(1), plotOf(2, { treatableM2: 0, nearWater: ["Brook"] })] }));
+    expect(loads()).toHaveTextContent("Bed 2 too near to Brook");
+    expect(loads()).toHaveTextContent("In all 18 L of mix");
   });
   it.each([
     ["1:0", 'Write "neat"'],
@@ -169,7 +184,8 @@ describe("the field plan", () => {
     const onToggle = jest.fn();
     renderWith(
       fakeActions(),
-      <FieldMap
+      <FieldPlan
+        marks={[]}
         plots={[plotOf(1), plotOf(2, { last })]}
         chosen={new Set([2])}
         onToggle={onToggle}
@@ -192,8 +208,9 @@ describe("the field plan", () => {
   it("gives each bed a thumb's width, however narrow", () => {
     renderWith(
       fakeActions(),
-      <FieldMap
-        plots={[plotOf(1, { widthM: 0.3 })]}
+      <FieldPlan
+        marks={[]}
+        plots={[plotOf(1, { ring: rectangle([0, 0], 0.3, 7.5) })]}
         chosen={new Set()}
         onToggle={() => undefined}
         clock={FARM}
@@ -201,7 +218,9 @@ describe("the field plan", () => {
         units="metric"
       />,
     );
-    expect(parseFloat(screen.getByRole("button").style.width)).toBeGreaterThanOrEqual(42);
+    const hit = screen.getByRole("button", { name: /^Bed 1/ }).querySelector('path[pointer-events="all"]')!;
+    // At 28 px a metre it is 8 px wide, and the stroke that can be hit lies half on either side.
+    expect(0.3 * 28 + parseFloat(hit.getAttribute("stroke-width")!)).toBeGreaterThanOrEqual(44);
   });
 });
 

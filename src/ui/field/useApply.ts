@@ -1,8 +1,12 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import type { Priority } from "@/core/apply/allocate";
+import { pour, type Poured } from "@/core/apply/pour";
 import { findUseRate, usualRate } from "@/core/book";
 import { findUse, USES, type UseId } from "@/core/book/uses";
+import { DomainError } from "@/core/errors";
+import { parseDilution } from "@/core/quantity/ratio";
 import { recipeFrom } from "@/core/recipe/document";
 import { sayDilution } from "@/formats/amounts";
 import { inMixUnit, litresOfMix } from "@/formats/fieldUnits";
@@ -111,6 +115,52 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
   };
 }
 
+/** A plot with the mix that it gets; one that is shared out of nothing is left out. */
+type ServedPlot = FieldView["plots"][number] & { readonly mixL?: number };
+const LEAST_SHARE_L = 1e-6;
+
+/** What each of the chosen plots gets of what there is; null where a figure is missing. */
+function shareOut(
+  { store, rate, ratio, rateL, per, usual }: ReturnType<typeof useChoice>,
+  plots: FieldView["plots"],
+  priorities: ReadonlyMap<number, Priority>,
+  units: FieldView["farm"]["units"],
+): Poured | null {
+  if (rateL === null || !(rateL > 0) || plots.length === 0) return null;
+  try {
+    return pour({
+      availableL: store.onHandL,
+      partsWater: parseDilution(ratio, [], "/ratio", units).partsWater,
+      rate: { amountL: rateL, per },
+      leastRateL: rate ? (usual?.low ?? rateL) : rateL,
+      plots: plots.map((plot) => ({
+        id: plot.id,
+        treatableM2: plot.treatableM2,
+        plants: plot.plants,
+        priority: priorities.get(plot.id) ?? 2,
+        waitedD: plot.lastByMethod[store.methodId] ?? null,
+      })),
+    });
+  } catch (error) {
+    if (error instanceof DomainError) return null;
+    throw error;
+  }
+}
+
+/** Whether any of it lies far enough from water. */
+const isTreatable = ({ treatableM2 }: FieldView["plots"][number]): boolean => treatableM2 >= 0.05;
+/** The plots that get something, with what they get. Where there is enough, plots whose size is not known stay, so that it is said of them. */
+function withShares(plots: FieldView["plots"], { shares, without }: Poured): ServedPlot[] {
+  const of = new Map(shares.map((share) => [share.id, share]));
+  const dry = new Set(without.map(({ id }) => id));
+  return plots
+    .filter((plot) => isTreatable(plot) && !dry.has(plot.id))
+    .map((plot) => {
+      const { mixL } = of.get(plot.id)!;
+      return mixL > LEAST_SHARE_L ? { ...plot, mixL } : plot;
+    });
+}
+
 /** What is chosen of an application, what it comes to, what speaks against it, and its sending. */
 export function useApply(view: FieldView, storeId: number | null, chosen: ReadonlySet<number>, onDone: () => void) {
   const apply = useFieldAct("applyStore");
@@ -122,9 +172,12 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const [reason, setReason] = useState("");
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
   const mixRate = { amountL: rateL, text: rateText };
-  const { plan, dilution, problem } = workOut(ratio, mixRate, per, tool, plots, store.onHandL, units);
+  const [priorities, setPriorities] = useState<ReadonlyMap<number, Priority>>(new Map());
+  const asked = useMemo(() => shareOut(choice, plots, priorities, units), [choice, plots, priorities, units]);
+  const served: readonly ServedPlot[] = asked ? withShares(plots, asked) : plots.filter(isTreatable);
+  const { plan, dilution, problem } = workOut(ratio, mixRate, per, tool, served, store.onHandL, units);
   const fromRiver = view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river");
-  const cautions = dilution ? cautionsOf(view, store, useId, dilution, plots, fromRiver) : [];
+  const cautions = dilution ? cautionsOf(view, store, useId, dilution, served, fromRiver) : [];
   const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
 
   const confirm = async () => {
@@ -135,14 +188,15 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
       mixRateL: rateL as number,
       mixRatePer: per,
       toolId: tool.id,
-      plotIds: plots.map(({ id }) => id),
+      plotIds: served.map(({ id }) => id),
+      mixL: served.map(({ mixL }, index) => mixL ?? plan!.plots[index]!.mixL),
       labourMin: parseNumber(labourMin) as number,
       overrideReason: reason,
       water: waterL > 0.05 ? askedWater(water) : null,
     });
     if (!answer) return;
     toast.success(
-      `${plots.length === 1 ? plots[0]!.name : `${plots.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
+      `${served.length === 1 ? served[0]!.name : `${served.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
     );
     setReason("");
     onDone();
@@ -154,6 +208,11 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
     units,
     choice,
     plots,
+    asked,
+    served,
+    barredByWater: plots.filter((plot) => !isTreatable(plot)),
+    priorityOf: (id: number): Priority => priorities.get(id) ?? 2,
+    setPriority: (id: number, priority: Priority) => setPriorities(new Map([...priorities, [id, priority]])),
     labourMin,
     setLabourMin,
     reason,

@@ -22,7 +22,7 @@ export function workOut(
   rate: { readonly amountL: number | null; readonly text: string },
   per: "m2" | "plant",
   tool: Tool,
-  plots: readonly PlotView[],
+  plots: readonly (PlotView & { readonly mixL?: number })[],
   availableL: number,
   units: UnitSystem,
 ): Worked {
@@ -40,7 +40,12 @@ export function workOut(
     const plan = workOutLoads({
       dilution,
       mixRate: { amountL, per },
-      plots: plots.map(({ name, areaM2, plants }) => ({ id: name, areaM2, plants })),
+      plots: plots.map(({ name, treatableM2, plants, mixL }) => ({
+        id: name,
+        areaM2: treatableM2,
+        plants,
+        mixL: mixL ?? null,
+      })),
       tool: loadTool(tool),
       availableL,
     });

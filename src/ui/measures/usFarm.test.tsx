@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { fakeActions, FARM, fieldOf, renderWith, type ActName } from "@/testing/views";
 import { AddPlotSheet } from "../field/AddPlotSheet";
 import { AddToolSheet } from "../field/AddToolSheet";
-import { ApplyPanel } from "../field/ApplyPanel";
+import { FieldPanel } from "@/testing/fieldPanel";
 import { AddBinSheet } from "../gather/AddSheets";
 import { AddVesselSheet } from "../yard/AddVesselSheet";
 import { MeasuresProvider } from "./measuresContext";
@@ -68,7 +68,7 @@ describe("a farm in gallons, pounds and feet", () => {
   it("puts so many gallons on a hundred square feet", async () => {
     const view = fieldOf({ farm: { ...FARM, units: "us" } });
     const sent = await sends(
-      <ApplyPanel view={view} storeId={null} chosen={new Set([1])} onDone={nothing} />,
+      <FieldPanel view={view} chosen={new Set([1])} onDone={nothing} />,
       {},
       "It is on the beds",
       "applyStore",

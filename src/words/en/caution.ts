@@ -1,6 +1,7 @@
 import type { ApplyCaution } from "@/core/apply/cautions";
 import type { Carried } from "@/core/safety/carried";
 import { sayDilution } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 
 /** What a liquid carries, ending "it holds". */
@@ -57,6 +58,10 @@ export function sayCaution(caution: ApplyCaution): string {
       return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
     case "river-on-leaves":
       return `River or stream water goes onto the leaves of ${caution.plot}, which is eaten, and nobody has heated it: it can carry germs. Take rain, well or tap water, or put it on the soil.`;
+    case "near-water":
+      return `${caution.plot} lies too near to ${caution.waters.join(" and ")}: what runs off it reaches the water. Nothing is put on it; local code stands above this distance.`;
+    case "more-than-soaks-in":
+      return `${caution.plot} would get ${formatNumber(caution.lPerM2 / caution.mostLPerM2, 2)} times what a bed soaks up at once; the rest runs off. Do it in two goes.`;
     case "leaf-eaten-soon":
       return caution.daysToHarvest === null
         ? `${caution.plot}: its leaves are eaten and no harvest day is set. Sugared living brews stay off such leaves for 90 days before harvest.`

@@ -20,6 +20,8 @@ const THINGS = {
   "entry": "entry in this batch's log",
   "equipment": "equipment",
   "lot": "lot",
+  "mark": "mark on the plan",
+  "planting": "planting",
   "lot-line": "line",
   "method": "method",
   "mixing": "mixing",
@@ -114,6 +116,11 @@ export const REFUSALS = {
 
   // Moments and days
   "in-future": () => "This lies in the future.",
+  "harvest-before-planting": () => "It can’t be picked before it is planted.",
+  "harvest-ends-early": () => "The harvest can’t end before it begins.",
+  "ended-before-planting": () => "It can’t be cleared before it is planted.",
+  "shares-do-not-match": ({ plots, shares }: { plots: number; shares: number }) =>
+    `${shares} shares were sent for ${plots} plots. Load the page again.`,
   "day-ahead": () => "That day has not been.",
   "day-over": () => "That day is over.",
   "before-start": () => "This lies before the batch was started.",

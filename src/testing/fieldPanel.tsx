@@ -1,0 +1,16 @@
+import type { FieldView } from "@/services/field";
+import { ApplyPanel } from "@/ui/field/ApplyPanel";
+import { useApply } from "@/ui/field/useApply";
+
+/** The panel that puts a store on beds, without the plan beside it. */
+export const FieldPanel = ({
+  view,
+  chosen,
+  storeId = null,
+  onDone = () => undefined,
+}: {
+  readonly view: FieldView;
+  readonly chosen: ReadonlySet<number>;
+  readonly storeId?: number | null;
+  readonly onDone?: () => void;
+}) => <ApplyPanel applying={useApply(view, storeId, chosen, onDone)} fillPoint={[0, 0]} />;

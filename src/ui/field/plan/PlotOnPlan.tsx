@@ -1,0 +1,96 @@
+import { memo } from "react";
+import { boundsOf, centreOf } from "@/core/land/ring";
+import { sayArea, type UnitSystem } from "@/formats/amounts";
+import type { PlotView } from "@/services/field";
+import { stageFill } from "./hatches";
+import { pathOf, type PlanFrame } from "./planFrame";
+
+interface PlotOnPlanProps {
+  readonly plot: PlotView;
+  readonly frame: PlanFrame;
+  readonly isChosen: boolean;
+  readonly units: UnitSystem;
+  /** What it got last, in words. */
+  readonly last: string;
+  readonly onToggle: (id: number) => void;
+}
+
+/** The narrowest strip that a thumb can hit, px. */
+const LEAST_HIT_PX = 44;
+
+/** Its name lies above it, or along it where it stands upright. */
+function Label({ plot, frame, isChosen }: Pick<PlotOnPlanProps, "plot" | "frame" | "isChosen">) {
+  const { minX, minY, maxX, maxY } = boundsOf(plot.ring);
+  const isUpright = maxY - minY > 1.5 * (maxX - minX);
+  const [x, y] = isUpright ? frame.toPx(centreOf(plot.ring)) : frame.toPx([minX, minY]);
+  return (
+    <text
+      className="plan-name"
+      x={x}
+      y={isUpright ? y : y - 4}
+      fontSize={13}
+      textAnchor={isUpright ? "middle" : "start"}
+      dominantBaseline={isUpright ? "central" : "auto"}
+      transform={isUpright ? `rotate(-90 ${x.toFixed(1)} ${y.toFixed(1)})` : undefined}
+      fill="var(--ink)"
+      stroke={isChosen && isUpright ? "var(--marigold-wash)" : "var(--limewash)"}
+      strokeWidth={4}
+      paintOrder="stroke"
+    >
+      <tspan fontWeight={700}>
+        {isChosen ? "✓ " : ""}
+        {plot.name}
+      </tspan>{" "}
+      {plot.crop || "bare"}
+    </text>
+  );
+}
+
+/** A plot to scale, told by its crop and stage: tap it to take it in or leave it out. */
+export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }: PlotOnPlanProps) => {
+  const path = pathOf(plot.ring, frame);
+  const soil = plot.treatablePieces
+    ? plot.treatablePieces.flatMap(({ outer, holes }) => [outer, ...holes].map((ring) => pathOf(ring, frame))).join("")
+    : path;
+  const { minX, minY, maxX, maxY } = boundsOf(plot.ring);
+  const narrowestPx = Math.min(maxX - minX, maxY - minY) * frame.pxPerM;
+  const toggle = () => onToggle(plot.id);
+  return (
+    <g
+      data-drawn
+      role="button"
+      tabIndex={0}
+      aria-pressed={isChosen}
+      aria-label={`${plot.name}, ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}; last got ${last}`}
+      onClick={toggle}
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" && event.key !== " ") return;
+        event.preventDefault();
+        toggle();
+      }}
+      className="plan-plot cursor-pointer"
+    >
+      <title>{`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${last}.`}</title>
+      <path
+        d={path}
+        fill="transparent"
+        stroke="transparent"
+        strokeWidth={Math.max(0, LEAST_HIT_PX - narrowestPx)}
+        pointerEvents="all"
+      />
+      {plot.treatablePieces ? <path d={path} fill="url(#near-water)" /> : null}
+      <path d={soil} fillRule="evenodd" fill={isChosen ? "var(--marigold-wash)" : "var(--chalk)"} />
+      <path d={soil} fillRule="evenodd" fill={stageFill(plot.stage)} opacity={isChosen ? 0.55 : 1} />
+      <path
+        d={path}
+        className="plan-edge"
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={isChosen ? 3.4 : 1.3}
+        vectorEffect="non-scaling-stroke"
+      />
+      <Label plot={plot} frame={frame} isChosen={isChosen} />
+    </g>
+  );
+});
+PlotOnPlan.displayName = "PlotOnPlan";
