@@ -63,6 +63,16 @@ export function valueInField(text: string, measure: FieldMeasure, system: UnitSy
   return read.type === "read" ? Number(read.value.toFixed(4)) : read.type === "nothing" ? null : NaN;
 }
 
+/**
+ * A length or an area as it stands in such a field, ready to be changed.
+ * @param value in m or m²
+ * @example typedInField(1.2192, "m", "us"); // "4"
+ */
+export function typedInField(value: number, measure: FieldMeasure, system: UnitSystem): string {
+  const base = toBase({ value, unit: measure === "m2" ? "m2" : "m" });
+  return String(Number(fromBase(base, UNIT_OF[measure][system]).value.toFixed(2)));
+}
+
 /** How much of a mix an area or a plant gets is typed in units that growers of either system think in. */
 const MIX_RATE = {
   m2: {

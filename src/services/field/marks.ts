@@ -1,11 +1,13 @@
 import "server-only";
 import { NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
-import { landFromGeoJson } from "@/core/land/geojson";
+import { landFromGeoJson, landToGeoJson } from "@/core/land/geojson";
 import { numbered } from "@/core/land/edit";
 import { MARK_KINDS } from "@/core/land/marks";
 import { areaM2, type Point } from "@/core/land/ring";
 import { findOrigin, insertMark, insertOrigin, insertPlot, listMarks, listShapes } from "@/data/field";
+import type { Farm } from "@/data/farm";
 import { act } from "../act";
+import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
 import { POINT } from "./plots";
 
@@ -76,4 +78,10 @@ function parseJson(text: string): unknown {
   } catch {
     return null;
   }
+}
+
+/** The land as GeoJSON; where nobody has said where its corner lies, it lies at the farm's own place. */
+export async function exportLand({ pool }: Context, { latitudeDeg, longitudeDeg }: Farm): Promise<object> {
+  const [plots, marks, origin] = await Promise.all([listShapes(pool), listMarks(pool), findOrigin(pool)]);
+  return landToGeoJson({ plots, marks }, origin ?? { latitudeDeg, longitudeDeg });
 }

@@ -5,7 +5,7 @@ import { isFit } from "@/core/apply/fitHours";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
 import type { FieldView } from "@/services/field";
 import { useKey } from "../frame/keys";
-import { Button } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { sayBand } from "../drawings/TimePlate";
 import { AddPlotSheet } from "./AddPlotSheet";
@@ -176,6 +176,9 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
     <>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button onClick={() => setSheet("plot")}>Add a bed</Button>
+        <Link href="/field/land" className={buttonClass("plain")}>
+          Draw the field
+        </Link>
         <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
       </div>

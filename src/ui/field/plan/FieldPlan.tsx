@@ -49,7 +49,8 @@ export function fillPointOf(marks: readonly LandMark[], frame: PlanFrame): Point
   return stands?.line[0] ?? frame.toM([frame.widthPx / 2, HEAD_PX - 12]);
 }
 
-const ZoomKeys = ({ zoomBy, fit }: { readonly zoomBy: (factor: number) => void; readonly fit: () => void }) => (
+/** Nearer, farther, all of it. */
+export const ZoomKeys = ({ zoomBy, fit }: { readonly zoomBy: (factor: number) => void; readonly fit: () => void }) => (
   <div className="flex w-max border-2 border-ink bg-chalk">
     {(
       [

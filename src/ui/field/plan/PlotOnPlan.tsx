@@ -1,8 +1,9 @@
 import { memo } from "react";
-import { boundsOf, centreOf } from "@/core/land/ring";
+import { boundsOf } from "@/core/land/ring";
 import { sayArea, type UnitSystem } from "@/formats/amounts";
 import type { PlotView } from "@/services/field";
 import { stageFill } from "./hatches";
+import { PlanLabel } from "./PlanLabel";
 import { pathOf, type PlanFrame } from "./planFrame";
 
 interface PlotOnPlanProps {
@@ -17,34 +18,6 @@ interface PlotOnPlanProps {
 
 /** The narrowest strip that a thumb can hit, px. */
 const LEAST_HIT_PX = 44;
-
-/** Its name lies above it, or along it where it stands upright. */
-function Label({ plot, frame, isChosen }: Pick<PlotOnPlanProps, "plot" | "frame" | "isChosen">) {
-  const { minX, minY, maxX, maxY } = boundsOf(plot.ring);
-  const isUpright = maxY - minY > 1.5 * (maxX - minX);
-  const [x, y] = isUpright ? frame.toPx(centreOf(plot.ring)) : frame.toPx([minX, minY]);
-  return (
-    <text
-      className="plan-name"
-      x={x}
-      y={isUpright ? y : y - 4}
-      fontSize={13}
-      textAnchor={isUpright ? "middle" : "start"}
-      dominantBaseline={isUpright ? "central" : "auto"}
-      transform={isUpright ? `rotate(-90 ${x.toFixed(1)} ${y.toFixed(1)})` : undefined}
-      fill="var(--ink)"
-      stroke={isChosen && isUpright ? "var(--marigold-wash)" : "var(--limewash)"}
-      strokeWidth={4}
-      paintOrder="stroke"
-    >
-      <tspan fontWeight={700}>
-        {isChosen ? "✓ " : ""}
-        {plot.name}
-      </tspan>{" "}
-      {plot.crop || "bare"}
-    </text>
-  );
-}
 
 /** A plot to scale, told by its crop and stage: tap it to take it in or leave it out. */
 export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }: PlotOnPlanProps) => {
@@ -89,7 +62,13 @@ export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }
         strokeWidth={isChosen ? 3.4 : 1.3}
         vectorEffect="non-scaling-stroke"
       />
-      <Label plot={plot} frame={frame} isChosen={isChosen} />
+      <PlanLabel
+        ring={plot.ring}
+        frame={frame}
+        name={isChosen ? `✓ ${plot.name}` : plot.name}
+        rest={plot.crop || "bare"}
+        ground={isChosen ? "var(--marigold-wash)" : "var(--limewash)"}
+      />
     </g>
   );
 });

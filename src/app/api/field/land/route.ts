@@ -1,0 +1,15 @@
+import { exportLand } from "@/services/field";
+import { openFrame } from "../../../session";
+
+/** The land as GeoJSON. */
+export async function GET(): Promise<Response> {
+  const frame = await openFrame();
+  if (!frame) return new Response("There is no such file.", { status: 404 });
+  const name = `${frame.farm.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-land.geojson`;
+  return new Response(JSON.stringify(await exportLand(frame.ctx, frame.farm), null, 1), {
+    headers: {
+      "content-type": "application/geo+json; charset=utf-8",
+      "content-disposition": `attachment; filename="${name}"`,
+    },
+  });
+}
