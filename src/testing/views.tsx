@@ -225,6 +225,7 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
   plants: null,
   leafEaten: false,
   harvestOn: null,
+  part: null,
   kind: "bed",
   ring: rectangle([id * 1.8, 0], 1.2, 7.5),
   block: "",

@@ -9,12 +9,14 @@ const frame = openFrame as unknown as jest.Mock;
 
 let farm: TestFarm;
 let batchId: number;
+let plotId: number;
 beforeAll(async () => {
   farm = await TestFarm.make();
   await farm.lot("molasses", 9, 9);
   await farm.lot("lactic-culture", 9, 9);
   batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 70, hoursAgo(60));
   await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 4.1, instrument: "meter", spot: "mid-depth" });
+  plotId = await farm.plot("Bed", { crop: "leeks" });
   const { db } = farm.scratch;
   const found = (await findFarm(db))!;
   frame.mockResolvedValue({ ctx: farm.context(NOW), farm: found, people: [{ id: 1, name: "Ana" }] });
@@ -47,6 +49,8 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   gather: () => ({}),
   equipment: () => ({}),
   field: () => ({}),
+  plot: () => ({ id: plotId }),
+  trace: () => ({ plotId }),
   devices: () => ({}),
   ledger: () => ({}),
   labels: () => ({ batch: batchId, origin: "http://127.0.0.1:3200" }),

@@ -1,4 +1,4 @@
-import { cropFacts } from "../book/crops";
+import { cropFacts, type EdiblePart } from "../book/crops";
 import {
   BARS,
   DEFAULT_RULES,
@@ -99,6 +99,8 @@ export interface ApplyCase {
     readonly crop: string;
     readonly leafEaten: boolean;
     readonly harvestOn: string | null;
+    /** What is eaten, by somebody's own word; the crop's where it is not told. */
+    readonly part?: EdiblePart | null;
     /** Days since it last got of the same method; null where it never did. */
     readonly lastSameD: number | null;
     /** What of it lies far enough from water, m², and the waters that bar the rest; not told where nothing is drawn. */
@@ -146,7 +148,7 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
     const own = rules.find((rule) => rule.hazard === hazard);
     const rule = own ?? DEFAULT_RULES[hazard];
     const eaten = plots.flatMap((plot) => {
-      const crop = cropFacts(plot.crop, plot.leafEaten);
+      const crop = cropFacts(plot.crop, plot.leafEaten, plot.part ?? null);
       return crop && crop.part !== "none" ? [{ plot, crop }] : [];
     });
     const wet = use.target === "leaves" && SOIL_ONLY.includes(hazard) ? plots[0] : undefined;
@@ -190,7 +192,7 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
 /** Open water carries germs; on leaves that are eaten nothing washes them off before the plate. */
 function riverCaution({ use, plots, riverWater }: ApplyCase): ApplyCaution[] {
   if (use.target !== "leaves" || !riverWater) return [];
-  const eaten = plots.find(({ crop, leafEaten }) => (cropFacts(crop, leafEaten)?.part ?? "none") !== "none");
+  const eaten = plots.find(({ crop, leafEaten, part = null }) => (cropFacts(crop, leafEaten, part)?.part ?? "none") !== "none");
   return eaten ? [{ code: "river-on-leaves", weight: "reason", plot: eaten.name }] : [];
 }
 

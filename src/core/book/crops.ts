@@ -47,8 +47,13 @@ const CROPS: readonly (readonly [RegExp, CropFacts])[] = [
 /**
  * What of a crop is eaten, by its name and by whether its leaves are. A name that nobody knows is taken as eaten raw off the soil, which is the
  * careful side; no crop at all is null.
+ * @param part what is eaten by somebody's own word, which goes before the crop's
  */
-export function cropFacts(crop: string, leafEaten: boolean): CropFacts | null {
+export function cropFacts(crop: string, leafEaten: boolean, part: EdiblePart | null = null): CropFacts | null {
+  if (part !== null && part !== "leaf") {
+    const known = cropFacts(crop, false) ?? facts(part, true, true);
+    return { ...known, part, touchesSoil: part === "root" || known.touchesSoil };
+  }
   const name = crop.trim().toLowerCase();
   if (name === "") return leafEaten ? facts("leaf", true, true) : null;
   if (leafEaten) return facts("leaf", true, true);

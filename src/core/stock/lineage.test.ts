@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { ancestorsOf, closesRing, type Feeding } from "./lineage";
+import { ancestorsOf, closesRing, descendantsOf, type Feeding } from "./lineage";
 
 describe("which batch was made from which", () => {
   const FEEDINGS: Feeding[] = [
@@ -32,4 +32,9 @@ describe("which batch was made from which", () => {
         { from: 2, into: 1 },
       ]),
     ).toEqual([2, 1]));
+  it("goes forward as it goes back", () => {
+    for (const batch of [1, 2, 3, 9])
+      for (const later of descendantsOf([batch], FEEDINGS)) expect(ancestorsOf(later, FEEDINGS)).toContain(batch);
+    expect(descendantsOf([], FEEDINGS)).toEqual([]);
+  });
 });

@@ -17,6 +17,8 @@ export interface NewApplication {
   readonly loads: readonly Load[];
   readonly labourMin: number;
   readonly overrideReason: string | null;
+  readonly note: string;
+  readonly weather: WeatherThen | null;
   readonly at: Date;
   readonly actorId: number;
   readonly addedAt: Date;
@@ -40,12 +42,30 @@ export interface PlotApplication {
   readonly carries: readonly Carried[];
   /** The day from which the plot may be harvested again; null where nothing was carried. */
   readonly clearOn: string | null;
+  readonly batchName: string;
+  /** What was done otherwise than planned. */
+  readonly note: string;
+  readonly overrideReason: string | null;
+  readonly weather: WeatherThen | null;
+}
+
+/** The weather of an hour in which something was put on. */
+export interface WeatherThen {
+  readonly airC: number;
+  readonly rainMm: number | null;
+  readonly windMPerS: number | null;
+  /** Whether a station measured it, or the usual year stands for it. */
+  readonly source: "measured" | "expected" | "usual";
 }
 
 interface PlotApplicationRow {
   method_id: string;
   carries: string;
   clear_on: string | null;
+  batch_name: string;
+  note: string;
+  override_reason: string | null;
+  weather: WeatherThen | string | null;
   application_id: number;
   plot_id: number;
   batch_id: number;
@@ -61,23 +81,28 @@ interface PlotApplicationRow {
 }
 
 const INSERT_APPLICATION = `
-  insert into application (store_id, use_id, parts_water, mix_rate_l, mix_rate_per, tool_id, mix_l, concentrate_l, carries, loads, labour_min, override_reason, at, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into application (store_id, use_id, parts_water, mix_rate_l, mix_rate_per, tool_id, mix_l, concentrate_l, carries, loads, labour_min, override_reason, note, weather, at, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 const INSERT_PLOT =
   "insert into application_plot (application_id, plot_id, mix_l, concentrate_l, clear_on) values (?, ?, ?, ?, ?)";
 const SELECT = `
   select application.id as application_id, part.plot_id, store.batch_id, store.label as store_label, application.use_id, application.parts_water,
          part.mix_l, part.concentrate_l, application.mix_l as application_mix_l, application.labour_min, application.at, actor.name as actor_name,
-         batch.method_id, application.carries, part.clear_on
+         batch.method_id, json_value(batch.recipe, '$.shortName') as batch_name, application.carries, part.clear_on, application.note,
+         application.override_reason, application.weather
   from application_plot part
   join application on application.id = part.application_id
   join store on store.id = application.store_id
   join batch on batch.id = store.batch_id
-  join actor on actor.id = application.actor_id`;
-const SELECT_LATEST = `${SELECT} where application.id = (
-    select newest.application_id from application_plot newest where newest.plot_id = part.plot_id order by newest.application_id desc limit 1)`;
+  join actor on actor.id = application.actor_id
+  left join application_taken_back gone on gone.application_id = application.id
+  where gone.application_id is null`;
+const SELECT_LATEST = `${SELECT} and application.id = (
+    select newest.application_id from application_plot newest
+    where newest.plot_id = part.plot_id and newest.application_id not in (select application_id from application_taken_back)
+    order by newest.application_id desc limit 1)`;
 const SELECT_ALL = `${SELECT} order by application.at desc, application.id desc, part.plot_id`;
-const SELECT_OF_BATCH = `${SELECT} where store.batch_id = ? order by application.at desc, application.id desc, part.plot_id`;
+const SELECT_OF_BATCH = `${SELECT} and store.batch_id = ? order by application.at desc, application.id desc, part.plot_id`;
 
 const toPlotApplication = (row: PlotApplicationRow): PlotApplication => ({
   applicationId: row.application_id,
@@ -95,6 +120,10 @@ const toPlotApplication = (row: PlotApplicationRow): PlotApplication => ({
   methodId: row.method_id,
   carries: row.carries === "" ? [] : (row.carries.split(" ") as Carried[]),
   clearOn: row.clear_on,
+  batchName: row.batch_name,
+  note: row.note,
+  overrideReason: row.override_reason,
+  weather: typeof row.weather === "string" ? (JSON.parse(row.weather) as WeatherThen) : row.weather,
 });
 
 export const insertApplication = (db: Queryable, made: NewApplication): Promise<number> =>
@@ -111,6 +140,8 @@ export const insertApplication = (db: Queryable, made: NewApplication): Promise<
     JSON.stringify(made.loads),
     made.labourMin,
     made.overrideReason,
+    made.note,
+    made.weather && JSON.stringify(made.weather),
     made.at,
     made.actorId,
     made.addedAt,
@@ -131,7 +162,8 @@ export const listClearDays = async (db: Queryable): Promise<ReadonlyMap<number, 
     (
       await select<{ plot_id: number; clear_on: string }>(
         db,
-        "select plot_id, max(clear_on) as clear_on from application_plot where clear_on is not null group by plot_id",
+        `select plot_id, max(clear_on) as clear_on from application_plot
+         where clear_on is not null and application_id not in (select application_id from application_taken_back) group by plot_id`,
       )
     ).map(({ plot_id, clear_on }) => [plot_id, clear_on]),
   );
@@ -145,6 +177,7 @@ export const listLastByMethod = async (
       `select part.plot_id, batch.method_id, max(application.at) as at
        from application_plot part join application on application.id = part.application_id
        join store on store.id = application.store_id join batch on batch.id = store.batch_id
+       where application.id not in (select application_id from application_taken_back)
        group by part.plot_id, batch.method_id`,
     )
   ).map((row) => ({ plotId: row.plot_id, methodId: row.method_id, at: row.at }));
@@ -157,3 +190,48 @@ export const listPlotApplications = async (db: Queryable): Promise<PlotApplicati
   (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);
 export const listApplicationsOfBatch = async (db: Queryable, batchId: number): Promise<PlotApplication[]> =>
   (await select<PlotApplicationRow>(db, SELECT_OF_BATCH, [batchId])).map(toPlotApplication);
+/** Everything that a plot got, newest first. */
+export const listApplicationsOfPlot = async (db: Queryable, plotId: number): Promise<PlotApplication[]> =>
+  (
+    await select<PlotApplicationRow>(
+      db,
+      `${SELECT} and part.plot_id = ? order by application.at desc, application.id desc`,
+      [plotId],
+    )
+  ).map(toPlotApplication);
+/** Where these batches went, newest first. */
+export async function listApplicationsOfBatches(
+  db: Queryable,
+  batchIds: readonly number[],
+): Promise<PlotApplication[]> {
+  if (batchIds.length === 0) return [];
+  const marks = batchIds.map(() => "?").join(", ");
+  const sql = `${SELECT} and store.batch_id in (${marks}) order by application.at desc, application.id desc, part.plot_id`;
+  return (await select<PlotApplicationRow>(db, sql, [...batchIds])).map(toPlotApplication);
+}
+
+/** An application as far as taking it back asks of it; null where there is none, or it is taken back already. */
+export async function findApplication(
+  db: Queryable,
+  id: number,
+): Promise<{ readonly storeId: number; readonly concentrateL: number; readonly at: Date } | null> {
+  const [row] = await select<{ store_id: number; concentrate_l: string; at: Date }>(
+    db,
+    "select store_id, concentrate_l, at from application where id = ? and id not in (select application_id from application_taken_back)",
+    [id],
+  );
+  return row ? { storeId: row.store_id, concentrateL: Number(row.concentrate_l), at: row.at } : null;
+}
+export const insertTakenBack = (
+  db: Queryable,
+  applicationId: number,
+  reason: string,
+  actorId: number,
+  addedAt: Date,
+): Promise<number> =>
+  insert(db, "insert into application_taken_back (application_id, reason, actor_id, added_at) values (?, ?, ?, ?)", [
+    applicationId,
+    reason,
+    actorId,
+    addedAt,
+  ]);

@@ -1,14 +1,19 @@
 import "server-only";
 /** Rows of plots, what grows on them, marks of the land, tools, applications. */
 export {
+  findApplication,
   insertApplication,
   insertApplicationPlot,
+  insertTakenBack,
+  listApplicationsOfBatches,
+  listApplicationsOfPlot,
   listApplicationsOfBatch,
   listClearDays,
   listLastByMethod,
   listLatestByPlot,
   listPlotApplications,
   type PlotApplication,
+  type WeatherThen,
 } from "./applications";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
 export { findOrigin, insertMark, insertOrigin, listMarks, type LandMark } from "./marks";

@@ -1,4 +1,5 @@
 import "server-only";
+import type { EdiblePart } from "@/core/book/crops";
 import type { PlotKind } from "@/core/land/geojson";
 import { nextPlanting, plantingOn, strengthStage, type PlotStage } from "@/core/land/planting";
 import type { Ring } from "@/core/land/ring";
@@ -26,6 +27,8 @@ export interface Plot extends PlotShape {
   /** The leaves are what is eaten, by somebody's word. */
   readonly leafEaten: boolean;
   readonly harvestOn: string | null;
+  /** What is eaten, by somebody's word; null where the book's stands. */
+  readonly part: EdiblePart | null;
   readonly planting: PlantingRow | null;
   readonly next: PlantingRow | null;
 }
@@ -79,6 +82,7 @@ export async function listPlots(db: Queryable, day: string, isPastToo = false): 
       plants: planting?.plants ?? null,
       leafEaten: planting?.part === "leaf",
       harvestOn: planting?.harvestFrom ?? null,
+      part: planting?.part ?? null,
       planting,
       next: nextPlanting(own, day),
     };

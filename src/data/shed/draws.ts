@@ -43,6 +43,14 @@ const toDraw = (row: DrawRow): LotDraw => ({
 
 export const listDrawsOfBatch = async (db: Queryable, batchId: number): Promise<LotDraw[]> =>
   (await select<DrawRow>(db, SELECT_DRAWS_OF_BATCH, [batchId])).map(toDraw);
+/** What some batches drew; what all did where none are named. */
+export async function listDrawsOfBatches(db: Queryable, batchIds: readonly number[] | null): Promise<LotDraw[]> {
+  if (batchIds === null) return listAllDraws(db);
+  if (batchIds.length === 0) return [];
+  const marks = batchIds.map(() => "?").join(", ");
+  const sql = `${DRAWS} where movement.batch_id in (${marks}) group by movement.batch_id, lot.id order by movement.batch_id, min(movement.id)`;
+  return (await select<DrawRow>(db, sql, [...batchIds])).map(toDraw);
+}
 export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> =>
   (await select<DrawRow>(db, SELECT_ALL_DRAWS)).map(toDraw);
 

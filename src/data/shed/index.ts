@@ -1,7 +1,15 @@
 import "server-only";
 /** Rows of lots, their movements, what is planned. */
 export { insertLots, insertMovements } from "./bulk";
-export { findLotSources, listAllDraws, listDrawnInto, listDrawsOfBatch, listOriginsOf, type LotDraw } from "./draws";
+export {
+  findLotSources,
+  listAllDraws,
+  listDrawnInto,
+  listDrawsOfBatch,
+  listDrawsOfBatches,
+  listOriginsOf,
+  type LotDraw,
+} from "./draws";
 export { insertLotEvent, listEventsOfLots, listLotEvents, listLotEventsOf, type LotEvent } from "./lotEvents";
 export {
   insertLot,

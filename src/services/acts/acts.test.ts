@@ -45,6 +45,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     receivedOn: "2031-03-20",
     cost: 12,
   },
+  takeBackApplication: { requestKey: KEY, applicationId: 1, reason: "the wrong bed" },
   drawLand: {
     requestKey: KEY,
     plots: [

@@ -11,6 +11,7 @@ import {
   seeStage,
   setHarvestRule,
   setMark,
+  takeBackApplication,
 } from "../field";
 
 export const FIELD_ACTS = {
@@ -24,5 +25,6 @@ export const FIELD_ACTS = {
   seeStage,
   addTool,
   applyStore,
+  takeBackApplication,
   setHarvestRule,
 } as const;

@@ -35,6 +35,7 @@ import { atField, refuse } from "../refusal";
 import { carriedOfBatches } from "../hazards";
 import { lastSameDays } from "./lastSame";
 import { airDays, storeState } from "../stores";
+import { weatherAt } from "../weather";
 import { bookWater } from "../water";
 import { momentOf } from "../checks";
 import type { Context } from "../context";
@@ -78,7 +79,7 @@ function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest)
 
 /** The day from which a plot may be harvested again by the rules; null where nothing that is carried asks for days. */
 function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly HarvestRule[], day: string): string | null {
-  const crop = cropFacts(plot.crop, plot.leafEaten) ?? { part: "leaf", touchesSoil: true, eatenRaw: true };
+  const crop = cropFacts(plot.crop, plot.leafEaten, plot.part) ?? { part: "leaf", touchesSoil: true, eatenRaw: true };
   if (crop.part === "none") return null;
   const days = carries.map((hazard) =>
     ruleDays(rules.find((rule) => rule.hazard === hazard) ?? DEFAULT_RULES[hazard], crop),
@@ -103,6 +104,8 @@ const APPLY_STORE = object(
     at: MOMENT,
     labourMin: MINUTES,
     overrideReason: REASON,
+    /** What was done otherwise than planned. */
+    note: { type: "string", maxLength: 300 },
     /** What it was thinned with; null where it goes on undiluted. */
     water: { anyOf: [WATER_ASKED, { type: "null" }] },
   },
@@ -141,13 +144,14 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
     hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / HOUR_MS,
     smelt: state.smelt,
     recheck: state.recheck,
-    plots: plots.map(({ id, name, crop, leafEaten, harvestOn, ring }, index) => {
+    plots: plots.map(({ id, name, crop, leafEaten, harvestOn, part, ring }, index) => {
       const { areaM2, near } = treatable(ring, marks);
       return {
         name,
         crop,
         leafEaten,
         harvestOn,
+        part,
         lastSameD: lastSameDays(lastByMethod, id, methodId, at),
         treatableM2: areaM2,
         nearWater: near,
@@ -213,6 +217,8 @@ async function writeDown(
     loads: plan.loads,
     labourMin: request.labourMin,
     overrideReason: request.overrideReason?.trim() || null,
+    note: request.note?.trim() ?? "",
+    weather: await weatherAt(db, it.farm, at),
     at,
     actorId: ctx.actor.id,
     addedAt: ctx.now(),

@@ -5,5 +5,7 @@ export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
 export { addPlot, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
+export { readPlot, type PlotPage } from "./readPlot";
 export { readField, type FieldStore, type FieldView, type PlotView } from "./readField";
+export { takeBackApplication } from "./takeBack";
 export { storeUses, type StoreUses } from "./takers";

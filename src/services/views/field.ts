@@ -1,7 +1,17 @@
 import "server-only";
-import { readField } from "../field";
-import { NOTHING, view } from "../view";
+import { object } from "@/contracts/parts";
+import { readField, readPlot } from "../field";
+import { readTrace } from "../trace";
+import { ID, NOTHING, view } from "../view";
 
 export const FIELD_VIEWS = {
   field: view({ name: "field", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readField(ctx, farm)),
+  plot: view({ name: "plot", schema: object(["id"], { id: ID }), may: "everybody" }, ({ ctx, farm }, { id }) =>
+    readPlot(ctx, farm, id),
+  ),
+  /** Of one of the three. */
+  trace: view(
+    { name: "trace", schema: object([], { plotId: ID, batchId: ID, lotId: ID }), may: "everybody" },
+    ({ ctx, farm }, asked) => readTrace(ctx, farm, asked),
+  ),
 } as const;

@@ -98,6 +98,18 @@ export function airAhead(farm: Farm, { hours }: FarmAir, now: Date): AirHour[] {
   });
 }
 
+/** The weather of an hour, for what was done in it; null before the farm is set up. */
+export async function weatherAt(
+  db: Queryable,
+  farm: Farm | null,
+  at: Date,
+): Promise<Pick<AirHour, "airC" | "rainMm" | "windMPerS" | "source"> | null> {
+  if (!farm) return null;
+  const [hour] = airAhead(farm, await airSince(db, at, at), at);
+  const { airC, rainMm, windMPerS, source } = hour!;
+  return { airC: Number(airC.toFixed(1)), rainMm, windMPerS, source };
+}
+
 /** Hours fit for applying, from now on, by the hours ahead. */
 export function fitBands(farm: Farm, ahead: readonly AirHour[], now: Date, aheadH = WEATHER_AHEAD_H): FitBand[] {
   const to = new Date(now.getTime() + aheadH * HOUR_MS);

@@ -74,6 +74,12 @@ export const Origins = ({ page }: { readonly page: BatchPage }) => {
           Went into <BatchLinks kin={page.wentInto} />.
         </li>
       ) : null}
+      <li>
+        <Link href={`/trace?batch=${page.batch.id}`} className="underline">
+          Where it came from, and where it went
+        </Link>
+        .
+      </li>
       {ahead.map((line) => (
         <li key={line.ingredient} className="font-semibold">
           Still to go in: {sayStock(line.amount, line.unit, page.farm.units)} of{" "}

@@ -179,6 +179,10 @@ describe("the field plan", () => {
       methodId: "cultured-extract",
       carries: [],
       clearOn: null,
+      batchName: "Nettle extract",
+      note: "",
+      overrideReason: null,
+      weather: null,
       atMs: at(-26),
     };
     const onToggle = jest.fn();

@@ -9,6 +9,7 @@ import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
 import type { LotView } from "@/services/shed";
 import { Button } from "../kit/Button";
+import { Link } from "../kit/Link";
 import type { LotAct } from "./LotSheet";
 
 /** What a lot's papers say, in words. */
@@ -119,6 +120,13 @@ export const LotRow = ({
             {word}
           </Button>
         ))}
+        <Link
+          href={`/trace?lot=${lot.id}`}
+          className="inline-flex min-h-11 items-center px-3 font-semibold underline"
+          aria-label={`Where it went: ${lot.origin}, ${sayDay(lot.receivedOn)}`}
+        >
+          Where it went
+        </Link>
       </div>
     </li>
   );

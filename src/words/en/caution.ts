@@ -12,6 +12,9 @@ export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
   "unwashed-leaf": "unwashed leaves",
 };
 
+/** What a liquid carried, in a table's cell. @example sayCarried("milk"); // "milk, which some people must not eat" */
+export const sayCarried = (hazard: Carried): string => CARRIED_WORDS[hazard];
+
 /** A caution against an application, in words. */
 export function sayCaution(caution: ApplyCaution): string {
   switch (caution.code) {

@@ -14,6 +14,7 @@ import { sayHold } from "./holds";
 
 /** What somebody asked for and the farm does not have. */
 const THINGS = {
+  "application": "application",
   "batch": "batch",
   "bin": "worm bin",
   "device": "device",

@@ -1,0 +1,195 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { USES } from "@/core/book/uses";
+import type { UseId } from "@/core/book/uses";
+import { stageOn } from "@/core/land/planting";
+import { sidesOf } from "@/core/land/ring";
+import { sayArea, sayDilution, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayFieldUnit, typedInField } from "@/formats/fieldUnits";
+import { sayDay, sayMoment } from "@/formats/times";
+import type { PlotPage } from "@/services/field";
+import type { PlantingRow } from "@/services/types";
+import { useFieldAct } from "../acts/field";
+import { Button } from "../kit/Button";
+import { TextArea } from "../kit/fields";
+import { FormSheet } from "../kit/FormSheet";
+import { Link } from "../kit/Link";
+import { ChangePlantingSheet } from "./PlantSheet";
+import { Hatches, stageFill } from "./plan/hatches";
+import { STAGE_WORDS } from "./StageSheet";
+
+type Dose = PlotPage["doses"][number];
+
+/** A dose is drawn as thick as its litres on a square metre, within what can be read. */
+const PX_PER_L_M2 = 26;
+const thickness = (dose: Dose, areaM2: number): number =>
+  Math.round(Math.min(96, 34 + (dose.mixL / areaM2) * PX_PER_L_M2));
+const DAY_MS = 86_400_000;
+/** It pales over so many days. */
+const PALES_D = 60;
+
+/** One dose as it lies in the ground, today's at the surface. */
+const Layer = ({
+  dose,
+  page,
+  onTakeBack,
+}: {
+  readonly dose: Dose;
+  readonly page: PlotPage;
+  readonly onTakeBack: () => void;
+}) => {
+  const { units } = page.farm;
+  const agoD = (page.nowMs - dose.atMs) / DAY_MS;
+  return (
+    <li className="flex border-b border-line" style={{ minHeight: thickness(dose, page.plot.areaM2) }}>
+      <span aria-hidden className="relative w-20 shrink-0 overflow-hidden border-r-2 border-ink bg-chalk md:w-64">
+        <span className="absolute inset-0 bg-[var(--brew)]" style={{ opacity: Math.max(0.15, 0.8 - agoD / PALES_D) }} />
+      </span>
+      <span className="min-w-0 grow py-1.5 pl-3">
+        <b>{dose.storeLabel}</b>{" "}
+        <span className="text-soft">{sayMoment(new Date(dose.atMs), new Date(page.nowMs), page.farm)}</span>
+        <span className="block text-[0.92rem]">
+          {USES[dose.useId as UseId]?.name ?? dose.useId}, {sayVolume(dose.mixL, units)} of mix with{" "}
+          {sayVolume(dose.concentrateL, units)} ({sayDilution(dose.partsWater)}), by {dose.actorName}
+          {dose.weather ? `, at ${sayTemperature(dose.weather.airC, units)}` : ""}.
+          {dose.clearOn ? ` Not to be harvested before ${sayDay(dose.clearOn)}.` : ""}
+          {dose.note ? ` ${dose.note}` : ""}
+          {dose.overrideReason ? ` All the same, because: ${dose.overrideReason}` : ""}
+        </span>
+      </span>
+      <Button
+        variant="quiet"
+        className="whitespace-nowrap"
+        onClick={onTakeBack}
+        aria-label={`Take back: ${dose.storeLabel}`}
+      >
+        Take back
+      </Button>
+    </li>
+  );
+};
+
+/** A slip is taken back, with its reason. */
+const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClose: () => void }) => {
+  const act = useFieldAct("takeBackApplication");
+  const [reason, setReason] = useState("");
+  const submit = async () => {
+    if (!(await act.run({ applicationId: dose.applicationId, reason }))) return;
+    toast.success("Taken back: the litres are in store again.");
+    onClose();
+  };
+  return (
+    <FormSheet
+      title={`Take back ${dose.storeLabel.toLowerCase()}`}
+      act="It never went on"
+      busy={act.busy}
+      error={act.error}
+      onSubmit={submit}
+      onClose={onClose}
+    >
+      <p>
+        All beds of this application lose it, and its litres are in store again. It stays in the books as taken back.
+      </p>
+      <TextArea
+        label="What happened?"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        error={act.fields["/reason"]}
+      />
+    </FormSheet>
+  );
+};
+
+const sayPlanting = (planting: PlantingRow, today: string): string => {
+  const stage = stageOn(planting, today);
+  const parts = [
+    planting.plantedOn ? `${planting.sown ? "sown" : "set out"} ${sayDay(planting.plantedOn)}` : "",
+    planting.plants ? `${planting.plants} plants` : "",
+    planting.harvestFrom
+      ? `harvest ${sayDay(planting.harvestFrom)}${planting.harvestTo ? ` to ${sayDay(planting.harvestTo)}` : ""}`
+      : "",
+    planting.endedOn ? `cleared ${sayDay(planting.endedOn)}` : stage === "bare" ? "" : STAGE_WORDS[stage],
+  ];
+  return parts.filter(Boolean).join(", ");
+};
+
+/** All that grew here, grows or is meant to; a touch changes it. */
+const Plantings = ({ page }: { readonly page: PlotPage }) => {
+  const [open, setOpen] = useState<PlantingRow | null>(null);
+  return (
+    <section aria-labelledby="grew">
+      <h2 id="grew" className="text-xl">
+        What grows here
+      </h2>
+      {page.plantings.length === 0 ? (
+        <p className="text-soft">Nothing yet. Choose the plot on the field, then Plant.</p>
+      ) : null}
+      <ul>
+        {page.plantings.map((planting) => (
+          <li key={planting.id} className="flex items-center gap-3 border-b border-line py-1">
+            <span className="min-w-0 grow">
+              <b>{planting.crop || "nothing named"}</b>{" "}
+              <span className="text-soft">{sayPlanting(planting, page.today)}</span>
+            </span>
+            <Button variant="quiet" onClick={() => setOpen(planting)} aria-label={`Change ${planting.crop}`}>
+              Change
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {open ? <ChangePlantingSheet planting={open} onClose={() => setOpen(null)} /> : null}
+    </section>
+  );
+};
+
+/** One plot opened: the ground in section with what it got, deeper the longer ago; what grew; and where it all came from. */
+export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
+  const { plot, farm } = page;
+  const [taking, setTaking] = useState<Dose | null>(null);
+  const { widthM, lengthM } = sidesOf(plot.ring);
+  const inField = (metres: number) => typedInField(metres, "m", farm.units);
+  return (
+    <div className="px-4 py-4 md:px-8">
+      <p>
+        <Link href="/field" className="underline">
+          The field
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1 className="text-2xl">
+          {plot.name} <span className="font-normal text-soft">{plot.crop || "bare"}</span>
+        </h1>
+        <Link href={`/trace?plot=${plot.id}`} className="font-semibold underline">
+          Where it all came from
+        </Link>
+      </div>
+      <p className="text-soft">
+        {inField(widthM)} by {inField(lengthM)} {sayFieldUnit("m", farm.units)}, {sayArea(plot.areaM2, farm.units)}
+        {page.nearWater.length > 0
+          ? `; ${sayArea(page.treatableM2, farm.units)} of it far enough from ${page.nearWater.join(" and ")}`
+          : ""}
+        {plot.block ? `; group ${plot.block}` : ""}
+      </p>
+      <div className="mt-4 grid gap-8 md:grid-cols-[minmax(0,1fr)_380px]">
+        <section aria-labelledby="ground">
+          <h2 id="ground" className="text-xl">
+            In the ground
+          </h2>
+          <svg aria-hidden className="mt-2 block h-12 w-20 border-b-4 border-ink md:w-64">
+            <Hatches />
+            <rect width="100%" height="100%" fill={stageFill(plot.stage)} />
+          </svg>
+          {page.doses.length === 0 ? <p className="py-3 text-soft">Nothing was put on it yet.</p> : null}
+          <ol>
+            {page.doses.map((dose) => (
+              <Layer key={dose.applicationId} dose={dose} page={page} onTakeBack={() => setTaking(dose)} />
+            ))}
+          </ol>
+        </section>
+        <Plantings page={page} />
+      </div>
+      {taking ? <TakeBackSheet dose={taking} onClose={() => setTaking(null)} /> : null}
+    </div>
+  );
+};

@@ -1,0 +1,256 @@
+import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { rectangle } from "@/core/land/ring";
+import type { PlotPage } from "@/services/field";
+import type { Trace } from "@/services/trace";
+import type { PlantingRow } from "@/services/types";
+import { fakeActions, FARM, fieldOf, NOW_MS, plotOf, renderWith } from "@/testing/views";
+import { TraceScreen } from "../trace/TraceScreen";
+import { LandScreen } from "./draw/LandScreen";
+import { FieldScreen } from "./FieldScreen";
+import { PlotScreen } from "./PlotScreen";
+
+const DAY_MS = 86_400_000;
+const leeks: PlantingRow = {
+  id: 7,
+  plotId: 1,
+  crop: "leeks",
+  part: null,
+  perennial: false,
+  plantedOn: "2031-02-01",
+  sown: false,
+  plants: 60,
+  spacingCm: 15,
+  harvestFrom: "2031-09-01",
+  harvestTo: null,
+  endedOn: null,
+  seen: null,
+};
+const dose = (change: object = {}) => ({
+  applicationId: 3,
+  plotId: 1,
+  batchId: 5,
+  storeLabel: "Nettle extract",
+  useId: "drench-growing",
+  partsWater: 250,
+  mixL: 18,
+  concentrateL: 0.0717,
+  applicationMixL: 18,
+  labourMin: 10,
+  actorName: "Maren",
+  methodId: "cultured-extract",
+  carries: [],
+  clearOn: "2031-04-01",
+  batchName: "Plant extract",
+  note: "half done",
+  overrideReason: null,
+  weather: { airC: 14, rainMm: null, windMPerS: null, source: "measured" as const },
+  atMs: NOW_MS - 2 * DAY_MS,
+  ...change,
+});
+const pageOf = (change: Partial<PlotPage> = {}): PlotPage => ({
+  farm: FARM,
+  nowMs: NOW_MS,
+  today: "2031-03-20",
+  plot: { ...plotOf(1), planting: leeks },
+  treatableM2: 9,
+  nearWater: [],
+  plantings: [leeks],
+  doses: [dose()],
+  ...change,
+});
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole("button", { name }));
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+describe("one plot", () => {
+  it("tells what lies in its ground, with when it may be harvested", () => {
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ nearWater: ["Brook"], treatableM2: 6 })} />);
+    expect(screen.getByText(/18 L of mix with 71.7 mL/)).toHaveTextContent(
+      "(1:250), by Maren, at 14 °C. Not to be harvested before 1 Apr",
+    );
+    expect(screen.getByText(/6 m² of it far enough from Brook/)).toBeVisible();
+    expect(screen.getByText(/set out 1 Feb 2031, 60 plants, harvest 1 Sep 2031/)).toHaveTextContent("leaf growth");
+  });
+  it("takes a slip back, by a reason", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <PlotScreen page={pageOf()} />);
+    click("Take back: Nettle extract");
+    type("What happened?", "the wrong bed");
+    click("It never went on");
+    await waitFor(() =>
+      expect(actions.takeBackApplication).toHaveBeenCalledWith(
+        expect.objectContaining({ applicationId: 3, reason: "the wrong bed" }),
+      ),
+    );
+  });
+  it("changes what grows, and ends it", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <PlotScreen page={pageOf()} />);
+    click("Change leeks");
+    type("Plants on each", "44");
+    fireEvent.click(screen.getByLabelText("It is cleared"));
+    type("Cleared on", "2031-03-19");
+    click("Keep it so");
+    await waitFor(() =>
+      expect(actions.changePlanting).toHaveBeenCalledWith(
+        expect.objectContaining({
+          plantingId: 7,
+          crop: "leeks",
+          plants: 44,
+          endedOn: "2031-03-19",
+          harvestFrom: "2031-09-01",
+        }),
+      ),
+    );
+  });
+  it("says so where nothing grows and nothing was put on", () => {
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ plantings: [], doses: [] })} />);
+    expect(screen.getByText("Nothing was put on it yet.")).toBeVisible();
+  });
+});
+
+describe("the chosen plots", () => {
+  const planted = fieldOf({ plots: [plotOf(1, { planting: leeks, block: "North" }), plotOf(2, { crop: "kale" })] });
+  const choose = () => {
+    const actions = fakeActions();
+    renderWith(actions, <FieldScreen view={planted} storeId={null} />);
+    fireEvent.change(screen.getByLabelText("Choose by"), { target: { value: "0" } });
+    return actions;
+  };
+  it("are chosen by group, and planted at once", async () => {
+    const actions = choose();
+    expect(screen.getByRole("button", { name: /^Bed 1,/ })).toHaveAttribute("aria-pressed", "true");
+    click("Plant");
+    type("Crop", "tomatoes");
+    expect(screen.getByRole("option", { name: "its fruit, as the book knows it" })).toBeInTheDocument();
+    type("From", "2031-04-01");
+    fireEvent.click(screen.getAllByRole("button", { name: "Plant" }).at(-1)!);
+    await waitFor(() =>
+      expect(actions.plantPlots).toHaveBeenCalledWith(
+        expect.objectContaining({
+          plotIds: [1],
+          crop: "tomatoes",
+          plantedOn: "2031-04-01",
+          sown: false,
+          perennial: false,
+        }),
+      ),
+    );
+  });
+  it("are seen to flower, and cleared", async () => {
+    const actions = choose();
+    click("How far it is");
+    fireEvent.click(screen.getByRole("radio", { name: "turning to flower" }));
+    click("Seen");
+    await waitFor(() =>
+      expect(actions.seeStage).toHaveBeenCalledWith(
+        expect.objectContaining({ plantingIds: [7], stage: "flowering", on: "2031-03-20" }),
+      ),
+    );
+    click("Cleared");
+    click("It is off");
+    await waitFor(() =>
+      expect(actions.clearPlantings).toHaveBeenCalledWith(
+        expect.objectContaining({ plantingIds: [7], on: "2031-03-20" }),
+      ),
+    );
+  });
+});
+
+describe("drawing", () => {
+  it("draws twelve beds at once, and keeps them", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <LandScreen view={fieldOf({ plots: [] })} />);
+    type("How many", "3");
+    click("Draw them");
+    expect(screen.getByText("108 m²")).toBeVisible();
+    click("Turn 15°");
+    click("Undo");
+    click("Keep 3 changes");
+    await waitFor(() => expect(actions.drawLand).toHaveBeenCalled());
+    const { plots } = actions.drawLand.mock.calls[0]![0] as unknown as {
+      plots: readonly { name: string; ring: unknown }[];
+    };
+    expect(plots.map(({ name }) => name)).toEqual(["Bed 1", "Bed 2", "Bed 3"]);
+    expect(plots[1]!.ring).toEqual([...rectangle([1.7, 0], 1.2, 30)]);
+  });
+  it("sets a well down, with the distance to keep", async () => {
+    const actions = fakeActions();
+    const marks = [
+      { id: 9, kind: "well" as const, name: "Old well", line: [[4, 4]] as [number, number][], bufferM: 10 },
+    ];
+    renderWith(actions, <LandScreen view={fieldOf({ marks })} />);
+    fireEvent.click(screen.getByRole("radio", { name: "waters and taps" }));
+    type("Which", "9");
+    type(/^Nothing put on within/, "20");
+    click("Keep it so");
+    await waitFor(() =>
+      expect(actions.setMark).toHaveBeenCalledWith(
+        expect.objectContaining({ markId: 9, bufferM: 20, line: [[4, 4]], putAway: false }),
+      ),
+    );
+  });
+});
+
+describe("a trace", () => {
+  const trace: Trace = {
+    farm: FARM,
+    nowMs: NOW_MS,
+    of: { type: "lot", id: 4, name: "Comfrey" },
+    batches: [
+      {
+        id: 5,
+        name: "Plant extract",
+        vesselName: "Drum",
+        startedMs: NOW_MS - 20 * DAY_MS,
+        startedBy: "Odo",
+        closedAs: "strained",
+        closedMs: NOW_MS - 3 * DAY_MS,
+        lots: [
+          {
+            lotId: 4,
+            ingredient: "Chopped plant",
+            amount: 3,
+            unit: "kg",
+            origin: "foraged",
+            receivedOn: "2031-02-20",
+            picked: { species: "comfrey", place: "the bank" },
+            note: "",
+          },
+        ],
+        madeFrom: [],
+      },
+    ],
+    applications: [
+      {
+        applicationId: 3,
+        plotId: 1,
+        plotName: "Bed 1",
+        crop: "lettuce",
+        batchId: 5,
+        batchName: "Plant extract",
+        useId: "foliar",
+        partsWater: 500,
+        concentrateL: 0.05,
+        mixL: 25,
+        atMs: NOW_MS - 2 * DAY_MS,
+        by: "Maren",
+        carries: ["unwashed-leaf"],
+        clearOn: "2031-03-27",
+        note: "",
+        overrideReason: null,
+        weather: null,
+        harvestFrom: "2031-03-25",
+      },
+    ],
+  };
+  it("names plots, what must be waited for, batches, and the plant with its place", () => {
+    renderWith(fakeActions(), <TraceScreen trace={trace} />);
+    expect(screen.getByRole("heading", { level: 1 })).toHaveTextContent("Where lot 4, comfrey went");
+    expect(screen.getByRole("row", { name: /Bed 1/ })).toHaveTextContent(
+      "unwashed leavesnot before 27 Mar 2031; planned from 25 Mar 2031",
+    );
+    expect(screen.getByText(/comfrey, picked at the bank/)).toBeVisible();
+    expect(screen.getByRole("link", { name: /CSV/ })).toHaveAttribute("href", "/api/trace?lot=4");
+  });
+});
