@@ -182,7 +182,7 @@ test.describe(() => {
 test.describe(() => {
   test.use({ farmKind: "strained" });
   test(
-    "6 · applies it: loads in whole tools, what is short; store and beds know, and the ledger what the litre cost",
+    "6 · applies it: loads in whole tools, shared out where it does not reach; store and beds know, and the ledger what the litre cost",
     { tag: "@both" },
     async ({ page }) => {
       const person = new Person(page);
@@ -200,8 +200,8 @@ test.describe(() => {
       await expect(loads).toContainText("a last can of 7.6 L with 30 mL");
       await page.getByLabel("How strong").fill("neat");
       await page.getByLabel("Mix (L per m²)").fill("8");
-      await expect(loads.getByText(/L short$/)).toBeVisible();
-      await expect(page.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+      await expect(loads.getByText(/ L in store: shared out by who wants it most/)).toBeVisible();
+      await expect(page.getByText(/times what a bed soaks up at once/).first()).toBeVisible();
       await page.getByLabel("How strong").fill("1:0");
       await expect(page.getByText('Write "neat" to use it undiluted.')).toBeVisible();
       await page.getByLabel("How strong").fill("1:16");

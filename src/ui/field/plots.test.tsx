@@ -69,7 +69,7 @@ describe("one plot", () => {
       "(1:250), by Maren, at 14 °C. Not to be harvested before 1 Apr",
     );
     expect(screen.getByText(/6 m² of it far enough from Brook/)).toBeVisible();
-    expect(screen.getByText(/set out 1 Feb 2031, 60 plants, harvest 1 Sep 2031/)).toHaveTextContent("leaf growth");
+    expect(screen.getByText(/set out 1 Feb 2031, 60 plants, harvest 1 Sept 2031/)).toHaveTextContent("leaf growth");
   });
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();
@@ -160,6 +160,7 @@ describe("the chosen plots", () => {
 describe("drawing", () => {
   it("draws twelve beds at once, and keeps them", async () => {
     const actions = fakeActions();
+    actions.drawLand.mockResolvedValue({ ok: true, value: { plotIds: [11, 12, 13] } });
     renderWith(actions, <LandScreen view={fieldOf({ plots: [] })} />);
     type("How many", "3");
     click("Draw them");
@@ -173,6 +174,14 @@ describe("drawing", () => {
     };
     expect(plots.map(({ name }) => name)).toEqual(["Bed 1", "Bed 2", "Bed 3"]);
     expect(plots[1]!.ring).toEqual([...rectangle([1.7, 0], 1.2, 30)]);
+    // What was new has its id now: it is moved, not drawn twice.
+    await waitFor(() => expect(screen.getByRole("button", { name: "Nothing is changed" })).toBeDisabled());
+    click("Turn 15°");
+    click("Keep 3 changes");
+    await waitFor(() => expect(actions.drawLand).toHaveBeenCalledTimes(2));
+    expect(actions.drawLand.mock.calls[1]![0]).toMatchObject({
+      plots: [{ plotId: 11 }, { plotId: 12 }, { plotId: 13 }],
+    });
   });
   it("sets a well down, with the distance to keep", async () => {
     const actions = fakeActions();

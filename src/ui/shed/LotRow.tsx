@@ -49,6 +49,17 @@ function actsOn(lot: LotView): readonly (readonly [LotAct, string])[] {
   ];
 }
 
+/** The way to all that was made of a lot. */
+const WhereItWent = ({ lot }: { readonly lot: Pick<LotView, "id" | "origin" | "receivedOn"> }) => (
+  <Link
+    href={`/trace?lot=${lot.id}`}
+    className="inline-flex min-h-11 items-center px-3 font-semibold underline"
+    aria-label={`Where it went: ${lot.origin}, ${sayDay(lot.receivedOn)}`}
+  >
+    Where it went
+  </Link>
+);
+
 /** A lot as it lies: what is left, where, until when, what holds it back; and what can be done to it. */
 export const LotRow = ({
   lot,
@@ -120,13 +131,7 @@ export const LotRow = ({
             {word}
           </Button>
         ))}
-        <Link
-          href={`/trace?lot=${lot.id}`}
-          className="inline-flex min-h-11 items-center px-3 font-semibold underline"
-          aria-label={`Where it went: ${lot.origin}, ${sayDay(lot.receivedOn)}`}
-        >
-          Where it went
-        </Link>
+        <WhereItWent lot={lot} />
       </div>
     </li>
   );

@@ -14,7 +14,7 @@ import { Refusal } from "../../kit/Refusal";
 import { ZoomKeys } from "../plan/FieldPlan";
 import { frameOf } from "../plan/planFrame";
 import { usePlanZoom } from "../plan/usePlanZoom";
-import { draftOf } from "./draft";
+import { draftOf, kept } from "./draft";
 import { LandCanvas, type Hand } from "./LandCanvas";
 import { LandFiles } from "./LandFiles";
 import { ManyBeds } from "./ManyBeds";
@@ -45,7 +45,10 @@ function useDrawKeys({ step, undo, redo }: Drawing): void {
 const Keeping = ({ drawing }: { readonly drawing: Drawing }) => {
   const act = useFieldAct("drawLand");
   const keep = async () => {
-    if (await act.run(drawing.toSend)) toast.success(`${plural(drawing.changes, "change")} kept.`);
+    const answer = await act.run(drawing.toSend);
+    if (!answer) return;
+    drawing.goOnFrom(kept(drawing.draft, drawing.toSend.plots, answer.plotIds));
+    toast.success(`${plural(drawing.changes, "change")} kept.`);
   };
   const wrong = Object.values(act.fields)[0];
   return (
@@ -71,15 +74,6 @@ const Keeping = ({ drawing }: { readonly drawing: Drawing }) => {
     </div>
   );
 };
-
-/** The land drawn and redrawn: beds, rows and trees, and the waters beside them. Nothing counts until it is kept. */
-export const LandScreen = ({ view }: { readonly view: FieldView }) => (
-  // What was kept is what is drawn on from.
-  <Drawing
-    key={JSON.stringify(view.plots.map(({ id, name, kind, ring, block }) => [id, name, kind, ring, block]))}
-    view={view}
-  />
-);
 
 /** The paper grows with what is drawn on it, a margin at a time. */
 function paperOf(points: readonly Point[]) {
@@ -132,9 +126,20 @@ const Side = ({ view, drawing, tab, isSplitting, markLine, onMarkLine, onSplit, 
   return <PickedPanel drawing={drawing} units={units} onSplit={onSplit} />;
 };
 
-const Drawing = ({ view }: { readonly view: FieldView }) => {
-  const [begin] = useState(() => draftOf(view.plots));
-  const drawing = useDraft(begin, view.farm.units);
+/** Draws on from what the farm keeps; what others draw meanwhile comes in while nothing is drawn here. */
+function useLand(view: FieldView): Drawing {
+  const [seen, setSeen] = useState(view.plots);
+  const drawing = useDraft(draftOf(view.plots), view.farm.units);
+  if (seen !== view.plots) {
+    setSeen(view.plots);
+    if (drawing.changes === 0) drawing.goOnFrom({ ...draftOf(view.plots), picked: drawing.draft.picked });
+  }
+  return drawing;
+}
+
+/** The land drawn and redrawn: beds, rows and trees, and the waters beside them. Nothing counts until it is kept. */
+export const LandScreen = ({ view }: { readonly view: FieldView }) => {
+  const drawing = useLand(view);
   const [tab, setTab] = useState<Tab>(view.plots.length === 0 ? "many" : "pick");
   const [isSplitting, setSplitting] = useState(false);
   const [markLine, setMarkLine] = useState<readonly Point[]>([]);

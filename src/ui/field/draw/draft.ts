@@ -159,6 +159,20 @@ export function drawn(draft: Draft, step: DraftStep): Draft {
   }
 }
 
+/** The draft once it was kept: what was new has the id that the farm gave it, in the order in which it was sent. */
+export function kept(
+  draft: Draft,
+  sent: readonly { readonly name: string; readonly plotId: number | null }[],
+  ids: readonly number[],
+): Draft {
+  const idOf = new Map(
+    sent.flatMap(({ name, plotId }, index) => (plotId === null ? [[name, ids[index]!] as const] : [])),
+  );
+  const keyOf = ({ key, name }: DraftPlot) => (key > 0 ? key : (idOf.get(name) ?? key));
+  const picked = new Set(pickedOf(draft).map(keyOf));
+  return { ...draft, plots: draft.plots.map((plot) => ({ ...plot, key: keyOf(plot) })), picked };
+}
+
 /** What has to be sent so that the server's land is this one: what is new or was changed, and what is no more. */
 export function difference(before: Draft, after: Draft) {
   const known = new Map(before.plots.map((plot) => [plot.key, plot]));

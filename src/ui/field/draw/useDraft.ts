@@ -15,8 +15,9 @@ interface History {
 }
 
 /** The land while it is being drawn, with every step to take back and to do again. */
-export function useDraft(begin: Draft, units: UnitSystem) {
-  const [history, setHistory] = useState<History>({ past: [], now: begin, ahead: [] });
+export function useDraft(first: Draft, units: UnitSystem) {
+  const [begin, setBegin] = useState(first);
+  const [history, setHistory] = useState<History>({ past: [], now: first, ahead: [] });
   const [problem, setProblem] = useState<string | null>(null);
   const step = useCallback(
     (next: DraftStep): void => {
@@ -45,8 +46,14 @@ export function useDraft(begin: Draft, units: UnitSystem) {
     [history.now, step, units],
   );
   const toSend = useMemo(() => difference(begin, history.now), [begin, history.now]);
+  /** Goes on from a land that the farm keeps: there is nothing to take back before it. */
+  const goOnFrom = (kept: Draft) => {
+    setBegin(kept);
+    setHistory({ past: [], now: kept, ahead: [] });
+  };
   return {
     draft: history.now,
+    goOnFrom,
     problem,
     step: tryStep,
     pick: (keys: Iterable<number>) => setHistory((all) => ({ ...all, now: picking(all.now, keys) })),

@@ -1,0 +1,113 @@
+import type { Page } from "@playwright/test";
+import { expect, test } from "./harness/farm";
+import { seesNoBarrier } from "./harness/look";
+
+const hears = (page: Page, words: string | RegExp) => expect(page.getByText(words).first()).toBeVisible();
+
+test.describe(() => {
+  test.use({ farmKind: "workshop" });
+  test("draws a field: many beds at once, one pulled up, parted, turned; a stream beside it; kept, and undone", async ({
+    page,
+  }) => {
+    await page.goto("/field/land");
+    await page.getByLabel("How many").fill("4");
+    await page.getByLabel(/^Length/).fill("12");
+    await page.getByRole("button", { name: "Draw them" }).click();
+    await expect(page.getByRole("heading", { name: "4 plots" })).toBeVisible();
+    await page.getByRole("button", { name: "Keep 4 changes" }).click();
+    await expect(page.getByText("4 changes kept.")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Nothing is changed" })).toBeDisabled();
+
+    await page.getByRole("radio", { name: "draw a bed" }).click();
+    const paper = page.getByRole("application", { name: "Drawing of the land" });
+    const box = (await paper.boundingBox())!;
+    const at = (x: number, y: number) => [box.x + box.width * x, box.y + box.height * y] as const;
+    await page.mouse.move(...at(0.7, 0.3));
+    await page.mouse.down();
+    await page.mouse.move(...at(0.8, 0.5), { steps: 4 });
+    await page.mouse.up();
+    await expect(page.getByRole("heading", { name: "Bed 5" })).toBeVisible();
+    await page.getByLabel(/^Width/).fill("2");
+    await page.getByLabel(/^Length/).fill("10");
+    await expect(page.getByText("20 m²")).toBeVisible();
+    await page.getByRole("button", { name: "Turn 15°" }).click();
+    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByRole("button", { name: "Part in two" }).click();
+    const bed = (await page.locator('[data-plot="-1"] path').first().boundingBox())!;
+    await page.mouse.move(bed.x - 20, bed.y + bed.height * 0.4);
+    await page.mouse.down();
+    await page.mouse.move(bed.x + bed.width + 20, bed.y + bed.height * 0.4, { steps: 4 });
+    await page.mouse.up();
+    await expect(page.getByRole("heading", { name: "2 plots" })).toBeVisible();
+    await page.getByRole("button", { name: "Join" }).click();
+    await expect(page.getByText("20 m²")).toBeVisible();
+    await seesNoBarrier(page);
+    await page.getByRole("button", { name: "Keep 1 change" }).click();
+    await expect(page.getByText("1 change kept.")).toBeVisible();
+
+    await page.getByRole("radio", { name: "waters and taps" }).click();
+    await page.getByLabel("Name").fill("Brook");
+    await page.mouse.click(...at(0.05, 0.2));
+    await page.mouse.click(...at(0.05, 0.9));
+    await page.getByRole("button", { name: "Set it down", exact: true }).click();
+    await page.getByRole("link", { name: "Back to the field" }).click();
+    await expect(page.getByRole("button", { name: /^Bed 5, bare, 20 m²/ })).toBeVisible();
+    await expect(page.getByText("Brook")).toBeVisible();
+  });
+});
+
+test.describe(() => {
+  test.use({ farmKind: "strained" });
+  test(
+    "plants, pours over what reaches, opens the bed, traces it, and takes the slip back",
+    { tag: "@both" },
+    async ({ page }) => {
+      await page.goto("/field");
+      await page.getByRole("button", { name: "Bed 14," }).click();
+      await page.getByRole("button", { name: "Plant", exact: true }).click();
+      const sheet = page.getByRole("dialog");
+      await sheet.getByLabel("Crop").fill("kale");
+      await sheet.getByLabel("From", { exact: true }).fill("2031-01-02");
+      await sheet.getByRole("button", { name: "Plant" }).click();
+      await hears(page, "kale on 1 plot.");
+      await expect(page.getByRole("button", { name: /^Bed 14, kale/ })).toBeVisible();
+
+      await page.getByLabel("What", { exact: true }).selectOption({ index: 1 });
+      await page.getByRole("button", { name: "Bed 3," }).click();
+      await page.getByLabel("How strong").fill("1:100");
+      const loads = page.getByRole("region", { name: "Loads" });
+      await expect(loads.getByText("1st", { exact: true })).toBeVisible();
+      await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+      if (await page.getByLabel("Why all the same?").isVisible())
+        await page.getByLabel("Why all the same?").fill("a trial bed");
+      await seesNoBarrier(page);
+      await page.getByRole("button", { name: "It is on the beds" }).click();
+      await hears(page, /2 beds: .* down in the books\./);
+
+      await page.getByRole("button", { name: "Bed 14," }).click();
+      await page.getByRole("link", { name: "Open it" }).click();
+      await expect(page.getByRole("heading", { name: /Bed 14 kale/ })).toBeVisible();
+      await expect(page.getByText(/of mix with .* \(1:100\)/)).toBeVisible();
+      await seesNoBarrier(page);
+      await page.getByRole("link", { name: "Where it all came from" }).click();
+      await expect(page.getByRole("heading", { name: "What Bed 14 got, and where it came from" })).toBeVisible();
+      await expect(page.getByRole("link", { name: /^Lot \d+/ }).first()).toBeVisible();
+      await seesNoBarrier(page);
+      await page
+        .getByRole("link", { name: /^Lot \d+/ })
+        .first()
+        .click();
+      await expect(page.getByRole("row", { name: /Bed 3/ }).first()).toBeVisible();
+      await page.goBack();
+      await page.getByRole("link", { name: "Bed 14" }).click();
+      await page
+        .getByRole("button", { name: /^Take back/ })
+        .first()
+        .click();
+      await page.getByLabel("What happened?").fill("the wrong bed");
+      await page.getByRole("button", { name: "It never went on" }).click();
+      await hears(page, "Taken back: the litres are in store again.");
+      await expect(page.getByText("Nothing was put on it yet.")).toBeVisible();
+    },
+  );
+});
