@@ -36,7 +36,7 @@ const PICTURES = [
   { name: "shed", at: "/shed", sees: "Finished, ready to go out" },
   { name: "shopping", at: "/shed/shopping", sees: "To buy" },
   { name: "gathering", at: "/shed/gathering", sees: "Gathering" },
-  { name: "tools", at: "/shed/equipment", sees: "Tools" },
+  { name: "equipment", at: "/shed/equipment", sees: "Equipment" },
   { name: "probes", at: "/shed/probes", sees: "Last heard" },
   {
     name: "field",

@@ -1,4 +1,5 @@
 "use client";
+import { Printer } from "lucide-react";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
@@ -74,18 +75,19 @@ const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
 
 /** How much of it, carried with what. */
 const HowMuch = ({ applying }: { readonly applying: Applying }) => {
-  const { view, choice, units, fieldError } = applying;
-  const { per, setPer, rateText, setRate, usual, inField, tool, setTool, canCountPlants } = choice;
+  const { view, choice, units, dilution, fieldError } = applying;
+  const { per, setPer, rateText, setRate, rateOf, setRateOf, rateL, usual, inField, tool, setTool, canCountPlants } =
+    choice;
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label="Mix"
+          label={rateOf === "mix" ? "Mix" : "Concentrate"}
           unit={sayMixUnit(per, units)}
           value={rateText}
           onChange={(event) => setRate(event.target.value)}
           error={fieldError("/mixRateL")}
-          hint={usual ? `usual ${inField(usual.low)} to ${inField(usual.high)}` : undefined}
+          hint={usual && rateOf === "mix" ? `usual ${inField(usual.low)} to ${inField(usual.high)}` : undefined}
         />
         <SelectField
           label="Carried with"
@@ -101,6 +103,21 @@ const HowMuch = ({ applying }: { readonly applying: Applying }) => {
           ))}
         </SelectField>
       </div>
+      <Choices
+        label="The rate counts"
+        value={rateOf}
+        onChange={setRateOf}
+        options={[
+          { value: "mix", label: "the mix" },
+          { value: "concentrate", label: "the concentrate" },
+        ]}
+      />
+      {dilution && rateL !== null ? (
+        <p className="text-[0.9rem] text-soft">
+          {per === "m2" ? "On a square metre" : "On a plant"}: {sayVolume(rateL, units)} of mix, with{" "}
+          {sayVolume(rateL / (1 + dilution.partsWater), units)} of concentrate in it.
+        </p>
+      ) : null}
       {canCountPlants ? (
         <Choices
           label="Counted"
@@ -220,6 +237,9 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
         onChange={(event) => setLabourMin(event.target.value)}
         error={apply.fields["/labourMin"]}
       />
+      <Button disabled={!plan} onClick={() => window.print()}>
+        <Printer aria-hidden className="size-5" /> Print the card
+      </Button>
       <Refusal error={apply.error} />
       <Button
         variant="strong"

@@ -14,6 +14,7 @@ import { ApplyPanel } from "./ApplyPanel";
 import { StageKey } from "./plan/hatches";
 import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
 import type { Poured } from "./plan/StrandsOnPlan";
+import { JobCard } from "./JobCard";
 import { stopsOf } from "./PourList";
 import { useApply } from "./useApply";
 import { PlantSheet } from "./PlantSheet";
@@ -187,7 +188,7 @@ const Land = ({ view, chosen, onChoose, poured }: LandProps & { readonly poured:
 };
 
 const Columns = ({ left, right }: { readonly left: ReactNode; readonly right: ReactNode }) => (
-  <div className="grid md:grid-cols-[minmax(0,1fr)_400px]">
+  <div className="grid print:hidden md:grid-cols-[minmax(0,1fr)_400px]">
     <div className="min-w-0 px-4 py-4 md:px-6">{left}</div>
     <aside id="apply" aria-label="Apply" className="border-line bg-chalk px-4 py-4 max-md:border-t md:border-l">
       {right}
@@ -222,16 +223,19 @@ const Pouring = ({
           }))
       : null;
   return (
-    <Columns
-      left={
-        <>
-          {head}
-          <Land view={view} chosen={chosen} onChoose={onChoose} poured={poured} />
-          {foot}
-        </>
-      }
-      right={<ApplyPanel applying={applying} fillPoint={fillPoint} />}
-    />
+    <>
+      <Columns
+        left={
+          <>
+            {head}
+            <Land view={view} chosen={chosen} onChoose={onChoose} poured={poured} />
+            {foot}
+          </>
+        }
+        right={<ApplyPanel applying={applying} fillPoint={fillPoint} />}
+      />
+      <JobCard applying={applying} stops={stops} />
+    </>
   );
 };
 

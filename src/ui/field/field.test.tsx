@@ -78,6 +78,15 @@ describe("applying", () => {
     fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
     await waitFor(() => expect(sent()).toMatchObject({ plotIds: [3], mixL: [18] }));
   });
+  it("counts the mix or the concentrate, and says both", () => {
+    openPanel([1]);
+    type("How strong", "1:9");
+    expect(screen.getByText(/On a square metre: 2 L of mix, with 200 mL of concentrate/)).toBeVisible();
+    fireEvent.click(screen.getByRole("radio", { name: "the concentrate" }));
+    type("Concentrate (L per m²)", "0.1");
+    expect(screen.getByText(/On a square metre: 1 L of mix, with 100 mL of concentrate/)).toBeVisible();
+    expect(loads()).toHaveTextContent("In all 9 L of mix: 900 mL of concentrate");
+  });
   it("leaves out what lies too near to water, and says so", () => {
     openPanel([1, 2], fieldOf({ plots: [plotOf(1), plotOf(2, { treatableM2: 0, nearWater: ["Brook"] })] }));
     expect(loads()).toHaveTextContent("Bed 2 too near to Brook");

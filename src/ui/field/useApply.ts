@@ -50,6 +50,19 @@ const cautionsOf = (
   });
 };
 
+/** What a field rate counts. */
+type RateOf = "mix" | "concentrate";
+
+/** Parts of water of a strength as it is typed; null where it is none. */
+function partsWaterOf(ratio: string, units: FieldView["farm"]["units"]): number | null {
+  try {
+    return parseDilution(ratio, [], "/ratio", units).partsWater;
+  } catch (error) {
+    if (error instanceof DomainError) return null;
+    throw error;
+  }
+}
+
 /** Which store goes on, how, how strong, how much, with what: what nobody touched follows from the rest. */
 function useChoice(view: FieldView, storeId: number | null, plots: FieldView["plots"]) {
   const { units } = view.farm;
@@ -59,6 +72,7 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
   const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const [pickedTool, setPickedTool] = useState<number | null>(null);
+  const [rateOf, setRateOf] = useState<RateOf>("mix");
   const store =
     view.stores.find(({ id }) => id === pickedStore) ??
     view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
@@ -76,6 +90,9 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
   // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
   const usualL = usual?.default ?? 2;
   const typedNumber = typedRate === null ? null : parseNumber(typedRate);
+  const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
+  // A rate of concentrate is so many times as much mix.
+  const times = rateOf === "mix" ? 1 : 1 + (partsWaterOf(ratio, units) ?? 0);
   const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
   return {
     store,
@@ -83,13 +100,14 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
     useId,
     use,
     rate,
-    ratio: typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", ""),
+    ratio,
+    rateOf,
     canCountPlants,
     per,
     usual,
     inField,
-    rateText: typedRate ?? String(inField(usualL)),
-    rateL: typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units),
+    rateText: typedRate ?? String(Number((inField(usualL) / times).toPrecision(3))),
+    rateL: typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units) * times,
     tool:
       view.tools.find(({ id }) => id === pickedTool) ??
       view.tools.find(({ kind }) => kind === suited) ??
@@ -104,6 +122,10 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
       setTypedRatio(null);
       setTypedRate(null);
       setPickedTool(null);
+    },
+    setRateOf: (next: RateOf) => {
+      setRateOf(next);
+      setTypedRate(null);
     },
     setPer: (next: "m2" | "plant") => {
       setPickedPer(next);
@@ -127,10 +149,12 @@ function shareOut(
   units: FieldView["farm"]["units"],
 ): Poured | null {
   if (rateL === null || !(rateL > 0) || plots.length === 0) return null;
+  const partsWater = partsWaterOf(ratio, units);
+  if (partsWater === null) return null;
   try {
     return pour({
       availableL: store.onHandL,
-      partsWater: parseDilution(ratio, [], "/ratio", units).partsWater,
+      partsWater,
       rate: { amountL: rateL, per },
       leastRateL: rate ? (usual?.low ?? rateL) : rateL,
       plots: plots.map((plot) => ({
@@ -164,6 +188,7 @@ function withShares(plots: FieldView["plots"], { shares, without }: Poured): Ser
 /** What is chosen of an application, what it comes to, what speaks against it, and its sending. */
 export function useApply(view: FieldView, storeId: number | null, chosen: ReadonlySet<number>, onDone: () => void) {
   const apply = useFieldAct("applyStore");
+  const takeBack = useFieldAct("takeBackApplication");
   const { units } = view.farm;
   const plots = view.plots.filter(({ id }) => chosen.has(id));
   const choice = useChoice(view, storeId, plots);
@@ -195,8 +220,10 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
       water: waterL > 0.05 ? askedWater(water) : null,
     });
     if (!answer) return;
+    const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });
     toast.success(
       `${served.length === 1 ? served[0]!.name : `${served.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
+      { action: { label: "Undo", onClick: undo } },
     );
     setReason("");
     onDone();
