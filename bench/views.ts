@@ -75,7 +75,13 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
     [
       "ledger",
       () => readLedger(ctx, farm),
-      () => Promise.all([listBatches(db, 100_000), listAllDraws(db), listPlotApplications(db), listPlots(db, "2031-03-20")]),
+      () =>
+        Promise.all([
+          listBatches(db, 100_000),
+          listAllDraws(db),
+          listPlotApplications(db),
+          listPlots(db, "2031-03-20"),
+        ]),
     ],
   ];
   return rowsOf(size, views);

@@ -192,7 +192,9 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
 /** Open water carries germs; on leaves that are eaten nothing washes them off before the plate. */
 function riverCaution({ use, plots, riverWater }: ApplyCase): ApplyCaution[] {
   if (use.target !== "leaves" || !riverWater) return [];
-  const eaten = plots.find(({ crop, leafEaten, part = null }) => (cropFacts(crop, leafEaten, part)?.part ?? "none") !== "none");
+  const eaten = plots.find(
+    ({ crop, leafEaten, part = null }) => (cropFacts(crop, leafEaten, part)?.part ?? "none") !== "none",
+  );
   return eaten ? [{ code: "river-on-leaves", weight: "reason", plot: eaten.name }] : [];
 }
 

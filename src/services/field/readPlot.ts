@@ -1,10 +1,13 @@
 import "server-only";
 import { listApplicationsOfPlot, listMarks, listPlantings, listPlots, type PlantingRow, type Plot } from "@/data/field";
+import { findRecipe, METHODS } from "@/core/book";
+import { leadTime } from "@/core/choose/leadTime";
 import { treatable } from "@/core/land/marks";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
+import { meanAirByDay } from "../weather";
 import type { PlotView } from "./readField";
 
 /** One plot with its past: what grew and what it got. */
@@ -17,20 +20,35 @@ export interface PlotPage {
   readonly nearWater: readonly string[];
   /** All that grew, grows or is meant to, the latest first. */
   readonly plantings: readonly PlantingRow[];
+  /** What bare ground may be soaked with, and how many days it brews in the air that is coming. */
+  readonly soakers: readonly { readonly methodId: string; readonly name: string; readonly brewD: number }[];
   /** All that it got, the latest first. */
   readonly doses: readonly NonNullable<PlotView["last"]>[];
 }
+
+/** The air of so many days tells how long a brew takes. */
+const AIR_DAYS = 14;
+
+/** Methods that growers soak bare ground with, quickest first; those that get nowhere in this air are left out. */
+const soakersAt = (airC: number): PlotPage["soakers"] =>
+  METHODS.flatMap(({ id, name }) => {
+    const recipe = findRecipe(id);
+    if (!recipe.uses.some(({ use }) => use === "drench-bare")) return [];
+    const { likelyH } = leadTime(recipe, airC);
+    return likelyH === null ? [] : [{ methodId: id, name, brewD: likelyH / 24 }];
+  }).toSorted((a, b) => a.brewD - b.brewD);
 
 /** A plot as it stands; null where there is none, or it is put away. */
 export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<PlotPage | null> {
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks] = await Promise.all([
+  const [plots, plantings, doses, marks, airC] = await Promise.all([
     listPlots(db, today),
     listPlantings(db),
     listApplicationsOfPlot(db, id),
     listMarks(db),
+    meanAirByDay(db, farm, now, AIR_DAYS),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
@@ -42,6 +60,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     plot,
     treatableM2: areaM2,
     nearWater: near,
+    soakers: soakersAt(airC.reduce((sum, celsius) => sum + celsius, 0) / airC.length),
     plantings: plantings.filter(({ plotId }) => plotId === id).toReversed(),
     doses: doses.map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() })),
   };

@@ -56,10 +56,16 @@ const WithChosen = ({ view, chosen }: { readonly view: FieldView; readonly chose
   const planted = plots.filter(({ planting }) => planting !== null);
   const today = isoDay(new Date(view.nowMs), view.farm);
   const close = () => setSheet(null);
-  if (plots.length === 0) return null;
+  // It stands there with nothing chosen too, so that the plan does not move under the thumb.
   return (
-    <div className="my-2 flex flex-wrap items-center gap-2 border-l-4 border-marigold bg-chalk py-1 pl-3">
-      <span className="font-semibold">{plots.length === 1 ? plots[0]!.name : `${plots.length} chosen`}</span>
+    <div className="my-2 flex min-h-14 flex-wrap items-center gap-2 border-l-4 border-marigold bg-chalk py-1 pl-3">
+      <span className="font-semibold">
+        {plots.length === 0
+          ? "Choose plots on the plan."
+          : plots.length === 1
+            ? plots[0]!.name
+            : `${plots.length} chosen`}
+      </span>
       {plots.length === 1 ? (
         <Link
           href={`/field/plots/${plots[0]!.id}`}
@@ -67,8 +73,12 @@ const WithChosen = ({ view, chosen }: { readonly view: FieldView; readonly chose
         >
           Open it
         </Link>
-      ) : null}
-      <Button variant="quiet" onClick={() => setSheet("plant")}>
+      ) : (
+        <span aria-hidden className="invisible inline-flex min-h-11 items-center px-2 font-semibold">
+          Open it
+        </span>
+      )}
+      <Button variant="quiet" disabled={plots.length === 0} onClick={() => setSheet("plant")}>
         Plant
       </Button>
       <Button variant="quiet" disabled={planted.length === 0} onClick={() => setSheet("stage")}>

@@ -17,6 +17,7 @@ import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { ChangePlantingSheet } from "./PlantSheet";
 import { Hatches, stageFill } from "./plan/hatches";
+import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
 
 type Dose = PlotPage["doses"][number];
@@ -187,7 +188,10 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
             ))}
           </ol>
         </section>
-        <Plantings page={page} />
+        <div>
+          <Plantings page={page} />
+          {plot.stage === "bare" || plot.next ? <Soakings page={page} /> : null}
+        </div>
       </div>
       {taking ? <TakeBackSheet dose={taking} onClose={() => setTaking(null)} /> : null}
     </div>

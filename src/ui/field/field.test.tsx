@@ -231,7 +231,7 @@ describe("the field plan", () => {
         units="metric"
       />,
     );
-    const hit = screen.getByRole("button", { name: /^Bed 1/ }).querySelector('path[pointer-events="all"]')!;
+    const hit = document.querySelector("[data-hit='1']")!;
     // At 28 px a metre it is 8 px wide, and the stroke that can be hit lies half on either side.
     expect(0.3 * 28 + parseFloat(hit.getAttribute("stroke-width")!)).toBeGreaterThanOrEqual(44);
   });

@@ -56,6 +56,7 @@ const pageOf = (change: Partial<PlotPage> = {}): PlotPage => ({
   nearWater: [],
   plantings: [leeks],
   doses: [dose()],
+  soakers: [{ methodId: "leaf-mould-brew", name: "Leaf-mould brew", brewD: 3.4 }],
   ...change,
 });
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole("button", { name }));
@@ -102,6 +103,20 @@ describe("one plot", () => {
         }),
       ),
     );
+  });
+  it("works soakings back from what is planted next, and asks how far apart", () => {
+    const next = { ...leeks, id: 8, plantedOn: "2031-05-31" };
+    renderWith(
+      fakeActions(),
+      <PlotScreen page={pageOf({ plot: { ...plotOf(1), planting: null, stage: "bare", crop: "", next } })} />,
+    );
+    expect(screen.getByText("5th: 28 May 2031")).toBeVisible();
+    type("Days between", "30");
+    expect(screen.getByText("1st: 28 Jan 2031").closest("li")).toHaveTextContent("too late by now");
+    type("Days between", "soon");
+    expect(screen.getByRole("alert")).toHaveTextContent("A number in each field");
+    type("Days between", "0");
+    expect(screen.getByRole("alert")).toHaveTextContent(/days between two/);
   });
   it("says so where nothing grows and nothing was put on", () => {
     renderWith(fakeActions(), <PlotScreen page={pageOf({ plantings: [], doses: [] })} />);

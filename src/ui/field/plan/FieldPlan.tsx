@@ -9,7 +9,7 @@ import type { LandMark } from "@/services/types";
 import { Hatches } from "./hatches";
 import { MarkNames, MarksOnPlan } from "./MarksOnPlan";
 import { frameOf, type PlanFrame } from "./planFrame";
-import { PlotOnPlan } from "./PlotOnPlan";
+import { HitGround, PlotOnPlan } from "./PlotOnPlan";
 import { StrandsOnPlan, type Poured } from "./StrandsOnPlan";
 import { usePlanZoom } from "./usePlanZoom";
 
@@ -102,6 +102,7 @@ export const FieldPlan = ({
         <Hatches />
         <g ref={layer}>
           <MarksOnPlan marks={marks} frame={frame} />
+          <HitGround plots={plots} frame={frame} onToggle={onToggle} />
           {plots.map((plot) => (
             <PlotOnPlan
               key={plot.id}

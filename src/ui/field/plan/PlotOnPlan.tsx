@@ -19,14 +19,39 @@ interface PlotOnPlanProps {
 /** The narrowest strip that a thumb can hit, px. */
 const LEAST_HIT_PX = 44;
 
+/** The ground round narrow plots that a thumb may hit for them. It lies under all plots, so that none takes what is another's. */
+export const HitGround = ({
+  plots,
+  frame,
+  onToggle,
+}: Pick<PlotOnPlanProps, "frame" | "onToggle"> & { readonly plots: readonly PlotView[] }) => (
+  <g aria-hidden>
+    {plots.map(({ id, ring }) => {
+      const { minX, minY, maxX, maxY } = boundsOf(ring);
+      const narrowestPx = Math.min(maxX - minX, maxY - minY) * frame.pxPerM;
+      return narrowestPx >= LEAST_HIT_PX ? null : (
+        <path
+          key={id}
+          data-drawn
+          data-hit={id}
+          d={pathOf(ring, frame)}
+          fill="transparent"
+          stroke="transparent"
+          strokeWidth={LEAST_HIT_PX - narrowestPx}
+          pointerEvents="all"
+          onClick={() => onToggle(id)}
+        />
+      );
+    })}
+  </g>
+);
+
 /** A plot to scale, told by its crop and stage: tap it to take it in or leave it out. */
 export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }: PlotOnPlanProps) => {
   const path = pathOf(plot.ring, frame);
   const soil = plot.treatablePieces
     ? plot.treatablePieces.flatMap(({ outer, holes }) => [outer, ...holes].map((ring) => pathOf(ring, frame))).join("")
     : path;
-  const { minX, minY, maxX, maxY } = boundsOf(plot.ring);
-  const narrowestPx = Math.min(maxX - minX, maxY - minY) * frame.pxPerM;
   const toggle = () => onToggle(plot.id);
   return (
     <g
@@ -44,13 +69,6 @@ export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }
       className="plan-plot cursor-pointer"
     >
       <title>{`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${last}.`}</title>
-      <path
-        d={path}
-        fill="transparent"
-        stroke="transparent"
-        strokeWidth={Math.max(0, LEAST_HIT_PX - narrowestPx)}
-        pointerEvents="all"
-      />
       {plot.treatablePieces ? <path d={path} fill="url(#near-water)" /> : null}
       <path d={soil} fillRule="evenodd" fill={isChosen ? "var(--marigold-wash)" : "var(--chalk)"} />
       <path d={soil} fillRule="evenodd" fill={stageFill(plot.stage)} opacity={isChosen ? 0.55 : 1} />
