@@ -244,7 +244,7 @@ const FILE_WRONG: { readonly [C in FileFaultCode]: Extract<FileFault, { code: C 
   "lot-differs": { code: "lot-differs", lot: 7 },
   "lot-is-other": { code: "lot-is-other", lot: 7, name: "molasses" },
   "known-otherwise": { code: "known-otherwise", name: "Beet syrup" },
-  "again": { code: "again", line: 2 },
+  "again": { code: "again", line: 2, of: "lot" },
   "received-ahead": { code: "received-ahead" },
   "expires-early": { code: "expires-early" },
   "file-empty": { code: "file-empty" },

@@ -23,7 +23,7 @@ interface Details {
   "lot-differs": { readonly lot: number };
   "lot-is-other": { readonly lot: number; readonly name: string };
   "known-otherwise": { readonly name: string };
-  "again": { readonly line: number };
+  "again": { readonly line: number; readonly of: "lot" | "count" | "name" };
   "received-ahead": object;
   "expires-early": object;
   "file-empty": object;

@@ -63,7 +63,7 @@ describe("a file of lots", () => {
   it("knows its own double, in the file and on the shelf", async () => {
     const line = "Molasses,5,L,2031-03-01,12";
     expect((await preview(`${HEAD}\n${line}\n${line}`)).shown[1]!.faults).toEqual({
-      ingredient: { code: "again", line: 2 },
+      ingredient: { code: "again", line: 2, of: "lot" },
     });
     await put(`${HEAD}\n${line}`);
     expect((await preview(`${HEAD}\n${line}`)).counts).toMatchObject({ same: 1, new: 0 });

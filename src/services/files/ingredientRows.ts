@@ -65,7 +65,7 @@ export async function ingredientRows(
     if (!("countsAs" in draft)) return wrongRow(line, draft);
     const own = draft as Draft;
     const twin = seen.find(({ name }) => sameName(name, own.name));
-    if (twin) return wrongRow(line, { name: { code: "again", line: twin.line } });
+    if (twin) return wrongRow(line, { name: { code: "again", line: twin.line, of: "name" } });
     seen.push({ name: own.name, line });
     const there = known.find(({ name }) => sameName(name, own.name));
     if (there)

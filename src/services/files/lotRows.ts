@@ -131,7 +131,7 @@ export async function lotRows(
         : wrongRow(line, { lot: { code: "lot-differs", lot: there.id } });
     }
     const twin = seen.get(key);
-    if (twin !== undefined) return wrongRow(line, { ingredient: { code: "again", line: twin } });
+    if (twin !== undefined) return wrongRow(line, { ingredient: { code: "again", line: twin, of: "lot" } });
     seen.set(key, line);
     const there = byKey.get(key);
     if (there !== undefined) return { line, what: "same", would: { code: "lot-there", lot: there }, faults: {} };

@@ -25,7 +25,7 @@ export async function stockRows(
         lot: cells.lot ? { code: "no-lot", lot: cells.lot, mayBeNew: false } : { code: "which-lot" },
       });
     const twin = seen.get(lot.id);
-    if (twin !== undefined) return wrongRow(line, { lot: { code: "again", line: twin } });
+    if (twin !== undefined) return wrongRow(line, { lot: { code: "again", line: twin, of: "count" } });
     seen.set(lot.id, line);
     const book = findIngredient(lot.ingredientId);
     const named = cells.ingredient ? ingredientOfName(cells.ingredient) : null;

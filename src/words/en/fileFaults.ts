@@ -33,7 +33,12 @@ export const FILE_FAULTS: { readonly [C in FileFaultCode]: (fault: Of<C>, say: S
     `Lot ${lot} says otherwise. Lots are not rewritten: count it, or correct its line in the shed.`,
   "lot-is-other": ({ lot, name }) => `Lot ${lot} is ${name}.`,
   "known-otherwise": ({ name }) => `${name} is known otherwise; give this one another name.`,
-  "again": ({ line }) => `The same as in line ${line}.`,
+  "again": ({ line, of }) =>
+    of === "lot"
+      ? `The same lot as in line ${line}.`
+      : of === "count"
+        ? `Counted in line ${line} already.`
+        : `The same as in line ${line}.`,
   "received-ahead": () => "A lot can't come in on a day that has not been.",
   "expires-early": () => "It can't expire before it came in.",
   "file-empty": () => "The file is empty.",

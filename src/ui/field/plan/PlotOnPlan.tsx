@@ -54,32 +54,29 @@ export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }
     : path;
   const toggle = () => onToggle(plot.id);
   return (
-    <g
-      data-drawn
-      role="button"
-      tabIndex={0}
-      aria-pressed={isChosen}
-      aria-label={`${plot.name}, ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}; last got ${last}`}
-      onClick={toggle}
-      onKeyDown={(event) => {
-        if (event.key !== "Enter" && event.key !== " ") return;
-        event.preventDefault();
-        toggle();
-      }}
-      className="plan-plot cursor-pointer"
-    >
-      <title>{`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${last}.`}</title>
+    <g data-drawn className="plan-plot cursor-pointer" onClick={toggle}>
       {plot.treatablePieces ? <path d={path} fill="url(#near-water)" /> : null}
       <path d={soil} fillRule="evenodd" fill={isChosen ? "var(--marigold-wash)" : "var(--chalk)"} />
       <path d={soil} fillRule="evenodd" fill={stageFill(plot.stage)} opacity={isChosen ? 0.55 : 1} />
       <path
         d={path}
+        role="button"
+        tabIndex={0}
+        aria-pressed={isChosen}
+        aria-label={`${plot.name}, ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}; last got ${last}`}
+        onKeyDown={(event) => {
+          if (event.key !== "Enter" && event.key !== " ") return;
+          event.preventDefault();
+          toggle();
+        }}
         className="plan-edge"
-        fill="none"
+        fill="transparent"
         stroke="var(--ink)"
         strokeWidth={isChosen ? 3.4 : 1.3}
         vectorEffect="non-scaling-stroke"
-      />
+      >
+        <title>{`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${last}.`}</title>
+      </path>
       <PlanLabel
         ring={plot.ring}
         frame={frame}
