@@ -42,11 +42,12 @@ const PICTURES = [
     name: "field",
     at: "/field",
     does: [
-      (page) =>
-        page
-          .getByRole("button", { name: /^Bed 1\b/ })
-          .first()
-          .click(),
+      async (page) => {
+        for (const bed of [1, 2, 3, 4, 6, 8, 9, 12, 16])
+          await page.getByRole("button", { name: `Bed ${bed},` }).click();
+        await page.getByLabel("How strong").fill("1:4");
+        await page.getByLabel(/^Mix/).fill("4");
+      },
     ],
     sees: "How strong",
   },

@@ -3,7 +3,6 @@ import { ID, MINUTES, MOMENT, REASON, REQUEST_KEY, ROW_ID, WATER_ASKED, object }
 import { act, type Asked } from "../act";
 import { recipeFrom } from "@/core/recipe/document";
 import { mixFor } from "@/core/apply/reach";
-import { treatable } from "@/core/land/marks";
 import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
 import { loadTool } from "@/core/apply/tool";
 import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
@@ -39,6 +38,7 @@ import { weatherAt } from "../weather";
 import { bookWater } from "../water";
 import { momentOf } from "../checks";
 import type { Context } from "../context";
+import { treatableOf } from "./treatable";
 
 const HOUR_MS = 3_600_000;
 /** Less water than this is not booked. */
@@ -145,7 +145,7 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
     smelt: state.smelt,
     recheck: state.recheck,
     plots: plots.map(({ id, name, crop, leafEaten, harvestOn, part, ring }, index) => {
-      const { areaM2, near } = treatable(ring, marks);
+      const { areaM2, near } = treatableOf(ring, marks);
       return {
         name,
         crop,

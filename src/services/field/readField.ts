@@ -1,7 +1,6 @@
 import "server-only";
 import type { FitBand } from "@/core/apply/fitHours";
 import type { Piece } from "@/core/land/edit";
-import { treatable } from "@/core/land/marks";
 import type { Origin } from "@/core/land/geojson";
 import { recipeFrom } from "@/core/recipe/document";
 import {
@@ -26,6 +25,7 @@ import { farmView, type FarmView } from "../farm";
 import { readWaters, type WatersView } from "../water";
 import { carriedOfBatches, type CarriedOf } from "../hazards";
 import { lastSameDays } from "./lastSame";
+import { treatableOf } from "./treatable";
 import { storeViews, type StoreView } from "../stores";
 import { isoDay } from "@/formats/times";
 import { airAhead, airSince, fitBands } from "../weather";
@@ -62,11 +62,11 @@ export interface FieldView {
   readonly waters: WatersView;
 }
 
-function treatableOf(
+function toTreat(
   plot: Plot,
   marks: readonly LandMark[],
 ): Pick<PlotView, "treatableM2" | "nearWater" | "treatablePieces"> {
-  const { areaM2, near, pieces } = treatable(plot.ring, marks);
+  const { areaM2, near, pieces } = treatableOf(plot.ring, marks);
   return { treatableM2: areaM2, nearWater: near, treatablePieces: near.length > 0 ? pieces : null };
 }
 
@@ -104,7 +104,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     origin,
     plots: plots.map((plot) => ({
       ...plot,
-      ...treatableOf(plot, marks),
+      ...toTreat(plot, marks),
       last: lastOf(plot.id),
       clearOn: clear.get(plot.id) ?? null,
       lastByMethod: Object.fromEntries(

@@ -2,13 +2,13 @@ import "server-only";
 import { listApplicationsOfPlot, listMarks, listPlantings, listPlots, type PlantingRow, type Plot } from "@/data/field";
 import { findRecipe, METHODS } from "@/core/book";
 import { leadTime } from "@/core/choose/leadTime";
-import { treatable } from "@/core/land/marks";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { meanAirByDay } from "../weather";
 import type { PlotView } from "./readField";
+import { treatableOf } from "./treatable";
 
 /** One plot with its past: what grew and what it got. */
 export interface PlotPage {
@@ -52,7 +52,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
-  const { areaM2, near } = treatable(plot.ring, marks);
+  const { areaM2, near } = treatableOf(plot.ring, marks);
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),

@@ -46,7 +46,14 @@ export const JobCard = ({ applying, stops }: { readonly applying: Applying; read
       <table className="mt-3 w-full text-left">
         <thead>
           <tr className="border-b-2">
-            {["", "Plot", "Mix", "Concentrate", noun === "tank" ? "" : `${noun}s`, "Done"].map((head, index) => (
+            {[
+              "",
+              "Plot",
+              "Mix",
+              "Concentrate",
+              noun === "tank" ? "" : noun === "can" ? "Cans" : "Knapsacks",
+              "Done",
+            ].map((head, index) => (
               <th key={index} scope="col" className="py-1 pr-3">
                 {head}
               </th>

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { soakingsBefore, USUAL_SOAKINGS, type Soaking } from "@/core/apply/soakings";
 import { DomainError } from "@/core/errors";
-import { ordinal, parseNumber } from "@/formats/numbers";
+import { ordinal, parseNumber, plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { PlotPage } from "@/services/field";
 import { sayDomain } from "@/words/domain";
@@ -65,7 +65,7 @@ export const Soakings = ({ page }: { readonly page: PlotPage }) => {
       <SelectField label="With" value={methodId} onChange={(event) => setMethodId(event.target.value)}>
         {page.soakers.map((one) => (
           <option key={one.methodId} value={one.methodId}>
-            {one.name}, brews about {Math.ceil(one.brewD)} days now
+            {one.name}, brews about {plural(Math.ceil(one.brewD), "day")} now
           </option>
         ))}
       </SelectField>

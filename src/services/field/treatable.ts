@@ -1,0 +1,13 @@
+import "server-only";
+import { treatable, type Mark, type Treatable } from "@/core/land/marks";
+import type { Ring } from "@/core/land/ring";
+import { keeping } from "../kept";
+
+const kept = keeping<Treatable>("treatable", 5000);
+
+/** What of a plot may be treated; worked out once for an outline and the waters, since it takes more than all the rest of a page. */
+export function treatableOf(ring: Ring, marks: readonly Mark[]): Treatable {
+  const waters = marks.filter(({ bufferM }) => bufferM > 0).map(({ name, line, bufferM }) => [name, line, bufferM]);
+  const key = JSON.stringify([ring, waters]);
+  return kept.get(key) ?? kept.set(key, treatable(ring, marks));
+}
