@@ -9,10 +9,27 @@ import { areaM2, boundsOf, crossesItself, distanceM, moved, turned, type Point, 
 // Corners nearer than a thousandth of a millimetre are one: without it one plot in two hundred beside a stream has no answer.
 setPrecision(1e-6);
 
-// The set operations of the package work on the plane; its measures, which take degrees of the globe, are not used. To the millimetre, since
-// corners that all but coincide leave it without an answer.
-const toPolygon = (ring: Ring) =>
-  polygon([[...ring, ring[0]!].map(([x, y]) => [Number(x.toFixed(3)), Number(y.toFixed(3))])]);
+/**
+ * Steps to a metre on which corners are laid, tried in turn: where outlines all but coincide the package finds no answer on one grid, and does on the
+ * next. None is coarser than anybody stakes out.
+ */
+const GRIDS = [1000, 997, 331, 100] as const;
+
+// The set operations of the package work on the plane; its measures, which take degrees of the globe, are not used.
+const toPolygon = (ring: Ring, grid: number) =>
+  polygon([[...ring, ring[0]!].map(([x, y]) => [Math.round(x * grid) / grid, Math.round(y * grid) / grid])]);
+
+/** A set operation over outlines. @throws the package's own error where no grid has an answer */
+function cut(operation: typeof intersect | typeof union | typeof difference, rings: readonly Ring[]): Cut {
+  let last: unknown;
+  for (const grid of GRIDS)
+    try {
+      return operation(featureCollection(rings.map((ring) => toPolygon(ring, grid))));
+    } catch (error) {
+      last = error;
+    }
+  throw last;
+}
 type Cut = ReturnType<typeof intersect>;
 
 /** A piece of land: its outline, and what is cut out of it. */
@@ -25,9 +42,9 @@ export const pieceAreaM2 = ({ outer, holes }: Piece): number =>
 
 /** What a set operation left; slivers that no spade finds are dropped. */
 const SLIVER_M2 = 0.01;
-const piecesOf = (cut: Cut): readonly Piece[] => {
-  if (!cut) return [];
-  const parts = cut.geometry.type === "Polygon" ? [cut.geometry.coordinates] : cut.geometry.coordinates;
+const piecesOf = (left: Cut): readonly Piece[] => {
+  if (!left) return [];
+  const parts = left.geometry.type === "Polygon" ? [left.geometry.coordinates] : left.geometry.coordinates;
   const open = (ring: readonly (readonly number[])[]): Ring => ring.slice(0, -1).map(([x, y]) => [x!, y!] as const);
   return parts
     .map(([outer, ...holes]): Piece => ({ outer: open(outer!), holes: holes.map(open) }))
@@ -69,10 +86,7 @@ export function split(ring: Ring, from: Point, to: Point): readonly [Ring, Ring]
   const [ux, uy] = [(to[0] - from[0]) / lengthM, (to[1] - from[1]) / lengthM];
   const ends = [-reachM, reachM].map((far): Point => [from[0] + ux * far, from[1] + uy * far]) as [Point, Point];
   const half: Ring = [...ends, ...ends.toReversed().map(([x, y]): Point => [x - uy * reachM, y + ux * reachM])];
-  const parts = [
-    ...piecesOf(intersect(featureCollection([toPolygon(ring), toPolygon(half)]))),
-    ...piecesOf(difference(featureCollection([toPolygon(ring), toPolygon(half)]))),
-  ];
+  const parts = [...piecesOf(cut(intersect, [ring, half])), ...piecesOf(cut(difference, [ring, half]))];
   if (parts.length !== 2) throw new DomainError("split-misses", { parts: parts.length });
   return [parts[0]!.outer, parts[1]!.outer];
 }
@@ -85,7 +99,7 @@ export function merged(rings: readonly Ring[]): Ring {
   const [first, ...rest] = rings;
   if (!first) throw new DomainError("merge-apart", { parts: 0 });
   if (rest.length === 0) return first;
-  const parts = piecesOf(union(featureCollection(rings.map(toPolygon))));
+  const parts = piecesOf(cut(union, rings));
   if (parts.length !== 1 || parts[0]!.holes.length > 0) throw new DomainError("merge-apart", { parts: parts.length });
   return parts[0]!.outer;
 }
@@ -149,8 +163,23 @@ export function numbered(first: string, count: number, taken: readonly string[])
   return names;
 }
 
+/** A ground taken from pieces, one by one: slower than all at once, and with an answer where they all but coincide. */
+const less = (pieces: readonly Piece[], taken: Ring): readonly Piece[] =>
+  pieces.flatMap(({ outer, holes }) =>
+    // What was cut out before is cut out again: a hole has no outline of its own to the package.
+    holes.reduce<readonly Piece[]>(
+      (left, hole) => left.flatMap((piece) => piecesOf(cut(difference, [piece.outer, hole, ...piece.holes]))),
+      piecesOf(cut(difference, [outer, taken])),
+    ),
+  );
+
 /** What is left of a plot once others are taken from it; empty where nothing is. */
-export const without = (ring: Ring, taken: readonly Ring[]): readonly Piece[] =>
-  taken.length === 0
-    ? [{ outer: ring, holes: [] }]
-    : piecesOf(difference(featureCollection([toPolygon(ring), ...taken.map(toPolygon)])));
+export function without(ring: Ring, taken: readonly Ring[]): readonly Piece[] {
+  const whole: readonly Piece[] = [{ outer: ring, holes: [] }];
+  if (taken.length === 0) return whole;
+  try {
+    return piecesOf(cut(difference, [ring, ...taken]));
+  } catch {
+    return taken.reduce(less, whole);
+  }
+}

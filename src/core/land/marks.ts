@@ -30,7 +30,6 @@ export const USUAL_BUFFER_M: Readonly<Record<MarkKind, number>> = {
 /** All within a distance of a stretch: a box along it and a circle round each of its ends. */
 function bufferOf(from: Point, to: Point, bufferM: number): Ring[] {
   const lengthM = distanceM(from, to);
-  if (lengthM < 0.01) return [circle(from, bufferM)];
   const [nx, ny] = [(-(to[1] - from[1]) / lengthM) * bufferM, ((to[0] - from[0]) / lengthM) * bufferM];
   return [
     [
@@ -44,7 +43,16 @@ function bufferOf(from: Point, to: Point, bufferM: number): Ring[] {
   ];
 }
 
-const barredBy = ({ line, bufferM }: Mark): Ring[] => {
+/** Points of a course that lie nearer together than a hand's breadth are one. */
+const HAND_M = 0.1;
+const spaced = (line: readonly Point[]): readonly Point[] =>
+  line.reduce<readonly Point[]>((kept, point) => {
+    const last = kept.at(-1);
+    return last && distanceM(last, point) < HAND_M ? kept : [...kept, point];
+  }, []);
+
+const barredBy = ({ line: drawn, bufferM }: Mark): Ring[] => {
+  const line = spaced(drawn);
   if (bufferM <= 0 || line.length === 0) return [];
   const [first] = line;
   if (line.length === 1) return [circle(first!, bufferM)];
