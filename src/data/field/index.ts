@@ -27,6 +27,7 @@ export {
   type PlantingRow,
 } from "./plantings";
 export {
+  freePlotName,
   insertPlot,
   listPlotNames,
   listPlots,

@@ -123,6 +123,11 @@ export async function insertPlot(db: Queryable, shape: NewShape): Promise<number
   return id;
 }
 
+const FREE_NAME = "update plot set name = null where id = ?";
+/** Frees the name of a plot for a moment, so that two may swap theirs. */
+export const freePlotName = async (db: Queryable, id: number): Promise<void> =>
+  void (await db.execute(FREE_NAME, [id]));
+
 /** Draws it anew, under this name. */
 export async function redrawPlot(db: Queryable, id: number, shape: NewShape): Promise<void> {
   await db.execute("update plot set name = ? where id = ?", [shape.name, id]);
@@ -131,7 +136,7 @@ export async function redrawPlot(db: Queryable, id: number, shape: NewShape): Pr
 
 /** Puts it away, and frees its name. */
 export async function putPlotAway(db: Queryable, id: number, shape: NewShape): Promise<void> {
-  await db.execute("update plot set name = null where id = ?", [id]);
+  await freePlotName(db, id);
   await writeShape(db, id, shape, true);
 }
 

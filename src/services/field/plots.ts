@@ -6,6 +6,7 @@ import { areaM2, boundsOf, rectangle, type Point, type Ring } from "@/core/land/
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import {
+  freePlotName,
   insertPlanting,
   insertPlot,
   insertStageSeen,
@@ -88,7 +89,7 @@ export const drawLand = act(
     ]);
     for (const id of request.putAway) await putPlotAway(db, id, { ...standing.get(id)!, ...by });
     // Names that are swapped between two plots are free for a moment.
-    for (const { id } of asked) if (id !== null) await db.execute("update plot set name = null where id = ?", [id]);
+    for (const { id } of asked) if (id !== null) await freePlotName(db, id);
     const plotIds: number[] = [];
     for (const { id, index, shape } of asked)
       plotIds.push(
