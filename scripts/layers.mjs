@@ -6,7 +6,7 @@
 export const LAYERS = {
   // Geometry on the plane is a kept package's.
   core: { layers: [], packages: ["@turf", "polyclip-ts"] },
-  formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz"] },
+  formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz", "@date-fns/utc", "papaparse"] },
   // What the farm says, by language: codes with figures become sentences here and nowhere below.
   words: { layers: ["core", "formats"], packages: [] },
   contracts: { layers: ["core", "words"], packages: ["ajv", "ajv-formats", "json-schema-to-ts", "jsonc-parser"] },
@@ -26,6 +26,7 @@ export const LAYERS = {
       "@date-fns/utc",
       "lru-cache",
       "sharp",
+      "tsx",
       "fast-json-stable-stringify",
       "p-timeout",
     ],

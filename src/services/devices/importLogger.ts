@@ -5,8 +5,9 @@ import { insertDevice, insertPlacing, listDevices, insertReadings } from "@/data
 import { lockVessel } from "@/data/vessels";
 import type { ProbeQuantity } from "@/core/probe/plausible";
 import { keepMovedForecasts } from "../ferment";
+import type { LoggerColumn } from "@/formats/csv/loggerFile";
 import { refuse } from "../refusal";
-import { readLoggerFile, type LoggerColumn } from "./loggerFile";
+import { readLogger } from "./readLogger";
 import { sifted } from "./takeReadings";
 
 /** What a look at a logger's file finds, before anything is written. */
@@ -27,14 +28,9 @@ const HOUR_MS = 3_600_000;
 
 /** Looks at a file and writes nothing. */
 export async function previewLogger(text: string, zone: string, column: string | null): Promise<LoggerPreview> {
-  const file = await readLoggerFile(text, zone);
+  const file = await readLogger(text, zone);
   const chosen = column ?? file.columns[0]?.name ?? null;
-  const times = chosen
-    ? file
-        .figures(chosen)
-        .map(({ at }) => at.getTime())
-        .toSorted((a, b) => a - b)
-    : [];
+  const times = chosen ? (file.figures.get(chosen) ?? []).map(({ at }) => at.getTime()).toSorted((a, b) => a - b) : [];
   const gaps = times.flatMap((toMs, index) => {
     const fromMs = times[index - 1];
     return fromMs !== undefined && toMs - fromMs > GAP_H * HOUR_MS ? [{ fromMs, toMs }] : [];
@@ -72,9 +68,9 @@ export const importLogger = act(
   async (db, request, ctx): Promise<{ taken: number; known: number; setAside: number }> => {
     if (request.vesselId !== null && !(await lockVessel(db, request.vesselId)))
       throw refuse("not-found", { thing: "vessel" }, "/vesselId");
-    const file = await readLoggerFile(request.text, request.zone);
+    const file = await readLogger(request.text, request.zone);
     if (file.layout === null) throw refuse("no-times", {}, "/text");
-    const figures = file.figures(request.column);
+    const figures = file.figures.get(request.column) ?? [];
     if (figures.length === 0) throw refuse("no-figures", { column: request.column }, "/column");
     const name = request.name.trim();
     const known = (await listDevices(db)).find((device) => device.name === name);

@@ -6,7 +6,7 @@ import { FILE_COLUMNS, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { stateLots } from "../shed";
-import { writeCsv } from "./decode";
+import { writeCsv } from "@/formats/csv/decode";
 
 const heads = (kind: FileKind) => FILE_COLUMNS[kind].map(({ name }) => name);
 

@@ -3,7 +3,7 @@ import { findFarm } from "@/data/farm/farm";
 import { key, refusalOf, TestFarm } from "@/testing/scratch";
 import { countStock } from "../shed/changeLot";
 import { receiveLot } from "../shed/receiveLot";
-import { decodeText, parseCsv, writeCsv } from "./decode";
+import { decodeText, parseCsv, writeCsv } from "@/formats/csv/decode";
 import { exportFile } from "./exportFile";
 import { importFile, previewFile, MOST_ROWS } from "./importFile";
 

@@ -8,7 +8,7 @@ import type { FileFault, FileLayout } from "@/formats/csv/fileFault";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
-import { parseCsv, type ParsedFile } from "./decode";
+import { parseCsv, type ParsedFile } from "@/formats/csv/decode";
 import { ingredientRows } from "./ingredientRows";
 import { lotRows, type LotRows } from "./lotRows";
 import type { FilePreview, RowOutcome } from "./rows";

@@ -1,10 +1,7 @@
-import "server-only";
-import { setImmediate } from "node:timers/promises";
 import { TZDate } from "@date-fns/tz";
 import { UTCDate } from "@date-fns/utc";
 import { isValid, parse } from "date-fns";
-import { DELIMITERS, parseCsv } from "../files";
-import { refuse } from "../refusal";
+import { DELIMITERS, parseCsv } from "./decode";
 
 /** A column of figures in a logger's file, and what it seems to hold. */
 export interface LoggerColumn {
@@ -24,11 +21,12 @@ export interface LoggerFile {
   /** Its times carry their own offset. */
   readonly hasZone: boolean;
   readonly columns: readonly LoggerColumn[];
-  readonly figures: (column: string) => readonly LoggerFigure[];
+  /** By the name of their column, those that are kept as columns and those that are all but empty. */
+  readonly figures: ReadonlyMap<string, readonly LoggerFigure[]>;
   readonly unread: readonly { readonly line: number; readonly text: string }[];
 }
 
-const NOT_READ: LoggerFile = { layout: null, hasZone: false, columns: [], figures: () => [], unread: [] };
+const NOT_READ: LoggerFile = { layout: null, hasZone: false, columns: [], figures: new Map(), unread: [] };
 
 /** Ways in which loggers write a moment, tried in this order; the first that reads nine of ten lines is taken. */
 const LAYOUTS = [
@@ -146,33 +144,15 @@ const headRow = (rows: readonly (readonly string[])[], stamp: Stamp, read: Reade
 const TELLING_LINES = 120;
 const firstLines = (text: string): string => text.split("\n", TELLING_LINES).join("\n");
 
-/** Rows that are read before others have their turn. */
-const ROWS_AT_ONCE = 250;
-/** Longer than this nobody waits for a file; eight megabytes take a tenth of it. */
-const LIMIT_MS = 20_000;
-
-/** Goes through rows a piece at a time, so that whoever else asks something is answered between. @throws {Refusal} for what takes too long */
-async function* inPieces<T>(
-  rows: readonly T[],
-): AsyncGenerator<{ readonly piece: readonly T[]; readonly from: number }> {
-  const untilMs = performance.now() + LIMIT_MS;
-  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
-    yield { piece: rows.slice(from, from + ROWS_AT_ONCE), from };
-    await setImmediate();
-    if (performance.now() > untilMs) throw refuse("file-too-slow", {}, "/text");
-  }
-}
-
 /**
- * Reads a logger's file, whatever it is parted by and however it writes its times.
+ * Reads a logger's file, whatever it is parted by and however it writes its times. A long one takes seconds: servers read it in a thread apart.
  * @param zone time zone of its times where they have none of their own
- * @throws {Refusal} for one that takes too long
  */
-export async function readLoggerFile(text: string, zone: string): Promise<LoggerFile> {
+export function readLoggerFile(text: string, zone: string): LoggerFile {
   // A line of prose above the table leads a guess astray: what it is parted by is what makes times and figures of it.
   const first = firstLines(text);
   for (const delimiter of DELIMITERS)
-    if ((await readRows(parseCsv(first, "utf-8", delimiter).rows, zone)).columns.length > 0)
+    if (readRows(parseCsv(first, "utf-8", delimiter).rows, zone).columns.length > 0)
       return readRows(parseCsv(text, "utf-8", delimiter).rows, zone);
   return NOT_READ;
 }
@@ -210,7 +190,7 @@ function findTimes(rows: readonly (readonly string[])[], zone: string): Found | 
 const UNREAD_SHOWN = 20;
 const COLUMN_FILLED = 0.3;
 
-async function readRows(rows: readonly (readonly string[])[], zone: string): Promise<LoggerFile> {
+function readRows(rows: readonly (readonly string[])[], zone: string): LoggerFile {
   const found = findTimes(rows, zone);
   if (!found) return NOT_READ;
   const { layout, hasZone, head, timeOf, isTime } = found;
@@ -224,18 +204,17 @@ async function readRows(rows: readonly (readonly string[])[], zone: string): Pro
     .filter(({ column }) => !isTime(column))
     .map((column) => ({ ...column, figures: [] as LoggerFigure[], values: [] as number[] }));
   const unread: { line: number; text: string }[] = [];
-  for await (const { piece, from } of inPieces(body))
-    for (const [index, row] of piece.entries()) {
-      const at = timeOf(row);
-      if (!at && unread.length < UNREAD_SHOWN)
-        unread.push({ line: head + 2 + from + index, text: row.join(" · ").slice(0, 80) });
-      for (const { column, figures, values } of filled) {
-        const value = figureOf(row[column] ?? "");
-        if (value === null) continue;
-        values.push(value);
-        if (at) figures.push({ at, value });
-      }
+  for (const [index, row] of body.entries()) {
+    const at = timeOf(row);
+    if (!at && unread.length < UNREAD_SHOWN)
+      unread.push({ line: head + 2 + index, text: row.join(" · ").slice(0, 80) });
+    for (const { column, figures, values } of filled) {
+      const value = figureOf(row[column] ?? "");
+      if (value === null) continue;
+      values.push(value);
+      if (at) figures.push({ at, value });
     }
+  }
   const columns = filled.filter(({ values }) => values.length > 0 && values.length >= COLUMN_FILLED * body.length);
   return {
     layout,
@@ -245,7 +224,8 @@ async function readRows(rows: readonly (readonly string[])[], zone: string): Pro
       unit: unitOf(word, values),
       figures: values.length,
     })),
-    figures: (wanted) => filled.find(({ name }) => name === wanted)?.figures ?? [],
+    // Of two columns with one name the first is meant.
+    figures: new Map(filled.toReversed().map(({ name, figures }) => [name, figures])),
     unread,
   };
 }

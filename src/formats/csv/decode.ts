@@ -1,4 +1,3 @@
-import "server-only";
 import Papa from "papaparse";
 
 export interface ParsedFile {
