@@ -22,6 +22,7 @@ import type { FermentModel } from "../src/core/ferment/models/types";
 import { forecast, type Forecast } from "../src/core/ferment/outlook/forecast";
 import { courseOf } from "../src/core/ferment/temperature/course";
 import { horizonOf } from "../src/core/ferment/temperature/courseGrid";
+import { modelAdvice } from "../src/commands/modelWords";
 import { chanceFrom, type Chance } from "./chance";
 
 const EACH = Number(process.argv[2] ?? 150);
@@ -264,7 +265,7 @@ function judgeCase(tally: Tally, { model, truth, nowH, spoiled }: Case, said: Re
     tally.spoiled.of += 1;
     if (level === "ok" || level === "watch") tally.spoiled.passed += 1;
     if (levelSmelt === "ok" || levelSmelt === "watch") tally.spoiled.passedSmelt += 1;
-    if (smelt.advice === "use_now") tally.spoiled.toldToUse += 1;
+    if (modelAdvice(smelt) === "use_now") tally.spoiled.toldToUse += 1;
     return;
   }
   tally.sound.of += 1;

@@ -53,7 +53,7 @@ function run(input: Input) {
   const { measures = [], plots, tool } = input;
   checkMeasures(measures);
   const isWhole = tool !== undefined && input.wholeLoads !== false;
-  const toolL = tool ? requirePositive("The tool", inLitres(tool.volume, measures)!, "L", "/tool/volume") : null;
+  const toolL = tool ? requirePositive("tool-volume", inLitres(tool.volume, measures)!, "L", "/tool/volume") : null;
   const strengthOf = strengths(input);
   const loadOf = (plot: Asked) => (isWhole ? toolL! / (1 + (strengthOf(plot) ?? 0)) : null);
   const answer = allocated(

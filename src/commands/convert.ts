@@ -14,14 +14,14 @@ const GREATEST = 1e9;
 function run({ quantity, to, ingredient, measures = [] }: Input) {
   const amount = toBase(quantity, measures, "/quantity");
   if (amount.dimension === "temperature")
-    requireWithin("A temperature", amount.value, "°C", -273.15, 1500, "/quantity/value");
+    requireWithin("temperature", amount.value, "°C", -273.15, 1500, "/quantity/value");
   else if (amount.value < 0)
     throw new DomainError(
       "negative",
-      { what: "An amount", value: quantity.value, unit: quantity.unit },
+      { what: "amount", value: quantity.value, unit: quantity.unit },
       "/quantity/value",
     );
-  else requireWithin("The amount", amount.value, amount.dimension, 0, GREATEST, "/quantity/value");
+  else requireWithin("amount", amount.value, amount.dimension, 0, GREATEST, "/quantity/value");
   const item = ingredient === undefined ? undefined : findIngredient(ingredient);
   const answer = convert(quantity, to, {
     measures,

@@ -15,7 +15,7 @@ function run({ lots, labour, power, consumables = [], yield: yielded, measures =
       const item = findIngredient(ingredient, `/lots/${index}/ingredient`);
       const options = { measures, ingredient: item.id, densityKgPerL: item.densityKgPerL };
       const per = requirePositive(
-        "The amount a price is for",
+        "price-amount",
         convert(price.per, item.stockUnit, options).value,
         item.stockUnit,
         `/lots/${index}/price/per/value`,

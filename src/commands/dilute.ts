@@ -19,7 +19,7 @@ function run({ concentrate, water, total, ratio, measures = [] }: Input) {
     totalL: inLitres(total, measures),
   };
   const mix = dilute({ ...definedOnly(amounts), ...(dilution ? { dilution } : {}) });
-  requireWithin("The whole mix", mix.totalL, "L", 0, GREATEST_L, "/total");
+  requireWithin("mix-volume", mix.totalL, "L", 0, GREATEST_L, "/total");
   const found = dilution ?? dilutionOf(mix);
   const isNeat = found.partsWater === 0;
   return {

@@ -21,7 +21,7 @@ type Input = ClockInput | ModelInput;
 
 function hourSince(startedAt: Date, at: string, path: string): number {
   const hour = (Date.parse(at) - startedAt.getTime()) / 3_600_000;
-  if (hour < 0) throw new DomainError("time-order", { earlier: "the start of the batch", later: at }, path);
+  if (hour < 0) throw new DomainError("time-order", { at }, path);
   return hour;
 }
 
@@ -49,7 +49,7 @@ function toLogItem(item: NonNullable<ClockInput["observations"]>[number], starte
 function placeFrom({ kind, celsius }: NonNullable<ClockInput["place"]>): Place {
   if (!celsius) return { kind };
   const [low, high] = celsius as [number, number];
-  requireWithin("The coolest that the place gets", low, "°C", -20, high, "/place/celsius/0");
+  requireWithin("coolest", low, "°C", -20, high, "/place/celsius/0");
   return { kind, celsius: [low, high] };
 }
 

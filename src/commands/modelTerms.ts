@@ -5,6 +5,7 @@ import type { Observation } from "@/core/ferment/evidence/observations";
 import type { Features } from "@/core/ferment/kinetics/trajectory";
 import { findModel } from "@/core/ferment/models";
 import type { Forecast } from "@/core/ferment/outlook/forecast";
+import { modelAdvice, sayRefused } from "./modelWords";
 
 type BatchTerms = FromSchema<typeof MODEL_BATCH>;
 type ForecastTerms = FromSchema<typeof MODEL_FORECAST>;
@@ -130,7 +131,7 @@ export function fromForecast(found: Forecast): object {
     pReadyNow: found.readyNow,
     pUsableNow: found.usableNow,
     nextCheck: found.nextCheckH,
-    advice: found.advice,
-    warnings: found.warnings,
+    advice: modelAdvice(found),
+    warnings: sayRefused(found.refused),
   };
 }

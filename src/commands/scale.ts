@@ -22,7 +22,7 @@ function toRequest(input: Input): ScaleRequest {
   const recipe = findRecipe(input.method, input.school);
   const headspaceL = inLitres(input.vessel.headspace, measures);
   const limits = (input.limits ?? []).map(({ ingredient, amount }, index) => {
-    requirePositive("What is at hand", amount.value, amount.unit, `/limits/${index}/amount/value`);
+    requirePositive("there-is", amount.value, amount.unit, `/limits/${index}/amount/value`);
     return {
       ingredient: findIngredient(ingredient, `/limits/${index}/ingredient`).id,
       amount: stockAmount(ingredient, amount, measures, `/limits/${index}/ingredient`),
@@ -36,7 +36,7 @@ function toRequest(input: Input): ScaleRequest {
     ...(input.vessel.diameter
       ? {
           diameterM: requirePositive(
-            "The diameter",
+            "diameter",
             convert(input.vessel.diameter, "m", { measures }).value,
             "m",
             "/vessel/diameter",

@@ -1,8 +1,98 @@
+/** What a figure stands for where it is out of bounds. The words are in words/en/figures.ts, one for each. */
+export type FigureName =
+  | "air-temperature"
+  | "acid-strength"
+  | "amount"
+  | "area"
+  | "batch-age"
+  | "blend-part"
+  | "brew-days"
+  | "brew-temperature"
+  | "brew-volume"
+  | "chlorine-free"
+  | "chlorine-total"
+  | "concentrate"
+  | "coolest"
+  | "diameter"
+  | "gap-days"
+  | "headspace"
+  | "heaviest-lift"
+  | "injector-parts"
+  | "injector-tank"
+  | "labour"
+  | "land-area"
+  | "load"
+  | "mix-rate"
+  | "mix-volume"
+  | "plot-count"
+  | "plot-least"
+  | "plot-wish"
+  | "power"
+  | "price-amount"
+  | "purity"
+  | "rest-days"
+  | "shell-mass"
+  | "soaking-count"
+  | "temperature"
+  | "tool-step"
+  | "tool-volume"
+  | "total"
+  | "there-is"
+  | "vessel"
+  | "vessel-count"
+  | "vessel-depth"
+  | "vinegar"
+  | "volume"
+  | "wanted-amount"
+  | "warm-up-time"
+  | "water"
+  | "water-days"
+  | "worm-weight"
+  | "yield";
+/** A figure that belongs to something with a name: an ingredient, a plot, a measure, a line of a bill. */
+export type NamedFigure =
+  "at-hand" | "cost-line" | "ingredient-amount" | "measure" | "plot-area" | "plot-mix" | "plot-plants";
+/** The figure that a refusal is about, with the name of what it belongs to where there are several. */
+export type Figure = FigureName | readonly [figure: NamedFigure, of: string];
+
+/** Why a typed figure can't be worked out, with what was read of it. */
+export type FigureHint =
+  | {
+      readonly code:
+        | "nothing-typed"
+        | "no-number"
+        | "not-above-nothing"
+        | "too-much"
+        | "parts-without-volume"
+        | "ratio-without-volume"
+        | "vessel-wanted"
+        | "both-volumes"
+        | "volume-after-in"
+        | "ratio-after-at";
+    }
+  | { readonly code: "no-unit"; readonly measures: readonly string[] }
+  | { readonly code: "not-a-unit"; readonly word: string; readonly measures: readonly string[] }
+  | { readonly code: "left-over"; readonly rest: string; readonly read: Amount }
+  | { readonly code: "differs-in-kind"; readonly read: Amount; readonly per: string }
+  | { readonly code: "which-method"; readonly name: string; readonly methods: readonly LookAlike[] }
+  | { readonly code: "unknown-name"; readonly name: string; readonly nearest: string | null; readonly read: Amount };
+/** Like Quantity, which rests on this file. */
+interface Amount {
+  readonly value: number;
+  readonly unit: string;
+}
+/** A method that goes by a name that others have too, with what tells it from them in the book's words. */
+interface LookAlike {
+  readonly name: string;
+  readonly sugar: string;
+  readonly time: string;
+}
+
 /** Every refusal the core can give: a code with the figures that explain it. The words are in words/en/domain.ts, one for each code. */
 export interface DomainErrorParams {
-  "not-positive": { what: string; value: number; unit: string };
-  "negative": { what: string; value: number; unit: string };
-  "out-of-range": { what: string; value: number; unit: string; min: number; max: number };
+  "not-positive": { what: Figure; value: number; unit: string };
+  "negative": { what: Figure; value: number; unit: string };
+  "out-of-range": { what: Figure; value: number; unit: string; min: number; max: number };
   "unknown-unit": { unit: string };
   "dimension-mismatch": { from: string; to: string };
   "density-unknown": { ingredient: string | null };
@@ -13,7 +103,7 @@ export interface DomainErrorParams {
   "ratio-too-strong-to-be-a-mix": { text: string };
   "dilution-underdetermined": { given: number };
   "dilution-overdetermined": { given: number };
-  "total-below-part": { part: string; partL: number; totalL: number };
+  "total-below-part": { part: "concentrate" | "water"; partL: number; totalL: number };
   "unknown-method": { id: string };
   "unknown-school": { id: string; method: string; known: readonly string[] };
   "unknown-ingredient": { id: string };
@@ -25,8 +115,8 @@ export interface DomainErrorParams {
   "over-brim": { neededL: number; roomL: number };
   "no-room": { vesselL: number; headspaceL: number };
   "injector-too-weak": { wantedPartsWater: number; injectorPartsWater: number };
-  "plot-without-size": { plot: string; need: string };
-  "time-order": { earlier: string; later: string };
+  "plot-without-size": { plot: string; need: "area" | "plants" };
+  "time-order": { at: string };
   "unknown-word": { word: string; known: readonly string[] };
   "one-tool": { given: number };
   "ring-corners": { corners: number; most: number };
@@ -34,7 +124,7 @@ export interface DomainErrorParams {
   "split-misses": { parts: number };
   "merge-apart": { parts: number };
   "geojson-unreadable": { why: "no-collection" | "no-position" | "outside" | "too-many" };
-  "figure-unreadable": { text: string; hint: string };
+  "figure-unreadable": { text: string; hint: FigureHint };
 }
 
 /** A request that makes no sense to the craft. Programs switch on `code`, people are told by `sayDomain`. */
@@ -54,7 +144,7 @@ export class DomainError<C extends keyof DomainErrorParams = keyof DomainErrorPa
  * Passes a number on if it is finite and above zero.
  * @throws {DomainError} `not-positive`
  */
-export function requirePositive(what: string, value: number, unit: string, path = ""): number {
+export function requirePositive(what: Figure, value: number, unit: string, path = ""): number {
   if (!(value > 0) || !Number.isFinite(value)) throw new DomainError("not-positive", { what, value, unit }, path);
   return value;
 }
@@ -63,7 +153,7 @@ export function requirePositive(what: string, value: number, unit: string, path 
  * Passes a number on if it lies within the closed range.
  * @throws {DomainError} `out-of-range`
  */
-export function requireWithin(what: string, value: number, unit: string, min: number, max: number, path = ""): number {
+export function requireWithin(what: Figure, value: number, unit: string, min: number, max: number, path = ""): number {
   if (!(value >= min && value <= max)) throw new DomainError("out-of-range", { what, value, unit, min, max }, path);
   return value;
 }

@@ -75,6 +75,28 @@ export function sayTemperature(celsius: number, system: UnitSystem): string {
 export const sayTemperatureChange = (kelvin: number, system: UnitSystem): string =>
   system === "us" ? `${formatNumber(kelvin * 1.8, 2)} °F` : `${formatNumber(kelvin, 2)} °C`;
 
+const PER_LITRE = {
+  metric: { unit: "g/L", ofGPerL: 1 },
+  us: { unit: "ppm", ofGPerL: 1000 },
+} as const;
+
+/** The unit in which a farm's laboratory tells how much of something is in a liquid. A part in a million is a milligram to the litre. */
+export const sayContentUnit = (system: UnitSystem): string => PER_LITRE[system].unit;
+
+/** @param gPerL grams to the litre, in the unit of `sayContentUnit` */
+export const inContentUnit = (gPerL: number, system: UnitSystem): number => gPerL * PER_LITRE[system].ofGPerL;
+
+/** Grams to the litre, of a figure in the unit of `sayContentUnit`. */
+export const gPerLOf = (typed: number, system: UnitSystem): number => typed / PER_LITRE[system].ofGPerL;
+
+const CUBIC_FEET_OF_LITRE = 0.0353146667;
+
+/** @example sayAirFlow(60, "us"); // "2.1 ft³ of air a minute" */
+export const sayAirFlow = (litresPerMin: number, system: UnitSystem): string =>
+  system === "us"
+    ? `${formatNumber(litresPerMin * CUBIC_FEET_OF_LITRE, 2)} ft³ a minute`
+    : `${formatNumber(litresPerMin, 2)} L a minute`;
+
 /** Any quantity in its own unit, rounded for a person. */
 export const sayQuantity = ({ value, unit }: Quantity): string =>
   `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;

@@ -60,3 +60,14 @@ export const inUnits = (text: string, units: UnitSystem): string =>
           return `${say(low)}${between && high ? `${between}${say(high)}` : ""} ${other.unit}`;
         },
       );
+
+/**
+ * How much of an ingredient goes to a litre or kilogram of what it is mixed into.
+ * @param thousandths g or mL to the L or kg
+ * @example sayDose(10, "L", "L", "us"); // "1.28 US fl oz per US gal"
+ */
+export function sayDose(thousandths: number, of: "kg" | "L", basis: "kg" | "L", units: UnitSystem): string {
+  const unit = `${of === "kg" ? "g" : "mL"}/${basis}`;
+  const other = units === "us" ? US[unit]! : { unit, of: (figure: number) => figure };
+  return `${formatNumber(other.of(thousandths), 3)} ${other.unit}`;
+}

@@ -1,5 +1,6 @@
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import { sayMass, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayDose } from "@/formats/bookText";
 import { formatNumber } from "@/formats/numbers";
 import { sayDay, sayDuration } from "@/formats/times";
 
@@ -12,6 +13,8 @@ export interface Speech {
   readonly mass: (kilograms: number) => string;
   readonly stock: (amount: number, unit: "kg" | "L") => string;
   readonly temperature: (celsius: number) => string;
+  /** @param gPerL grams to the litre */
+  readonly perVolume: (gPerL: number) => string;
   readonly number: (value: number, significant?: number) => string;
   /** @param day ISO date */
   readonly day: (day: string) => string;
@@ -24,6 +27,7 @@ export const speechOf = (units: UnitSystem): Speech => ({
   mass: (kilograms) => sayMass(kilograms, units),
   stock: (amount, unit) => sayStock(amount, unit, units, 4),
   temperature: (celsius) => sayTemperature(celsius, units),
+  perVolume: (gPerL) => sayDose(gPerL, "kg", "L", units),
   number: formatNumber,
   day: sayDay,
   duration: sayDuration,

@@ -1,7 +1,8 @@
-import { DomainError, type DomainErrorParams } from "@/core/errors";
+import { DomainError, type DomainErrorParams, type Figure, type FigureHint } from "@/core/errors";
 import type { ApplyCaution } from "@/core/apply/cautions";
 import { COMPLAINTS } from "./en/complaints";
 import { DOOR } from "./en/door";
+import { FIGURES, NAMED, sayFigureName } from "./en/figures";
 import { HOLDS, sayHold } from "./en/holds";
 import { REFUSALS, type ReasonWanted } from "./en/refusals";
 import type { Complaint, DoorCode } from "./codes";
@@ -24,7 +25,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "not-found": { thing: "vessel" },
   "no-farm": {},
   "reason-needed": { because: { code: "salt", gPerL: 41.234, mostGPerL: 12.345 } },
-  "domain": { error: new DomainError("negative", { what: "Labour", value: -1, unit: "min" }) },
+  "domain": { error: new DomainError("negative", { what: "labour", value: -1, unit: "min" }) },
   "sent-before": {},
   "in-future": {},
   "harvest-before-planting": {},
@@ -180,9 +181,12 @@ const WRONG: { readonly [C in Complaint["code"]]: Extract<Complaint, { readonly 
 
 const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; readonly params: DomainErrorParams[C] } } =
   {
-    "not-positive": { code: "not-positive", params: { what: "The yield", value: 0, unit: "L" } },
-    "negative": { code: "negative", params: { what: "The acid", value: -1, unit: "kg" } },
-    "out-of-range": { code: "out-of-range", params: { what: "The air", value: -60, unit: "°C", min: -30, max: 50 } },
+    "not-positive": { code: "not-positive", params: { what: "yield", value: 0, unit: "L" } },
+    "negative": { code: "negative", params: { what: "acid-strength", value: -1, unit: "kg" } },
+    "out-of-range": {
+      code: "out-of-range",
+      params: { what: "air-temperature", value: -60, unit: "°C", min: -30, max: 50 },
+    },
     "unknown-unit": { code: "unknown-unit", params: { unit: "smoots" } },
     "dimension-mismatch": { code: "dimension-mismatch", params: { from: "An amount of volume", to: "mass" } },
     "density-unknown": { code: "density-unknown", params: { ingredient: null } },
@@ -209,7 +213,7 @@ const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; read
     "no-room": { code: "no-room", params: { vesselL: 20, headspaceL: 30 } },
     "injector-too-weak": { code: "injector-too-weak", params: { wantedPartsWater: 20, injectorPartsWater: 100 } },
     "plot-without-size": { code: "plot-without-size", params: { plot: "Bed 1", need: "area" } },
-    "time-order": { code: "time-order", params: { earlier: "The start", later: "The end" } },
+    "time-order": { code: "time-order", params: { at: "2031-01-01T00:00Z" } },
     "unknown-word": { code: "unknown-word", params: { word: "meh", known: ["a", "b"] } },
     "one-tool": { code: "one-tool", params: { given: 2 } },
     "ring-corners": { code: "ring-corners", params: { corners: 2, most: 400 } },
@@ -217,7 +221,10 @@ const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; read
     "split-misses": { code: "split-misses", params: { parts: 1 } },
     "merge-apart": { code: "merge-apart", params: { parts: 2 } },
     "geojson-unreadable": { code: "geojson-unreadable", params: { why: "outside" } },
-    "figure-unreadable": { code: "figure-unreadable", params: { text: "3 smoots", hint: "What is a smoot?" } },
+    "figure-unreadable": {
+      code: "figure-unreadable",
+      params: { text: "3 smoots", hint: { code: "not-a-unit", word: "smoots", measures: ["pail"] } },
+    },
   };
 
 const FILE_WRONG: { readonly [C in FileFaultCode]: Extract<FileFault, { code: C }> } = {
@@ -311,8 +318,8 @@ describe.each(["metric", "us"] as const)("what the farm says in %s", (units) => 
   it.each(Object.values(CRAFT))("tells what makes no sense by $code", (error) => {
     const text = sayDomain(error, say);
     wellSaid(text);
-    // Ways to write a ratio are shown in both.
-    if (error.code !== "ratio-unreadable") expect(text).not.toMatch(foreign);
+    // Ways to write a ratio or a figure are shown in both.
+    if (error.code !== "ratio-unreadable" && error.code !== "figure-unreadable") expect(text).not.toMatch(foreign);
   });
   it.each(Object.values(FILE_WRONG))("tells what is wrong in a file by $code", (fault) =>
     wellSaid(sayFileFault(fault, say)),
@@ -323,6 +330,46 @@ describe.each(["metric", "us"] as const)("what the farm says in %s", (units) => 
     expect(text).not.toMatch(foreign);
   });
   it.each(Object.keys(DOOR) as DoorCode[])("says %s at the door", (code) => wellSaid(sayDoor(code)));
+});
+
+/** A hint for every way in which a typed figure can't be worked out. */
+const HINTS: Readonly<Record<FigureHint["code"], FigureHint>> = {
+  "nothing-typed": { code: "nothing-typed" },
+  "no-number": { code: "no-number" },
+  "not-above-nothing": { code: "not-above-nothing" },
+  "too-much": { code: "too-much" },
+  "parts-without-volume": { code: "parts-without-volume" },
+  "ratio-without-volume": { code: "ratio-without-volume" },
+  "vessel-wanted": { code: "vessel-wanted" },
+  "both-volumes": { code: "both-volumes" },
+  "volume-after-in": { code: "volume-after-in" },
+  "ratio-after-at": { code: "ratio-after-at" },
+  "no-unit": { code: "no-unit", measures: ["pail", "scoop"] },
+  "not-a-unit": { code: "not-a-unit", word: "smoots", measures: [] },
+  "left-over": { code: "left-over", rest: "or so", read: { value: 16, unit: "L" } },
+  "differs-in-kind": { code: "differs-in-kind", read: { value: 16, unit: "L" }, per: "hour" },
+  "which-method": {
+    code: "which-method",
+    name: "brew",
+    methods: [{ name: "Leaf-mould brew", sugar: "no sugar", time: "a day" }],
+  },
+  "unknown-name": { code: "unknown-name", name: "teq", nearest: "Tea", read: { value: 16, unit: "L" } },
+};
+
+describe("a typed figure", () => {
+  it.each(Object.values(HINTS))("has a hint for $code", (hint) => {
+    for (const text of ["", "16 smoots"]) wellSaid(sayDomain({ code: "figure-unreadable", params: { text, hint } }));
+  });
+  it("is named for every quantity that may be out of bounds", () => {
+    const names = [
+      ...Object.keys(FIGURES),
+      ...Object.keys(NAMED).map((named) => [named, "bed 1"] as const),
+    ] as Figure[];
+    for (const what of names) {
+      wellSaid(sayDomain({ code: "not-positive", params: { what, value: 0, unit: "L" } }));
+      expect(sayFigureName(what)).toMatch(/^[A-Z]/);
+    }
+  });
 });
 
 describe("limits", () => {

@@ -1,4 +1,4 @@
-import { DomainError } from "../errors";
+import { DomainError, type FigureName } from "../errors";
 
 /** How badly a plot wants it: 1 before 2 before 3. */
 export type Priority = 1 | 2 | 3;
@@ -175,17 +175,17 @@ function countMet(wishes: readonly Wish[], availableL: number): number {
 }
 
 const requireWish = ({ preferredL, leastL, loadL }: PlotWish, index: number): void => {
-  const check = (what: string, value: number, path: string) => {
+  const check = (what: FigureName, value: number, path: string) => {
     if (!(value >= 0) || !Number.isFinite(value))
       throw new DomainError("negative", { what, value, unit: "L" }, `/plots/${index}/${path}`);
   };
-  check("What a plot would get", preferredL, "preferred");
-  check("What a plot gets at the least", leastL, "least");
-  if (loadL !== undefined && loadL !== null) check("A load", loadL, "load");
+  check("plot-wish", preferredL, "preferred");
+  check("plot-least", leastL, "least");
+  if (loadL !== undefined && loadL !== null) check("load", loadL, "load");
   if (leastL > preferredL * (1 + 1e-9))
     throw new DomainError(
       "out-of-range",
-      { what: "The least of a plot", value: leastL, unit: "L", min: 0, max: preferredL },
+      { what: "plot-least", value: leastL, unit: "L", min: 0, max: preferredL },
       `/plots/${index}/least`,
     );
 };
@@ -199,11 +199,11 @@ const requireWish = ({ preferredL, leastL, loadL }: PlotWish, index: number): vo
  */
 export function allocate(availableL: number, plots: readonly PlotWish[]): Allocation {
   if (!(availableL >= 0) || !Number.isFinite(availableL))
-    throw new DomainError("negative", { what: "What there is", value: availableL, unit: "L" }, "/available");
+    throw new DomainError("negative", { what: "there-is", value: availableL, unit: "L" }, "/available");
   if (plots.length > MOST_PLOTS)
     throw new DomainError(
       "out-of-range",
-      { what: "The number of plots", value: plots.length, unit: "", min: 0, max: MOST_PLOTS },
+      { what: "plot-count", value: plots.length, unit: "", min: 0, max: MOST_PLOTS },
       "/plots",
     );
   plots.forEach(requireWish);

@@ -22,8 +22,8 @@ export interface Blend {
  */
 export function blend(liquids: readonly BlendPart[], wantedL = Infinity): Blend {
   liquids.forEach(({ availableL, parts }, index) => {
-    requirePositive("A part of the blend", parts, "", `/liquids/${index}/parts`);
-    requirePositive("What there is of it", availableL, "L", `/liquids/${index}/available`);
+    requirePositive("blend-part", parts, "", `/liquids/${index}/parts`);
+    requirePositive("there-is", availableL, "L", `/liquids/${index}/available`);
   });
   const allParts = liquids.reduce((sum, { parts }) => sum + parts, 0);
   const reaches = liquids.map(({ availableL, parts }) => (availableL / parts) * allParts);

@@ -79,17 +79,16 @@ const split = (mixL: number, { partsWater }: Dilution): Amounts => {
 
 function plotMixL(plot: PlotToTreat, rate: MixRate, index: number): number {
   if (plot.mixL !== undefined && plot.mixL !== null)
-    return requirePositive(`What plot "${plot.id}" gets`, plot.mixL, "L", `/plots/${index}/mix`);
+    return requirePositive(["plot-mix", plot.id], plot.mixL, "L", `/plots/${index}/mix`);
   const size = rate.per === "m2" ? plot.areaM2 : plot.plants;
-  const need = rate.per === "m2" ? "area" : "number of plants";
-  const key = rate.per === "m2" ? "area" : "plants";
+  const need = rate.per === "m2" ? "area" : "plants";
   if (size === undefined || size === null)
-    throw new DomainError("plot-without-size", { plot: plot.id, need }, `/plots/${index}/${key}`);
+    throw new DomainError("plot-without-size", { plot: plot.id, need }, `/plots/${index}/${need}`);
   requirePositive(
-    `The ${need} of plot "${plot.id}"`,
+    [need === "area" ? "plot-area" : "plot-plants", plot.id],
     size,
     rate.per === "m2" ? "m²" : "plants",
-    `/plots/${index}/${key}`,
+    `/plots/${index}/${need}`,
   );
   return size * rate.amountL;
 }
@@ -105,8 +104,8 @@ const measuredWithin = (valueL: number, stepL: number | undefined) =>
   Math.abs(roundToStep(valueL, stepL) - valueL) <= MEASURED_WITHIN * valueL + 1e-12;
 
 function handLoads(mixL: number, dilution: Dilution, tool: HandTool): { loads: Load[]; factor: number } {
-  requireWithin("The tool", tool.volumeL, "L", 0.05, 2000, "/tool/volume");
-  if (tool.stepL !== undefined) requirePositive("The step", tool.stepL, "L", "/tool/step");
+  requireWithin("tool-volume", tool.volumeL, "L", 0.05, 2000, "/tool/volume");
+  if (tool.stepL !== undefined) requirePositive("tool-step", tool.stepL, "L", "/tool/step");
   const full = Math.floor(mixL / tool.volumeL + 1e-9);
   const lastL = mixL - full * tool.volumeL;
   const sizes = [
@@ -133,8 +132,8 @@ function handLoads(mixL: number, dilution: Dilution, tool: HandTool): { loads: L
  * stock = mix / (M + 1), concentrate = mix / (N + 1), and the rest of the stock is water.
  */
 function injectorLoads(mixL: number, dilution: Dilution, injector: Injector): Load[] {
-  requireWithin("The injector's parts of water", injector.partsWater, "", 1, 5000, "/injector/ratio");
-  requireWithin("The injector's tank", injector.tankL, "L", 0.1, 20_000, "/injector/tank");
+  requireWithin("injector-parts", injector.partsWater, "", 1, 5000, "/injector/ratio");
+  requireWithin("injector-tank", injector.tankL, "L", 0.1, 20_000, "/injector/tank");
   if (dilution.partsWater < injector.partsWater) {
     throw new DomainError(
       "injector-too-weak",
@@ -160,20 +159,16 @@ function injectorLoads(mixL: number, dilution: Dilution, injector: Injector): Lo
  * @throws {DomainError} `not-positive`, `out-of-range`, `plot-without-size`, `injector-too-weak`, `negative`
  */
 export function workOutLoads(request: LoadsRequest): WorkedLoads {
-  requireWithin("The mix rate", request.mixRate.amountL, `L/${request.mixRate.per}`, 1e-4, 1000, "/mixRate/value");
+  requireWithin("mix-rate", request.mixRate.amountL, `L/${request.mixRate.per}`, 1e-4, 1000, "/mixRate/value");
   if (request.availableL !== undefined && request.availableL < 0) {
-    throw new DomainError(
-      "negative",
-      { what: "What is available", value: request.availableL, unit: "L" },
-      "/available",
-    );
+    throw new DomainError("negative", { what: "there-is", value: request.availableL, unit: "L" }, "/available");
   }
   const plots = request.plots.map((plot, index) => ({
     id: plot.id,
     ...split(plotMixL(plot, request.mixRate, index), request.dilution),
   }));
   const mixL = plots.reduce((sum, plot) => sum + plot.mixL, 0);
-  requireWithin("The whole mix", mixL, "L", 0, MAX_MIX_L, "/plots");
+  requireWithin("mix-volume", mixL, "L", 0, MAX_MIX_L, "/plots");
   const totals = split(mixL, request.dilution);
   const { loads, factor } =
     request.tool.type === "hand"

@@ -19,7 +19,7 @@ export const concentrateFor = (mixL: number, partsWater: number): number => mixL
  * @throws {DomainError} `not-positive`
  */
 export function servedBy(concentrateL: number, partsWater: number, { amountL, per }: MixRate): number {
-  requirePositive("The rate", amountL, "L", "/mixRate/value");
+  requirePositive("mix-rate", amountL, "L", "/mixRate/value");
   const served = (concentrateL * (1 + partsWater)) / amountL;
   return per === "plant" ? Math.floor(served + 1e-9) : served;
 }

@@ -33,11 +33,11 @@ export interface Soaking {
  * @example soakingsBefore({ plantOn: "2031-05-31", count: 2, everyD: 7, restD: 3, brewD: 4, waterD: 1, today: "2031-05-01" })[0].soakOn; // "2031-05-21"
  */
 export function soakingsBefore({ plantOn, count, everyD, restD, brewD, waterD, today }: SoakingsAsked): Soaking[] {
-  requireWithin("The number of soakings", count, "", 1, 20, "/count");
-  requireWithin("The days between two", everyD, "d", 1, 90, "/everyD");
-  requireWithin("The days of rest", restD, "d", 0, 60, "/restD");
-  requireWithin("The days that it brews", brewD, "d", 0, 400, "/brewD");
-  requireWithin("The days that the water stands", waterD, "d", 0, 14, "/waterD");
+  requireWithin("soaking-count", count, "", 1, 20, "/count");
+  requireWithin("gap-days", everyD, "d", 1, 90, "/everyD");
+  requireWithin("rest-days", restD, "d", 0, 60, "/restD");
+  requireWithin("brew-days", brewD, "d", 0, 400, "/brewD");
+  requireWithin("water-days", waterD, "d", 0, 14, "/waterD");
   return Array.from({ length: count }, (_, index) => {
     const soakOn = addDays(plantOn, -restD - (count - 1 - index) * everyD);
     const startOn = addDays(soakOn, -Math.ceil(brewD));

@@ -35,7 +35,7 @@ function roundsWithin({ keeping }: Recipe, everyD: number | null): number {
  * @throws {DomainError} `not-positive` at /area; `unknown-use` where the recipe has no such use, or that use no rate by area
  */
 export function batchForLand(recipe: Recipe, useId: UseId, areaM2: number, often: "once" | "in-time"): ForLand {
-  requirePositive("The land", areaM2, "m²", "/area");
+  requirePositive("land-area", areaM2, "m²", "/area");
   const rate = findUseRate(recipe, useId);
   const mixLPerM2 = findUse(useId).mixLPerM2?.default;
   if (!rate || mixLPerM2 === undefined) throw new DomainError("unknown-use", { id: useId }, "/use");

@@ -30,7 +30,7 @@ describe("a worm bin", () => {
   it("goes by the last weighing of its worms", () =>
     expect(binState(1, [entry(9, "weighed", 3)], NOW).wormsKg).toBe(3));
   it("refuses a bin of no worms", () =>
-    expect(() => binState(0, [], NOW)).toThrow('not-positive {"what":"The weight of worms"'));
+    expect(() => binState(0, [], NOW)).toThrow('not-positive {"what":"worm-weight"'));
   it("makes no castings from nothing, whatever was written down", () => {
     const entries = fc.array(
       fc.record({

@@ -33,7 +33,7 @@ export function binState(startWormsKg: number, entries: readonly BinEntry[], now
   const inOrder = entries.toSorted((a, b) => a.atMs - b.atMs);
   const wormsKg = inOrder.findLast(({ kind }) => kind === "weighed")?.kg ?? startWormsKg;
   if (!(wormsKg > 0))
-    throw new DomainError("not-positive", { what: "The weight of worms", value: wormsKg, unit: "kg" }, "/wormsKg");
+    throw new DomainError("not-positive", { what: "worm-weight", value: wormsKg, unit: "kg" }, "/wormsKg");
   const eatsKgPerDay = wormsKg * SHARE_EATEN_PER_DAY;
   let uneatenKg = 0;
   let castingsKg = 0;

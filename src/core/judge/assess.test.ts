@@ -107,7 +107,7 @@ describe("forecast", () => {
     expect(signsOf(log).map(({ word }) => word)).toEqual(["still", "earthy"]);
   });
   it("refuses a batch of no size or of no time", () => {
-    expect(() => forecastBatch({ ...at("aerated-tea", 1, 24), vesselL: 0 })).toThrow("The vessel");
+    expect(() => forecastBatch({ ...at("aerated-tea", 1, 24), vesselL: 0 })).toThrow("vessel");
     expect(() => forecastBatch({ ...at("aerated-tea", 1, 24), nowH: -1 })).toThrow("age");
   });
   it("is moved by a farm whose batches run fast", () => {

@@ -155,8 +155,8 @@ const yardSpread = (model: FermentModel): number =>
  * @throws {DomainError} `out-of-range` (age, vessel)
  */
 export function weigh(input: BatchInput): Weighed {
-  requireWithin("The batch's age", input.nowH, "h", 0, MAX_AGE_H, "/now");
-  requireWithin("The vessel", input.vesselL, "L", 0.1, 20_000, "/vesselVolume");
+  requireWithin("batch-age", input.nowH, "h", 0, MAX_AGE_H, "/now");
+  requireWithin("vessel", input.vesselL, "L", 0.1, 20_000, "/vesselVolume");
   const { readiness } = input.recipe;
   if (readiness.type === "fresh") return { forecast: freshForecast(input, readiness), belief: null };
   const { batch, fromH } = runningStage(input, readiness.model);

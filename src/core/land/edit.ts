@@ -68,7 +68,7 @@ export function requireRing(ring: Ring, path = ""): Ring {
   if (!(area >= LEAST_AREA_M2 && area <= MOST_AREA_M2))
     throw new DomainError(
       "out-of-range",
-      { what: "Its area", value: area, unit: "m²", min: LEAST_AREA_M2, max: MOST_AREA_M2 },
+      { what: "area", value: area, unit: "m²", min: LEAST_AREA_M2, max: MOST_AREA_M2 },
       path,
     );
   return ring;

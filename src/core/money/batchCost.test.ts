@@ -29,7 +29,7 @@ describe("batch cost", () => {
   });
   it("has no price per litre while nothing is strained, and refuses a yield of nothing", () => {
     expect(batchCost({ ...request, yieldL: null }).perLMinor).toBeNull();
-    expect(() => batchCost({ ...request, yieldL: 0 })).toThrow('not-positive {"what":"The yield"');
-    expect(() => batchCost({ ...request, labourMin: -5 })).toThrow('out-of-range {"what":"Labour"');
+    expect(() => batchCost({ ...request, yieldL: 0 })).toThrow('not-positive {"what":"yield"');
+    expect(() => batchCost({ ...request, labourMin: -5 })).toThrow('out-of-range {"what":"labour"');
   });
 });

@@ -38,8 +38,8 @@ export interface BatchCost {
  * @throws {DomainError} `negative`, `not-positive` (a yield of nothing has no price per litre), `out-of-range`
  */
 export function batchCost(request: BatchCostRequest): BatchCost {
-  requireWithin("Labour", request.labourMin, "min", 0, 60_000, "/labour");
-  requireWithin("Power", request.powerKWh, "kWh", 0, 100_000, "/power");
+  requireWithin("labour", request.labourMin, "min", 0, 60_000, "/labour");
+  requireWithin("power", request.powerKWh, "kWh", 0, 100_000, "/power");
   const breakdown: CostLine[] = [
     ...request.lots.map((use, index) =>
       line("ingredient", use.label, use.amount * use.unitCostMinor, `/lots/${index}`),
@@ -53,12 +53,12 @@ export function batchCost(request: BatchCostRequest): BatchCost {
   const totalMinor = breakdown.reduce((sum, item) => sum + item.costMinor, 0);
   if (request.yieldL === null) return { totalMinor, perLMinor: null, breakdown };
   if (!(request.yieldL > 0))
-    throw new DomainError("not-positive", { what: "The yield", value: request.yieldL, unit: "L" }, "/yield");
+    throw new DomainError("not-positive", { what: "yield", value: request.yieldL, unit: "L" }, "/yield");
   return { totalMinor, perLMinor: totalMinor / request.yieldL, breakdown };
 }
 
 function line(kind: CostLine["kind"], label: string, costMinor: number, path: string): CostLine {
   if (!(costMinor >= 0))
-    throw new DomainError("negative", { what: `The cost of ${label}`, value: costMinor, unit: "" }, path);
+    throw new DomainError("negative", { what: ["cost-line", label], value: costMinor, unit: "" }, path);
   return { kind, label, costMinor: Math.round(costMinor) };
 }

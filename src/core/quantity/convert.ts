@@ -20,7 +20,7 @@ export function checkMeasures(measures: readonly LocalMeasure[]): void {
     if (!(size.value > 0)) {
       throw new DomainError(
         "not-positive",
-        { what: `The measure "${measure.name}"`, value: measure.quantity.value, unit: measure.quantity.unit },
+        { what: ["measure", measure.name], value: measure.quantity.value, unit: measure.quantity.unit },
         `/measures/${index}/quantity/value`,
       );
     }

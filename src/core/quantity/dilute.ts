@@ -48,9 +48,8 @@ function fromTwoAmounts({ concentrateL, waterL, totalL }: MixRequest): Mix {
 export function dilute(request: MixRequest): Mix {
   const { concentrateL, waterL, totalL, dilution } = request;
   const amounts = { concentrate: concentrateL, water: waterL, total: totalL };
-  const given = Object.entries(amounts).filter(([, value]) => value !== undefined);
-  for (const [name, value] of given)
-    requirePositive(name === "total" ? "The total" : `The ${name}`, value!, "L", `/${name}`);
+  const given = (["concentrate", "water", "total"] as const).filter((name) => amounts[name] !== undefined);
+  for (const name of given) requirePositive(name, amounts[name]!, "L", `/${name}`);
   const wanted = dilution ? 1 : 2;
   if (given.length < wanted) throw new DomainError("dilution-underdetermined", { given: given.length });
   if (given.length > wanted) throw new DomainError("dilution-overdetermined", { given: given.length });

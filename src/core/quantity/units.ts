@@ -84,7 +84,7 @@ function findUnit(unit: string, measures: readonly LocalMeasure[], path: string)
   if (!measure) throw new DomainError("unknown-unit", { unit }, path);
   const size = toBase(measure.quantity, [], path);
   if (!(size.value > 0))
-    throw new DomainError("not-positive", { what: `The measure "${unit}"`, value: size.value, unit: "" }, path);
+    throw new DomainError("not-positive", { what: ["measure", unit], value: size.value, unit: "" }, path);
   return { dimension: size.dimension, inBase: size.value };
 }
 
@@ -98,7 +98,7 @@ export function toBase(quantity: Quantity, measures: readonly LocalMeasure[] = [
   if (!Number.isFinite(quantity.value)) {
     throw new DomainError(
       "out-of-range",
-      { what: "An amount", value: quantity.value, unit: quantity.unit, min: -1e12, max: 1e12 },
+      { what: "amount", value: quantity.value, unit: quantity.unit, min: -1e12, max: 1e12 },
       `${path}/value`,
     );
   }
@@ -107,7 +107,7 @@ export function toBase(quantity: Quantity, measures: readonly LocalMeasure[] = [
   if (celsius < ABSOLUTE_ZERO_C) {
     throw new DomainError(
       "out-of-range",
-      { what: "A temperature", value: celsius, unit: "°C", min: ABSOLUTE_ZERO_C, max: 1e4 },
+      { what: "temperature", value: celsius, unit: "°C", min: ABSOLUTE_ZERO_C, max: 1e4 },
       `${path}/value`,
     );
   }

@@ -95,7 +95,7 @@ describe("what is in a batch", () => {
   });
   it("names what it has no figures for, and refuses a yield of nothing", () => {
     expect(batchContent(TEA, [{ ingredient: "lactic-culture", amount: 1 }], 10).unknown).toEqual(["lactic-culture"]);
-    expect(() => batchContent(TEA, [], 0)).toThrow('not-positive {"what":"The yield"');
+    expect(() => batchContent(TEA, [], 0)).toThrow('not-positive {"what":"yield"');
   });
 });
 

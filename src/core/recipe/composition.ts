@@ -86,7 +86,7 @@ export function batchContent(
   yieldL: number,
   lab: LabFigures = {},
 ): BatchContent {
-  requirePositive("The yield", yieldL, "L", "/yield");
+  requirePositive("yield", yieldL, "L", "/yield");
   const { minerals, sugarLeft } = recipe.drawsOut;
   const whole: Range = { low: 1, default: 1, high: 1 };
   const worked = (nutrient: Nutrient): Range =>

@@ -22,10 +22,10 @@ export interface HeaterNeed {
  * @throws {DomainError} `not-positive`, `out-of-range`
  */
 export function heaterNeed(vesselL: number, airC: number, wantedC: number, warmInH = 12): HeaterNeed {
-  requirePositive("The vessel", vesselL, "L", "/vessel");
-  requireWithin("The air", airC, "°C", -30, 50, "/air");
-  requireWithin("The brew", wantedC, "°C", 0, 50, "/wanted");
-  requirePositive("The time", warmInH, "h", "/warmInH");
+  requirePositive("vessel", vesselL, "L", "/vessel");
+  requireWithin("air-temperature", airC, "°C", -30, 50, "/air");
+  requireWithin("brew-temperature", wantedC, "°C", 0, 50, "/wanted");
+  requirePositive("warm-up-time", warmInH, "h", "/warmInH");
   const shape = vesselShape(vesselL);
   const wallM2 = Math.PI * shape.diameterM * shape.heightM + 2 * layerAreaM2(shape);
   const risesK = Math.max(0, wantedC - airC);
@@ -35,6 +35,6 @@ export function heaterNeed(vesselL: number, airC: number, wantedC: number, warmI
 
 /** Air for a brew that must not go short of it, L/min. @throws {DomainError} `not-positive` */
 export function airNeed(brewL: number): { readonly leastLPerMin: number; readonly usualLPerMin: number } {
-  requirePositive("The brew", brewL, "L", "/brew");
+  requirePositive("brew-volume", brewL, "L", "/brew");
   return { leastLPerMin: AIR_L_PER_MIN_PER_L.least * brewL, usualLPerMin: AIR_L_PER_MIN_PER_L.usual * brewL };
 }

@@ -148,7 +148,12 @@ function portionOf(source: MethodIngredient, request: ScaleRequest, shape: Vesse
       const statedAt = (request.stated ?? []).findIndex(({ ingredient }) => ingredient === source.ingredient);
       if (statedAt < 0) return null;
       const stated = request.stated![statedAt]!.amount;
-      requirePositive(`The ${item.name.toLowerCase()}`, stated, item.stockUnit, `/stated/${statedAt}/amount`);
+      requirePositive(
+        ["ingredient-amount", item.name.toLowerCase()],
+        stated,
+        item.stockUnit,
+        `/stated/${statedAt}/amount`,
+      );
       return { ...mixed, follows: "nothing", perBasis: 0, constant: stated * swap.factor, lowShare: 1, highShare: 1 };
     }
   }
@@ -157,7 +162,7 @@ function portionOf(source: MethodIngredient, request: ScaleRequest, shape: Vesse
 function fillLine({ recipe, vesselL, headspaceL }: ScaleRequest): number {
   if (headspaceL === undefined) return vesselL * recipe.fillShare.default;
   if (headspaceL < 0)
-    throw new DomainError("negative", { what: "Headspace", value: headspaceL, unit: "L" }, "/vessel/headspace");
+    throw new DomainError("negative", { what: "headspace", value: headspaceL, unit: "L" }, "/vessel/headspace");
   if (headspaceL >= vesselL) throw new DomainError("no-room", { vesselL, headspaceL }, "/vessel/headspace");
   return vesselL - headspaceL;
 }
@@ -168,7 +173,7 @@ function limitBounds({ recipe, limits = [] }: ScaleRequest, portions: readonly P
   return limits.map(({ ingredient, amount }, index) => {
     const path = `/limits/${index}`;
     const item = findIngredient(ingredient, `${path}/ingredient`);
-    requirePositive(`The ${item.name.toLowerCase()} at hand`, amount, item.stockUnit, `${path}/amount`);
+    requirePositive(["at-hand", item.name.toLowerCase()], amount, item.stockUnit, `${path}/amount`);
     const wanted = portions.filter((portion) => portion.ingredient === ingredient);
     const perBasis = sumOf(wanted, (portion) => portion.perBasis);
     const constant = sumOf(wanted, (portion) => portion.constant);
@@ -230,7 +235,7 @@ function lineOf(portion: Portion, basisAmount: number, doseBaseL: number): Scale
  */
 export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
   const { recipe, vesselL } = request;
-  requireWithin("The vessel", vesselL, "L", VESSEL_L.min, VESSEL_L.max, "/vessel/volume");
+  requireWithin("vessel", vesselL, "L", VESSEL_L.min, VESSEL_L.max, "/vessel/volume");
   requireKnown(request);
   const shape = vesselShape(vesselL, request.diameterM);
   const chosen = recipe.ingredients.filter(
@@ -252,7 +257,7 @@ export function scaleRecipe(request: ScaleRequest): ScaledRecipe {
     throw new DomainError("no-room", { vesselL, headspaceL: vesselL - fillLineL }, "/vessel/headspace");
 
   if (request.targetBasis !== undefined) {
-    requirePositive("The wanted amount", request.targetBasis, findIngredient(recipe.basis).stockUnit, "/target/value");
+    requirePositive("wanted-amount", request.targetBasis, findIngredient(recipe.basis).stockUnit, "/target/value");
     if (!fits(request.targetBasis * roomPerBasis + constantRoomL, fillLineL))
       throw new DomainError(
         "over-brim",

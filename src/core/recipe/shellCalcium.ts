@@ -39,13 +39,13 @@ export function shellCalcium({
   shellKg,
   purity = SHELL_PURITY,
 }: ShellCalciumRequest): ShellCalcium {
-  requirePositive("The vinegar", vinegarL, "L", "/vinegar/volume/value");
-  requireWithin("The vinegar", vinegarL, "L", 0, 20_000, "/vinegar/volume/value");
-  requirePositive("The acid", aceticPercent, "%", "/vinegar/aceticPercent");
-  requireWithin("The acid", aceticPercent, "%", 0, 30, "/vinegar/aceticPercent");
-  requirePositive("The shell", shellKg, "kg", "/shell/mass/value");
-  requireWithin("The shell", shellKg, "kg", 0, 20_000, "/shell/mass/value");
-  requireWithin("The purity", purity, "", 0.3, 1, "/shell/purity");
+  requirePositive("vinegar", vinegarL, "L", "/vinegar/volume/value");
+  requireWithin("vinegar", vinegarL, "L", 0, 20_000, "/vinegar/volume/value");
+  requirePositive("acid-strength", aceticPercent, "%", "/vinegar/aceticPercent");
+  requireWithin("acid-strength", aceticPercent, "%", 0, 30, "/vinegar/aceticPercent");
+  requirePositive("shell-mass", shellKg, "kg", "/shell/mass/value");
+  requireWithin("shell-mass", shellKg, "kg", 0, 20_000, "/shell/mass/value");
+  requireWithin("purity", purity, "", 0.3, 1, "/shell/purity");
   const acidMol = (vinegarL * 10 * aceticPercent) / MOLAR_MASS.aceticAcid;
   const carbonateMol = (shellKg * 1000 * purity) / MOLAR_MASS.calciumCarbonate;
   const limiting = acidMol / 2 < carbonateMol ? "acid" : "shell";

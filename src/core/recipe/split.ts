@@ -14,7 +14,7 @@ export interface Portions {
  * @throws {DomainError} `not-positive` (the heaviest)
  */
 export function liftablePortions(amount: number, densityKgPerL: number | null, heaviestKg = LIFTABLE_KG): Portions {
-  requirePositive("The heaviest lift", heaviestKg, "kg", "/heaviest");
+  requirePositive("heaviest-lift", heaviestKg, "kg", "/heaviest");
   const kg = densityKgPerL === null ? amount : amount * densityKgPerL;
   const count = Math.max(1, Math.ceil(kg / heaviestKg - 1e-9));
   return { count, amountEach: amount / count };
@@ -58,9 +58,9 @@ export function splitOver(
   vessels: readonly SplitVessel[],
   wantedBasis: number,
 ): Split {
-  requirePositive("The wanted amount", wantedBasis, "", "/target/value");
+  requirePositive("wanted-amount", wantedBasis, "", "/target/value");
   if (vessels.length === 0)
-    throw new DomainError("not-positive", { what: "The number of vessels", value: 0, unit: "" }, "/vessels");
+    throw new DomainError("not-positive", { what: "vessel-count", value: 0, unit: "" }, "/vessels");
   let left = wantedBasis;
   const parts: SplitPart[] = [];
   for (const { id, vesselL, diameterM } of [...vessels].sort((a, b) => b.vesselL - a.vesselL)) {

@@ -33,8 +33,8 @@ describe("a batch over several vessels", () => {
     expect(splitOver({ recipe: TEA }, VESSELS, 100).parts.map(({ id }) => id)).toEqual(["tote"]);
   });
   it("wants a vessel and an amount", () => {
-    expect(() => splitOver({ recipe: TEA }, [], 100)).toThrow("The number of vessels");
-    expect(() => splitOver({ recipe: TEA }, VESSELS, 0)).toThrow('not-positive {"what":"The wanted amount"');
+    expect(() => splitOver({ recipe: TEA }, [], 100)).toThrow("vessel-count");
+    expect(() => splitOver({ recipe: TEA }, VESSELS, 0)).toThrow('not-positive {"what":"wanted-amount"');
   });
 });
 
@@ -81,11 +81,11 @@ describe("heat and air", () => {
   it("want no heater where it is warm enough, and more the larger the vessel", () => {
     expect(heaterNeed(200, 25, 22)).toEqual({ holdW: 0, warmW: 0 });
     expect(heaterNeed(1000, 12, 22).holdW).toBeGreaterThan(heaterNeed(40, 12, 22).holdW * 5);
-    expect(() => heaterNeed(200, -60, 22)).toThrow('out-of-range {"what":"The air"');
+    expect(() => heaterNeed(200, -60, 22)).toThrow('out-of-range {"what":"air-temperature"');
   });
   it("grow the air with the brew", () => {
     expect(airNeed(200).usualLPerMin).toBeCloseTo(2 * airNeed(100).usualLPerMin, 12);
-    expect(() => airNeed(0)).toThrow('not-positive {"what":"The brew"');
+    expect(() => airNeed(0)).toThrow('not-positive {"what":"brew-volume"');
   });
 });
 
@@ -164,8 +164,8 @@ describe("depth and days", () => {
     const shape = vesselShape(200, 0.57);
     expect(litresAtDepth(shape, shape.heightM / 2)).toBeCloseTo(100, 6);
     expect(litresAtDepth(shape, 0)).toBe(0);
-    expect(() => litresAtDepth(shape, 2)).toThrow('out-of-range {"what":"The depth"');
-    expect(() => litresAtDepth(shape, -0.1)).toThrow('out-of-range {"what":"The depth"');
+    expect(() => litresAtDepth(shape, 2)).toThrow('out-of-range {"what":"vessel-depth"');
+    expect(() => litresAtDepth(shape, -0.1)).toThrow('out-of-range {"what":"vessel-depth"');
   });
   it("keeps for later what the recipe adds later, by the first volume", () => {
     expect(laterLines(findRecipe("lactic-serum", "salted-rice"), 10)).toMatchObject([

@@ -28,6 +28,6 @@ export const layerAreaM2 = ({ diameterM }: VesselShape): number => (Math.PI / 4)
  * @throws {DomainError} `out-of-range` for a depth above its rim or below its floor
  */
 export function litresAtDepth(shape: VesselShape, depthM: number, path = "/depth"): number {
-  requireWithin("The depth", depthM, "m", 0, Number(shape.heightM.toFixed(3)), path);
+  requireWithin("vessel-depth", depthM, "m", 0, Number(shape.heightM.toFixed(3)), path);
   return layerAreaM2(shape) * depthM * 1000;
 }

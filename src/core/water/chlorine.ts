@@ -75,15 +75,15 @@ const unsafe = (...reasons: WaterReason[]): WaterAnswer => ({ safe: false, hours
 
 function checkReadings({ freeMgPerL, totalMgPerL }: WaterRequest): void {
   for (const [what, value, path] of [
-    ["Free chlorine", freeMgPerL, "/free"],
-    ["Total chlorine", totalMgPerL, "/total"],
+    ["chlorine-free", freeMgPerL, "/free"],
+    ["chlorine-total", totalMgPerL, "/total"],
   ] as const) {
     if (value !== null) requireWithin(what, value, "mg/L", 0, MAX_MG_PER_L, path);
   }
   if (freeMgPerL !== null && totalMgPerL !== null && freeMgPerL > totalMgPerL + CHLORAMINE_NOTICED_MG_PER_L) {
     throw new DomainError(
       "out-of-range",
-      { what: "Free chlorine", value: freeMgPerL, unit: "mg/L", min: 0, max: totalMgPerL },
+      { what: "chlorine-free", value: freeMgPerL, unit: "mg/L", min: 0, max: totalMgPerL },
       "/free",
     );
   }
@@ -109,9 +109,9 @@ function waitFor(
  */
 export function treatWater(request: WaterRequest): WaterAnswer {
   const { source, treatment, volumeL } = request;
-  requirePositive("The volume", volumeL, "L", "/volume/value");
-  requireWithin("The volume", volumeL, "L", 0, 1_000_000, "/volume/value");
-  requireWithin("The temperature", request.temperatureC, "°C", 0, 60, "/temperature/value");
+  requirePositive("volume", volumeL, "L", "/volume/value");
+  requireWithin("volume", volumeL, "L", 0, 1_000_000, "/volume/value");
+  requireWithin("temperature", request.temperatureC, "°C", 0, 60, "/temperature/value");
   checkReadings(request);
   if (source !== "mains" && source !== "unknown") {
     const river: WaterReason[] = source === "river" ? [{ code: "river-on-leaves" }] : [];

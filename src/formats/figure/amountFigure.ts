@@ -31,7 +31,7 @@ export function rateFigure(left: ReadAmount, rateText: string, options: FigureOp
   if (!match || !rate || rate.readings.length === 0 || rate.rest !== "" || per === null) return null;
   const area = base(left.readings[0]!, options.measures);
   if (area.dimension !== per.dimension)
-    throw unreadable(rateText, `${sayQuantity(left.readings[0]!)} and "per ${match[2]}" measure different things.`);
+    throw unreadable(rateText, { code: "differs-in-kind", read: left.readings[0]!, per: match[2]! });
   const areas = everyReading(left).map((quantity) => base(quantity, options.measures));
   const rates = everyReading(rate).filter(({ unit }) =>
     ["volume", "mass"].includes(toBase({ value: 1, unit }, options.measures).dimension),

@@ -24,7 +24,7 @@ export function mixFigure(
 ): Figure {
   const { units, measures } = options;
   const volumes = volumeOf(everyReading(left), measures);
-  if (volumes.length === 0) throw unreadable(sayQuantity(left.readings[0]!), "A ratio needs a volume before it.");
+  if (volumes.length === 0) throw unreadable(sayQuantity(left.readings[0]!), { code: "ratio-without-volume" });
   const isWater = /\bwater\b/i.test(left.rest);
   const answers = dilutions.flatMap((dilution) =>
     volumes.flatMap(({ quantity, amount }): FigureAnswer[] => {
@@ -72,10 +72,9 @@ export function doseFigure(left: ReadAmount, right: ReadAmount, { measures }: Fi
   const doses = volumeOf(everyReading(left), measures);
   const waters = volumeOf(everyReading(right), measures);
   if (doses.length === 0 || waters.length === 0)
-    throw unreadable(
-      `${sayQuantity(left.readings[0]!)} in ${sayQuantity(right.readings[0]!)}`,
-      "Both must be volumes.",
-    );
+    throw unreadable(`${sayQuantity(left.readings[0]!)} in ${sayQuantity(right.readings[0]!)}`, {
+      code: "both-volumes",
+    });
   const answers = doses.flatMap((dose) =>
     waters.flatMap(({ quantity, amount }): FigureAnswer[] => {
       const dilution = { partsWater: amount.value / dose.amount.value };

@@ -83,8 +83,7 @@ export function perLitreFigure(text: string, { units, measures }: FigureOptions)
   const kg = one.amount.dimension === "mass" ? one.amount.value : one.amount.value * densityKgPerL!;
   const gPerL = (kg * 1000) / perL.value;
   const total = inAll === undefined ? null : readAmount(inAll, units, measures);
-  if (inAll !== undefined && (!total || total.rest !== ""))
-    throw unreadable(inAll, "After “in” comes a volume, such as 20 L.");
+  if (inAll !== undefined && (!total || total.rest !== "")) throw unreadable(inAll, { code: "volume-after-in" });
   return {
     answers: [
       {

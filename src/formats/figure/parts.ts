@@ -1,4 +1,4 @@
-import { DomainError } from "@/core/errors";
+import { DomainError, type FigureHint } from "@/core/errors";
 import { toBase, type BaseAmount, type LocalMeasure, type Quantity } from "@/core/quantity/units";
 import type { ReadAmount } from "@/core/quantity/typed/amount";
 import { sayQuantity } from "../amounts";
@@ -39,7 +39,8 @@ export interface FigureOptions {
 const GREATEST = 1e9;
 
 /** A figure that can't be worked out, with what would help. */
-export const unreadable = (text: string, hint: string) => new DomainError("figure-unreadable", { text, hint }, "/text");
+export const unreadable = (text: string, hint: FigureHint) =>
+  new DomainError("figure-unreadable", { text, hint }, "/text");
 /** Names the unit where the word alone left a choice. */
 export const which = ({ unit }: Quantity, alternatives: number) => (alternatives > 1 ? ` (${unit})` : "");
 
@@ -47,9 +48,8 @@ export const which = ({ unit }: Quantity, alternatives: number) => (alternatives
 export function base(quantity: Quantity, measures: readonly LocalMeasure[]): BaseAmount {
   const amount = toBase(quantity, measures, "/text");
   if (amount.dimension !== "temperature" && !(amount.value > 0))
-    throw unreadable(sayQuantity(quantity), "An amount must be above nothing.");
-  if (Math.abs(amount.value) > GREATEST)
-    throw unreadable(sayQuantity(quantity), "That is more than any farm has. Was a digit typed twice?");
+    throw unreadable(sayQuantity(quantity), { code: "not-above-nothing" });
+  if (Math.abs(amount.value) > GREATEST) throw unreadable(sayQuantity(quantity), { code: "too-much" });
   return amount;
 }
 

@@ -83,7 +83,7 @@ export function methodsNamed(text: string): Method[] {
 /** "200 L cultured extract": what goes into a vessel of that size, by the cautious school. */
 export function recipeFigure(left: ReadAmount, method: Method, { units, measures }: FigureOptions): Figure {
   const [vessel] = volumeOf(left.readings, measures);
-  if (!vessel) throw unreadable(sayQuantity(left.readings[0]!), "A recipe is scaled to a vessel: give its volume.");
+  if (!vessel) throw unreadable(sayQuantity(left.readings[0]!), { code: "vessel-wanted" });
   const recipe = findRecipe(method.id);
   const scaled = scaleRecipe({ recipe, vesselL: vessel.amount.value });
   return {

@@ -27,14 +27,14 @@ const FILLER = /^(?:of )?(?:the |a )?(?:water|mix|the mix|liquid|can|cans|knapsa
 
 function needAmount(text: string, { units, measures }: FigureOptions): ReadAmount {
   const amount = readAmount(text, units, measures);
-  if (!amount) throw unreadable(text, `This starts with no number. Try ${FIGURE_EXAMPLES[0]}.`);
+  if (!amount) throw unreadable(text, { code: "no-number" });
   if (amount.readings.length === 0) {
-    const own = measures.length > 0 ? `, or ${measures.map(({ name }) => name).join(", ")}` : "";
+    const own = measures.map(({ name }) => name);
     throw unreadable(
       text,
       amount.rest === ""
-        ? "Of what? Add a unit, such as L, gal, kg or ha."
-        : `"${amount.rest}" is not a unit. Units are L, mL, gal, fl oz, cup, kg, g, lb, ha, acre, m2, °C, °F${own}.`,
+        ? { code: "no-unit", measures: own }
+        : { code: "not-a-unit", word: amount.rest, measures: own },
     );
   }
   return amount;
@@ -46,10 +46,7 @@ function wholeAmount(text: string, options: FigureOptions, mayName = false): Rea
   const rest = amount.rest.replace(/^of /i, "");
   if (amount.rest === "" || FILLER.test(amount.rest)) return amount;
   if (mayName && methodsNamed(rest).length > 0) return amount;
-  throw unreadable(
-    text,
-    `"${amount.rest}" is left over: ${sayQuantity(amount.readings[0]!)} was read before it. Take it out, or say it otherwise.`,
-  );
+  throw unreadable(text, { code: "left-over", rest: amount.rest, read: amount.readings[0]! });
 }
 
 /**
@@ -62,7 +59,7 @@ export function workOutFigure(text: string, options: FigureOptions): Figure {
     .replace(/[ \t\n]+/g, " ")
     .trim()
     .replace(/^an? (?=[a-z])/i, "1 ");
-  if (tidy === "") throw unreadable("", `Type a figure, such as ${FIGURE_EXAMPLES.slice(0, 3).join(", or ")}.`);
+  if (tidy === "") throw unreadable("", { code: "nothing-typed" });
   const perLitre = perLitreFigure(tidy, options);
   if (perLitre) return perLitre;
   const alone = tryDilutions(tidy, options);
@@ -97,18 +94,16 @@ function namedFigure(amount: ReadAmount, text: string, options: FigureOptions): 
   const named = methodsNamed(name);
   if (named.length === 1) return recipeFigure(amount, named[0]!, options);
   if (named.length > 1)
-    throw unreadable(
-      text,
-      `“${name}” may be ${named.map(({ name: method, lookAlike }) => `${method.toLowerCase()} (${lookAlike.sugar}; ${lookAlike.time})`).join(", or ")}. Say which: they are not the same.`,
-    );
-  throw unreadable(
-    text,
-    `"${name}" is no method, unit or measure that Ruchka knows${nearest(name)}. ${sayQuantity(amount.readings[0]!)} was read before it.`,
-  );
+    throw unreadable(text, {
+      code: "which-method",
+      name,
+      methods: named.map(({ name: method, lookAlike: { sugar, time } }) => ({ name: method, sugar, time })),
+    });
+  throw unreadable(text, { code: "unknown-name", name, nearest: nearest(name), read: amount.readings[0]! });
 }
 
 /** A method of the book whose name starts alike, so that a slip of the key is put right. */
-function nearest(name: string): string {
+function nearest(name: string): string | null {
   const start = name.trim().toLowerCase().slice(0, 3);
   const like =
     start.length < 3
@@ -119,7 +114,7 @@ function nearest(name: string): string {
             .split(/\W/)
             .some((word) => word.startsWith(start)),
         );
-  return like ? `; did you mean ${like.name.toLowerCase()}?` : "";
+  return like?.name ?? null;
 }
 
 /** "1:1:1:100 in 5 gal": each part of a recipe's ratio for that much in all. */
@@ -129,7 +124,7 @@ function partsFigure(left: string, right: string, options: FigureOptions): Figur
   const whole = parts.reduce((sum, part) => sum + part, 0);
   const amount = wholeAmount(right, options, true);
   const volumes = volumeOf(everyReading(amount), options.measures);
-  if (volumes.length === 0 || whole === 0) throw unreadable(right, "Parts need a volume behind them.");
+  if (volumes.length === 0 || whole === 0) throw unreadable(right, { code: "parts-without-volume" });
   return {
     answers: volumes.flatMap(({ quantity, amount: { value } }) =>
       parts.map((part, index) => ({
@@ -149,7 +144,7 @@ function atFigure(left: ReadAmount, right: string, options: FigureOptions): Figu
   const dilutions = tryDilutions(right, options);
   if (dilutions.length > 0) return mixFigure(left, dilutions, right, options);
   if (rate) return rate;
-  throw unreadable(right, "After “at” comes a ratio (1:500, 2 mL/L, 0.2 %) or a rate (120 L/ha).");
+  throw unreadable(right, { code: "ratio-after-at" });
 }
 
 function insideFigure(left: ReadAmount, right: string, options: FigureOptions): Figure {

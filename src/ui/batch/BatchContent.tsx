@@ -3,7 +3,7 @@ import { Link } from "../kit/Link";
 import { useState, type ReactNode } from "react";
 import { NUTRIENTS } from "@/core/book/composition";
 import { findIngredient } from "@/core/book/ingredients";
-import { sayStock } from "@/formats/amounts";
+import { inContentUnit, sayContentUnit, sayStock } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayThinned } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
@@ -14,6 +14,7 @@ import { Button } from "../kit/Button";
 /** What is in a batch, worked out or measured. */
 export const InIt = ({ page }: { readonly page: BatchPage }) => {
   const [open, setOpen] = useState(false);
+  const { units } = page.farm;
   const thinned = sayThinned(page.strength, page.use.partsWater);
   return (
     <>
@@ -26,7 +27,8 @@ export const InIt = ({ page }: { readonly page: BatchPage }) => {
       />
       {page.lab.map((result, index) => (
         <p key={index} className="text-[0.9rem] text-soft">
-          {NUTRIENTS[result.nutrient]} {formatNumber(result.gPerL, 4)} g/L measured
+          {NUTRIENTS[result.nutrient]} {formatNumber(inContentUnit(result.gPerL, units), 4)} {sayContentUnit(units)}{" "}
+          measured
           {result.note ? `, ${result.note}` : ""}; put down by {result.actorName}.
         </p>
       ))}

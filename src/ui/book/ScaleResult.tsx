@@ -8,9 +8,10 @@ import { batchContent } from "@/core/recipe/composition";
 import { airNeed, heaterNeed } from "@/core/recipe/conditions";
 import type { ScaledLine, ScaledRecipe } from "@/core/recipe/scale";
 import { liftablePortions, LIFTABLE_KG, wetSackKg, type Split } from "@/core/recipe/split";
-import { sayMass, sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayAirFlow, sayMass, sayMoney, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { HEAT_SAFELY } from "@/words/said";
+import { sayDose } from "@/formats/bookText";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/book";
 import { ContentTable } from "../content/ContentTable";
@@ -64,7 +65,9 @@ const LineRow = ({
           : ""}
       </td>
       <td className="reading whitespace-nowrap py-1.5 text-right">
-        {line.ingredient === basisId ? "" : `${formatNumber(line.dosePerL, 3)} ${line.unit === "L" ? "mL" : "g"}`}
+        {line.ingredient === basisId
+          ? ""
+          : sayDose(line.dosePerL, line.unit, findIngredient(basisId).stockUnit, view.farm.units)}
       </td>
     </tr>
   );
@@ -98,7 +101,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
       ) : null}
       {air ? (
         <li>
-          Air: {formatNumber(air.usualLPerMin, 2)} L a minute, {formatNumber(air.leastLPerMin, 2)} at the very least.
+          Air: {sayAirFlow(air.usualLPerMin, units)}, {sayAirFlow(air.leastLPerMin, units)} at the very least.
         </li>
       ) : null}
       {sackKg > LIFTABLE_KG ? (
@@ -167,9 +170,7 @@ const WhatGoesIn = ({
         <th className="text-left font-normal">Goes in</th>
         <th className="pr-3 text-right font-normal">usual</th>
         <th className="pr-3 text-right font-normal">is seen</th>
-        <th className="text-right font-normal">
-          {findIngredient(recipe.basis).stockUnit === "L" ? "to the litre" : "to the kilogram"}
-        </th>
+        <th className="text-right font-normal">dose</th>
       </tr>
     </thead>
     <tbody>

@@ -2,7 +2,7 @@ import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition"
 import { findIngredient } from "@/core/book/ingredients";
 import { mixContent, soilLoad, type BatchContent } from "@/core/recipe/composition";
 import type { Range } from "@/core/book/range";
-import { sayDilution } from "@/formats/amounts";
+import { inContentUnit, sayContentUnit, sayDilution, type UnitSystem } from "@/formats/amounts";
 import { sayMixRate } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
 import { useMeasures } from "../measures/measuresContext";
@@ -10,7 +10,8 @@ import { useMeasures } from "../measures/measuresContext";
 /** Two digits are more than such a figure knows. */
 const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
 const OZ_PER_100_FT2_OF_G_PER_M2 = 9.290304 / 28.349523125;
-const span = ({ low, high }: Range) => (Math.abs(high - low) < 1e-9 ? "" : `${say(low)} to ${say(high)}`);
+const span = ({ low, high }: Range, units: UnitSystem) =>
+  Math.abs(high - low) < 1e-9 ? "" : `${say(inContentUnit(low, units))} to ${say(inContentUnit(high, units))}`;
 
 interface ContentTableProps {
   readonly content: BatchContent;
@@ -24,18 +25,22 @@ const Row = ({
   nutrient,
   content,
   mix,
+  units,
 }: {
   nutrient: Nutrient;
   content: BatchContent;
   mix: Record<Nutrient, Range>;
+  units: UnitSystem;
 }) => (
   <tr className="border-b border-line/70">
     <th scope="row" className="py-1 text-left font-semibold">
       {NUTRIENTS[nutrient]}
       {content.measured.includes(nutrient) ? <span className="font-normal text-soft"> measured</span> : null}
     </th>
-    <td className="reading py-1 pl-3 text-right font-semibold">{say(content.gPerL[nutrient].default)}</td>
-    <td className="reading py-1 pl-3 text-right text-soft">{span(content.gPerL[nutrient])}</td>
+    <td className="reading py-1 pl-3 text-right font-semibold">
+      {say(inContentUnit(content.gPerL[nutrient].default, units))}
+    </td>
+    <td className="reading py-1 pl-3 text-right text-soft">{span(content.gPerL[nutrient], units)}</td>
     <td className="reading py-1 pl-3 text-right">{say(mix[nutrient].default * 1000)}</td>
   </tr>
 );
@@ -58,19 +63,19 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: Conten
               &nbsp;
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
-              g/L, usual
+              {sayContentUnit(units)}, usual
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
               span
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
-              mg/L of the mix
+              {units === "us" ? "ppm" : "mg/L"} of the mix
             </th>
           </tr>
         </thead>
         <tbody>
           {NUTRIENT_IDS.map((nutrient) => (
-            <Row key={nutrient} nutrient={nutrient} content={content} mix={mix.gPerL} />
+            <Row key={nutrient} nutrient={nutrient} content={content} mix={mix.gPerL} units={units} />
           ))}
         </tbody>
       </table>

@@ -1,4 +1,6 @@
 "use client";
+import { gPerLOf, sayContentUnit } from "@/formats/amounts";
+import { useMeasures } from "../measures/measuresContext";
 import { useForm } from "react-hook-form";
 import { toast } from "sonner";
 import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
@@ -16,9 +18,10 @@ interface LabForm {
 /** A laboratory's figure for a batch, in place of what is worked out. */
 export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; readonly onClose: () => void }) => {
   const act = useBatchAct("addLabResult");
+  const { units } = useMeasures();
   const { register, handleSubmit } = useForm<LabForm>({ defaultValues: { nutrient: "n", gPerL: "", note: "" } });
   const submit = handleSubmit(async ({ nutrient, gPerL, note }) => {
-    if (!(await act.run({ batchId, nutrient, gPerL: parseNumber(gPerL) as number, note }))) return;
+    if (!(await act.run({ batchId, nutrient, gPerL: gPerLOf(parseNumber(gPerL) ?? NaN, units), note }))) return;
     toast.success(`${NUTRIENTS[nutrient]} is down as measured.`);
     onClose();
   });
@@ -40,8 +43,8 @@ export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; reado
       </SelectField>
       <NumberField
         label="Found"
-        unit="g/L"
-        hint="1000 mg/L is 1 g/L."
+        unit={sayContentUnit(units)}
+        hint={units === "us" ? "1 mg/L is 1 ppm; 1 % is 10 000 ppm." : "1000 mg/L is 1 g/L."}
         {...register("gPerL")}
         error={act.fields["/gPerL"]}
       />

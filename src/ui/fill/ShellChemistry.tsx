@@ -2,8 +2,9 @@
 import { useState } from "react";
 import { DomainError } from "@/core/errors";
 import { shellCalcium, type ShellCalcium } from "@/core/recipe/shellCalcium";
+import { sayDose } from "@/formats/bookText";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
-import { formatNumber, parseNumber } from "@/formats/numbers";
+import { parseNumber } from "@/formats/numbers";
 import { NumberField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import type { LineDraft } from "./workOutFill";
@@ -55,7 +56,7 @@ export const ShellChemistry = ({ lines, units }: ShellChemistryProps) => {
         <dl className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
           <dt>{answer.limiting === "acid" ? "The acid runs out first" : "The shell runs out first"}</dt>
           <dd className="reading text-right font-semibold">
-            {formatNumber(answer.calciumGPerL, 3)} g of calcium a litre
+            Calcium: {sayDose(answer.calciumGPerL, "kg", "L", units)}
           </dd>
           <dt>Shell that dissolves</dt>
           <dd className="reading text-right">{sayStock(answer.dissolvedKg, "kg", units)}</dd>

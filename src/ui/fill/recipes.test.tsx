@@ -80,9 +80,9 @@ describe("filling by any recipe", () => {
   it("works out shell and acid for the vinegar in hand", () => {
     open("shell-calcium", "four-to-one");
     const chemistry = screen.getByRole("region", { name: "Shell and acid" });
-    expect(chemistry).toHaveTextContent("The acid runs out first16.7 g of calcium a litre");
+    expect(chemistry).toHaveTextContent("The acid runs out firstCalcium: 16.7 g/L");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "10" } });
-    expect(chemistry).toHaveTextContent("33.4 g of calcium a litre");
+    expect(chemistry).toHaveTextContent("33.4 g/L");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "90" } });
     expect(within(chemistry).getByRole("alert")).toHaveTextContent("must lie between 0 % and 30 %");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "strong" } });

@@ -1,5 +1,7 @@
 "use client";
-import { useForm } from "react-hook-form";
+import type { ChangeEvent } from "react";
+import { useForm, useWatch } from "react-hook-form";
+import { toBase } from "@/core/quantity/units";
 import { parseNumber } from "@/formats/numbers";
 import { useFarmAct } from "../acts/farm";
 import { Button } from "../kit/Button";
@@ -21,10 +23,10 @@ interface SetUpForm {
   climateSwingC: string;
 }
 
-/** The first page of a new farm: what Ruchka must know before it can reckon. */
-export const SetUpScreen = () => {
+/** The form of a new farm: its fields, what becomes of them in other units, and how it is sent. */
+function useSetUp() {
   const setUp = useFarmAct("setUpFarm");
-  const { register, handleSubmit } = useForm<SetUpForm>({
+  const { register, handleSubmit, control, getValues, setValue } = useForm<SetUpForm>({
     defaultValues: {
       name: "",
       people: "",
@@ -39,8 +41,18 @@ export const SetUpScreen = () => {
       climateSwingC: "8",
     },
   });
+  const isUs = useWatch({ control, name: "units" }) === "us";
+  const degree = isUs ? "°F" : "°C";
+  /** What stands in the fields keeps its meaning where the units change. */
+  const inOtherUnits = (isNowUs: boolean) => {
+    const factor = isNowUs ? 1.8 : 1 / 1.8;
+    const [mean, swing] = [parseNumber(getValues("climateMeanC")), parseNumber(getValues("climateSwingC"))];
+    const tidy = (value: number) => String(Number(value.toFixed(1)));
+    if (mean !== null) setValue("climateMeanC", tidy(isNowUs ? mean * factor + 32 : (mean - 32) * factor));
+    if (swing !== null) setValue("climateSwingC", tidy(swing * factor));
+  };
   const submit = handleSubmit(async (form) => {
-    const number = (text: string) => parseNumber(text) as number;
+    const number = (text: string) => parseNumber(text) ?? NaN;
     await setUp.run({
       name: form.name,
       people: form.people
@@ -54,14 +66,26 @@ export const SetUpScreen = () => {
       currency: form.currency,
       labourPerH: number(form.labourPerH),
       powerPerKWh: number(form.powerPerKWh),
-      climateMeanC: number(form.climateMeanC),
-      climateSwingC: number(form.climateSwingC),
+      climateMeanC: isUs ? toBase({ value: number(form.climateMeanC), unit: "°F" }).value : number(form.climateMeanC),
+      climateSwingC: number(form.climateSwingC) / (isUs ? 1.8 : 1),
     });
   });
   const at = (name: keyof SetUpForm) => ({
     ...register(name),
     error: setUp.fields[`/${name}`] ?? (name === "people" ? setUp.fields["/people/0"] : undefined),
   });
+  const unitsField = {
+    ...at("units"),
+    ...register("units", {
+      onChange: (event: ChangeEvent<HTMLSelectElement>) => inOtherUnits(event.target.value === "us"),
+    }),
+  };
+  return { at, unitsField, degree, submit, setUp };
+}
+
+/** The first page of a new farm: what Ruchka must know before it can reckon. */
+export const SetUpScreen = () => {
+  const { at, unitsField, degree, submit, setUp } = useSetUp();
   return (
     <div className="mx-auto max-w-2xl px-5 py-8">
       <h1 className="text-3xl">Set up your farm</h1>
@@ -69,15 +93,15 @@ export const SetUpScreen = () => {
       <form onSubmit={(event) => void submit(event)} className="mt-6 grid gap-4 sm:grid-cols-2" noValidate>
         <TextField label="Name of the farm" {...at("name")} />
         <TextField label="People" hint="Names, with commas between." {...at("people")} />
-        <SelectField label="Amounts in" {...at("units")}>
+        <SelectField label="Amounts in" {...unitsField}>
           <option value="metric">litres and kilograms</option>
           <option value="us">US gallons and pounds</option>
         </SelectField>
         <TextField label="Time zone" hint="Its IANA name, such as UTC." {...at("timeZone")} />
         <NumberField label="Latitude" unit="°, south is negative" {...at("latitudeDeg")} />
         <NumberField label="Longitude" unit="°, west is negative" {...at("longitudeDeg")} />
-        <NumberField label="Mean temperature of the year" unit="°C" {...at("climateMeanC")} />
-        <NumberField label="Summer and winter lie this far from it" unit="°C" {...at("climateSwingC")} />
+        <NumberField label="Mean temperature of the year" unit={degree} {...at("climateMeanC")} />
+        <NumberField label="Summer and winter lie this far from it" unit={degree} {...at("climateSwingC")} />
         <TextField label="Money is counted in" {...at("currency")} />
         <NumberField label="An hour’s work costs" {...at("labourPerH")} />
         <NumberField label="A kilowatt hour costs" {...at("powerPerKWh")} />

@@ -105,10 +105,10 @@ export const StripSheet = ({ water, onClose }: { readonly water: WaterView; read
       onSubmit={submit}
       onClose={onClose}
     >
-      <NumberField label="Free chlorine" unit="mg/L" {...register("free")} error={act.fields["/freeMgPerL"]} />
+      <NumberField label="Free chlorine" unit="mg/L (ppm)" {...register("free")} error={act.fields["/freeMgPerL"]} />
       <NumberField
         label="Total chlorine"
-        unit="mg/L"
+        unit="mg/L (ppm)"
         hint="Total above free is chloramine: standing does not clear it."
         {...register("total")}
         error={act.fields["/totalMgPerL"]}

@@ -1,5 +1,7 @@
 import type { DomainErrorParams } from "@/core/errors";
 import type { Speech } from "../speech";
+import { sayFigureHint } from "./figureHints";
+import { sayFigureName } from "./figures";
 
 /** A figure in its own unit, or in the farm's where it has one for it. */
 function sayIn(value: number, unit: string, say: Speech): string {
@@ -13,10 +15,12 @@ function sayIn(value: number, unit: string, say: Speech): string {
 export const DOMAIN: {
   readonly [C in keyof DomainErrorParams]: (params: DomainErrorParams[C], say: Speech) => string;
 } = {
-  "not-positive": ({ what, value, unit }, say) => `${what} must be above 0, not ${sayIn(value, unit, say)}.`,
-  "negative": ({ what, value, unit }, say) => `${what} can't be below 0, not ${sayIn(value, unit, say)}.`,
+  "not-positive": ({ what, value, unit }, say) =>
+    `${sayFigureName(what)} must be above 0, not ${sayIn(value, unit, say)}.`,
+  "negative": ({ what, value, unit }, say) =>
+    `${sayFigureName(what)} can't be below 0, not ${sayIn(value, unit, say)}.`,
   "out-of-range": ({ what, value, unit, min, max }, say) =>
-    `${what} must lie between ${sayIn(min, unit, say)} and ${sayIn(max, unit, say)}, not at ${sayIn(value, unit, say)}.`,
+    `${sayFigureName(what)} must lie between ${sayIn(min, unit, say)} and ${sayIn(max, unit, say)}, not at ${sayIn(value, unit, say)}.`,
   "unknown-unit": ({ unit }) => `"${unit}" is not a unit Ruchka knows, nor one of the farm's own measures.`,
   "dimension-mismatch": ({ from, to }) => `${from} can't be turned into ${to}: they measure different things.`,
   "density-unknown": ({ ingredient }) =>
@@ -51,8 +55,9 @@ export const DOMAIN: {
   "injector-too-weak": ({ wantedPartsWater, injectorPartsWater }, say) =>
     `1:${say.number(wantedPartsWater, 4)} is stronger than this injector can give: neat, at 1:${say.number(injectorPartsWater, 4)}, is its strongest. ` +
     "Use a stronger setting, a can or a knapsack.",
-  "plot-without-size": ({ plot, need }) => `Plot "${plot}" has no ${need}, which this rate needs.`,
-  "time-order": ({ earlier, later }) => `${later} lies before ${earlier}.`,
+  "plot-without-size": ({ plot, need }) =>
+    `Plot "${plot}" has no ${need === "area" ? "area" : "number of plants"}, which this rate needs.`,
+  "time-order": ({ at }) => `${at} lies before the start of the batch.`,
   "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
   "ring-corners": ({ corners, most }) =>
     corners < 3
@@ -71,6 +76,6 @@ export const DOMAIN: {
       "outside": "A place in this file lies outside the globe. GeoJSON has degrees, the longitude first.",
       "too-many": "This file has more than 2000 features. Part it.",
     })[why],
-  "figure-unreadable": ({ text, hint }) => (text === "" ? hint : `"${text}": ${hint}`),
+  "figure-unreadable": ({ text, hint }) => (text === "" ? sayFigureHint(hint) : `"${text}": ${sayFigureHint(hint)}`),
   "one-tool": ({ given }) => `Give one tool or one injector, got ${given}.`,
 };

@@ -92,7 +92,7 @@ function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
     case "plastic-not-picked":
       return "Pick out plastic, labels and glass first; then tick this.";
     case "salt":
-      return `Salt: ${say.number(because.gPerL, 2)} g to the litre; growers use ${say.number(because.mostGPerL, 2)} at the most, and it stays in the soil. Weigh it again, or say why.`;
+      return `Salt: ${say.perVolume(because.gPerL)}; growers use ${say.perVolume(because.mostGPerL)} at the most, and it stays in the soil. Weigh it again, or say why.`;
     case "thin-starter":
       return `${sayThinStarter(because.thin)} Put in more of it, or less water, or say why.`;
     case "lot-held": {

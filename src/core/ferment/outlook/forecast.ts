@@ -20,8 +20,6 @@ import { quantile, quantilesOf, weightUpTo, type Quantiles } from "./quantiles";
 import { spoilageOf, type Spoilage } from "./spoilage";
 import { stuckOf, type Stuck } from "./stuck";
 
-export type Advice = "discard" | "hold" | "past" | "use_now" | "smell_then_use" | "check_now" | "stuck" | "wait";
-
 export interface Forecast {
   readonly start: Quantiles;
   readonly peak: Quantiles;
@@ -45,8 +43,8 @@ export interface Forecast {
   readonly pastNow: number;
   readonly usableNow: number;
   readonly nextCheckH: number;
-  readonly advice: Advice;
-  readonly warnings: readonly string[];
+  /** Reports of figures that can't be, which were not used. */
+  readonly refused: readonly Observation[];
   readonly temperatureBasis: TemperatureBasis;
   readonly meanLiquidC24h: number;
   /** How unsure the liquid is for where it may stand, K. */
@@ -80,30 +78,6 @@ const FEATURES = [
 export const MAX_AGE_H = 24 * 800;
 /** Reports contradict each other where fewer of the ways than this explain them all. */
 const EXPLAINED = 0.2;
-
-function adviceOf(spoilage: Spoilage, pastNow: number, readyNow: number, stuck: Stuck): Advice {
-  if (spoilage.level === "discard") return "discard";
-  if (spoilage.level === "hold") return "hold";
-  if (pastNow > 0.5) return "past";
-  if (readyNow >= 0.6) return spoilage.needsSmellCheck ? "smell_then_use" : "use_now";
-  if (readyNow >= 0.25) return "check_now";
-  return stuck.codes.length > 0 && stuck.chanceNever > 0.5 ? "stuck" : "wait";
-}
-
-/** What of figures is read, in words; other reports are words themselves and can't be refused. */
-const REFUSABLE: Partial<Record<Observation["type"], string>> = {
-  ph: "pH",
-  bubbles: "count of bubbles",
-  sep: "parted share",
-  sink: "sunk share",
-  core: "bed temperature",
-};
-
-const sayRefused = (belief: Belief): string[] =>
-  belief.refused.map(
-    (observation) =>
-      `A ${REFUSABLE[observation.type] ?? observation.type} of ${"value" in observation ? observation.value : ""} at hour ${observation.hour.toFixed(1)} can't be; it was not used.`,
-  );
 
 /** The forecast that follows from what is believed. */
 export function forecastFrom(belief: Belief, { times = [], processSd }: ForecastOptions = {}): Forecast {
@@ -157,8 +131,7 @@ export function forecastFrom(belief: Belief, { times = [], processSd }: Forecast
       Math.max(nowH + gapH, Number.isFinite(likely) ? likely : nowH + 2 * gapH),
       nowH + (isBloom ? 24 : 168),
     ),
-    advice: adviceOf(spoilage, pastNow, readyNow, stuck),
-    warnings: sayRefused(belief),
+    refused: belief.refused,
     temperatureBasis: course.basis,
     meanLiquidC24h,
     liquidSdC: Math.sqrt(overStarts(belief, (start) => (liquidIn(start, nowH) - liquidAt(nowH)) ** 2)),
@@ -171,7 +144,7 @@ export function forecastFrom(belief: Belief, { times = [], processSd }: Forecast
  * @throws {DomainError} `out-of-range` (age, vessel)
  */
 export function forecast(batch: FermentBatch, nowH: number, options: ForecastOptions = {}): Forecast {
-  requireWithin("The batch's age", nowH, "h", 0, MAX_AGE_H, "/now");
-  requireWithin("The vessel", batch.volumeL ?? batch.model.volumeL, "L", 0.1, 20_000, "/vesselVolume");
+  requireWithin("batch-age", nowH, "h", 0, MAX_AGE_H, "/now");
+  requireWithin("vessel", batch.volumeL ?? batch.model.volumeL, "L", 0.1, 20_000, "/vesselVolume");
   return forecastFrom(believe(batch, nowH, options), options);
 }
