@@ -106,7 +106,7 @@ test.describe(() => {
         .click();
       await page.getByLabel("What happened?").fill("the wrong bed");
       await page.getByRole("button", { name: "It never went on" }).click();
-      await hears(page, "Taken back: the litres are in store again.");
+      await hears(page, "Taken back: what it took is in store again.");
       await expect(page.getByText("Nothing was put on it yet.")).toBeVisible();
     },
   );

@@ -110,6 +110,23 @@ export const sayKgPerArea = (kgPerM2: number, system: UnitSystem): string =>
     ? `${sayMass(kgPerM2 * toBase({ value: 100, unit: "ft2" }).value, system, 2)} on 100 ft²`
     : `${formatNumber(kgPerM2)} kg on the square metre`;
 
+const LB_PER_US_GAL_OF_KG_PER_L =
+  fromBase({ dimension: "mass", value: 1 }, "lb").value / fromBase({ dimension: "volume", value: 1 }, "US gal").value;
+
+/** What is weighed to tell a thing's density. */
+export const sayWeighed = (system: UnitSystem): string => (system === "us" ? "A US gal weighs" : "A litre weighs");
+/** The unit of that weight. */
+export const sayWeighedUnit = (system: UnitSystem): string => (system === "us" ? "lb" : "kg");
+
+const inWeighedUnit = (kgPerL: number, system: UnitSystem): number =>
+  system === "us" ? kgPerL * LB_PER_US_GAL_OF_KG_PER_L : kgPerL;
+/** Kilograms of a litre, of what was typed in that unit. */
+export const kgPerLOf = (typed: number, system: UnitSystem): number =>
+  system === "us" ? Number((typed / LB_PER_US_GAL_OF_KG_PER_L).toPrecision(6)) : typed;
+/** @example sayDensity(0.65, "metric"); // "0.65 kg" */
+export const sayDensity = (kgPerL: number, system: UnitSystem): string =>
+  `${formatNumber(inWeighedUnit(kgPerL, system), 2)} ${sayWeighedUnit(system)}`;
+
 const PRICE_PER = {
   kg: { metric: { words: "kg", is: { value: 1, unit: "kg" } }, us: { words: "lb", is: { value: 1, unit: "lb" } } },
   L: { metric: { words: "L", is: { value: 1, unit: "L" } }, us: { words: "US gal", is: { value: 1, unit: "US gal" } } },

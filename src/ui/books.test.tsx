@@ -251,6 +251,26 @@ describe("the frame", () => {
       }),
     );
   });
+  it("asks for the climate in the degrees of the units chosen, and keeps what stands there", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <SetUpScreen />);
+    fireEvent.change(screen.getByLabelText(/^Amounts in/), { target: { value: "us" } });
+    expect(screen.getByLabelText("Mean temperature of the year (°F)")).toHaveValue("51.8");
+    for (const [label, value] of [
+      [/^Name of the farm/, "Own field"],
+      [/^People/, "Ana"],
+      [/^Latitude/, "40"],
+      [/^Longitude/, "-90"],
+      [/^Money/, "crowns"],
+    ] as const)
+      fireEvent.change(screen.getByLabelText(label), { target: { value } });
+    fireEvent.change(screen.getByLabelText(/^Summer and winter/), { target: { value: "18" } });
+    fireEvent.click(screen.getByRole("button", { name: "Open the yard" }));
+    await waitFor(() => expect(actions.setUpFarm).toHaveBeenCalled());
+    const sent = actions.setUpFarm.mock.calls[0]![0] as Record<string, number>;
+    expect(sent.climateMeanC).toBeCloseTo(11, 6);
+    expect(sent.climateSwingC).toBeCloseTo(10, 6);
+  });
 });
 
 describe("keys and connection", () => {

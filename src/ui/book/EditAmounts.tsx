@@ -1,9 +1,13 @@
 import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
+import type { MethodIngredient } from "@/core/book/types";
+import type { UnitSystem } from "@/formats/amounts";
+import { fieldUnit } from "@/formats/measured";
 import type { AmountDraft } from "./editDraft";
 
 interface EditAmountsProps {
   readonly recipe: Recipe;
+  readonly units: UnitSystem;
   readonly amounts: readonly (AmountDraft | null)[];
   readonly fieldError: (path: string) => string | undefined;
   readonly onChange: (amounts: readonly (AmountDraft | null)[]) => void;
@@ -12,9 +16,20 @@ interface EditAmountsProps {
 const UNIT_WORDS = {
   "per-basis": "to one of the basis",
   "fixed": "whatever the batch",
-  "per-surface": "m thick on top",
+  "per-surface": "thick on top",
   "unknown": "",
 } as const;
+
+/** The unit of a line's figures, and what they are counted against. */
+function sayUnit({ amount, ingredient }: MethodIngredient, units: UnitSystem): string {
+  const unit =
+    amount.type === "per-surface"
+      ? units === "us"
+        ? "in"
+        : "m"
+      : fieldUnit(findIngredient(ingredient).stockUnit, units);
+  return `${unit} ${UNIT_WORDS[amount.type]}`;
+}
 const RANGE_FIELD = { "per-basis": "perBasis", "fixed": "amount", "per-surface": "thicknessM", "unknown": "" } as const;
 /** A figure without a span moves as one. */
 const moved = (draft: AmountDraft, key: keyof AmountDraft, typed: string): AmountDraft =>
@@ -29,16 +44,16 @@ const SPAN = [
 ] as const;
 
 /** Each ingredient's span, as figures; what the rest is counted by stays at one. */
-export const EditAmounts = ({ recipe, amounts, fieldError, onChange }: EditAmountsProps) => (
+export const EditAmounts = ({ recipe, units, amounts, fieldError, onChange }: EditAmountsProps) => (
   <section aria-label="Amounts">
     <h3 className="text-lg">Amounts</h3>
     <p className="text-[0.9rem] text-soft">
-      Counted against {findIngredient(recipe.basis).name.toLowerCase()}: 0.01 L to one is 10 mL to the{" "}
-      {findIngredient(recipe.basis).stockUnit === "L" ? "litre" : "kilogram"}.
+      Counted against {findIngredient(recipe.basis).name.toLowerCase()}, by the{" "}
+      {fieldUnit(findIngredient(recipe.basis).stockUnit, units)}: 0.01 is one part in a hundred.
     </p>
     <ul className="divide-y divide-line border-y border-line">
       {recipe.ingredients.map((line, index) => {
-        const { name, stockUnit } = findIngredient(line.ingredient);
+        const { name } = findIngredient(line.ingredient);
         const draft = amounts[index];
         const path = `/ingredients/${index}/amount/${RANGE_FIELD[line.amount.type]}`;
         const error = SPAN.map(([, , key]) => fieldError(`${path}/${key}`)).find(Boolean) ?? fieldError(path);
@@ -50,11 +65,7 @@ export const EditAmounts = ({ recipe, amounts, fieldError, onChange }: EditAmoun
           >
             <span>
               <span className="font-semibold">{name}</span>{" "}
-              <span className="text-[0.9rem] text-soft">
-                {line.amount.type === "per-surface"
-                  ? UNIT_WORDS["per-surface"]
-                  : `${stockUnit} ${UNIT_WORDS[line.amount.type]}`}
-              </span>
+              <span className="text-[0.9rem] text-soft">{sayUnit(line, units)}</span>
             </span>
             {draft && !isBasis ? (
               <span className="flex gap-2">

@@ -15,6 +15,7 @@ import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { EditAmounts } from "./EditAmounts";
+import { useMeasures } from "../measures/measuresContext";
 import { documentFrom, draftOf, isReadable, read, type EditDraft } from "./editDraft";
 
 interface EditSheetProps {
@@ -198,10 +199,11 @@ const EditStrength = ({
 /** The farm's own version of a recipe: its amounts, its steps, its signs; kept as the next version, the earlier ones stay. */
 export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) => {
   const act = useBookAct("saveRecipe");
-  const [draft, setDraft] = useState(() => draftOf(recipe));
+  const { units } = useMeasures();
+  const [draft, setDraft] = useState(() => draftOf(recipe, units));
   const [confirmed, setConfirmed] = useState(false);
   const set = (change: Partial<EditDraft>) => setDraft({ ...draft, ...change });
-  const document = documentFrom(recipe, draft);
+  const document = documentFrom(recipe, draft, units);
   const flags = isReadable(document) ? reviewRecipe(document) : [];
   const refused = flags.filter(({ weight }) => weight === "refused");
   const held = flags.filter(({ weight }) => weight === "unconfirmed");
@@ -256,6 +258,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
         <EditHead draft={draft} set={set} field={field} />
         <EditAmounts
           recipe={recipe}
+          units={units}
           amounts={draft.amounts}
           fieldError={field}
           onChange={(amounts) => set({ amounts })}

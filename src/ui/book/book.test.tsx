@@ -2,6 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import { bookDocument } from "@/core/recipe/document";
 import { leadTime } from "@/core/choose/leadTime";
 import { findRecipe, METHODS } from "@/core/book";
+import { findIngredient } from "@/core/book/ingredients";
 import type { BookView } from "@/services/book/readBook";
 import { FARM, fakeActions, makingOf, NOW_MS, refused, renderWith, vesselOf, NO_RECORD } from "@/testing/views";
 import { BookScreen } from "./BookScreen";
@@ -192,14 +193,38 @@ describe("a method", () => {
 describe("the farm's own version", () => {
   const RECIPE = findRecipe("cultured-extract");
   it("is the book's until something is typed, and carries what is", () => {
-    const draft = draftOf(RECIPE);
-    expect(documentFrom(RECIPE, draft)).toEqual({ ...bookDocument("cultured-extract"), source: "", note: "" });
-    const changed = documentFrom(RECIPE, { ...draft, fillPercent: "80", dilutions: draft.dilutions.map(() => "600") });
+    const draft = draftOf(RECIPE, "metric");
+    expect(documentFrom(RECIPE, draft, "metric")).toEqual({
+      ...bookDocument("cultured-extract"),
+      source: "",
+      note: "",
+    });
+    const changed = documentFrom(
+      RECIPE,
+      { ...draft, fillPercent: "80", dilutions: draft.dilutions.map(() => "600") },
+      "metric",
+    );
     expect(changed.fillShare).toEqual({ low: 0.8, default: 0.8, high: 0.9 });
     for (const { partsWater } of changed.uses) {
       expect(partsWater.default).toBe(600);
       expect(partsWater.weakest).toBeGreaterThanOrEqual(600);
     }
+  });
+  it.each(["metric", "us"] as const)("of every method leaves untouched figures alone, in %s units", (units) => {
+    for (const { id } of METHODS) {
+      const recipe = findRecipe(id);
+      expect(documentFrom(recipe, draftOf(recipe, units), units).ingredients).toEqual(recipe.ingredients);
+    }
+  });
+  it("is typed in gallons and pounds where the farm talks so", () => {
+    const draft = draftOf(RECIPE, "us");
+    const at = RECIPE.ingredients.findIndex(
+      ({ ingredient, amount }) => amount.type === "per-basis" && findIngredient(ingredient).stockUnit === "kg",
+    );
+    const amounts = draft.amounts.map((one, index) => (index === at ? { low: "1", usual: "2", high: "3" } : one));
+    const { amount } = documentFrom(RECIPE, { ...draft, amounts }, "us").ingredients[at]!;
+    // Two pounds to the gallon: 2 × 0.45359237 kg ÷ 3.785411784 L.
+    expect(amount.type === "per-basis" && amount.perBasis.default).toBeCloseTo(0.239653, 6);
   });
   it("sends the whole document on the newest version, and says what the server refused at its field", async () => {
     const actions = fakeActions();

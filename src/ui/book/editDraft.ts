@@ -1,6 +1,9 @@
+import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { Cue, MethodIngredient, Step } from "@/core/book/types";
 import { documentOf, type RecipeDocument } from "@/core/recipe/document";
+import { fromBase, toBase } from "@/core/quantity/units";
+import type { UnitSystem } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
 
 export interface AmountDraft {
@@ -29,16 +32,35 @@ const rangeOf = ({ amount }: MethodIngredient) =>
       : amount.type === "per-surface"
         ? amount.thicknessM
         : null;
+const US_OF = {
+  kg: fromBase({ dimension: "mass", value: 1 }, "lb").value,
+  L: fromBase({ dimension: "volume", value: 1 }, "US gal").value,
+};
+const IN_OF_M = fromBase(toBase({ value: 1, unit: "m" }), "in").value;
+
+/** What an ingredient's figure is multiplied by, so that it is in the units that the farm types. */
+export function inFarmUnits({ amount, ingredient }: MethodIngredient, recipe: Recipe, units: UnitSystem): number {
+  if (units === "metric") return 1;
+  const { stockUnit } = findIngredient(ingredient);
+  if (amount.type === "per-surface") return IN_OF_M;
+  return amount.type === "per-basis"
+    ? US_OF[stockUnit] / US_OF[findIngredient(recipe.basis).stockUnit]
+    : US_OF[stockUnit];
+}
+
 const said = (value: number) => String(Number(value.toPrecision(6)));
 
-export const draftOf = (recipe: Recipe): EditDraft => ({
+export const draftOf = (recipe: Recipe, units: UnitSystem): EditDraft => ({
   name: recipe.school.name,
   source: "",
   note: "",
   fillPercent: said(recipe.fillShare.default * 100),
   amounts: recipe.ingredients.map((line) => {
     const range = rangeOf(line);
-    return range ? { low: said(range.low), usual: said(range.default), high: said(range.high) } : null;
+    const factor = inFarmUnits(line, recipe, units);
+    return range
+      ? { low: said(range.low * factor), usual: said(range.default * factor), high: said(range.high * factor) }
+      : null;
   }),
   steps: recipe.steps,
   cues: recipe.cues,
@@ -48,9 +70,16 @@ export const draftOf = (recipe: Recipe): EditDraft => ({
 /** NaN stands for what can't be read; the schema then says so at its field. */
 export const read = (text: string): number => parseNumber(text) ?? NaN;
 
-function withRange(line: MethodIngredient, draft: AmountDraft | null): MethodIngredient {
-  if (!draft) return line;
-  const range = { low: read(draft.low), default: read(draft.usual), high: read(draft.high) };
+function withRange(line: MethodIngredient, draft: AmountDraft | null, factor: number): MethodIngredient {
+  const was = rangeOf(line);
+  if (!draft || !was) return line;
+  // What nobody touched stays as it was, to the last digit.
+  const figure = (text: string, before: number) => (text === said(before * factor) ? before : read(text) / factor);
+  const range = {
+    low: figure(draft.low, was.low),
+    default: figure(draft.usual, was.default),
+    high: figure(draft.high, was.high),
+  };
   const { amount } = line;
   switch (amount.type) {
     case "per-basis":
@@ -65,7 +94,7 @@ function withRange(line: MethodIngredient, draft: AmountDraft | null): MethodIng
 }
 
 /** The document as it is typed. */
-export function documentFrom(recipe: Recipe, draft: EditDraft): RecipeDocument {
+export function documentFrom(recipe: Recipe, draft: EditDraft, units: UnitSystem): RecipeDocument {
   const fill = read(draft.fillPercent) / 100;
   return {
     ...documentOf(recipe, { name: draft.name.trim(), source: draft.source.trim(), note: draft.note.trim() }),
@@ -74,7 +103,9 @@ export function documentFrom(recipe: Recipe, draft: EditDraft): RecipeDocument {
       default: fill,
       high: Math.max(recipe.fillShare.high, fill),
     },
-    ingredients: recipe.ingredients.map((line, index) => withRange(line, draft.amounts[index] ?? null)),
+    ingredients: recipe.ingredients.map((line, index) =>
+      withRange(line, draft.amounts[index] ?? null, inFarmUnits(line, recipe, units)),
+    ),
     steps: draft.steps,
     cues: draft.cues,
     uses: recipe.uses.map((rate, index) => {

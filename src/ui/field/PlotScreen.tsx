@@ -77,7 +77,7 @@ const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClos
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ applicationId: dose.applicationId, reason }))) return;
-    toast.success("Taken back: the litres are in store again.");
+    toast.success("Taken back: what it took is in store again.");
     onClose();
   };
   return (
@@ -90,7 +90,7 @@ const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClos
       onClose={onClose}
     >
       <p>
-        All beds of this application lose it, and its litres are in store again. It stays in the books as taken back.
+        All beds of this application lose it, and what it took is in store again. It stays in the books as taken back.
       </p>
       <TextArea
         label="What happened?"

@@ -97,7 +97,7 @@ const PlotRow = ({
   );
 };
 
-/** Where a litre's price comes from, drawn as what went in; beds by what was spent on them; failed drums not hidden. */
+/** Where a batch's price comes from, drawn as what went in; beds by what was spent on them; failed drums not hidden. */
 export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
   const most = Math.max(0, ...view.plots.map(({ costMinor }) => costMinor));
   const treated = view.plots.filter(({ costMinor }) => costMinor > 0);
@@ -106,7 +106,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
     <div className="grid gap-x-12 gap-y-8 px-4 py-5 md:px-8 lg:grid-cols-[1.55fr_1fr]">
       <section aria-labelledby="ledger">
         <h1 id="ledger" className="text-2xl">
-          What a litre cost
+          What each batch cost
         </h1>
         <p className="text-soft">
           Lots at the price they came in at, hands by the hour, the pump by its power. Each layer is as thick as its
@@ -146,7 +146,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
         <h2 id="by-bed" className="text-2xl">
           By bed
         </h2>
-        <p className="text-soft">Concentrate at its batch’s price a litre, and the hands that carried it.</p>
+        <p className="text-soft">Concentrate at its batch’s price, and the hands that carried it.</p>
         <ul className="mt-3 divide-y divide-line border-y border-line empty:hidden">
           {treated.map((plot) => (
             <PlotRow key={plot.id} plot={plot} most={most} view={view} />

@@ -5,6 +5,8 @@ import { AddPlotSheet } from "../field/AddPlotSheet";
 import { AddToolSheet } from "../field/AddToolSheet";
 import { FieldPanel } from "@/testing/fieldPanel";
 import { AddBinSheet } from "../gather/AddSheets";
+import { LabSheet } from "../content/LabSheet";
+import { OwnIngredientSheet } from "../shed/OwnIngredientSheet";
 import { AddVesselSheet } from "../yard/AddVesselSheet";
 import { MeasuresProvider } from "./measuresContext";
 
@@ -55,6 +57,24 @@ describe("a farm in gallons, pounds and feet", () => {
     );
     expect(sent.volumeL).toBeCloseTo(208.198, 3);
     expect(sent.diameterM).toBeCloseTo(0.5715, 4);
+  });
+  it("weighs a gallon of an ingredient of its own in pounds", async () => {
+    const sent = await sends(
+      <OwnIngredientSheet onClose={nothing} />,
+      { "What we call it": "Beet syrup", "A US gal weighs (lb)": "11.27" },
+      "Keep it",
+      "addOwnIngredient",
+    );
+    expect(sent.densityKgPerL).toBeCloseTo(1.35, 2);
+  });
+  it("reads a laboratory's parts in a million", async () => {
+    const sent = await sends(
+      <LabSheet batchId={3} onClose={nothing} />,
+      { "Found (ppm)": "850", "By whom, by which method": "a laboratory" },
+      "Keep it",
+      "addLabResult",
+    );
+    expect(sent.gPerL).toBeCloseTo(0.85, 6);
   });
   it("weighs worms in pounds", async () => {
     const sent = await sends(

@@ -2,7 +2,8 @@
 import { useState } from "react";
 import { CAUTIONS } from "@/core/book/cautions";
 import { NUTRIENTS, type Nutrient } from "@/core/book/composition";
-import { sayMoney, sayStock } from "@/formats/amounts";
+import { sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
+import { sayDensity, sayWeighed } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
@@ -32,7 +33,7 @@ type Open =
   | { readonly type: "line"; readonly movementId: number }
   | null;
 
-const Facts = ({ item }: { readonly item: ItemView }) => {
+const Facts = ({ item, units }: { readonly item: ItemView; readonly units: UnitSystem }) => {
   const spans = Object.entries(item.composition ?? {}) as [Nutrient, { low: number; default: number; high: number }][];
   return (
     <section aria-label="What is known of it" className="grid gap-2">
@@ -41,8 +42,8 @@ const Facts = ({ item }: { readonly item: ItemView }) => {
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[0.95rem]">
         {item.densityKgPerL === null ? null : (
           <>
-            <dt className="text-soft">A litre weighs</dt>
-            <dd className="reading">{formatNumber(item.densityKgPerL, 2)} kg</dd>
+            <dt className="text-soft">{sayWeighed(units)}</dt>
+            <dd className="reading">{sayDensity(item.densityKgPerL, units)}</dd>
           </>
         )}
         <dt className="text-soft">Keeps</dt>
@@ -209,7 +210,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
         <HowWeGetIt item={item} farm={farm} onChange={() => setOpen({ type: "supply" })} />
         <InOurMeasures item={item} farm={farm} onWeigh={() => setOpen({ type: "weigh" })} />
         <LedgerList item={item} farm={farm} onCorrect={(movementId) => setOpen({ type: "line", movementId })} />
-        <Facts item={item} />
+        <Facts item={item} units={farm.units} />
       </div>
       {open?.type === "supply" ? <SupplySheet item={item} farm={farm} onClose={close} /> : null}
       {open?.type === "weigh" ? <WeighSheet measures={item.measures} of={item.ingredientId} onClose={close} /> : null}

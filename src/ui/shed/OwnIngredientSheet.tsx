@@ -2,13 +2,21 @@
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
 import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
+import { kgPerLOf, sayDensity, sayWeighed, sayWeighedUnit } from "@/formats/fieldUnits";
+import type { UnitSystem } from "@/formats/amounts";
 import { readOptional } from "@/formats/numbers";
 import { useShedAct } from "../acts/shed";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { useMeasures } from "../measures/measuresContext";
 import { BY_NAME } from "./ingredientOptions";
 
 const SEASONS = ["spring", "summer", "autumn", "winter"] as const;
+
+const kgPerLTyped = (text: string, units: UnitSystem): number | null => {
+  const typed = readOptional(text);
+  return typed === null ? null : kgPerLOf(typed, units);
+};
 
 /** What is filled in of an ingredient of the farm, and its sending. */
 function useOwnIngredient(onClose: () => void) {
@@ -24,12 +32,13 @@ function useOwnIngredient(onClose: () => void) {
       keeping: "",
     },
   });
+  const { units } = useMeasures();
   const like = findIngredient(useWatch({ control, name: "countsAs" }));
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({
       name: form.name,
       countsAs: form.countsAs,
-      densityKgPerL: readOptional(form.density),
+      densityKgPerL: kgPerLTyped(form.density, units),
       keepsD: readOptional(form.keepsD),
       season: form.season,
       caution: form.caution,
@@ -40,12 +49,12 @@ function useOwnIngredient(onClose: () => void) {
     onClose();
   });
   const { fields } = act;
-  return { act, fields, register, like, submit };
+  return { act, fields, register, like, submit, units };
 }
 
 /** What the farm has that the book doesn't know: a kind of something it does, so that every recipe can draw on it. */
 export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const { act, fields, register, like, submit } = useOwnIngredient(onClose);
+  const { act, fields, register, like, submit, units } = useOwnIngredient(onClose);
   return (
     <FormSheet
       title="An ingredient of our own"
@@ -70,14 +79,14 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
       </SelectField>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label="A litre weighs"
-          unit="kg"
+          label={sayWeighed(units)}
+          unit={sayWeighedUnit(units)}
           {...register("density")}
           error={fields["/densityKgPerL"]}
           hint={
             like.densityKgPerL === null
               ? "Empty: not known."
-              : `Empty: ${like.densityKgPerL}, as ${like.name.toLowerCase()}.`
+              : `Empty: ${sayDensity(like.densityKgPerL, units)}, as ${like.name.toLowerCase()}.`
           }
         />
         <NumberField
