@@ -14,6 +14,8 @@ import { addPlot, applyStore, drawLand, setMark } from "@/services/field";
 import { cleanVessel, closeBatch, addToBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
+import { Refusal } from "@/services/refusal";
+import { sunDays } from "@/sim/sun";
 import { fillVessel } from "@/services/fill";
 import { sayPlace } from "@/services/ferment";
 import { saveRecipe } from "@/services/recipes";
@@ -50,6 +52,26 @@ class Teller {
   }
   day(hoursAgo: number): string {
     return this.moment(hoursAgo - 10).slice(0, 10);
+  }
+  /** The first moment since then at which the sun is low, in hours ago; that moment itself where the sun never is. */
+  lowSun(hoursAgo: number): number {
+    const from = new Date(this.now.getTime() - hoursAgo * HOUR_MS);
+    const suns = sunDays(FARM.latitudeDeg, FARM.longitudeDeg, from, this.now);
+    const low = suns
+      .flatMap(({ rise, set }) => [rise.getTime() + HOUR_MS, set.getTime() - HOUR_MS])
+      .map((ms) => (this.now.getTime() - ms) / HOUR_MS)
+      .filter((ago) => ago <= hoursAgo && ago >= 0);
+    return Math.max(...low, low.length === 0 ? hoursAgo : 0);
+  }
+  /** Puts something on beds; in weather that speaks against it, with a reason, as a grower would who has no other hour. */
+  async apply(hoursAgo: number, person: number, request: object) {
+    const context = this.context(hoursAgo, person);
+    try {
+      await applyStore(context, request);
+    } catch (error) {
+      if (!(error instanceof Refusal) || error.code !== "reason-needed") throw error;
+      await applyStore(context, { ...request, overrideReason: "The only hour that we had; the soil is mulched." });
+    }
   }
   context(hoursAgo: number, person = 0): Context {
     return {
@@ -307,7 +329,8 @@ async function seedFinishedExtract(
     place: "cool end of the lean-to",
   });
   await cleanVessel(tell.context(24.4 * DAY_H, 1), { requestKey: keyOf("clean blue"), vesselId: blue.id });
-  await applyStore(tell.context(9 * DAY_H, 1), {
+  const dusk = tell.lowSun(9 * DAY_H);
+  await tell.apply(dusk, 1, {
     requestKey: keyOf("apply extract"),
     storeId: extractStore.storeId,
     useId: "drench-growing",
@@ -317,7 +340,7 @@ async function seedFinishedExtract(
     water: { sourceId: tell.rainId },
     toolId: toolId("Can"),
     plotIds: ["Bed 3", "Bed 4", "Bed 5", "Bed 6", "Bed 7"].map(plotId),
-    at: tell.moment(9 * DAY_H),
+    at: tell.moment(dusk),
     labourMin: 55,
   });
 }
@@ -384,7 +407,8 @@ async function seedFinishedTea(
     atOnce: true,
     label: "Castings tea",
   });
-  await applyStore(tell.context(20.5, 0), {
+  const dusk = tell.lowSun(20.5);
+  await tell.apply(dusk, 0, {
     requestKey: keyOf("apply tea"),
     storeId: teaStore.storeId,
     useId: "drench-growing",
@@ -394,7 +418,7 @@ async function seedFinishedTea(
     water: { sourceId: tell.rainId },
     toolId: toolId("Can"),
     plotIds: ["Bed 1"].map(plotId),
-    at: tell.moment(20.5),
+    at: tell.moment(dusk),
     labourMin: 15,
   });
 }

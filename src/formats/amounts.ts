@@ -75,6 +75,14 @@ export function sayTemperature(celsius: number, system: UnitSystem): string {
 export const sayTemperatureChange = (kelvin: number, system: UnitSystem): string =>
   system === "us" ? `${formatNumber(kelvin * 1.8, 2)} °F` : `${formatNumber(kelvin, 2)} °C`;
 
+const MILES_PER_H_OF_M_PER_S = 3600 / 1609.344;
+
+/** @example sayWind(4, "us"); // "9 miles an hour" */
+export const sayWind = (metresPerSecond: number, system: UnitSystem): string =>
+  system === "us"
+    ? `${formatNumber(metresPerSecond * MILES_PER_H_OF_M_PER_S, 2)} miles an hour`
+    : `${formatNumber(metresPerSecond, 2)} m/s`;
+
 const PER_LITRE = {
   metric: { unit: "g/L", ofGPerL: 1 },
   us: { unit: "ppm", ofGPerL: 1000 },

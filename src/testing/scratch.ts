@@ -117,7 +117,8 @@ export class TestFarm {
       people: ["Ana", "Ben"],
       timeZone: "UTC",
       latitudeDeg: 45,
-      longitudeDeg: 0,
+      // So far east that the sun is low at NOW: beds may be watered.
+      longitudeDeg: 105,
       units: "metric",
       currency: "crowns",
       labourPerH: 12,

@@ -270,6 +270,7 @@ export const fieldStoreOf = (change: Partial<FieldStore> = {}): FieldStore => ({
   urineStoredD: null,
   riverWater: false,
   methodId: "cultured-extract",
+  patchTests: [],
   ...change,
 });
 
@@ -287,5 +288,6 @@ export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   ],
   bands: [],
   waters: WATERS,
+  hour: { suns: [], hours: [] },
   ...change,
 });

@@ -1,5 +1,5 @@
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
-import { sayMass, sayStock, sayTemperature, sayVolume } from "@/formats/amounts";
+import { sayMass, sayStock, sayTemperature, sayVolume, sayWind } from "@/formats/amounts";
 import { sayDose } from "@/formats/bookText";
 import { formatNumber } from "@/formats/numbers";
 import { sayDay, sayDuration } from "@/formats/times";
@@ -15,6 +15,7 @@ export interface Speech {
   readonly temperature: (celsius: number) => string;
   /** @param gPerL grams to the litre */
   readonly perVolume: (gPerL: number) => string;
+  readonly wind: (metresPerSecond: number) => string;
   readonly number: (value: number, significant?: number) => string;
   /** @param day ISO date */
   readonly day: (day: string) => string;
@@ -28,6 +29,7 @@ export const speechOf = (units: UnitSystem): Speech => ({
   stock: (amount, unit) => sayStock(amount, unit, units, 4),
   temperature: (celsius) => sayTemperature(celsius, units),
   perVolume: (gPerL) => sayDose(gPerL, "kg", "L", units),
+  wind: (metresPerSecond) => sayWind(metresPerSecond, units),
   number: formatNumber,
   day: sayDay,
   duration: sayDuration,

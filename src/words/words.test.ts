@@ -10,6 +10,7 @@ import { sayFileFault, sayFileLayout, sayRow } from "./fileFaults";
 import { FILE_FAULTS, ROW_WOULD } from "./en/fileFaults";
 import type { FileFault, FileFaultCode, RowWould } from "@/formats/csv/fileFault";
 import { sayComplaint } from "./complaints";
+import { sayCaution } from "./en/caution";
 import { sayDomain } from "./domain";
 import { sayDoor } from "./door";
 import { sayRefusal, type Refused, type RefusalCode, type RefusalParams } from "./refusals";
@@ -355,6 +356,52 @@ const HINTS: Readonly<Record<FigureHint["code"], FigureHint>> = {
   },
   "unknown-name": { code: "unknown-name", name: "teq", nearest: "Tea", read: { value: 16, unit: "L" } },
 };
+
+/** Figures for everything that can speak against an application. */
+const AGAINST: { readonly [C in ApplyCaution["code"]]: ApplyCaution } = {
+  "expired": CAUTION,
+  "long-dead": { code: "long-dead", weight: "never", hours: 90, limitH: 48, aired: true },
+  "late-for-leaves": { code: "late-for-leaves", weight: "reason", hours: 9, limitH: 4, aired: false },
+  "smelt-off": { code: "smelt-off", weight: "never" },
+  "smelt-doubtful": { code: "smelt-doubtful", weight: "reason" },
+  "smell-first": { code: "smell-first", weight: "never", because: "hot-spell" },
+  "use-unknown": { code: "use-unknown", weight: "reason", method: "Milk spray" },
+  "too-strong": { code: "too-strong", weight: "reason", strongest: 32, partsWater: 10.123 },
+  "undiluted-on-plants": { code: "undiluted-on-plants", weight: "never", strongest: 32 },
+  "patch-marked": { code: "patch-marked", weight: "blocked", partsWater: 40 },
+  "patch-test-first": { code: "patch-test-first", weight: "reason", usual: 250, partsWater: 40, waiting: true },
+  "hazard-on-leaves": { code: "hazard-on-leaves", weight: "blocked", hazard: "dung", plot: "Bed 1" },
+  "hazard-before-harvest": {
+    code: "hazard-before-harvest",
+    weight: "blocked",
+    hazard: "milk",
+    plot: "Bed 1",
+    daysToHarvest: 12,
+    ruleD: 30,
+    touchesSoil: true,
+    ownRule: false,
+  },
+  "urine-too-young": { code: "urine-too-young", weight: "blocked", plot: "Bed 1", storedD: 20 },
+  "again-so-soon": { code: "again-so-soon", weight: "reason", plot: "Bed 1", daysAgo: 2, everyD: 14 },
+  "near-water": { code: "near-water", weight: "blocked", plot: "Bed 1", waters: ["the brook"] },
+  "more-than-soaks-in": { code: "more-than-soaks-in", weight: "reason", plot: "Bed 1", lPerM2: 9.87, mostLPerM2: 5 },
+  "river-on-leaves": { code: "river-on-leaves", weight: "reason", plot: "Bed 1" },
+  "leaf-eaten-soon": { code: "leaf-eaten-soon", weight: "reason", plot: "Bed 1", daysToHarvest: 20 },
+  "full-sun": { code: "full-sun", weight: "blocked", onLeaves: true, lowInH: 5.52 },
+  "rain-on-leaves": { code: "rain-on-leaves", weight: "reason", rainMm: 2.345, inH: 3 },
+  "leaves-wet": { code: "leaves-wet", weight: "reason", rainMm: 2.345 },
+  "wind-drift": { code: "wind-drift", weight: "reason", windMPerS: 5.4321 },
+  "too-hot-out": { code: "too-hot-out", weight: "reason", airC: 31.234, onLeaves: true },
+  "too-cold-out": { code: "too-cold-out", weight: "reason", airC: -1.234, onLeaves: false },
+};
+
+describe.each(["metric", "us"] as const)("what speaks against an application, in %s", (units) => {
+  it.each(Object.values(AGAINST))("is said of $code", (caution) => {
+    const text = sayCaution(caution, speechOf(units));
+    wellSaid(text);
+    expect(text).not.toMatch(units === "us" ? / m\/s| °C/ : / miles| °F/);
+  });
+});
 
 describe("a typed figure", () => {
   it.each(Object.values(HINTS))("has a hint for $code", (hint) => {

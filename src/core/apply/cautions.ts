@@ -11,6 +11,8 @@ import {
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
 import { findUse, type UseId } from "../book/uses";
+import { hourCautions, type HourCase, type HourCaution } from "./hourCautions";
+import { strengthCautions, type PatchTest, type StrengthCaution } from "./strengthCautions";
 import type { Recheck } from "../stock/storeChecks";
 
 /**
@@ -36,8 +38,8 @@ export type ApplyCaution =
   | { readonly code: "smelt-off"; readonly weight: "never" }
   | { readonly code: "smelt-doubtful"; readonly weight: "reason" }
   | { readonly code: "smell-first"; readonly weight: "never"; readonly because: Recheck["because"] }
-  | { readonly code: "use-unknown"; readonly weight: "reason"; readonly method: string }
-  | { readonly code: "too-strong"; readonly weight: "reason"; readonly strongest: number; readonly partsWater: number }
+  | StrengthCaution
+  | HourCaution
   | { readonly code: "hazard-on-leaves"; readonly weight: "blocked"; readonly hazard: Carried; readonly plot: string }
   | {
       readonly code: "hazard-before-harvest";
@@ -119,6 +121,10 @@ export interface ApplyCase {
   readonly rules: readonly HarvestRule[];
   /** The farm's calendar day. */
   readonly today: string;
+  /** The hour at which it goes on; not told where it is asked what could go on at any. */
+  readonly hour?: HourCase;
+  /** Patch tests of this very liquid. */
+  readonly patchTests?: readonly PatchTest[];
 }
 
 /** Sugared living brews stay off leaves that are eaten sooner than this. The farm's own code and certifier stand above it. */
@@ -275,13 +281,7 @@ export const reasonSuffices = (cautions: readonly ApplyCaution[], reason: string
 
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
 export function findCautions(application: ApplyCase): ApplyCaution[] {
-  const { rate, recipe, partsWater } = application;
-  const strength: ApplyCaution[] =
-    rate === null
-      ? [{ code: "use-unknown", weight: "reason", method: recipe.name }]
-      : partsWater < rate.partsWater.strongest * (1 - 1e-9)
-        ? [{ code: "too-strong", weight: "reason", strongest: rate.partsWater.strongest, partsWater }]
-        : [];
+  const { rate, recipe, partsWater, use, hour, patchTests = [] } = application;
   return [
     ...clockCautions(application),
     ...noseCautions(application),
@@ -289,7 +289,8 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
     ...leafCaution(application),
     ...riverCaution(application),
     ...waterCautions(application),
-    ...strength,
+    ...strengthCautions({ method: recipe.name, rate, use: use.id, partsWater }, patchTests),
     ...againCautions(application),
+    ...(hour ? hourCautions(use, hour) : []),
   ].toSorted((a, b) => GRAVITY[b.weight] - GRAVITY[a.weight]);
 }

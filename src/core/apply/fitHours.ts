@@ -1,15 +1,13 @@
-/** One hour of weather, as the judge of hours needs it; times in ms since the epoch. Rain and wind are null where nobody tells them. */
-export interface WeatherHour {
-  readonly atMs: number;
-  readonly airC: number;
-  readonly rainMm: number | null;
-  readonly windMPerS: number | null;
-}
-
-export interface SunTimes {
-  readonly riseMs: number;
-  readonly setMs: number;
-}
+import {
+  CALM_M_PER_S,
+  DRY_AFTER_H,
+  LEAF_C,
+  LOW_SUN,
+  RAIN_MM,
+  SOIL_C,
+  type SunTimes,
+  type WeatherHour,
+} from "./weatherHour";
 
 /** Hours in which something may go on: on leaves and soil, on soil only, or on neither. */
 export interface FitBand {
@@ -28,15 +26,8 @@ export const isFit = ({ fit }: FitBand): boolean => fit !== "none";
 
 const HOUR_MS = 3_600_000;
 /** Low sun: from half an hour before sunrise for three hours, and the last two hours of light and one after. */
-const DAWN = { fromH: -0.5, toH: 2.5 } as const;
-const DUSK = { fromH: -2, toH: 1 } as const;
-/** Leaves want to dry: rain within this after the band washes it off. */
-const DRY_AFTER_H = 4;
-/** Spray drifts above this (light breeze, Beaufort 3 begins at 3.4 m/s). */
-const CALM_M_PER_S = 3.4;
-const LEAF_C = { min: 6, max: 26 } as const;
-const SOIL_C = { min: 3, max: 30 } as const;
-const RAIN_MM = 0.2;
+const DAWN = { fromH: -0.5, toH: LOW_SUN.afterRiseH } as const;
+const DUSK = { fromH: -LOW_SUN.beforeSetH, toH: 1 } as const;
 
 const known = (values: readonly (number | null)[]): number[] => values.filter((value) => value !== null);
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;

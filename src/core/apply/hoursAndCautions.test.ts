@@ -3,7 +3,8 @@ import { findRecipe, findUseRate } from "../book";
 import { findUse, type UseId } from "../book/uses";
 import { dueTasks } from "../tend/dueTasks";
 import { findCautions, reasonSuffices } from "./cautions";
-import { fitHours, type WeatherHour } from "./fitHours";
+import { fitHours } from "./fitHours";
+import type { WeatherHour } from "./weatherHour";
 
 const HOUR = 3_600_000;
 const DAY = Array.from({ length: 48 }, (_, hour): WeatherHour => ({

@@ -18,6 +18,15 @@ export {
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
 export { findOrigin, insertMark, insertOrigin, listMarks, type LandMark } from "./marks";
 export {
+  insertPatchLook,
+  insertPatchTest,
+  listPatchTests,
+  lockPatchTest,
+  PATCH_RESULTS,
+  type PatchResult,
+  type PatchTestRow,
+} from "./patchTests";
+export {
   insertPlanting,
   insertPlantingState,
   insertStageSeen,

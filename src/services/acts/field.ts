@@ -8,9 +8,11 @@ import {
   drawLand,
   importLand,
   plantPlots,
+  seePatchTest,
   seeStage,
   setHarvestRule,
   setMark,
+  startPatchTest,
   takeBackApplication,
 } from "../field";
 
@@ -24,6 +26,8 @@ export const FIELD_ACTS = {
   clearPlantings,
   seeStage,
   addTool,
+  startPatchTest,
+  seePatchTest,
   applyStore,
   takeBackApplication,
   setHarvestRule,

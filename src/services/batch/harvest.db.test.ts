@@ -2,6 +2,7 @@ import { findFarm } from "@/data/farm/farm";
 import { hoursAgo, key, NOW, refusalOf, TestFarm, RAIN_ID } from "@/testing/scratch";
 import { addTool } from "../farm/addThings";
 import { applyStore } from "../field/applyStore";
+import { seePatchTest, startPatchTest } from "../field/patchTests";
 import { cleanVessel, closeBatch } from "./closeBatch";
 import { readBatch } from "./readBatch";
 import { readField } from "../field/readField";
@@ -43,6 +44,8 @@ describe("straining, storing, applying", () => {
     plotIds,
     labourMin: 10,
     water: { sourceId: RAIN_ID },
+    // Stronger than usual, so that the figures are round.
+    overrideReason: "tried on a patch last week",
     ...change,
   });
   const vesselStatus = async () => (await readYard(farm.context(), await farmRow())).vessels[0]!.status;
@@ -70,7 +73,7 @@ describe("straining, storing, applying", () => {
 
   it.each([
     ["more than went in", { yieldL: 200 }, "/yieldL", "Only 8"],
-    ["nothing", { yieldL: 0 }, "/yieldL", "How many litres"],
+    ["nothing", { yieldL: 0 }, "/yieldL", "How much came off"],
     ["before it was filled", { at: hoursAgo(24 * 24).toISOString() }, "/at", "before the batch was started"],
     ["without saying where the residue went", { residue: "" }, "/residue", "empty"],
   ])("refuses to strain %s", async (_what, change, field, words) => {
@@ -104,7 +107,10 @@ describe("straining, storing, applying", () => {
     const storeId = await strain();
     const [bed, can] = [await farm.plot("A", { crop: "beans" }), await farm.can()];
     const onLeaves = (change: object = {}) =>
-      applyStore(farm.context(), applying(storeId, can, [bed], { useId: "foliar", ratio: "1:999", ...change }));
+      applyStore(
+        farm.context(),
+        applying(storeId, can, [bed], { useId: "foliar", ratio: "1:999", overrideReason: "", ...change }),
+      );
     const words = "River or stream water goes onto the leaves of A";
     expect((await refusalOf(onLeaves({ water: { sourceId: river } }))).fields["/overrideReason"]).toContain(words);
     const brewed = await farm.readyExtract(await farm.vessel("Other"), { water: { sourceId: river } });
@@ -151,7 +157,7 @@ describe("straining, storing, applying", () => {
     const bed = await farm.plot("Salad", { crop: "lettuce", leafEaten: true, harvestOn: "2031-03-25" });
     const can = await farm.can();
     const given = (change: object = {}) =>
-      applyStore(farm.context(), applying(storeId, can, [bed], { ratio: "1:20", ...change }));
+      applyStore(farm.context(), applying(storeId, can, [bed], { ratio: "1:20", overrideReason: "", ...change }));
     for (const overrideReason of ["", "ok", "   because   "])
       expect(await refusalOf(given({ overrideReason }))).toMatchObject({
         code: "reason-needed",
@@ -186,7 +192,7 @@ describe("straining, storing, applying", () => {
   it("lets no race draw the store twice", async () => {
     const storeId = await strain();
     const [a, can] = [await farm.plot("A", { widthM: 3, lengthM: 10 }), await farm.can()];
-    const neat = applying(storeId, can, [a], { ratio: "neat", overrideReason: "trial" });
+    const neat = applying(storeId, can, [a], { useId: "drench-bare", ratio: "neat", overrideReason: "trial" });
     const tries = await Promise.allSettled([
       applyStore(farm.context(), neat),
       applyStore(farm.context(NOW, 1), { ...neat, requestKey: key() }),
@@ -198,15 +204,25 @@ describe("straining, storing, applying", () => {
   it.each([
     [
       "more than the store holds",
-      { ratio: "neat", mixRateL: 8, overrideReason: "trial" },
+      { useId: "drench-bare", ratio: "neat", mixRateL: 8, overrideReason: "trial" },
       "/plotIds",
       "the store holds 70 L",
     ],
-    ["stronger than the book without a reason", { ratio: "1:10" }, "/overrideReason", "stronger than the strongest"],
+    [
+      "stronger than the book without a reason",
+      { ratio: "1:10", overrideReason: "" },
+      "/overrideReason",
+      "stronger than the strongest",
+    ],
     ["a ratio with no water", { ratio: "1:0" }, "/ratio", 'Write "neat"'],
     ["a ratio in words", { ratio: "a good glug" }, "/ratio", "is not a ratio"],
     ["a use that does not exist", { useId: "bathe" }, "/useId", "no use"],
-    ["a use the book does not know for it", { useId: "seedling" }, "/overrideReason", "knows no such use"],
+    [
+      "a use the book does not know for it",
+      { useId: "seedling", overrideReason: "" },
+      "/overrideReason",
+      "knows no such use",
+    ],
     ["no plots", { plotIds: [] }, "/plotIds", "Choose at least one"],
     ["a plot that is not there", { plotIds: [4711] }, "/plotIds/0", "no such plot"],
     ["a flood", { mixRateL: 5000 }, "/mixRateL", "At most 1\u202f000 L"],
@@ -235,6 +251,51 @@ describe("straining, storing, applying", () => {
     ).toContain("stronger than this injector can give");
   });
 
+  it("steps up only after a clear patch test, and not at all after a marked one", async () => {
+    const storeId = await strain();
+    const [bed, can] = [await farm.plot("A"), await farm.can()];
+    const strong = (change: object = {}) =>
+      applyStore(farm.context(), applying(storeId, can, [bed], { overrideReason: "", ...change }));
+    const patch = async (ratio: string, result: "clear" | "marked" | "dropped" | null) => {
+      const test = { requestKey: key(), storeId, plotId: bed, useId: "drench-growing", ratio };
+      const { patchTestId } = await startPatchTest(farm.context(), test);
+      const look = { requestKey: key(), patchTestId, result, note: "" };
+      if (result !== null) await seePatchTest(farm.context(), look);
+    };
+    const refused = async () => (await refusalOf(strong())).message;
+    expect(await refused()).toContain("Try it on a few leaves first");
+    await patch("1:99", "dropped");
+    expect(await refused()).toContain("Try it on a few leaves first");
+    await patch("1:99", null);
+    expect(await refused()).toContain("is not looked at yet");
+    await patch("1:60", "clear");
+    await strong();
+    await patch("1:99", "marked");
+    expect((await refusalOf(strong({ overrideReason: "no" }))).message).toContain("marked the leaves");
+    const { stores } = await readField(farm.context(), await farmRow());
+    expect(stores[0]!.patchTests.map(({ partsWater, result }) => [partsWater, result])).toEqual([
+      [99, "marked"],
+      [60, "clear"],
+      [99, null],
+    ]);
+    const nobody = seePatchTest(farm.context(), { requestKey: key(), patchTestId: 4711, result: "clear", note: "" });
+    expect((await refusalOf(nobody)).fields["/patchTestId"]).toContain("no such patch test");
+  });
+
+  it("asks for a reason at noon, and a full one on leaves", async () => {
+    const storeId = await strain();
+    const [bed, can] = [await farm.plot("A", { crop: "fruit tree" }), await farm.can()];
+    const noon = new Date("2031-03-21T05:00:00Z");
+    const given = (change: object = {}) =>
+      applyStore(farm.context(noon), applying(storeId, can, [bed], { ratio: "1:250", overrideReason: "", ...change }));
+    expect((await refusalOf(given())).fields["/overrideReason"]).toContain("The sun is high");
+    expect((await refusalOf(given({ useId: "foliar", overrideReason: "cloudy" }))).fields["/overrideReason"]).toContain(
+      "The sun is high: wet leaves burn",
+    );
+    // Done at dusk the day before, put down at noon.
+    await given({ at: NOW.toISOString() });
+  });
+
   it("guards a living tea's clock: leaves within an hour, soil within four, after twelve nothing but compost", async () => {
     const air = await farm.vessel("Air drum", 100, 60);
     await farm.lot("castings", 20, 10);
@@ -247,7 +308,10 @@ describe("straining, storing, applying", () => {
     );
     const [plot, can] = [await farm.plot("A", { leafEaten: true }), await farm.can()];
     const tea = (at: Date, change: object = {}) =>
-      applyStore(farm.context(at), applying(closed.storeId!, can, [plot], { ratio: "1:1", mixRateL: 0.1, ...change }));
+      applyStore(
+        farm.context(at),
+        applying(closed.storeId!, can, [plot], { ratio: "1:1", mixRateL: 0.1, overrideReason: "", ...change }),
+      );
     await tea(hoursAgo(12.5));
     expect((await refusalOf(tea(hoursAgo(11), { useId: "foliar" }))).fields["/overrideReason"]).toContain(
       "on leaves within 1 h",

@@ -18,6 +18,7 @@ import {
   listLastByMethod,
   listHarvestRules,
   listMarks,
+  listPatchTests,
   listPlots,
   listTools,
   type Plot,
@@ -34,7 +35,7 @@ import { atField, refuse } from "../refusal";
 import { carriedOfBatches } from "../hazards";
 import { lastSameDays } from "./lastSame";
 import { airDays, storeState } from "../stores";
-import { weatherAt } from "../weather";
+import { hourAt, weatherAt } from "../weather";
 import { bookWater } from "../water";
 import { momentOf } from "../checks";
 import type { Context } from "../context";
@@ -128,11 +129,16 @@ async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest) {
 }
 type ApplyCase = Awaited<ReturnType<typeof caseOf>>;
 
-async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): Promise<ApplyCaution[]> {
+async function cautionsOf(db: Queryable, ctx: Context, request: ApplyRequest, it: ApplyCase): Promise<ApplyCaution[]> {
   const { store, at, use, plots, farm, carried } = it;
   const recipe = recipeFrom(store.recipe);
   const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
-  const [lastByMethod, marks] = await Promise.all([listLastByMethod(db), listMarks(db)]);
+  const [lastByMethod, marks, tests, hour] = await Promise.all([
+    listLastByMethod(db),
+    listMarks(db),
+    listPatchTests(db, [store.batchId]),
+    farm ? hourAt(db, farm, at, ctx.now()) : null,
+  ]);
   const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
   const { methodId } = (await findBatch(db, store.batchId))!;
   return findCautions({
@@ -162,6 +168,8 @@ async function cautionsOf(db: Queryable, request: ApplyRequest, it: ApplyCase): 
     riverWater: carried.riverWater || thinner?.kind === "river",
     rules: it.rules,
     today: it.today,
+    patchTests: tests,
+    ...(hour ? { hour: { ...hour, atMs: at.getTime() } } : {}),
   });
 }
 
@@ -247,7 +255,7 @@ export const applyStore = act(
       throw refuse("shares-do-not-match", { plots: request.plotIds.length, shares: request.mixL.length }, "/mixL");
     const it = await caseOf(db, ctx, request);
     const { store, at } = it;
-    requireReason(await cautionsOf(db, request, it), request);
+    requireReason(await cautionsOf(db, ctx, request, it), request);
     const plan = planFor(it, request);
     const applicationId = await writeDown(db, ctx, request, it, plan);
     await insertStoreMovement(db, {

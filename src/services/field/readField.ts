@@ -1,4 +1,5 @@
 import "server-only";
+import type { HourCase } from "@/core/apply/hourCautions";
 import type { FitBand } from "@/core/apply/fitHours";
 import type { Piece } from "@/core/land/edit";
 import type { Origin } from "@/core/land/geojson";
@@ -7,6 +8,8 @@ import {
   listClearDays,
   listLastByMethod,
   listLatestByPlot,
+  listPatchTests,
+  type PatchTestRow,
   type PlotApplication,
   findOrigin,
   listHarvestRules,
@@ -28,7 +31,7 @@ import { lastSameDays } from "./lastSame";
 import { treatableOf } from "./treatable";
 import { storeViews, type StoreView } from "../stores";
 import { isoDay } from "@/formats/times";
-import { airAhead, airSince, fitBands } from "../weather";
+import { airAhead, airSince, fitBands, hourAt } from "../weather";
 
 export interface PlotView extends Plot {
   /** The day from which it may be harvested again, where what it got carried something; null where nothing did. */
@@ -44,7 +47,11 @@ export interface PlotView extends Plot {
 }
 
 /** A store with what its liquid carries. */
-export type FieldStore = StoreView & CarriedOf & { readonly methodId: string };
+export type FieldStore = StoreView &
+  CarriedOf & { readonly methodId: string; readonly patchTests: readonly PatchTestView[] };
+
+/** A patch test as screens show it. */
+export type PatchTestView = Omit<PatchTestRow, "at"> & { readonly atMs: number };
 
 export interface FieldView {
   readonly farm: FarmView;
@@ -60,6 +67,8 @@ export interface FieldView {
   /** Fit hours of the next day and a half. */
   readonly bands: readonly FitBand[];
   readonly waters: WatersView;
+  /** The hours about now, and the sun of the day: what speaks against applying now. */
+  readonly hour: Omit<HourCase, "atMs">;
 }
 
 function toTreat(
@@ -89,7 +98,12 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listMarks(db),
     findOrigin(db),
   ]);
-  const carried = await carriedOfBatches(db, [...new Set(stores.map(({ batchId }) => batchId))]);
+  const batchIds = [...new Set(stores.map(({ batchId }) => batchId))];
+  const [carried, tests, hour] = await Promise.all([
+    carriedOfBatches(db, batchIds),
+    listPatchTests(db, batchIds),
+    hourAt(db, farm, now, now),
+  ]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));
   const lastOf = (id: number): PlotView["last"] => {
     const made = byPlot.get(id);
@@ -117,10 +131,14 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
       ...store,
       ...carried.get(store.batchId)!,
       methodId: recipeFrom(store.recipe).id,
+      patchTests: tests
+        .filter(({ batchId }) => batchId === store.batchId)
+        .map(({ at, ...test }) => ({ ...test, atMs: at.getTime() })),
     })),
     rules,
     tools,
     waters,
+    hour,
     bands: fitBands(farm, airAhead(farm, air, now), now, BANDS_AHEAD_H),
   };
 }

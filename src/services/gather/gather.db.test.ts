@@ -132,7 +132,7 @@ it("knows when the sun comes up, what is there in spring, and what never", async
   const seen = await view();
   expect(seen.season).toBe("spring");
   expect(seen.sunriseMs! - NOW.getTime()).toBeLessThan(24 * 3_600_000);
-  expect(new Date(seen.sunriseMs!).toISOString()).toMatch(/^2031-03-21T0[56]/);
+  expect(new Date(seen.sunriseMs!).toISOString()).toMatch(/^2031-03-2(0T23|1T0)/);
   expect(seen.groups.map(({ kind }) => kind)).toContain("leafy");
   expect(seen.groups.map(({ kind }) => kind)).not.toContain("fruit");
   expect(seen.refused.length).toBeGreaterThan(10);

@@ -1,3 +1,13 @@
 import "server-only";
 /** The farm's air: measured, expected, usual. What other places, pages and screens may use of it. */
-export { airAhead, airFrom, airSince, climateOf, fitBands, meanAirByDay, weatherAt, type FarmAir } from "./weather";
+export {
+  airAhead,
+  airFrom,
+  airSince,
+  climateOf,
+  fitBands,
+  hourAt,
+  meanAirByDay,
+  weatherAt,
+  type FarmAir,
+} from "./weather";

@@ -1,5 +1,6 @@
 import "server-only";
 import { fitHours, type FitBand } from "@/core/apply/fitHours";
+import type { HourCase } from "@/core/apply/hourCautions";
 import { usualAir, usualAirAt, type Climate } from "@/core/weather/climate";
 import type { Queryable } from "@/data/db";
 import { deviceVersion, findStation, listAirForecast, listStationReadings } from "@/data/devices";
@@ -108,6 +109,28 @@ export async function weatherAt(
   const [hour] = airAhead(farm, await airSince(db, at, at), at);
   const { airC, rainMm, windMPerS, source } = hour!;
   return { airC: Number(airC.toFixed(1)), rainMm, windMPerS, source };
+}
+
+/** So far back and ahead the weather bears on what goes on now, h. */
+const HOUR_REACH = { back: 3, ahead: 6 } as const;
+
+/** What is known of the hours about a moment, and of the sun of its days. */
+export async function hourAt(db: Queryable, farm: Farm, at: Date, now: Date): Promise<Omit<HourCase, "atMs">> {
+  const atMs = at.getTime();
+  const from = new Date(atMs - HOUR_REACH.back * HOUR_MS);
+  const { hours } = await airSince(db, from, now);
+  const suns = sunDays(
+    farm.latitudeDeg,
+    farm.longitudeDeg,
+    new Date(atMs - 24 * HOUR_MS),
+    new Date(atMs + 24 * HOUR_MS),
+  );
+  return {
+    hours: hours
+      .map(({ at: hour, airC, rainMm, windMPerS }) => ({ atMs: hour.getTime(), airC, rainMm, windMPerS }))
+      .filter((hour) => hour.atMs >= from.getTime() && hour.atMs <= atMs + HOUR_REACH.ahead * HOUR_MS),
+    suns: suns.map(({ rise, set }) => ({ riseMs: rise.getTime(), setMs: set.getTime() })),
+  };
 }
 
 /** Hours fit for applying, from now on, by the hours ahead. */

@@ -1,5 +1,6 @@
 "use client";
 import { Printer } from "lucide-react";
+import { partsWaterFor } from "@/core/apply/strengthCautions";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
@@ -7,6 +8,7 @@ import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayMixUnit } from "@/formats/fieldUnits";
 import { sayCaution, sayLoad, sayPreMix, sayBothWays } from "@/words/said";
+import { speechOf } from "@/words/speech";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { Button } from "../kit/Button";
@@ -18,6 +20,8 @@ import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
 import { Stock } from "./LoadsResult";
 import { PourList, stopsOf, type Stop } from "./PourList";
+import { FitHours } from "./FitHours";
+import { PatchTests } from "./PatchTests";
 import { SmellFirst } from "./SmellFirst";
 import type { Applying } from "./useApply";
 
@@ -68,6 +72,17 @@ const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
             : undefined
         }
       />
+      {rate && partsWaterFor(rate, "weekly") !== rate.partsWater.default ? (
+        <Choices
+          label="How often it goes on"
+          value={choice.often}
+          onChange={choice.setOften}
+          options={[
+            { value: "seldom", label: "every two weeks or less" },
+            { value: "weekly", label: "every week: weaker" },
+          ]}
+        />
+      ) : null}
       {thinned ? <p className="border-l-4 border-marigold pl-3 text-[0.92rem]">{thinned}</p> : null}
     </>
   );
@@ -182,7 +197,7 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
         <Notice
           key={`${caution.code} ${"hazard" in caution ? caution.hazard : ""}`}
           tone={caution.weight === "reason" ? "caution" : "error"}
-          title={sayCaution(caution)}
+          title={sayCaution(caution, speechOf(applying.units))}
         >
           {null}
         </Notice>
@@ -227,6 +242,8 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
           onChange={setWater}
         />
       ) : null}
+      <FitHours applying={applying} />
+      <PatchTests applying={applying} />
       <Against applying={applying} />
       {choice.use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
       <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>

@@ -66,15 +66,19 @@ describe("applying", () => {
   it("shares out what does not reach: who wants it most first, and who goes without", async () => {
     const { sent } = openPanel(
       [1, 2, 3],
-      fieldOf({ plots: [plotOf(1), plotOf(2), plotOf(3, { lastByMethod: { "cultured-extract": 9 } })] }),
+      fieldOf({
+        plots: [plotOf(1), plotOf(2), plotOf(3, { lastByMethod: { "cultured-extract": 9 } })],
+        stores: [fieldStoreOf({ onHandL: 10 })],
+      }),
     );
-    type("How strong", "neat");
-    // 18 L each at 2 L/m², 9 L at the least; 20 L are there.
-    expect(loads()).toHaveTextContent("54 L wanted, 20 L in store: shared out");
-    expect(loads()).toHaveTextContent("Bed 1 11 L of 18 L wanted");
-    expect(loads()).toHaveTextContent("Goes withoutBed 3 18 L wanted; nothing is left");
+    type("How strong", "1:1");
+    // 18 L each at 2 L/m², 9 L at the least; 10 L are there, which make 20 L of mix.
+    expect(loads()).toHaveTextContent("27 L wanted, 10 L in store: shared out");
+    expect(loads()).toHaveTextContent("Bed 1 5.5 L of 9 L wanted, 11 L of mix");
+    expect(loads()).toHaveTextContent("Goes withoutBed 3 9 L wanted; nothing is left");
     fireEvent.click(screen.getByRole("button", { name: "Bed 3: wants it. Change" }));
-    expect(loads()).toHaveTextContent("Bed 3 18 L, 18 L of mix");
+    expect(loads()).toHaveTextContent("Bed 3 9 L, 18 L of mix");
+    type("Why all the same?", "an old trial");
     fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
     await waitFor(() => expect(sent()).toMatchObject({ plotIds: [3], mixL: [18] }));
   });

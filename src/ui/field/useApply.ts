@@ -2,6 +2,7 @@ import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
 import type { Priority } from "@/core/apply/allocate";
+import { partsWaterFor, type Often } from "@/core/apply/strengthCautions";
 import { pour, type Poured } from "@/core/apply/pour";
 import { findUseRate, usualRate } from "@/core/book";
 import { findUse, USES, type UseId } from "@/core/book/uses";
@@ -47,6 +48,8 @@ const cautionsOf = (
     riverWater: store.riverWater || fromRiver,
     rules: view.rules,
     today: isoDay(new Date(view.nowMs), view.farm),
+    hour: { ...view.hour, atMs: view.nowMs },
+    patchTests: store.patchTests,
   });
 };
 
@@ -70,6 +73,7 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
   const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
+  const [often, setOften] = useState<Often>("seldom");
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const [pickedTool, setPickedTool] = useState<number | null>(null);
   const [rateOf, setRateOf] = useState<RateOf>("mix");
@@ -90,7 +94,7 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
   // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
   const usualL = usual?.default ?? 2;
   const typedNumber = typedRate === null ? null : parseNumber(typedRate);
-  const ratio = typedRatio ?? sayDilution(rate?.partsWater.default ?? 20).replace("\u202f", "");
+  const ratio = typedRatio ?? sayDilution(rate ? partsWaterFor(rate, often) : 20).replace("\u202f", "");
   // A rate of concentrate is so many times as much mix.
   const times = rateOf === "mix" ? 1 : 1 + (partsWaterOf(ratio, units) ?? 0);
   const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
@@ -132,6 +136,11 @@ function useChoice(view: FieldView, storeId: number | null, plots: FieldView["pl
       setTypedRate(null);
     },
     setRatio: setTypedRatio,
+    often,
+    setOften: (next: Often) => {
+      setOften(next);
+      setTypedRatio(null);
+    },
     setRate: setTypedRate,
     setTool: setPickedTool,
   };

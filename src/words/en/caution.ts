@@ -3,6 +3,7 @@ import type { Carried } from "@/core/safety/carried";
 import { sayDilution } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
+import { speechOf, type Speech } from "../speech";
 
 /** What a liquid carries, ending "it holds". */
 export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
@@ -16,7 +17,7 @@ export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
 export const sayCarried = (hazard: Carried): string => CARRIED_WORDS[hazard];
 
 /** A caution against an application, in words. */
-export function sayCaution(caution: ApplyCaution): string {
+export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric")): string {
   switch (caution.code) {
     case "expired":
       return `It is ${sayDuration(caution.hoursPast)} past its keeping time. Smell it and read its pH; compost takes what is doubtful.`;
@@ -57,6 +58,30 @@ export function sayCaution(caution: ApplyCaution): string {
     }
     case "urine-too-young":
       return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at the least.`;
+    case "undiluted-on-plants":
+      return `Undiluted it burns what grows there. On plants it is never stronger than ${sayDilution(caution.strongest)}; undiluted is for bare ground, compost or char.`;
+    case "patch-marked":
+      return `A patch of this strength or a weaker one marked the leaves. Go weaker than ${sayDilution(caution.partsWater)}, or leave it off.`;
+    case "patch-test-first":
+      return caution.waiting
+        ? `${sayDilution(caution.partsWater)} is stronger than usual (${sayDilution(caution.usual)}) and its patch test is not looked at yet. Wait a day or two, look, and say what you see.`
+        : `${sayDilution(caution.partsWater)} is stronger than usual (${sayDilution(caution.usual)}). Try it on a few leaves first, look after a day or two, then do the rest.`;
+    case "full-sun":
+      return caution.onLeaves
+        ? `The sun is high: wet leaves burn, and what lives in it dies in the light. The sun is low again in ${sayDuration(caution.lowInH)}.`
+        : `The sun is high: what lives in it dies on hot dry soil. The sun is low again in ${sayDuration(caution.lowInH)}.`;
+    case "rain-on-leaves":
+      return caution.inH === 0
+        ? "It rains, or is about to: it washes off the leaves. Soil takes it gladly."
+        : `Rain is expected in ${caution.inH} h: it washes off the leaves. Soil takes it gladly.`;
+    case "leaves-wet":
+      return "It has just rained: wet leaves hold none of it. Wait until they are dry.";
+    case "wind-drift":
+      return `The wind blows at ${say.wind(caution.windMPerS)}: it carries the spray away, onto other beds and people. Wait for calm, or put it on the soil.`;
+    case "too-hot-out":
+      return `${say.temperature(caution.airC)} is too hot for it: ${caution.onLeaves ? "leaves under stress burn" : "plants under stress take harm, and the soil dries it up"}. Wait for the evening.`;
+    case "too-cold-out":
+      return `${say.temperature(caution.airC)} is too cold for it: ${caution.onLeaves ? "leaves stay wet and take nothing up" : "nothing in the soil is at work"}.`;
     case "again-so-soon":
       return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
     case "river-on-leaves":

@@ -27,6 +27,7 @@ const THINGS = {
   "method": "method",
   "mixing": "mixing",
   "own-ingredient": "ingredient of our own",
+  "patch-test": "patch test",
   "person": "person",
   "place": "place",
   "plan": "plan",
@@ -77,7 +78,7 @@ const held = (hold: HoldReason) => ` that may go in; a lot is held back: ${sayHo
 function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
   switch (because.code) {
     case "caution":
-      return `${sayCaution(because.caution)} ${because.inFull ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`;
+      return `${sayCaution(because.caution, say)} ${because.inFull ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`;
     case "not-ready":
       return `The verdict is "${sayState(because.verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`;
     case "unknown-plant":
@@ -267,7 +268,7 @@ export const REFUSALS = {
   ],
   "not-sour-enough": ({ ph }: { ph: number }, say: Speech) =>
     `pH ${say.number(ph, 3)} is no longer sour enough to keep it: write it down as off, or read again.`,
-  "use-barred": ({ caution }: { caution: ApplyCaution }) => sayCaution(caution),
+  "use-barred": ({ caution }: { caution: ApplyCaution }, say) => sayCaution(caution, say),
 
   // Water
   "treatment-fails": ({ reasons }: { reasons: readonly WaterReason[] }) => sayReasons(reasons),
