@@ -199,7 +199,9 @@ test.describe(() => {
       await expect(loads).toContainText("5 cans of 10 L with 40 mL in each");
       await expect(loads).toContainText("a last can of 7.6 L with 30 mL");
       await page.getByLabel("How strong").fill("neat");
-      await page.getByLabel("Mix (L per m²)").fill("8");
+      await expect(page.getByText(/Undiluted it burns what grows there/).first()).toBeVisible();
+      await page.getByLabel("How strong").fill("1:1");
+      await page.getByLabel("Mix (L per m²)").fill("20");
       await expect(loads.getByText(/ L in store: shared out by who wants it most/)).toBeVisible();
       await expect(page.getByText(/times what a bed soaks up at once/).first()).toBeVisible();
       await page.getByLabel("How strong").fill("1:0");
@@ -213,6 +215,7 @@ test.describe(() => {
       await page.getByLabel("How strong").fill("1:50");
       await expect(page.getByText(/stronger than this injector can give/)).toBeVisible();
       await page.getByRole("radio", { name: "Drench, growing plants" }).click();
+      await page.getByLabel("Why all the same?").fill("overcast all day");
       await page.getByRole("button", { name: "It is on the beds" }).click();
       await expect(page.getByText("Which water thins it?").first()).toBeVisible();
       await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });

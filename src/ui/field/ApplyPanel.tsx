@@ -191,8 +191,9 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
 /** What speaks against it, and what it takes all the same. */
 const Against = ({ applying }: { readonly applying: Applying }) => {
   const { apply, choice, cautions, barred, blocked, reason, setReason } = applying;
+  if (cautions.length === 0) return null;
   return (
-    <>
+    <section aria-label="What speaks against it" className="grid gap-4">
       {cautions.map((caution) => (
         <Notice
           key={`${caution.code} ${"hazard" in caution ? caution.hazard : ""}`}
@@ -203,7 +204,7 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
         </Notice>
       ))}
       {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={choice.store.id} /> : null}
-      {cautions.length > 0 && !barred ? (
+      {!barred ? (
         <TextArea
           label={blocked ? "This is blocked. Who answers for it, and why?" : "Why all the same?"}
           hint={
@@ -216,7 +217,7 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
           error={apply.fields["/overrideReason"]}
         />
       ) : null}
-    </>
+    </section>
   );
 };
 
