@@ -1,3 +1,4 @@
+import { withSerwist } from "@serwist/turbopack";
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
@@ -20,4 +21,4 @@ const config: NextConfig = {
   ],
 };
 
-export default config;
+export default withSerwist(config);

@@ -29,6 +29,8 @@ export default defineConfig({
   // A trace of every act costs more than the walk itself: TRACE=1 keeps one of what fails.
   use: {
     launchOptions,
+    // Only the walk without a signal has pages on the device; the others would fetch them all for nothing.
+    serviceWorkers: "block",
     // Nothing is waited for that only moves.
     contextOptions: { reducedMotion: "reduce" },
     actionTimeout: 240_000,

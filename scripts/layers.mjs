@@ -49,6 +49,7 @@ export const LAYERS = {
       "d3-shape",
       "react-hook-form",
       "clsx",
+      "idb",
     ],
   },
   app: {
@@ -61,6 +62,8 @@ export const LAYERS = {
       "node",
       "p-timeout",
       "rate-limiter-flexible",
+      "serwist",
+      "@serwist/turbopack",
       "@fontsource-variable",
     ],
   },

@@ -1,19 +1,43 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useMemo, type ReactNode } from "react";
+import { useCallback, useMemo, type ReactNode } from "react";
 import type { ActResult } from "@/contracts/answer";
+import { PERSON_HEADER } from "@/contracts/waiting";
 import { DoorProvider, type Door } from "@/ui/acts/act";
+import { AwayBar } from "@/ui/away/AwayBar";
+import { noteWaiting } from "@/ui/away/queue";
+import { sendOrKeep, sendWaiting, type Post } from "@/ui/away/sending";
 
-const post = (path: string, body: object): Promise<Response> =>
-  fetch(path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
+const post = (path: string, body: object, headers: Readonly<Record<string, string>> = {}): Promise<Response> =>
+  fetch(path, {
+    method: "POST",
+    headers: { "content-type": "application/json", ...headers },
+    body: JSON.stringify(body),
+  });
 
-/** The farm's own door, for the screens below it. */
-export function FarmDoor({ units, children }: { readonly units: Door["units"]; readonly children: ReactNode }) {
+const toAct: Post = async (name, request, person) =>
+  (await (
+    await post(`/api/act/${name}`, request, person === null ? {} : { [PERSON_HEADER]: String(person) })
+  ).json()) as ActResult<unknown>;
+
+interface FarmDoorProps {
+  readonly units: Door["units"];
+  readonly person: { readonly id: number; readonly name: string } | null;
+  /** When this page was read, ms since the epoch. */
+  readonly readMs: number;
+  readonly children: ReactNode;
+}
+
+/** The farm's own door, for the screens below it; what can't go through it now waits on this device. */
+export function FarmDoor({ units, person, readMs, children }: FarmDoorProps) {
   const router = useRouter();
   const door = useMemo(
     (): Door => ({
       units,
-      send: async (name, request) => (await (await post(`/api/act/${name}`, request)).json()) as ActResult<unknown>,
+      send: async (name, request) => {
+        const sent = await sendOrKeep(toAct, name, request, person);
+        return "seq" in sent ? { kept: true, note: (said) => void noteWaiting(sent.seq, { said }) } : sent;
+      },
       read: async (name, query, signal) =>
         (await (
           await fetch(`/api/view/${name}?${new URLSearchParams(query)}`, { signal })
@@ -21,7 +45,17 @@ export function FarmDoor({ units, children }: { readonly units: Door["units"]; r
       onChanged: () => router.refresh(),
       choosePerson: async (id) => void (await post("/api/person", { id })),
     }),
-    [router, units],
+    [router, units, person],
   );
-  return <DoorProvider door={door}>{children}</DoorProvider>;
+  const sendNow = useCallback(async () => {
+    const sent = await sendWaiting(toAct);
+    if (sent > 0) router.refresh();
+    return sent;
+  }, [router]);
+  return (
+    <DoorProvider door={door}>
+      <AwayBar readMs={readMs} sendNow={sendNow} />
+      {children}
+    </DoorProvider>
+  );
 }

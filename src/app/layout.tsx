@@ -1,12 +1,12 @@
 import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
+import { SerwistProvider } from "@serwist/turbopack/react";
 import { Toaster } from "sonner";
 import { Away } from "@/ui/frame/Away";
 import { readMeasures } from "@/services/farm";
 import { Header } from "@/ui/frame/Header";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
-import { OfflineBar } from "@/ui/frame/OfflineBar";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
 import { FarmDoor } from "./FarmDoor";
 import "./globals.css";
@@ -26,33 +26,35 @@ export default async function RootLayout({ children }: { readonly children: Reac
   const page = await openPage(async (frame) => ({ ...frame, measures: await readMeasures(frame.ctx) }));
   const nonce = (await headers()).get("x-nonce") ?? "";
   const frame = page.type === "open" ? page.value : null;
+  const person = frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null;
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
-        <FarmDoor units={frame?.farm.units ?? "metric"}>
-          <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
-            <Header
-              farmName={frame?.farm.name ?? null}
-              units={frame?.farm.units ?? "metric"}
-              measures={frame?.measures ?? []}
-              person={frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null}
-              people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
-            />
-            <OfflineBar />
-            <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
-            <Toaster
-              position="bottom-left"
-              offset={{ bottom: 76 }}
-              toastOptions={{
-                className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base",
-                duration: 7000,
-              }}
-            />
-          </MeasuresProvider>
-        </FarmDoor>
+        <SerwistProvider swUrl="/serwist/sw.js" cacheOnNavigation={false} reloadOnOnline={false}>
+          <FarmDoor units={frame?.farm.units ?? "metric"} person={person} readMs={frame?.ctx.now().getTime() ?? 0}>
+            <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
+              <Header
+                farmName={frame?.farm.name ?? null}
+                units={frame?.farm.units ?? "metric"}
+                measures={frame?.measures ?? []}
+                person={person}
+                people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
+              />
+              <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
+              <Toaster
+                position="bottom-left"
+                offset={{ bottom: 76 }}
+                toastOptions={{
+                  className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base !font-[inherit]",
+                  duration: 7000,
+                }}
+              />
+            </MeasuresProvider>
+          </FarmDoor>
+        </SerwistProvider>
       </body>
     </html>
   );

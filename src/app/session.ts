@@ -1,4 +1,5 @@
-import { cookies } from "next/headers";
+import { cookies, headers } from "next/headers";
+import { PERSON_HEADER } from "@/contracts/waiting";
 import { cache } from "react";
 import type { Frame } from "@/services/context";
 import { readFarm } from "@/services/farm";
@@ -10,7 +11,9 @@ export const PERSON_COOKIE = "ruchka-person";
 export const openFrame = cache(async (): Promise<Frame | null> => {
   const found = await readFarm(pool());
   if (!found) return null;
-  const wanted = Number((await cookies()).get(PERSON_COOKIE)?.value);
+  // What waited on a device tells who did it; the device may be in other hands by now.
+  const told = (await headers()).get(PERSON_HEADER) ?? (await cookies()).get(PERSON_COOKIE)?.value;
+  const wanted = Number(told);
   const actor = found.actors.find(({ id }) => id === wanted) ?? found.actors[0]!;
   return { farm: found.farm, people: found.actors, ctx: { pool: pool(), now, actor } };
 });

@@ -65,5 +65,5 @@ export function ordinal(place: number): string {
 }
 
 /** @example plural(1, "can"); // "1 can" */
-export const plural = (count: number, noun: string): string =>
-  `${formatNumber(count, 6)} ${noun}${count === 1 ? "" : "s"}`;
+export const plural = (count: number, noun: string, nouns = `${noun}s`): string =>
+  `${formatNumber(count, 6)} ${count === 1 ? noun : nouns}`;

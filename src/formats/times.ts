@@ -104,3 +104,13 @@ export function saySpan(leastH: number, mostH: number): string {
   const [figure, unit] = least.split(" ");
   return most.endsWith(` ${unit}`) ? `${figure} to ${most}` : `${least} to ${most}`;
 }
+
+/** A moment by the clock of the device that somebody holds, for what happens on it. @example sayDeviceMoment(0); // "Thu, 1 Jan, 00:00" */
+export const sayDeviceMoment = (atMs: number): string =>
+  new Date(atMs).toLocaleString("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  });

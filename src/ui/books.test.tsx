@@ -7,7 +7,6 @@ import type { LedgerView } from "@/services/ledger/readLedger";
 import { at, batchOf, FARM, PAGE_REST, fakeActions, NOW_MS, renderWith, storeOf } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
-import { OfflineBar } from "./frame/OfflineBar";
 import { SetUpScreen } from "./frame/SetUpScreen";
 import { CostMeasure } from "./ledger/CostMeasure";
 import { LedgerScreen } from "./ledger/LedgerScreen";
@@ -270,16 +269,5 @@ describe("the frame", () => {
     const sent = actions.setUpFarm.mock.calls[0]![0] as Record<string, number>;
     expect(sent.climateMeanC).toBeCloseTo(11, 6);
     expect(sent.climateSwingC).toBeCloseTo(10, 6);
-  });
-});
-
-describe("keys and connection", () => {
-  it("says when the connection is lost, and when it is back says nothing", () => {
-    const online = jest.spyOn(navigator, "onLine", "get").mockReturnValue(false);
-    renderWith(fakeActions(), <OfflineBar />);
-    expect(screen.getByRole("status")).toHaveTextContent("what you type is kept");
-    online.mockReturnValue(true);
-    fireEvent(window, new Event("online"));
-    expect(screen.queryByRole("status")).toBeNull();
   });
 });

@@ -43,6 +43,7 @@ const LOOK = object(["requestKey", "patchTestId", "result", "note"], {
   requestKey: REQUEST_KEY,
   patchTestId: ROW_ID,
   result: { enum: PATCH_RESULTS },
+  at: MOMENT,
   note: { type: "string", maxLength: 300 },
 });
 
@@ -56,7 +57,7 @@ export const seePatchTest = act(
       testId,
       result,
       note: note.trim(),
-      at: ctx.now(),
+      at: momentOf(ctx, request.at),
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });

@@ -7,12 +7,20 @@ import type { DoorCode } from "@/words/codes";
 import { sayDoor } from "@/words/door";
 import { speechOf, type Speech } from "@/words/speech";
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
+import { nextIsKept } from "../kit/told";
 import type { ActsOf, AnswerOf, Place, RequestOf } from "@/services/acts";
+
+/** Done, and waiting on this device until the farm can be reached. */
+export interface KeptHere {
+  readonly kept: true;
+  /** Takes down what the person was told of it. */
+  readonly note: (said: string) => void;
+}
 
 /** How a screen reaches the farm; the application hands it down, tests give their own. */
 export interface Door {
-  /** Sends one act with its key; rejects where no answer comes. */
-  readonly send: (name: string, request: object) => Promise<ActResult<unknown>>;
+  /** Sends one act with its key, or keeps it on this device where the farm is out of reach and it may wait; rejects where no answer comes. */
+  readonly send: (name: string, request: object) => Promise<ActResult<unknown> | KeptHere>;
   /** Asks a view, which changes nothing; rejects where no answer comes. */
   readonly read: (
     name: string,
@@ -79,6 +87,12 @@ function useSending(
       return null;
     }
     const result = await door.send(name, full).catch(() => ({ ok: false, error: doorError("out-of-reach") }) as const);
+    if ("kept" in result) {
+      nextIsKept(result.note);
+      setError(null);
+      setIntent(null);
+      return {};
+    }
     if (!result.ok) {
       setError(result.error);
       if (failure === "toast") toast.error(result.error.message);

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
@@ -47,7 +47,7 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
       overrideReason: overrideReason.trim() === "" ? null : overrideReason.trim(),
     });
     if (!answer) return;
-    toast.success(`${item.name} went into ${vesselName}.`);
+    told(`${item.name} went into ${vesselName}.`);
     onClose();
   });
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { sayMoney } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { sayEntry } from "@/words/said";
@@ -161,7 +161,7 @@ export const BatchScreen = ({
   const running = page.close === null;
   const strike = async (entryId: number) => {
     if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
-      toast.success("Struck out; it stays readable.");
+      told("Struck out; it stays readable.");
   };
 
   return (

@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { CAUTIONS } from "@/core/book/cautions";
 import { findIngredient } from "@/core/book/ingredients";
 import { OF_LITRES, type Measurable } from "@/formats/measured";
@@ -134,7 +134,7 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    toast.success(
+    told(
       discarding
         ? `${vesselName} is empty. Wash it next.`
         : `${sayStock(read(form.yieldL, of) ?? 0, unit, units)} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,

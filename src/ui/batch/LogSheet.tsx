@@ -1,6 +1,6 @@
 "use client";
 import { useState, type ReactNode } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/words/said";
@@ -116,7 +116,7 @@ export const LogSheet = ({
     };
     const answer = await log.run(request);
     if (!answer) return;
-    toast.success(`${vesselName}: ${said}${correcting ? ", corrected" : ""}.`, {
+    told(`${vesselName}: ${said}${correcting ? ", corrected" : ""}.`, {
       action: {
         label: "Undo",
         onClick: () => void log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),

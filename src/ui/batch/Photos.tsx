@@ -2,6 +2,7 @@
 import { Camera } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
+import { told } from "../kit/told";
 import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment";
 import { useBatchAct } from "../acts/batch";
@@ -29,8 +30,7 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
   const keep = async (chosen: File) => {
     setBusy(true);
     try {
-      if (await addPhoto.run({ batchId, jpeg: await photoOf(chosen) }))
-        toast.success("The picture is kept with the batch.");
+      if (await addPhoto.run({ batchId, jpeg: await photoOf(chosen) })) told("The picture is kept with the batch.");
     } catch {
       toast.error("This picture could not be read. Take another.");
     }

@@ -1,7 +1,7 @@
 "use client";
 import { CookingPot, House, Sprout, Sun, TreeDeciduous, Warehouse, type LucideIcon } from "lucide-react";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { PLACE_KINDS, type Place, type PlaceKind } from "@/core/ferment/temperature/places";
 import type { UnitSystem } from "@/formats/amounts";
 import { PLACE_WORDS, sayPlace } from "@/words/said";
@@ -36,7 +36,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
   const put = async (request: { kind: PlaceKind; lowC?: number; highC?: number }) => {
     if (!(await say.run({ vesselId, ...request }))) return;
     setOpen(false);
-    toast.success(request.kind === "unsaid" ? "Its place is not said any more." : "Its place is kept for it.");
+    told(request.kind === "unsaid" ? "Its place is not said any more." : "Its place is kept for it.");
   };
   if (place && !open)
     return (

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { OF_LITRES } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
@@ -30,7 +30,7 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
     const litres = read(typed, OF_LITRES) as number;
     const answer = "batchId" in from ? await take.run({ ...from, litres }) : await move.run({ ...from, litres });
     if (!answer) return;
-    toast.success(`${INGREDIENTS[makes].name} is in the shed.`);
+    told(`${INGREDIENTS[makes].name} is in the shed.`);
     onClose();
   });
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import type { CueMeaning, Step } from "@/core/book/types";
@@ -217,7 +217,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
   const keep = async () => {
     const answer = await act.run({ document: document as never, basedOn, confirmed });
     if (!answer) return;
-    toast.success(
+    told(
       `Our version ${answer.versionNo} is kept${answer.unconfirmed > 0 ? "; its figures wait to be confirmed" : ""}.`,
     );
     onClose();

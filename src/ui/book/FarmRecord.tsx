@@ -1,7 +1,7 @@
 "use client";
 import { Link } from "../kit/Link";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { formatNumber } from "@/formats/numbers";
 import { fullDate, type FarmClock } from "@/formats/times";
 import type { MethodRecord, SaidThen } from "@/services/ferment";
@@ -87,7 +87,7 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
   const forget = async () => {
     if (!learned) return;
     if (await reset.run({ modelId: learned.modelId, reason: reason.trim() })) {
-      toast.success("What was learned is set aside. The record stays.");
+      told("What was learned is set aside. The record stays.");
       setResetting(false);
     }
   };

@@ -1,7 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { readRecipe } from "@/contracts/recipe/readRecipe";
 import { findMethod } from "@/core/book";
 import type { BookView } from "@/services/book";
@@ -48,7 +48,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
     );
     const answer = await act.run({ document: read.document as never, basedOn, confirmed });
     if (!answer) return;
-    toast.success(`${read.document.name} is our version ${answer.versionNo}.`);
+    told(`${read.document.name} is our version ${answer.versionNo}.`);
     router.push(`/book/${method}`);
   };
   return (

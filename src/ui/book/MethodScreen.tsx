@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import type { Recipe } from "@/core/book/recipe";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findMethod } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
 import { cautionsFor } from "@/core/safety/cautionsFor";
@@ -191,7 +191,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
   );
   useKey("s", () => setOpen("scale"));
   const pick = async () => {
-    if (await choose.run({ ...shown })) toast.success(`From now on we make it by ${recipe.school.name.toLowerCase()}.`);
+    if (await choose.run({ ...shown })) told(`From now on we make it by ${recipe.school.name.toLowerCase()}.`);
   };
   return (
     <div className="mx-auto max-w-[1240px] px-4 py-5 md:px-8">

@@ -2,7 +2,7 @@
 import { gPerLOf, sayContentUnit } from "@/formats/amounts";
 import { useMeasures } from "../measures/measuresContext";
 import { useForm } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
 import { parseNumber } from "@/formats/numbers";
 import { useBatchAct } from "../acts/batch";
@@ -22,7 +22,7 @@ export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; reado
   const { register, handleSubmit } = useForm<LabForm>({ defaultValues: { nutrient: "n", gPerL: "", note: "" } });
   const submit = handleSubmit(async ({ nutrient, gPerL, note }) => {
     if (!(await act.run({ batchId, nutrient, gPerL: gPerLOf(parseNumber(gPerL) ?? NaN, units), note }))) return;
-    toast.success(`${NUTRIENTS[nutrient]} is down as measured.`);
+    told(`${NUTRIENTS[nutrient]} is down as measured.`);
     onClose();
   });
   return (

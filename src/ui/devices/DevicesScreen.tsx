@@ -2,7 +2,7 @@
 import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { fromBase } from "@/core/quantity/units";
 import { formatNumber } from "@/formats/numbers";
 import { sayAside, sayFigure } from "@/words/said";
@@ -109,12 +109,12 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
   const now = new Date(view.nowMs);
   const hang = async () => {
     if (await place.run({ deviceId: device.id, vesselId: vesselId === "" ? null : Number(vesselId) })) {
-      toast.success(`${device.name} hangs there from now on. What it read before stays where it was read.`);
+      told(`${device.name} hangs there from now on. What it read before stays where it was read.`);
       setMoving(false);
     }
   };
   const out = async () => {
-    if (await retire.run({ deviceId: device.id })) toast.success(`${device.name} is out of use; its readings stay.`);
+    if (await retire.run({ deviceId: device.id })) told(`${device.name} is out of use; its readings stay.`);
   };
   return (
     <section aria-label={device.name} className="border-t-2 border-ink pt-3">

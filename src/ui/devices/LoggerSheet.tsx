@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { clockTime, fullDate, type FarmClock } from "@/formats/times";
 import type { LoggerPreview, DevicesView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
@@ -55,7 +55,7 @@ function useLogger(view: DevicesView, onClose: () => void) {
       unit,
     });
     if (!answer) return;
-    toast.success(
+    told(
       `${answer.taken} figures taken${answer.known > 0 ? `, ${answer.known} were there already` : ""}${answer.setAside > 0 ? `, ${answer.setAside} kept apart` : ""}.`,
     );
     onClose();

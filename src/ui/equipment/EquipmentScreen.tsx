@@ -1,7 +1,7 @@
 "use client";
 import { Link } from "../kit/Link";
 import { useState, type FormEvent } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core/equipment/needs";
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbers";
@@ -31,7 +31,7 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       note: form.note,
     });
     if (!answer) return;
-    toast.success(`${form.name} hangs on the wall.`);
+    told(`${form.name} hangs on the wall.`);
     onClose();
   };
   const { fields } = act;
@@ -166,7 +166,7 @@ const Peg = ({
 }) => {
   const act = useEquipmentAct("noteEquipment", "toast");
   const note = async (kind: "washed" | "calibrated" | "broken" | "mended", said: string) => {
-    if (await act.run({ equipmentId: piece.id, kind })) toast.success(`${piece.name}: ${said}.`);
+    if (await act.run({ equipmentId: piece.id, kind })) told(`${piece.name}: ${said}.`);
   };
   const unit = SIZE_UNIT[piece.kind];
   const acts: readonly (readonly [string, () => void])[] = [

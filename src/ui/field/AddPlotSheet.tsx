@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { valueInField } from "@/formats/fieldUnits";
 import { readOptional } from "@/formats/numbers";
 import type { PlotStage } from "@/services/types";
@@ -53,7 +53,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
       harvestOn: form.harvestOn === "" ? null : form.harvestOn,
     });
     if (!answer) return;
-    toast.success(`${form.name} is on the plan.`);
+    told(`${form.name} is on the plan.`);
     onClose();
   });
   return (

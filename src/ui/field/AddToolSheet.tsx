@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
@@ -41,7 +41,7 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       partsWater: isInjector ? readOptional(form.partsWater) : null,
     });
     if (!answer) return;
-    toast.success(`${form.name} is at hand.`);
+    told(`${form.name} is at hand.`);
     onClose();
   });
   return (

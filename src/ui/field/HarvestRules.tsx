@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { CARRIED, DEFAULT_RULES, type Carried } from "@/core/safety/carried";
 import { parseNumber } from "@/formats/numbers";
 import type { FieldView } from "@/services/field";
@@ -28,7 +28,7 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
     const touchingD = parseNumber(touching);
     const clearD = parseNumber(clear);
     if (await act.run({ hazard, touchingD: touchingD ?? NaN, clearD: clearD ?? NaN, source }))
-      toast.success("Kept. It stands from now on.");
+      told("Kept. It stands from now on.");
   };
   return (
     <section aria-label={TITLES[hazard]} className="grid gap-3 border-b border-line pb-4">

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { sayDilution } from "@/formats/amounts";
 import { sayAge } from "@/formats/times";
 import type { PatchTestView } from "@/services/field";
@@ -19,7 +19,7 @@ const Test = ({ test, nowMs }: { readonly test: PatchTestView; readonly nowMs: n
   const act = useFieldAct("seePatchTest");
   const see = async (result: "clear" | "marked" | "dropped") => {
     if (!(await act.run({ patchTestId: test.id, result, note: "" }))) return;
-    toast.success(result === "dropped" ? "The patch test is taken back." : `Patch test: ${RESULT_WORDS[result]}.`);
+    told(result === "dropped" ? "The patch test is taken back." : `Patch test: ${RESULT_WORDS[result]}.`);
   };
   return (
     <li className="grid gap-1 border-b border-line py-2">
@@ -58,7 +58,7 @@ export const PatchTests = ({ applying }: { readonly applying: Applying }) => {
   const plot = plots.find(({ id }) => id === picked) ?? plots[0];
   const start = async () => {
     if (!plot || !(await act.run({ storeId: store.id, plotId: plot.id, useId, ratio }))) return;
-    toast.success(`A patch of ${plot.name} is treated. Look at it after a day or two.`);
+    told(`A patch of ${plot.name} is treated. Look at it after a day or two.`);
   };
   if (tests.length === 0 && !isWanted) return null;
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import type { EdiblePart } from "@/core/book/crops";
 import { cropFacts } from "@/core/book/crops";
 import { plural, readOptional } from "@/formats/numbers";
@@ -167,7 +167,7 @@ export const PlantSheet = ({
   const [form, setForm] = useState(EMPTY);
   const submit = async () => {
     if (!(await act.run({ plotIds: plots.map(({ id }) => id), ...toldBy(form) }))) return;
-    toast.success(`${form.crop.trim()} on ${plural(plots.length, "plot")}.`);
+    told(`${form.crop.trim()} on ${plural(plots.length, "plot")}.`);
     onClose();
   };
   return (

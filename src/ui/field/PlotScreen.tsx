@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { USES } from "@/core/book/uses";
 import type { UseId } from "@/core/book/uses";
 import { stageOn } from "@/core/land/planting";
@@ -77,7 +77,7 @@ const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClos
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ applicationId: dose.applicationId, reason }))) return;
-    toast.success("Taken back: what it took is in store again.");
+    told("Taken back: what it took is in store again.");
     onClose();
   };
   return (

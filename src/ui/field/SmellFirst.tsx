@@ -1,5 +1,5 @@
 "use client";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { useShedAct } from "../acts/shed";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
@@ -8,7 +8,7 @@ import { Refusal } from "../kit/Refusal";
 export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
   const check = useShedAct("checkStore");
   const found = async (kind: "smelt-good" | "smelt-off") => {
-    if (await check.run({ storeId, kind })) toast.success("Written down, with day and name.");
+    if (await check.run({ storeId, kind })) told("Written down, with day and name.");
   };
   return (
     <div role="group" aria-label="What its smell says" className="flex flex-wrap gap-2">

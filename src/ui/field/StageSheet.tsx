@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import type { SeenStage } from "@/core/land/planting";
 import { plural } from "@/formats/numbers";
 import type { PlotView } from "@/services/field";
@@ -34,7 +34,7 @@ export const StageSheet = ({ plots, today, onClose }: PlotsProps) => {
   const [on, setOn] = useState(today);
   const submit = async () => {
     if (!(await act.run({ plantingIds: plantingsOf(plots), stage, on }))) return;
-    toast.success(`${STAGE_WORDS[stage]}: seen on ${plural(plots.length, "plot")}.`);
+    told(`${STAGE_WORDS[stage]}: seen on ${plural(plots.length, "plot")}.`);
     onClose();
   };
   return (
@@ -58,7 +58,7 @@ export const ClearSheet = ({ plots, today, onClose }: PlotsProps) => {
   const submit = async () => {
     const plantingIds = plantingsOf(plots);
     if (!(await act.run({ plantingIds, on }))) return;
-    toast.success(`${plural(plantingIds.length, "plot")} cleared.`, {
+    told(`${plural(plantingIds.length, "plot")} cleared.`, {
       action: { label: "Undo", onClick: () => void act.run({ plantingIds, on: null }) },
     });
     onClose();

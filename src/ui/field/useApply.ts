@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
 import type { Priority } from "@/core/apply/allocate";
 import { partsWaterFor, type Often } from "@/core/apply/strengthCautions";
@@ -230,7 +230,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
     });
     if (!answer) return;
     const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });
-    toast.success(
+    told(
       `${served.length === 1 ? served[0]!.name : `${served.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
       { action: { label: "Undo", onClick: undo } },
     );

@@ -1,7 +1,7 @@
 "use client";
 import { Download } from "lucide-react";
 import { useRef, useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
 import { formatNumber, plural } from "@/formats/numbers";
 import type { FilePreview, RowOutcome } from "@/services/files";
@@ -158,7 +158,7 @@ function useFile() {
   const put = async (file: File, before: FilePreview) => {
     const last = await send(file, true);
     if (last?.type === "written") {
-      toast.success(
+      told(
         `${plural(last.value.written, "row")} written${last.value.same > 0 ? `, ${last.value.same} were there already` : ""}.`,
       );
       setState({ type: "none" });

@@ -1,6 +1,6 @@
 "use client";
 import { useForm } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { sayDay } from "@/formats/times";
 import type { Asking } from "../acts/act";
 import { useFillAct } from "../acts/fill";
@@ -40,7 +40,7 @@ export const PlanSheet = ({
       include: include ?? [],
     });
     if (!answer) return;
-    toast.success(`${name} is planned for ${sayDay(forDay)}.`);
+    told(`${name} is planned for ${sayDay(forDay)}.`);
     onDone();
   });
   return (

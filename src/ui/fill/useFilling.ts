@@ -1,6 +1,6 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { isWater } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { parseNumber, readCelsius } from "@/formats/numbers";
@@ -57,7 +57,7 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
   const start = async () => {
     const answer = await act.run(fillRequest(fill, said, parseNumber(labourMin) as number));
     if (!answer) return;
-    toast.success(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
+    told(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
     wait();
   };
   const stepByStep = async () => {

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass } from "@/formats/amounts";
 import { parseNumber } from "@/formats/numbers";
@@ -19,7 +19,7 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ ...form, restD: parseNumber(form.restD) as number });
     if (!answer) return;
-    toast.success(`${form.name} is kept.`);
+    told(`${form.name} is kept.`);
     onClose();
   });
   const { fields } = act;
@@ -59,7 +59,7 @@ export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ name: form.name, wormsKg: read(form.worms, OF_KILOGRAMS) as number });
     if (!answer) return;
-    toast.success(`${form.name} is kept.`);
+    told(`${form.name} is kept.`);
     onClose();
   });
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findPlant, PLANT_SLOTS } from "@/core/book/plants";
 import type { IngredientId } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
@@ -63,7 +63,7 @@ function usePick(species: string, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    toast.success(`${form.species} is on the shelf, for today.`);
+    told(`${form.species} is on the shelf, for today.`);
     onClose();
   });
   const { fields } = act;

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { toast } from "sonner";
+import { told } from "../kit/told";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
@@ -27,7 +28,7 @@ const PhotoButton = ({ place }: { readonly place: Place }) => {
   const send = async (file: File) => {
     setBusy(true);
     try {
-      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) toast.success("The picture is kept.");
+      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("The picture is kept.");
     } catch {
       toast.error("This picture could not be read. Is it a photograph?");
     } finally {
@@ -139,7 +140,7 @@ function useVisit(place: Place, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    toast.success(takes ? "It is on the shelf; the place rests now." : "The visit is kept.");
+    told(takes ? "It is on the shelf; the place rests now." : "The visit is kept.");
     onClose();
   });
   const { fields } = act;

@@ -1,6 +1,6 @@
 "use client";
 import { useState, type FormEvent } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { BALL_TEST, BALL_WORDS, type BallWord } from "@/core/gather/wormBin";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayMass, type UnitSystem } from "@/formats/amounts";
@@ -138,7 +138,7 @@ function useBin(bin: Bin, onClose: () => void) {
       overrideReason: reason,
     });
     if (!answer) return;
-    toast.success(answer.lotId === null ? "It is written down." : "The castings are on the shelf.");
+    told(answer.lotId === null ? "It is written down." : "The castings are on the shelf.");
     onClose();
   };
   const { fields } = act;

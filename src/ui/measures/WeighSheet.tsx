@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { OF_LITRES } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
@@ -27,7 +27,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
   const undo = useShedAct("takeBackWeighing", "toast");
   const takeBack = async (measure: string, ingredientId: string, name: string) => {
     if (!(await undo.run({ measure, ingredientId }))) return;
-    toast.success(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);
+    told(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);
   };
   return (
     <ul className="divide-y divide-line border-y border-line">
@@ -81,7 +81,7 @@ function useWeighing(of: IngredientId) {
       amount: read(amount, measurable) as number,
     };
     if (!(await act.run(sent))) return;
-    toast.success(
+    told(
       marked
         ? `The line on the ${measure} is kept: type "1 ${measure}" in any amount.`
         : `One ${measure} of ${item.name.toLowerCase()} is weighed. Weigh it again for its spread.`,

@@ -2,7 +2,7 @@
 import type { RefusalCode } from "@/words/refusals";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import { fromBase } from "@/core/quantity/units";
 import { parseNumber, readCelsius } from "@/formats/numbers";
@@ -62,7 +62,7 @@ function useFinish(view: MixingView) {
       species,
     });
     if (!answer) return;
-    toast.success("Its clock runs. The label is ready to print.");
+    told("Its clock runs. The label is ready to print.");
     router.push(`/batches/${answer.batchId}`);
   };
   const { fields, error } = act;

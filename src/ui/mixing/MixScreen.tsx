@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import type { MixingView } from "@/services/mixing";
 import { useMixingAct } from "../acts/mixing";
 import { useRefreshing } from "../frame/useRefreshing";
@@ -83,7 +83,7 @@ function useMixing(view: MixingView) {
   };
   const giveUp = async () => {
     if (!(await drop.run({ mixingId: view.id }))) return;
-    toast.success("Given up. Nothing was taken off the shelf's books; the vessel is free.");
+    told("Given up. Nothing was taken off the shelf's books; the vessel is free.");
     router.push("/");
   };
   return { tick, send, giveUp, leaving, setLeaving, skipped, setSkipped, nowMs };

@@ -1,7 +1,7 @@
 "use client";
 import { useEffect, useState } from "react";
 import { useRouter } from "next/navigation";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
@@ -115,7 +115,7 @@ function useCount(view: CountView) {
     });
     if (!answer) return;
     keep(NONE);
-    toast.success(answer.changed === 0 ? "All as the books say." : `${plural(answer.changed, "lot")} put right.`);
+    told(answer.changed === 0 ? "All as the books say." : `${plural(answer.changed, "lot")} put right.`);
     router.refresh();
   };
   const errorAt = (lotId: number) => {

@@ -1,6 +1,6 @@
 "use client";
 import { useState, type FormEvent } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { handTestOf } from "@/core/stock/handTest";
 import { sayStock } from "@/formats/amounts";
 import { sayDay } from "@/formats/times";
@@ -73,7 +73,7 @@ function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
     if (!(await ask())) return;
-    toast.success("It is written down.");
+    told("It is written down.");
     onClose();
   };
   const wantsAmount = act === "waste" || act === "count" || act === "correct";

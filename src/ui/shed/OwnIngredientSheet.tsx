@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { findIngredient, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { kgPerLOf, sayDensity, sayWeighed, sayWeighedUnit } from "@/formats/fieldUnits";
 import type { UnitSystem } from "@/formats/amounts";
@@ -45,7 +45,7 @@ function useOwnIngredient(onClose: () => void) {
       keeping: form.keeping,
     });
     if (!answer) return;
-    toast.success(`${form.name} may be received now.`);
+    told(`${form.name} may be received now.`);
     onClose();
   });
   const { fields } = act;

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { INGREDIENT_FACTS } from "@/core/book/ingredientFacts";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { DungAge } from "@/core/safety/provenance";
@@ -84,7 +84,7 @@ function useReceiving({ today, own, startWith, onClose }: ReceiveSheetProps) {
       provenance: provenanceOf(form, item.ingredientId, read),
     });
     if (!answer) return;
-    toast.success(`${item.name} is on the shelf.`);
+    told(`${item.name} is on the shelf.`);
     onClose();
   });
   const { fields } = receive;

@@ -1,7 +1,7 @@
 "use client";
 import { Link } from "../kit/Link";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { sayMoney, sayStock } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
@@ -116,8 +116,7 @@ const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingV
           variant="quiet"
           disabled={drop.busy}
           onClick={async () => {
-            if (await drop.run({ planId: plan.id }))
-              toast.success(`${plan.name} is given up; what was kept for it is free.`);
+            if (await drop.run({ planId: plan.id })) told(`${plan.name} is given up; what was kept for it is free.`);
           }}
         >
           Give up

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { parseNumber, readOptional } from "@/formats/numbers";
 import type { FarmView } from "@/services/farm";
 import type { ItemView } from "@/services/shed";
@@ -41,7 +41,7 @@ function useSupply(item: ItemView, onClose: () => void) {
       note: form.note,
     });
     if (!answer) return;
-    toast.success(`${item.name}: kept.`);
+    told(`${item.name}: kept.`);
     onClose();
   });
   const { fields } = act;

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { DomainError } from "@/core/errors";
 import { treatWater, UNREAD_WATER_C, type WaterAnswer, type WaterTreatment } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
@@ -80,7 +80,7 @@ function useStart(water: WaterView, units: UnitSystem, onClose: () => void) {
       place,
     });
     if (!done) return;
-    toast.success(`${water.name} is set aside; its clock runs.`);
+    told(`${water.name} is set aside; its clock runs.`);
     onClose();
   });
   return { act, register, form, answer, degree, submit };

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import type { WaterSource } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
@@ -29,7 +29,7 @@ export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => 
   });
   const submit = handleSubmit(async ({ name, kind }) => {
     if (!(await act.run({ name, kind }))) return;
-    toast.success(`${name} is one of the farm’s waters.`);
+    told(`${name} is one of the farm’s waters.`);
     onClose();
   });
   return (
@@ -62,7 +62,7 @@ export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; read
   const typed = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres }) => {
     if (!(await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number }))) return;
-    toast.success(`${water.name}: the level is kept.`);
+    told(`${water.name}: the level is kept.`);
     onClose();
   });
   return (
@@ -93,7 +93,7 @@ export const StripSheet = ({ water, onClose }: { readonly water: WaterView; read
   const submit = handleSubmit(async ({ free, total }) => {
     if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))
       return;
-    toast.success(`${water.name}: the strip is kept.`);
+    told(`${water.name}: the strip is kept.`);
     onClose();
   });
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import type { VesselKind } from "@/services/types";
 import { valueInField } from "@/formats/fieldUnits";
@@ -41,7 +41,7 @@ export const AddVesselSheet = ({ onClose }: { readonly onClose: () => void }) =>
       airW: (readOptional(form.airW) ?? 0) as number,
     });
     if (!answer) return;
-    toast.success(`${form.name} stands in the yard.`);
+    told(`${form.name} stands in the yard.`);
     onClose();
   });
   return (

@@ -2,7 +2,7 @@
 import { Link } from "../kit/Link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../kit/told";
 import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
@@ -89,7 +89,7 @@ function useYardActs(yard: YardView) {
   useRefreshing();
 
   const washed = async (vesselId: number, name: string) => {
-    if (await clean.run({ vesselId })) toast.success(`${name} is free.`);
+    if (await clean.run({ vesselId })) told(`${name} is free.`);
   };
   const acts: VesselActs = {
     onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
@@ -118,7 +118,7 @@ function useYardActs(yard: YardView) {
     else {
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
       if (answer)
-        toast.success(`${task.title}. Done.`, {
+        told(`${task.title}. Done.`, {
           action: {
             label: "Undo",
             onClick: () =>

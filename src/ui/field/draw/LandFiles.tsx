@@ -1,7 +1,7 @@
 "use client";
 import { Download, Upload } from "lucide-react";
 import { useRef } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { plural } from "@/formats/numbers";
 import { useFieldAct } from "../../acts/field";
 import { Button, buttonClass } from "../../kit/Button";
@@ -15,7 +15,7 @@ export const LandFiles = () => {
     if (!file) return;
     const answer = await act.run({ text: await file.text(), fileName: file.name.slice(0, 100) });
     if (input.current) input.current.value = "";
-    if (answer) toast.success(`${plural(answer.plots, "plot")} and ${plural(answer.marks, "mark")} drawn in.`);
+    if (answer) told(`${plural(answer.plots, "plot")} and ${plural(answer.marks, "mark")} drawn in.`);
   };
   return (
     <div className="grid gap-2">

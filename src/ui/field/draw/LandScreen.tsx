@@ -1,7 +1,7 @@
 "use client";
 import { Redo2, Undo2 } from "lucide-react";
 import { useMemo, useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { boundsOf, type Point } from "@/core/land/ring";
 import { plural } from "@/formats/numbers";
 import type { FieldView } from "@/services/field";
@@ -48,7 +48,7 @@ const Keeping = ({ drawing }: { readonly drawing: Drawing }) => {
     const answer = await act.run(drawing.toSend);
     if (!answer) return;
     drawing.goOnFrom(kept(drawing.draft, drawing.toSend.plots, answer.plotIds));
-    toast.success(`${plural(drawing.changes, "change")} kept.`);
+    told(`${plural(drawing.changes, "change")} kept.`);
   };
   const wrong = Object.values(act.fields)[0];
   return (

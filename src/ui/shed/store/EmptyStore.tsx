@@ -1,7 +1,7 @@
 "use client";
 import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
 import { Choices } from "../../kit/Choices";
 import { TextField } from "../../kit/fields";
@@ -17,7 +17,7 @@ export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly o
   const [reason, setReason] = useState(over ? "past its day" : "");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
-    toast.success("It is written down, with the reason.");
+    told("It is written down, with the reason.");
     onDone();
   };
   return (

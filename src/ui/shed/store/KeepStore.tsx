@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
 import { TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
@@ -12,7 +12,7 @@ export const KeepStore = ({ store, onDone }: StoreActProps) => {
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, until, reason }))) return;
-    toast.success("Kept. Print its label anew.");
+    told("Kept. Print its label anew.");
     onDone();
   };
   return (

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import type { StoreCheckKind } from "@/core/stock/storeChecks";
 import { readOptional } from "@/formats/numbers";
 import { useShedAct } from "../../acts/shed";
@@ -22,7 +22,7 @@ export const LookAtStore = ({ store, onDone }: StoreActProps) => {
   const [note, setNote] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, kind, ph: readOptional(ph), note }))) return;
-    toast.success(
+    told(
       kind === "smelt-off"
         ? "Written down. Now empty it: the heap or bare ground."
         : "Written down, with day and name.",

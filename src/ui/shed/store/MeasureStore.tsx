@@ -1,7 +1,7 @@
 "use client";
 import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
 import { TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
@@ -15,7 +15,7 @@ export const MeasureStore = ({ store, onDone }: StoreActProps) => {
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
-    toast.success("The books say so too now.");
+    told("The books say so too now.");
     onDone();
   };
   return (

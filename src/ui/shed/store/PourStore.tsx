@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { toast } from "sonner";
+import { told } from "../../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
 import { useShedAct } from "../../acts/shed";
@@ -36,7 +36,7 @@ export const PourStore = ({ store, onDone }: StoreActProps) => {
       })),
     });
     if (!answer) return;
-    toast.success(`Poured. ${answer.storeIds.length === 1 ? "Its label is" : "Their labels are"} ready to print.`);
+    told(`Poured. ${answer.storeIds.length === 1 ? "Its label is" : "Their labels are"} ready to print.`);
     onDone();
   };
   const { fields } = act;

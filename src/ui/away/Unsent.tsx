@@ -1,0 +1,68 @@
+"use client";
+import { useState } from "react";
+import { plural } from "@/formats/numbers";
+import { sayDeviceMoment } from "@/formats/times";
+import { Button } from "../kit/Button";
+import { Sheet } from "../kit/Sheet";
+import { dropWaiting, noteWaiting, type Waiting } from "./queue";
+
+interface UnsentProps {
+  readonly waiting: readonly Waiting[];
+  readonly sendNow: () => Promise<number>;
+  readonly onClose: () => void;
+}
+
+const Entry = ({ one }: { readonly one: Waiting }) => (
+  <li className="grid gap-1 border-b border-line py-3">
+    <p>
+      <span className="font-semibold">{one.said || "An entry"}</span>
+      <span className="block text-[0.9rem] text-soft">
+        {sayDeviceMoment(one.atMs)}
+        {one.person ? `, ${one.person.name}` : ""}
+      </span>
+    </p>
+    {one.refused ? (
+      <div role="alert" className="border-l-4 border-rust bg-rust-wash px-3 py-2">
+        <p className="font-semibold">The farm did not take it:</p>
+        <p>{one.refused.message}</p>
+        {Object.values(one.refused.fields ?? {}).map((text) =>
+          text === one.refused!.message ? null : <p key={text}>{text}</p>,
+        )}
+        <p className="text-soft">
+          Both stay as they are until you choose. Enter it anew where it belongs, then take this one out.
+        </p>
+      </div>
+    ) : null}
+    <span className="flex flex-wrap gap-2">
+      {one.refused ? <Button onClick={() => void noteWaiting(one.seq, { refused: null })}>Send it again</Button> : null}
+      <Button variant="quiet" onClick={() => void dropWaiting(one.seq)}>
+        Take it out
+      </Button>
+    </span>
+  </li>
+);
+
+/** All that waits on this device, in the order in which it was done; what the farm did not take, with its reason. */
+export const Unsent = ({ waiting, sendNow, onClose }: UnsentProps) => {
+  const [busy, setBusy] = useState(false);
+  const send = async () => {
+    setBusy(true);
+    await sendNow().catch(() => 0);
+    setBusy(false);
+  };
+  return (
+    <Sheet open title={`${plural(waiting.length, "entry", "entries")} on this device`} onClose={onClose}>
+      {waiting.length === 0 ? <p>Nothing waits: all is at the farm.</p> : null}
+      <ol>
+        {waiting.map((one) => (
+          <Entry key={one.seq} one={one} />
+        ))}
+      </ol>
+      {waiting.some(({ refused }) => refused === null) ? (
+        <Button variant="strong" className="mt-4" disabled={busy} onClick={() => void send()}>
+          Try to send now
+        </Button>
+      ) : null}
+    </Sheet>
+  );
+};

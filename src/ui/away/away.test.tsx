@@ -1,0 +1,52 @@
+import "fake-indexeddb/auto";
+import { act, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { AwayBar } from "./AwayBar";
+import { keepWaiting, listWaiting, noteWaiting } from "./queue";
+import { setReach } from "./reach";
+
+// The simulated browser has no copy of its own.
+globalThis.structuredClone ??= ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown) as never;
+
+const READ_MS = Date.parse("2031-03-20T10:00:00Z");
+const keep = (said: string) =>
+  keepWaiting({
+    name: "logEntry",
+    request: { requestKey: said },
+    said,
+    person: { id: 1, name: "Maren" },
+    atMs: READ_MS,
+  });
+
+describe("the bar of a device without a signal", () => {
+  it("says nothing while all is well; how old the page is, and what waits, where the farm is out of reach", async () => {
+    render(<AwayBar readMs={READ_MS} sendNow={async () => 0} />);
+    expect(screen.queryByRole("status")).toBeNull();
+    act(() => setReach(false));
+    expect(screen.getByRole("status")).toHaveTextContent(/No connection to the farm\. This page is as it was on Thu/);
+    await act(() => keep("Blue drum: vented."));
+    await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent("1 entry not sent yet."));
+    act(() => setReach(true));
+    expect(screen.getByRole("status")).not.toHaveTextContent("No connection");
+  });
+  it("shows both sides of what the farm did not take, sends it again or takes it out", async () => {
+    const seq = await keep("Bed 3: nettle extract is down in the books.");
+    await noteWaiting(seq, {
+      refused: { code: "short-for-plots", message: "Too little left.", fields: { "/plotIds": "The store holds 0 L." } },
+    });
+    const sendNow = jest.fn(async () => 0);
+    render(<AwayBar readMs={READ_MS} sendNow={sendNow} />);
+    await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent("1 entry not taken."));
+    fireEvent.click(screen.getByRole("button", { name: "Show" }));
+    expect(screen.getByText("Bed 3: nettle extract is down in the books.")).toBeVisible();
+    expect(screen.getByRole("alert")).toHaveTextContent(
+      "The farm did not take it:Too little left.The store holds 0 L.",
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Try to send now" }));
+    await waitFor(() => expect(sendNow).toHaveBeenCalled());
+    fireEvent.click(screen.getByRole("button", { name: "Send it again" }));
+    await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
+    for (const button of screen.getAllByRole("button", { name: "Take it out" })) fireEvent.click(button);
+    await waitFor(() => expect(screen.queryByRole("status")).toBeNull());
+    expect(await listWaiting()).toEqual([]);
+  });
+});

@@ -1,0 +1,36 @@
+import { inReach } from "./reach";
+
+/** Where the service worker keeps pages for when the farm is out of reach. */
+export const PAGES_CACHE = "ruchka-pages";
+const WARM_EVERY_MS = 10 * 60_000;
+const WARMED_KEY = "ruchka-warmed";
+/** The places where a day's work is entered; the yard's page tells which drums there are. */
+const PLACES = ["/", "/field", "/shed", "/book", "/ledger"] as const;
+const DRUM_LINK = /href="(\/(?:batches|mix|shed\/items)\/[\w-]+)"/g;
+const MOST_PAGES = 60;
+
+async function keep(cache: Cache, path: string): Promise<string> {
+  const answer = await fetch(path, { headers: { accept: "text/html" } });
+  if (!answer.ok) return "";
+  await cache.put(path, answer.clone());
+  return answer.text();
+}
+
+/** Has the pages of a working day on this device, drums and all; every ten minutes at the most, and only where pages are kept at all. */
+export async function warm(): Promise<void> {
+  if (!("caches" in window) || !("serviceWorker" in navigator)) return;
+  // The files of the pages come with the service worker: before it stands, a page would be kept that can't be opened.
+  await navigator.serviceWorker.ready;
+  const last = Number(localStorage.getItem(WARMED_KEY) ?? 0);
+  if (!inReach() || Date.now() - last < WARM_EVERY_MS) return;
+  localStorage.setItem(WARMED_KEY, String(Date.now()));
+  try {
+    const cache = await caches.open(PAGES_CACHE);
+    const found = new Set<string>();
+    for (const path of PLACES) for (const [, link] of (await keep(cache, path)).matchAll(DRUM_LINK)) found.add(link!);
+    for (const path of [...found].slice(0, MOST_PAGES)) await keep(cache, path);
+  } catch {
+    // The farm went out of reach meanwhile: what is kept by now is kept.
+    localStorage.removeItem(WARMED_KEY);
+  }
+}
