@@ -64,6 +64,7 @@ const PHRASES: Readonly<Record<TaskWord, readonly [en: string, es: string, fr: s
     "eau reposée : prête",
     "água descansada: pronta",
   ],
+  "put-on": ["put it on the beds", "poner en las camas", "mettre sur les planches", "pôr nos canteiros"],
   "go-on-mixing": ["go on mixing", "seguir mezclando", "continuer le mélange", "continuar a mistura"],
   "fill": ["fill it as planned", "llenar según el plan", "remplir comme prévu", "encher conforme o plano"],
   "pick": [

@@ -33,6 +33,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "harvest-ends-early": {},
   "ended-before-planting": {},
   "shares-do-not-match": { plots: 3, shares: 2 },
+  "use-not-of-method": { method: "Milk spray" },
   "day-ahead": {},
   "day-over": {},
   "before-start": {},

@@ -23,6 +23,7 @@ export const TASK_WORDS = [
   "to-heap",
   "wash",
   "use-water",
+  "put-on",
   "go-on-mixing",
   "fill",
   "pick",

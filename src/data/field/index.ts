@@ -15,6 +15,7 @@ export {
   type PlotApplication,
   type WeatherThen,
 } from "./applications";
+export { insertProgramme, listProgrammes } from "./programmes";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
 export { findOrigin, insertMark, insertOrigin, listMarks, type LandMark } from "./marks";
 export {

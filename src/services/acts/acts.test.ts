@@ -87,6 +87,12 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   changePlanting: { requestKey: KEY, plantingId: 1, crop: "leeks", plants: 40, endedOn: null },
   clearPlantings: { requestKey: KEY, plantingIds: [1], on: "2031-03-20" },
   seeStage: { requestKey: KEY, plantingIds: [1], stage: "flowering" },
+  setProgramme: {
+    requestKey: KEY,
+    name: "Tomatoes",
+    crops: ["tomatoes"],
+    steps: [{ methodId: "cultured-extract", use: "drench-growing", everyD: 14, from: "growing", to: "fruiting" }],
+  },
   startPatchTest: { requestKey: KEY, storeId: 1, plotId: 1, useId: "foliar", ratio: "1:100" },
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },

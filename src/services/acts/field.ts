@@ -12,6 +12,7 @@ import {
   seeStage,
   setHarvestRule,
   setMark,
+  setProgramme,
   startPatchTest,
   takeBackApplication,
 } from "../field";
@@ -26,6 +27,7 @@ export const FIELD_ACTS = {
   clearPlantings,
   seeStage,
   addTool,
+  setProgramme,
   startPatchTest,
   seePatchTest,
   applyStore,

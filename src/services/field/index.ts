@@ -4,6 +4,7 @@ export { applyStore } from "./applyStore";
 export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
 export { seePatchTest, startPatchTest } from "./patchTests";
+export { readCalendar, readProgrammes, setProgramme, type PlotCalendar, type ProgrammesView } from "./programmes";
 export { addPlot, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readPlot, type PlotPage } from "./readPlot";

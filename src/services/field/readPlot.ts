@@ -1,6 +1,17 @@
 import "server-only";
-import { listApplicationsOfPlot, listMarks, listPlantings, listPlots, type PlantingRow, type Plot } from "@/data/field";
+import {
+  listApplicationsOfPlot,
+  listMarks,
+  listPlantings,
+  listPlots,
+  listProgrammes,
+  type PlantingRow,
+  type Plot,
+} from "@/data/field";
 import { findRecipe, METHODS } from "@/core/book";
+import { addDays } from "@/core/calendar";
+import { nextPlanting, plantingOn, stageOn, type GrowthStage } from "@/core/land/planting";
+import { daysDue, type Due } from "@/core/programme/programme";
 import { leadTime } from "@/core/choose/leadTime";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
@@ -22,6 +33,12 @@ export interface PlotPage {
   readonly plantings: readonly PlantingRow[];
   /** What bare ground may be soaked with, and how many days it brews in the air that is coming. */
   readonly soakers: readonly { readonly methodId: string; readonly name: string; readonly brewD: number }[];
+  /** How far what stands there is; bare where nothing does. */
+  readonly growth: GrowthStage;
+  readonly isPerennial: boolean;
+  readonly lastByMethod: Readonly<Record<string, number>>;
+  /** What the farm's programmes ask for on it in the weeks ahead. */
+  readonly due: readonly Due[];
   /** All that it got, the latest first. */
   readonly doses: readonly NonNullable<PlotView["last"]>[];
 }
@@ -38,22 +55,45 @@ const soakersAt = (airC: number): PlotPage["soakers"] =>
     return likelyH === null ? [] : [{ methodId: id, name, brewD: likelyH / 24 }];
   }).toSorted((a, b) => a.brewD - b.brewD);
 
+/** So far ahead a plot's page tells what is due, d. */
+const DUE_AHEAD_D = 28;
+const DAY_MS = 86_400_000;
+
+/** Days since the plot last got of each method; the doses come with the latest first. */
+const lastOf = (doses: readonly { readonly methodId: string; readonly at: Date }[], now: Date) =>
+  Object.fromEntries(
+    doses.toReversed().map(({ methodId, at }) => [methodId, Math.floor((now.getTime() - at.getTime()) / DAY_MS)]),
+  );
+
 /** A plot as it stands; null where there is none, or it is put away. */
 export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<PlotPage | null> {
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks, airC] = await Promise.all([
+  const [plots, plantings, doses, marks, airC, programmes] = await Promise.all([
     listPlots(db, today),
     listPlantings(db),
     listApplicationsOfPlot(db, id),
     listMarks(db),
     meanAirByDay(db, farm, now, AIR_DAYS),
+    listProgrammes(db),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
   const { areaM2, near } = treatableOf(plot.ring, marks);
+  const own = plantings.filter(({ plotId }) => plotId === id);
+  const standing = plantingOn(own, today);
+  const lastByMethod = lastOf(doses, now);
   return {
+    growth: standing ? stageOn(standing, today) : "bare",
+    isPerennial: standing?.perennial ?? false,
+    lastByMethod,
+    due: daysDue(
+      { id, planting: standing ?? nextPlanting(own, today), lastByMethod },
+      programmes,
+      today,
+      addDays(today, DUE_AHEAD_D),
+    ),
     farm: farmView(farm),
     nowMs: now.getTime(),
     today,
@@ -61,7 +101,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     treatableM2: areaM2,
     nearWater: near,
     soakers: soakersAt(airC.reduce((sum, celsius) => sum + celsius, 0) / airC.length),
-    plantings: plantings.filter(({ plotId }) => plotId === id).toReversed(),
+    plantings: own.toReversed(),
     doses: doses.map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() })),
   };
 }

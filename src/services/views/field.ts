@@ -1,6 +1,6 @@
 import "server-only";
 import { object } from "@/contracts/parts";
-import { readField, readPlot } from "../field";
+import { readField, readPlot, readProgrammes } from "../field";
 import { readTrace } from "../trace";
 import { ID, NOTHING, view } from "../view";
 
@@ -8,6 +8,9 @@ export const FIELD_VIEWS = {
   field: view({ name: "field", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readField(ctx, farm)),
   plot: view({ name: "plot", schema: object(["id"], { id: ID }), may: "everybody" }, ({ ctx, farm }, { id }) =>
     readPlot(ctx, farm, id),
+  ),
+  programmes: view({ name: "programmes", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
+    readProgrammes(ctx, farm),
   ),
   /** Of one of the three. */
   trace: view(

@@ -15,6 +15,7 @@ import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { readWaters } from "../water";
 import { doneToday, roundTasks } from "./round";
+import { fieldTasks } from "./fieldRound";
 import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shedRound";
 import { airAhead, fitBands } from "../weather";
@@ -81,7 +82,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     readWaters(ctx),
     readOpenMixings(ctx),
   ]);
-  const shed = await shedTasks(ctx, farm, mixings);
+  const [shed, field] = await Promise.all([shedTasks(ctx, farm, mixings), fieldTasks(ctx, farm)]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
   const situation = await readSituation(db, farm, batches, lines, now);
@@ -116,7 +117,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
       running,
       dirty,
       waters: waters.starts,
-      shed,
+      shed: [...shed, ...field],
       bands,
       shares,
       clock: farm,

@@ -185,7 +185,7 @@ export interface RoundInput {
   readonly running: readonly RunningBatch[];
   readonly dirty: readonly { readonly vessel: VesselState; readonly order: number }[];
   readonly waters: readonly WaterStartView[];
-  /** What the shed has to say. */
+  /** What shed and field have to say. */
   readonly shed: readonly RoundDraft[];
   readonly bands: readonly FitBand[];
   readonly shares: readonly TaskShare[];

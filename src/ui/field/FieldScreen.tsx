@@ -186,6 +186,9 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
         <Link href="/field/land" className={buttonClass("plain")}>
           Draw the field
         </Link>
+        <Link href="/field/programmes" className={buttonClass("plain")}>
+          Programmes
+        </Link>
         <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
       </div>

@@ -17,6 +17,7 @@ import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { ChangePlantingSheet } from "./PlantSheet";
 import { Hatches, stageFill } from "./plan/hatches";
+import { Wants } from "./Wants";
 import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
 
@@ -189,6 +190,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
           </ol>
         </section>
         <div>
+          <Wants page={page} />
           <Plantings page={page} />
           {plot.stage === "bare" || plot.next ? <Soakings page={page} /> : null}
         </div>

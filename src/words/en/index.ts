@@ -6,6 +6,7 @@ export * from "./lead";
 export * from "./loads";
 export * from "./look";
 export * from "./place";
+export * from "./programme";
 export * from "./reasons";
 export * from "./strength";
 export * from "./verdict";

@@ -33,6 +33,7 @@ const THINGS = {
   "plan": "plan",
   "plot": "plot",
   "prepared-water": "prepared water",
+  "programme": "programme",
   "recipe-version": "version of this recipe",
   "step": "step",
   "store": "store",
@@ -123,6 +124,8 @@ export const REFUSALS = {
   "ended-before-planting": () => "It can’t be cleared before it is planted.",
   "shares-do-not-match": ({ plots, shares }: { plots: number; shares: number }) =>
     `${shares} shares were sent for ${plots} plots. Load the page again.`,
+  "use-not-of-method": ({ method }: { method: string }) =>
+    `The book knows no such use of ${method.toLowerCase()}. Choose another.`,
   "day-ahead": () => "That day has not been.",
   "day-over": () => "That day is over.",
   "before-start": () => "This lies before the batch was started.",
