@@ -111,3 +111,22 @@ test.describe(() => {
     },
   );
 });
+
+test("sets a programme, sees it over the season, on the bed and in the round", async ({ page }) => {
+  await page.goto("/field");
+  await page.getByRole("link", { name: "Programmes" }).click();
+  await expect(page.getByRole("heading", { name: "The half year ahead" })).toBeVisible();
+  await page.getByRole("button", { name: "A new programme" }).click();
+  const fresh = page.getByRole("region", { name: "A new programme" });
+  await fresh.getByLabel("Programme").fill("Beans and peas");
+  await page.getByRole("region", { name: "Beans and peas" }).getByLabel("For which crops").fill("broad beans, peas");
+  await seesNoBarrier(page);
+  await page.getByRole("region", { name: "Beans and peas" }).getByRole("button", { name: "Keep it" }).click();
+  await hears(page, "Beans and peas is kept.");
+  await expect(page.getByRole("row", { name: /^Bed 5 broad beans/ })).toBeVisible();
+  await page.goto("/field/plots/5");
+  await expect(page.getByRole("list", { name: "By our programmes" })).toBeVisible();
+  await seesNoBarrier(page);
+  await page.goto("/");
+  await expect(page.getByText(/by our programmes: .*Bed 5/).first()).toBeVisible();
+});

@@ -10,7 +10,7 @@ import { listShapes, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
 import { addTool, addVessel, setUpFarm } from "@/services/farm";
 import { receiveLot } from "@/services/shed";
-import { addPlot, applyStore, drawLand, setMark } from "@/services/field";
+import { addPlot, applyStore, drawLand, setMark, setProgramme } from "@/services/field";
 import { cleanVessel, closeBatch, addToBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
@@ -23,7 +23,7 @@ import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
 import { rectangle } from "@/core/land/ring";
-import { BEDS, FARM, LOTS, MARKS, placeOf, PLACES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
+import { BEDS, FARM, LOTS, MARKS, placeOf, PLACES, PROGRAMMES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
 
 const HOUR_MS = 3_600_000;
 /** The act that ends the story, and is in no other chapter. */
@@ -345,6 +345,17 @@ async function seedFinishedExtract(
   });
 }
 
+/** What the crops are given over the season. */
+async function seedProgrammes(tell: Teller): Promise<void> {
+  for (const programme of PROGRAMMES)
+    await setProgramme(tell.context(30 * DAY_H, 1), {
+      requestKey: keyOf(`programme ${programme.name}`),
+      name: programme.name,
+      crops: [...programme.crops],
+      steps: programme.steps.map((step) => ({ ...step })),
+    });
+}
+
 /** A juice, strained and on the shelf. */
 async function seedFinishedJuice(tell: Teller, vessel: VesselByName): Promise<void> {
   const jar = vessel("Jar");
@@ -562,6 +573,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     },
     (name) => vessel(name).id,
   );
+  await seedProgrammes(tell);
   await seedRunningExtract(tell, vessel);
   await seedRunningTea(tell, vessel);
   await seedStuckExtract(tell, vessel);

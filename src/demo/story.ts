@@ -122,6 +122,27 @@ export const BEDS: readonly BedPlan[] = [
   { name: "Herb strip", crop: "herbs", stage: "growing", widthM: 0.9, lengthM: 13, leafEaten: true },
 ];
 
+/** What the farm gives its crops over the season. */
+export const PROGRAMMES = [
+  {
+    name: "Fruit under glass",
+    crops: ["tomatoes", "peppers", "cucumbers"],
+    steps: [
+      { methodId: "shell-calcium", use: "foliar", everyD: 21, from: "settling", to: "flowering" },
+      { methodId: "cultured-extract", use: "drench-growing", everyD: 14, from: "growing", to: "fruiting" },
+      { methodId: "plant-juice", use: "foliar", everyD: 21, from: "flowering", to: "fruiting" },
+    ],
+  },
+  {
+    name: "Roots and leeks",
+    crops: ["carrots", "beetroot", "leeks", "onions"],
+    steps: [
+      { methodId: "aerated-tea", use: "drench-growing", everyD: 28, from: "growing", to: "growing" },
+      { methodId: "cultured-extract", use: "drench-growing", everyD: 28, from: "growing", to: "growing" },
+    ],
+  },
+] as const;
+
 /** The middle path of the field, and how far apart beds and rows lie on either side of it, m. */
 const PATH = { westM: 24.4, eastM: 28.6 } as const;
 const FIRST_M = 3;

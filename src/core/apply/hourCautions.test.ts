@@ -27,6 +27,8 @@ describe("the hour at which something goes on", () => {
     expect(hourCautions(findUse("foliar"), at(12))[0]).toMatchObject({ lowInH: 6 });
     for (const hour of [3, 6.5, 8.4, 18.1, 20, 22]) expect(codes("foliar", at(hour))).toEqual([]);
   });
+  it("is not asked about for the sun while it rains", () =>
+    expect(codes("drench-growing", at(12, weather({ rainMm: 1 }, 12, 12)))).toEqual([]));
   it("does not matter to what is dug in, dripped or given to a heap", () => {
     for (const use of ["compost", "incorporate", "top-dress", "injector", "seed-mix"] as const)
       expect(codes(use, at(12, weather({ airC: 40, rainMm: 9 }, 0, 29)))).toEqual([]);

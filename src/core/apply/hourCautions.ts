@@ -55,7 +55,9 @@ function highSunUntil({ atMs, suns }: HourCase): number | null {
 
 function skyCautions(at: HourCase, onLeaves: boolean): HourCaution[] {
   const { atMs, hours } = at;
-  const lowAgainMs = highSunUntil(at);
+  // Under rain the sun burns nothing.
+  const isRaining = fellIn(hours, atMs - HOUR_MS, atMs + HOUR_MS) > RAIN_MM;
+  const lowAgainMs = isRaining ? null : highSunUntil(at);
   const aheadMm = fellIn(hours, atMs - HOUR_MS / 2, atMs + DRY_AFTER_H * HOUR_MS);
   const first = hours.find((hour) => hour.atMs > atMs - HOUR_MS / 2 && (hour.rainMm ?? 0) > 0);
   const beforeMm = fellIn(hours, atMs - WET_AFTER_H * HOUR_MS, atMs - HOUR_MS / 2);

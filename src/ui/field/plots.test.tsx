@@ -76,6 +76,26 @@ describe("one plot", () => {
     expect(screen.getByText(/6 m² of it far enough from Brook/)).toBeVisible();
     expect(screen.getByText(/set out 1 Feb 2031, 60 plants, harvest 1 Sept 2031/)).toHaveTextContent("leaf growth");
   });
+  it("says what it wants by programme and by the book, and what to rule out of what is seen", () => {
+    const due = {
+      plotId: 1,
+      programmeId: 1,
+      step: 0,
+      methodId: "shell-calcium",
+      use: "foliar" as const,
+      day: "2031-03-12",
+      stage: "growing" as const,
+    };
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ due: [due] })} />);
+    expect(screen.getByRole("list", { name: "By our programmes" })).toHaveTextContent("late since 12 Mar 2031");
+    expect(screen.getByText(/It grows leaf/)).toBeVisible();
+    type("Something is wrong with it", "pale-leaves");
+    expect(screen.getByText(/^Rule out first/)).toBeVisible();
+    expect(screen.getByText(/sow beans in it/)).toBeVisible();
+    expect(screen.getByText(/growers try/)).toBeVisible();
+    type("Something is wrong with it", "wilting");
+    expect(screen.queryByText(/growers try/)).toBeNull();
+  });
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();
     renderWith(actions, <PlotScreen page={pageOf()} />);

@@ -2,7 +2,6 @@ import { clsx } from "clsx";
 import { findRecipe } from "@/core/book";
 import { addDays, daysBetween } from "@/core/calendar";
 import type { PlotCalendar, ProgrammesView } from "@/services/field";
-import { sayDay } from "@/formats/times";
 import { sayClash } from "@/words/said";
 import { Notice } from "../../kit/Notice";
 
@@ -34,10 +33,26 @@ const Week = ({ plot, fromDay, isFirst, markOf }: WeekProps) => {
       )}
     >
       {dues.map(({ methodId }) => markOf(methodId)).join(" ")}
-      {clashes ? <span aria-label="clash"> ■</span> : null}
+      {clashes ? (
+        <span className="text-rust">
+          {" "}
+          ■<span className="sr-only"> clash</span>
+        </span>
+      ) : null}
     </td>
   );
 };
+
+/** Each clash once, with its days. */
+function clashesSaid(plots: readonly PlotCalendar[]): { readonly text: string; readonly days: readonly string[] }[] {
+  const said = plots.flatMap(({ name, clashes }) =>
+    clashes.map((clash) => ({ text: `${name}: ${sayClash(clash)}`, day: clash.day })),
+  );
+  return [...new Set(said.map(({ text }) => text))].map((text) => ({
+    text,
+    days: said.filter((one) => one.text === text).map(({ day }) => day),
+  }));
+}
 
 /** The season ahead, a row a plot and a column a week: what goes on when, and what clashes. */
 export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
@@ -47,7 +62,7 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
   const weeks = Array.from({ length: Math.ceil(daysBetween(view.today, view.untilDay) / WEEK_D) }, (_, week) =>
     addDays(view.today, week * WEEK_D),
   );
-  const clashes = view.plots.flatMap((plot) => plot.clashes.map((clash) => ({ clash, name: plot.name })));
+  const clashes = view.plots.flatMap((plot) => plot.clashes);
   if (plots.length === 0)
     return (
       <p className="text-soft">
@@ -56,9 +71,9 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
     );
   return (
     <>
-      <p className="mb-2 text-[0.92rem]">
+      <p className="mb-2 flex flex-wrap gap-x-4 text-[0.92rem]">
         {methods.map((methodId) => (
-          <span key={methodId} className="mr-4 whitespace-nowrap">
+          <span key={methodId} className="whitespace-nowrap">
             <span className="reading font-semibold">{markOf(methodId)}</span> {findRecipe(methodId).shortName}
           </span>
         ))}
@@ -71,7 +86,7 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
                 Plot
               </th>
               {weeks.map((day) => (
-                <th key={day} scope="col" className="min-w-12 border-l border-line px-1 font-normal">
+                <th key={day} scope="col" className="min-w-14 whitespace-nowrap border-l border-line px-1 font-normal">
                   {monthDay(day)}
                 </th>
               ))}
@@ -95,9 +110,9 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
         <section aria-label="What clashes" className="mt-3">
           <Notice tone="caution" title={`${clashes.length} ${clashes.length === 1 ? "clash" : "clashes"}`}>
             <ul>
-              {clashes.slice(0, 12).map(({ clash, name }, index) => (
-                <li key={index}>
-                  {sayDay(clash.day)}, {name}: {sayClash(clash)}
+              {clashesSaid(view.plots).map(({ text, days }) => (
+                <li key={text}>
+                  {text} <span className="text-soft">({days.map(monthDay).join(", ")})</span>
                 </li>
               ))}
             </ul>
