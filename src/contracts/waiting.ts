@@ -21,6 +21,7 @@ export const MAY_WAIT = {
   applyStore: "at",
   startPatchTest: "at",
   seePatchTest: "at",
+  seePlot: "at",
   seeStage: null,
   clearPlantings: null,
 } as const satisfies Readonly<Record<string, "at" | null>>;

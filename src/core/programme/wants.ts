@@ -52,6 +52,8 @@ const cropStage = (stage: GrowthStage, perennial: boolean): CropStage =>
   stage === "bare" ? "bare" : perennial || stage === "rest" ? "perennial" : stage === "settling" ? "seedling" : stage;
 
 const EACH = 2;
+/** What states no interval is not given again within this. */
+const USUAL_GAP_D = 14;
 
 /** The strength at a stage: the book's for it. Calcium goes on what has just been set out as on growing leaf, and at its weakest. */
 function rateAt(methodId: string, goal: GoalId, { stage, perennial }: { stage: GrowthStage; perennial: boolean }) {
@@ -84,7 +86,7 @@ export function suggestionsFor(plot: {
       .flatMap(({ method }): Suggestion[] => {
         const found = rateAt(method.id, goal, plot);
         const lastD = plot.lastByMethod[method.id] ?? null;
-        if (!found || (lastD !== null && lastD < (found.rate.everyD ?? 1))) return [];
+        if (!found || (lastD !== null && lastD < (found.rate.everyD ?? USUAL_GAP_D))) return [];
         return [{ goal, because, methodId: method.id, use: found.rate.use, partsWater: found.partsWater, lastD }];
       })
       .slice(0, EACH),

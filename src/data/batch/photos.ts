@@ -24,7 +24,7 @@ const SELECT_OF_BATCH = `
   select batch_photo.public_id, batch_photo.at, batch_photo.note, actor.name as actor_name
   from batch_photo join actor on actor.id = batch_photo.actor_id where batch_photo.batch_id = ? order by batch_photo.at, batch_photo.id`;
 const SELECT_JPEG =
-  "select jpeg from batch_photo where public_id = ? union all select jpeg from forage_photo where public_id = ?";
+  "select jpeg from batch_photo where public_id = ? union all select jpeg from forage_photo where public_id = ? union all select jpeg from plot_look where public_id = ? and jpeg is not null";
 
 const newPublicId = (): string => randomBytes(16).toString("hex");
 
@@ -54,8 +54,8 @@ export async function listBatchPhotos(db: Queryable, batchId: number): Promise<B
   return rows.map(({ public_id, at, note, actor_name }) => ({ publicId: public_id, at, note, actorName: actor_name }));
 }
 
-/** A picture, of a batch or of a place. */
+/** A picture, of a batch, of a place or of a plot. */
 export async function findPhoto(db: Queryable, publicId: string): Promise<Buffer | null> {
-  const [row] = await select<{ jpeg: Buffer }>(db, SELECT_JPEG, [publicId, publicId]);
+  const [row] = await select<{ jpeg: Buffer }>(db, SELECT_JPEG, [publicId, publicId, publicId]);
   return row?.jpeg ?? null;
 }

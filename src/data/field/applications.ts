@@ -182,6 +182,29 @@ export const listLastByMethod = async (
     )
   ).map((row) => ({ plotId: row.plot_id, methodId: row.method_id, at: row.at }));
 
+/** What went on which plot since a moment, the earliest first: no more than a look after it needs. */
+export const listDosesSince = async (
+  db: Queryable,
+  since: Date,
+): Promise<
+  readonly {
+    readonly applicationId: number;
+    readonly plotId: number;
+    readonly plotName: string;
+    readonly atMs: number;
+  }[]
+> =>
+  (
+    await select<{ applicationId: number; plotId: number; plotName: string; at: Date }>(
+      db,
+      `select application.id as applicationId, part.plot_id as plotId, plot.name as plotName, application.at
+       from application_plot part join application on application.id = part.application_id join plot on plot.id = part.plot_id
+       where application.at >= ? and application.id not in (select application_id from application_taken_back)
+       order by application.at, part.plot_id`,
+      [since],
+    )
+  ).map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() }));
+
 /** The newest application of each plot that ever got one. */
 export const listLatestByPlot = async (db: Queryable): Promise<PlotApplication[]> =>
   (await select<PlotApplicationRow>(db, SELECT_LATEST)).map(toPlotApplication);

@@ -9,12 +9,14 @@ export {
   listApplicationsOfPlot,
   listApplicationsOfBatch,
   listClearDays,
+  listDosesSince,
   listLastByMethod,
   listLatestByPlot,
   listPlotApplications,
   type PlotApplication,
   type WeatherThen,
 } from "./applications";
+export { insertLook, listLooks, type PlotLook } from "./looks";
 export { insertProgramme, listProgrammes } from "./programmes";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
 export { findOrigin, insertMark, insertOrigin, listMarks, type LandMark } from "./marks";

@@ -95,6 +95,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   },
   startPatchTest: { requestKey: KEY, storeId: 1, plotId: 1, useId: "foliar", ratio: "1:100" },
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
+  seePlot: { requestKey: KEY, plotId: 1, signs: { "leaf-colour": "pale" }, note: "" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
   addTool: { requestKey: KEY, name: "Can", kind: "can", volumeL: 10 },
   fillVessel: {

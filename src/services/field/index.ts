@@ -3,6 +3,7 @@ import "server-only";
 export { applyStore } from "./applyStore";
 export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
+export { seePlot } from "./looks";
 export { seePatchTest, startPatchTest } from "./patchTests";
 export { readCalendar, readProgrammes, setProgramme, type PlotCalendar, type ProgrammesView } from "./programmes";
 export { addPlot, drawLand } from "./plots";

@@ -1,6 +1,10 @@
+import { A_PHOTO } from "@/testing/photo";
 import { findFarm } from "@/data/farm";
 import { readYard } from "../yard";
-import { hoursAgo, key, refusalOf, TestFarm } from "@/testing/scratch";
+import { hoursAgo, key, RAIN_ID, refusalOf, TestFarm } from "@/testing/scratch";
+import { readPhoto } from "../photo";
+import { applyStore } from "./applyStore";
+import { seePlot } from "./looks";
 import { startPatchTest, seePatchTest } from "./patchTests";
 import { plantPlots } from "./plantings";
 import { readProgrammes, setProgramme } from "./programmes";
@@ -85,4 +89,38 @@ it("a patch stands in the round from a day after it was treated until somebody h
   expect(await patches(hoursAgo(-30))).toMatchObject([{ title: "Bed 3: look at the patch", urgency: "now" }]);
   await seePatchTest(farm.context(hoursAgo(-30)), { requestKey: key(), patchTestId, result: "clear", note: "" });
   expect(await patches(hoursAgo(-31))).toEqual([]);
+});
+
+it("a bed is looked at after what went on, with a picture; the round asks until it is done", async () => {
+  const plot = await farm.plot("Bed 3");
+  const storeId = await farm.strained();
+  await applyStore(farm.context(), {
+    requestKey: key(),
+    storeId,
+    useId: "drench-growing",
+    ratio: "1:250",
+    mixRateL: 2,
+    mixRatePer: "m2",
+    toolId: await farm.can(),
+    plotIds: [plot],
+    labourMin: 10,
+    water: { sourceId: RAIN_ID },
+  });
+  const asked = async (at: Date) =>
+    (await readYard(farm.context(at), await farmRow())).round.filter(({ key: task }) => task === "look-at-beds");
+  const page = async (at: Date) => (await readPlot(farm.context(at), await farmRow(), plot))!;
+  expect(await asked(hoursAgo(-2))).toEqual([]);
+  expect(await asked(hoursAgo(-26))).toMatchObject([
+    { title: "Look at 1 bed", touch: { href: `/field/plots/${plot}` } },
+  ]);
+  expect((await page(hoursAgo(-26))).lookDue).toMatchObject({ afterD: 1, signs: ["leaf-colour", "stance"] });
+  const look = { requestKey: key(), plotId: plot, signs: { "leaf-colour": "pale" }, note: " soft ", jpeg: A_PHOTO };
+  await seePlot(farm.context(hoursAgo(-26)), look);
+  expect(await asked(hoursAgo(-27))).toEqual([]);
+  const { looks } = await page(hoursAgo(-27));
+  expect(looks).toMatchObject([{ signs: { "leaf-colour": "pale" }, note: "soft" }]);
+  expect(await readPhoto(farm.context(), looks[0]!.photo!)).toBeInstanceOf(Buffer);
+  expect((await page(hoursAgo(-8 * 24))).lookDue).toMatchObject({ afterD: 7 });
+  const nothing = seePlot(farm.context(), { requestKey: key(), plotId: plot, signs: {}, note: " " });
+  expect((await refusalOf(nothing)).fields["/signs"]).toContain("Say what you see");
 });

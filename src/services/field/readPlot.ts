@@ -1,17 +1,20 @@
 import "server-only";
 import {
   listApplicationsOfPlot,
+  listLooks,
   listMarks,
   listPlantings,
   listPlots,
   listProgrammes,
   type PlantingRow,
+  type PlotLook,
   type Plot,
 } from "@/data/field";
 import { findRecipe, METHODS } from "@/core/book";
 import { addDays } from "@/core/calendar";
 import { nextPlanting, plantingOn, stageOn, type GrowthStage } from "@/core/land/planting";
 import { daysDue, type Due } from "@/core/programme/programme";
+import { looksDue, type LookDue } from "@/core/apply/looks";
 import { leadTime } from "@/core/choose/leadTime";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
@@ -20,6 +23,9 @@ import { farmView, type FarmView } from "../farm";
 import { meanAirByDay } from "../weather";
 import type { PlotView } from "./readField";
 import { treatableOf } from "./treatable";
+
+/** A look as screens show it. */
+export type LookView = Omit<PlotLook, "at"> & { readonly atMs: number };
 
 /** One plot with its past: what grew and what it got. */
 export interface PlotPage {
@@ -39,6 +45,10 @@ export interface PlotPage {
   readonly lastByMethod: Readonly<Record<string, number>>;
   /** What the farm's programmes ask for on it in the weeks ahead. */
   readonly due: readonly Due[];
+  /** How it looked, the latest first. */
+  readonly looks: readonly LookView[];
+  /** The look that it waits for; null where nothing waits. */
+  readonly lookDue: LookDue | null;
   /** All that it got, the latest first. */
   readonly doses: readonly NonNullable<PlotView["last"]>[];
 }
@@ -70,13 +80,14 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks, airC, programmes] = await Promise.all([
+  const [plots, plantings, doses, marks, airC, programmes, looks] = await Promise.all([
     listPlots(db, today),
     listPlantings(db),
     listApplicationsOfPlot(db, id),
     listMarks(db),
     meanAirByDay(db, farm, now, AIR_DAYS),
     listProgrammes(db),
+    listLooks(db, id),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
@@ -85,6 +96,13 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const standing = plantingOn(own, today);
   const lastByMethod = lastOf(doses, now);
   return {
+    looks: looks.map(({ at, ...look }) => ({ ...look, atMs: at.getTime() })),
+    lookDue:
+      looksDue(
+        doses.map(({ applicationId, at }) => ({ applicationId, atMs: at.getTime() })),
+        looks.map(({ at }) => at.getTime()),
+        now.getTime(),
+      )[0] ?? null,
     growth: standing ? stageOn(standing, today) : "bare",
     isPerennial: standing?.perennial ?? false,
     lastByMethod,

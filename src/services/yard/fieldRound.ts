@@ -1,7 +1,8 @@
 import "server-only";
 import { findRecipe } from "@/core/book";
 import { USES } from "@/core/book/uses";
-import { listPatchTests } from "@/data/field";
+import { looksDue } from "@/core/apply/looks";
+import { listDosesSince, listLooks, listPatchTests } from "@/data/field";
 import { listStoresOnHand } from "@/data/stores";
 import type { Farm } from "@/data/farm";
 import { sayDilution } from "@/formats/amounts";
@@ -16,6 +17,8 @@ const FIELD_ORDER = 2000;
 /** A patch is looked at from so long after it was treated. */
 const PATCH_LOOK_H = 24;
 const NAMED = 4;
+/** After this nothing is asked of what went on. */
+const SEASON_D = 120;
 
 type Head = Pick<RoundDraft, "key" | "does" | "on" | "title" | "why" | "urgency"> & { readonly href: string };
 
@@ -75,10 +78,55 @@ async function patchTasks({ pool }: Context, now: Date): Promise<RoundDraft[]> {
     );
 }
 
-/** What the field asks for: by the programmes, and where patches wait to be looked at. */
+/** A look that was missed stands in the round for so long; the plot itself asks on. */
+const LOOK_STANDS_D = 4;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Plots whose look after what went on has come, as one walk. */
+async function lookTasks({ pool }: Context, now: Date): Promise<RoundDraft[]> {
+  const since = new Date(now.getTime() - SEASON_D * DAY_MS);
+  const [doses, looks] = await Promise.all([listDosesSince(pool, since), listLooks(pool, null, since)]);
+  const plotIds = [...new Set(doses.map(({ plotId }) => plotId))];
+  const waiting = plotIds.filter((id) => {
+    const [due] = looksDue(
+      doses.filter(({ plotId }) => plotId === id),
+      looks.filter(({ plotId }) => plotId === id).map(({ at }) => at.getTime()),
+      now.getTime(),
+    );
+    return due !== undefined && due.dueMs >= now.getTime() - LOOK_STANDS_D * DAY_MS;
+  });
+  const names = doses.filter(
+    ({ plotId }, index) => waiting.includes(plotId) && doses.findIndex((one) => one.plotId === plotId) === index,
+  );
+  if (waiting.length === 0) return [];
+  const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : "";
+  return [
+    fieldTask(
+      {
+        key: "look-at-beds",
+        does: "look",
+        on: names[0]!.plotName,
+        title: `Look at ${plural(names.length, "bed")}`,
+        why: `What went on shows by now: ${names
+          .slice(0, NAMED)
+          .map(({ plotName }) => plotName)
+          .join(", ")}${more}`,
+        urgency: "now",
+        href: `/field/plots/${names[0]!.plotId}`,
+      },
+      now,
+    ),
+  ];
+}
+
+/** What the field asks for: by the programmes, and where patches and beds wait to be looked at. */
 export async function fieldTasks(ctx: Context, farm: Farm): Promise<RoundDraft[]> {
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [{ plots }, patches] = await Promise.all([readCalendar(ctx.pool, farm, now, today), patchTasks(ctx, now)]);
-  return [...dueTasks(plots, today, now), ...patches];
+  const [{ plots }, patches, looks] = await Promise.all([
+    readCalendar(ctx.pool, farm, now, today),
+    patchTasks(ctx, now),
+    lookTasks(ctx, now),
+  ]);
+  return [...dueTasks(plots, today, now), ...patches, ...looks];
 }

@@ -17,6 +17,7 @@ import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { ChangePlantingSheet } from "./PlantSheet";
 import { Hatches, stageFill } from "./plan/hatches";
+import { PlotLooks } from "./PlotLooks";
 import { Wants } from "./Wants";
 import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
@@ -188,6 +189,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
               <Layer key={dose.applicationId} dose={dose} page={page} onTakeBack={() => setTaking(dose)} />
             ))}
           </ol>
+          <PlotLooks page={page} />
         </section>
         <div>
           <Wants page={page} />

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { rectangle } from "@/core/land/ring";
 import type { PlotPage } from "@/services/field";
 import type { Trace } from "@/services/trace";
@@ -59,6 +59,8 @@ const pageOf = (change: Partial<PlotPage> = {}): PlotPage => ({
   isPerennial: false,
   lastByMethod: { "cultured-extract": 2 },
   due: [],
+  looks: [],
+  lookDue: null,
   doses: [dose()],
   soakers: [{ methodId: "leaf-mould-brew", name: "Leaf-mould brew", brewD: 3.4 }],
   ...change,
@@ -95,6 +97,46 @@ describe("one plot", () => {
     expect(screen.getByText(/growers try/)).toBeVisible();
     type("Something is wrong with it", "wilting");
     expect(screen.queryByText(/growers try/)).toBeNull();
+  });
+  it("is looked at: what tells by this day first; what was seen is sent in the closed words", async () => {
+    const actions = fakeActions();
+    const lookDue = { applicationId: 5, afterD: 14, signs: ["leaf-colour", "stem"] as const, dueMs: NOW_MS };
+    const looks = [
+      {
+        id: 2,
+        plotId: 1,
+        atMs: NOW_MS - DAY_MS,
+        signs: { worms: "many" as const },
+        note: "",
+        by: "Odo",
+        photo: "a".repeat(32),
+      },
+      { id: 1, plotId: 1, atMs: NOW_MS - 9 * DAY_MS, signs: {}, note: "before", by: "Odo", photo: "b".repeat(32) },
+    ];
+    const page = pageOf({ doses: [dose({ applicationId: 5 })], lookDue, looks });
+    renderWith(actions, <PlotScreen page={page} />);
+    expect(screen.getByText(/^2 weeks after .*look at colour of the leaves, stem/)).toBeVisible();
+    expect(
+      within(screen.getByRole("list", { name: /^Pictures/ }))
+        .getAllByRole("listitem")
+        .map(({ textContent }) => textContent),
+    ).toEqual([expect.stringMatching(/^before, /), expect.stringMatching(/^1 day after, /)]);
+    expect(screen.getByText(/earthworms in a spade’s depth: many/)).toBeVisible();
+    click("Look at it");
+    const [first, second] = within(screen.getByRole("dialog")).getAllByRole("combobox");
+    expect([first, second].map((box) => box?.closest("label, div")?.textContent)).toEqual([
+      expect.stringContaining("Colour of the leaves"),
+      expect.stringContaining("Stem"),
+    ]);
+    type("Colour of the leaves", "pale");
+    type("Pests", "many");
+    type("Pests", "");
+    click("Seen");
+    await waitFor(() =>
+      expect(actions.seePlot).toHaveBeenCalledWith(
+        expect.objectContaining({ plotId: 1, signs: { "leaf-colour": "pale" }, note: "" }),
+      ),
+    );
   });
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();

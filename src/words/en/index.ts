@@ -5,6 +5,7 @@ export * from "./entry";
 export * from "./lead";
 export * from "./loads";
 export * from "./look";
+export * from "./looks";
 export * from "./place";
 export * from "./programme";
 export * from "./reasons";

@@ -145,6 +145,7 @@ export const REFUSALS = {
   "which-water-thins": () => "Which water thins it?",
   "which-plants": () => NAME_THEM,
   "which-vessel": () => "In which vessel does it hang?",
+  "what-was-seen": () => "Say what you see, write a note, or take a picture.",
   "which-entry": () => "Say which entry is withdrawn.",
   "which-answer": () => "Which is it?",
   "how-many-kg": () => "How many kilograms?",
