@@ -202,6 +202,9 @@ async function giveBack(connection: PoolConnection, error: unknown): Promise<voi
 }
 
 /** Rows of a select. */
+/** As many places in a statement as there are values. @example places([4, 7]); // "?, ?" */
+export const places = (values: readonly unknown[]): string => values.map(() => "?").join(", ");
+
 export async function select<Row>(db: Queryable, sql: string, values: SqlValue[] = []): Promise<Row[]> {
   const [rows] = await db.execute<RowDataPacket[]>(sql, values);
   return rows as Row[];

@@ -1,7 +1,7 @@
 import "server-only";
 import type { Load } from "@/core/apply/loads";
 import type { Carried } from "@/core/safety/carried";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export interface NewApplication {
   readonly storeId: number;
@@ -97,10 +97,6 @@ const SELECT = `
   join actor on actor.id = application.actor_id
   left join application_taken_back gone on gone.application_id = application.id
   where gone.application_id is null`;
-const SELECT_LATEST = `${SELECT} and application.id = (
-    select newest.application_id from application_plot newest
-    where newest.plot_id = part.plot_id and newest.application_id not in (select application_id from application_taken_back)
-    order by newest.application_id desc limit 1)`;
 const SELECT_ALL = `${SELECT} order by application.at desc, application.id desc, part.plot_id`;
 const SELECT_OF_BATCH = `${SELECT} and store.batch_id = ? order by application.at desc, application.id desc, part.plot_id`;
 
@@ -156,20 +152,23 @@ export const insertApplicationPlot = (
 ): Promise<number> =>
   insert(db, INSERT_PLOT, [applicationId, plotId, mixL.toFixed(3), concentrateL.toFixed(3), clearOn]);
 
-/** The day from which each treated plot may be harvested again, the latest of its applications. */
-export const listClearDays = async (db: Queryable): Promise<ReadonlyMap<number, string>> =>
+/** The day from which each plot that waits may be harvested again, the latest of its applications. @param day from which on, ISO date */
+export const listClearDays = async (db: Queryable, day: string): Promise<ReadonlyMap<number, string>> =>
   new Map(
     (
       await select<{ plot_id: number; clear_on: string }>(
         db,
         `select plot_id, max(clear_on) as clear_on from application_plot
-         where clear_on is not null and application_id not in (select application_id from application_taken_back) group by plot_id`,
+         where clear_on >= ? and application_id not in (select application_id from application_taken_back) group by plot_id`,
+        [day],
       )
     ).map(({ plot_id, clear_on }) => [plot_id, clear_on]),
   );
-/** When each plot last got something of each method. */
+/** When each plot last got something of each method, since a moment. @param plotIds of these alone; null for all */
 export const listLastByMethod = async (
   db: Queryable,
+  since: Date,
+  plotIds: readonly number[] | null = null,
 ): Promise<readonly { readonly plotId: number; readonly methodId: string; readonly at: Date }[]> =>
   (
     await select<{ plot_id: number; method_id: string; at: Date }>(
@@ -178,7 +177,9 @@ export const listLastByMethod = async (
        from application_plot part join application on application.id = part.application_id
        join store on store.id = application.store_id join batch on batch.id = store.batch_id
        where application.id not in (select application_id from application_taken_back)
+         and application.at >= ? ${plotIds ? `and part.plot_id in (${places(plotIds)})` : ""}
        group by part.plot_id, batch.method_id`,
+      [since, ...(plotIds ?? [])],
     )
   ).map((row) => ({ plotId: row.plot_id, methodId: row.method_id, at: row.at }));
 
@@ -205,9 +206,41 @@ export const listDosesSince = async (
     )
   ).map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() }));
 
+/** The number of the newest application of each plot; of those whose newest was taken back, the one before. */
+async function newestIds(db: Queryable): Promise<readonly { readonly plotId: number; readonly id: number }[]> {
+  // Without looking at what was taken back this is read off the index, however much there is.
+  const newest = await select<{ plotId: number; id: number; isGone: number }>(
+    db,
+    `select newest.plot_id as plotId, newest.id, gone.application_id is not null as isGone
+     from (select plot_id, max(application_id) as id from application_plot group by plot_id) newest
+     left join application_taken_back gone on gone.application_id = newest.id`,
+  );
+  const gone = newest.filter(({ isGone }) => isGone).map(({ plotId }) => plotId);
+  const before =
+    gone.length === 0
+      ? []
+      : await select<{ plotId: number; id: number }>(
+          db,
+          `select plot_id as plotId, max(application_id) as id from application_plot
+           where plot_id in (${places(gone)}) and application_id not in (select application_id from application_taken_back) group by plot_id`,
+          gone,
+        );
+  return [...newest.filter(({ isGone }) => !isGone), ...before];
+}
+
 /** The newest application of each plot that ever got one. */
-export const listLatestByPlot = async (db: Queryable): Promise<PlotApplication[]> =>
-  (await select<PlotApplicationRow>(db, SELECT_LATEST)).map(toPlotApplication);
+export async function listLatestByPlot(db: Queryable): Promise<PlotApplication[]> {
+  const ids = await newestIds(db);
+  if (ids.length === 0) return [];
+  const wanted = new Set(ids.map(({ plotId, id }) => `${id} ${plotId}`));
+  const applications = [...new Set(ids.map(({ id }) => id))];
+  const rows = await select<PlotApplicationRow>(
+    db,
+    `${SELECT} and part.application_id in (${places(applications)})`,
+    applications,
+  );
+  return rows.map(toPlotApplication).filter(({ applicationId, plotId }) => wanted.has(`${applicationId} ${plotId}`));
+}
 /** Everything that plots got, newest first. */
 export const listPlotApplications = async (db: Queryable): Promise<PlotApplication[]> =>
   (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);
@@ -228,8 +261,7 @@ export async function listApplicationsOfBatches(
   batchIds: readonly number[],
 ): Promise<PlotApplication[]> {
   if (batchIds.length === 0) return [];
-  const marks = batchIds.map(() => "?").join(", ");
-  const sql = `${SELECT} and store.batch_id in (${marks}) order by application.at desc, application.id desc, part.plot_id`;
+  const sql = `${SELECT} and store.batch_id in (${places(batchIds)}) order by application.at desc, application.id desc, part.plot_id`;
   return (await select<PlotApplicationRow>(db, sql, [...batchIds])).map(toPlotApplication);
 }
 

@@ -1,6 +1,6 @@
 import "server-only";
 import type { UseId } from "@/core/book/uses";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export const PATCH_RESULTS = ["clear", "marked", "dropped"] as const;
 export type PatchResult = (typeof PATCH_RESULTS)[number];
@@ -51,7 +51,7 @@ export async function listPatchTests(db: Queryable, batchIds: readonly number[])
   if (batchIds.length === 0) return [];
   const rows = await select<TestRow>(
     db,
-    `${SELECT} where test.batch_id in (${batchIds.map(() => "?").join(", ")}) and coalesce(look.result, '') <> 'dropped' order by test.id desc`,
+    `${SELECT} where test.batch_id in (${places(batchIds)}) and coalesce(look.result, '') <> 'dropped' order by test.id desc`,
     [...batchIds],
   );
   return rows.map(toTest);

@@ -1,7 +1,7 @@
 import "server-only";
 import type { EdiblePart } from "@/core/book/crops";
 import type { Planting, SeenStage } from "@/core/land/planting";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export interface PlantingRow extends Planting {
   readonly id: number;
@@ -52,9 +52,17 @@ const toPlanting = (row: StateRow): PlantingRow => ({
   seen: row.stage && row.seen_on ? { stage: row.stage, on: row.seen_on } : null,
 });
 
-/** All that grows, grew or is meant to, by its id. */
-export const listPlantings = async (db: Queryable): Promise<PlantingRow[]> =>
-  (await select<StateRow>(db, `${SELECT} order by planting.id`)).map(toPlanting);
+/** All that grows, grew or is meant to, by its id. @param plotIds on these alone; null for all */
+export const listPlantings = async (db: Queryable, plotIds: readonly number[] | null = null): Promise<PlantingRow[]> =>
+  plotIds?.length === 0
+    ? []
+    : (
+        await select<StateRow>(
+          db,
+          `${SELECT} ${plotIds ? `where planting.plot_id in (${places(plotIds)})` : ""} order by planting.id`,
+          [...(plotIds ?? [])],
+        )
+      ).map(toPlanting);
 
 /** A planting, kept from being told otherwise meanwhile; null where there is none. */
 export async function lockPlanting(db: Queryable, id: number): Promise<PlantingRow | null> {

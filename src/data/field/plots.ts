@@ -3,7 +3,7 @@ import type { EdiblePart } from "@/core/book/crops";
 import type { PlotKind } from "@/core/land/geojson";
 import { nextPlanting, plantingOn, strengthStage, type PlotStage } from "@/core/land/planting";
 import type { Ring } from "@/core/land/ring";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 import { listPlantings, type PlantingRow } from "./plantings";
 
 /** A plot as it lies. */
@@ -45,9 +45,11 @@ interface ShapeRow {
   tags: string;
 }
 
-const SELECT_SHAPES = `
+/** The newest shape of every plot, or of these. */
+const selectShapes = (plotIds: readonly number[] | null): string => `
   select shape.plot_id, shape.name, shape.kind, shape.ring, shape.area_m2, shape.block, shape.tags
-  from plot_shape shape join (select plot_id, max(id) as id from plot_shape group by plot_id) newest on newest.id = shape.id
+  from plot_shape shape join (select plot_id, max(id) as id from plot_shape ${plotIds ? `where plot_id in (${places(plotIds)})` : ""} group by plot_id) newest
+    on newest.id = shape.id
   where shape.put_away = 0 or ? order by shape.plot_id`;
 const INSERT_SHAPE = `
   insert into plot_shape (plot_id, name, kind, ring, area_m2, block, tags, put_away, actor_id, added_at)
@@ -64,12 +66,26 @@ const toShape = (row: ShapeRow): PlotShape => ({
 });
 
 /** The plots as they lie; those that were put away only where the past is asked for. */
-export const listShapes = async (db: Queryable, isPastToo = false): Promise<PlotShape[]> =>
-  (await select<ShapeRow>(db, SELECT_SHAPES, [isPastToo ? 1 : 0])).map(toShape);
+export const listShapes = async (
+  db: Queryable,
+  isPastToo = false,
+  plotIds: readonly number[] | null = null,
+): Promise<PlotShape[]> =>
+  plotIds?.length === 0
+    ? []
+    : (await select<ShapeRow>(db, selectShapes(plotIds), [...(plotIds ?? []), isPastToo ? 1 : 0])).map(toShape);
 
-/** The plots as they are on a day; those that were put away only where the past is asked for. */
-export async function listPlots(db: Queryable, day: string, isPastToo = false): Promise<Plot[]> {
-  const [shapes, plantings] = await Promise.all([listShapes(db, isPastToo), listPlantings(db)]);
+/**
+ * The plots as they are on a day; those that were put away only where the past is asked for.
+ * @param plotIds these alone; null for all
+ */
+export async function listPlots(
+  db: Queryable,
+  day: string,
+  isPastToo = false,
+  plotIds: readonly number[] | null = null,
+): Promise<Plot[]> {
+  const [shapes, plantings] = await Promise.all([listShapes(db, isPastToo, plotIds), listPlantings(db, plotIds)]);
   const byPlot = new Map<number, PlantingRow[]>();
   for (const planting of plantings) byPlot.set(planting.plotId, [...(byPlot.get(planting.plotId) ?? []), planting]);
   return shapes.map((shape) => {

@@ -33,7 +33,7 @@ import { findFarm } from "@/data/farm";
 import { fits } from "@/core/quantity/fits";
 import { atField, refuse } from "../refusal";
 import { carriedOfBatches } from "../hazards";
-import { lastSameDays } from "./lastSame";
+import { lastSameDays, sinceWhen } from "./lastSame";
 import { airDays, storeState } from "../stores";
 import { hourAt, weatherAt } from "../weather";
 import { bookWater } from "../water";
@@ -54,7 +54,7 @@ async function findTool(db: Queryable, id: number): Promise<Tool> {
 }
 
 async function findPlots(db: Queryable, ids: readonly number[], day: string): Promise<Plot[]> {
-  const known = new Map((await listPlots(db, day)).map((plot) => [plot.id, plot]));
+  const known = new Map((await listPlots(db, day, false, ids)).map((plot) => [plot.id, plot]));
   return ids.map((id, index) => {
     const plot = known.get(id);
     if (!plot) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);
@@ -134,7 +134,7 @@ async function cautionsOf(db: Queryable, ctx: Context, request: ApplyRequest, it
   const recipe = recipeFrom(store.recipe);
   const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
   const [lastByMethod, marks, tests, hour] = await Promise.all([
-    listLastByMethod(db),
+    listLastByMethod(db, sinceWhen(at), request.plotIds),
     listMarks(db),
     listPatchTests(db, [store.batchId]),
     farm ? hourAt(db, farm, at, ctx.now()) : null,

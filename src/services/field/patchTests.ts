@@ -27,7 +27,7 @@ export const startPatchTest = act(
     if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const farm = await findFarm(db);
-    const plots = await listPlots(db, isoDay(at, { timeZone: farm?.timeZone ?? "UTC" }));
+    const plots = await listPlots(db, isoDay(at, { timeZone: farm?.timeZone ?? "UTC" }), false, [request.plotId]);
     if (!plots.some(({ id }) => id === request.plotId)) throw refuse("not-found", { thing: "plot" }, "/plotId");
     const { id: useId } = atField("/useId", () => findUse(request.useId));
     const { partsWater } = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));

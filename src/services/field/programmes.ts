@@ -27,7 +27,7 @@ import { act } from "../act";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { atField, refuse } from "../refusal";
-import { lastSameDays } from "./lastSame";
+import { lastSameDays, sinceLastYear } from "./lastSame";
 
 const STEP = object(["methodId", "use", "everyD", "from", "to"], {
   methodId: ID,
@@ -112,7 +112,7 @@ export async function readCalendar(
   const [plots, plantings, made, rules] = await Promise.all([
     listPlots(db, today),
     listPlantings(db),
-    listLastByMethod(db),
+    listLastByMethod(db, sinceLastYear(now)),
     listHarvestRules(db),
   ]);
   const calendars = plots.flatMap(({ id, name }): PlotCalendar[] => {

@@ -27,7 +27,7 @@ import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { readWaters, type WatersView } from "../water";
 import { carriedOfBatches, type CarriedOf } from "../hazards";
-import { lastSameDays } from "./lastSame";
+import { daysSince, sinceWhen } from "./lastSame";
 import { treatableOf } from "./treatable";
 import { storeViews, type StoreView } from "../stores";
 import { isoDay } from "@/formats/times";
@@ -93,8 +93,8 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listTools(db),
     readWaters(ctx),
     listHarvestRules(db),
-    listClearDays(db),
-    listLastByMethod(db),
+    listClearDays(db, isoDay(now, farm)),
+    listLastByMethod(db, sinceWhen(now)),
     listMarks(db),
     findOrigin(db),
   ]);
@@ -104,6 +104,8 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listPatchTests(db, batchIds),
     hourAt(db, farm, now, now),
   ]);
+  const madeOf = new Map<number, (typeof made)[number][]>();
+  for (const one of made) madeOf.set(one.plotId, [...(madeOf.get(one.plotId) ?? []), one]);
   const byPlot = new Map(latest.map((made) => [made.plotId, made]));
   const lastOf = (id: number): PlotView["last"] => {
     const made = byPlot.get(id);
@@ -122,9 +124,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
       last: lastOf(plot.id),
       clearOn: clear.get(plot.id) ?? null,
       lastByMethod: Object.fromEntries(
-        made
-          .filter(({ plotId }) => plotId === plot.id)
-          .map(({ methodId }) => [methodId, lastSameDays(made, plot.id, methodId, now)!]),
+        (madeOf.get(plot.id) ?? []).map(({ methodId, at }) => [methodId, daysSince(at, now)]),
       ),
     })),
     stores: (await storeViews(db, farm, stores, now)).map((store) => ({

@@ -81,8 +81,8 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const now = ctx.now();
   const today = isoDay(now, farm);
   const [plots, plantings, doses, marks, airC, programmes, looks] = await Promise.all([
-    listPlots(db, today),
-    listPlantings(db),
+    listPlots(db, today, false, [id]),
+    listPlantings(db, [id]),
     listApplicationsOfPlot(db, id),
     listMarks(db),
     meanAirByDay(db, farm, now, AIR_DAYS),
@@ -92,8 +92,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
   const { areaM2, near } = treatableOf(plot.ring, marks);
-  const own = plantings.filter(({ plotId }) => plotId === id);
-  const standing = plantingOn(own, today);
+  const standing = plantingOn(plantings, today);
   const lastByMethod = lastOf(doses, now);
   return {
     looks: looks.map(({ at, ...look }) => ({ ...look, atMs: at.getTime() })),
@@ -107,7 +106,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     isPerennial: standing?.perennial ?? false,
     lastByMethod,
     due: daysDue(
-      { id, planting: standing ?? nextPlanting(own, today), lastByMethod },
+      { id, planting: standing ?? nextPlanting(plantings, today), lastByMethod },
       programmes,
       today,
       addDays(today, DUE_AHEAD_D),
@@ -119,7 +118,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     treatableM2: areaM2,
     nearWater: near,
     soakers: soakersAt(airC.reduce((sum, celsius) => sum + celsius, 0) / airC.length),
-    plantings: own.toReversed(),
+    plantings: plantings.toReversed(),
     doses: doses.map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() })),
   };
 }

@@ -8,7 +8,7 @@ import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import { carriedOfBatches } from "../hazards";
-import { lastSameDays } from "./lastSame";
+import { lastSameDays, sinceWhen } from "./lastSame";
 import type { StoreView } from "../stores";
 
 const MOST = 4;
@@ -37,7 +37,7 @@ export async function storeUses(
   const [plots, rules, made, carried] = await Promise.all([
     listPlots(db, isoDay(now, farm)),
     listHarvestRules(db),
-    listLastByMethod(db),
+    listLastByMethod(db, sinceWhen(now)),
     carriedOfBatches(db, [...new Set(views.map(({ batchId }) => batchId))]),
   ]);
   const today = isoDay(now, farm);

@@ -154,7 +154,7 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
   const db = ctx.pool;
   const now = ctx.now();
   const [plots, lots, own] = await Promise.all([
-    listPlots(db, isoDay(now, farm), true),
+    listPlots(db, isoDay(now, farm), true, asked.plotId === undefined ? null : [asked.plotId]),
     listAllLots(db),
     listOwnIngredients(db),
   ]);
