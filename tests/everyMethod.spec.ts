@@ -119,6 +119,8 @@ async function putOn(page: Page, label: string, litres: number, set: number): Pr
     expect(said, `${label} is cautioned on ${use}`).toContain("The sun is high");
   const why = page.getByLabel(/^(Why all the same|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("under a shade net, out of the sun");
+  const strained = page.getByRole("checkbox", { name: /^Strained to/ });
+  if ((await strained.count()) > 0) await strained.check();
   await page.getByRole("button", { name: "It is on the beds" }).click();
   await expect(page.getByText("is down in the books.").first()).toBeVisible();
 }

@@ -51,6 +51,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "which-water-thins": {},
   "which-plants": {},
   "which-vessel": {},
+  "strain-first": { meshMm: 0.2 },
   "what-was-seen": {},
   "which-entry": {},
   "which-answer": {},

@@ -292,6 +292,17 @@ describe("straining, storing, applying", () => {
     expect((await refusalOf(given({ useId: "foliar", overrideReason: "cloudy" }))).fields["/overrideReason"]).toContain(
       "The sun is high: wet leaves burn",
     );
+    // On leaves it is strained, and the nozzle looked at.
+    const dusk = (change: object) =>
+      given({
+        at: NOW.toISOString(),
+        useId: "foliar",
+        ratio: "1:999",
+        overrideReason: "no fruit on it yet",
+        ...change,
+      });
+    expect((await refusalOf(dusk({}))).fields["/isStrained"]).toContain("Strain it to 0.2 mm");
+    await dusk({ isStrained: true });
     // Done at dusk the day before, put down at noon.
     await given({ at: NOW.toISOString() });
   });

@@ -4,6 +4,7 @@ import { act, type Asked } from "../act";
 import { recipeFrom } from "@/core/recipe/document";
 import { mixFor } from "@/core/apply/reach";
 import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
+import { meshUm } from "@/core/apply/care";
 import { loadTool } from "@/core/apply/tool";
 import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
 import { findUseRate } from "@/core/book";
@@ -105,6 +106,8 @@ const APPLY_STORE = object(
     at: MOMENT,
     labourMin: MINUTES,
     overrideReason: REASON,
+    /** It was strained for the leaves, and the nozzle looked at. */
+    isStrained: { type: "boolean" },
     /** What was done otherwise than planned. */
     note: { type: "string", maxLength: 300 },
     /** What it was thinned with; null where it goes on undiluted. */
@@ -256,6 +259,8 @@ export const applyStore = act(
     const it = await caseOf(db, ctx, request);
     const { store, at } = it;
     requireReason(await cautionsOf(db, ctx, request, it), request);
+    if (it.use.target === "leaves" && request.isStrained !== true)
+      throw refuse("strain-first", { meshMm: meshUm(it.tool.kind, it.use.id) / 1000 }, "/isStrained");
     const plan = planFor(it, request);
     const applicationId = await writeDown(db, ctx, request, it, plan);
     await insertStoreMovement(db, {

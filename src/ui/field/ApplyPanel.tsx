@@ -1,5 +1,6 @@
 "use client";
 import { Printer } from "lucide-react";
+import { careAfter, meshUm } from "@/core/apply/care";
 import { partsWaterFor } from "@/core/apply/strengthCautions";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
@@ -7,14 +8,14 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayMixUnit } from "@/formats/fieldUnits";
-import { sayCaution, sayLoad, sayPreMix, sayBothWays } from "@/words/said";
+import { sayCare, sayCaution, sayLoad, sayMesh, sayPreMix, sayBothWays } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { WaterPicker } from "../water/WaterPicker";
-import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
+import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
@@ -221,6 +222,27 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
   );
 };
 
+/** What is done once it is on. */
+const After = ({ applying }: { readonly applying: Applying }) => {
+  const { view, choice, dilution } = applying;
+  if (!dilution) return null;
+  const care = careAfter(choice.useId, dilution.partsWater, choice.recipe.keeping.living, view.hour.hours, view.nowMs);
+  return (
+    <section aria-label="After" className="border-t border-line pt-2">
+      <h3 className="text-lg">After</h3>
+      <ul className="list-disc pl-5">
+        {care.map((one) => (
+          <li key={one.code}>{sayCare(one)}</li>
+        ))}
+        <li>
+          {choice.tool.kind === "injector" ? "A line" : `A ${choice.tool.kind}`} wants it strained to{" "}
+          {sayMesh(meshUm(choice.tool.kind, choice.useId))}.
+        </li>
+      </ul>
+    </section>
+  );
+};
+
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
   const { view, apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
@@ -258,16 +280,40 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
       <Button disabled={!plan} onClick={() => window.print()}>
         <Printer aria-hidden className="size-5" /> Print the card
       </Button>
+      {choice.use.target === "leaves" ? (
+        <TickField
+          label={`Strained to ${sayMesh(meshUm(choice.tool.kind, choice.useId))}, no leaf in it, the nozzle drips evenly`}
+          checked={applying.isStrained}
+          onChange={(event) => applying.setIsStrained(event.target.checked)}
+          error={apply.fields["/isStrained"]}
+        />
+      ) : null}
+      <TextField
+        label="Done otherwise than planned?"
+        hint="A note that stays with it: half a bed, another can, a shower in between."
+        value={applying.note}
+        maxLength={300}
+        onChange={(event) => applying.setNote(event.target.value)}
+        error={apply.fields["/note"]}
+      />
+      <After applying={applying} />
       <Refusal error={apply.error} />
       <Button
         variant="strong"
         wide
         disabled={
-          apply.busy || !plan || barred || (blocked && !reasonSuffices(cautions, reason)) || (plan.shortL ?? 0) > 0
+          apply.busy ||
+          !plan ||
+          applying.done.length === 0 ||
+          barred ||
+          (blocked && !reasonSuffices(cautions, reason)) ||
+          (plan.shortL ?? 0) > 0
         }
         onClick={() => void confirm()}
       >
-        It is on the beds
+        {applying.done.length < applying.served.length
+          ? `It is on ${applying.done.length} of ${applying.served.length} beds`
+          : "It is on the beds"}
       </Button>
     </div>
   );

@@ -1,4 +1,6 @@
 import type { Load } from "@/core/apply/loads";
+import { inKitchen } from "@/core/apply/kitchen";
+import { sayKitchen } from "@/words/said";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import type { Tool } from "@/services/types";
@@ -80,17 +82,21 @@ interface LoadDrawingProps {
 }
 
 /** Loads as the tools themselves, filled to their marks, with what to measure under them. */
-export const LoadDrawing = ({ load, tool, text, units }: LoadDrawingProps) => (
-  <div className="border-b border-line py-2">
-    <div className="flex flex-wrap items-end gap-1">
-      {Array.from({ length: Math.min(DRAWN_MOST, load.count) }, (_, index) => (
-        <One key={index} kind={tool.kind} full={load.mixL / tool.volumeL} dose={load.concentrateL / load.mixL} />
-      ))}
-      {load.count > DRAWN_MOST ? <span className="reading pb-3 text-xl">… {load.count} in all</span> : null}
+export const LoadDrawing = ({ load, tool, text, units }: LoadDrawingProps) => {
+  const kitchen = tool.kind === "injector" ? null : inKitchen(load.concentrateL, units);
+  return (
+    <div className="border-b border-line py-2">
+      <div className="flex flex-wrap items-end gap-1">
+        {Array.from({ length: Math.min(DRAWN_MOST, load.count) }, (_, index) => (
+          <One key={index} kind={tool.kind} full={load.mixL / tool.volumeL} dose={load.concentrateL / load.mixL} />
+        ))}
+        {load.count > DRAWN_MOST ? <span className="reading pb-3 text-xl">… {load.count} in all</span> : null}
+      </div>
+      <p className="mt-1 text-[1.05rem] font-semibold">{text}</p>
+      <p className="text-[0.88rem] text-soft">
+        each: {sayVolume(load.concentrateL, units, 4)} concentrate and {sayVolume(load.waterL, units, 4)} water
+        {kitchen ? `; in the kitchen’s measures ${sayKitchen(kitchen)}` : ""}
+      </p>
     </div>
-    <p className="mt-1 text-[1.05rem] font-semibold">{text}</p>
-    <p className="text-[0.88rem] text-soft">
-      each: {sayVolume(load.concentrateL, units, 4)} concentrate and {sayVolume(load.waterL, units, 4)} water
-    </p>
-  </div>
-);
+  );
+};

@@ -109,6 +109,15 @@ const Row = ({
           {sayVolume(stop.mixL, units)} of mix
         </span>
       </span>
+      <label className="flex size-11 shrink-0 items-center justify-center">
+        <input
+          type="checkbox"
+          aria-label={`${stop.name} is done`}
+          className="size-6 accent-[var(--ink)]"
+          checked={!applying.isSkipped(stop.plotId)}
+          onChange={(event) => applying.skip(stop.plotId, !event.target.checked)}
+        />
+      </label>
       <SmallLoads mixL={stop.mixL} concentrateL={stop.concentrateL} tool={choice.tool} />
       <Wants name={stop.name} priority={priorityOf(stop.plotId)} onChange={(next) => setPriority(stop.plotId, next)} />
     </li>

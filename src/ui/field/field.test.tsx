@@ -148,6 +148,22 @@ describe("applying", () => {
     expect(screen.getByLabelText("Mix (L per plant)")).toHaveValue("4");
     expect(loads()).toHaveTextContent("In all 36 L of mix");
   });
+  it("is partly done, with a note: what was left out is not sent", async () => {
+    const { sent } = openPanel([1, 2]);
+    fireEvent.click(screen.getByRole("checkbox", { name: "Bed 2 is done" }));
+    type("Done otherwise than planned?", "half of it, rain came");
+    fireEvent.click(screen.getByRole("button", { name: "It is on 1 of 2 beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ plotIds: [1], note: "half of it, rain came" }));
+    expect((sent() as { mixL: number[] }).mixL).toHaveLength(1);
+  });
+  it("on leaves wants it strained and the nozzle looked at, and sends that it was", async () => {
+    const { sent } = openPanel([1]);
+    fireEvent.click(screen.getByRole("radio", { name: "On the leaves" }));
+    expect(screen.getByRole("region", { name: "After" })).toHaveTextContent("No watering over the leaves");
+    fireEvent.click(screen.getByRole("checkbox", { name: /^Strained to 0.2 mm/ }));
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ useId: "foliar", isStrained: true }));
+  });
   it("warns of mist on leaves", () => {
     openPanel([1]);
     fireEvent.click(screen.getByRole("radio", { name: "On the leaves" }));

@@ -194,6 +194,34 @@ function withShares(plots: FieldView["plots"], { shares, without }: Poured): Ser
     });
 }
 
+/** How it was done: by whom it was looked at before, which plots were left out, why all the same, what was otherwise. */
+function useDoing() {
+  const [labourMin, setLabourMin] = useState("30");
+  const [reason, setReason] = useState("");
+  const [note, setNote] = useState("");
+  const [isStrained, setIsStrained] = useState(false);
+  const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
+  return {
+    labourMin,
+    setLabourMin,
+    reason,
+    setReason,
+    note,
+    setNote,
+    isStrained,
+    setIsStrained,
+    isSkipped: (id: number) => skipped.has(id),
+    skip: (id: number, isLeftOut: boolean) =>
+      setSkipped(new Set(isLeftOut ? [...skipped, id] : [...skipped].filter((other) => other !== id))),
+    clear: () => {
+      setReason("");
+      setNote("");
+      setIsStrained(false);
+      setSkipped(new Set());
+    },
+  };
+}
+
 /** What is chosen of an application, what it comes to, what speaks against it, and its sending. */
 export function useApply(view: FieldView, storeId: number | null, chosen: ReadonlySet<number>, onDone: () => void) {
   const apply = useFieldAct("applyStore");
@@ -202,8 +230,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const plots = view.plots.filter(({ id }) => chosen.has(id));
   const choice = useChoice(view, storeId, plots);
   const { store, useId, rate, ratio, per, rateText, rateL, tool } = choice;
-  const [labourMin, setLabourMin] = useState("30");
-  const [reason, setReason] = useState("");
+  const doing = useDoing();
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
   const mixRate = { amountL: rateL, text: rateText };
   const [priorities, setPriorities] = useState<ReadonlyMap<number, Priority>>(new Map());
@@ -214,6 +241,11 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const cautions = dilution ? cautionsOf(view, store, useId, dilution, served, fromRiver) : [];
   const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
 
+  /** What of it was done, with what each got: all of it unless some was left out. */
+  const done = served.flatMap(({ id, name, mixL }, index) =>
+    doing.isSkipped(id) || !plan ? [] : [{ id, name, mixL: mixL ?? plan.plots[index]!.mixL }],
+  );
+
   const confirm = async () => {
     const answer = await apply.run({
       storeId: store.id,
@@ -222,19 +254,21 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
       mixRateL: rateL as number,
       mixRatePer: per,
       toolId: tool.id,
-      plotIds: served.map(({ id }) => id),
-      mixL: served.map(({ mixL }, index) => mixL ?? plan!.plots[index]!.mixL),
-      labourMin: parseNumber(labourMin) as number,
-      overrideReason: reason,
+      plotIds: done.map(({ id }) => id),
+      mixL: done.map(({ mixL }) => mixL),
+      labourMin: parseNumber(doing.labourMin) as number,
+      overrideReason: doing.reason,
+      note: doing.note,
+      ...(choice.use.target === "leaves" ? { isStrained: doing.isStrained } : {}),
       water: waterL > 0.05 ? askedWater(water) : null,
     });
     if (!answer) return;
     const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });
     told(
-      `${served.length === 1 ? served[0]!.name : `${served.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
+      `${done.length === 1 ? done[0]!.name : `${done.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
       { action: { label: "Undo", onClick: undo } },
     );
-    setReason("");
+    doing.clear();
     onDone();
   };
 
@@ -249,10 +283,8 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
     barredByWater: plots.filter((plot) => !isTreatable(plot)),
     priorityOf: (id: number): Priority => priorities.get(id) ?? 2,
     setPriority: (id: number, priority: Priority) => setPriorities(new Map([...priorities, [id, priority]])),
-    labourMin,
-    setLabourMin,
-    reason,
-    setReason,
+    ...doing,
+    done,
     water,
     setWater,
     plan,

@@ -132,9 +132,29 @@ export const TextArea = ({ label, hint, error, ...rest }: Common & TextareaHTMLA
   );
 };
 
-export const TickField = ({ label, ...rest }: { readonly label: string } & InputHTMLAttributes<HTMLInputElement>) => (
-  <label className="flex min-h-11 items-center gap-3">
-    <input type="checkbox" {...rest} className="size-6 shrink-0 accent-[var(--blue)]" />
-    <span>{label}</span>
-  </label>
-);
+export const TickField = ({
+  label,
+  error,
+  ...rest
+}: { readonly label: string; readonly error?: string | undefined } & InputHTMLAttributes<HTMLInputElement>) => {
+  const id = useId();
+  return (
+    <div>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          {...rest}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={error ? id : undefined}
+          className="size-6 shrink-0 accent-[var(--blue)]"
+        />
+        <span>{label}</span>
+      </label>
+      {error ? (
+        <p id={id} role="alert" className="text-[0.92rem] font-semibold text-rust">
+          {error}
+        </p>
+      ) : null}
+    </div>
+  );
+};

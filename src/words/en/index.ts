@@ -1,5 +1,6 @@
 /** All that is said in English but for the catalogues by code. */
 export * from "./aside";
+export * from "./care";
 export * from "./caution";
 export * from "./entry";
 export * from "./lead";

@@ -145,6 +145,8 @@ export const REFUSALS = {
   "which-water-thins": () => "Which water thins it?",
   "which-plants": () => NAME_THEM,
   "which-vessel": () => "In which vessel does it hang?",
+  "strain-first": ({ meshMm }: { meshMm: number }, say: Speech) =>
+    `Strain it to ${say.number(meshMm)} mm, look that no leaf is in it and that the nozzle drips evenly; then tick this.`,
   "what-was-seen": () => "Say what you see, write a note, or take a picture.",
   "which-entry": () => "Say which entry is withdrawn.",
   "which-answer": () => "Which is it?",

@@ -1,0 +1,53 @@
+import type { UseId } from "../book/uses";
+import { RAIN_MM, type WeatherHour } from "./weatherHour";
+
+/** The finest hole that what goes through a tool must pass, µm: small holes clog, and leaf in a spray stays on the leaf. */
+export const meshUm = (tool: "can" | "knapsack" | "injector", use: UseId): number =>
+  tool === "injector" || use === "injector" ? 100 : use === "foliar" || tool === "knapsack" ? 200 : 1000;
+
+/** What is done after something went on. */
+export type AfterCare =
+  | { readonly code: "rain-waters-in"; readonly inH: number }
+  | { readonly code: "water-in" }
+  | { readonly code: "mulch-over" }
+  | { readonly code: "flush-line" }
+  | { readonly code: "keep-dry" }
+  | { readonly code: "rinse-tool" };
+
+const HOUR_MS = 3_600_000;
+/** Rain within this saves the watering. */
+const SOON_H = 6;
+/** As strong as this, or undiluted, it is watered in. */
+const STRONG_BELOW = 10;
+
+const SOIL: readonly UseId[] = ["drench-bare", "drench-growing", "seedling", "incorporate", "top-dress"];
+
+/**
+ * What is done after something went on: water in what is strong or lies on top, unless rain comes; cover a living drench; keep leaves dry; flush and
+ * rinse what it went through.
+ */
+export function careAfter(
+  use: UseId,
+  partsWater: number,
+  isLiving: boolean,
+  hours: readonly WeatherHour[],
+  nowMs: number,
+): AfterCare[] {
+  const rain = hours.find(
+    ({ atMs, rainMm }) => atMs > nowMs && atMs <= nowMs + SOON_H * HOUR_MS && (rainMm ?? 0) > RAIN_MM,
+  );
+  const wantsWater = SOIL.includes(use) && (partsWater < STRONG_BELOW || use === "drench-bare" || use === "top-dress");
+  return [
+    ...(wantsWater
+      ? [
+          rain
+            ? ({ code: "rain-waters-in", inH: Math.max(1, Math.round((rain.atMs - nowMs) / HOUR_MS)) } as const)
+            : ({ code: "water-in" } as const),
+        ]
+      : []),
+    ...(isLiving && (use === "drench-bare" || use === "drench-growing") ? [{ code: "mulch-over" } as const] : []),
+    ...(use === "injector" ? [{ code: "flush-line" } as const] : []),
+    ...(use === "foliar" ? [{ code: "keep-dry" } as const] : []),
+    { code: "rinse-tool" },
+  ];
+}
