@@ -292,6 +292,8 @@ describe("straining, storing, applying", () => {
     expect((await refusalOf(given({ useId: "foliar", overrideReason: "cloudy" }))).fields["/overrideReason"]).toContain(
       "The sun is high: wet leaves burn",
     );
+    // Done at dusk the day before, put down at noon.
+    await given({ at: NOW.toISOString() });
     // On leaves it is strained, and the nozzle looked at.
     const dusk = (change: object) =>
       given({
@@ -303,8 +305,6 @@ describe("straining, storing, applying", () => {
       });
     expect((await refusalOf(dusk({}))).fields["/isStrained"]).toContain("Strain it to 0.2 mm");
     await dusk({ isStrained: true });
-    // Done at dusk the day before, put down at noon.
-    await given({ at: NOW.toISOString() });
   });
 
   it("guards a living tea's clock: leaves within an hour, soil within four, after twelve nothing but compost", async () => {
