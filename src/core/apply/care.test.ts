@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { USE_IDS } from "../book/uses";
-import { careAfter, meshUm } from "./care";
+import { findRecipe, METHODS } from "../book";
+import { careAfter, meshUm, notWith } from "./care";
 import { inKitchen } from "./kitchen";
 import type { WeatherHour } from "./weatherHour";
 
@@ -47,6 +48,16 @@ describe("after something went on", () => {
     expect(codes("injector", 500, true, [], 0)).toContain("flush-line");
     for (const use of USE_IDS) expect(codes(use, 100, true, [], 0)).toContain("rinse-tool");
   });
+});
+
+it("what undoes a liquid is kept out of its can", () => {
+  expect(notWith(findRecipe("shell-calcium"))).toContain("ash-or-lime");
+  expect(notWith(findRecipe("aerated-tea"))).toEqual(["copper-and-fungicide", "chlorine"]);
+  for (const { id } of METHODS) {
+    const kinds = notWith(findRecipe(id));
+    expect(new Set(kinds).size).toBe(kinds.length);
+    if (findRecipe(id).keeping.living) expect(kinds).toContain("chlorine");
+  }
 });
 
 it("the finest hole decides the mesh", () => {

@@ -1,3 +1,5 @@
+import type { IngredientId } from "../book/ingredients";
+import type { Recipe } from "../book/recipe";
 import type { UseId } from "../book/uses";
 import { RAIN_MM, type WeatherHour } from "./weatherHour";
 
@@ -49,5 +51,26 @@ export function careAfter(
     ...(use === "injector" ? [{ code: "flush-line" } as const] : []),
     ...(use === "foliar" ? [{ code: "keep-dry" } as const] : []),
     { code: "rinse-tool" },
+  ];
+}
+
+/** What must not be in the same can. */
+export type NotWith = "ash-or-lime" | "acid" | "copper-and-fungicide" | "chlorine";
+
+const HOLDS_ACID: readonly IngredientId[] = ["vinegar", "lactic-culture", "whey"];
+const HOLDS_ASH: readonly IngredientId[] = ["ash"];
+
+/** What undoes a liquid in the can: ash and lime in what is sour, acid in what holds ash, fungicide and chlorine in what lives. */
+export function notWith({
+  ingredients,
+  family,
+  keeping,
+}: Pick<Recipe, "ingredients" | "family" | "keeping">): NotWith[] {
+  const has = (kinds: readonly IngredientId[]) => ingredients.some(({ ingredient }) => kinds.includes(ingredient));
+  const isLiving = keeping.living || family === "acid";
+  return [
+    ...(family === "acid" || has(HOLDS_ACID) ? (["ash-or-lime"] as const) : []),
+    ...(has(HOLDS_ASH) ? (["acid"] as const) : []),
+    ...(isLiving ? (["copper-and-fungicide", "chlorine"] as const) : []),
   ];
 }

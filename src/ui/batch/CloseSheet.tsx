@@ -18,6 +18,7 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
+import { CarriedIn } from "./CarriedIn";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface CloseSheetProps {
@@ -140,7 +141,7 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
         : `${sayStock(read(form.yieldL, of) ?? 0, unit, units)} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
     );
     onClose();
-    if (answer.storeId !== null && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
+    if (answer.storeId && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
   });
 
   return { close, destination, setDestination, needsReason, register, submit, of, weighed, yieldTyped, residueTyped };
@@ -158,6 +159,8 @@ const CameOff = ({
 }) => {
   const { close, destination, register, of, weighed, yieldTyped, residueTyped } = draft;
   const { expected, residues, unit } = batch.closing;
+  const { read } = useReadAmount();
+  const comesOffL = read(yieldTyped, of) ?? 0;
   return (
     <>
       <AmountField
@@ -168,6 +171,9 @@ const CameOff = ({
         error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
         hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
       />
+      {!weighed && comesOffL > 0 ? (
+        <CarriedIn comesOffL={comesOffL} stoodL={batch.filledL} isWorking={batch.lid === "airlock"} units={units} />
+      ) : null}
       <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
       {destination === "store" ? (
         <div className="grid grid-cols-2 gap-3">

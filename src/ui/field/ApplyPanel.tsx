@@ -1,6 +1,6 @@
 "use client";
 import { Printer } from "lucide-react";
-import { careAfter, meshUm } from "@/core/apply/care";
+import { careAfter, meshUm, notWith } from "@/core/apply/care";
 import { partsWaterFor } from "@/core/apply/strengthCautions";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
@@ -8,7 +8,7 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayMixUnit } from "@/formats/fieldUnits";
-import { sayCare, sayCaution, sayLoad, sayMesh, sayPreMix, sayBothWays } from "@/words/said";
+import { sayCare, sayCaution, sayLoad, sayMesh, sayNotWith, sayPreMix, sayBothWays } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
@@ -60,7 +60,7 @@ const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
         options={recipe.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
       />
       <p className="text-[0.9rem] text-soft">
-        {use.how} {rate?.note}
+        {use.how} {rate?.note} {sayNotWith(notWith(recipe))}
       </p>
       <TextField
         label="How strong"

@@ -1,6 +1,7 @@
 "use client";
-import { ordinal } from "@/formats/numbers";
-import { sayVolume } from "@/formats/amounts";
+import { servedBy } from "@/core/apply/reach";
+import { ordinal, plural } from "@/formats/numbers";
+import { sayArea, sayVolume } from "@/formats/amounts";
 import type { Priority } from "@/core/apply/allocate";
 import { centreOf, type Point } from "@/core/land/ring";
 import { walkOrder } from "@/core/land/route";
@@ -156,14 +157,19 @@ const Dry = ({ applying }: { readonly applying: Applying }) => {
 
 /** The pour as a list, in walking order: who drinks how much, in which tool; and who goes without. */
 export const PourList = ({ applying, stops }: { readonly applying: Applying; readonly stops: readonly Stop[] }) => {
-  const { asked, units, choice } = applying;
-  if (!asked) return null;
+  const { asked, units, choice, dilution } = applying;
+  if (!asked || !dilution) return null;
+  const reaches = servedBy(choice.store.onHandL, dilution.partsWater, { amountL: choice.rateL!, per: choice.per });
   const isShort = asked.wantedL > choice.store.onHandL * 1.0001;
   return (
     <section aria-label="Who drinks">
       <p className={`py-2 ${isShort ? "font-semibold text-rust" : "text-soft"}`}>
         {sayVolume(asked.wantedL, units)} wanted, {sayVolume(choice.store.onHandL, units)} in store
-        {isShort ? ": shared out by who wants it most, then by who waited longest." : "."}
+        {isShort ? ": shared out by who wants it most, then by who waited longest." : "."}{" "}
+        <span className="font-normal text-soft">
+          In store for {choice.per === "plant" ? plural(reaches, "plant") : sayArea(reaches, units)} at this rate
+          {isShort ? `; ${sayVolume(asked.wantedL - choice.store.onHandL, units)} more would serve all` : ""}.
+        </span>
       </p>
       <ol>
         {stops.map((stop, at) => (

@@ -1,4 +1,4 @@
-import type { AfterCare } from "@/core/apply/care";
+import type { AfterCare, NotWith } from "@/core/apply/care";
 import type { KitchenDose, KitchenMeasure } from "@/core/apply/kitchen";
 import { formatNumber } from "@/formats/numbers";
 
@@ -19,6 +19,17 @@ export function sayCare(care: AfterCare): string {
       return "Rinse the tool three times; the rinse goes on the same bed or on the compost, never into a drain.";
   }
 }
+
+const NOT_WITH: Readonly<Record<NotWith, string>> = {
+  "ash-or-lime": "ash or lime",
+  "acid": "vinegar or a sour brew",
+  "copper-and-fungicide": "copper or another fungicide",
+  "chlorine": "chlorinated water",
+};
+
+/** What must not be in the same can; null where nothing is known. @example sayNotWith(["acid"]); // "Not in one can with vinegar or a sour brew." */
+export const sayNotWith = (kinds: readonly NotWith[]): string | null =>
+  kinds.length === 0 ? null : `Not in one can with ${kinds.map((kind) => NOT_WITH[kind]).join(", ")}.`;
 
 const NAMES: Readonly<Record<KitchenMeasure, string>> = { cup: "cup", tablespoon: "tablespoon", teaspoon: "teaspoon" };
 
