@@ -43,9 +43,11 @@ describe("the bar of a device without a signal", () => {
     );
     fireEvent.click(screen.getByRole("button", { name: "Try to send now" }));
     await waitFor(() => expect(sendNow).toHaveBeenCalled());
-    fireEvent.click(screen.getByRole("button", { name: "Send it again" }));
+    await act(async () => fireEvent.click(screen.getByRole("button", { name: "Send it again" })));
     await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
-    for (const button of screen.getAllByRole("button", { name: "Take it out" })) fireEvent.click(button);
+    await act(async () => {
+      for (const button of screen.getAllByRole("button", { name: "Take it out" })) fireEvent.click(button);
+    });
     await waitFor(() => expect(screen.queryByRole("status")).toBeNull());
     expect(await listWaiting()).toEqual([]);
   });

@@ -243,6 +243,29 @@ const After = ({ applying }: { readonly applying: Applying }) => {
   );
 };
 
+/** A card for each who goes out with it. */
+const Cards = ({ applying }: { readonly applying: Applying }) => {
+  const { plan } = applying;
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <SelectField
+        label="Cards for"
+        value={applying.people}
+        onChange={(event) => applying.setPeople(Number(event.target.value))}
+      >
+        {[1, 2, 3, 4, 5, 6].map((count) => (
+          <option key={count} value={count}>
+            {count === 1 ? "one person" : `${count} people`}
+          </option>
+        ))}
+      </SelectField>
+      <Button disabled={!plan} onClick={() => window.print()}>
+        <Printer aria-hidden className="size-5" /> {applying.people === 1 ? "Print the card" : "Print the cards"}
+      </Button>
+    </div>
+  );
+};
+
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
 export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
   const { view, apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
@@ -277,9 +300,7 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
         onChange={(event) => setLabourMin(event.target.value)}
         error={apply.fields["/labourMin"]}
       />
-      <Button disabled={!plan} onClick={() => window.print()}>
-        <Printer aria-hidden className="size-5" /> Print the card
-      </Button>
+      <Cards applying={applying} />
       {choice.use.target === "leaves" ? (
         <TickField
           label={`Strained to ${sayMesh(meshUm(choice.tool.kind, choice.useId))}, no leaf in it, the nozzle drips evenly`}

@@ -191,6 +191,25 @@ describe("applying", () => {
   });
 });
 
+describe("the cards", () => {
+  it("share the walk out to those who go, each with the beds that follow on each other", () => {
+    const view = fieldOf({ plots: [1, 2, 3, 4].map((id) => plotOf(id)) });
+    renderWith(fakeActions(), <FieldScreen view={view} storeId={null} />);
+    for (const id of [1, 2, 3, 4]) fireEvent.click(screen.getByRole("button", { name: new RegExp(`^Bed ${id},`) }));
+    const cards = () => screen.getAllByRole("article", { hidden: true });
+    expect(cards()).toHaveLength(1);
+    expect(cards()[0]).toHaveTextContent("At the foot of the plants");
+    type("Cards for", "2");
+    expect(cards().map((card) => card.getAttribute("aria-label"))).toEqual(["Job card 1 of 2", "Job card 2 of 2"]);
+    const beds = cards().map((card) =>
+      [...(card.textContent ?? "").matchAll(/(?:st|nd)(Bed \d)/g)].map(([, bed]) => bed),
+    );
+    expect(beds.map(({ length }) => length)).toEqual([2, 2]);
+    expect(beds.flat().toSorted()).toEqual(["Bed 1", "Bed 2", "Bed 3", "Bed 4"]);
+    expect(cards()[0]).toHaveTextContent("36 L in all: 3.6 × a can of 10 L");
+  });
+});
+
 describe("the field plan", () => {
   it("draws every bed as a button that says what it is and what it got last", () => {
     const last = {

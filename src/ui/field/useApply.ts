@@ -200,6 +200,8 @@ function useDoing() {
   const [reason, setReason] = useState("");
   const [note, setNote] = useState("");
   const [isStrained, setIsStrained] = useState(false);
+  /** How many go out with it, a card each. */
+  const [people, setPeople] = useState(1);
   const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
   return {
     labourMin,
@@ -210,6 +212,8 @@ function useDoing() {
     setNote,
     isStrained,
     setIsStrained,
+    people,
+    setPeople,
     isSkipped: (id: number) => skipped.has(id),
     skip: (id: number, isLeftOut: boolean) =>
       setSkipped(new Set(isLeftOut ? [...skipped, id] : [...skipped].filter((other) => other !== id))),
