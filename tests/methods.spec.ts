@@ -125,11 +125,11 @@ test("sets water aside with its clock, and it stands in the shed", { tag: "@phon
   const tap = page.getByRole("region", { name: "Water" }).getByRole("listitem").filter({ hasText: "Yard tap" }).first();
   await tap.getByRole("button", { name: "Read a strip" }).click();
   const panel = page.getByRole("dialog");
-  await panel.getByLabel("Free chlorine (mg/L)").fill("2");
-  await panel.getByLabel("Total chlorine (mg/L)").fill("1");
+  await panel.getByLabel("Free chlorine (mg/L (ppm))").fill("2");
+  await panel.getByLabel("Total chlorine (mg/L (ppm))").fill("1");
   await panel.getByRole("button", { name: "Keep the reading" }).click();
   await expect(panel.getByText("Free chlorine must lie between 0 mg/L and 1 mg/L").first()).toBeVisible();
-  await panel.getByLabel("Free chlorine (mg/L)").fill("0.1");
+  await panel.getByLabel("Free chlorine (mg/L (ppm))").fill("0.1");
   await panel.getByRole("button", { name: "Keep the reading" }).click();
   await expect(panel).toHaveCount(0);
   await tap.getByRole("button", { name: "Set aside" }).click();

@@ -52,6 +52,8 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "which-plants": {},
   "which-vessel": {},
   "strain-first": { meshMm: 0.2 },
+  "which-rinse": {},
+  "rinse-over-yield": {},
   "what-was-seen": {},
   "which-entry": {},
   "which-answer": {},

@@ -1,6 +1,7 @@
 import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "../db";
+import type { RinseTo } from "@/core/recipe/level";
 import { TOPPED_UP_L } from "./entries";
 import type { VesselKind } from "../vessels";
 
@@ -45,6 +46,8 @@ export interface BatchClose {
   readonly yieldKg: number | null;
   readonly residue: string;
   readonly residueKg: number | null;
+  /** What solids and vessel were rinsed with, and where it went; null where they were not. */
+  readonly rinse: { readonly litres: number; readonly to: RinseTo } | null;
   readonly labourMin: number;
   readonly verdict: string;
   readonly overrideReason: string | null;
@@ -91,6 +94,8 @@ interface BatchRow {
   yield_kg: string | null;
   residue: string;
   residue_kg: string | null;
+  rinse_l: string | null;
+  rinse_to: RinseTo | null;
   close_labour_min: string;
   verdict: string;
   override_reason: string | null;
@@ -100,7 +105,7 @@ interface BatchRow {
 const SELECT = `
   select batch.id, batch.vessel_id, vessel.name as vessel_name, vessel.kind as vessel_kind, vessel.volume_l as vessel_l, batch.method_id, batch.school_id,
          batch.recipe, batch.filled_l, batch.basis_amount, batch.started_at, batch.stated_c, batch.labour_min, batch.power_w, actor.name as actor_name,
-         done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.labour_min as close_labour_min,
+         done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.rinse_l, done.rinse_to, done.labour_min as close_labour_min,
          done.verdict, done.override_reason, closer.name as closed_by,
          ${TOPPED_UP_L} as topped_up_l,
          coalesce((select sum(lot.received) from lot
@@ -125,8 +130,8 @@ const SELECT_FINISHED = `${SELECT} where done.kind = 'strained' order by done.at
 const SELECT_CLOSE_STATE =
   "select database() as name, count(*) as closed, coalesce(max(batch_id), 0) as newest, coalesce(max(at), '1970-01-01') as latest from batch_close";
 const INSERT_CLOSE = `
-  insert into batch_close (batch_id, kind, at, yield_l, yield_kg, residue, residue_kg, labour_min, verdict, override_reason, note, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into batch_close (batch_id, kind, at, yield_l, yield_kg, residue, residue_kg, rinse_l, rinse_to, labour_min, verdict, override_reason, note, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 function toClose(row: BatchRow): BatchClose | null {
   if (row.closed_as === null) return null;
@@ -137,6 +142,7 @@ function toClose(row: BatchRow): BatchClose | null {
     yieldKg: row.yield_kg === null ? null : Number(row.yield_kg),
     residue: row.residue,
     residueKg: row.residue_kg === null ? null : Number(row.residue_kg),
+    rinse: row.rinse_to === null ? null : { litres: Number(row.rinse_l), to: row.rinse_to },
     labourMin: Number(row.close_labour_min),
     verdict: row.verdict,
     overrideReason: row.override_reason,
@@ -250,6 +256,8 @@ export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>
     close.yieldKg,
     close.residue,
     close.residueKg,
+    close.rinse?.litres.toFixed(3) ?? null,
+    close.rinse?.to ?? null,
     close.labourMin,
     close.verdict,
     close.overrideReason,

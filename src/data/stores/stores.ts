@@ -1,6 +1,6 @@
 import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
-import { strengthLeft } from "@/core/recipe/level";
+import { strengthLeft, unrinsedShare } from "@/core/recipe/level";
 import { insert, select, type Queryable } from "../db";
 import { TOPPED_UP_L } from "../batch";
 
@@ -21,7 +21,7 @@ export interface Store {
   readonly shelfFrom: Date;
   readonly expiresAt: Date;
   readonly onHandL: number;
-  /** Share of its first strength that topping up left its batch. */
+  /** Share of its first strength that topping up and rinsing left its batch. */
   readonly strength: number;
   /** As the batch was made by. */
   readonly recipe: RecipeDocument;
@@ -54,13 +54,15 @@ interface StoreRow {
   on_hand_l: string;
   filled_l: string;
   topped_up_l: string;
+  rinsed_l: string | null;
+  yield_l: string;
   /** null for batches from before recipes were kept whole: they went by the book. */
   recipe: RecipeDocument | null;
   method_id: string;
   school_id: string;
 }
 
-const COLUMNS = `store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l, ${TOPPED_UP_L} as topped_up_l, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe`;
+const COLUMNS = `store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l, ${TOPPED_UP_L} as topped_up_l, (select done.rinse_l from batch_close done where done.batch_id = batch.id and done.rinse_to = 'in') as rinsed_l, (select done.yield_l from batch_close done where done.batch_id = batch.id) as yield_l, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe`;
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id
@@ -88,7 +90,9 @@ const toStore = (row: StoreRow): Store => ({
   shelfFrom: row.shelf_from,
   expiresAt: row.expires_at,
   onHandL: Number(row.on_hand_l),
-  strength: strengthLeft({ filledL: Number(row.filled_l), toppedUpL: Number(row.topped_up_l) }),
+  strength:
+    strengthLeft({ filledL: Number(row.filled_l), toppedUpL: Number(row.topped_up_l) }) *
+    unrinsedShare(Number(row.yield_l), Number(row.rinsed_l ?? 0)),
   recipe: row.recipe ?? bookDocument(row.method_id, row.school_id),
 });
 

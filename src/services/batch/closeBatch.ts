@@ -1,7 +1,7 @@
 import "server-only";
 import { AMOUNT, MINUTES, MOMENT, NOTE, REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { act, type Asked } from "../act";
-import { standsIn } from "@/core/recipe/level";
+import { RINSE_TO, standsIn, type RinseTo } from "@/core/recipe/level";
 import type { Recipe } from "@/core/book/recipe";
 import type { Verdict } from "@/core/judge/judged";
 import { isUsable } from "@/core/judge/verdictState";
@@ -48,8 +48,17 @@ function requireYield(request: Asked<typeof CLOSE_BATCH>, batch: Batch, recipe: 
     return;
   }
   if (!(request.yieldL > 0)) throw refuse("yield-l", {}, "/yieldL");
-  if (request.yieldL > standsIn(batch) * YIELD_OVER_FILL)
-    throw refuse("more-than-stands", { standsL: standsIn(batch) }, "/yieldL");
+  const rinse = rinseOf(request);
+  const standsL = standsIn(batch) + (rinse?.to === "in" ? rinse.litres : 0);
+  if (request.yieldL > standsL * YIELD_OVER_FILL) throw refuse("more-than-stands", { standsL }, "/yieldL");
+  if (rinse?.to === "in" && rinse.litres >= request.yieldL) throw refuse("rinse-over-yield", {}, "/rinseL");
+}
+
+/** What it was rinsed with, and where that went; null for no rinse. @throws {Refusal} where nobody said where it went */
+function rinseOf({ rinseL, rinseTo }: Asked<typeof CLOSE_BATCH>): { litres: number; to: RinseTo } | null {
+  if (!rinseL) return null;
+  if (!rinseTo) throw refuse("which-rinse", {}, "/rinseTo");
+  return { litres: rinseL, to: rinseTo };
 }
 
 /** What stands in the way of straining by the verdict: failed is never strained for use, anything but ready wants a reason. */
@@ -75,6 +84,9 @@ const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue"
   intoShed: { type: "boolean" },
   residue: { type: "string", minLength: 1, maxLength: 80 },
   residueKg: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+  /** What solids and vessel were rinsed with; it counts in the yield where it went in. */
+  rinseL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
+  rinseTo: { enum: [...RINSE_TO, null] },
   labourMin: MINUTES,
   atOnce: { type: "boolean" },
   label: { type: "string", maxLength: 60 },
@@ -105,6 +117,7 @@ export const closeBatch = act(
       yieldKg: request.yieldKg ?? null,
       residue: request.residue.trim(),
       residueKg: request.residueKg ?? null,
+      rinse: rinseOf(request),
       labourMin: request.labourMin,
       verdict: verdict.state,
       overrideReason: request.overrideReason?.trim() || null,

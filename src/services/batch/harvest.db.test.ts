@@ -63,6 +63,20 @@ describe("straining, storing, applying", () => {
     expect(await vesselStatus()).toBe("free");
   });
 
+  it("knows what it was rinsed with, and that a rinse in the liquid thins it", async () => {
+    const { storeId } = await closeBatch(farm.context(), closing({ yieldL: 80, rinseL: 8, rinseTo: "in" }));
+    const { stores } = await readField(farm.context(), await farmRow());
+    expect(stores.find(({ id }) => id === storeId)!.strength).toBeCloseTo(0.9, 9);
+    const page = (await readBatch(farm.context(), await farmRow(), batchId))!;
+    expect(page.close!.rinse).toEqual({ litres: 8, to: "in" });
+  });
+
+  it("is as strong as before where the rinse went elsewhere", async () => {
+    const { storeId } = await closeBatch(farm.context(), closing({ rinseL: 8, rinseTo: "compost" }));
+    const { stores } = await readField(farm.context(), await farmRow());
+    expect(stores.find(({ id }) => id === storeId)!.strength).toBe(1);
+  });
+
   it("strains a vessel once, though two people try at once", async () => {
     const tries = await Promise.allSettled([0, 1].map((person) => closeBatch(farm.context(NOW, person), closing())));
     expect(tries.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
@@ -74,6 +88,8 @@ describe("straining, storing, applying", () => {
   it.each([
     ["more than went in", { yieldL: 200 }, "/yieldL", "Only 8"],
     ["nothing", { yieldL: 0 }, "/yieldL", "How much came off"],
+    ["a rinse that went nowhere", { rinseL: 5 }, "/rinseTo", "Where did the rinse go"],
+    ["less than the rinse that went in", { yieldL: 4, rinseL: 5, rinseTo: "in" }, "/rinseL", "has the rinse in it"],
     ["before it was filled", { at: hoursAgo(24 * 24).toISOString() }, "/at", "before the batch was started"],
     ["without saying where the residue went", { residue: "" }, "/residue", "empty"],
   ])("refuses to strain %s", async (_what, change, field, words) => {

@@ -1,4 +1,5 @@
 "use client";
+import { RINSE_WORDS } from "@/words/said";
 import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
 import { findUse } from "@/core/book/uses";
@@ -59,7 +60,11 @@ export const Outcome = ({
               : "Thrown out"}{" "}
             {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
             {page.close.residue}
-            {page.close.residueKg === null ? "" : `, ${sayStock(page.close.residueKg, "kg", page.farm.units)}`}.
+            {page.close.residueKg === null ? "" : `, ${sayStock(page.close.residueKg, "kg", page.farm.units)}`}
+            {page.close.rinse
+              ? `; rinsed with ${sayVolume(page.close.rinse.litres, page.farm.units)}, ${RINSE_WORDS[page.close.rinse.to]}`
+              : ""}
+            {"."}
             {page.close.overrideReason
               ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
               : ""}

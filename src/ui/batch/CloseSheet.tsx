@@ -18,6 +18,8 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
+import { RINSE_TO, type RinseTo } from "@/core/recipe/level";
+import { RINSE_WORDS } from "@/words/said";
 import { CarriedIn } from "./CarriedIn";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
@@ -35,6 +37,8 @@ interface CloseForm {
   container: StoreContainer;
   residue: string;
   residueKg: string;
+  rinseL: string;
+  rinseTo: RinseTo;
   labourMin: string;
   overrideReason: string;
 }
@@ -110,13 +114,15 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       container: batch.lid === "airlock" ? "vented" : "breathable",
       residue: residues[0] ?? "compost",
       residueKg: "",
+      rinseL: "",
+      rinseTo: "compost",
       labourMin: "30",
       overrideReason: "",
     },
   });
   const needsReason = destination !== "discard" && !FIT_STATES.has(batch.state);
 
-  const [yieldTyped, residueTyped] = useWatch({ control, name: ["yieldL", "residueKg"] });
+  const [yieldTyped, residueTyped, rinseTyped] = useWatch({ control, name: ["yieldL", "residueKg", "rinseL"] });
   const submit = handleSubmit(async (form) => {
     const discarding = destination === "discard";
     const answer = await close.run({
@@ -127,6 +133,9 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       intoShed: destination === "shed",
       residue: discarding ? "hot compost, away from water" : form.residue,
       residueKg: form.residueKg.trim() === "" ? null : (read(form.residueKg, RESIDUE) as number),
+      ...(discarding || form.rinseL.trim() === ""
+        ? {}
+        : { rinseL: read(form.rinseL, OF_LITRES) as number, rinseTo: form.rinseTo }),
       labourMin: parseNumber(form.labourMin) as number,
       atOnce: destination === "at-once",
       label: form.label,
@@ -144,7 +153,19 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
     if (answer.storeId && destination === "at-once") router.push(`/field?store=${answer.storeId}`);
   });
 
-  return { close, destination, setDestination, needsReason, register, submit, of, weighed, yieldTyped, residueTyped };
+  return {
+    close,
+    destination,
+    setDestination,
+    needsReason,
+    register,
+    submit,
+    of,
+    weighed,
+    yieldTyped,
+    residueTyped,
+    rinseTyped,
+  };
 }
 
 /** What came off, where it stands, where the rest goes. */
@@ -157,7 +178,7 @@ const CameOff = ({
   readonly units: UnitSystem;
   readonly draft: ReturnType<typeof useClosing>;
 }) => {
-  const { close, destination, register, of, weighed, yieldTyped, residueTyped } = draft;
+  const { close, destination, register, of, weighed, yieldTyped, residueTyped, rinseTyped } = draft;
   const { expected, residues, unit } = batch.closing;
   const { read } = useReadAmount();
   const comesOffL = read(yieldTyped, of) ?? 0;
@@ -199,6 +220,23 @@ const CameOff = ({
           {...register("residueKg")}
           error={close.fields["/residueKg"]}
         />
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <AmountField
+          label="Rinsed with"
+          of={OF_LITRES}
+          typed={rinseTyped}
+          placeholder="not rinsed"
+          {...register("rinseL")}
+          error={close.fields["/rinseL"]}
+        />
+        <SelectField label="The rinse went" {...register("rinseTo")} error={close.fields["/rinseTo"]}>
+          {RINSE_TO.map((to) => (
+            <option key={to} value={to}>
+              {RINSE_WORDS[to]}
+            </option>
+          ))}
+        </SelectField>
       </div>
     </>
   );

@@ -1,5 +1,6 @@
 import type { AfterCare, NotWith } from "@/core/apply/care";
 import type { KitchenDose, KitchenMeasure } from "@/core/apply/kitchen";
+import type { RinseTo } from "@/core/recipe/level";
 import { formatNumber } from "@/formats/numbers";
 
 /** What is done after something went on. */
@@ -30,6 +31,14 @@ const NOT_WITH: Readonly<Record<NotWith, string>> = {
 /** What must not be in the same can; null where nothing is known. @example sayNotWith(["acid"]); // "Not in one can with vinegar or a sour brew." */
 export const sayNotWith = (kinds: readonly NotWith[]): string | null =>
   kinds.length === 0 ? null : `Not in one can with ${kinds.map((kind) => NOT_WITH[kind]).join(", ")}.`;
+
+/** Where what something was rinsed with went. */
+export const RINSE_WORDS: Readonly<Record<RinseTo, string>> = {
+  in: "into the liquid, which it thins",
+  bed: "onto the bed that is treated",
+  compost: "onto the compost",
+  trees: "round trees or bananas, away from what is eaten raw",
+};
 
 const NAMES: Readonly<Record<KitchenMeasure, string>> = { cup: "cup", tablespoon: "tablespoon", teaspoon: "teaspoon" };
 

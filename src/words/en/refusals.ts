@@ -147,6 +147,8 @@ export const REFUSALS = {
   "which-vessel": () => "In which vessel does it hang?",
   "strain-first": ({ meshMm }: { meshMm: number }, say: Speech) =>
     `Strain it to ${say.number(meshMm)} mm, look that no leaf is in it and that the nozzle drips evenly; then tick this.`,
+  "which-rinse": () => "Where did the rinse go?",
+  "rinse-over-yield": () => "What came off has the rinse in it: it can't be less than the rinse.",
   "what-was-seen": () => "Say what you see, write a note, or take a picture.",
   "which-entry": () => "Say which entry is withdrawn.",
   "which-answer": () => "Which is it?",
