@@ -30,12 +30,14 @@ class Phone {
 /** Until the pages of a working day are on the device. */
 const hasPages = (page: Page): Promise<void> =>
   expect
-    .poll(() =>
-      page.evaluate(async () => {
-        const cache = await caches.open("ruchka-pages");
-        const kept = await Promise.all(["/", "/field", "/ledger", "/batches/5"].map((each) => cache.match(each)));
-        return navigator.serviceWorker.controller !== null && kept.every(Boolean);
-      }),
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const cache = await caches.open("ruchka-pages");
+          const kept = await Promise.all(["/", "/field", "/ledger", "/batches/5"].map((each) => cache.match(each)));
+          return navigator.serviceWorker.controller !== null && kept.every(Boolean);
+        }),
+      { timeout: 240_000 },
     )
     .toBe(true);
 

@@ -5,6 +5,7 @@ import { SerwistProvider } from "@serwist/turbopack/react";
 import { Toaster } from "sonner";
 import { Away } from "@/ui/frame/Away";
 import { readMeasures } from "@/services/farm";
+import { WORKER } from "@/ui/away/warm";
 import { Header } from "@/ui/frame/Header";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { SetUpScreen } from "@/ui/frame/SetUpScreen";
@@ -33,7 +34,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
-        <SerwistProvider swUrl="/serwist/sw.js" cacheOnNavigation={false} reloadOnOnline={false}>
+        <SerwistProvider swUrl={WORKER} cacheOnNavigation={false} reloadOnOnline={false}>
           <FarmDoor units={frame?.farm.units ?? "metric"} person={person} readMs={frame?.ctx.now().getTime() ?? 0}>
             <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
               <Header

@@ -10,6 +10,8 @@ import { Unsent } from "./Unsent";
 import { warm } from "./warm";
 
 const ASK_EVERY_MS = 15_000;
+/** The page itself comes first. */
+const FIRST_MS = 1500;
 
 interface AwayBarProps {
   /** When the page was read from the farm, ms since the epoch. */
@@ -29,13 +31,14 @@ function useSending(sendNow: () => Promise<number>): void {
       if (sent > 0) toast.success(`${plural(sent, "entry", "entries")} sent to the farm.`);
     };
     const now = () => void tryNow();
-    const timer = setInterval(now, ASK_EVERY_MS);
-    window.addEventListener("online", now);
-    const stop = subscribeWaiting(() => undefined);
-    const first = setTimeout(() => {
+    const tick = () => {
       now();
       void warm();
-    }, 1500);
+    };
+    const timer = setInterval(tick, ASK_EVERY_MS);
+    window.addEventListener("online", now);
+    const stop = subscribeWaiting(() => undefined);
+    const first = setTimeout(tick, FIRST_MS);
     return () => {
       clearInterval(timer);
       clearTimeout(first);

@@ -2,6 +2,8 @@ import { inReach } from "./reach";
 
 /** Where the service worker keeps pages for when the farm is out of reach. */
 export const PAGES_CACHE = "ruchka-pages";
+/** Where the service worker is asked for. */
+export const WORKER = "/serwist/sw.js";
 const WARM_EVERY_MS = 10 * 60_000;
 const WARMED_KEY = "ruchka-warmed";
 /** The places where a day's work is entered; the yard's page tells which drums there are. */
@@ -16,11 +18,19 @@ async function keep(cache: Cache, path: string): Promise<string> {
   return answer.text();
 }
 
+/** Whether the service worker stands; where its first try failed, as on a bad line, it is asked to try again. */
+async function isReady(): Promise<boolean> {
+  const registration = await navigator.serviceWorker.getRegistration();
+  if (registration?.active) return true;
+  if (!registration?.installing) await navigator.serviceWorker.register(WORKER, { scope: "/" }).catch(() => undefined);
+  return false;
+}
+
 /** Has the pages of a working day on this device, drums and all; every ten minutes at the most, and only where pages are kept at all. */
 export async function warm(): Promise<void> {
   if (!("caches" in window) || !("serviceWorker" in navigator)) return;
   // The files of the pages come with the service worker: before it stands, a page would be kept that can't be opened.
-  await navigator.serviceWorker.ready;
+  if (!(await isReady())) return;
   const last = Number(localStorage.getItem(WARMED_KEY) ?? 0);
   if (!inReach() || Date.now() - last < WARM_EVERY_MS) return;
   localStorage.setItem(WARMED_KEY, String(Date.now()));

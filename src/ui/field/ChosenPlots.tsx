@@ -69,6 +69,10 @@ export const ChooseBy = ({
       label: `group ${block}`,
       ids: view.plots.filter((plot) => plot.block === block).map(({ id }) => id),
     })),
+    ...[...new Set(view.plots.flatMap(({ tags }) => tags))].toSorted().map((tag) => ({
+      label: `tag ${tag}`,
+      ids: view.plots.filter((plot) => plot.tags.includes(tag)).map(({ id }) => id),
+    })),
     ...[...new Set(view.plots.map(({ crop }) => crop).filter(Boolean))].toSorted().map((crop) => ({
       label: crop,
       ids: view.plots.filter((plot) => plot.crop === crop).map(({ id }) => id),

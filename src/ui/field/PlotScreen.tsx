@@ -173,6 +173,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
           ? `; ${sayArea(page.treatableM2, farm.units)} of it far enough from ${page.nearWater.join(" and ")}`
           : ""}
         {plot.block ? `; group ${plot.block}` : ""}
+        {plot.tags.length > 0 ? `; ${plot.tags.join(", ")}` : ""}
       </p>
       <div className="mt-4 grid gap-8 md:grid-cols-[minmax(0,1fr)_380px]">
         <section aria-labelledby="ground">

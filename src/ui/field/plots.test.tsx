@@ -138,6 +138,10 @@ describe("one plot", () => {
       ),
     );
   });
+  it("says its tags, by which plots are chosen together", () => {
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ plot: { ...plotOf(1), tags: ["shade", "wet"] } })} />);
+    expect(screen.getByText(/shade, wet/)).toBeVisible();
+  });
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();
     renderWith(actions, <PlotScreen page={pageOf()} />);

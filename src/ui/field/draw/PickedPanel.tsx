@@ -82,6 +82,27 @@ const Sides = ({
   );
 };
 
+/** Tags of what is picked, with commas between as they are typed. */
+const Tags = ({ tags, drawing }: { readonly tags: readonly string[]; readonly drawing: Drawing }) => {
+  const [typed, setTyped] = useState(tags.join(", "));
+  const change = (text: string) => {
+    setTyped(text);
+    const words = text
+      .split(",")
+      .map((word) => word.trim())
+      .filter(Boolean);
+    drawing.step({ type: "say", change: { tags: [...new Set(words)] } });
+  };
+  return (
+    <TextField
+      label="Tags"
+      hint="With commas between: shade, wet, trial. Chosen together, too."
+      value={typed}
+      onChange={(event) => change(event.target.value)}
+    />
+  );
+};
+
 /** What is picked on the drawing, and all that can be done with it. */
 export const PickedPanel = ({
   drawing,
@@ -132,6 +153,7 @@ export const PickedPanel = ({
         value={first.block}
         onChange={(event) => drawing.step({ type: "say", change: { block: event.target.value } })}
       />
+      <Tags tags={first.tags} drawing={drawing} />
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => drawing.step({ type: "turn", degrees: 15 })}>
           <RotateCw aria-hidden className="size-5" /> Turn 15°
