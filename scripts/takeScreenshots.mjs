@@ -51,7 +51,7 @@ const PICTURES = [
     ],
     sees: "How strong",
   },
-  { name: "ledger", at: "/ledger", sees: "What a litre cost" },
+  { name: "ledger", at: "/ledger", sees: "What each batch cost" },
   { name: "labels", at: "/paper/labels?batch=2", sees: "Labels of batch 2" },
   // Last, as it begins a fill.
   {
