@@ -86,19 +86,19 @@ const DAY_MS = 24 * HOUR_MS;
 async function lookTasks({ pool }: Context, now: Date): Promise<RoundDraft[]> {
   const since = new Date(now.getTime() - SEASON_D * DAY_MS);
   const [doses, looks] = await Promise.all([listDosesSince(pool, since), listLooks(pool, null, since)]);
-  const plotIds = [...new Set(doses.map(({ plotId }) => plotId))];
-  const waiting = plotIds.filter((id) => {
-    const [due] = looksDue(
-      doses.filter(({ plotId }) => plotId === id),
-      looks.filter(({ plotId }) => plotId === id).map(({ at }) => at.getTime()),
-      now.getTime(),
-    );
-    return due !== undefined && due.dueMs >= now.getTime() - LOOK_STANDS_D * DAY_MS;
+  const looksOf = new Map<number, number[]>();
+  for (const { plotId, at } of looks) looksOf.set(plotId, [...(looksOf.get(plotId) ?? []), at.getTime()]);
+  const dosesOf = new Map<number, (typeof doses)[number][]>();
+  for (const dose of doses) {
+    const own = dosesOf.get(dose.plotId);
+    if (own) own.push(dose);
+    else dosesOf.set(dose.plotId, [dose]);
+  }
+  const names = [...dosesOf.values()].flatMap((own) => {
+    const [due] = looksDue(own, looksOf.get(own[0]!.plotId) ?? [], now.getTime());
+    return due && due.dueMs >= now.getTime() - LOOK_STANDS_D * DAY_MS ? [own[0]!] : [];
   });
-  const names = doses.filter(
-    ({ plotId }, index) => waiting.includes(plotId) && doses.findIndex((one) => one.plotId === plotId) === index,
-  );
-  if (waiting.length === 0) return [];
+  if (names.length === 0) return [];
   const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : "";
   return [
     fieldTask(

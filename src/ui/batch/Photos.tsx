@@ -1,12 +1,11 @@
 "use client";
-import { Camera } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
+import { TakePicture } from "../kit/TakePicture";
 import { told } from "../kit/told";
 import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment";
 import { useBatchAct } from "../acts/batch";
-import { Button } from "../kit/Button";
 import { photoOf } from "../kit/smallJpeg";
 import { DrawnLooks, type DrawnFamily } from "./Looks";
 
@@ -25,7 +24,6 @@ const HOUR_MS = 3_600_000;
 /** Photographs by time, and above them how early, full and spent look, to hold one against the other. */
 export const Photos = ({ batchId, startedMs, photos, family, running, clock }: PhotosProps) => {
   const addPhoto = useBatchAct("addBatchPhoto", "toast");
-  const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const keep = async (chosen: File) => {
     setBusy(true);
@@ -66,23 +64,12 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
       )}
       {running ? (
         <div>
-          <input
-            ref={file}
-            type="file"
-            accept="image/*"
-            capture="environment"
-            className="sr-only"
-            aria-label="A photograph of it"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = "";
-              if (chosen) void keep(chosen);
-            }}
+          <TakePicture
+            of="A photograph of it"
+            label={busy ? "Keeping it" : "Take a picture of it"}
+            disabled={busy}
+            onTaken={(file) => void keep(file)}
           />
-          <Button disabled={busy} onClick={() => file.current?.click()}>
-            <Camera aria-hidden className="size-5" />
-            {busy ? "Keeping it" : "Take a picture of it"}
-          </Button>
         </div>
       ) : null}
     </div>

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { told } from "../kit/told";
 import { sayDilution } from "@/formats/amounts";
-import { sayAge } from "@/formats/times";
+import { sayDuration } from "@/formats/times";
 import type { PatchTestView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
@@ -24,7 +24,7 @@ const Test = ({ test, nowMs }: { readonly test: PatchTestView; readonly nowMs: n
   return (
     <li className="grid gap-1 border-b border-line py-2">
       <span>
-        {sayDilution(test.partsWater)} on {test.plotName}, {sayAge((nowMs - test.atMs) / HOUR_MS)}:{" "}
+        {sayDilution(test.partsWater)} on {test.plotName}, {sayDuration((nowMs - test.atMs) / HOUR_MS)} ago:{" "}
         <span className="font-semibold">{test.result ? RESULT_WORDS[test.result] : "nobody has looked yet"}</span>
       </span>
       <span className="flex flex-wrap gap-2">

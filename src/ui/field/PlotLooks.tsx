@@ -1,6 +1,5 @@
 "use client";
-import { Camera } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { SIGN_IDS, SIGNS, type Looked, type SignId } from "@/core/apply/looks";
 import { sayMoment } from "@/formats/times";
 import type { PlotPage } from "@/services/field";
@@ -10,6 +9,7 @@ import { Button } from "../kit/Button";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { photoOf } from "../kit/smallJpeg";
+import { TakePicture } from "../kit/TakePicture";
 import { told } from "../kit/told";
 
 type LookOf = PlotPage["looks"][number];
@@ -28,7 +28,6 @@ const PictureField = ({
   readonly onPicture: (jpeg: string) => void;
 }) => {
   const [problem, setProblem] = useState<string | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const take = (chosen: File) =>
     photoOf(chosen).then(
       (jpeg) => (onPicture(jpeg), setProblem(null)),
@@ -36,23 +35,11 @@ const PictureField = ({
     );
   return (
     <div>
-      <input
-        ref={file}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="sr-only"
-        aria-label="A photograph of the plot"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen) void take(chosen);
-        }}
+      <TakePicture
+        of="A photograph of the plot"
+        label={picture === null ? "Take a picture with it" : "Another picture instead"}
+        onTaken={(file) => void take(file)}
       />
-      <Button onClick={() => file.current?.click()}>
-        <Camera aria-hidden className="size-5" />
-        {picture === null ? "Take a picture with it" : "Another picture instead"}
-      </Button>
       {picture === null ? null : (
         // eslint-disable-next-line @next/next/no-img-element -- just taken, on this device alone
         <img

@@ -2,6 +2,7 @@ import { clsx } from "clsx";
 import { findRecipe } from "@/core/book";
 import { addDays, daysBetween } from "@/core/calendar";
 import type { PlotCalendar, ProgrammesView } from "@/services/field";
+import { dayMonth } from "@/formats/times";
 import { sayClash } from "@/words/said";
 import { Notice } from "../../kit/Notice";
 
@@ -9,8 +10,7 @@ const WEEK_D = 7;
 /** A method's mark: a letter, in the order in which they come. */
 const MARKS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
 
-const monthDay = (day: string): string =>
-  new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "short", timeZone: "UTC" });
+const monthDay = (day: string): string => dayMonth(new Date(`${day}T00:00:00Z`), { timeZone: "UTC" });
 
 interface WeekProps {
   readonly plot: PlotCalendar;
