@@ -49,7 +49,7 @@ export const EditAmounts = ({ recipe, units, amounts, fieldError, onChange }: Ed
     <h3 className="text-lg">Amounts</h3>
     <p className="text-[0.9rem] text-soft">
       Counted against {findIngredient(recipe.basis).name.toLowerCase()}, by the{" "}
-      {fieldUnit(findIngredient(recipe.basis).stockUnit, units)}: 0.01 is one part in a hundred.
+      {fieldUnit(findIngredient(recipe.basis).stockUnit, units)}: 0.01 of a liquid is one part in a hundred.
     </p>
     <ul className="divide-y divide-line border-y border-line">
       {recipe.ingredients.map((line, index) => {

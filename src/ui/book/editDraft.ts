@@ -48,7 +48,8 @@ export function inFarmUnits({ amount, ingredient }: MethodIngredient, recipe: Re
     : US_OF[stockUnit];
 }
 
-const said = (value: number) => String(Number(value.toPrecision(6)));
+/** As fine as it is measured: what was turned into other units has no more digits for it. */
+const said = (value: number, factor = 1) => String(Number((value * factor).toPrecision(factor === 1 ? 6 : 3)));
 
 export const draftOf = (recipe: Recipe, units: UnitSystem): EditDraft => ({
   name: recipe.school.name,
@@ -59,7 +60,7 @@ export const draftOf = (recipe: Recipe, units: UnitSystem): EditDraft => ({
     const range = rangeOf(line);
     const factor = inFarmUnits(line, recipe, units);
     return range
-      ? { low: said(range.low * factor), usual: said(range.default * factor), high: said(range.high * factor) }
+      ? { low: said(range.low, factor), usual: said(range.default, factor), high: said(range.high, factor) }
       : null;
   }),
   steps: recipe.steps,
@@ -74,7 +75,7 @@ function withRange(line: MethodIngredient, draft: AmountDraft | null, factor: nu
   const was = rangeOf(line);
   if (!draft || !was) return line;
   // What nobody touched stays as it was, to the last digit.
-  const figure = (text: string, before: number) => (text === said(before * factor) ? before : read(text) / factor);
+  const figure = (text: string, before: number) => (text === said(before, factor) ? before : read(text) / factor);
   const range = {
     low: figure(draft.low, was.low),
     default: figure(draft.usual, was.default),
