@@ -37,6 +37,7 @@ export type FigureName =
   | "tool-step"
   | "tool-volume"
   | "total"
+  | "work-depth"
   | "there-is"
   | "vessel"
   | "vessel-count"

@@ -3,6 +3,8 @@ import type { ReactNode } from "react";
 import validators from "@/contracts/generated/acts.cjs";
 import { findRecipe } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
+import { leavesOf } from "@/core/recipe/residue";
+import { strainSchedule } from "@/core/recipe/straining";
 import { expectedYield } from "@/core/recipe/expectedYield";
 import { bookDocument } from "@/core/recipe/document";
 import { SIGN_KINDS, SIGN_WORDS } from "@/core/book/words";
@@ -83,7 +85,14 @@ export const progressOf = (change: Partial<Progress> = {}): Progress => ({
 export const NO_RECORD = { lines: [], hits: 0, judged: 0, offD: null, ruleOffD: null, learned: null } as const;
 
 /** What a batch's page carries besides its own subject. */
-export const PAGE_REST = { progress: progressOf(), looks: "acid", people: [], shares: [], strength: 1 } as const;
+export const PAGE_REST = {
+  progress: progressOf(),
+  looks: "acid",
+  people: [],
+  shares: [],
+  residues: [],
+  strength: 1,
+} as const;
 
 export function batchOf(methodId: string, change: Partial<BatchView> = {}): BatchView {
   const recipe = findRecipe(methodId);
@@ -99,7 +108,8 @@ export function batchOf(methodId: string, change: Partial<BatchView> = {}): Batc
       unit: recipe.yieldUnit,
       makes: recipe.makes ?? null,
       keeping: recipe.keeping,
-      residues: recipe.residues,
+      residues: leavesOf({ recipe, used: [] }),
+      straining: strainSchedule(recipe, expectedYield(recipe, change.basisAmount ?? 160, [])),
     },
     lid: recipe.lid,
     aerated: recipe.aerated,

@@ -100,6 +100,10 @@ const SPANISH: LabelWords = {
     "injector": "por el inyector",
     "compost": "sobre el compost",
     "incorporate": "mezclado con el suelo",
+    "houseplants": "plantas de interior",
+    "bedding": "sobre la cama de los animales",
+    "char": "para cargar carbón",
+    "septic": "fosa séptica",
     "top-dress": "sobre la superficie",
   },
 };
@@ -158,6 +162,10 @@ const FRENCH: LabelWords = {
     "injector": "par l’injecteur",
     "compost": "sur le compost",
     "incorporate": "mêlé au sol",
+    "houseplants": "plantes d’intérieur",
+    "bedding": "sur la litière des animaux",
+    "char": "pour charger le charbon",
+    "septic": "fosse septique",
     "top-dress": "en surface",
   },
 };
@@ -215,6 +223,10 @@ const PORTUGUESE: LabelWords = {
     "injector": "pelo injetor",
     "compost": "no composto",
     "incorporate": "misturado no solo",
+    "houseplants": "plantas de interior",
+    "bedding": "na cama dos animais",
+    "char": "para carregar carvão",
+    "septic": "fossa séptica",
     "top-dress": "à superfície",
   },
 };

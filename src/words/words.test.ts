@@ -95,6 +95,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "no-ingredient": { method: "Leaf soak" },
   "ring": { name: "Extract", batchId: 7 },
   "clash": { why: "Vinegar and shells foam over." },
+  "residue-in-shed": {},
   "entry-corrected": {},
   "mixing-given-up": {},
   "mixing-finished": {},
@@ -136,6 +137,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
 };
 const REASONS: { readonly [C in ReasonWanted["code"]]: Extract<ReasonWanted, { readonly code: C }> } = {
   "caution": { code: "caution", caution: CAUTION, inFull: true },
+  "residue-on-food": { code: "residue-on-food" },
   "not-ready": { code: "not-ready", verdict: { state: "early", spoilt: null } },
   "unknown-plant": { code: "unknown-plant", why: "The book does not know moonwort." },
   "resting-place": { code: "resting-place", place: "Oaks", until: "2031-05-01" },

@@ -134,7 +134,7 @@ export interface SoilLoad {
 }
 
 /** Sodium to common salt by mass, NaCl 58.44 over Na 22.99. Prohaska et al. 2022. */
-const SALT_PER_SODIUM = 58.44 / 22.99;
+export const SALT_PER_SODIUM = 58.44 / 22.99;
 
 /**
  * Salt, sugar and acid that reach the soil with one application.

@@ -41,7 +41,8 @@ export {
   type KeptForecast,
   type LearningReset,
 } from "./forecasts";
-export { insertLabResult, listLabResults, type LabResult } from "./labResults";
+export { insertLabResult, listLabResults, listLabResultsOf, type LabResult } from "./labResults";
 export { listFeedings } from "./lineage";
 export { findPhoto, insertBatchPhoto, insertForagePhoto, listBatchPhotos } from "./photos";
 export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";
+export { insertResidue, listResidues, type BatchResidue } from "./residues";

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Nutrient } from "@/core/book/composition";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export interface LabResult {
   readonly nutrient: Nutrient;
@@ -10,26 +10,45 @@ export interface LabResult {
   readonly addedAt: Date;
 }
 
-const SELECT_OF_BATCH = `
-  select result.nutrient, result.g_per_l, result.note, actor.name as actor_name, result.added_at
-  from lab_result result join actor on actor.id = result.actor_id
-  where result.batch_id = ? order by result.id`;
+/** Every figure that laboratories gave for some batches, by batch, the oldest first; the last of each nutrient counts. */
+export async function listLabResultsOf(
+  db: Queryable,
+  batchIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly LabResult[]>> {
+  if (batchIds.length === 0) return new Map();
+  const rows = await select<{
+    batch_id: number;
+    nutrient: Nutrient;
+    g_per_l: string;
+    note: string;
+    actor_name: string;
+    added_at: Date;
+  }>(
+    db,
+    `select result.batch_id, result.nutrient, result.g_per_l, result.note, actor.name as actor_name, result.added_at
+     from lab_result result join actor on actor.id = result.actor_id
+     where result.batch_id in (${places(batchIds)}) order by result.id`,
+    [...batchIds],
+  );
+  const results = new Map<number, LabResult[]>();
+  for (const row of rows) {
+    const result = {
+      nutrient: row.nutrient,
+      gPerL: Number(row.g_per_l),
+      note: row.note,
+      actorName: row.actor_name,
+      addedAt: row.added_at,
+    };
+    const own = results.get(row.batch_id);
+    if (own) own.push(result);
+    else results.set(row.batch_id, [result]);
+  }
+  return results;
+}
 
 /** Every figure that a laboratory gave for a batch, the oldest first; the last of each nutrient counts. */
-export const listLabResults = async (db: Queryable, batchId: number): Promise<LabResult[]> =>
-  (
-    await select<{ nutrient: Nutrient; g_per_l: string; note: string; actor_name: string; added_at: Date }>(
-      db,
-      SELECT_OF_BATCH,
-      [batchId],
-    )
-  ).map((row) => ({
-    nutrient: row.nutrient,
-    gPerL: Number(row.g_per_l),
-    note: row.note,
-    actorName: row.actor_name,
-    addedAt: row.added_at,
-  }));
+export const listLabResults = async (db: Queryable, batchId: number): Promise<readonly LabResult[]> =>
+  (await listLabResultsOf(db, [batchId])).get(batchId) ?? [];
 
 export const insertLabResult = (
   db: Queryable,

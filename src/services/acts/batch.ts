@@ -1,10 +1,20 @@
 import "server-only";
-import { logEntry, closeBatch, addToBatch, takeFromBatch, moveToShed, addBatchPhoto, shareTask } from "../batch";
+import {
+  logEntry,
+  logResidue,
+  closeBatch,
+  addToBatch,
+  takeFromBatch,
+  moveToShed,
+  addBatchPhoto,
+  shareTask,
+} from "../batch";
 import { addLabResult } from "../farm";
 
 export const BATCH_ACTS = {
   logEntry,
   closeBatch,
+  logResidue,
   addToBatch,
   takeFromBatch,
   moveToShed,

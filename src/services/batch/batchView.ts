@@ -1,10 +1,8 @@
 import "server-only";
 import { readableOf, traitsOf } from "@/core/ferment/models/classes";
 import { standsIn } from "@/core/recipe/level";
-import type { IngredientId } from "@/core/book/ingredients";
-import type { Range, StockUnit } from "@/core/book/range";
 import { phTarget, type Recipe } from "@/core/book/recipe";
-import type { Keeping, Lid } from "@/core/book/types";
+import type { Lid } from "@/core/book/types";
 import { SIGN_KINDS, SIGN_WORDS, type Act, type MeasureKind, type SignKind } from "@/core/book/words";
 import type { Quantiles, Basis } from "@/core/judge/forecastBatch";
 import type { Assessment } from "@/core/judge/assess";
@@ -17,13 +15,13 @@ import type { NextAct } from "@/core/judge/judged";
 import type { VerdictState } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import { solidsStillIn } from "@/core/tend/keptLong";
-import { expectedYield } from "@/core/recipe/expectedYield";
 import { undoneOf } from "@/core/tend/dueTasks";
 import { sealedAtH } from "@/core/tend/programme";
 import type { Batch, Entry } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { sayLook, sayRemaining, atHour, NEXT_WORDS, sayReason, sayState, sayWarmer, type Telling } from "@/words/said";
 import { sayAge } from "@/formats/times";
+import { closingOf, type Closing } from "./closing";
 import { hourOf, logItemsOf, type MarkTimes, type RibbonPoint } from "../ferment";
 
 /** A word that the log sheet offers, with what it would mean for this method. */
@@ -96,15 +94,8 @@ export interface BatchView {
   readonly floatingSolids: boolean;
   /** What its recipe does once and a tap logs, while it is not done. */
   readonly onceActs: readonly Act[];
-  /** What comes off at the end, as expected, and how it is kept. */
-  readonly closing: {
-    /** Lowest, usual and highest that such a batch gives, in `unit`. */
-    readonly expected: Range;
-    readonly unit: StockUnit;
-    readonly makes: IngredientId | null;
-    readonly keeping: Keeping;
-    readonly residues: readonly string[];
-  };
+  /** What comes off at the end, as expected, how it is kept, and what is left. */
+  readonly closing: Closing;
 }
 
 const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) =>
@@ -223,17 +214,7 @@ export function batchView(
       done: sealedAtH(log) !== null,
     },
     words: wordChoices(recipe),
-    closing: {
-      expected: expectedYield(
-        recipe,
-        batch.basisAmount,
-        lines.map(({ ingredientId, used }) => ({ ingredient: ingredientId, amount: used })),
-      ),
-      unit: recipe.yieldUnit,
-      makes: recipe.makes ?? null,
-      keeping: recipe.keeping,
-      residues: recipe.residues,
-    },
+    closing: closingOf(batch, recipe, lines),
     floatingSolids: recipe.basis === "plant",
     onceActs: undoneOf(recipe, log, Infinity).flatMap(({ act }) => (act === "joined" ? [act] : [])),
   };

@@ -1,6 +1,7 @@
 import "server-only";
 import { AMOUNT, MINUTES, MOMENT, NOTE, REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { act, type Asked } from "../act";
+import { RESIDUE_TO } from "@/core/recipe/residue";
 import { RINSE_TO, standsIn, type RinseTo } from "@/core/recipe/level";
 import type { Recipe } from "@/core/book/recipe";
 import type { Verdict } from "@/core/judge/judged";
@@ -19,6 +20,7 @@ import { lotCostMinor } from "./feedBatch";
 import { refuse } from "../refusal";
 import { bookIn } from "../shed";
 import { momentOf } from "../checks";
+import { requireCleanEnd } from "./logResidue";
 import { requireRunning } from "./running";
 
 type Judgement = Pick<Verdict, "state" | "spoilt">;
@@ -82,7 +84,7 @@ const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue"
   yieldKg: { type: ["number", "null"], minimum: 0.001, maximum: 20000 },
   /** It serves other recipes: into the shed, as a lot. */
   intoShed: { type: "boolean" },
-  residue: { type: "string", minLength: 1, maxLength: 80 },
+  residue: { enum: RESIDUE_TO },
   residueKg: { type: ["number", "null"], minimum: 0, maximum: 20000 },
   /** What solids and vessel were rinsed with; it counts in the yield where it went in. */
   rinseL: { type: ["number", "null"], minimum: 0, maximum: 20000 },
@@ -109,13 +111,14 @@ export const closeBatch = act(
     requireYield(request, batch, recipe);
     const verdict = await verdictNow(db, batch, at);
     requireFit(request, verdict);
+    await requireCleanEnd(db, batch, request.residue, request.overrideReason ?? "");
     await insertClose(db, {
       batchId: batch.id,
       kind: request.kind,
       at,
       yieldL: request.yieldL,
       yieldKg: request.yieldKg ?? null,
-      residue: request.residue.trim(),
+      residue: request.residue,
       residueKg: request.residueKg ?? null,
       rinse: rinseOf(request),
       labourMin: request.labourMin,

@@ -91,7 +91,7 @@ describe("straining, storing, applying", () => {
     ["a rinse that went nowhere", { rinseL: 5 }, "/rinseTo", "Where did the rinse go"],
     ["less than the rinse that went in", { yieldL: 4, rinseL: 5, rinseTo: "in" }, "/rinseL", "has the rinse in it"],
     ["before it was filled", { at: hoursAgo(24 * 24).toISOString() }, "/at", "before the batch was started"],
-    ["without saying where the residue went", { residue: "" }, "/residue", "empty"],
+    ["without saying where the residue went", { residue: "" }, "/residue", "One of compost"],
   ])("refuses to strain %s", async (_what, change, field, words) => {
     expect((await refusalOf(closeBatch(farm.context(), closing(change)))).fields[field]).toContain(words);
   });

@@ -6,8 +6,7 @@ import { phTarget, type Recipe } from "@/core/book/recipe";
 import { findUse } from "@/core/book/uses";
 import type { BatchCost } from "@/core/money/batchCost";
 import type { Place } from "@/core/ferment/temperature/places";
-import { batchContent, type BatchContent, type UsedAmount } from "@/core/recipe/composition";
-import { expectedYield } from "@/core/recipe/expectedYield";
+import type { BatchContent } from "@/core/recipe/composition";
 import { recipeFrom } from "@/core/recipe/document";
 import { standsIn, strengthLeft } from "@/core/recipe/level";
 import { cautionsFor } from "@/core/safety/cautionsFor";
@@ -22,20 +21,22 @@ import {
   type BatchClose,
   listLabResults,
   type LabResult,
+  listResidues,
+  type BatchResidue,
   listFeedings,
   listLog,
   type LoggedEntry,
   listTaskShares,
   type TaskShare,
-  type Batch,
 } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import { findWaterOfBatch } from "@/data/water";
 import { listActors, type Farm } from "@/data/farm";
-import { listDrawsOfBatch, type LotDraw } from "@/data/shed";
+import { listDrawsOfBatch } from "@/data/shed";
 import { listStoresOfBatch, type Store } from "@/data/stores";
 import { assessBatch, readProgress, type Progress, readSituation } from "../ferment";
 import { batchView, type BatchView } from "./batchView";
+import { amountsIn, contentOf } from "./content";
 import type { Context } from "../context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "../farm";
@@ -92,6 +93,8 @@ export interface BatchPage {
   readonly looks: string;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly shares: readonly TaskShare[];
+  /** What it left beside what was strained off, and where that went. */
+  readonly residues: readonly (Omit<BatchResidue, "at"> & { readonly atMs: number })[];
 }
 
 interface Kin {
@@ -109,15 +112,6 @@ function usualUse(recipe: Recipe): BatchPage["use"] {
   const { name, mixLPerM2 } = findUse(rate.use);
   return { name, partsWater: rate.partsWater.default, mixLPerM2: mixLPerM2?.default ?? null };
 }
-
-/** What went in at the start and since, by ingredient. */
-const amountsIn = (lines: readonly BatchLine[], draws: readonly LotDraw[]): UsedAmount[] => {
-  const drawn = new Set(draws.map(({ ingredientId }) => ingredientId));
-  return [
-    ...lines.filter(({ ingredientId }) => !drawn.has(ingredientId)),
-    ...draws.map(({ ingredientId, amount }) => ({ ingredientId, used: amount })),
-  ].map(({ ingredientId, used }) => ({ ingredient: ingredientId as IngredientId, amount: used }));
-};
 
 async function kinOf(
   db: Queryable,
@@ -147,44 +141,26 @@ async function kinOf(
   };
 }
 
-/** What is in a litre of it, as it was measured or else as its ingredients have it. */
-const contentOf = (
-  batch: Batch,
-  recipe: Recipe,
-  lines: readonly BatchLine[],
-  draws: readonly LotDraw[],
-  lab: readonly LabResult[],
-): BatchPage["content"] => {
-  const amounts = amountsIn(lines, draws);
-  return batchContent(
-    recipe,
-    amounts,
-    // What was drawn off took its share with it, and water made more of the same.
-    batch.close && batch.close.yieldL > 0
-      ? batch.close.yieldL + batch.takenOutL
-      : expectedYield(recipe, batch.basisAmount, amounts).default + batch.toppedUpL,
-    Object.fromEntries(lab.map(({ nutrient, gPerL }) => [nutrient, gPerL])),
-  );
-};
-
 /** One batch with its past and what is ahead of it; null where there is none of that number. */
 export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<BatchPage | null> {
   const db = ctx.pool;
   const batch = await findBatch(db, id);
   if (!batch) return null;
-  const [log, lines, draws, stores, applications, plotNames, water, lab, kin, people, shares] = await Promise.all([
-    listLog(db, id),
-    listBatchLines(db, id),
-    listDrawsOfBatch(db, id),
-    listStoresOfBatch(db, id),
-    listApplicationsOfBatch(db, id),
-    listPlotNames(db),
-    findWaterOfBatch(db, id),
-    listLabResults(db, id),
-    kinOf(db, id, farm),
-    listActors(db),
-    listTaskShares(db),
-  ]);
+  const [log, lines, draws, stores, applications, plotNames, water, lab, kin, people, shares, residues] =
+    await Promise.all([
+      listLog(db, id),
+      listBatchLines(db, id),
+      listDrawsOfBatch(db, id),
+      listStoresOfBatch(db, id),
+      listApplicationsOfBatch(db, id),
+      listPlotNames(db),
+      findWaterOfBatch(db, id),
+      listLabResults(db, id),
+      kinOf(db, id, farm),
+      listActors(db),
+      listTaskShares(db),
+      listResidues(db, id),
+    ]);
   const now = ctx.now();
   // A closed batch is judged as it stood when it was closed.
   const judgedAt = batch.close?.at ?? now;
@@ -231,7 +207,7 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
       ...line,
       done: drawnOf(line.ingredient) >= startedWith(line.ingredient) + 0.5 * line.amount,
     })),
-    content: contentOf(batch, recipe, lines, draws, lab),
+    content: contentOf(batch, recipe, amountsIn(lines, draws), lab),
     strength: strengthLeft(batch),
     use: usualUse(recipe),
     lab: lab.map(({ nutrient, gPerL, note, actorName }) => ({ nutrient, gPerL, note, actorName })),
@@ -240,5 +216,6 @@ export async function readBatch(ctx: Context, farm: Farm, id: number): Promise<B
     looks: recipe.family,
     people: people.map(({ id: personId, name }) => ({ id: personId, name })),
     shares: shares.filter(({ batchId }) => batchId === id),
+    residues: residues.map(({ at, ...residue }) => ({ ...residue, atMs: at.getTime() })),
   };
 }

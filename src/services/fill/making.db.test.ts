@@ -420,7 +420,7 @@ describe("batches that feed batches", () => {
         batchId,
         kind: "strained",
         yieldL: 0,
-        residue: "peel to the worms",
+        residue: "compost",
         labourMin: 0,
         overrideReason: "soft by the fork",
         ...change,

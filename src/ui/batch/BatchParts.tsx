@@ -1,5 +1,5 @@
 "use client";
-import { RINSE_WORDS } from "@/words/said";
+import { RINSE_WORDS, sayResidueTo } from "@/words/said";
 import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
 import { findUse } from "@/core/book/uses";
@@ -59,7 +59,7 @@ export const Outcome = ({
                 : `${sayStock(page.close.yieldKg, "kg", page.farm.units)} made`
               : "Thrown out"}{" "}
             {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
-            {page.close.residue}
+            {sayResidueTo(page.close.residue)}
             {page.close.residueKg === null ? "" : `, ${sayStock(page.close.residueKg, "kg", page.farm.units)}`}
             {page.close.rinse
               ? `; rinsed with ${sayVolume(page.close.rinse.litres, page.farm.units)}, ${RINSE_WORDS[page.close.rinse.to]}`

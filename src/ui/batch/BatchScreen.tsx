@@ -20,6 +20,7 @@ import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
 import type { DrawnFamily } from "./Looks";
 import { Photos } from "./Photos";
+import { Residues } from "./Residues";
 import type { Correcting } from "./LogSheet";
 import { Tending } from "./Tending";
 import { BookText } from "../kit/BookText";
@@ -189,6 +190,11 @@ export const BatchScreen = ({
           <Course page={page} running={running} />
           {page.close || page.stores.length > 0 ? (
             <Outcome page={page} onTake={(take, heldL) => setSheet({ take, heldL })} />
+          ) : null}
+          {page.close || page.residues.length > 0 ? (
+            <Part title="What was left">
+              <Residues page={page} />
+            </Part>
           ) : null}
         </div>
         <MadeOf page={page} />

@@ -19,7 +19,10 @@ import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
 import { RINSE_TO, type RinseTo } from "@/core/recipe/level";
-import { RINSE_WORDS } from "@/words/said";
+import type { ResidueTo } from "@/core/recipe/residue";
+import { RESIDUE_TO_WORDS, RESIDUE_WORDS, RINSE_WORDS, sayResidueAdvice } from "@/words/said";
+import { speechOf } from "@/words/speech";
+import { Draining } from "./Draining";
 import { CarriedIn } from "./CarriedIn";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
@@ -35,7 +38,7 @@ interface CloseForm {
   label: string;
   place: string;
   container: StoreContainer;
-  residue: string;
+  residue: ResidueTo;
   residueKg: string;
   rinseL: string;
   rinseTo: RinseTo;
@@ -98,6 +101,7 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
   const router = useRouter();
   const close = useBatchAct("closeBatch");
   const { keeping, expected, residues, makes, unit } = batch.closing;
+  const left = residues[0]!;
   const living = keeping.living;
   const weighed = unit === "kg";
   const failed = batch.state === "spoiled";
@@ -112,7 +116,7 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       label: `${batch.shortName}, ${vesselName}`,
       place: living ? "" : (keeping.place.split(",")[0] ?? ""),
       container: batch.lid === "airlock" ? "vented" : "breathable",
-      residue: residues[0] ?? "compost",
+      residue: left.to[0]!,
       residueKg: "",
       rinseL: "",
       rinseTo: "compost",
@@ -120,9 +124,13 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       overrideReason: "",
     },
   });
-  const needsReason = destination !== "discard" && !FIT_STATES.has(batch.state);
-
-  const [yieldTyped, residueTyped, rinseTyped] = useWatch({ control, name: ["yieldL", "residueKg", "rinseL"] });
+  const [yieldTyped, residueTyped, rinseTyped, residueTo] = useWatch({
+    control,
+    name: ["yieldL", "residueKg", "rinseL", "residue"],
+  });
+  const isEarly = !FIT_STATES.has(batch.state);
+  const fouls = left.fouls.includes(residueTo);
+  const needsReason = destination !== "discard" && (isEarly || fouls);
   const submit = handleSubmit(async (form) => {
     const discarding = destination === "discard";
     const answer = await close.run({
@@ -131,7 +139,7 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
       yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
       yieldKg: discarding || !weighed ? null : (read(form.yieldL, of) as number),
       intoShed: destination === "shed",
-      residue: discarding ? "hot compost, away from water" : form.residue,
+      residue: discarding ? "hot-compost" : form.residue,
       residueKg: form.residueKg.trim() === "" ? null : (read(form.residueKg, RESIDUE) as number),
       ...(discarding || form.rinseL.trim() === ""
         ? {}
@@ -158,6 +166,8 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
     destination,
     setDestination,
     needsReason,
+    isEarly,
+    left,
     register,
     submit,
     of,
@@ -168,48 +178,21 @@ function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
   };
 }
 
-/** What came off, where it stands, where the rest goes. */
-const CameOff = ({
-  batch,
-  units,
-  draft,
-}: {
-  readonly batch: BatchView;
-  readonly units: UnitSystem;
-  readonly draft: ReturnType<typeof useClosing>;
-}) => {
-  const { close, destination, register, of, weighed, yieldTyped, residueTyped, rinseTyped } = draft;
-  const { expected, residues, unit } = batch.closing;
-  const { read } = useReadAmount();
-  const comesOffL = read(yieldTyped, of) ?? 0;
+/** Where solids and rinse go, and what to know of them first. */
+const WasLeft = ({ units, draft }: { readonly units: UnitSystem; readonly draft: ReturnType<typeof useClosing> }) => {
+  const { close, left, register, residueTyped, rinseTyped } = draft;
   return (
     <>
-      <AmountField
-        label={weighed ? "Came off" : "Strained off"}
-        of={of}
-        typed={yieldTyped}
-        {...register("yieldL")}
-        error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
-        hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
-      />
-      {!weighed && comesOffL > 0 ? (
-        <CarriedIn comesOffL={comesOffL} stoodL={batch.filledL} isWorking={batch.lid === "airlock"} units={units} />
-      ) : null}
-      <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
-      {destination === "store" ? (
-        <div className="grid grid-cols-2 gap-3">
-          <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
-          <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
-            <option value="breathable">breathing lid</option>
-            <option value="vented">vented</option>
-            <option value="sealed">tight lid</option>
-          </SelectField>
-        </div>
-      ) : null}
       <div className="grid grid-cols-2 gap-3">
-        <SelectField label="What was left goes to" {...register("residue")} error={close.fields["/residue"]}>
-          {[...residues, "nothing left"].map((residue) => (
-            <option key={residue}>{residue}</option>
+        <SelectField
+          label={`The ${RESIDUE_WORDS[left.what]} ${left.what === "solids" ? "go" : "goes"}`}
+          {...register("residue")}
+          error={close.fields["/residue"]}
+        >
+          {left.to.map((to) => (
+            <option key={to} value={to}>
+              {RESIDUE_TO_WORDS[to]}
+            </option>
           ))}
         </SelectField>
         <AmountField
@@ -221,6 +204,11 @@ const CameOff = ({
           error={close.fields["/residueKg"]}
         />
       </div>
+      <ul className="list-disc pl-5 text-[0.92rem]">
+        {left.advice.map((one) => (
+          <li key={one.code}>{sayResidueAdvice(one, speechOf(units))}</li>
+        ))}
+      </ul>
       <div className="grid grid-cols-2 gap-3">
         <AmountField
           label="Rinsed with"
@@ -238,6 +226,50 @@ const CameOff = ({
           ))}
         </SelectField>
       </div>
+    </>
+  );
+};
+
+/** What came off, where it stands, where the rest goes. */
+const CameOff = ({
+  batch,
+  units,
+  draft,
+}: {
+  readonly batch: BatchView;
+  readonly units: UnitSystem;
+  readonly draft: ReturnType<typeof useClosing>;
+}) => {
+  const { close, destination, register, of, weighed, yieldTyped } = draft;
+  const { expected, unit, straining } = batch.closing;
+  const { read } = useReadAmount();
+  const comesOffL = read(yieldTyped, of) ?? 0;
+  return (
+    <>
+      <AmountField
+        label={weighed ? "Came off" : "Strained off"}
+        of={of}
+        typed={yieldTyped}
+        {...register("yieldL")}
+        error={close.fields["/yieldL"] ?? close.fields["/yieldKg"]}
+        hint={`Usual here: ${sayStock(expected.low, unit, units)} to ${sayStock(expected.high, unit, units)}.`}
+      />
+      {!weighed && comesOffL > 0 ? (
+        <CarriedIn comesOffL={comesOffL} stoodL={batch.filledL} isWorking={batch.lid === "airlock"} units={units} />
+      ) : null}
+      {straining.length > 0 ? <Draining steps={straining} units={units} /> : null}
+      <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
+      {destination === "store" ? (
+        <div className="grid grid-cols-2 gap-3">
+          <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+          <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
+            <option value="breathable">breathing lid</option>
+            <option value="vented">vented</option>
+            <option value="sealed">tight lid</option>
+          </SelectField>
+        </div>
+      ) : null}
+      <WasLeft units={units} draft={draft} />
     </>
   );
 };
@@ -280,7 +312,11 @@ export const CloseSheet = (props: CloseSheetProps) => {
         <NumberField label="Hands’ time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
         {needsReason ? (
           <TextArea
-            label={`Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`}
+            label={
+              draft.isEarly
+                ? `Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`
+                : "Why does it go where food grows?"
+            }
             hint="Kept with the batch."
             {...register("overrideReason")}
             error={close.fields["/overrideReason"]}

@@ -39,6 +39,7 @@ export const FIGURES: Readonly<Record<FigureName, string>> = {
   "tool-step": "The step",
   "tool-volume": "The tool",
   "total": "The total",
+  "work-depth": "The depth",
   "there-is": "What there is",
   "vessel": "The vessel",
   "vessel-count": "The number of vessels",

@@ -10,6 +10,7 @@ export * from "./looks";
 export * from "./place";
 export * from "./programme";
 export * from "./reasons";
+export * from "./residue";
 export * from "./strength";
 export * from "./verdict";
 export * from "./water";

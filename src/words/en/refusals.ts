@@ -49,6 +49,7 @@ type ThinStarter = Parameters<typeof sayThinStarter>[0];
 export type ReasonWanted =
   | { readonly code: "caution"; readonly caution: ApplyCaution; readonly inFull: boolean }
   | { readonly code: "not-ready"; readonly verdict: Parameters<typeof sayState>[0] }
+  | { readonly code: "residue-on-food" }
   | { readonly code: "unknown-plant"; readonly why: string }
   | { readonly code: "resting-place"; readonly place: string; readonly until: string }
   | { readonly code: "worms-unfit"; readonly why: string }
@@ -82,6 +83,8 @@ function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
       return `${sayCaution(because.caution, say)} ${because.inFull ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`;
     case "not-ready":
       return `The verdict is "${sayState(because.verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`;
+    case "residue-on-food":
+      return "It holds dung or urine, and that is where food grows. Take it round trees or into a hot heap, or say why it goes there all the same.";
     case "unknown-plant":
       return [because.why, because.why, "Say why it may go in; it is kept."];
     case "resting-place":
@@ -225,6 +228,7 @@ export const REFUSALS = {
   "ring": ({ name, batchId }: { name: string; batchId: number }) =>
     `${name} (batch ${batchId}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
   "clash": ({ why }: { why: string }) => why,
+  "residue-in-shed": () => "It is in the shed as a lot. Put its amount right there.",
   "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",
   "mixing-given-up": () => "This mixing was given up meanwhile.",
   "mixing-finished": () => "This mixing was finished meanwhile; the batch runs.",
