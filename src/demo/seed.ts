@@ -6,7 +6,7 @@ import { bookDocument } from "@/core/recipe/document";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, listActors, type Actor } from "@/data/farm";
-import { listShapes, listTools } from "@/data/field";
+import { listLand, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
 import { addTool, addVessel, setUpFarm } from "@/services/farm";
 import { receiveLot } from "@/services/shed";
@@ -545,7 +545,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   await seedWaters(tell);
   await seedPlaces(tell);
   const vessels = new Map((await listVesselStates(db)).map((vessel) => [vessel.name, vessel]));
-  const plots = new Map((await listShapes(db)).map(({ name, id }) => [name, id]));
+  const plots = new Map((await listLand(db)).map(({ name, id }) => [name, id]));
   const tools = new Map((await listTools(db)).map(({ name, id }) => [name, id]));
   const vessel: VesselByName = (name) => vessels.get(name)!;
   await seedDevices(tell, vessel);

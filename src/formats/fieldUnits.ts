@@ -73,7 +73,7 @@ export function typedInField(value: number, measure: FieldMeasure, system: UnitS
   return String(Number(fromBase(base, UNIT_OF[measure][system]).value.toFixed(2)));
 }
 
-/** How much of a mix an area or a plant gets is typed in units that growers of either system think in. */
+/** How much of a mix an area, a plant, or what has no size gets is typed in units that growers of either system think in. */
 const MIX_RATE = {
   m2: {
     metric: { label: "L per m²", litres: 1 },
@@ -85,6 +85,10 @@ const MIX_RATE = {
   plant: {
     metric: { label: "L per plant", litres: 1 },
     us: { label: "US fl oz per plant", litres: toBase({ value: 1, unit: "US fl oz" }).value },
+  },
+  whole: {
+    metric: { label: "L in all", litres: 1 },
+    us: { label: "US gal in all", litres: toBase({ value: 1, unit: "US gal" }).value },
   },
 } as const;
 

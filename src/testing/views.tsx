@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import validators from "@/contracts/generated/acts.cjs";
 import { findRecipe } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
+import { batchContent } from "@/core/recipe/composition";
 import { leavesOf } from "@/core/recipe/residue";
 import { strainSchedule } from "@/core/recipe/straining";
 import { expectedYield } from "@/core/recipe/expectedYield";
@@ -248,6 +249,7 @@ export const plotOf = (id: number, change: Partial<PlotView> = {}): PlotView => 
   last: null,
   clearOn: null,
   lastByMethod: {},
+  broughtG: null,
   ...change,
 });
 
@@ -281,6 +283,8 @@ export const fieldStoreOf = (change: Partial<FieldStore> = {}): FieldStore => ({
   riverWater: false,
   methodId: "cultured-extract",
   patchTests: [],
+  content: batchContent(findRecipe("cultured-extract"), [], 100),
+  ph: null,
   ...change,
 });
 
@@ -288,6 +292,7 @@ export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   farm: FARM,
   nowMs: NOW_MS,
   plots: [plotOf(1), plotOf(2)],
+  elsewhere: [],
   marks: [],
   origin: null,
   stores: [fieldStoreOf()],

@@ -13,7 +13,7 @@ import {
 } from "./brought";
 import { estimateMix } from "./mixEstimate";
 import { litresForParts, partsOfBed } from "./solids";
-import { PLACE_KINDS, placeRate, usesOn } from "./places";
+import { ELSEWHERE_KINDS, rateFor, usesOn } from "./elsewhere";
 
 const RECIPES = METHODS.map(({ id }) => findRecipe(id)).filter(({ yieldUnit }) => yieldUnit === "L");
 const amounts = fc.record({
@@ -73,7 +73,7 @@ describe("what adds up on a plot", () => {
 
 describe("what a mix is about", () => {
   const serum = batchContent(findRecipe("lactic-serum"), [{ ingredient: "sea-salt", amount: 1.5 }], 100);
-  const read = { content: serum, ph: 3.6, ecMsPerCm: null };
+  const read = { content: serum, ph: 3.6 };
   it("nears water as it is thinned, whatever it is made of, and stays between the two", () => {
     fc.assert(
       fc.property(
@@ -82,9 +82,10 @@ describe("what a mix is about", () => {
         fc.integer({ min: 0, max: 900 }),
         (id, ph, partsWater) => {
           const content = batchContent(findRecipe(id), [], 100);
-          const at = (parts: number) => estimateMix({ content, ph, ecMsPerCm: 4 }, parts, "soil");
+          const at = (parts: number) => estimateMix({ content, ph }, parts, "soil");
           const [strong, weak] = [at(partsWater), at(partsWater * 2 + 1)];
-          expect(weak.ecMsPerCm.default).toBeLessThanOrEqual(strong.ecMsPerCm.default + 1e-9);
+          const toWater = (ec: number) => Math.abs(ec - at(1e7).ecMsPerCm.default);
+          expect(toWater(weak.ecMsPerCm.default)).toBeLessThanOrEqual(toWater(strong.ecMsPerCm.default) + 1e-9);
           for (const range of [strong.ph, strong.ecMsPerCm]) {
             expect(range.low).toBeLessThanOrEqual(range.default + 1e-6);
             expect(range.default).toBeLessThanOrEqual(range.high + 1e-6);
@@ -98,7 +99,7 @@ describe("what a mix is about", () => {
   it("warns of a sour mix on leaves, and of a salty one on seedlings first", () => {
     expect(estimateMix(read, 1, "leaves").warnings.map(({ code }) => code)).toContain("sour-mix");
     expect(estimateMix(read, 1000, "leaves").warnings).toEqual([]);
-    const salty = { content: serum, ph: 6, ecMsPerCm: 30 };
+    const salty = { content: serum, ph: 6 };
     expect(estimateMix(salty, 20, "seedlings").warnings.map(({ code }) => code)).toContain("salty-mix");
     expect(estimateMix(salty, 20, "soil").warnings.map(({ code }) => code)).not.toContain("salty-mix");
   });
@@ -120,9 +121,9 @@ describe("solids by volume", () => {
 describe("where nothing is drawn", () => {
   it("offers no use without a strength, and never a stronger one than the like of it", () => {
     for (const recipe of RECIPES)
-      for (const kind of PLACE_KINDS)
+      for (const kind of ELSEWHERE_KINDS)
         for (const use of usesOn(recipe, [kind])) {
-          const rate = placeRate(recipe, use)!;
+          const rate = rateFor(recipe, use)!;
           expect(rate.partsWater.strongest).toBeLessThanOrEqual(rate.partsWater.default);
           expect(rate.partsWater.default).toBeLessThanOrEqual(rate.partsWater.weakest);
         }
@@ -131,7 +132,7 @@ describe("where nothing is drawn", () => {
     const extract = findRecipe("cultured-extract");
     const drench = extract.uses.find(({ use }) => use === "drench-growing")!;
     const seedling = extract.uses.find(({ use }) => use === "seedling");
-    expect(placeRate(extract, "houseplants")!.partsWater.default).toBe(
+    expect(rateFor(extract, "houseplants")!.partsWater.default).toBe(
       seedling?.partsWater.default ?? drench.partsWater.weakest,
     );
   });

@@ -74,3 +74,24 @@ export function notWith({
     ...(isLiving ? (["copper-and-fungicide", "chlorine"] as const) : []),
   ];
 }
+
+const isSour = ({ family, ingredients }: Pick<Recipe, "family" | "ingredients">): boolean =>
+  family === "acid" || ingredients.some(({ ingredient }) => HOLDS_ACID.includes(ingredient));
+const holdsAsh = ({ ingredients }: Pick<Recipe, "ingredients">): boolean =>
+  ingredients.some(({ ingredient }) => HOLDS_ASH.includes(ingredient));
+
+/** Two liquids that undo each other in one can. */
+export interface NotTogether {
+  readonly code: "not-together";
+  readonly weight: "blocked";
+  readonly because: "acid-and-ash";
+}
+
+/** Whether two liquids undo each other in one can: acid and ash, whichever holds which; null where they may share it. */
+export const notTogether = (
+  one: Pick<Recipe, "ingredients" | "family">,
+  other: Pick<Recipe, "ingredients" | "family">,
+): NotTogether | null =>
+  (isSour(one) && holdsAsh(other)) || (holdsAsh(one) && isSour(other))
+    ? { code: "not-together", weight: "blocked", because: "acid-and-ash" }
+    : null;

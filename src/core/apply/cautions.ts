@@ -11,6 +11,9 @@ import {
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
 import { findUse, type UseId } from "../book/uses";
+import { ceilingCautions, NOTHING_BROUGHT, timesBrought, type BroughtAmounts, type CeilingCaution } from "./brought";
+import { notTogether, type NotTogether } from "./care";
+import { concentrateFor } from "./reach";
 import { hourCautions, type HourCase, type HourCaution } from "./hourCautions";
 import { strengthCautions, type PatchTest, type StrengthCaution } from "./strengthCautions";
 import type { Recheck } from "../stock/storeChecks";
@@ -40,6 +43,10 @@ export type ApplyCaution =
   | { readonly code: "smell-first"; readonly weight: "never"; readonly because: Recheck["because"] }
   | StrengthCaution
   | HourCaution
+  | CeilingCaution
+  | NotTogether
+  /** Dung or urine where people live and sleep. */
+  | { readonly code: "hazard-indoors"; readonly weight: "blocked"; readonly hazard: Carried }
   | { readonly code: "hazard-on-leaves"; readonly weight: "blocked"; readonly hazard: Carried; readonly plot: string }
   | {
       readonly code: "hazard-before-harvest";
@@ -110,7 +117,14 @@ export interface ApplyCase {
     readonly nearWater?: readonly string[];
     /** Mix that it would get, L; not told where nothing is worked out yet. */
     readonly mixL?: number;
+    /** Its whole ground, m², and what the last twelve months brought to it, g; not told where nothing adds up. */
+    readonly areaM2?: number;
+    readonly broughtG?: BroughtAmounts | null;
   }[];
+  /** What a litre of the liquid brings, g; not told where nobody worked it out. */
+  readonly brings?: BroughtAmounts;
+  /** What is in the same can. */
+  readonly with?: Pick<Recipe, "ingredients" | "family">;
   /** What the liquid carries, through every batch that it was made from. */
   readonly carries: readonly Carried[];
   /** Days that the youngest urine in it was stored before it went in; null where nobody wrote it down. */
@@ -228,6 +242,33 @@ function waterCautions({ use, plots }: ApplyCase): ApplyCaution[] {
   ];
 }
 
+/** What one more dose takes past its ceiling. */
+function addedUpCautions({ plots, brings, partsWater }: ApplyCase): ApplyCaution[] {
+  if (!brings) return [];
+  return ceilingCautions(
+    plots.flatMap(({ name, areaM2, mixL, broughtG }) =>
+      areaM2 === undefined || mixL === undefined
+        ? []
+        : [
+            {
+              name,
+              areaM2,
+              soFarG: broughtG ?? NOTHING_BROUGHT,
+              addsG: timesBrought(brings, concentrateFor(mixL, partsWater)),
+            },
+          ],
+    ),
+  );
+}
+
+/** What is not for rooms. */
+const indoorsCautions = ({ use, carries }: ApplyCase): ApplyCaution[] =>
+  use.id === "houseplants"
+    ? carries
+        .filter((hazard) => SOIL_ONLY.includes(hazard))
+        .map((hazard) => ({ code: "hazard-indoors", weight: "blocked", hazard }))
+    : [];
+
 /** Given again within half its interval, or on the same day. */
 function againCautions({ use, rate, plots }: ApplyCase): ApplyCaution[] {
   if (use.id === "compost") return [];
@@ -279,9 +320,16 @@ export const reasonSuffices = (cautions: readonly ApplyCaution[], reason: string
   return cautions.length === 0 || letters >= (cautions.some(({ weight }) => weight === "blocked") ? FULL_REASON : 1);
 };
 
+/** What speaks against several liquids of one can, each thing once, the gravest first. */
+export const gatherCautions = (cautions: readonly ApplyCaution[]): ApplyCaution[] =>
+  [...new Map(cautions.map((caution) => [JSON.stringify(caution), caution])).values()].toSorted(
+    (a, b) => GRAVITY[b.weight] - GRAVITY[a.weight],
+  );
+
 /** Everything that speaks against an application, the gravest first; empty where nothing does. */
 export function findCautions(application: ApplyCase): ApplyCaution[] {
   const { rate, recipe, partsWater, use, hour, patchTests = [] } = application;
+  const together = application.with ? notTogether(recipe, application.with) : null;
   return [
     ...clockCautions(application),
     ...noseCautions(application),
@@ -291,6 +339,9 @@ export function findCautions(application: ApplyCase): ApplyCaution[] {
     ...waterCautions(application),
     ...strengthCautions({ method: recipe.name, rate, use: use.id, partsWater }, patchTests),
     ...againCautions(application),
+    ...addedUpCautions(application),
+    ...indoorsCautions(application),
+    ...(together ? [together] : []),
     ...(hour ? hourCautions(use, hour) : []),
   ].toSorted((a, b) => GRAVITY[b.weight] - GRAVITY[a.weight]);
 }

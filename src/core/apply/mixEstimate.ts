@@ -6,7 +6,6 @@ export interface LiquidToThin {
   readonly content: BatchContent;
   /** As last read; null where nobody did. */
   readonly ph: number | null;
-  readonly ecMsPerCm: number | null;
 }
 
 /** What a mix is about: no reading, an estimate from what went in. */
@@ -91,7 +90,7 @@ const SALTY_ABOVE = { leaves: 2, soil: 3, seedlings: 1 } as const;
  * @param onto what it lands on
  */
 export function estimateMix(
-  { content, ph, ecMsPerCm }: LiquidToThin,
+  { content, ph }: LiquidToThin,
   partsWater: number,
   onto: "leaves" | "soil" | "seedlings",
 ): MixEstimate {
@@ -109,7 +108,7 @@ export function estimateMix(
     default: mixPh(liquidPh, acid.default, ALKALINITY.default, partsWater),
     high: Math.max(...ends),
   };
-  const ecAt = (at: keyof Range): number => (ecMsPerCm ?? ecOf(content, at)) * share + WATER_EC[at] * (1 - share);
+  const ecAt = (at: keyof Range): number => ecOf(content, at) * share + WATER_EC[at] * (1 - share);
   const ec: Range = { low: ecAt("low"), default: ecAt("default"), high: ecAt("high") };
   return {
     ph: mixPhRange,

@@ -24,7 +24,7 @@ export type StrengthCaution =
     };
 
 /** On something that grows there. */
-const ON_PLANTS: readonly UseId[] = ["foliar", "drench-growing", "seedling", "injector"];
+const ON_PLANTS: readonly UseId[] = ["foliar", "drench-growing", "seedling", "injector", "houseplants"];
 /** Less water to a part than this is as good as none. */
 const UNDILUTED_BELOW = 1;
 const SAME = 1e-9;

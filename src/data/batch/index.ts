@@ -46,3 +46,4 @@ export { listFeedings } from "./lineage";
 export { findPhoto, insertBatchPhoto, insertForagePhoto, listBatchPhotos } from "./photos";
 export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";
 export { insertResidue, listResidues, type BatchResidue } from "./residues";
+export { listLastPh } from "./readings";

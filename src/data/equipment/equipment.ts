@@ -1,6 +1,6 @@
 import "server-only";
 import type { EquipmentKind } from "@/core/equipment/needs";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export interface Equipment {
   readonly id: number;
@@ -103,4 +103,22 @@ export const insertEquipmentEvent = (
     db,
     "insert into equipment_event (equipment_id, kind, batch_id, note, at, actor_id) values (?, ?, ?, ?, ?, ?)",
     [event.equipmentId, event.kind, event.batchId, event.note, event.at, event.actorId],
+  );
+
+/** What was used in a batch that is over, and not washed since: the oldest first. @param kinds that are washed between batches */
+export const listUnwashed = async (
+  db: Queryable,
+  kinds: readonly EquipmentKind[],
+): Promise<readonly { readonly name: string; readonly usedAt: Date }[]> =>
+  select<{ name: string; usedAt: Date }>(
+    db,
+    `select equipment.name, max(used.at) as usedAt
+     from equipment join equipment_event used on used.equipment_id = equipment.id and used.kind = 'used'
+     left join batch_close done on done.batch_id = used.batch_id
+     where equipment.kind in (${places(kinds)})
+     group by equipment.id, equipment.name
+     having max(used.at) > coalesce((select max(washed.at) from equipment_event washed where washed.equipment_id = equipment.id and washed.kind = 'washed'), '1970-01-01')
+        and sum(done.batch_id is null) = 0
+     order by usedAt`,
+    [...kinds],
   );

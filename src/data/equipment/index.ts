@@ -4,6 +4,7 @@ export {
   insertEquipment,
   insertEquipmentEvent,
   listEquipment,
+  listUnwashed,
   lockEquipment,
   type Equipment,
   type EquipmentState,

@@ -1,4 +1,5 @@
 import "server-only";
+import type { BroughtAmounts } from "@/core/apply/brought";
 import type { Load } from "@/core/apply/loads";
 import type { Carried } from "@/core/safety/carried";
 import { insert, places, select, type Queryable } from "../db";
@@ -19,6 +20,12 @@ export interface NewApplication {
   readonly overrideReason: string | null;
   readonly note: string;
   readonly weather: WeatherThen | null;
+  /** What a litre of the concentrate brought, g, as known at that hour. */
+  readonly brings: BroughtAmounts;
+  /** What it went on together with, in one can; null where it went on alone. */
+  readonly blendId: number | null;
+  /** How deep a solid was worked in, cm; null where it was not. */
+  readonly depthCm: number | null;
   readonly at: Date;
   readonly actorId: number;
   readonly addedAt: Date;
@@ -47,6 +54,9 @@ export interface PlotApplication {
   readonly note: string;
   readonly overrideReason: string | null;
   readonly weather: WeatherThen | null;
+  /** What was in the can with it; null where it went on alone. */
+  readonly blendedWith: string | null;
+  readonly depthCm: number | null;
 }
 
 /** The weather of an hour in which something was put on. */
@@ -78,18 +88,22 @@ interface PlotApplicationRow {
   labour_min: string;
   at: Date;
   actor_name: string;
+  blended_with: string | null;
+  depth_cm: string | null;
 }
 
 const INSERT_APPLICATION = `
-  insert into application (store_id, use_id, parts_water, mix_rate_l, mix_rate_per, tool_id, mix_l, concentrate_l, carries, loads, labour_min, override_reason, note, weather, at, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+  insert into application (store_id, use_id, parts_water, mix_rate_l, mix_rate_per, tool_id, mix_l, concentrate_l, carries, loads, labour_min, override_reason, note, weather, brings, blend_id, depth_cm, at, actor_id, added_at)
+  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 const INSERT_PLOT =
   "insert into application_plot (application_id, plot_id, mix_l, concentrate_l, clear_on) values (?, ?, ?, ?, ?)";
 const SELECT = `
   select application.id as application_id, part.plot_id, store.batch_id, store.label as store_label, application.use_id, application.parts_water,
          part.mix_l, part.concentrate_l, application.mix_l as application_mix_l, application.labour_min, application.at, actor.name as actor_name,
          batch.method_id, json_value(batch.recipe, '$.shortName') as batch_name, application.carries, part.clear_on, application.note,
-         application.override_reason, application.weather
+         application.override_reason, application.weather, application.depth_cm,
+         (select other_store.label from application other join store other_store on other_store.id = other.store_id
+          where other.blend_id = application.blend_id and other.id <> application.id limit 1) as blended_with
   from application_plot part
   join application on application.id = part.application_id
   join store on store.id = application.store_id
@@ -120,6 +134,8 @@ const toPlotApplication = (row: PlotApplicationRow): PlotApplication => ({
   note: row.note,
   overrideReason: row.override_reason,
   weather: typeof row.weather === "string" ? (JSON.parse(row.weather) as WeatherThen) : row.weather,
+  blendedWith: row.blended_with,
+  depthCm: row.depth_cm === null ? null : Number(row.depth_cm),
 });
 
 export const insertApplication = (db: Queryable, made: NewApplication): Promise<number> =>
@@ -138,6 +154,9 @@ export const insertApplication = (db: Queryable, made: NewApplication): Promise<
     made.overrideReason,
     made.note,
     made.weather && JSON.stringify(made.weather),
+    JSON.stringify(made.brings),
+    made.blendId,
+    made.depthCm,
     made.at,
     made.actorId,
     made.addedAt,
@@ -265,18 +284,54 @@ export async function listApplicationsOfBatches(
   return (await select<PlotApplicationRow>(db, sql, [...batchIds])).map(toPlotApplication);
 }
 
-/** An application as far as taking it back asks of it; null where there is none, or it is taken back already. */
-export async function findApplication(
-  db: Queryable,
-  id: number,
-): Promise<{ readonly storeId: number; readonly concentrateL: number; readonly at: Date } | null> {
-  const [row] = await select<{ store_id: number; concentrate_l: string; at: Date }>(
+/** An application as far as taking it back asks of it. */
+export interface StandingApplication {
+  readonly id: number;
+  readonly storeId: number;
+  readonly concentrateL: number;
+  readonly at: Date;
+  /** What a litre brought, g; null for what went on before that was kept. */
+  readonly brings: BroughtAmounts | null;
+  readonly plots: readonly { readonly plotId: number; readonly concentrateL: number }[];
+}
+
+/** An application with what was in the can with it, as far as they stand; none where there is none, or it is taken back already. */
+export async function listStandingOfBlend(db: Queryable, id: number): Promise<StandingApplication[]> {
+  const rows = await select<{
+    id: number;
+    store_id: number;
+    concentrate_l: string;
+    at: Date;
+    brings: BroughtAmounts | string | null;
+  }>(
     db,
-    "select store_id, concentrate_l, at from application where id = ? and id not in (select application_id from application_taken_back)",
+    `select application.id, application.store_id, application.concentrate_l, application.at, application.brings
+     from application asked join application on application.id = asked.id or application.blend_id = asked.blend_id
+     where asked.id = ? and application.id not in (select application_id from application_taken_back) order by application.id`,
     [id],
   );
-  return row ? { storeId: row.store_id, concentrateL: Number(row.concentrate_l), at: row.at } : null;
+  if (rows.length === 0) return [];
+  const parts = await select<{ application_id: number; plot_id: number; concentrate_l: string }>(
+    db,
+    `select application_id, plot_id, concentrate_l from application_plot where application_id in (${places(rows)})`,
+    rows.map((row) => row.id),
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    storeId: row.store_id,
+    concentrateL: Number(row.concentrate_l),
+    at: row.at,
+    brings: typeof row.brings === "string" ? (JSON.parse(row.brings) as BroughtAmounts) : row.brings,
+    plots: parts
+      .filter(({ application_id }) => application_id === row.id)
+      .map((part) => ({ plotId: part.plot_id, concentrateL: Number(part.concentrate_l) })),
+  }));
 }
+
+/** A number under which liquids of one can are put on. */
+export const insertBlend = (db: Queryable, addedAt: Date): Promise<number> =>
+  insert(db, "insert into blend (added_at) values (?)", [addedAt]);
+
 export const insertTakenBack = (
   db: Queryable,
   applicationId: number,

@@ -1,9 +1,9 @@
 import "server-only";
 /** Rows of plots, what grows on them, marks of the land, tools, applications. */
 export {
-  findApplication,
   insertApplication,
   insertApplicationPlot,
+  insertBlend,
   insertTakenBack,
   listApplicationsOfBatches,
   listApplicationsOfPlot,
@@ -13,9 +13,11 @@ export {
   listLastByMethod,
   listLatestByPlot,
   listPlotApplications,
+  listStandingOfBlend,
   type PlotApplication,
   type WeatherThen,
 } from "./applications";
+export { addToBrought, listBrought } from "./brought";
 export { insertLook, listLooks, type PlotLook } from "./looks";
 export { insertProgramme, listProgrammes } from "./programmes";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
@@ -42,6 +44,7 @@ export {
   freePlotName,
   insertPlot,
   listPlotNames,
+  listLand,
   listPlots,
   listShapes,
   lockPlot,

@@ -1,5 +1,6 @@
 import "server-only";
 import type { EdiblePart } from "@/core/book/crops";
+import { isElsewhere, isOnPlan, type ElsewhereKind } from "@/core/apply/elsewhere";
 import type { PlotKind } from "@/core/land/geojson";
 import { nextPlanting, plantingOn, strengthStage, type PlotStage } from "@/core/land/planting";
 import type { Ring } from "@/core/land/ring";
@@ -10,7 +11,7 @@ import { listPlantings, type PlantingRow } from "./plantings";
 export interface PlotShape {
   readonly id: number;
   readonly name: string;
-  readonly kind: PlotKind;
+  readonly kind: PlotKind | ElsewhereKind;
   readonly ring: Ring;
   readonly areaM2: number;
   /** The group it belongs to; empty where none. */
@@ -38,7 +39,7 @@ export type NewShape = Omit<PlotShape, "id"> & { readonly actorId: number; reado
 interface ShapeRow {
   plot_id: number;
   name: string;
-  kind: PlotKind;
+  kind: PlotKind | ElsewhereKind;
   ring: Ring;
   area_m2: string;
   block: string;
@@ -65,15 +66,22 @@ const toShape = (row: ShapeRow): PlotShape => ({
   tags: row.tags === "" ? [] : row.tags.split(","),
 });
 
-/** The plots as they lie; those that were put away only where the past is asked for. */
+/** The plots as they lie; those that were put away, and what lies nowhere on the plan, only where the past or these very ones are asked for. */
 export const listShapes = async (
   db: Queryable,
   isPastToo = false,
   plotIds: readonly number[] | null = null,
+  isElsewhereToo = false,
 ): Promise<PlotShape[]> =>
   plotIds?.length === 0
     ? []
-    : (await select<ShapeRow>(db, selectShapes(plotIds), [...(plotIds ?? []), isPastToo ? 1 : 0])).map(toShape);
+    : (await select<ShapeRow>(db, selectShapes(plotIds), [...(plotIds ?? []), isPastToo ? 1 : 0]))
+        .map(toShape)
+        .filter(({ kind }) => isPastToo || isElsewhereToo || plotIds !== null || !isElsewhere(kind));
+
+/** The plots of the plan as they lie. */
+export const listLand = async (db: Queryable): Promise<(PlotShape & { readonly kind: PlotKind })[]> =>
+  (await listShapes(db)).filter(isOnPlan);
 
 /**
  * The plots as they are on a day; those that were put away only where the past is asked for.
@@ -84,8 +92,12 @@ export async function listPlots(
   day: string,
   isPastToo = false,
   plotIds: readonly number[] | null = null,
+  isElsewhereToo = false,
 ): Promise<Plot[]> {
-  const [shapes, plantings] = await Promise.all([listShapes(db, isPastToo, plotIds), listPlantings(db, plotIds)]);
+  const [shapes, plantings] = await Promise.all([
+    listShapes(db, isPastToo, plotIds, isElsewhereToo),
+    listPlantings(db, plotIds),
+  ]);
   const byPlot = new Map<number, PlantingRow[]>();
   for (const planting of plantings) byPlot.set(planting.plotId, [...(byPlot.get(planting.plotId) ?? []), planting]);
   return shapes.map((shape) => {

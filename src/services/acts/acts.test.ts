@@ -97,6 +97,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
   seePlot: { requestKey: KEY, plotId: 1, signs: { "leaf-colour": "pale" }, note: "" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
+  setElsewhere: { requestKey: KEY, name: "Seed mix", kind: "potting-mix" },
   addTool: { requestKey: KEY, name: "Can", kind: "can", volumeL: 10 },
   fillVessel: {
     requestKey: KEY,

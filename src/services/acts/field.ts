@@ -11,6 +11,7 @@ import {
   seePatchTest,
   seePlot,
   seeStage,
+  setElsewhere,
   setHarvestRule,
   setMark,
   setProgramme,
@@ -34,5 +35,6 @@ export const FIELD_ACTS = {
   seePlot,
   applyStore,
   takeBackApplication,
+  setElsewhere,
   setHarvestRule,
 } as const;

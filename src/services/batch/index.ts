@@ -4,7 +4,6 @@ export { batchView, type BatchView, type WordChoice } from "./batchView";
 export { cleanVessel, closeBatch } from "./closeBatch";
 export { costOfBatch } from "./costs";
 export { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
-export { contentsOfBatches } from "./content";
 export { logEntry } from "./logEntry";
 export { logResidue } from "./logResidue";
 export { addBatchPhoto } from "./photos";

@@ -36,7 +36,7 @@ import { listDrawsOfBatch } from "@/data/shed";
 import { listStoresOfBatch, type Store } from "@/data/stores";
 import { assessBatch, readProgress, type Progress, readSituation } from "../ferment";
 import { batchView, type BatchView } from "./batchView";
-import { amountsIn, contentOf } from "./content";
+import { amountsIn, contentOf } from "../content";
 import type { Context } from "../context";
 import { costOfBatch } from "./costs";
 import { farmView, type FarmView } from "../farm";

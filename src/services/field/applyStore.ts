@@ -1,67 +1,28 @@
 import "server-only";
-import { ID, MINUTES, MOMENT, REASON, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
-import { act, type Asked } from "../act";
-import { recipeFrom } from "@/core/recipe/document";
-import { mixFor } from "@/core/apply/reach";
-import { workOutLoads, type WorkedLoads } from "@/core/apply/loads";
+import { timesBrought } from "@/core/apply/brought";
 import { meshUm } from "@/core/apply/care";
+import { reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
+import { isElsewhere } from "@/core/apply/elsewhere";
+import { workOutLoads, type Load, type WorkedLoads } from "@/core/apply/loads";
+import { isSolid } from "@/core/apply/solids";
 import { loadTool } from "@/core/apply/tool";
-import { findCautions, reasonSuffices, type ApplyCaution } from "@/core/apply/cautions";
-import { findUseRate } from "@/core/book";
 import { cropFacts } from "@/core/book/crops";
-import { findUse } from "@/core/book/uses";
 import { addDays } from "@/core/calendar";
-import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
-import { parseDilution } from "@/core/quantity/ratio";
-import {
-  insertApplication,
-  insertApplicationPlot,
-  listLastByMethod,
-  listHarvestRules,
-  listMarks,
-  listPatchTests,
-  listPlots,
-  listTools,
-  type Plot,
-  type Tool,
-} from "@/data/field";
-import { findBatch } from "@/data/batch";
-import type { Queryable } from "@/data/db";
-import { listChecksOf, insertStoreMovement, lockStore } from "@/data/stores";
-import { findWater } from "@/data/water";
-import { isoDay } from "@/formats/times";
-import { findFarm } from "@/data/farm";
 import { fits } from "@/core/quantity/fits";
-import { atField, refuse } from "../refusal";
-import { carriedOfBatches } from "../hazards";
-import { lastSameDays, sinceWhen } from "./lastSame";
-import { airDays, storeState } from "../stores";
-import { hourAt, weatherAt } from "../weather";
-import { bookWater } from "../water";
-import { momentOf } from "../checks";
+import { recipeFrom } from "@/core/recipe/document";
+import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
+import type { Queryable } from "@/data/db";
+import { addToBrought, insertApplication, insertApplicationPlot, insertBlend, type Plot } from "@/data/field";
+import { insertStoreMovement } from "@/data/stores";
+import { act } from "../act";
 import type { Context } from "../context";
-import { treatableOf } from "./treatable";
+import { atField, refuse } from "../refusal";
+import { bookWater } from "../water";
+import { weatherAt } from "../weather";
+import { APPLY_STORE, cautionsOf, caseOf, type ApplyCaseRead, type ApplyRequest, type Liquid } from "./applyCase";
 
-const HOUR_MS = 3_600_000;
 /** Less water than this is not booked. */
 const LEAST_WATER_L = 0.05;
-
-type ApplyRequest = Asked<typeof APPLY_STORE>;
-
-async function findTool(db: Queryable, id: number): Promise<Tool> {
-  const tool = (await listTools(db)).find((candidate) => candidate.id === id);
-  if (!tool) throw refuse("not-found", { thing: "tool" }, "/toolId");
-  return tool;
-}
-
-async function findPlots(db: Queryable, ids: readonly number[], day: string): Promise<Plot[]> {
-  const known = new Map((await listPlots(db, day, false, ids)).map((plot) => [plot.id, plot]));
-  return ids.map((id, index) => {
-    const plot = known.get(id);
-    if (!plot) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);
-    return plot;
-  });
-}
 
 /** Concentrate really measured out, once each dose is rounded to what the tool can measure. */
 const measuredL = (plan: WorkedLoads) => plan.totals.concentrateL + plan.roundingErrorL;
@@ -81,6 +42,7 @@ function requireReason(cautions: readonly ApplyCaution[], request: ApplyRequest)
 
 /** The day from which a plot may be harvested again by the rules; null where nothing that is carried asks for days. */
 function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly HarvestRule[], day: string): string | null {
+  if (isElsewhere(plot.kind)) return null;
   const crop = cropFacts(plot.crop, plot.leafEaten, plot.part) ?? { part: "leaf", touchesSoil: true, eatenRaw: true };
   if (crop.part === "none") return null;
   const days = carries.map((hazard) =>
@@ -90,101 +52,8 @@ function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly Harve
   return most === 0 ? null : addDays(day, most);
 }
 
-const APPLY_STORE = object(
-  ["requestKey", "storeId", "useId", "ratio", "mixRateL", "mixRatePer", "toolId", "plotIds", "labourMin"],
-  {
-    requestKey: REQUEST_KEY,
-    storeId: ROW_ID,
-    useId: ID,
-    ratio: { type: "string", minLength: 1, maxLength: 40 },
-    mixRateL: { type: "number", minimum: 0.001, maximum: 1000 },
-    mixRatePer: { enum: ["m2", "plant"] },
-    toolId: ROW_ID,
-    plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
-    /** Mix that each of these plots gets, in their order, L; where it is left out, each gets the rate on its size. */
-    mixL: { type: "array", minItems: 1, maxItems: 5000, items: { type: "number", minimum: 0.001, maximum: 1_000_000 } },
-    at: MOMENT,
-    labourMin: MINUTES,
-    overrideReason: REASON,
-    /** It was strained for the leaves, and the nozzle looked at. */
-    isStrained: { type: "boolean" },
-    /** What was done otherwise than planned. */
-    note: { type: "string", maxLength: 300 },
-    /** What it was thinned with; null where it goes on undiluted. */
-    water: { anyOf: [WATER_ASKED, { type: "null" }] },
-  },
-);
-
-/** All that an application is judged and planned by, as it stands now. */
-async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest) {
-  const store = await lockStore(db, request.storeId);
-  if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
-  const at = momentOf(ctx, request.at, store.shelfFrom);
-  const use = atField("/useId", () => findUse(request.useId));
-  const tool = await findTool(db, request.toolId);
-  const farm = await findFarm(db);
-  const today = isoDay(at, { timeZone: farm?.timeZone ?? "UTC" });
-  const plots = await findPlots(db, request.plotIds, today);
-  const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
-  const carried = (await carriedOfBatches(db, [store.batchId])).get(store.batchId)!;
-  const rules = await listHarvestRules(db);
-  return { store, at, use, tool, plots, farm, dilution, carried, rules, today };
-}
-type ApplyCase = Awaited<ReturnType<typeof caseOf>>;
-
-async function cautionsOf(db: Queryable, ctx: Context, request: ApplyRequest, it: ApplyCase): Promise<ApplyCaution[]> {
-  const { store, at, use, plots, farm, carried } = it;
-  const recipe = recipeFrom(store.recipe);
-  const state = storeState(store, await listChecksOf(db, store.id), farm ? await airDays(db, farm, at) : [], at);
-  const [lastByMethod, marks, tests, hour] = await Promise.all([
-    listLastByMethod(db, sinceWhen(at), request.plotIds),
-    listMarks(db),
-    listPatchTests(db, [store.batchId]),
-    farm ? hourAt(db, farm, at, ctx.now()) : null,
-  ]);
-  const thinner = request.water ? await findWater(db, request.water.sourceId) : null;
-  const { methodId } = (await findBatch(db, store.batchId))!;
-  return findCautions({
-    recipe,
-    rate: findUseRate(recipe, use.id),
-    use,
-    partsWater: it.dilution.partsWater,
-    hoursPastExpiry: (at.getTime() - store.expiresAt.getTime()) / HOUR_MS,
-    hoursSinceShelf: (at.getTime() - store.shelfFrom.getTime()) / HOUR_MS,
-    smelt: state.smelt,
-    recheck: state.recheck,
-    plots: plots.map(({ id, name, crop, leafEaten, harvestOn, part, ring }, index) => {
-      const { areaM2, near } = treatableOf(ring, marks);
-      return {
-        name,
-        crop,
-        leafEaten,
-        harvestOn,
-        part,
-        lastSameD: lastSameDays(lastByMethod, id, methodId, at),
-        treatableM2: areaM2,
-        nearWater: near,
-        mixL: mixOf(request, it, index),
-      };
-    }),
-    ...carried,
-    riverWater: carried.riverWater || thinner?.kind === "river",
-    rules: it.rules,
-    today: it.today,
-    patchTests: tests,
-    ...(hour ? { hour: { ...hour, atMs: at.getTime() } } : {}),
-  });
-}
-
-/** Mix that a plot gets: what was said of it, else the rate on its size, L. */
-function mixOf(request: ApplyRequest, { plots }: Pick<ApplyCase, "plots">, index: number): number {
-  const { areaM2, plants } = plots[index]!;
-  const said = request.mixL?.[index];
-  return said ?? mixFor({ areaM2, plants }, { amountL: request.mixRateL, per: request.mixRatePer }) ?? 0;
-}
-
-/** @throws {Refusal} where the store holds less than the plots take, or the tool can't do it */
-function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequest): WorkedLoads {
+/** @throws {Refusal} where the stores hold less than the plots take, or the tool can't do it */
+function planFor({ dilution, plots, tool, availableL, liquids }: ApplyCaseRead, request: ApplyRequest): WorkedLoads {
   const plan = atField("/toolId", () =>
     workOutLoads({
       dilution,
@@ -196,59 +65,82 @@ function planFor({ dilution, plots, tool, store }: ApplyCase, request: ApplyRequ
         mixL: request.mixL?.[index] ?? null,
       })),
       tool: loadTool(tool),
-      availableL: store.onHandL,
+      availableL,
     }),
   );
-  if (!fits(measuredL(plan), store.onHandL))
-    throw refuse("short-for-plots", { takesL: measuredL(plan), leftL: store.onHandL }, "/plotIds");
+  const takesL = measuredL(plan);
+  const short = liquids.find(({ store, share }) => !fits(takesL * share, store.onHandL));
+  if (short) throw refuse("short-for-plots", { takesL: takesL * short.share, leftL: short.store.onHandL }, "/plotIds");
   return plan;
 }
 
-/** Writes the application down with each plot's share of what was really measured out. */
+/** The loads as far as one liquid of the can is in them. */
+const loadsOf = (loads: readonly Load[], share: number): Load[] =>
+  loads.map(({ count, mixL, concentrateL, waterL }) => ({
+    count,
+    mixL: mixL * share,
+    concentrateL: concentrateL * share,
+    waterL: waterL * share,
+  }));
+
+/** Writes down what went on of one liquid, with each plot's share of what was really measured out, and takes it from its store. */
 async function writeDown(
   db: Queryable,
   ctx: Context,
   request: ApplyRequest,
-  it: ApplyCase,
+  it: ApplyCaseRead,
   plan: WorkedLoads,
+  { store, carried, brings, share }: Liquid,
+  blendId: number | null,
 ): Promise<number> {
-  const { store, at, use, tool, plots, dilution, carried } = it;
-  const concentrateL = measuredL(plan);
+  const { at, use, tool, plots, dilution } = it;
+  const takenL = Math.min(measuredL(plan) * share, store.onHandL);
   const ontoHeap = use.id === "compost";
   const applicationId = await insertApplication(db, {
     storeId: store.id,
     useId: use.id,
     partsWater: dilution.partsWater,
-    mixRateL: request.mixRateL,
+    mixRateL: request.mixRateL * share,
     mixRatePer: request.mixRatePer,
     toolId: tool.id,
-    mixL: plan.totals.mixL,
-    concentrateL: Math.min(concentrateL, store.onHandL),
+    mixL: plan.totals.mixL * share,
+    concentrateL: takenL,
     carries: ontoHeap ? [] : carried.carries,
-    loads: plan.loads,
-    labourMin: request.labourMin,
+    loads: loadsOf(plan.loads, share),
+    labourMin: request.labourMin * share,
     overrideReason: request.overrideReason?.trim() || null,
     note: request.note?.trim() ?? "",
     weather: await weatherAt(db, it.farm, at),
+    brings,
+    blendId,
+    depthCm: request.depthCm ?? null,
     at,
     actorId: ctx.actor.id,
     addedAt: ctx.now(),
   });
-  const measuredShare = concentrateL / plan.totals.concentrateL;
-  for (const [index, part] of plan.plots.entries())
-    await insertApplicationPlot(
-      db,
-      applicationId,
-      plots[index]!.id,
-      part.mixL,
-      part.concentrateL * measuredShare,
-      ontoHeap ? null : clearDay(plots[index]!, carried.carries, it.rules, it.today),
-    );
+  const measuredShare = measuredL(plan) / plan.totals.concentrateL;
+  for (const [index, part] of plan.plots.entries()) {
+    // As the books keep it, to the millilitre, so that taking it back takes off just what was put on.
+    const concentrateL = Number((part.concentrateL * measuredShare * share).toFixed(3));
+    const plot = plots[index]!;
+    const clearOn = ontoHeap ? null : clearDay(plot, carried.carries, it.rules, it.today);
+    await insertApplicationPlot(db, applicationId, plot.id, part.mixL * share, concentrateL, clearOn);
+    await addToBrought(db, plot.id, it.today, timesBrought(brings, concentrateL));
+  }
+  await insertStoreMovement(db, {
+    storeId: store.id,
+    changeByL: -takenL,
+    kind: "applied",
+    applicationId,
+    at,
+    actorId: ctx.actor.id,
+    note: "",
+  });
   return applicationId;
 }
 
 /**
- * Puts a store on plots: the store goes down by what was measured out, each plot's log gets its share.
+ * Puts a store on plots, or two of them in one can: each store goes down by what was measured out of it, each plot's log gets its share.
  * @throws {Refusal} for a store that holds too little, an injector that is too weak, a caution overridden without a reason
  */
 export const applyStore = act(
@@ -257,25 +149,19 @@ export const applyStore = act(
     if (request.mixL && request.mixL.length !== request.plotIds.length)
       throw refuse("shares-do-not-match", { plots: request.plotIds.length, shares: request.mixL.length }, "/mixL");
     const it = await caseOf(db, ctx, request);
-    const { store, at } = it;
     requireReason(await cautionsOf(db, ctx, request, it), request);
     if (it.use.target === "leaves" && request.isStrained !== true)
       throw refuse("strain-first", { meshMm: meshUm(it.tool.kind, it.use.id) / 1000 }, "/isStrained");
     const plan = planFor(it, request);
-    const applicationId = await writeDown(db, ctx, request, it, plan);
-    await insertStoreMovement(db, {
-      storeId: store.id,
-      changeByL: -Math.min(measuredL(plan), store.onHandL),
-      kind: "applied",
-      applicationId,
-      at,
-      actorId: ctx.actor.id,
-      note: "",
-    });
+    const blendId = it.liquids.length > 1 ? await insertBlend(db, ctx.now()) : null;
+    const made: number[] = [];
+    for (const liquid of it.liquids) made.push(await writeDown(db, ctx, request, it, plan, liquid, blendId));
+    const applicationId = made[0]!;
     const waterL = plan.totals.mixL - plan.totals.concentrateL;
-    if (waterL > LEAST_WATER_L) {
+    // What is mixed into a bed or potting mix is thinned by that, not by water.
+    if (waterL > LEAST_WATER_L && !isSolid(recipeFrom(it.liquids[0]!.store.recipe))) {
       if (!request.water) throw refuse("which-water-thins", {}, "/water/sourceId");
-      await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at });
+      await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at: it.at });
     }
     return { applicationId };
   },

@@ -1,6 +1,7 @@
 import "server-only";
 /** Beds, and what is put on them. What other places, pages and screens may use of it. */
 export { applyStore } from "./applyStore";
+export { setElsewhere } from "./elsewhere";
 export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
 export { seePlot } from "./looks";

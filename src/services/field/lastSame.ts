@@ -1,4 +1,6 @@
 import "server-only";
+import { BROUGHT_OVER_D } from "@/core/apply/brought";
+import { addDays } from "@/core/calendar";
 
 const DAY_MS = 86_400_000;
 /** What lies further back than a season counts as never, for who has waited and what comes too soon. */
@@ -10,6 +12,9 @@ const YEAR_D = 366;
 export const sinceWhen = (now: Date, spanD = SEASON_D): Date => new Date(now.getTime() - spanD * DAY_MS);
 /** The same for programmes. */
 export const sinceLastYear = (now: Date): Date => sinceWhen(now, YEAR_D);
+
+/** The day from which on what was brought to a plot adds up. @param today ISO date */
+export const broughtSince = (today: string): string => addDays(today, -BROUGHT_OVER_D);
 
 /** Whole days since a moment. */
 export const daysSince = (at: Date, now: Date): number =>

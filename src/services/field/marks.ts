@@ -4,7 +4,7 @@ import { landFromGeoJson, landToGeoJson } from "@/core/land/geojson";
 import { numbered } from "@/core/land/edit";
 import { MARK_KINDS } from "@/core/land/marks";
 import { areaM2, type Point } from "@/core/land/ring";
-import { findOrigin, insertMark, insertOrigin, insertPlot, listMarks, listShapes } from "@/data/field";
+import { findOrigin, insertMark, insertOrigin, insertPlot, listMarks, listLand } from "@/data/field";
 import type { Farm } from "@/data/farm";
 import { act } from "../act";
 import type { Context } from "../context";
@@ -59,7 +59,7 @@ export const importLand = act(
     const land = atField("/text", () => landFromGeoJson(parseJson(request.text), origin));
     const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
     if (!origin) await insertOrigin(db, land.origin, `file ${request.fileName}`, by.actorId, by.addedAt);
-    const taken = (await listShapes(db)).map(({ name }) => name);
+    const taken = (await listLand(db)).map(({ name }) => name);
     for (const { name, kind, ring } of land.plots) {
       const own = name.slice(0, 36);
       const free = taken.some((known) => known.toLowerCase() === own.toLowerCase()) ? numbered(own, 1, taken)[0]! : own;
@@ -82,6 +82,6 @@ function parseJson(text: string): unknown {
 
 /** The land as GeoJSON; where nobody has said where its corner lies, it lies at the farm's own place. */
 export async function exportLand({ pool }: Context, { latitudeDeg, longitudeDeg }: Farm): Promise<object> {
-  const [plots, marks, origin] = await Promise.all([listShapes(pool), listMarks(pool), findOrigin(pool)]);
+  const [plots, marks, origin] = await Promise.all([listLand(pool), listMarks(pool), findOrigin(pool)]);
   return landToGeoJson({ plots, marks }, origin ?? { latitudeDeg, longitudeDeg });
 }

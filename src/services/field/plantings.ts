@@ -3,7 +3,7 @@ import { DAY, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
 import { GROWTH_STAGES, type SeenStage } from "@/core/land/planting";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
-import { insertPlanting, insertPlantingState, insertStageSeen, listShapes, lockPlanting, lockPlot } from "@/data/field";
+import { insertPlanting, insertPlantingState, insertStageSeen, listLand, lockPlanting, lockPlot } from "@/data/field";
 import { isoDay } from "@/formats/times";
 import { act, type Asked } from "../act";
 import type { Context } from "../context";
@@ -59,7 +59,7 @@ export const plantPlots = act(
   async (db, request, ctx): Promise<{ plantingIds: readonly number[] }> => {
     const { plotIds, requestKey: _key, ...told } = request;
     const telling = tellingOf(told);
-    const standing = new Set((await listShapes(db)).map(({ id }) => id));
+    const standing = new Set((await listLand(db)).map(({ id }) => id));
     const plantingIds: number[] = [];
     for (const [index, plotId] of plotIds.entries()) {
       if (!standing.has(plotId)) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);

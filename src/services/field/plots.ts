@@ -10,7 +10,7 @@ import {
   insertPlanting,
   insertPlot,
   insertStageSeen,
-  listShapes,
+  listLand,
   lockPlot,
   putPlotAway,
   redrawPlot,
@@ -59,7 +59,7 @@ async function requireStanding(
   // One after the other in one order, so that two who redraw the same beds do not wait for each other.
   for (const { id, path } of ids.toSorted((a, b) => a.id - b.id))
     if (!(await lockPlot(db, id))) throw refuse("not-found", { thing: "plot" }, path);
-  const shapes = new Map((await listShapes(db)).map((shape) => [shape.id, shape]));
+  const shapes = new Map((await listLand(db)).map((shape) => [shape.id, shape]));
   for (const { id, path } of ids) if (!shapes.has(id)) throw refuse("not-found", { thing: "plot" }, path);
   return shapes;
 }
@@ -159,7 +159,7 @@ async function plant(db: Queryable, ctx: Context, plotId: number, request: Asked
 export const addPlot = act(
   { name: "addPlot", schema: ADD_PLOT, may: "everybody" },
   async (db, request, ctx): Promise<{ plotId: number }> => {
-    const ring = rectangle(nextPlace(await listShapes(db), request.widthM), request.widthM, request.lengthM);
+    const ring = rectangle(nextPlace(await listLand(db), request.widthM), request.widthM, request.lengthM);
     const name = request.name.trim();
     const shape = {
       name,

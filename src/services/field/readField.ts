@@ -1,10 +1,15 @@
 import "server-only";
+import type { BroughtAmounts } from "@/core/apply/brought";
+import { isOnPlan } from "@/core/apply/elsewhere";
 import type { HourCase } from "@/core/apply/hourCautions";
 import type { FitBand } from "@/core/apply/fitHours";
 import type { Piece } from "@/core/land/edit";
 import type { Origin } from "@/core/land/geojson";
+import type { BatchContent } from "@/core/recipe/composition";
 import { recipeFrom } from "@/core/recipe/document";
+import { listLastPh } from "@/data/batch";
 import {
+  listBrought,
   listClearDays,
   listLastByMethod,
   listLatestByPlot,
@@ -23,11 +28,12 @@ import {
 } from "@/data/field";
 import type { Farm } from "@/data/farm";
 import { listStoresOnHand } from "@/data/stores";
+import { contentsOfBatches } from "../content";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { readWaters, type WatersView } from "../water";
 import { carriedOfBatches, type CarriedOf } from "../hazards";
-import { daysSince, sinceWhen } from "./lastSame";
+import { broughtSince, daysSince, sinceWhen } from "./lastSame";
 import { treatableOf } from "./treatable";
 import { storeViews, type StoreView } from "../stores";
 import { isoDay } from "@/formats/times";
@@ -43,12 +49,20 @@ export interface PlotView extends Plot {
   readonly treatablePieces: readonly Piece[] | null;
   /** Days since it last got of each method. */
   readonly lastByMethod: Readonly<Record<string, number>>;
+  /** What the last twelve months brought to it, g; null where nothing did. */
+  readonly broughtG: BroughtAmounts | null;
   readonly last: (Omit<PlotApplication, "at"> & { readonly atMs: number }) | null;
 }
 
 /** A store with what its liquid carries. */
 export type FieldStore = StoreView &
-  CarriedOf & { readonly methodId: string; readonly patchTests: readonly PatchTestView[] };
+  CarriedOf & {
+    readonly methodId: string;
+    readonly patchTests: readonly PatchTestView[];
+    /** What is in a litre of it, and its pH as last read; null where nobody did. */
+    readonly content: BatchContent;
+    readonly ph: number | null;
+  };
 
 /** A patch test as screens show it. */
 export type PatchTestView = Omit<PatchTestRow, "at"> & { readonly atMs: number };
@@ -57,6 +71,8 @@ export interface FieldView {
   readonly farm: FarmView;
   readonly nowMs: number;
   readonly plots: readonly PlotView[];
+  /** What is treated and lies nowhere on the plan. */
+  readonly elsewhere: readonly PlotView[];
   readonly marks: readonly LandMark[];
   /** Where the plan's corner lies on the globe; null while nobody has said. */
   readonly origin: Origin | null;
@@ -85,9 +101,9 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [air, plots, latest, stores, tools, waters, rules, clear, made, marks, origin] = await Promise.all([
+  const [air, plots, latest, stores, tools, waters, rules, clear, made, marks, origin, brought] = await Promise.all([
     airSince(db, now, now),
-    listPlots(db, isoDay(now, farm)),
+    listPlots(db, isoDay(now, farm), false, null, true),
     listLatestByPlot(db),
     listStoresOnHand(db),
     listTools(db),
@@ -97,10 +113,13 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listLastByMethod(db, sinceWhen(now)),
     listMarks(db),
     findOrigin(db),
+    listBrought(db, broughtSince(isoDay(now, farm))),
   ]);
   const batchIds = [...new Set(stores.map(({ batchId }) => batchId))];
-  const [carried, tests, hour] = await Promise.all([
+  const [carried, contents, phs, tests, hour] = await Promise.all([
     carriedOfBatches(db, batchIds),
+    contentsOfBatches(db, batchIds),
+    listLastPh(db, batchIds),
     listPatchTests(db, batchIds),
     hourAt(db, farm, now, now),
   ]);
@@ -113,24 +132,29 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     const { at, ...rest } = made;
     return { ...rest, atMs: at.getTime() };
   };
+  const viewOf = (plot: Plot): PlotView => ({
+    ...plot,
+    ...toTreat(plot, isOnPlan(plot) ? marks : []),
+    last: lastOf(plot.id),
+    clearOn: clear.get(plot.id) ?? null,
+    lastByMethod: Object.fromEntries(
+      (madeOf.get(plot.id) ?? []).map(({ methodId, at }) => [methodId, daysSince(at, now)]),
+    ),
+    broughtG: brought.get(plot.id) ?? null,
+  });
   return {
     farm: farmView(farm),
     nowMs: now.getTime(),
     marks,
     origin,
-    plots: plots.map((plot) => ({
-      ...plot,
-      ...toTreat(plot, marks),
-      last: lastOf(plot.id),
-      clearOn: clear.get(plot.id) ?? null,
-      lastByMethod: Object.fromEntries(
-        (madeOf.get(plot.id) ?? []).map(({ methodId, at }) => [methodId, daysSince(at, now)]),
-      ),
-    })),
+    plots: plots.filter(isOnPlan).map(viewOf),
+    elsewhere: plots.filter((plot) => !isOnPlan(plot)).map(viewOf),
     stores: (await storeViews(db, farm, stores, now)).map((store) => ({
       ...store,
       ...carried.get(store.batchId)!,
       methodId: recipeFrom(store.recipe).id,
+      content: contents.get(store.batchId)!,
+      ph: phs.get(store.batchId) ?? null,
       patchTests: tests
         .filter(({ batchId }) => batchId === store.batchId)
         .map(({ at, ...test }) => ({ ...test, atMs: at.getTime() })),

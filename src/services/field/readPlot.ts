@@ -1,6 +1,9 @@
 import "server-only";
+import { filledBy, NOTHING_BROUGHT, type Filled } from "@/core/apply/brought";
+import { isOnPlan } from "@/core/apply/elsewhere";
 import {
   listApplicationsOfPlot,
+  listBrought,
   listLooks,
   listMarks,
   listPlantings,
@@ -22,6 +25,7 @@ import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { meanAirByDay } from "../weather";
 import type { PlotView } from "./readField";
+import { broughtSince } from "./lastSame";
 import { treatableOf } from "./treatable";
 
 /** A look as screens show it. */
@@ -49,6 +53,8 @@ export interface PlotPage {
   readonly looks: readonly LookView[];
   /** The look that it waits for; null where nothing waits. */
   readonly lookDue: LookDue | null;
+  /** How full it is with what adds up over twelve months, the fullest first; nothing where it lies nowhere on the plan. */
+  readonly filled: readonly Filled[];
   /** All that it got, the latest first. */
   readonly doses: readonly NonNullable<PlotView["last"]>[];
 }
@@ -80,7 +86,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks, airC, programmes, looks] = await Promise.all([
+  const [plots, plantings, doses, marks, airC, programmes, looks, brought] = await Promise.all([
     listPlots(db, today, false, [id]),
     listPlantings(db, [id]),
     listApplicationsOfPlot(db, id),
@@ -88,6 +94,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     meanAirByDay(db, farm, now, AIR_DAYS),
     listProgrammes(db),
     listLooks(db, id),
+    listBrought(db, broughtSince(today), [id]),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
@@ -117,6 +124,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     plot,
     treatableM2: areaM2,
     nearWater: near,
+    filled: isOnPlan(plot) ? filledBy(brought.get(id) ?? NOTHING_BROUGHT, plot.areaM2) : [],
     soakers: soakersAt(airC.reduce((sum, celsius) => sum + celsius, 0) / airC.length),
     plantings: plantings.toReversed(),
     doses: doses.map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() })),

@@ -63,6 +63,8 @@ export interface TracedApplication {
   readonly note: string;
   readonly overrideReason: string | null;
   readonly weather: WeatherThen | null;
+  /** What was in the can with it; null where it went on alone. */
+  readonly blendedWith: string | null;
   /** First harvest that the plot has now; null where nobody has said. */
   readonly harvestFrom: string | null;
 }

@@ -8,6 +8,7 @@ import {
   listTaskShares,
 } from "@/data/batch";
 import { listActors, type Farm } from "@/data/farm";
+import { listOpenPlans } from "@/data/shed";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
 import { assessBatch, readSituation } from "../ferment";
 import { batchView, type BatchView } from "../batch";
@@ -72,7 +73,7 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselS
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [people, shares, lines, states, batches, entries, waters, mixings] = await Promise.all([
+  const [people, shares, lines, states, batches, entries, waters, mixings, plans] = await Promise.all([
     listActors(db),
     listTaskShares(db),
     listLinesOfRunning(db),
@@ -81,8 +82,9 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     listStandingOfRunning(db),
     readWaters(ctx),
     readOpenMixings(ctx),
+    listOpenPlans(db),
   ]);
-  const [shed, field] = await Promise.all([shedTasks(ctx, farm, mixings), fieldTasks(ctx, farm)]);
+  const [shed, field] = await Promise.all([shedTasks(ctx, farm, mixings, plans), fieldTasks(ctx, farm)]);
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
   const situation = await readSituation(db, farm, batches, lines, now);
@@ -96,7 +98,9 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     ];
   });
   const views = new Map(running.map(({ vessel, view }) => [vessel.id, view]));
-  const dirty = states.map((vessel, order) => ({ vessel, order })).filter(({ vessel }) => statusOf(vessel) === "dirty");
+  const dirty = states
+    .map((vessel, order) => ({ vessel, order, next: plans.find(({ vesselId }) => vesselId === vessel.id) ?? null }))
+    .filter(({ vessel }) => statusOf(vessel) === "dirty");
   const air = airAhead(farm, situation.air, now);
   const bands = fitBands(farm, air, now);
   return {

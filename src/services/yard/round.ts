@@ -5,11 +5,12 @@ import { recipeFrom } from "@/core/recipe/document";
 import { dueTasks } from "@/core/tend/dueTasks";
 import { taskWordOf } from "@/core/tend/taskWords";
 import type { VesselState } from "@/data/vessels";
+import type { Plan } from "@/data/shed";
 import type { Farm } from "@/data/farm";
 import type { DaySlot, TaskShare } from "@/data/batch";
 import { sayEntry } from "@/words/said";
 import { sayVolume } from "@/formats/amounts";
-import { clockTime, hourOfDay, isoDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
+import { clockTime, hourOfDay, isoDay, sayDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
 import { hourOf, logItemsOf } from "../ferment";
 import type { BatchView } from "../batch";
 import type { RoundDone, RoundDraft, RoundTask, RoundTouch, RunningBatch } from "./roundTask";
@@ -149,13 +150,13 @@ function verdictTask(
   };
 }
 
-const washTask = (vessel: VesselState, order: number, now: Date): RoundDraft => ({
+const washTask = ({ vessel, order, next }: RoundInput["dirty"][number], now: Date): RoundDraft => ({
   key: `wash-${vessel.id}`,
   does: "wash",
   on: vessel.name,
   dueMs: now.getTime(),
   title: `${vessel.name}: wash it out`,
-  why: "Before the next fill",
+  why: next ? `Clean by ${sayDay(next.forDay)}, for ${next.name}` : "Before the next fill",
   urgency: "now",
   touch: { type: "clean", vesselId: vessel.id },
   vesselOrder: order,
@@ -183,7 +184,12 @@ const RANK = { late: 0, now: 1, later: 2 } as const;
 /** What a round is made of. */
 export interface RoundInput {
   readonly running: readonly RunningBatch[];
-  readonly dirty: readonly { readonly vessel: VesselState; readonly order: number }[];
+  readonly dirty: readonly {
+    readonly vessel: VesselState;
+    readonly order: number;
+    /** What is planned to go into it next; null where nothing is. */
+    readonly next: Pick<Plan, "forDay" | "name"> | null;
+  }[];
   readonly waters: readonly WaterStartView[];
   /** What shed and field have to say. */
   readonly shed: readonly RoundDraft[];
@@ -237,7 +243,7 @@ export function roundTasks({
     const asked = verdictTask(item, now, bands, clock);
     offer(asked, asked && shareOf(asked.key));
   }
-  for (const { vessel, order } of dirty) offer(washTask(vessel, order, now));
+  for (const one of dirty) offer(washTask(one, now));
   for (const task of shed) offer(task);
   for (const start of waters) offer(waterTask(start, dirty.length + running.length, units, now));
   return [...byKey.values()].toSorted(

@@ -1,14 +1,16 @@
 import "server-only";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
+import { WASHED_BETWEEN } from "@/core/equipment/needs";
+import { listUnwashed } from "@/data/equipment";
 import { addDays } from "@/core/calendar";
 import { BEAN_TEST_D } from "@/core/safety/provenance";
 import { findIngredient } from "@/core/book/ingredients";
-import { listLotEvents, listOpenPlans, type Plan } from "@/data/shed";
+import { listLotEvents, type Plan } from "@/data/shed";
 import { listOpenMixings } from "@/data/mixing";
 import type { Farm } from "@/data/farm";
 import { listStoresOnHand } from "@/data/stores";
 import { sayStock, sayVolume } from "@/formats/amounts";
-import { isoDay, sayDuration, sayMoment } from "@/formats/times";
+import { isoDay, sayDay, sayDuration, sayMoment } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "@/contracts/fill";
@@ -182,6 +184,35 @@ function runsOutTask(view: StoreView, { takers }: StoreUses, alertH: number, far
   );
 }
 
+const WASH_NAMED = 3;
+
+/** Bags, stones, tubing that were used and not washed since, as one: by the day on which something is filled again. */
+async function washToolsTask(
+  ctx: Context,
+  plans: readonly Plan[],
+  today: string,
+  task: MakeTask,
+): Promise<RoundDraft[]> {
+  const unwashed = await listUnwashed(ctx.pool, WASHED_BETWEEN);
+  if (unwashed.length === 0) return [];
+  const next = plans.filter(({ forDay }) => forDay >= today).toSorted((a, b) => a.forDay.localeCompare(b.forDay))[0];
+  const more = unwashed.length > WASH_NAMED ? ` and ${unwashed.length - WASH_NAMED} more` : "";
+  const names = `${unwashed
+    .slice(0, WASH_NAMED)
+    .map(({ name }) => name)
+    .join(", ")}${more}`;
+  return [
+    task({
+      key: "wash-tools",
+      does: "wash",
+      on: names,
+      title: `Wash ${names}`,
+      why: next ? `Clean by ${sayDay(next.forDay)}, for ${next.name}` : "Used, and not washed since",
+      href: "/shed/equipment",
+    }),
+  ];
+}
+
 /** All that one store asks for: used up before its day, its gas let out, smelt, brought to the heap. */
 function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Date, task: MakeTask): RoundDraft[] {
   const { id, label: on, onHandL, expiresMs, loosenMs, smelt, recheck } = view;
@@ -244,13 +275,18 @@ function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Date, tas
 }
 
 /** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
-export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly OpenMixing[]): Promise<RoundDraft[]> {
+export async function shedTasks(
+  ctx: Context,
+  farm: Farm,
+  mixings: readonly OpenMixing[],
+  plans: readonly Plan[],
+): Promise<RoundDraft[]> {
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
   const task = taskAt(now.getTime());
-  const [plans, stores, beans] = await Promise.all([
-    listOpenPlans(db),
+  const [wash, stores, beans] = await Promise.all([
+    washToolsTask(ctx, plans, today, task),
     listStoresOnHand(db),
     beanTasks(ctx, today, task),
   ]);
@@ -258,6 +294,7 @@ export async function shedTasks(ctx: Context, farm: Farm, mixings: readonly Open
   const uses = await storeUses(db, farm, views, now);
   return [
     ...mixingTasks(mixings, task),
+    ...wash,
     ...planTasks(plans, mixings, today, task),
     ...pickTasks(plans, today, nextRise(farm, now.getTime()), farm.units, task),
     ...beans,

@@ -1,14 +1,16 @@
 "use client";
 import { Printer } from "lucide-react";
+import { injectorChain } from "@/core/apply/chain";
 import { careAfter, meshUm } from "@/core/apply/care";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
-import { sayCare, sayCaution, sayLoad, sayMesh, sayPreMix } from "@/words/said";
+import { sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { Button } from "../kit/Button";
 import { WaterPicker } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
+import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
@@ -26,10 +28,17 @@ interface ApplyPanelProps {
   readonly fillPoint: Point;
 }
 
+/** How the dose is reached through an injector: in its tank, then in the line. */
+const Chain = ({ applying }: { readonly applying: Applying }) => {
+  const { choice, dilution } = applying;
+  const chain = dilution && injectorChain(dilution, choice.tool.partsWater ?? 1);
+  return chain ? <p className="border-l-4 border-marigold py-1 pl-3">{sayChain(chain)}</p> : null;
+};
+
 /** The loads, as the tool carries them. */
 const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stops: readonly Stop[] }) => {
   const { view, choice, plots, plan, problem, units, fieldError } = applying;
-  const { store, tool } = choice;
+  const { tool } = choice;
   return (
     <section aria-label="Loads" aria-live="polite" className="border-t-2 border-ink">
       {plots.length === 0 ? (
@@ -49,6 +58,7 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
               {sayPreMix(plan.preMix, units)}. The dose is too small for this tool’s marks as it is.
             </p>
           ) : null}
+          {tool.kind === "injector" && applying.dilution ? <Chain applying={applying} /> : null}
           {plan.loads.map((load, index) => (
             <LoadDrawing
               key={load.mixL}
@@ -59,7 +69,7 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
             />
           ))}
           <PourList applying={applying} stops={stops} />
-          <Stock plan={plan} view={view} heldL={store.onHandL} tool={tool} />
+          <Stock plan={plan} view={view} heldL={choice.availableL} tool={tool} />
         </>
       ) : null}
     </section>
@@ -143,17 +153,31 @@ const Cards = ({ applying }: { readonly applying: Applying }) => {
   );
 };
 
-/** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
-export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
-  const { view, apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater } = applying;
-  const { units, labourMin, setLabourMin, confirm } = applying;
+/** What is kept with it besides: who helps, what was done otherwise, what is done after. */
+const Besides = ({ applying }: { readonly applying: Applying }) => (
+  <Fold
+    title="Cards, a note, what is done after"
+    stands={applying.note.trim() === "" ? undefined : applying.note.trim()}
+    open={applying.apply.fields["/note"] !== undefined}
+  >
+    <Cards applying={applying} />
+    <TextField
+      label="Done otherwise than planned?"
+      hint="A note that stays with it: half a bed, another can, a shower in between."
+      value={applying.note}
+      maxLength={300}
+      onChange={(event) => applying.setNote(event.target.value)}
+      error={applying.apply.fields["/note"]}
+    />
+    <After applying={applying} />
+  </Fold>
+);
 
+/** What is asked once plots are chosen: the water, the hour, how long it takes, and the word that it is done. */
+const Doing = ({ applying }: { readonly applying: Applying }) => {
+  const { view, apply, choice, plan, barred, blocked, cautions, reason, waterL, water, setWater, units } = applying;
   return (
-    <div className="grid gap-4">
-      <h2 className="text-xl">Apply</h2>
-      <WhatAndHow applying={applying} />
-      <HowMuch applying={applying} />
-      <Loads applying={applying} stops={stopsOf(applying, fillPoint)} />
+    <>
       {waterL > 0.05 ? (
         <WaterPicker
           label="Water to thin it"
@@ -166,18 +190,16 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
         />
       ) : null}
       <FitHours applying={applying} />
-      <PatchTests applying={applying} />
       <Against applying={applying} />
       {choice.use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
       <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
       <NumberField
         label="Hands’ time"
         unit="min"
-        value={labourMin}
-        onChange={(event) => setLabourMin(event.target.value)}
+        value={applying.labourMin}
+        onChange={(event) => applying.setLabourMin(event.target.value)}
         error={apply.fields["/labourMin"]}
       />
-      <Cards applying={applying} />
       {choice.use.target === "leaves" ? (
         <TickField
           label={`Strained to ${sayMesh(meshUm(choice.tool.kind, choice.useId))}, no leaf in it, the nozzle drips evenly`}
@@ -186,15 +208,7 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
           error={apply.fields["/isStrained"]}
         />
       ) : null}
-      <TextField
-        label="Done otherwise than planned?"
-        hint="A note that stays with it: half a bed, another can, a shower in between."
-        value={applying.note}
-        maxLength={300}
-        onChange={(event) => applying.setNote(event.target.value)}
-        error={apply.fields["/note"]}
-      />
-      <After applying={applying} />
+      <Besides applying={applying} />
       <Refusal error={apply.error} />
       <Button
         variant="strong"
@@ -204,15 +218,30 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => {
           !plan ||
           applying.done.length === 0 ||
           barred ||
+          choice.uses.length === 0 ||
           (blocked && !reasonSuffices(cautions, reason)) ||
           (plan.shortL ?? 0) > 0
         }
-        onClick={() => void confirm()}
+        onClick={() => void applying.confirm()}
       >
-        {applying.done.length < applying.served.length
-          ? `It is on ${applying.done.length} of ${applying.served.length} beds`
-          : "It is on the beds"}
+        {choice.per === "whole"
+          ? "It is done"
+          : applying.done.length < applying.served.length
+            ? `It is on ${applying.done.length} of ${applying.served.length} beds`
+            : "It is on the beds"}
       </Button>
-    </div>
+    </>
   );
 };
+
+/** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
+export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => (
+  <div className="grid gap-4">
+    <h2 className="text-xl">Apply</h2>
+    <WhatAndHow applying={applying} />
+    <HowMuch applying={applying} />
+    <Loads applying={applying} stops={stopsOf(applying, fillPoint)} />
+    <PatchTests applying={applying} />
+    {applying.plots.length > 0 ? <Doing applying={applying} /> : <Against applying={applying} />}
+  </div>
+);

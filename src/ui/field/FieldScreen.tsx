@@ -14,6 +14,7 @@ import { ApplyPanel } from "./ApplyPanel";
 import { StageKey } from "./plan/hatches";
 import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
 import type { Poured } from "./plan/StrandsOnPlan";
+import { Elsewhere } from "./Elsewhere";
 import { JobCard } from "./JobCard";
 import { stopsOf } from "./PourList";
 import { useApply } from "./useApply";
@@ -69,8 +70,12 @@ interface LandProps {
 /** The plan with its choosing and its key; over it, how the brew runs. */
 const Land = ({ view, chosen, onChoose, poured }: LandProps & { readonly poured: readonly Poured[] | null }) => {
   const toggle = useCallback(
-    (id: number) => onChoose(new Set(chosen.has(id) ? [...chosen].filter((other) => other !== id) : [...chosen, id])),
-    [chosen, onChoose],
+    (id: number) => {
+      // What lies nowhere on the plan is never poured together with beds.
+      const beds = [...chosen].filter((other) => !view.elsewhere.some((one) => one.id === other));
+      onChoose(new Set(chosen.has(id) ? beds.filter((other) => other !== id) : [...beds, id]));
+    },
+    [chosen, onChoose, view.elsewhere],
   );
   return (
     <>
@@ -100,6 +105,7 @@ const Land = ({ view, chosen, onChoose, poured }: LandProps & { readonly poured:
       <div className="mt-3">
         <StageKey />
       </div>
+      <Elsewhere view={view} chosen={chosen} onChoose={onChoose} />
     </>
   );
 };
@@ -126,14 +132,15 @@ const Pouring = ({
   const frame = useMemo(() => planFrameOf(view), [view]);
   const fillPoint = fillPointOf(view.marks, frame);
   const stops = stopsOf(applying, fillPoint);
+  const onPlan = new Map(view.plots.map((plot) => [plot.id, plot.ring]));
   const places = new Map(stops.map(({ plotId }, index) => [plotId, index + 1]));
   const poured =
     applying.asked && applying.plan
       ? applying.asked.shares
-          .filter(({ wantedL }) => wantedL > 0)
+          .filter(({ id, wantedL }) => wantedL > 0 && onPlan.has(id))
           .map(({ id, wantedL, concentrateL }) => ({
             plotId: id,
-            ring: view.plots.find((plot) => plot.id === id)!.ring,
+            ring: onPlan.get(id)!,
             wantedL,
             concentrateL,
             nth: places.get(id) ?? null,

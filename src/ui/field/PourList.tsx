@@ -159,16 +159,20 @@ const Dry = ({ applying }: { readonly applying: Applying }) => {
 export const PourList = ({ applying, stops }: { readonly applying: Applying; readonly stops: readonly Stop[] }) => {
   const { asked, units, choice, dilution } = applying;
   if (!asked || !dilution) return null;
-  const reaches = servedBy(choice.store.onHandL, dilution.partsWater, { amountL: choice.rateL!, per: choice.per });
-  const isShort = asked.wantedL > choice.store.onHandL * 1.0001;
+  const { availableL, per } = choice;
+  const reaches = per === "whole" ? null : servedBy(availableL, dilution.partsWater, { amountL: choice.rateL!, per });
+  const isShort = asked.wantedL > availableL * 1.0001;
   return (
     <section aria-label="Who drinks">
       <p className={`py-2 ${isShort ? "font-semibold text-rust" : "text-soft"}`}>
-        {sayVolume(asked.wantedL, units)} wanted, {sayVolume(choice.store.onHandL, units)} in store
+        {sayVolume(asked.wantedL, units)} wanted, {sayVolume(availableL, units)} in store
         {isShort ? ": shared out by who wants it most, then by who waited longest." : "."}{" "}
         <span className="font-normal text-soft">
-          In store for {choice.per === "plant" ? plural(reaches, "plant") : sayArea(reaches, units)} at this rate
-          {isShort ? `; ${sayVolume(asked.wantedL - choice.store.onHandL, units)} more would serve all` : ""}.
+          {reaches === null
+            ? ""
+            : `In store for ${per === "plant" ? plural(reaches, "plant") : sayArea(reaches, units)} at this rate${
+                isShort ? `; ${sayVolume(asked.wantedL - availableL, units)} more would serve all` : ""
+              }.`}
         </span>
       </p>
       <ol>

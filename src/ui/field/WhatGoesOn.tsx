@@ -1,19 +1,99 @@
 import { notWith } from "@/core/apply/care";
+import { estimateMix } from "@/core/apply/mixEstimate";
+import { partsOfBed } from "@/core/apply/solids";
 import { partsWaterFor } from "@/core/apply/strengthCautions";
 import { USES } from "@/core/book/uses";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayMixUnit } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import { sayBothWays, sayNotWith } from "@/words/said";
+import { sayBothWays, sayEstimate, sayMixWarning, sayNotWith } from "@/words/said";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Fold } from "../kit/Fold";
+import { Notice } from "../kit/Notice";
 import type { Applying } from "./useApply";
+
+type StoreOn = Applying["choice"]["store"];
+
+const sayStore = ({ label, onHandL, expiresMs }: StoreOn, { view, units }: Applying): string =>
+  `${label}, ${sayVolume(onHandL, units)}, ${
+    expiresMs < view.nowMs
+      ? `over by ${sayDuration((view.nowMs - expiresMs) / 3_600_000)}`
+      : `${sayDuration((expiresMs - view.nowMs) / 3_600_000)} left`
+  }`;
+
+/** A second liquid in the same can, as much as the scarcer of the two allows. */
+const TwoInOne = ({ applying }: { readonly applying: Applying }) => {
+  const { view, choice, units, fieldError } = applying;
+  const { store, second, setSecond, parts, setParts, blended } = choice;
+  const others = view.stores.filter(({ id }) => id !== store.id);
+  if (others.length === 0) return null;
+  const first = blended?.limitedBy === 0;
+  return (
+    <Fold
+      title="Two liquids in one can"
+      stands={second ? `with ${second.label}, 1 to ${parts}` : undefined}
+      open={second !== null}
+    >
+      <SelectField
+        label="Together with"
+        value={second?.id ?? ""}
+        onChange={(event) => setSecond(event.target.value === "" ? null : Number(event.target.value))}
+        error={fieldError("/second/storeId")}
+      >
+        <option value="">nothing else</option>
+        {others.map((item) => (
+          <option key={item.id} value={item.id}>
+            {sayStore(item, applying)}
+          </option>
+        ))}
+      </SelectField>
+      {second ? (
+        <>
+          <NumberField
+            label={`Parts of it to one of ${store.label}`}
+            value={parts}
+            onChange={(event) => setParts(event.target.value)}
+            error={fieldError("/second/parts")}
+          />
+          {blended ? (
+            <p className="text-[0.95rem]">
+              {sayVolume(blended.totalL, units)} of the two can be had: {first ? store.label : second.label} ends first,{" "}
+              {sayVolume(blended.parts[first ? 1 : 0]!.leftL, units)} of {first ? second.label : store.label} stay.
+            </p>
+          ) : null}
+        </>
+      ) : null}
+    </Fold>
+  );
+};
+
+/** What the mix is about, from what went into it: no reading. */
+const Estimate = ({ applying }: { readonly applying: Applying }) => {
+  const { choice, dilution } = applying;
+  if (!dilution || choice.solid || choice.second) return null;
+  const onto = choice.use.target === "leaves" ? "leaves" : choice.useId === "seedling" ? "seedlings" : "soil";
+  const estimate = estimateMix({ content: choice.store.content, ph: choice.store.ph }, dilution.partsWater, onto);
+  const lands = choice.use.target !== "other";
+  return (
+    <>
+      <p className="text-[0.88rem] text-soft">{sayEstimate(estimate)}</p>
+      {lands
+        ? estimate.warnings.map((warning) => (
+            <Notice key={warning.code} tone="caution">
+              {sayMixWarning(warning)}
+            </Notice>
+          ))
+        : null}
+    </>
+  );
+};
 
 /** What goes on, how, how strong. */
 export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
   const { view, choice, units, dilution, thinned, fieldError } = applying;
-  const { store, setStore, recipe, useId, setUse, use, rate, ratio, setRatio } = choice;
+  const { store, setStore, recipe, uses, useId, setUse, use, rate, ratio, setRatio } = choice;
   return (
     <>
       <SelectField
@@ -24,31 +104,36 @@ export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
       >
         {view.stores.map((item) => (
           <option key={item.id} value={item.id}>
-            {item.label}, {sayVolume(item.onHandL, units)},{" "}
-            {item.expiresMs < view.nowMs
-              ? `over by ${sayDuration((view.nowMs - item.expiresMs) / 3_600_000)}`
-              : `${sayDuration((item.expiresMs - view.nowMs) / 3_600_000)} left`}
+            {sayStore(item, applying)}
           </option>
         ))}
       </SelectField>
-      <Choices
-        label="How"
-        value={useId}
-        onChange={setUse}
-        options={recipe.uses.map((item) => ({ value: item.use, label: USES[item.use].name }))}
-      />
+      {uses.length === 0 ? (
+        <Notice tone="caution" title="Not for there">
+          The book knows no such use of {recipe.name.toLowerCase()}. Choose something else to go there.
+        </Notice>
+      ) : (
+        <Choices
+          label="How"
+          value={useId}
+          onChange={setUse}
+          options={uses.map((one) => ({ value: one, label: USES[one].name }))}
+        />
+      )}
       <p className="text-[0.9rem] text-soft">
         {use.how} {rate?.note} {sayNotWith(notWith(recipe))}
       </p>
       <TextField
-        label="How strong"
+        label={choice.solid ? "How many parts" : "How strong"}
         value={ratio}
         onChange={(event) => setRatio(event.target.value)}
         error={fieldError("/ratio")}
         hint={
-          dilution
-            ? `${sayBothWays(dilution, units)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
-            : undefined
+          choice.solid
+            ? `Parts by volume: 1 of it to so many of what it goes into. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+            : dilution
+              ? `${sayBothWays(dilution, units)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+              : undefined
         }
       />
       {rate && partsWaterFor(rate, "weekly") !== rate.partsWater.default ? (
@@ -63,20 +148,83 @@ export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
         />
       ) : null}
       {thinned ? <p className="border-l-4 border-marigold pl-3 text-[0.92rem]">{thinned}</p> : null}
+      <Estimate applying={applying} />
+      <TwoInOne applying={applying} />
+    </>
+  );
+};
+
+/** A solid worked in: down to where, and what that makes of the bed. */
+const Depth = ({ applying }: { readonly applying: Applying }) => {
+  const { choice, fieldError } = applying;
+  const { depthCm, rateL, per } = choice;
+  if (!choice.solid || choice.useId !== "incorporate") return null;
+  return (
+    <NumberField
+      label="Worked in down to"
+      unit="cm"
+      value={choice.depth}
+      onChange={(event) => choice.setDepth(event.target.value)}
+      error={fieldError("/depthCm")}
+      hint={
+        depthCm !== null && depthCm > 0 && rateL !== null && rateL > 0 && per === "m2"
+          ? `One part in ${formatNumber(partsOfBed(rateL, depthCm / 100), 2)} of that ground, by volume. On the surface half as much does.`
+          : undefined
+      }
+    />
+  );
+};
+
+/** What the figure beside the amount counts, and by what it is counted. */
+const Counting = ({ applying }: { readonly applying: Applying }) => {
+  const { choice, units, dilution } = applying;
+  const { per, setPer, rateOf, setRateOf, rateL, canCountPlants } = choice;
+  return (
+    <>
+      {dilution && rateL !== null && per !== "whole" ? (
+        <p className="text-[0.9rem] text-soft">
+          {per === "m2" ? "On a square metre" : "On a plant"}: {sayVolume(rateL, units)} of mix, with{" "}
+          {sayVolume(rateL / (1 + dilution.partsWater), units)} of concentrate in it.
+        </p>
+      ) : null}
+      <Fold
+        title="How it is counted"
+        stands={`${rateOf === "mix" ? "the mix" : "the concentrate"}${per === "m2" ? ", by area" : per === "plant" ? ", by the plant" : ""}`}
+      >
+        <Choices
+          label="The rate counts"
+          value={rateOf}
+          onChange={setRateOf}
+          options={[
+            { value: "mix", label: "the mix" },
+            { value: "concentrate", label: "the concentrate" },
+          ]}
+        />
+        {canCountPlants && per !== "whole" ? (
+          <Choices
+            label="Counted"
+            value={per}
+            onChange={setPer}
+            options={[
+              { value: "m2", label: "by area" },
+              { value: "plant", label: "by the plant" },
+            ]}
+          />
+        ) : null}
+      </Fold>
     </>
   );
 };
 
 /** How much of it, carried with what. */
 export const HowMuch = ({ applying }: { readonly applying: Applying }) => {
-  const { view, choice, units, dilution, fieldError } = applying;
-  const { per, setPer, rateText, setRate, rateOf, setRateOf, rateL, usual, inField, tool, setTool, canCountPlants } =
-    choice;
+  const { view, choice, units, fieldError } = applying;
+  const { per, rateText, setRate, rateOf, usual, inField, tool, setTool } = choice;
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label={rateOf === "mix" ? "Mix" : "Concentrate"}
+          label={rateOf === "mix" ? (choice.solid ? "Amount" : "Mix") : "Concentrate"}
           unit={sayMixUnit(per, units)}
           value={rateText}
           onChange={(event) => setRate(event.target.value)}
@@ -97,32 +245,8 @@ export const HowMuch = ({ applying }: { readonly applying: Applying }) => {
           ))}
         </SelectField>
       </div>
-      <Choices
-        label="The rate counts"
-        value={rateOf}
-        onChange={setRateOf}
-        options={[
-          { value: "mix", label: "the mix" },
-          { value: "concentrate", label: "the concentrate" },
-        ]}
-      />
-      {dilution && rateL !== null ? (
-        <p className="text-[0.9rem] text-soft">
-          {per === "m2" ? "On a square metre" : "On a plant"}: {sayVolume(rateL, units)} of mix, with{" "}
-          {sayVolume(rateL / (1 + dilution.partsWater), units)} of concentrate in it.
-        </p>
-      ) : null}
-      {canCountPlants ? (
-        <Choices
-          label="Counted"
-          value={per}
-          onChange={setPer}
-          options={[
-            { value: "m2", label: "by area" },
-            { value: "plant", label: "by the plant" },
-          ]}
-        />
-      ) : null}
+      <Depth applying={applying} />
+      <Counting applying={applying} />
     </>
   );
 };

@@ -86,6 +86,7 @@ describe("applying", () => {
     openPanel([1]);
     type("How strong", "1:9");
     expect(screen.getByText(/On a square metre: 2 L of mix, with 200 mL of concentrate/)).toBeVisible();
+    fireEvent.click(screen.getByText(/^How it is counted/));
     fireEvent.click(screen.getByRole("radio", { name: "the concentrate" }));
     type("Concentrate (L per m²)", "0.1");
     expect(screen.getByText(/On a square metre: 1 L of mix, with 100 mL of concentrate/)).toBeVisible();
@@ -231,6 +232,8 @@ describe("the field plan", () => {
       note: "",
       overrideReason: null,
       weather: null,
+      blendedWith: null,
+      depthCm: null,
       atMs: at(-26),
     };
     const onToggle = jest.fn();

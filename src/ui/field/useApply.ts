@@ -1,15 +1,16 @@
 import { useMemo, useState } from "react";
 import { told } from "../kit/told";
-import { findCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { addBrought, broughtPerL, NOTHING_BROUGHT, timesBrought } from "@/core/apply/brought";
+import { findCautions, gatherCautions, type ApplyCaution } from "@/core/apply/cautions";
+import { isElsewhere, rateFor } from "@/core/apply/elsewhere";
 import type { Priority } from "@/core/apply/allocate";
 import { pour, type Poured } from "@/core/apply/pour";
-import { findUseRate } from "@/core/book";
-import { findUse, type UseId } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { recipeFrom } from "@/core/recipe/document";
 import { sayThinned } from "@/words/said";
 import { parseNumber } from "@/formats/numbers";
 import { isoDay } from "@/formats/times";
+import type { MixPer } from "@/formats/fieldUnits";
 import type { FieldView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
 import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
@@ -18,28 +19,34 @@ import { workOut } from "./workOut";
 
 type StoreOn = FieldView["stores"][number];
 
-/** What speaks against it, by the same rules as the server's. */
-const cautionsOf = (
+/** What speaks against one liquid of the can, by the same rules as the server's. */
+const cautionsOfStore = (
   view: FieldView,
   store: StoreOn,
-  useId: UseId,
+  { use, useId, second, perOne, store: first }: Choice,
   dilution: { readonly partsWater: number },
-  plots: FieldView["plots"],
+  plots: readonly ServedPlot[],
   fromRiver: boolean,
 ): readonly ApplyCaution[] => {
   const recipe = recipeFrom(store.recipe);
-  const rate = findUseRate(recipe, useId);
-  const use = findUse(useId);
+  const other = second ? (store === first ? second : first) : null;
+  const share = second ? 1 / (1 + (perOne ?? 1)) : 1;
+  const [brings, secondBrings] = [broughtPerL(first.content), second ? broughtPerL(second.content) : NOTHING_BROUGHT];
   return findCautions({
     recipe,
-    rate,
+    rate: rateFor(recipe, useId),
     use,
     partsWater: dilution.partsWater,
     hoursPastExpiry: (view.nowMs - store.expiresMs) / 3_600_000,
     hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
     smelt: store.smelt,
     recheck: store.recheck,
-    plots: plots.map((plot) => ({ ...plot, lastSameD: plot.lastByMethod[store.methodId] ?? null })),
+    plots: plots.map((plot) => {
+      const lastSameD = plot.lastByMethod[store.methodId] ?? null;
+      const { name, crop, leafEaten, harvestOn, part } = plot;
+      // What lies nowhere on the plan has no ground that fills up, and no water beside it.
+      return isElsewhere(plot.kind) ? { name, crop, leafEaten, harvestOn, part, lastSameD } : { ...plot, lastSameD };
+    }),
     carries: store.carries,
     urineStoredD: store.urineStoredD,
     riverWater: store.riverWater || fromRiver,
@@ -47,16 +54,20 @@ const cautionsOf = (
     today: isoDay(new Date(view.nowMs), view.farm),
     hour: { ...view.hour, atMs: view.nowMs },
     patchTests: store.patchTests,
+    brings: addBrought(timesBrought(brings, share), timesBrought(secondBrings, 1 - share)),
+    ...(other ? { with: recipeFrom(other.recipe) } : {}),
   });
 };
 
 /** A plot with the mix that it gets; one that is shared out of nothing is left out. */
 type ServedPlot = FieldView["plots"][number] & { readonly mixL?: number };
 const LEAST_SHARE_L = 1e-6;
+/** What lies nowhere on the plan is counted as one square metre: its rate is all that it gets. */
+export const countedBy = (per: MixPer): "m2" | "plant" => (per === "plant" ? "plant" : "m2");
 
 /** What each of the chosen plots gets of what there is; null where a figure is missing. */
 function shareOut(
-  { store, rate, ratio, rateL, per, usual }: Choice,
+  { store, availableL, rate, ratio, rateL, per, usual }: Choice,
   plots: FieldView["plots"],
   priorities: ReadonlyMap<number, Priority>,
   units: FieldView["farm"]["units"],
@@ -66,9 +77,9 @@ function shareOut(
   if (partsWater === null) return null;
   try {
     return pour({
-      availableL: store.onHandL,
+      availableL,
       partsWater,
-      rate: { amountL: rateL, per },
+      rate: { amountL: rateL, per: countedBy(per) },
       leastRateL: rate ? (usual?.low ?? rateL) : rateL,
       plots: plots.map((plot) => ({
         id: plot.id,
@@ -135,19 +146,26 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const apply = useFieldAct("applyStore");
   const takeBack = useFieldAct("takeBackApplication");
   const { units } = view.farm;
-  const plots = view.plots.filter(({ id }) => chosen.has(id));
+  const plots = [...view.plots, ...view.elsewhere].filter(({ id }) => chosen.has(id));
   const choice = useChoice(view, storeId, plots);
-  const { store, useId, rate, ratio, per, rateText, rateL, tool } = choice;
+  const { store, second, useId, rate, ratio, per, rateText, rateL, tool } = choice;
   const doing = useDoing();
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
   const mixRate = { amountL: rateL, text: rateText };
   const [priorities, setPriorities] = useState<ReadonlyMap<number, Priority>>(new Map());
   const asked = useMemo(() => shareOut(choice, plots, priorities, units), [choice, plots, priorities, units]);
   const served: readonly ServedPlot[] = asked ? withShares(plots, asked) : plots.filter(isTreatable);
-  const { plan, dilution, problem } = workOut(ratio, mixRate, per, tool, served, store.onHandL, units);
+  const { plan, dilution, problem } = workOut(ratio, mixRate, countedBy(per), tool, served, choice.availableL, units);
   const fromRiver = view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river");
-  const cautions = dilution ? cautionsOf(view, store, useId, dilution, served, fromRiver) : [];
-  const waterL = plan ? plan.totals.mixL - plan.totals.concentrateL : 0;
+  const cautions = dilution
+    ? gatherCautions(
+        [store, ...(second ? [second] : [])].flatMap((one) =>
+          cautionsOfStore(view, one, choice, dilution, served, fromRiver),
+        ),
+      )
+    : [];
+  // A solid is thinned by the ground that it goes into.
+  const waterL = plan && !choice.solid ? plan.totals.mixL - plan.totals.concentrateL : 0;
 
   /** What of it was done, with what each got: all of it unless some was left out. */
   const done = served.flatMap(({ id, name, mixL }, index) =>
@@ -157,10 +175,11 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const confirm = async () => {
     const answer = await apply.run({
       storeId: store.id,
+      second: second ? { storeId: second.id, parts: choice.perOne as number } : null,
       useId,
       ratio,
       mixRateL: rateL as number,
-      mixRatePer: per,
+      mixRatePer: countedBy(per),
       toolId: tool.id,
       plotIds: done.map(({ id }) => id),
       mixL: done.map(({ mixL }) => mixL),
@@ -169,6 +188,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
       note: doing.note,
       ...(choice.use.target === "leaves" ? { isStrained: doing.isStrained } : {}),
       water: waterL > 0.05 ? askedWater(water) : null,
+      depthCm: choice.depthCm,
     });
     if (!answer) return;
     const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });

@@ -1,17 +1,25 @@
 import { useState } from "react";
+import { blend, type Blend } from "@/core/apply/blend";
+import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
+import { isSolid } from "@/core/apply/solids";
 import { partsWaterFor, type Often } from "@/core/apply/strengthCautions";
-import { findUseRate, usualRate } from "@/core/book";
-import { findUse, USES, type UseId } from "@/core/book/uses";
+import { usualRate } from "@/core/book";
+import { findUse, type UseId } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { parseDilution } from "@/core/quantity/ratio";
 import { recipeFrom } from "@/core/recipe/document";
 import { sayDilution } from "@/formats/amounts";
-import { inMixUnit, litresOfMix } from "@/formats/fieldUnits";
+import { inMixUnit, litresOfMix, type MixPer } from "@/formats/fieldUnits";
 import { parseNumber } from "@/formats/numbers";
 import type { FieldView } from "@/services/field";
 
 /** What a field rate counts. */
 type RateOf = "mix" | "concentrate";
+
+/** As much as goes somewhere that has no size, until somebody says otherwise: a can. */
+const WHOLE_L = 10;
+/** A solid is worked in so deep, cm. */
+const USUAL_DEPTH_CM = 15;
 
 /** Parts of water of a strength as it is typed; null where it is none. */
 export function partsWaterOf(ratio: string, units: FieldView["farm"]["units"]): number | null {
@@ -23,41 +31,78 @@ export function partsWaterOf(ratio: string, units: FieldView["farm"]["units"]): 
   }
 }
 
-/** Which store goes on, how, how strong, how much, with what: what nobody touched follows from the rest. */
-export function useChoice(view: FieldView, storeId: number | null, plots: FieldView["plots"]) {
+type StoreOn = FieldView["stores"][number];
+
+/** The liquids of the can: how much of the blend there is, and which of them ends first. */
+const blendOf = (first: StoreOn, second: StoreOn | null, parts: number | null): Blend | null =>
+  second && parts !== null && parts > 0 && first.onHandL > 0 && second.onHandL > 0
+    ? blend([
+        { availableL: first.onHandL, parts: 1 },
+        { availableL: second.onHandL, parts },
+      ])
+    : null;
+
+/** A second liquid in the same can, so many parts of it to one of the first. */
+function useSecond(view: FieldView, store: StoreOn) {
+  const [picked, setPicked] = useState<number | null>(null);
+  const [parts, setParts] = useState("1");
+  const second = view.stores.find(({ id }) => id === picked && id !== store.id) ?? null;
+  const perOne = parseNumber(parts);
+  const blended = blendOf(store, second, perOne);
+  return {
+    second,
+    setSecond: setPicked,
+    parts,
+    setParts,
+    perOne,
+    blended,
+    /** Concentrate in hand: of two the scarcer one says how much. */
+    availableL: second ? (blended?.totalL ?? 0) : store.onHandL,
+  };
+}
+
+/** Which use, how strong, how much: what nobody touched follows from the rest. */
+function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"]) {
   const { units } = view.farm;
-  const [pickedStore, setPickedStore] = useState(storeId);
   const [pickedUse, setPickedUse] = useState<UseId | null>(null);
   const [typedRatio, setTypedRatio] = useState<string | null>(null);
   const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
   const [often, setOften] = useState<Often>("seldom");
   const [typedRate, setTypedRate] = useState<string | null>(null);
-  const [pickedTool, setPickedTool] = useState<number | null>(null);
   const [rateOf, setRateOf] = useState<RateOf>("mix");
-  const store =
-    view.stores.find(({ id }) => id === pickedStore) ??
-    view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
-    view.stores[0]!;
+  const [depth, setDepth] = useState<string | null>(null);
   const recipe = recipeFrom(store.recipe);
+  const uses = usesOn(
+    recipe,
+    plots.map(({ kind }) => kind),
+  );
   const useId: UseId =
-    pickedUse !== null && recipe.uses.some(({ use }) => use === pickedUse) ? pickedUse : usualRate(recipe)!.use;
+    pickedUse !== null && uses.includes(pickedUse)
+      ? pickedUse
+      : uses.includes(usualRate(recipe)!.use)
+        ? usualRate(recipe)!.use
+        : (uses[0] ?? usualRate(recipe)!.use);
   const use = findUse(useId);
-  const rate = findUseRate(recipe, useId);
-  const canCountPlants =
-    USES[useId].mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
-  const per: "m2" | "plant" = pickedPer === "plant" && canCountPlants ? "plant" : "m2";
-  const usual = per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
+  const rate = rateFor(recipe, useId);
+  const canCountPlants = use.mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
+  const isWhole = plots.some(({ kind }) => isElsewhere(kind));
+  const per: MixPer = isWhole ? "whole" : pickedPer === "plant" && canCountPlants ? "plant" : "m2";
+  const usual = per === "whole" ? null : per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
   const inField = (litres: number) => inMixUnit(litres, per, units);
   // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
-  const usualL = usual?.default ?? 2;
+  const usualL = isWhole ? WHOLE_L : (usual?.default ?? 2);
   const typedNumber = typedRate === null ? null : parseNumber(typedRate);
   const ratio = typedRatio ?? sayDilution(rate ? partsWaterFor(rate, often) : 20).replace("\u202f", "");
   // A rate of concentrate is so many times as much mix.
   const times = rateOf === "mix" ? 1 : 1 + (partsWaterOf(ratio, units) ?? 0);
-  const suited = useId === "injector" ? "injector" : useId === "foliar" ? "knapsack" : "can";
+  const solid = isSolid(recipe);
+  const forget = () => {
+    setTypedRatio(null);
+    setTypedRate(null);
+  };
   return {
-    store,
     recipe,
+    uses,
     useId,
     use,
     rate,
@@ -67,22 +112,16 @@ export function useChoice(view: FieldView, storeId: number | null, plots: FieldV
     per,
     usual,
     inField,
+    solid,
+    depth: depth ?? String(USUAL_DEPTH_CM),
+    setDepth,
+    depthCm: solid && useId === "incorporate" ? (depth === null ? USUAL_DEPTH_CM : parseNumber(depth)) : null,
     rateText: typedRate ?? String(Number((inField(usualL) / times).toPrecision(3))),
     rateL: typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units) * times,
-    tool:
-      view.tools.find(({ id }) => id === pickedTool) ??
-      view.tools.find(({ kind }) => kind === suited) ??
-      view.tools[0]!,
-    setStore: (id: number) => {
-      setPickedStore(id);
-      setTypedRatio(null);
-      setTypedRate(null);
-    },
+    forget,
     setUse: (next: UseId) => {
       setPickedUse(next);
-      setTypedRatio(null);
-      setTypedRate(null);
-      setPickedTool(null);
+      forget();
     },
     setRateOf: (next: RateOf) => {
       setRateOf(next);
@@ -99,6 +138,36 @@ export function useChoice(view: FieldView, storeId: number | null, plots: FieldV
       setTypedRatio(null);
     },
     setRate: setTypedRate,
+  };
+}
+
+/** Which store goes on, alone or with a second one, how, how strong, how much, with what. */
+export function useChoice(view: FieldView, storeId: number | null, plots: FieldView["plots"]) {
+  const [pickedStore, setPickedStore] = useState(storeId);
+  const [pickedTool, setPickedTool] = useState<number | null>(null);
+  const store =
+    view.stores.find(({ id }) => id === pickedStore) ??
+    view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
+    view.stores[0]!;
+  const amounts = useAmounts(view, store, plots);
+  const { useId } = amounts;
+  const suited = useId === "injector" ? "injector" : useId === "foliar" || useId === "bedding" ? "knapsack" : "can";
+  return {
+    store,
+    ...useSecond(view, store),
+    ...amounts,
+    tool:
+      view.tools.find(({ id }) => id === pickedTool) ??
+      view.tools.find(({ kind }) => kind === suited) ??
+      view.tools[0]!,
+    setStore: (id: number) => {
+      setPickedStore(id);
+      amounts.forget();
+    },
+    setUse: (next: UseId) => {
+      amounts.setUse(next);
+      setPickedTool(null);
+    },
     setTool: setPickedTool,
   };
 }

@@ -1,4 +1,6 @@
+import type { Brought, CeilingSource } from "@/core/apply/brought";
 import type { ApplyCaution } from "@/core/apply/cautions";
+import type { HourCaution } from "@/core/apply/hourCautions";
 import type { Carried } from "@/core/safety/carried";
 import { sayDilution } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
@@ -13,8 +15,46 @@ export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
   "unwashed-leaf": "unwashed leaves",
 };
 
+/** What adds up on a plot. */
+export const BROUGHT_WORDS: Readonly<Record<Brought, string>> = {
+  n: "nitrogen",
+  k2o: "potash",
+  salt: "salt",
+  sugar: "sugar",
+  acid: "acid",
+};
+/** Where a ceiling comes from. */
+export const CEILING_WORDS: Readonly<Record<CeilingSource, string>> = {
+  "nitrates-directive": "170 kg a hectare and year from manure, European Council Directive 91/676",
+  "irrigation-water": "as much as 100 mm of good irrigation water brings, Ayers and Westcot 1985",
+  "what-crops-take": "about what a heavy crop takes away",
+  "judged": "judged; nobody has measured it for such liquids",
+};
+
 /** What a liquid carried, in a table's cell. @example sayCarried("milk"); // "milk, which some people must not eat" */
 export const sayCarried = (hazard: Carried): string => CARRIED_WORDS[hazard];
+
+/** What speaks against an hour, in words. */
+function sayHour(caution: HourCaution, say: Speech): string {
+  switch (caution.code) {
+    case "full-sun":
+      return caution.onLeaves
+        ? `The sun is high: wet leaves burn, and what lives in it dies in the light. The sun is low again in ${sayDuration(caution.lowInH)}.`
+        : `The sun is high: what lives in it dies on hot dry soil. The sun is low again in ${sayDuration(caution.lowInH)}.`;
+    case "rain-on-leaves":
+      return caution.inH === 0
+        ? "It rains, or is about to: it washes off the leaves. Soil takes it gladly."
+        : `Rain is expected in ${caution.inH} h: it washes off the leaves. Soil takes it gladly.`;
+    case "leaves-wet":
+      return "It has just rained: wet leaves hold none of it. Wait until they are dry.";
+    case "wind-drift":
+      return `The wind blows at ${say.wind(caution.windMPerS)}: it carries the spray away, onto other beds and people. Wait for calm, or put it on the soil.`;
+    case "too-hot-out":
+      return `${say.temperature(caution.airC)} is too hot for it: ${caution.onLeaves ? "leaves under stress burn" : "plants under stress take harm, and the soil dries it up"}. Wait for the evening.`;
+    case "too-cold-out":
+      return `${say.temperature(caution.airC)} is too cold for it: ${caution.onLeaves ? "leaves stay wet and take nothing up" : "nothing in the soil is at work"}.`;
+  }
+}
 
 /** A caution against an application, in words. */
 export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric")): string {
@@ -67,23 +107,20 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
         ? `${sayDilution(caution.partsWater)} is stronger than usual (${sayDilution(caution.usual)}) and its patch test is not looked at yet. Wait a day or two, look, and say what you see.`
         : `${sayDilution(caution.partsWater)} is stronger than usual (${sayDilution(caution.usual)}). Try it on a few leaves first, look after a day or two, then do the rest.`;
     case "full-sun":
-      return caution.onLeaves
-        ? `The sun is high: wet leaves burn, and what lives in it dies in the light. The sun is low again in ${sayDuration(caution.lowInH)}.`
-        : `The sun is high: what lives in it dies on hot dry soil. The sun is low again in ${sayDuration(caution.lowInH)}.`;
     case "rain-on-leaves":
-      return caution.inH === 0
-        ? "It rains, or is about to: it washes off the leaves. Soil takes it gladly."
-        : `Rain is expected in ${caution.inH} h: it washes off the leaves. Soil takes it gladly.`;
     case "leaves-wet":
-      return "It has just rained: wet leaves hold none of it. Wait until they are dry.";
     case "wind-drift":
-      return `The wind blows at ${say.wind(caution.windMPerS)}: it carries the spray away, onto other beds and people. Wait for calm, or put it on the soil.`;
     case "too-hot-out":
-      return `${say.temperature(caution.airC)} is too hot for it: ${caution.onLeaves ? "leaves under stress burn" : "plants under stress take harm, and the soil dries it up"}. Wait for the evening.`;
     case "too-cold-out":
-      return `${say.temperature(caution.airC)} is too cold for it: ${caution.onLeaves ? "leaves stay wet and take nothing up" : "nothing in the soil is at work"}.`;
+      return sayHour(caution, say);
     case "again-so-soon":
       return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
+    case "over-ceiling":
+      return `${caution.plot} would have ${formatNumber(caution.gPerM2, 2)} g of ${BROUGHT_WORDS[caution.what]} to the square metre in twelve months; ${formatNumber(caution.ceilingGPerM2, 2)} g is the most (${CEILING_WORDS[caution.source]}). Leave it out this time, or go weaker.`;
+    case "hazard-indoors":
+      return `It holds ${CARRIED_WORDS[caution.hazard]}: not into rooms where people live.`;
+    case "not-together":
+      return "One is sour and the other holds ash: in one can they undo each other, and what one does is lost. Put them on a week apart.";
     case "river-on-leaves":
       return `River or stream water goes onto the leaves of ${caution.plot}, which is eaten, and nobody has heated it: it can carry germs. Take rain, well or tap water, or put it on the soil.`;
     case "near-water":

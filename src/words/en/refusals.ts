@@ -1,4 +1,5 @@
 import type { ApplyCaution } from "@/core/apply/cautions";
+import { USES, type UseId } from "@/core/book/uses";
 import type { DomainError } from "@/core/errors";
 import type { FileFault } from "@/formats/csv/fileFault";
 import type { HoldReason } from "@/core/stock/lotState";
@@ -228,6 +229,10 @@ export const REFUSALS = {
   "ring": ({ name, batchId }: { name: string; batchId: number }) =>
     `${name} (batch ${batchId}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
   "clash": ({ why }: { why: string }) => why,
+  "beds-and-elsewhere": () => "Beds and what is not on the plan go one after the other: choose one or the other.",
+  "use-not-there": ({ plot, use }: { plot: string; use: UseId }) =>
+    `${USES[use].name}: that is no use for ${plot}. Choose another way.`,
+  "same-store-twice": () => "These are one store. Choose another to go with it.",
   "residue-in-shed": () => "It is in the shed as a lot. Put its amount right there.",
   "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",
   "mixing-given-up": () => "This mixing was given up meanwhile.",

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { told } from "../../kit/told";
 import { boundsOf, type Point } from "@/core/land/ring";
 import { plural } from "@/formats/numbers";
+import { isOnPlan } from "@/core/apply/elsewhere";
 import type { FieldView } from "@/services/field";
 import { useFieldAct } from "../../acts/field";
 import { useKey } from "../../frame/keys";
@@ -129,10 +130,11 @@ const Side = ({ view, drawing, tab, isSplitting, markLine, onMarkLine, onSplit, 
 /** Draws on from what the farm keeps; what others draw meanwhile comes in while nothing is drawn here. */
 function useLand(view: FieldView): Drawing {
   const [seen, setSeen] = useState(view.plots);
-  const drawing = useDraft(draftOf(view.plots), view.farm.units);
+  const land = draftOf(view.plots.filter(isOnPlan));
+  const drawing = useDraft(land, view.farm.units);
   if (seen !== view.plots) {
     setSeen(view.plots);
-    if (drawing.changes === 0) drawing.goOnFrom({ ...draftOf(view.plots), picked: drawing.draft.picked });
+    if (drawing.changes === 0) drawing.goOnFrom({ ...land, picked: drawing.draft.picked });
   }
   return drawing;
 }

@@ -5,13 +5,19 @@ import type { UseId } from "../book/uses";
 import type { PlotKind } from "../land/geojson";
 
 /** Where something goes that lies nowhere on the plan. */
-export const PLACE_KINDS = ["potting-mix", "houseplants", "compost-bin", "bedding", "char", "septic"] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
+export const ELSEWHERE_KINDS = ["potting-mix", "houseplants", "compost-bin", "bedding", "char", "septic"] as const;
+export type ElsewhereKind = (typeof ELSEWHERE_KINDS)[number];
 
-export const isPlaceKind = (kind: string): kind is PlaceKind => (PLACE_KINDS as readonly string[]).includes(kind);
+export const isElsewhere = (kind: string): kind is ElsewhereKind =>
+  (ELSEWHERE_KINDS as readonly string[]).includes(kind);
+
+/** Whether it lies on the plan. */
+export const isOnPlan = <T extends { readonly kind: PlotKind | ElsewhereKind }>(
+  plot: T,
+): plot is T & { readonly kind: PlotKind } => !isElsewhere(plot.kind);
 
 /** How something is used on each. */
-const PLACE_USE: Readonly<Record<PlaceKind, UseId>> = {
+const ELSEWHERE_USE: Readonly<Record<ElsewhereKind, UseId>> = {
   "potting-mix": "seed-mix",
   "houseplants": "houseplants",
   "compost-bin": "compost",
@@ -28,7 +34,7 @@ const isLiving = ({ keeping, family }: Pick<Recipe, "keeping" | "family">): bool
  * How strong a product goes where the book of the recipe itself says nothing, taken from what it says of a like use: pots indoors as seedlings or as
  * the weakest drench, bedding and septic tanks as compost, char undiluted. Null where there is nothing to take it from.
  */
-export function placeRate(recipe: Recipe, use: UseId): UseRate | null {
+export function rateFor(recipe: Recipe, use: UseId): UseRate | null {
   const own = findUseRate(recipe, use);
   if (own) return own;
   const [seedling, drench, compost] = (["seedling", "drench-growing", "compost"] as const).map((like) =>
@@ -64,10 +70,10 @@ export function placeRate(recipe: Recipe, use: UseId): UseRate | null {
   }
 }
 
-/** On what it may land: each kind of plot and place, by the uses that fit it. */
-export function usesOn(recipe: Recipe, kinds: readonly (PlotKind | PlaceKind)[]): readonly UseId[] {
-  const places = kinds.filter(isPlaceKind);
-  if (places.length > 0)
-    return [...new Set(places.map((kind) => PLACE_USE[kind]))].filter((use) => placeRate(recipe, use) !== null);
+/** The uses that are offered where something goes: on plots those of its recipe, elsewhere the one that fits. */
+export function usesOn(recipe: Recipe, kinds: readonly (PlotKind | ElsewhereKind)[]): readonly UseId[] {
+  const elsewhere = kinds.filter(isElsewhere);
+  if (elsewhere.length > 0)
+    return [...new Set(elsewhere.map((kind) => ELSEWHERE_USE[kind]))].filter((use) => rateFor(recipe, use) !== null);
   return recipe.uses.map(({ use }) => use);
 }
