@@ -57,14 +57,15 @@ export interface Filled {
   readonly ceilingGPerM2: number;
   /** Of the ceiling; over 1 is too much. */
   readonly share: number;
+  readonly source: CeilingSource;
 }
 
 /** How full a plot is with each, the fullest first. @param gOnPlot g on all of it @throws never; a plot without area is empty */
 export const filledBy = (gOnPlot: BroughtAmounts, areaM2: number): Filled[] =>
   BROUGHT.map((what) => {
-    const ceilingGPerM2 = CEILINGS[what].gPerM2;
+    const { gPerM2: ceilingGPerM2, source } = CEILINGS[what];
     const gPerM2 = areaM2 > 0 ? gOnPlot[what] / areaM2 : 0;
-    return { what, gPerM2, ceilingGPerM2, share: gPerM2 / ceilingGPerM2 };
+    return { what, gPerM2, ceilingGPerM2, share: gPerM2 / ceilingGPerM2, source };
   }).toSorted((a, b) => b.share - a.share);
 
 export interface CeilingPlot {

@@ -98,7 +98,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
-  const { areaM2, near } = treatableOf(plot.ring, marks);
+  const { areaM2, near } = treatableOf(plot.ring, isOnPlan(plot) ? marks : []);
   const standing = plantingOn(plantings, today);
   const lastByMethod = lastOf(doses, now);
   return {

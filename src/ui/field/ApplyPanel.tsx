@@ -5,7 +5,7 @@ import { careAfter, meshUm } from "@/core/apply/care";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
-import { sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
+import { sayBlendFirst, sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { Button } from "../kit/Button";
 import { WaterPicker } from "../water/WaterPicker";
@@ -58,6 +58,11 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
               {sayPreMix(plan.preMix, units)}. The dose is too small for this tool’s marks as it is.
             </p>
           ) : null}
+          {applying.blendFirst ? (
+            <p className="border-l-4 border-marigold py-1 pl-3">
+              {sayBlendFirst(applying.blendFirst, speechOf(units))}. The concentrate below is that blend.
+            </p>
+          ) : null}
           {tool.kind === "injector" && applying.dilution ? <Chain applying={applying} /> : null}
           {plan.loads.map((load, index) => (
             <LoadDrawing
@@ -69,7 +74,7 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
             />
           ))}
           <PourList applying={applying} stops={stops} />
-          <Stock plan={plan} view={view} heldL={choice.availableL} tool={tool} />
+          <Stock plan={plan} view={view} heldL={choice.availableL} tool={tool} second={choice.second !== null} />
         </>
       ) : null}
     </section>

@@ -5,7 +5,7 @@ import { haulOf } from "@/core/apply/haul";
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, ordinal } from "@/formats/numbers";
 import { clockTime, longWeekday } from "@/formats/times";
-import { sayBothWays, sayCarried, sayHaul, sayLoad, sayPreMix } from "@/words/said";
+import { sayBlendFirst, sayBothWays, sayCarried, sayHaul, sayLoad, sayPreMix } from "@/words/said";
 import { sayWithout } from "@/words/allocation";
 import { speechOf } from "@/words/speech";
 import type { Stop } from "./PourList";
@@ -100,7 +100,7 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
   return (
     <article aria-label={of === 1 ? "Job card" : `Job card ${nth} of ${of}`} className="break-after-page">
       <h1 className="text-2xl">
-        {store.label}
+        {applying.blendFirst ? applying.blendFirst.map(({ label }) => label).join(" and ") : store.label}
         {of > 1 ? `, card ${nth} of ${of}` : ""}
       </h1>
       <p>
@@ -112,6 +112,7 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
           to {clockTime(new Date(next.toMs), view.farm)}.
         </p>
       ) : null}
+      {applying.blendFirst ? <p>{sayBlendFirst(applying.blendFirst, speechOf(units))}.</p> : null}
       {plan.preMix ? <p>{sayPreMix(plan.preMix, units)}.</p> : null}
       <p className="text-lg font-semibold">
         {loads

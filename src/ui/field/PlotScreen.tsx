@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { told } from "../kit/told";
+import { isElsewhere, isOnPlan } from "@/core/apply/elsewhere";
 import { USES } from "@/core/book/uses";
 import type { UseId } from "@/core/book/uses";
 import { stageOn } from "@/core/land/planting";
@@ -10,11 +11,13 @@ import { sayFieldUnit, typedInField } from "@/formats/fieldUnits";
 import { sayDay, sayMoment } from "@/formats/times";
 import type { PlotPage } from "@/services/field";
 import type { PlantingRow } from "@/services/types";
+import { ELSEWHERE_WORDS } from "@/words/said";
 import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
+import { FilledBy } from "./Filled";
 import { ChangePlantingSheet } from "./PlantSheet";
 import { Hatches, stageFill } from "./plan/hatches";
 import { PlotLooks } from "./PlotLooks";
@@ -56,6 +59,10 @@ const Layer = ({
           {USES[dose.useId as UseId]?.name ?? dose.useId}, {sayVolume(dose.mixL, units)} of mix with{" "}
           {sayVolume(dose.concentrateL, units)} ({sayDilution(dose.partsWater)}), by {dose.actorName}
           {dose.weather ? `, at ${sayTemperature(dose.weather.airC, units)}` : ""}.
+          {dose.blendedWith ? ` In one can with ${dose.blendedWith}.` : ""}
+          {dose.depthCm
+            ? ` Worked in down to ${typedInField(dose.depthCm / 100, "cm", units)} ${sayFieldUnit("cm", units)}.`
+            : ""}
           {dose.clearOn ? ` Not to be harvested before ${sayDay(dose.clearOn)}.` : ""}
           {dose.note ? ` ${dose.note}` : ""}
           {dose.overrideReason ? ` All the same, because: ${dose.overrideReason}` : ""}
@@ -151,6 +158,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
   const { plot, farm } = page;
   const [taking, setTaking] = useState<Dose | null>(null);
   const { widthM, lengthM } = sidesOf(plot.ring);
+  const onPlan = isOnPlan(plot);
   const inField = (metres: number) => typedInField(metres, "m", farm.units);
   return (
     <div className="px-4 py-4 md:px-8">
@@ -161,14 +169,19 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
       </p>
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h1 className="text-2xl">
-          {plot.name} <span className="font-normal text-soft">{plot.crop || "bare"}</span>
+          {plot.name}{" "}
+          <span className="font-normal text-soft">
+            {isElsewhere(plot.kind) ? ELSEWHERE_WORDS[plot.kind] : plot.crop || "bare"}
+          </span>
         </h1>
         <Link href={`/trace?plot=${plot.id}`} className="font-semibold underline">
           Where it all came from
         </Link>
       </div>
       <p className="text-soft">
-        {inField(widthM)} by {inField(lengthM)} {sayFieldUnit("m", farm.units)}, {sayArea(plot.areaM2, farm.units)}
+        {onPlan
+          ? `${inField(widthM)} by ${inField(lengthM)} ${sayFieldUnit("m", farm.units)}, ${sayArea(plot.areaM2, farm.units)}`
+          : "Not on the plan"}
         {page.nearWater.length > 0
           ? `; ${sayArea(page.treatableM2, farm.units)} of it far enough from ${page.nearWater.join(" and ")}`
           : ""}
@@ -192,10 +205,15 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
           </ol>
           <PlotLooks page={page} />
         </section>
-        <div>
-          <Wants page={page} />
-          <Plantings page={page} />
-          {plot.stage === "bare" || plot.next ? <Soakings page={page} /> : null}
+        <div className="grid content-start gap-6">
+          {onPlan ? (
+            <>
+              <Wants page={page} />
+              <Plantings page={page} />
+            </>
+          ) : null}
+          {page.filled.length > 0 ? <FilledBy filled={page.filled} /> : null}
+          {onPlan && (plot.stage === "bare" || plot.next) ? <Soakings page={page} /> : null}
         </div>
       </div>
       {taking ? <TakeBackSheet dose={taking} onClose={() => setTaking(null)} /> : null}

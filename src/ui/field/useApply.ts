@@ -4,6 +4,7 @@ import { addBrought, broughtPerL, NOTHING_BROUGHT, timesBrought } from "@/core/a
 import { findCautions, gatherCautions, type ApplyCaution } from "@/core/apply/cautions";
 import { isElsewhere, rateFor } from "@/core/apply/elsewhere";
 import type { Priority } from "@/core/apply/allocate";
+import type { WorkedLoads } from "@/core/apply/loads";
 import { pour, type Poured } from "@/core/apply/pour";
 import { DomainError } from "@/core/errors";
 import { recipeFrom } from "@/core/recipe/document";
@@ -109,6 +110,31 @@ function withShares(plots: FieldView["plots"], { shares, without }: Poured): Ser
     });
 }
 
+/** All that speaks against it, for what is in the can, each thing once. */
+const cautionsOf = (
+  view: FieldView,
+  choice: Choice,
+  dilution: { readonly partsWater: number },
+  served: readonly ServedPlot[],
+  fromRiver: boolean,
+): ApplyCaution[] =>
+  gatherCautions(
+    [choice.store, ...(choice.second ? [choice.second] : [])].flatMap((one) =>
+      cautionsOfStore(view, one, choice, dilution, served, fromRiver),
+    ),
+  );
+
+/** What of each goes into the blend, with what the tool's marks round; null for one liquid alone. */
+function blendFirstOf({ store, second, perOne }: Choice, plan: WorkedLoads | null) {
+  if (!second || !plan) return null;
+  const allL = plan.totals.concentrateL + plan.roundingErrorL;
+  const parts = perOne ?? 1;
+  return [
+    { label: store.label, litres: allL / (1 + parts) },
+    { label: second.label, litres: (allL * parts) / (1 + parts) },
+  ];
+}
+
 /** How it was done: by whom it was looked at before, which plots were left out, why all the same, what was otherwise. */
 function useDoing() {
   const [labourMin, setLabourMin] = useState("30");
@@ -157,13 +183,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
   const served: readonly ServedPlot[] = asked ? withShares(plots, asked) : plots.filter(isTreatable);
   const { plan, dilution, problem } = workOut(ratio, mixRate, countedBy(per), tool, served, choice.availableL, units);
   const fromRiver = view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river");
-  const cautions = dilution
-    ? gatherCautions(
-        [store, ...(second ? [second] : [])].flatMap((one) =>
-          cautionsOfStore(view, one, choice, dilution, served, fromRiver),
-        ),
-      )
-    : [];
+  const cautions = dilution ? cautionsOf(view, choice, dilution, served, fromRiver) : [];
   // A solid is thinned by the ground that it goes into.
   const waterL = plan && !choice.solid ? plan.totals.mixL - plan.totals.concentrateL : 0;
 
@@ -216,6 +236,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
     water,
     setWater,
     plan,
+    blendFirst: blendFirstOf(choice, plan),
     dilution,
     problem,
     cautions,

@@ -1,6 +1,7 @@
 import type { InjectorChain } from "@/core/apply/chain";
 import type { MixEstimate, MixWarning } from "@/core/apply/mixEstimate";
 import { formatNumber } from "@/formats/numbers";
+import type { Speech } from "../speech";
 
 const span = (low: number, high: number, digits: number) => {
   const [from, to] = [formatNumber(low, digits), formatNumber(high, digits)];
@@ -9,7 +10,14 @@ const span = (low: number, high: number, digits: number) => {
 
 /** What a mix is about, labelled as an estimate. */
 export const sayEstimate = ({ ph, ecMsPerCm }: MixEstimate): string =>
-  `An estimate, not a reading: the mix has about pH ${span(ph.low, ph.high, 2)} and salts of ${span(ecMsPerCm.low, ecMsPerCm.high, 2)} mS/cm.`;
+  `An estimate, not a reading: the mix has about pH ${formatNumber(ph.default, 2)} (${span(ph.low, ph.high, 2)}) and salts of about ${formatNumber(ecMsPerCm.default, 2)} mS/cm (${span(ecMsPerCm.low, ecMsPerCm.high, 2)}).`;
+
+/** How two liquids are blended before they are dosed. @param each what goes in of each, L @example "Blend first: 115 mL of Nettle extract with 230 mL of Serum, stirred" */
+export const sayBlendFirst = (
+  each: readonly { readonly label: string; readonly litres: number }[],
+  say: Speech,
+): string =>
+  `Blend first: ${each.map(({ label, litres }) => `${say.volume(litres)} of ${label}`).join(" with ")}, stirred`;
 
 /** What an estimate warns of. */
 export function sayMixWarning(warning: MixWarning): string {
