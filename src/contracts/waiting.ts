@@ -22,6 +22,7 @@ export const MAY_WAIT = {
   startPatchTest: "at",
   seePatchTest: "at",
   seePlot: "at",
+  doJobStep: "at",
   seeStage: null,
   clearPlantings: null,
 } as const satisfies Readonly<Record<string, "at" | null>>;

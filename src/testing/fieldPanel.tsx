@@ -13,4 +13,4 @@ export const FieldPanel = ({
   readonly chosen: ReadonlySet<number>;
   readonly storeId?: number | null;
   readonly onDone?: () => void;
-}) => <ApplyPanel applying={useApply(view, storeId, chosen, onDone)} fillPoint={[0, 0]} />;
+}) => <ApplyPanel applying={useApply(view, { storeId, step: null }, chosen, onDone)} fillPoint={[0, 0]} />;

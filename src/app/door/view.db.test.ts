@@ -37,6 +37,7 @@ const get = async (name: string, query: Record<string, string> = {}, headers: Re
 const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   yard: () => ({}),
   programmes: () => ({}),
+  jobs: () => ({}),
   making: () => ({}),
   mixing: () => null,
   plannedMixing: () => null,

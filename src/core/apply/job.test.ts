@@ -43,7 +43,15 @@ describe("layers of a job", () => {
     const castings: JobStep = { ...on, key: "c", does: "lay", what: "castings", depthCm: null };
     const mulch: JobStep = { ...on, key: "m", does: "lay", what: "mulch", depthCm: null };
     const char: JobStep = { ...on, key: "h", does: "lay", what: "char", depthCm: 15 };
-    const brew: JobStep = { ...on, key: "b", does: "put-on", storeId: 1, use: "drench-bare", ratio: "neat", priority: 2 };
+    const brew: JobStep = {
+      ...on,
+      key: "b",
+      does: "put-on",
+      storeId: 1,
+      use: "drench-bare",
+      ratio: "neat",
+      priority: 2,
+    };
     const water: JobStep = { ...on, key: "w", does: "water" };
     expect(inLayers([mulch, water, brew, castings, char]).map(({ key }) => key)).toEqual(["h", "c", "b", "w", "m"]);
     expect(layerFaults([mulch, brew])).toEqual([{ code: "covered-too-soon", stepKey: "b", beforeKey: "m" }]);

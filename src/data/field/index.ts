@@ -18,6 +18,18 @@ export {
   type WeatherThen,
 } from "./applications";
 export { addToBrought, listBrought } from "./brought";
+export {
+  insertJob,
+  insertJobDone,
+  insertLaid,
+  listJobs,
+  listJobsDone,
+  listLaidOn,
+  lockJob,
+  type JobDone,
+  type JobRow,
+  type LaidOn,
+} from "./jobs";
 export { insertLook, listLooks, type PlotLook } from "./looks";
 export { insertProgramme, listProgrammes } from "./programmes";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";

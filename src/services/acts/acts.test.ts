@@ -97,6 +97,14 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
   seePlot: { requestKey: KEY, plotId: 1, signs: { "leaf-colour": "pale" }, note: "" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
+  setJob: {
+    requestKey: KEY,
+    name: "Spring beds",
+    forDay: "2031-03-20",
+    steps: [{ key: "a", does: "water", plotIds: [1], litresPerM2: 5 }],
+  },
+  doJobStep: { requestKey: KEY, jobId: 1, stepKey: "a" },
+  takeBackJobStep: { requestKey: KEY, jobId: 1, stepKey: "a" },
   setElsewhere: { requestKey: KEY, name: "Seed mix", kind: "potting-mix" },
   addTool: { requestKey: KEY, name: "Can", kind: "can", volumeL: 10 },
   fillVessel: {

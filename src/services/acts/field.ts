@@ -5,6 +5,7 @@ import {
   applyStore,
   changePlanting,
   clearPlantings,
+  doJobStep,
   drawLand,
   importLand,
   plantPlots,
@@ -13,10 +14,12 @@ import {
   seeStage,
   setElsewhere,
   setHarvestRule,
+  setJob,
   setMark,
   setProgramme,
   startPatchTest,
   takeBackApplication,
+  takeBackJobStep,
 } from "../field";
 
 export const FIELD_ACTS = {
@@ -37,4 +40,7 @@ export const FIELD_ACTS = {
   takeBackApplication,
   setElsewhere,
   setHarvestRule,
+  setJob,
+  doJobStep,
+  takeBackJobStep,
 } as const;

@@ -67,7 +67,9 @@ export const APPLY_STORE = object(
     /** What it was thinned with; null where it goes on undiluted. */
     water: { anyOf: [WATER_ASKED, { type: "null" }] },
     /** The step of a planned job that this is. */
-    jobStep: orNull(object(["jobId", "step"], { jobId: ROW_ID, step: { type: "integer", minimum: 0, maximum: 40 } })),
+    jobStep: orNull(
+      object(["jobId", "stepKey"], { jobId: ROW_ID, stepKey: { type: "string", minLength: 1, maxLength: 12 } }),
+    ),
   },
 );
 export type ApplyRequest = Asked<typeof APPLY_STORE>;

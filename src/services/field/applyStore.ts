@@ -19,6 +19,7 @@ import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
 import { bookWater } from "../water";
 import { weatherAt } from "../weather";
+import { markStep } from "./jobs";
 import { APPLY_STORE, cautionsOf, caseOf, type ApplyCaseRead, type ApplyRequest, type Liquid } from "./applyCase";
 
 /** Less water than this is not booked. */
@@ -163,6 +164,7 @@ export const applyStore = act(
       if (!request.water) throw refuse("which-water-thins", {}, "/water/sourceId");
       await bookWater(db, request.water, { batchId: null, applicationId, volumeL: waterL, at: it.at });
     }
+    if (request.jobStep) await markStep(db, ctx, request.jobStep, applicationId, it.at);
     return { applicationId };
   },
 );

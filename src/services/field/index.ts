@@ -4,6 +4,7 @@ export { applyStore } from "./applyStore";
 export { setElsewhere } from "./elsewhere";
 export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
+export { doJobStep, readJobs, setJob, takeBackJobStep, type JobStepView, type JobsView, type JobView } from "./jobs";
 export { seePlot } from "./looks";
 export { seePatchTest, startPatchTest } from "./patchTests";
 export { readCalendar, readProgrammes, setProgramme, type PlotCalendar, type ProgrammesView } from "./programmes";

@@ -4,6 +4,8 @@ import { isOnPlan } from "@/core/apply/elsewhere";
 import {
   listApplicationsOfPlot,
   listBrought,
+  listLaidOn,
+  type LaidOn,
   listLooks,
   listMarks,
   listPlantings,
@@ -55,6 +57,8 @@ export interface PlotPage {
   readonly lookDue: LookDue | null;
   /** How full it is with what adds up over twelve months, the fullest first; nothing where it lies nowhere on the plan. */
   readonly filled: readonly Filled[];
+  /** What was laid on it by hand, and water, the latest first. */
+  readonly laid: readonly (LaidOn & { readonly jobName: string; readonly atMs: number; readonly actorName: string })[];
   /** All that it got, the latest first. */
   readonly doses: readonly NonNullable<PlotView["last"]>[];
 }
@@ -86,7 +90,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks, airC, programmes, looks, brought] = await Promise.all([
+  const [plots, plantings, doses, marks, airC, programmes, looks, brought, laid] = await Promise.all([
     listPlots(db, today, false, [id]),
     listPlantings(db, [id]),
     listApplicationsOfPlot(db, id),
@@ -95,6 +99,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     listProgrammes(db),
     listLooks(db, id),
     listBrought(db, broughtSince(today), [id]),
+    listLaidOn(db, id),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
@@ -127,6 +132,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     filled: isOnPlan(plot) ? filledBy(brought.get(id) ?? NOTHING_BROUGHT, plot.areaM2) : [],
     soakers: soakersAt(airC.reduce((sum, celsius) => sum + celsius, 0) / airC.length),
     plantings: plantings.toReversed(),
+    laid: laid.map(({ at, ...one }) => ({ ...one, atMs: at.getTime() })),
     doses: doses.map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() })),
   };
 }

@@ -1,6 +1,6 @@
 import "server-only";
 import { object } from "@/contracts/parts";
-import { readField, readPlot, readProgrammes } from "../field";
+import { readField, readJobs, readPlot, readProgrammes } from "../field";
 import { readTrace } from "../trace";
 import { ID, NOTHING, view } from "../view";
 
@@ -9,6 +9,7 @@ export const FIELD_VIEWS = {
   plot: view({ name: "plot", schema: object(["id"], { id: ID }), may: "everybody" }, ({ ctx, farm }, { id }) =>
     readPlot(ctx, farm, id),
   ),
+  jobs: view({ name: "jobs", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readJobs(ctx, farm)),
   programmes: view({ name: "programmes", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
     readProgrammes(ctx, farm),
   ),

@@ -10,6 +10,7 @@ import { speechOf } from "@/words/speech";
 import { Button } from "../kit/Button";
 import { WaterPicker } from "../water/WaterPicker";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
+import { Link } from "../kit/Link";
 import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
@@ -243,6 +244,15 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
 export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => (
   <div className="grid gap-4">
     <h2 className="text-xl">Apply</h2>
+    {applying.choice.step ? (
+      <p className="border-l-4 border-marigold pl-3">
+        A step of{" "}
+        <Link href="/field/jobs" className="underline">
+          {applying.choice.step.jobName}
+        </Link>
+        , with what the job leaves for it.
+      </p>
+    ) : null}
     <WhatAndHow applying={applying} />
     <HowMuch applying={applying} />
     <Loads applying={applying} stops={stopsOf(applying, fillPoint)} />

@@ -18,12 +18,13 @@ import { Elsewhere } from "./Elsewhere";
 import { JobCard } from "./JobCard";
 import { stopsOf } from "./PourList";
 import { useApply } from "./useApply";
+import type { ApplyStart } from "./useChoice";
 import { ChooseBy, WithChosen } from "./ChosenPlots";
 import { HarvestRulesSheet } from "./HarvestRules";
 
 interface FieldScreenProps {
   readonly view: FieldView;
-  readonly storeId: number | null;
+  readonly start: ApplyStart;
 }
 
 /** Beds that got what carried something, and whose days are not over. */
@@ -122,13 +123,13 @@ const Columns = ({ left, right }: { readonly left: ReactNode; readonly right: Re
 /** The field with something to put on: what is chosen at the side runs over the plan at once. */
 const Pouring = ({
   view,
-  storeId,
+  start,
   chosen,
   onChoose,
   head,
   foot,
-}: LandProps & { readonly storeId: number | null; readonly head: ReactNode; readonly foot: ReactNode }) => {
-  const applying = useApply(view, storeId, chosen, () => onChoose(new Set()));
+}: LandProps & { readonly start: ApplyStart; readonly head: ReactNode; readonly foot: ReactNode }) => {
+  const applying = useApply(view, start, chosen, () => onChoose(new Set()));
   const frame = useMemo(() => planFrameOf(view), [view]);
   const fillPoint = fillPointOf(view.marks, frame);
   const stops = stopsOf(applying, fillPoint);
@@ -181,8 +182,8 @@ const Head = ({ view }: { readonly view: FieldView }) => {
 type SheetName = "plot" | "tool" | "rules";
 
 /** The land to scale, and beside it what goes on the chosen plots, as the tools that carry it there. */
-export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
-  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+export const FieldScreen = ({ view, start }: FieldScreenProps) => {
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set(start.step?.plotIds));
   const [sheet, setSheet] = useState<SheetName | null>(null);
   useKey("a", () => setChosen(new Set(chosen.size === view.plots.length ? [] : view.plots.map(({ id }) => id))));
   useKey("n", () => setSheet("plot"));
@@ -195,6 +196,9 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
         </Link>
         <Link href="/field/programmes" className={buttonClass("plain")}>
           Programmes
+        </Link>
+        <Link href="/field/jobs" className={buttonClass("plain")}>
+          Jobs
         </Link>
         <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
@@ -238,7 +242,7 @@ export const FieldScreen = ({ view, storeId }: FieldScreenProps) => {
           right={<Lacking view={view} />}
         />
       ) : (
-        <Pouring key={storeId ?? 0} {...land} storeId={storeId} head={head} foot={foot} />
+        <Pouring key={`${start.storeId} ${start.step?.stepKey}`} {...land} start={start} head={head} foot={foot} />
       )}
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
       {sheet === "rules" ? <HarvestRulesSheet rules={view.rules} onClose={() => setSheet(null)} /> : null}

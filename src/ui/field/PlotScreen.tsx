@@ -11,7 +11,7 @@ import { sayFieldUnit, typedInField } from "@/formats/fieldUnits";
 import { sayDay, sayMoment } from "@/formats/times";
 import type { PlotPage } from "@/services/field";
 import type { PlantingRow } from "@/services/types";
-import { ELSEWHERE_WORDS } from "@/words/said";
+import { ELSEWHERE_WORDS, LAID_WORDS } from "@/words/said";
 import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
 import { TextArea } from "../kit/fields";
@@ -79,6 +79,52 @@ const Layer = ({
     </li>
   );
 };
+
+type LaidHere = PlotPage["laid"][number];
+
+/** Something that was laid on it by hand, or water: dotted, since it is no brew. */
+const LaidLayer = ({ laid, page }: { readonly laid: LaidHere; readonly page: PlotPage }) => {
+  const { units } = page.farm;
+  return (
+    <li className="flex border-b border-line">
+      <span
+        aria-hidden
+        className="w-20 shrink-0 border-r-2 border-ink bg-chalk md:w-64"
+        style={
+          laid.what === "water"
+            ? { background: "var(--rain-wash)" }
+            : { backgroundImage: "radial-gradient(var(--ink) 1.2px, transparent 1.4px)", backgroundSize: "9px 9px" }
+        }
+      />
+      <span className="min-w-0 grow py-1.5 pl-3">
+        <b>{LAID_WORDS[laid.what]}</b>{" "}
+        <span className="text-soft">{sayMoment(new Date(laid.atMs), new Date(page.nowMs), page.farm)}</span>
+        <span className="block text-[0.92rem]">
+          {sayVolume(laid.litres, units)}
+          {laid.depthCm === null
+            ? ""
+            : `, worked in down to ${typedInField(laid.depthCm / 100, "cm", units)} ${sayFieldUnit("cm", units)}`}
+          , by {laid.actorName}; a step of{" "}
+          <Link href="/field/jobs" className="underline">
+            {laid.jobName}
+          </Link>
+          .
+        </span>
+      </span>
+    </li>
+  );
+};
+
+type PlotLayer =
+  | { readonly type: "dose"; readonly atMs: number; readonly dose: Dose }
+  | { readonly type: "laid"; readonly atMs: number; readonly laid: LaidHere };
+
+/** All that lies in its ground, the latest at the top. */
+const layersOf = ({ doses, laid }: PlotPage): PlotLayer[] =>
+  [
+    ...doses.map((dose) => ({ type: "dose" as const, atMs: dose.atMs, dose })),
+    ...laid.map((one) => ({ type: "laid" as const, atMs: one.atMs, laid: one })),
+  ].toSorted((a, b) => b.atMs - a.atMs);
 
 /** A slip is taken back, with its reason. */
 const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClose: () => void }) => {
@@ -197,11 +243,22 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
             <Hatches />
             <rect width="100%" height="100%" fill={stageFill(plot.stage)} />
           </svg>
-          {page.doses.length === 0 ? <p className="py-3 text-soft">Nothing was put on it yet.</p> : null}
+          {page.doses.length + page.laid.length === 0 ? (
+            <p className="py-3 text-soft">Nothing was put on it yet.</p>
+          ) : null}
           <ol>
-            {page.doses.map((dose) => (
-              <Layer key={dose.applicationId} dose={dose} page={page} onTakeBack={() => setTaking(dose)} />
-            ))}
+            {layersOf(page).map((layer) =>
+              layer.type === "dose" ? (
+                <Layer
+                  key={`dose ${layer.dose.applicationId}`}
+                  dose={layer.dose}
+                  page={page}
+                  onTakeBack={() => setTaking(layer.dose)}
+                />
+              ) : (
+                <LaidLayer key={`laid ${layer.laid.what} ${layer.laid.atMs}`} laid={layer.laid} page={page} />
+              ),
+            )}
           </ol>
           <PlotLooks page={page} />
         </section>

@@ -195,7 +195,7 @@ describe("applying", () => {
 describe("the cards", () => {
   it("share the walk out to those who go, each with the beds that follow on each other", () => {
     const view = fieldOf({ plots: [1, 2, 3, 4].map((id) => plotOf(id)) });
-    renderWith(fakeActions(), <FieldScreen view={view} storeId={null} />);
+    renderWith(fakeActions(), <FieldScreen view={view} start={{ storeId: null, step: null }} />);
     for (const id of [1, 2, 3, 4]) fireEvent.click(screen.getByRole("button", { name: new RegExp(`^Bed ${id},`) }));
     const cards = () => screen.getAllByRole("article", { hidden: true });
     expect(cards()).toHaveLength(1);
@@ -296,7 +296,7 @@ describe("the field without something", () => {
     ["tools", { tools: [] }, "Add the can, knapsack or injector"],
     ["beds", { plots: [] }, "No bed is drawn yet"],
   ])("no %s: says what comes next", (_what, change, words) => {
-    renderWith(fakeActions(), <FieldScreen view={fieldOf(change)} storeId={null} />);
+    renderWith(fakeActions(), <FieldScreen view={fieldOf(change)} start={{ storeId: null, step: null }} />);
     expect(screen.getByText(new RegExp(words))).toBeVisible();
   });
   it("names the next hours that are fit, and skips those that are not", () => {
@@ -311,12 +311,15 @@ describe("the field without something", () => {
     });
     renderWith(
       fakeActions(),
-      <FieldScreen view={fieldOf({ bands: [band(2, "none"), band(9, "soil")] })} storeId={null} />,
+      <FieldScreen
+        view={fieldOf({ bands: [band(2, "none"), band(9, "soil")] })}
+        start={{ storeId: null, step: null }}
+      />,
     );
     expect(screen.getByText(/^Next fit hours: .*rain, soil only/)).toBeVisible();
   });
   it("chooses all beds and none", () => {
-    renderWith(fakeActions(), <FieldScreen view={fieldOf()} storeId={1} />);
+    renderWith(fakeActions(), <FieldScreen view={fieldOf()} start={{ storeId: 1, step: null }} />);
     fireEvent.click(screen.getByRole("button", { name: "Choose all" }));
     expect(loads()).toHaveTextContent("In all 36 L of mix");
     fireEvent.click(screen.getByRole("button", { name: "Choose none" }));

@@ -61,6 +61,7 @@ const pageOf = (change: Partial<PlotPage> = {}): PlotPage => ({
   isPerennial: false,
   lastByMethod: { "cultured-extract": 2 },
   filled: [],
+  laid: [],
   due: [],
   looks: [],
   lookDue: null,
@@ -201,7 +202,7 @@ describe("the chosen plots", () => {
   const planted = fieldOf({ plots: [plotOf(1, { planting: leeks, block: "North" }), plotOf(2, { crop: "kale" })] });
   const choose = () => {
     const actions = fakeActions();
-    renderWith(actions, <FieldScreen view={planted} storeId={null} />);
+    renderWith(actions, <FieldScreen view={planted} start={{ storeId: null, step: null }} />);
     fireEvent.change(screen.getByLabelText("Choose by"), { target: { value: "0" } });
     return actions;
   };

@@ -15,7 +15,7 @@ import type { MixPer } from "@/formats/fieldUnits";
 import type { FieldView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
 import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
-import { partsWaterOf, useChoice, type Choice } from "./useChoice";
+import { partsWaterOf, useChoice, type ApplyStart, type Choice } from "./useChoice";
 import { workOut } from "./workOut";
 
 type StoreOn = FieldView["stores"][number];
@@ -168,17 +168,19 @@ function useDoing() {
 }
 
 /** What is chosen of an application, what it comes to, what speaks against it, and its sending. */
-export function useApply(view: FieldView, storeId: number | null, chosen: ReadonlySet<number>, onDone: () => void) {
+export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet<number>, onDone: () => void) {
   const apply = useFieldAct("applyStore");
   const takeBack = useFieldAct("takeBackApplication");
   const { units } = view.farm;
   const plots = [...view.plots, ...view.elsewhere].filter(({ id }) => chosen.has(id));
-  const choice = useChoice(view, storeId, plots);
+  const choice = useChoice(view, start, plots);
   const { store, second, useId, rate, ratio, per, rateText, rateL, tool } = choice;
   const doing = useDoing();
   const [water, setWater] = useState<WaterDraft>(NO_WATER);
   const mixRate = { amountL: rateL, text: rateText };
-  const [priorities, setPriorities] = useState<ReadonlyMap<number, Priority>>(new Map());
+  const [priorities, setPriorities] = useState<ReadonlyMap<number, Priority>>(
+    new Map(start.step?.plotIds.map((id) => [id, start.step!.priority])),
+  );
   const asked = useMemo(() => shareOut(choice, plots, priorities, units), [choice, plots, priorities, units]);
   const served: readonly ServedPlot[] = asked ? withShares(plots, asked) : plots.filter(isTreatable);
   const { plan, dilution, problem } = workOut(ratio, mixRate, countedBy(per), tool, served, choice.availableL, units);
@@ -209,6 +211,7 @@ export function useApply(view: FieldView, storeId: number | null, chosen: Readon
       ...(choice.use.target === "leaves" ? { isStrained: doing.isStrained } : {}),
       water: waterL > 0.05 ? askedWater(water) : null,
       depthCm: choice.depthCm,
+      jobStep: choice.step && { jobId: choice.step.jobId, stepKey: choice.step.stepKey },
     });
     if (!answer) return;
     const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { Priority } from "@/core/apply/allocate";
 import { blend, type Blend } from "@/core/apply/blend";
 import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
 import { isSolid } from "@/core/apply/solids";
@@ -33,6 +34,25 @@ export function partsWaterOf(ratio: string, units: FieldView["farm"]["units"]): 
 
 type StoreOn = FieldView["stores"][number];
 
+/** What is chosen before anybody touches anything: a store, or a step of a job. */
+export interface ApplyStart {
+  readonly storeId: number | null;
+  readonly step: {
+    readonly jobId: number;
+    readonly stepKey: string;
+    readonly jobName: string;
+    readonly use: UseId;
+    readonly ratio: string;
+    /** L of mix to the square metre. */
+    readonly rateL: number;
+    readonly plotIds: readonly number[];
+    readonly priority: Priority;
+    /** Concentrate that the step gets of the store, L. */
+    readonly availableL: number;
+  } | null;
+}
+type StartStep = ApplyStart["step"];
+
 /** The liquids of the can: how much of the blend there is, and which of them ends first. */
 const blendOf = (first: StoreOn, second: StoreOn | null, parts: number | null): Blend | null =>
   second && parts !== null && parts > 0 && first.onHandL > 0 && second.onHandL > 0
@@ -43,7 +63,7 @@ const blendOf = (first: StoreOn, second: StoreOn | null, parts: number | null): 
     : null;
 
 /** A second liquid in the same can, so many parts of it to one of the first. */
-function useSecond(view: FieldView, store: StoreOn) {
+function useSecond(view: FieldView, store: StoreOn, step: StartStep) {
   const [picked, setPicked] = useState<number | null>(null);
   const [parts, setParts] = useState("1");
   const second = view.stores.find(({ id }) => id === picked && id !== store.id) ?? null;
@@ -57,15 +77,15 @@ function useSecond(view: FieldView, store: StoreOn) {
     perOne,
     blended,
     /** Concentrate in hand: of two the scarcer one says how much. */
-    availableL: second ? (blended?.totalL ?? 0) : store.onHandL,
+    availableL: second ? (blended?.totalL ?? 0) : step ? Math.min(step.availableL, store.onHandL) : store.onHandL,
   };
 }
 
 /** Which use, how strong, how much: what nobody touched follows from the rest. */
-function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"]) {
+function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], step: StartStep) {
   const { units } = view.farm;
-  const [pickedUse, setPickedUse] = useState<UseId | null>(null);
-  const [typedRatio, setTypedRatio] = useState<string | null>(null);
+  const [pickedUse, setPickedUse] = useState<UseId | null>(step?.use ?? null);
+  const [typedRatio, setTypedRatio] = useState<string | null>(step?.ratio ?? null);
   const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
   const [often, setOften] = useState<Often>("seldom");
   const [typedRate, setTypedRate] = useState<string | null>(null);
@@ -90,7 +110,7 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"]) 
   const usual = per === "whole" ? null : per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
   const inField = (litres: number) => inMixUnit(litres, per, units);
   // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
-  const usualL = isWhole ? WHOLE_L : (usual?.default ?? 2);
+  const usualL = step?.rateL ?? (isWhole ? WHOLE_L : (usual?.default ?? 2));
   const typedNumber = typedRate === null ? null : parseNumber(typedRate);
   const ratio = typedRatio ?? sayDilution(rate ? partsWaterFor(rate, often) : 20).replace("\u202f", "");
   // A rate of concentrate is so many times as much mix.
@@ -142,19 +162,22 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"]) 
 }
 
 /** Which store goes on, alone or with a second one, how, how strong, how much, with what. */
-export function useChoice(view: FieldView, storeId: number | null, plots: FieldView["plots"]) {
-  const [pickedStore, setPickedStore] = useState(storeId);
+export function useChoice(view: FieldView, start: ApplyStart, plots: FieldView["plots"]) {
+  const [pickedStore, setPickedStore] = useState(start.storeId);
   const [pickedTool, setPickedTool] = useState<number | null>(null);
   const store =
     view.stores.find(({ id }) => id === pickedStore) ??
     view.stores.find(({ expiresMs }) => expiresMs > view.nowMs) ??
     view.stores[0]!;
-  const amounts = useAmounts(view, store, plots);
+  // Another store than its own is no step of the job any more.
+  const step = start.storeId === store.id ? start.step : null;
+  const amounts = useAmounts(view, store, plots, step);
   const { useId } = amounts;
   const suited = useId === "injector" ? "injector" : useId === "foliar" || useId === "bedding" ? "knapsack" : "can";
   return {
     store,
-    ...useSecond(view, store),
+    step,
+    ...useSecond(view, store, step),
     ...amounts,
     tool:
       view.tools.find(({ id }) => id === pickedTool) ??

@@ -4,6 +4,7 @@ export * from "./care";
 export * from "./caution";
 export * from "./elsewhere";
 export * from "./entry";
+export * from "./job";
 export * from "./lead";
 export * from "./loads";
 export * from "./look";

@@ -24,6 +24,7 @@ const THINGS = {
   "lot": "lot",
   "mark": "mark on the plan",
   "planting": "planting",
+  "job": "job",
   "lot-line": "line",
   "method": "method",
   "mixing": "mixing",
@@ -232,6 +233,9 @@ export const REFUSALS = {
   "beds-and-elsewhere": () => "Beds and what is not on the plan go one after the other: choose one or the other.",
   "use-not-there": ({ plot, use }: { plot: string; use: UseId }) =>
     `${USES[use].name}: that is no use for ${plot}. Choose another way.`,
+  "step-twice": () => "Two steps have one key. Load the page again.",
+  "step-done": ({ by }: { by: string }) => `${by} has done this step already. Load the page again.`,
+  "step-is-put-on": () => "This comes out of a store: it is put on, and taken back, on the field.",
   "same-store-twice": () => "These are one store. Choose another to go with it.",
   "residue-in-shed": () => "It is in the shed as a lot. Put its amount right there.",
   "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",

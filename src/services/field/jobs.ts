@@ -1,0 +1,298 @@
+import "server-only";
+import { DAY, MOMENT, NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
+import { rateFor } from "@/core/apply/elsewhere";
+import {
+  LAID,
+  layerFaults,
+  shareOverSteps,
+  type JobStep,
+  type LayerFault,
+  type PutOnStep,
+  type StepShare,
+} from "@/core/apply/job";
+import { USE_IDS } from "@/core/book/uses";
+import { addDays } from "@/core/calendar";
+import { parseDilution } from "@/core/quantity/ratio";
+import { recipeFrom } from "@/core/recipe/document";
+import type { Queryable } from "@/data/db";
+import { findFarm, type Farm } from "@/data/farm";
+import {
+  insertJob,
+  insertJobDone,
+  insertLaid,
+  listJobs,
+  listJobsDone,
+  listShapes,
+  lockJob,
+  type JobDone,
+  type JobRow,
+} from "@/data/field";
+import { lockStore } from "@/data/stores";
+import { isoDay } from "@/formats/times";
+import { act, type Asked } from "../act";
+import { momentOf } from "../checks";
+import type { Context } from "../context";
+import { atField, refuse } from "../refusal";
+import { readField, type FieldView } from "./readField";
+
+const KEY = { type: "string", minLength: 1, maxLength: 12, pattern: "^[a-z0-9]+$" } as const;
+const STEP_HEAD = {
+  key: KEY,
+  plotIds: { type: "array", minItems: 1, maxItems: 500, uniqueItems: true, items: ROW_ID },
+  litresPerM2: { type: "number", minimum: 0.001, maximum: 1000 },
+} as const;
+const SET_JOB = object(["requestKey", "name", "forDay", "steps"], {
+  requestKey: REQUEST_KEY,
+  /** Null for a new one. */
+  jobId: orNull(ROW_ID),
+  name: NAME,
+  forDay: DAY,
+  steps: {
+    type: "array",
+    minItems: 1,
+    maxItems: 20,
+    items: object(["does", "key", "plotIds", "litresPerM2"], {
+      does: { enum: ["put-on", "lay", "water"] },
+      ...STEP_HEAD,
+      storeId: ROW_ID,
+      use: { enum: USE_IDS },
+      ratio: { type: "string", minLength: 1, maxLength: 40 },
+      priority: { enum: [1, 2, 3] },
+      what: { enum: LAID },
+      depthCm: orNull({ type: "number", minimum: 1, maximum: 100 }),
+    }),
+  },
+  putAway: { type: "boolean" },
+});
+type StepAsked = Asked<typeof SET_JOB>["steps"][number];
+
+/** A step as it was sent, once all that its kind wants is there. @throws {Refusal} */
+async function stepOf(db: Queryable, farm: Farm, step: StepAsked, path: string): Promise<JobStep> {
+  const head = { key: step.key, plotIds: step.plotIds, litresPerM2: step.litresPerM2 };
+  if (step.does === "water") return { ...head, does: "water" };
+  if (step.does === "lay") {
+    if (!step.what) throw refuse("needed", {}, `${path}/what`);
+    return { ...head, does: "lay", what: step.what, depthCm: step.depthCm ?? null };
+  }
+  const { storeId, use, ratio } = step;
+  if (storeId === undefined) throw refuse("needed", {}, `${path}/storeId`);
+  if (use === undefined) throw refuse("needed", {}, `${path}/use`);
+  if (ratio === undefined) throw refuse("needed", {}, `${path}/ratio`);
+  const store = await lockStore(db, storeId);
+  if (!store) throw refuse("not-found", { thing: "store" }, `${path}/storeId`);
+  const recipe = recipeFrom(store.recipe);
+  if (!rateFor(recipe, use)) throw refuse("use-not-of-method", { method: recipe.name }, `${path}/use`);
+  atField(`${path}/ratio`, () => parseDilution(ratio, [], "/ratio", farm.units));
+  return { ...head, does: "put-on", storeId, use, ratio, priority: step.priority ?? 2 };
+}
+
+/** Work on beds that belongs together, told or told anew; steps that are done stay done. @throws {Refusal} */
+export const setJob = act(
+  { name: "setJob", schema: SET_JOB, may: "everybody" },
+  async (db, request, ctx): Promise<{ jobId: number }> => {
+    const farm = await findFarm(db);
+    if (!farm) throw refuse("no-farm", {});
+    const jobId = request.jobId ?? null;
+    if (jobId !== null && !(await lockJob(db, jobId))) throw refuse("not-found", { thing: "job" }, "/jobId");
+    const keys = request.steps.map(({ key }) => key);
+    const twice = keys.findIndex((key, index) => keys.indexOf(key) !== index);
+    if (twice >= 0) throw refuse("step-twice", {}, `/steps/${twice}/key`);
+    const known = new Set(
+      (
+        await listShapes(
+          db,
+          false,
+          request.steps.flatMap(({ plotIds }) => plotIds),
+        )
+      ).map(({ id }) => id),
+    );
+    const steps: JobStep[] = [];
+    for (const [index, step] of request.steps.entries()) {
+      const path = `/steps/${index}`;
+      if (step.plotIds.some((id) => !known.has(id))) throw refuse("not-found", { thing: "plot" }, `${path}/plotIds`);
+      steps.push(await stepOf(db, farm, step, path));
+    }
+    const rowId = await insertJob(db, jobId, {
+      name: request.name.trim(),
+      forDay: request.forDay,
+      steps,
+      isPutAway: request.putAway ?? false,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { jobId: jobId ?? rowId };
+  },
+);
+
+/** So far back a job that nobody finished is still shown, d. */
+const SHOWN_BACK_D = 60;
+
+/** The step of a job, and whether it is done. @throws {Refusal} `not-found` */
+async function findStep(
+  db: Queryable,
+  jobId: number,
+  stepKey: string,
+): Promise<{ job: JobRow; step: JobStep; done: JobDone | null }> {
+  if (!(await lockJob(db, jobId))) throw refuse("not-found", { thing: "job" }, "/jobId");
+  const job = (await listJobs(db, "1970-01-01")).find(({ id }) => id === jobId);
+  const step = job?.steps.find(({ key }) => key === stepKey);
+  if (!job || !step) throw refuse("not-found", { thing: "job" }, "/stepKey");
+  const done = (await listJobsDone(db, [jobId])).find((one) => one.stepKey === stepKey) ?? null;
+  return { job, step, done };
+}
+
+/** Writes down that an application was a step of a job. @throws {Refusal} for a step that there is not, or that is done */
+export async function markStep(
+  db: Queryable,
+  ctx: Context,
+  { jobId, stepKey }: { readonly jobId: number; readonly stepKey: string },
+  applicationId: number,
+  at: Date,
+): Promise<void> {
+  const { done } = await findStep(db, jobId, stepKey);
+  if (done) throw refuse("step-done", { by: done.actorName }, "/jobStep");
+  await insertJobDone(db, {
+    jobId,
+    stepKey,
+    applicationId,
+    note: "",
+    takesBackId: null,
+    at,
+    actorId: ctx.actor.id,
+    addedAt: ctx.now(),
+  });
+}
+
+const DO_STEP = object(["requestKey", "jobId", "stepKey"], {
+  requestKey: REQUEST_KEY,
+  jobId: ROW_ID,
+  stepKey: KEY,
+  at: MOMENT,
+  note: { type: "string", maxLength: 300 },
+});
+
+/** Something was laid on, or water poured: the plots keep it. What comes out of a store is put on in the field. @throws {Refusal} */
+export const doJobStep = act(
+  { name: "doJobStep", schema: DO_STEP, may: "everybody" },
+  async (db, request, ctx): Promise<{ doneId: number }> => {
+    const { jobId, stepKey } = request;
+    const { step, done } = await findStep(db, jobId, stepKey);
+    if (done) throw refuse("step-done", { by: done.actorName }, "/stepKey");
+    if (step.does === "put-on") throw refuse("step-is-put-on", {}, "/stepKey");
+    const at = momentOf(ctx, request.at, new Date(0));
+    const doneId = await insertJobDone(db, {
+      jobId,
+      stepKey,
+      applicationId: null,
+      note: request.note?.trim() ?? "",
+      takesBackId: null,
+      at,
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    for (const { id, areaM2 } of await listShapes(db, false, step.plotIds))
+      await insertLaid(db, doneId, id, {
+        what: step.does === "water" ? "water" : step.what,
+        litres: areaM2 * step.litresPerM2,
+        depthCm: step.does === "lay" ? step.depthCm : null,
+      });
+    return { doneId };
+  },
+);
+
+const TAKE_BACK_STEP = object(["requestKey", "jobId", "stepKey"], {
+  requestKey: REQUEST_KEY,
+  jobId: ROW_ID,
+  stepKey: KEY,
+});
+
+/** A step that was a slip is open again; one that was an application is taken back where it was put on. @throws {Refusal} */
+export const takeBackJobStep = act(
+  { name: "takeBackJobStep", schema: TAKE_BACK_STEP, may: "everybody" },
+  async (db, request, ctx): Promise<{ jobId: number }> => {
+    const { jobId, stepKey } = request;
+    const { done } = await findStep(db, jobId, stepKey);
+    if (!done) throw refuse("not-found", { thing: "job" }, "/stepKey");
+    if (done.applicationId !== null) throw refuse("step-is-put-on", {}, "/stepKey");
+    await insertJobDone(db, {
+      jobId,
+      stepKey,
+      applicationId: null,
+      note: "",
+      takesBackId: done.id,
+      at: ctx.now(),
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    });
+    return { jobId };
+  },
+);
+
+/** A step as screens show it: what it gets of what there is, and when it was done. */
+export interface JobStepView {
+  readonly step: JobStep;
+  /** Of a store's step that is open: what it wants and gets. */
+  readonly share: StepShare | null;
+  readonly done: (Omit<JobDone, "at"> & { readonly atMs: number }) | null;
+}
+export interface JobView extends Omit<JobRow, "steps"> {
+  readonly steps: readonly JobStepView[];
+  readonly faults: readonly LayerFault[];
+}
+export interface JobsView {
+  readonly field: FieldView;
+  readonly today: string;
+  /** The earliest first; those that are done whole come last. */
+  readonly jobs: readonly JobView[];
+}
+
+/** What each open step of all jobs gets, store by store: jobs of earlier days come first, within one whoever wants it most. */
+function sharesOf(
+  jobs: readonly JobRow[],
+  isDone: (jobId: number, key: string) => boolean,
+  field: FieldView,
+): Map<string, StepShare> {
+  const plots = new Map(
+    [...field.plots, ...field.elsewhere].map(({ id, treatableM2 }) => [id, { id, areaM2: treatableM2 }]),
+  );
+  const open = jobs.flatMap(({ id: jobId, steps }) =>
+    steps.flatMap((step) =>
+      step.does === "put-on" && !isDone(jobId, step.key) ? [{ ...step, key: `${jobId} ${step.key}` }] : [],
+    ),
+  );
+  const shares = new Map<string, StepShare>();
+  for (const storeId of new Set(open.map((step) => step.storeId))) {
+    const store = field.stores.find(({ id }) => id === storeId);
+    const own = open.filter((step) => step.storeId === storeId);
+    const partsWaterOf = ({ ratio }: PutOnStep) => parseDilution(ratio, [], "/ratio", field.farm.units).partsWater;
+    for (const share of shareOverSteps(store?.onHandL ?? 0, own, partsWaterOf, plots)) shares.set(share.key, share);
+  }
+  return shares;
+}
+
+/** The farm's jobs, with what each step gets of what there is. */
+export async function readJobs(ctx: Context, farm: Farm): Promise<JobsView> {
+  const now = ctx.now();
+  const today = isoDay(now, farm);
+  const [field, rows] = await Promise.all([readField(ctx, farm), listJobs(ctx.pool, addDays(today, -SHOWN_BACK_D))]);
+  const done = await listJobsDone(
+    ctx.pool,
+    rows.map(({ id }) => id),
+  );
+  const doneOf = (jobId: number, key: string) => done.find((one) => one.jobId === jobId && one.stepKey === key) ?? null;
+  const shares = sharesOf(rows, (jobId, key) => doneOf(jobId, key) !== null, field);
+  const jobs = rows.map(({ steps, ...job }): JobView => ({
+    ...job,
+    faults: layerFaults(steps),
+    steps: steps.map((step) => {
+      const made = doneOf(job.id, step.key);
+      return {
+        step,
+        share: shares.get(`${job.id} ${step.key}`) ?? null,
+        done: made && (({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))(made),
+      };
+    }),
+  }));
+  const isWhole = ({ steps }: JobView) => steps.every((one) => one.done !== null);
+  return { field, today, jobs: [...jobs.filter((job) => !isWhole(job)), ...jobs.filter(isWhole).toReversed()] };
+}
