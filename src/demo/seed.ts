@@ -10,7 +10,16 @@ import { listLand, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
 import { addTool, addVessel, setUpFarm } from "@/services/farm";
 import { receiveLot } from "@/services/shed";
-import { addPlot, applyStore, drawLand, setMark, setProgramme } from "@/services/field";
+import {
+  addPlot,
+  applyStore,
+  doJobStep,
+  drawLand,
+  setElsewhere,
+  setJob,
+  setMark,
+  setProgramme,
+} from "@/services/field";
 import { cleanVessel, closeBatch, addToBatch, logEntry } from "@/services/batch";
 import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
@@ -23,7 +32,20 @@ import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
 import { rectangle } from "@/core/land/ring";
-import { BEDS, FARM, LOTS, MARKS, placeOf, PLACES, PROGRAMMES, STANDS, TOOLS, VESSELS, WATERS } from "./story";
+import {
+  BEDS,
+  ELSEWHERE,
+  FARM,
+  LOTS,
+  MARKS,
+  placeOf,
+  PLACES,
+  PROGRAMMES,
+  STANDS,
+  TOOLS,
+  VESSELS,
+  WATERS,
+} from "./story";
 
 const HOUR_MS = 3_600_000;
 /** The act that ends the story, and is in no other chapter. */
@@ -291,7 +313,7 @@ async function seedFinishedExtract(
   vessel: VesselByName,
   plotId: (name: string) => number,
   toolId: (name: string) => number,
-): Promise<void> {
+): Promise<number> {
   const blue = vessel("Blue drum");
   const extract = await tell.fill("fill extract 1", 40 * DAY_H, {
     ...blue,
@@ -343,6 +365,7 @@ async function seedFinishedExtract(
     at: tell.moment(dusk),
     labourMin: 55,
   });
+  return extractStore.storeId!;
 }
 
 /** What the crops are given over the season. */
@@ -354,6 +377,84 @@ async function seedProgrammes(tell: Teller): Promise<void> {
       crops: [...programme.crops],
       steps: programme.steps.map((step) => ({ ...step })),
     });
+}
+
+/** Work that belongs together: layers on the currants, half done; one extract for three uses, ahead. */
+async function seedJobs(tell: Teller, plotId: (name: string) => number, storeId: number): Promise<void> {
+  const elsewhere = new Map<string, number>();
+  for (const { name, kind } of ELSEWHERE) {
+    const { plotId: id } = await setElsewhere(tell.context(28 * DAY_H, 2), {
+      requestKey: keyOf(`elsewhere ${name}`),
+      name,
+      kind,
+    });
+    elsewhere.set(name, id);
+  }
+  const currants = [plotId("Currant row")];
+  const { jobId } = await setJob(tell.context(20, 1), {
+    requestKey: keyOf("job currants"),
+    name: "Currants before the fruit",
+    forDay: tell.day(0),
+    steps: [
+      { key: "castings", does: "lay", what: "castings", depthCm: null, plotIds: currants, litresPerM2: 2 },
+      {
+        key: "extract",
+        does: "put-on",
+        storeId,
+        use: "drench-growing",
+        ratio: "1:250",
+        priority: 1,
+        plotIds: currants,
+        litresPerM2: 3,
+      },
+      { key: "water", does: "water", plotIds: currants, litresPerM2: 4 },
+      { key: "mulch", does: "lay", what: "mulch", depthCm: null, plotIds: currants, litresPerM2: 30 },
+    ],
+  });
+  await doJobStep(tell.context(5, 2), {
+    requestKey: keyOf("job currants castings"),
+    jobId,
+    stepKey: "castings",
+    note: "sieved, no worms left in it",
+  });
+  const leaves = ["Bed 11", "Bed 12"].map(plotId);
+  await setJob(tell.context(20, 1), {
+    requestKey: keyOf("job extract"),
+    name: "Nettle extract, three ways",
+    forDay: tell.day(-48),
+    steps: [
+      {
+        key: "leaf",
+        does: "put-on",
+        storeId,
+        use: "foliar",
+        ratio: "1:500",
+        priority: 1,
+        plotIds: leaves,
+        litresPerM2: 0.06,
+      },
+      {
+        key: "soil",
+        does: "put-on",
+        storeId,
+        use: "drench-growing",
+        ratio: "1:250",
+        priority: 2,
+        plotIds: leaves,
+        litresPerM2: 2,
+      },
+      {
+        key: "heap",
+        does: "put-on",
+        storeId,
+        use: "compost",
+        ratio: "1:20",
+        priority: 3,
+        plotIds: [elsewhere.get("Long heap")!],
+        litresPerM2: 60,
+      },
+    ],
+  });
 }
 
 /** A juice, strained and on the shelf. */
@@ -551,7 +652,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   await seedDevices(tell, vessel);
   await seedSerum(tell, vessel);
   await seedOwnRecipe(tell);
-  await seedFinishedExtract(
+  const extractStoreId = await seedFinishedExtract(
     tell,
     vessel,
     (name) => plots.get(name)!,
@@ -574,6 +675,7 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     (name) => vessel(name).id,
   );
   await seedProgrammes(tell);
+  await seedJobs(tell, (name) => plots.get(name)!, extractStoreId);
   await seedRunningExtract(tell, vessel);
   await seedRunningTea(tell, vessel);
   await seedStuckExtract(tell, vessel);

@@ -86,6 +86,14 @@ export const WATERS = [
   { name: "Yard tap", kind: "mains", freeMgPerL: 0.5, totalMgPerL: 0.55 },
 ] as const;
 
+/** What is treated and lies nowhere on the plan. */
+export const ELSEWHERE = [
+  { name: "Long heap", kind: "compost-bin" },
+  { name: "Seed-mix bench", kind: "potting-mix" },
+  { name: "Porch pots", kind: "houseplants" },
+  { name: "Goat straw", kind: "bedding" },
+] as const;
+
 type Stage = "bare" | "seedling" | "growing" | "flowering" | "fruiting" | "perennial";
 interface BedPlan {
   readonly name: string;

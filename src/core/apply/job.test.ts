@@ -57,6 +57,13 @@ describe("layers of a job", () => {
     expect(layerFaults([mulch, brew])).toEqual([{ code: "covered-too-soon", stepKey: "b", beforeKey: "m" }]);
     expect(layerFaults([castings, char])).toEqual([{ code: "dug-through", stepKey: "h", beforeKey: "c" }]);
     expect(layerFaults([mulch, { ...brew, plotIds: [2] }])).toEqual([]);
+    expect(layerFaults([mulch, { ...brew, use: "foliar" }, water])).toEqual([]);
+    expect(
+      layerFaults([
+        { ...brew, use: "foliar" },
+        { ...brew, key: "d", use: "drench-growing" },
+      ]),
+    ).toEqual([]);
   });
 });
 

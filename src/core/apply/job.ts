@@ -40,8 +40,8 @@ export type JobStep = PutOnStep | LayStep | WaterStep;
 function layerOf(step: JobStep): number {
   if (step.does === "water") return 3;
   if (step.does === "put-on") return findUse(step.use).target === "leaves" ? 5 : 2;
-  if (step.what === "mulch") return 4;
-  return step.depthCm === null ? 1 : 0;
+  if (step.depthCm !== null) return 0;
+  return step.what === "mulch" ? 4 : 1;
 }
 
 /** The steps in the order in which layers go onto a bed; what is of one layer keeps its order. */
@@ -58,20 +58,22 @@ export interface LayerFault {
 
 const sharesPlot = (a: JobStep, b: JobStep): boolean => a.plotIds.some((id) => b.plotIds.includes(id));
 
-/** Steps that undo an earlier one on the same bed: dug in after something lay on top, or put on over the mulch. */
-export function layerFaults(steps: readonly JobStep[]): LayerFault[] {
-  return steps.flatMap((late, at) => {
-    const early = steps.slice(0, at).find((step) => layerOf(step) > layerOf(late) && sharesPlot(step, late));
-    if (!early || layerOf(late) === 3) return [];
-    return [
-      {
-        code: layerOf(late) === 0 ? ("dug-through" as const) : ("covered-too-soon" as const),
-        stepKey: late.key,
-        beforeKey: early.key,
-      },
-    ];
-  });
+/** Whether what was done before is undone by what comes late: dug through, or left out of reach under the mulch. */
+function faultOf(early: JobStep, late: JobStep): LayerFault["code"] | null {
+  if (late.does === "lay" && late.depthCm !== null)
+    return early.does === "lay" && early.depthCm === null ? "dug-through" : null;
+  const covers = early.does === "lay" && early.what === "mulch";
+  const goesUnder =
+    late.does === "put-on" ? findUse(late.use).target !== "leaves" : late.does === "lay" && late.what !== "mulch";
+  return covers && goesUnder ? "covered-too-soon" : null;
 }
+
+/** Steps that undo an earlier one on the same bed: dug in after something lay on top, or put on over the mulch. */
+export const layerFaults = (steps: readonly JobStep[]): LayerFault[] =>
+  steps.flatMap((late, at) => {
+    const early = steps.slice(0, at).find((step) => sharesPlot(step, late) && faultOf(step, late) !== null);
+    return early ? [{ code: faultOf(early, late)!, stepKey: late.key, beforeKey: early.key }] : [];
+  });
 
 /** A plot as far as a job counts it. */
 export interface JobPlot {

@@ -75,7 +75,13 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
             />
           ))}
           <PourList applying={applying} stops={stops} />
-          <Stock plan={plan} view={view} heldL={choice.availableL} tool={tool} second={choice.second !== null} />
+          <Stock
+            plan={plan}
+            view={view}
+            heldL={choice.availableL}
+            tool={tool}
+            leftL={choice.second ? null : choice.store.onHandL - plan.totals.concentrateL}
+          />
         </>
       ) : null}
     </section>

@@ -19,32 +19,40 @@ const Pit = ({ share }: { readonly share: number }) => {
   );
 };
 
+/** Less than this of a ceiling is not drawn. */
+const DRAWN_FROM = 0.01;
+
 /** What the last twelve months brought to a plot, each against the most that it should get, with where that figure comes from. */
-export const FilledBy = ({ filled }: { readonly filled: readonly Filled[] }) => (
-  <section aria-labelledby="brought">
-    <h2 id="brought" className="text-xl">
-      What adds up
-    </h2>
-    <p className="text-soft">
-      Brought in twelve months, grams to the square metre, against the most that it should get.
-    </p>
-    <ul>
-      {filled.map(({ what, gPerM2, ceilingGPerM2, share, source }) => (
-        <li key={what} className="flex items-center gap-3 border-b border-line py-1.5">
-          <Pit share={share} />
-          <span className="min-w-0 grow">
-            <b>{BROUGHT_WORDS[what]}</b>{" "}
-            <span className={`reading ${share >= NEARLY ? "font-semibold text-rust" : ""}`}>
-              {formatNumber(gPerM2, 2)} of {formatNumber(ceilingGPerM2, 2)}
+export const FilledBy = ({ filled }: { readonly filled: readonly Filled[] }) => {
+  const drawn = filled.filter(({ share }) => share >= DRAWN_FROM);
+  const rest = filled.filter((one) => !drawn.includes(one)).map(({ what }) => BROUGHT_WORDS[what]);
+  return (
+    <section aria-labelledby="brought">
+      <h2 id="brought" className="text-xl">
+        What adds up
+      </h2>
+      <p className="text-soft">
+        Brought in twelve months, grams to the square metre, against the most that it should get.
+      </p>
+      <ul>
+        {drawn.map(({ what, gPerM2, ceilingGPerM2, share, source }) => (
+          <li key={what} className="flex items-center gap-3 border-b border-line py-1.5">
+            <Pit share={share} />
+            <span className="min-w-0 grow">
+              <b>{BROUGHT_WORDS[what]}</b>{" "}
+              <span className={`reading ${share >= NEARLY ? "font-semibold text-rust" : ""}`}>
+                {formatNumber(gPerM2, 2)} of {formatNumber(ceilingGPerM2, 2)}
+              </span>
+              <span className="block text-[0.85rem] text-soft">{CEILING_WORDS[source]}</span>
             </span>
-            <span className="block text-[0.85rem] text-soft">{CEILING_WORDS[source]}</span>
-          </span>
-        </li>
-      ))}
-    </ul>
-    <p className="pt-1 text-[0.85rem] text-soft">
-      Worked out from what went into the batches, so about right; a laboratory’s figures for a batch make it better.
-      Only what was written down here counts.
-    </p>
-  </section>
-);
+          </li>
+        ))}
+      </ul>
+      {rest.length > 0 ? <p className="py-1">Less than a hundredth of the most: {rest.join(", ")}.</p> : null}
+      <p className="pt-1 text-[0.85rem] text-soft">
+        Worked out from what went into the batches, so about right; a laboratory’s figures for a batch make it better.
+        Only what was written down here counts.
+      </p>
+    </section>
+  );
+};

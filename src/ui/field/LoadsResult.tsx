@@ -12,27 +12,27 @@ export const Stock = ({
   view,
   heldL,
   tool,
-  second,
+  leftL,
 }: {
   readonly plan: WorkedLoads;
   readonly view: FieldView;
   readonly heldL: number;
   readonly tool: Tool;
-  /** Two liquids go on, and the figures are those of their blend. */
-  readonly second: boolean;
+  /** What stays in the store after it, L; null where two liquids go on, and the figures are those of their blend. */
+  readonly leftL: number | null;
 }) => {
   const { units } = view.farm;
   const haul = tool.kind === "injector" ? null : sayHaul(haulOf(plan.loads), tool.kind, units);
   return (plan.shortL ?? 0) > 0 ? (
     <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
-      It takes {sayVolume(plan.totals.concentrateL, units)}; {second ? "of the two there is" : "the store holds"}{" "}
+      It takes {sayVolume(plan.totals.concentrateL, units)}; {leftL === null ? "of the two there is" : "there is"}{" "}
       {sayVolume(heldL, units)}. Leave beds out, or go weaker.
     </Notice>
   ) : (
     <p className="py-2 text-[0.95rem]">
       In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate
       and {sayVolume(plan.totals.waterL, units)} of water.{" "}
-      {second ? "" : `${sayVolume(plan.leftL ?? 0, units)} stay in the store.`}
+      {leftL === null ? "" : `${sayVolume(Math.max(0, leftL), units)} stay in the store.`}
       {Math.abs(plan.roundingErrorL) > 1e-6
         ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
         : ""}

@@ -165,7 +165,8 @@ export const PourList = ({ applying, stops }: { readonly applying: Applying; rea
   return (
     <section aria-label="Who drinks">
       <p className={`py-2 ${isShort ? "font-semibold text-rust" : "text-soft"}`}>
-        {sayVolume(asked.wantedL, units)} wanted, {sayVolume(availableL, units)} in store
+        {sayVolume(asked.wantedL, units)} wanted, {sayVolume(availableL, units)}{" "}
+        {choice.step ? "for this step" : "in store"}
         {isShort ? ": shared out by who wants it most, then by who waited longest." : "."}{" "}
         <span className="font-normal text-soft">
           {reaches === null

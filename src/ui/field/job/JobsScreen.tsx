@@ -35,11 +35,13 @@ const sayWhere = (view: JobsView, step: JobStep): string => {
     : names.join(", ");
 };
 
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** What a step is, in one line. @example "Castings tea, drench, growing plants at 1:10" */
 export function sayStep({ field }: JobsView, step: JobStep): string {
   if (step.does === "water") return "Water in";
   if (step.does === "lay")
-    return `${LAID_WORDS[step.what]}${step.depthCm === null ? " on top" : `, worked in down to ${step.depthCm} cm`}`;
+    return `${capital(LAID_WORDS[step.what])}${step.depthCm === null ? " on top" : `, worked in down to ${step.depthCm} cm`}`;
   const store = field.stores.find(({ id }) => id === step.storeId);
   return `${store?.label ?? "a store that is empty"}, ${USES[step.use].name.toLowerCase()} at ${step.ratio}`;
 }
@@ -78,7 +80,7 @@ const Step = ({
   const nameOf = (id: number) => [...field.plots, ...field.elsewhere].find((plot) => plot.id === id)?.name ?? "";
   const asked = { jobId: job.id, stepKey: step.key };
   return (
-    <li className="grid gap-1 border-b border-line py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_auto] sm:items-center sm:gap-3">
+    <li className="grid grid-cols-[2rem_minmax(0,1fr)] gap-1 border-b border-line py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_auto] sm:items-center sm:gap-3">
       <span aria-hidden className={`font-display text-xl ${done ? "text-soft" : ""}`}>
         {done ? "✓" : nth}
       </span>
@@ -100,7 +102,7 @@ const Step = ({
         )}
         <Refusal error={doIt.error ?? takeBack.error} />
       </span>
-      <span className="print:hidden">
+      <span className="max-sm:col-start-2 print:hidden">
         {done ? (
           done.applicationId === null ? (
             <Button

@@ -51,7 +51,7 @@ describe("jobs", () => {
   it("tell each step with what it gets, who goes without, and the way to do it", async () => {
     const actions = fakeActions();
     renderWith(actions, <JobsScreen view={viewOf()} />);
-    expect(step(0)).toHaveTextContent("worm castings on top");
+    expect(step(0)).toHaveTextContent("Worm castings on top");
     expect(step(0)).toHaveTextContent("4 L per m², 36 L in all");
     expect(step(1)).toHaveTextContent("100 mL of the 215 mL of concentrate that it wants");
     expect(step(1)).toHaveTextContent("Bed 2 goes without");
@@ -97,7 +97,7 @@ describe("jobs", () => {
     const actions = fakeActions();
     const faults = [{ code: "covered-too-soon" as const, stepKey: "b", beforeKey: "a" }];
     renderWith(actions, <JobsScreen view={viewOf([jobOf({ faults })])} />);
-    expect(screen.getByText(/comes after “worm castings on top”/)).toBeVisible();
+    expect(screen.getByText(/comes after “Worm castings on top”/)).toBeVisible();
     fireEvent.click(screen.getByRole("button", { name: "Change Spring beds" }));
     fireEvent.click(screen.getByRole("button", { name: "Put the job away" }));
     await waitFor(() => expect(actions.setJob.mock.calls[0]?.[0]).toMatchObject({ jobId: 1, putAway: true }));
@@ -111,7 +111,7 @@ describe("a step put on in the field", () => {
     renderWith(actions, <FieldScreen view={view.field} start={startOf(view, 1, "b")} />);
     expect(screen.getByText(/A step of/)).toBeVisible();
     expect(screen.getByLabelText("Mix (L per m²)")).toHaveValue("3");
-    expect(screen.getByRole("region", { name: "Who drinks" })).toHaveTextContent("100 mL in store");
+    expect(screen.getByRole("region", { name: "Who drinks" })).toHaveTextContent("100 mL for this step");
     fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-1" } });
     fireEvent.click(screen.getByRole("button", { name: /^It is on/ }));
     await waitFor(() =>
