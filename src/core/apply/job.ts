@@ -62,7 +62,7 @@ const sharesPlot = (a: JobStep, b: JobStep): boolean => a.plotIds.some((id) => b
 function faultOf(early: JobStep, late: JobStep): LayerFault["code"] | null {
   if (late.does === "lay" && late.depthCm !== null)
     return early.does === "lay" && early.depthCm === null ? "dug-through" : null;
-  const covers = early.does === "lay" && early.what === "mulch";
+  const covers = early.does === "lay" && early.what === "mulch" && early.depthCm === null;
   const goesUnder =
     late.does === "put-on" ? findUse(late.use).target !== "leaves" : late.does === "lay" && late.what !== "mulch";
   return covers && goesUnder ? "covered-too-soon" : null;

@@ -130,7 +130,14 @@ describe("jobs", () => {
     const { steps } = layered();
     await setJob(
       farm.context(),
-      layered({ jobId, name: "Later", steps: [steps[2], { ...steps[0], what: "char", depthCm: 15 }] }),
+      layered({
+        jobId,
+        name: "Later",
+        steps: [
+          { ...steps[0], key: "d" },
+          { ...steps[0], what: "char", depthCm: 15 },
+        ],
+      }),
     );
     const [job] = await read();
     expect(job).toMatchObject({ id: jobId, name: "Later", steps: [{ done: null }, { done: { actorName: "Ana" } }] });
