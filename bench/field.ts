@@ -6,6 +6,7 @@ import { writeFileSync } from "node:fs";
 import os from "node:os";
 import { findFarm } from "../src/data/farm";
 import { select } from "../src/data/db";
+import { seekLatest } from "../src/data/field";
 import { applyStore, readField, readPlot } from "../src/services/field";
 import { readTrace } from "../src/services/trace";
 import { key, NOW, RAIN_ID, TestFarm } from "../src/testing/scratch";
@@ -55,6 +56,7 @@ async function farmOf({ plots, applications }: (typeof SIZES)[number]) {
        values ${whole(numbers.map((n) => [n, ids[n % ids.length], 18, 0.07]))}`,
     );
   }
+  await seekLatest(db, ids);
   return { farm, db, storeId, toolId, ids, row: (await findFarm(db))! };
 }
 

@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import os from "node:os";
 import { openPool, type Database, type Queryable } from "../src/data/db";
-import { listPlotApplications, listLatestByPlot, listPlots, listTools } from "../src/data/field";
+import { listLastByMethod, listPlotApplications, listPlots, listTools } from "../src/data/field";
 import { listBatches, listRunningBatches, listStandingOfRunning } from "../src/data/batch";
 import { findFarm, type Farm } from "../src/data/farm";
 import { migrate } from "../src/data/migrate";
@@ -70,7 +70,13 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
     [
       "field",
       () => readField(ctx, farm),
-      () => Promise.all([listPlots(db, "2031-03-20"), listLatestByPlot(db), listStoresOnHand(db), listTools(db)]),
+      () =>
+        Promise.all([
+          listPlots(db, "2031-03-20"),
+          listLastByMethod(db, new Date(0)),
+          listStoresOnHand(db),
+          listTools(db),
+        ]),
     ],
     [
       "ledger",

@@ -102,13 +102,14 @@ const SELECT = `
          part.mix_l, part.concentrate_l, application.mix_l as application_mix_l, application.labour_min, application.at, actor.name as actor_name,
          batch.method_id, json_value(batch.recipe, '$.shortName') as batch_name, application.carries, part.clear_on, application.note,
          application.override_reason, application.weather, application.depth_cm,
-         (select other_store.label from application other join store other_store on other_store.id = other.store_id
-          where other.blend_id = application.blend_id and other.id <> application.id limit 1) as blended_with
+         other_store.label as blended_with
   from application_plot part
   join application on application.id = part.application_id
   join store on store.id = application.store_id
   join batch on batch.id = store.batch_id
   join actor on actor.id = application.actor_id
+  left join application other on other.blend_id = application.blend_id and other.id <> application.id
+  left join store other_store on other_store.id = other.store_id
   left join application_taken_back gone on gone.application_id = application.id
   where gone.application_id is null`;
 const SELECT_ALL = `${SELECT} order by application.at desc, application.id desc, part.plot_id`;
@@ -183,25 +184,6 @@ export const listClearDays = async (db: Queryable, day: string): Promise<Readonl
       )
     ).map(({ plot_id, clear_on }) => [plot_id, clear_on]),
   );
-/** When each plot last got something of each method, since a moment. @param plotIds of these alone; null for all */
-export const listLastByMethod = async (
-  db: Queryable,
-  since: Date,
-  plotIds: readonly number[] | null = null,
-): Promise<readonly { readonly plotId: number; readonly methodId: string; readonly at: Date }[]> =>
-  (
-    await select<{ plot_id: number; method_id: string; at: Date }>(
-      db,
-      `select part.plot_id, batch.method_id, max(application.at) as at
-       from application_plot part join application on application.id = part.application_id
-       join store on store.id = application.store_id join batch on batch.id = store.batch_id
-       where application.id not in (select application_id from application_taken_back)
-         and application.at >= ? ${plotIds ? `and part.plot_id in (${places(plotIds)})` : ""}
-       group by part.plot_id, batch.method_id`,
-      [since, ...(plotIds ?? [])],
-    )
-  ).map((row) => ({ plotId: row.plot_id, methodId: row.method_id, at: row.at }));
-
 /** What went on which plot since a moment, the earliest first: no more than a look after it needs. */
 export const listDosesSince = async (
   db: Queryable,
@@ -225,41 +207,6 @@ export const listDosesSince = async (
     )
   ).map(({ at, ...dose }) => ({ ...dose, atMs: at.getTime() }));
 
-/** The number of the newest application of each plot; of those whose newest was taken back, the one before. */
-async function newestIds(db: Queryable): Promise<readonly { readonly plotId: number; readonly id: number }[]> {
-  // Without looking at what was taken back this is read off the index, however much there is.
-  const newest = await select<{ plotId: number; id: number; isGone: number }>(
-    db,
-    `select newest.plot_id as plotId, newest.id, gone.application_id is not null as isGone
-     from (select plot_id, max(application_id) as id from application_plot group by plot_id) newest
-     left join application_taken_back gone on gone.application_id = newest.id`,
-  );
-  const gone = newest.filter(({ isGone }) => isGone).map(({ plotId }) => plotId);
-  const before =
-    gone.length === 0
-      ? []
-      : await select<{ plotId: number; id: number }>(
-          db,
-          `select plot_id as plotId, max(application_id) as id from application_plot
-           where plot_id in (${places(gone)}) and application_id not in (select application_id from application_taken_back) group by plot_id`,
-          gone,
-        );
-  return [...newest.filter(({ isGone }) => !isGone), ...before];
-}
-
-/** The newest application of each plot that ever got one. */
-export async function listLatestByPlot(db: Queryable): Promise<PlotApplication[]> {
-  const ids = await newestIds(db);
-  if (ids.length === 0) return [];
-  const wanted = new Set(ids.map(({ plotId, id }) => `${id} ${plotId}`));
-  const applications = [...new Set(ids.map(({ id }) => id))];
-  const rows = await select<PlotApplicationRow>(
-    db,
-    `${SELECT} and part.application_id in (${places(applications)})`,
-    applications,
-  );
-  return rows.map(toPlotApplication).filter(({ applicationId, plotId }) => wanted.has(`${applicationId} ${plotId}`));
-}
 /** Everything that plots got, newest first. */
 export const listPlotApplications = async (db: Queryable): Promise<PlotApplication[]> =>
   (await select<PlotApplicationRow>(db, SELECT_ALL)).map(toPlotApplication);

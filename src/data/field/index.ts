@@ -10,8 +10,6 @@ export {
   listApplicationsOfBatch,
   listClearDays,
   listDosesSince,
-  listLastByMethod,
-  listLatestByPlot,
   listPlotApplications,
   listStandingOfBlend,
   type PlotApplication,
@@ -30,6 +28,7 @@ export {
   type JobRow,
   type LaidOn,
 } from "./jobs";
+export { listLastByMethod, noteLatest, seekLatest, type LatestOnPlot } from "./latest";
 export { insertLook, listLooks, type PlotLook } from "./looks";
 export { insertProgramme, listProgrammes } from "./programmes";
 export { insertHarvestRule, listHarvestRules, type FarmRule } from "./harvestRules";
@@ -54,6 +53,7 @@ export {
 } from "./plantings";
 export {
   freePlotName,
+  landMark,
   insertPlot,
   listPlotNames,
   listLand,

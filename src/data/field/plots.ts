@@ -117,6 +117,16 @@ export async function listPlots(
   });
 }
 
+/** A mark that differs once any outline, planting or stage was committed. */
+export async function landMark(db: Queryable): Promise<string> {
+  const [row] = await select<{ shapes: number; plantings: number; seen: number }>(
+    db,
+    `select (select count(*) from plot_shape) as shapes, (select count(*) from planting_state) as plantings,
+            (select count(*) from stage_seen) as seen`,
+  );
+  return `${row!.shapes}/${row!.plantings}/${row!.seen}`;
+}
+
 /** The last name of every plot that ever was, by its id: for what is told of the past. */
 export const listPlotNames = async (db: Queryable): Promise<ReadonlyMap<number, string>> =>
   new Map((await listShapes(db, true)).map(({ id, name }) => [id, name]));

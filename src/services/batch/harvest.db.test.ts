@@ -1,4 +1,5 @@
 import { findFarm } from "@/data/farm/farm";
+import { listApplicationsOfPlot } from "@/data/field";
 import { hoursAgo, key, NOW, refusalOf, TestFarm, RAIN_ID } from "@/testing/scratch";
 import { addTool } from "../farm/addThings";
 import { applyStore } from "../field/applyStore";
@@ -147,10 +148,12 @@ describe("straining, storing, applying", () => {
     // 15 m² at 2 L/m² are 30 L of mix: three cans of 10 L with 100 mL in each.
     const view = await readField(farm.context(), await farmRow());
     expect(view.stores[0]!.onHandL).toBeCloseTo(69.7, 9);
-    expect(view.plots.map(({ last }) => [last!.mixL, last!.concentrateL])).toEqual([
+    const got = await Promise.all([a, b].map((id) => listApplicationsOfPlot(farm.scratch.db, id)));
+    expect(got.map(([last]) => [last!.mixL, last!.concentrateL])).toEqual([
       [20, 0.2],
       [10, 0.1],
     ]);
+    expect(view.plots.map(({ last }) => last!.storeLabel)).toEqual(["Nettle", "Nettle"]);
     expect(
       (await readBatch(farm.context(), await farmRow(), batchId))!.applications.map(({ plotName }) => plotName),
     ).toEqual(["A", "B"]);
@@ -181,7 +184,8 @@ describe("straining, storing, applying", () => {
       });
     await given({ overrideReason: "ploughed in tomorrow, nobody eats of it" });
     const { plots } = await readField(farm.context(), await farmRow());
-    expect(plots.find(({ id }) => id === bed)).toMatchObject({ clearOn: "2031-07-18", last: { carries: ["dung"] } });
+    expect(plots.find(({ id }) => id === bed)).toMatchObject({ clearOn: "2031-07-18" });
+    expect(await listApplicationsOfPlot(farm.scratch.db, bed)).toMatchObject([{ carries: ["dung"] }]);
     // Its own rule stands in place of the cautious one.
     await setHarvestRule(farm.context(), {
       requestKey: key(),

@@ -34,7 +34,7 @@ import { atField, refuse } from "../refusal";
 import { airDays, storeState } from "../stores";
 import { hourAt } from "../weather";
 import { broughtSince, lastSameDays, sinceWhen } from "./lastSame";
-import { treatableOf } from "./treatable";
+import { treatableBeside } from "./treatable";
 
 const HOUR_MS = 3_600_000;
 
@@ -176,8 +176,9 @@ async function plotsJudged(db: Queryable, request: ApplyRequest, it: ApplyCaseRe
     listMarks(db),
     listBrought(db, broughtSince(it.today), request.plotIds),
   ]);
+  const treatableOf = treatableBeside(marks);
   return it.plots.map(({ id, name, kind, crop, leafEaten, harvestOn, part, ring, areaM2 }, index) => {
-    const treatable = treatableOf(ring, marks);
+    const treatable = treatableOf(ring);
     const mixL = mixOf(request, it, index);
     const told = { name, crop, leafEaten, harvestOn, part, lastSameD: lastSameDays(lastByMethod, id, methodId, it.at) };
     return isElsewhere(kind)

@@ -12,7 +12,14 @@ import { fits } from "@/core/quantity/fits";
 import { recipeFrom } from "@/core/recipe/document";
 import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
 import type { Queryable } from "@/data/db";
-import { addToBrought, insertApplication, insertApplicationPlot, insertBlend, type Plot } from "@/data/field";
+import {
+  addToBrought,
+  insertApplication,
+  insertApplicationPlot,
+  insertBlend,
+  noteLatest,
+  type Plot,
+} from "@/data/field";
 import { insertStoreMovement } from "@/data/stores";
 import { act } from "../act";
 import type { Context } from "../context";
@@ -91,7 +98,7 @@ async function writeDown(
   request: ApplyRequest,
   it: ApplyCaseRead,
   plan: WorkedLoads,
-  { store, carried, brings, share }: Liquid,
+  { store, methodId, carried, brings, share }: Liquid,
   blendId: number | null,
 ): Promise<number> {
   const { at, use, tool, plots, dilution } = it;
@@ -127,6 +134,7 @@ async function writeDown(
     const clearOn = ontoHeap ? null : clearDay(plot, carried.carries, it.rules, it.today);
     await insertApplicationPlot(db, applicationId, plot.id, part.mixL * share, concentrateL, clearOn);
     await addToBrought(db, plot.id, it.today, timesBrought(brings, concentrateL));
+    await noteLatest(db, plot.id, methodId, at, store.id);
   }
   await insertStoreMovement(db, {
     storeId: store.id,

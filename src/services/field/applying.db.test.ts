@@ -130,7 +130,7 @@ describe("putting on", () => {
       await put({ plotIds: [pots], useId: "houseplants", ratio: "1:500", mixRateL: 3 });
       const view = await readField(farm.context(), await farmRow());
       expect(view.plots.map((plot) => plot.name)).toEqual(["Bed 1"]);
-      expect(view.elsewhere).toMatchObject([{ name: "Window sill", last: { useId: "houseplants" } }]);
+      expect(view.elsewhere).toMatchObject([{ name: "Window sill", last: { storeLabel: expect.any(String) } }]);
       const page = (await readPlot(farm.context(), await farmRow(), pots))!;
       expect(page.doses).toMatchObject([{ mixL: 3, clearOn: null }]);
       expect(page.filled).toEqual([]);

@@ -1,5 +1,7 @@
 import "server-only";
 import { ID, NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
+import { isOnPlan } from "@/core/apply/elsewhere";
+import { groupBy } from "@/core/groupBy";
 import { findRecipe, findUseRate } from "@/core/book";
 import { USE_IDS } from "@/core/book/uses";
 import { addDays } from "@/core/calendar";
@@ -12,20 +14,14 @@ import {
   type Programme,
   type ProgrammePlot,
 } from "@/core/programme/programme";
-import {
-  insertProgramme,
-  listHarvestRules,
-  listLastByMethod,
-  listPlantings,
-  listPlots,
-  listProgrammes,
-} from "@/data/field";
+import { insertProgramme, listHarvestRules, listLastByMethod, listPlantings, listProgrammes } from "@/data/field";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import { act } from "../act";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
+import { readPlots } from "./readPlots";
 import { atField, refuse } from "../refusal";
 import { lastSameDays, sinceLastYear } from "./lastSame";
 
@@ -110,16 +106,18 @@ export async function readCalendar(
   const programmes = await listProgrammes(db);
   if (programmes.length === 0) return { programmes, plots: [] };
   const [plots, plantings, made, rules] = await Promise.all([
-    listPlots(db, today),
+    readPlots(db, today),
     listPlantings(db),
     listLastByMethod(db, sinceLastYear(now)),
     listHarvestRules(db),
   ]);
-  const calendars = plots.flatMap(({ id, name }): PlotCalendar[] => {
-    const own = plantings.filter(({ plotId }) => plotId === id);
+  const plantingsOf = groupBy(plantings, ({ plotId }) => plotId);
+  const madeOf = groupBy(made, ({ plotId }) => plotId);
+  const calendars = plots.filter(isOnPlan).flatMap(({ id, name }): PlotCalendar[] => {
+    const own = plantingsOf.get(id) ?? [];
     const planting = plantingOn(own, today) ?? nextPlanting(own, today);
     if (!planting) return [];
-    const ofPlot = made.filter(({ plotId }) => plotId === id);
+    const ofPlot = madeOf.get(id) ?? [];
     const plot: ProgrammePlot = {
       id,
       planting,

@@ -1,9 +1,11 @@
 import "server-only";
 import type { BroughtAmounts } from "@/core/apply/brought";
+import { groupBy } from "@/core/groupBy";
 import { isOnPlan } from "@/core/apply/elsewhere";
 import type { HourCase } from "@/core/apply/hourCautions";
 import type { FitBand } from "@/core/apply/fitHours";
 import type { Piece } from "@/core/land/edit";
+import type { Treatable } from "@/core/land/marks";
 import type { Origin } from "@/core/land/geojson";
 import type { BatchContent } from "@/core/recipe/composition";
 import { recipeFrom } from "@/core/recipe/document";
@@ -12,16 +14,14 @@ import {
   listBrought,
   listClearDays,
   listLastByMethod,
-  listLatestByPlot,
+  type LatestOnPlot,
   listPatchTests,
   type PatchTestRow,
-  type PlotApplication,
   findOrigin,
   listHarvestRules,
   listMarks,
   type LandMark,
   type FarmRule,
-  listPlots,
   listTools,
   type Plot,
   type Tool,
@@ -34,7 +34,8 @@ import { farmView, type FarmView } from "../farm";
 import { readWaters, type WatersView } from "../water";
 import { carriedOfBatches, type CarriedOf } from "../hazards";
 import { broughtSince, daysSince, sinceWhen } from "./lastSame";
-import { treatableOf } from "./treatable";
+import { readPlots } from "./readPlots";
+import { treatableBeside } from "./treatable";
 import { storeViews, type StoreView } from "../stores";
 import { isoDay } from "@/formats/times";
 import { airAhead, airSince, fitBands, hourAt } from "../weather";
@@ -51,7 +52,8 @@ export interface PlotView extends Plot {
   readonly lastByMethod: Readonly<Record<string, number>>;
   /** What the last twelve months brought to it, g; null where nothing did. */
   readonly broughtG: BroughtAmounts | null;
-  readonly last: (Omit<PlotApplication, "at"> & { readonly atMs: number }) | null;
+  /** What it got last, of whatever; null where it never got anything. */
+  readonly last: { readonly storeLabel: string; readonly atMs: number } | null;
 }
 
 /** A store with what its liquid carries. */
@@ -89,10 +91,16 @@ export interface FieldView {
 
 function toTreat(
   plot: Plot,
-  marks: readonly LandMark[],
+  treatableOf: (ring: Plot["ring"]) => Treatable,
 ): Pick<PlotView, "treatableM2" | "nearWater" | "treatablePieces"> {
-  const { areaM2, near, pieces } = treatableOf(plot.ring, marks);
+  const { areaM2, near, pieces } = treatableOf(plot.ring);
   return { treatableM2: areaM2, nearWater: near, treatablePieces: near.length > 0 ? pieces : null };
+}
+
+/** The last of all that a plot got. */
+function lastOf(made: readonly LatestOnPlot[]): PlotView["last"] {
+  const last = made.toSorted((a, b) => b.at.getTime() - a.at.getTime())[0];
+  return last ? { storeLabel: last.storeLabel, atMs: last.at.getTime() } : null;
 }
 
 const BANDS_AHEAD_H = 36;
@@ -101,16 +109,15 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [air, plots, latest, stores, tools, waters, rules, clear, made, marks, origin, brought] = await Promise.all([
+  const [air, plots, stores, tools, waters, rules, clear, made, marks, origin, brought] = await Promise.all([
     airSince(db, now, now),
-    listPlots(db, isoDay(now, farm), false, null, true),
-    listLatestByPlot(db),
+    readPlots(db, isoDay(now, farm)),
     listStoresOnHand(db),
     listTools(db),
     readWaters(ctx),
     listHarvestRules(db),
     listClearDays(db, isoDay(now, farm)),
-    listLastByMethod(db, sinceWhen(now)),
+    listLastByMethod(db, new Date(0)),
     listMarks(db),
     findOrigin(db),
     listBrought(db, broughtSince(isoDay(now, farm))),
@@ -123,22 +130,18 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listPatchTests(db, batchIds),
     hourAt(db, farm, now, now),
   ]);
-  const madeOf = new Map<number, (typeof made)[number][]>();
-  for (const one of made) madeOf.set(one.plotId, [...(madeOf.get(one.plotId) ?? []), one]);
-  const byPlot = new Map(latest.map((made) => [made.plotId, made]));
-  const lastOf = (id: number): PlotView["last"] => {
-    const made = byPlot.get(id);
-    if (!made) return null;
-    const { at, ...rest } = made;
-    return { ...rest, atMs: at.getTime() };
-  };
+  const madeOf = groupBy(made, ({ plotId }) => plotId);
+  const since = sinceWhen(now);
+  const [onPlan, elsewhere] = [treatableBeside(marks), treatableBeside([])];
   const viewOf = (plot: Plot): PlotView => ({
     ...plot,
-    ...toTreat(plot, isOnPlan(plot) ? marks : []),
-    last: lastOf(plot.id),
+    ...toTreat(plot, isOnPlan(plot) ? onPlan : elsewhere),
+    last: lastOf(madeOf.get(plot.id) ?? []),
     clearOn: clear.get(plot.id) ?? null,
     lastByMethod: Object.fromEntries(
-      (madeOf.get(plot.id) ?? []).map(({ methodId, at }) => [methodId, daysSince(at, now)]),
+      (madeOf.get(plot.id) ?? [])
+        .filter(({ at }) => at >= since)
+        .map(({ methodId, at }) => [methodId, daysSince(at, now)]),
     ),
     broughtG: brought.get(plot.id) ?? null,
   });

@@ -4,6 +4,7 @@ import { isOnPlan } from "@/core/apply/elsewhere";
 import {
   listApplicationsOfPlot,
   listBrought,
+  type PlotApplication,
   listLaidOn,
   type LaidOn,
   listLooks,
@@ -26,9 +27,8 @@ import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { meanAirByDay } from "../weather";
-import type { PlotView } from "./readField";
 import { broughtSince } from "./lastSame";
-import { treatableOf } from "./treatable";
+import { treatableBeside } from "./treatable";
 
 /** A look as screens show it. */
 export type LookView = Omit<PlotLook, "at"> & { readonly atMs: number };
@@ -60,7 +60,7 @@ export interface PlotPage {
   /** What was laid on it by hand, and water, the latest first. */
   readonly laid: readonly (LaidOn & { readonly jobName: string; readonly atMs: number; readonly actorName: string })[];
   /** All that it got, the latest first. */
-  readonly doses: readonly NonNullable<PlotView["last"]>[];
+  readonly doses: readonly (Omit<PlotApplication, "at"> & { readonly atMs: number })[];
 }
 
 /** The air of so many days tells how long a brew takes. */
@@ -103,7 +103,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
-  const { areaM2, near } = treatableOf(plot.ring, isOnPlan(plot) ? marks : []);
+  const { areaM2, near } = treatableBeside(isOnPlan(plot) ? marks : [])(plot.ring);
   const standing = plantingOn(plantings, today);
   const lastByMethod = lastOf(doses, now);
   return {

@@ -2,7 +2,7 @@ import "server-only";
 import { NEEDED_REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { timesBrought } from "@/core/apply/brought";
 import { findFarm } from "@/data/farm";
-import { addToBrought, insertTakenBack, listStandingOfBlend } from "@/data/field";
+import { addToBrought, insertTakenBack, listStandingOfBlend, seekLatest } from "@/data/field";
 import { insertStoreMovement, lockStore } from "@/data/stores";
 import { isoDay } from "@/formats/times";
 import { act } from "../act";
@@ -46,6 +46,10 @@ export const takeBackApplication = act(
         note: `taken back: ${reason}`.slice(0, 200),
       });
     }
+    await seekLatest(
+      db,
+      standing.flatMap(({ plots }) => plots.map(({ plotId }) => plotId)),
+    );
     return { applicationId };
   },
 );

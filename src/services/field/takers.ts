@@ -1,14 +1,16 @@
 import "server-only";
+import { isOnPlan } from "@/core/apply/elsewhere";
 import { couldTake, usesAtAll, usesNow, type StoreCase } from "@/core/apply/usesNow";
 import type { UseId } from "@/core/book/uses";
 import { recipeFrom } from "@/core/recipe/document";
 import { alertDue } from "@/core/stock/storeAlerts";
-import { listLastByMethod, listHarvestRules, listPlots } from "@/data/field";
+import { listLastByMethod, listHarvestRules } from "@/data/field";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
 import { carriedOfBatches } from "../hazards";
 import { lastSameDays, sinceWhen } from "./lastSame";
+import { readPlots } from "./readPlots";
 import type { StoreView } from "../stores";
 
 const MOST = 4;
@@ -35,7 +37,7 @@ export async function storeUses(
 ): Promise<Map<number, StoreUses>> {
   if (views.length === 0) return new Map();
   const [plots, rules, made, carried] = await Promise.all([
-    listPlots(db, isoDay(now, farm)),
+    readPlots(db, isoDay(now, farm)),
     listHarvestRules(db),
     listLastByMethod(db, sinceWhen(now)),
     carriedOfBatches(db, [...new Set(views.map(({ batchId }) => batchId))]),
@@ -64,6 +66,7 @@ export async function storeUses(
           mayGoOut: usesAtAll(asked).length > 0,
           alertH,
           takers: plots
+            .filter(isOnPlan)
             .filter((plot) =>
               over
                 ? // Spent, it does no harm where nothing grows; found off, it is for the heap.

@@ -5,9 +5,12 @@ import { keeping } from "../kept";
 
 const kept = keeping<Treatable>("treatable", 5000);
 
-/** What of a plot may be treated; worked out once for an outline and the waters, since it takes more than all the rest of a page. */
-export function treatableOf(ring: Ring, marks: readonly Mark[]): Treatable {
+/** What of plots may be treated beside these waters; worked out once for an outline and the waters, since it takes more than all the rest of a page. */
+export function treatableBeside(marks: readonly Mark[]): (ring: Ring) => Treatable {
   const waters = marks.filter(({ bufferM }) => bufferM > 0).map(({ name, line, bufferM }) => [name, line, bufferM]);
-  const key = JSON.stringify([ring, waters]);
-  return kept.get(key) ?? kept.set(key, treatable(ring, marks));
+  const besides = JSON.stringify(waters);
+  return (ring) => {
+    const key = `${besides} ${ring.join(";")}`;
+    return kept.get(key) ?? kept.set(key, treatable(ring, marks));
+  };
 }

@@ -1,4 +1,5 @@
 import "server-only";
+import { isOnPlan } from "@/core/apply/elsewhere";
 import type { BatchCost } from "@/core/money/batchCost";
 import { listPlotApplications, type PlotApplication, listPlots } from "@/data/field";
 import { listBatches } from "@/data/batch";
@@ -34,7 +35,8 @@ export interface LedgerPlot {
   readonly id: number;
   readonly name: string;
   readonly crop: string;
-  readonly areaM2: number;
+  /** Null where it lies nowhere on the plan. */
+  readonly areaM2: number | null;
   readonly costMinor: number;
   readonly applications: readonly LedgerApplication[];
 }
@@ -115,13 +117,15 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
       cost,
     })),
     plots: plots
+      // What lies nowhere on the plan is told of once it cost something.
+      .filter((plot) => isOnPlan(plot) || byPlot.has(plot.id))
       .map((plot) => {
         const own = byPlot.get(plot.id) ?? [];
         return {
           id: plot.id,
           name: plot.name,
           crop: plot.crop,
-          areaM2: plot.areaM2,
+          areaM2: isOnPlan(plot) ? plot.areaM2 : null,
           costMinor: own.reduce((sum, line) => sum + line.costMinor, 0),
           applications: own.slice(0, SHOWN_APPLICATIONS),
         };

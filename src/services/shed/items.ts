@@ -1,4 +1,5 @@
 import "server-only";
+import { groupBy } from "@/core/groupBy";
 import { INGREDIENT_FACTS, type UsualSource } from "@/core/book/ingredientFacts";
 import { findIngredient, isPickedFresh, type IngredientId } from "@/core/book/ingredients";
 import { toMilli } from "@/core/stock/drawOldest";
@@ -6,7 +7,7 @@ import { collectorOutlook, daysLeft, dailyUseMilli, type CollectorOutlook, type 
 import { cover, type Covering, type Demand, type Supply } from "@/core/stock/shopping";
 import type { DayFlow, OwnIngredient, SupplyTerms } from "@/data/shed";
 import type { LotView } from "./lotStates";
-import { groupBy, itemIdOf, type ItemSum, type Shelf } from "./shelf";
+import { itemIdOf, type ItemSum, type Shelf } from "./shelf";
 
 /** One container on the shelf: an ingredient of the book, or of the farm's own. */
 export interface ShedItem extends ItemSum {
@@ -126,7 +127,7 @@ export function shedItems(shelf: Shelf, facts: ShedFacts): ShedItem[] {
     suppliesFor(shelf, facts.demands, ({ hold }) => !hold?.hard),
   );
   // What is wanted of an ingredient is written on the book's own container; the farm's kinds of it count into it.
-  const wantedBy = groupBy(coverings, ({ demand }) => demand.ingredient);
+  const wantedBy = groupBy(coverings, ({ demand }): string => demand.ingredient);
   const known = bareItems(shelf);
   const ids = new Set([...known.keys(), ...termsByItem.keys()]);
   return [...ids].flatMap((itemId) => {

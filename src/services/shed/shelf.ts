@@ -1,4 +1,5 @@
 import "server-only";
+import { groupBy } from "@/core/groupBy";
 import { toMilli } from "@/core/stock/drawOldest";
 import type { Database } from "@/data/db";
 import { listLotEvents, listOwnIngredients, type OwnIngredient, listLotsOnHand, shelfMark } from "@/data/shed";
@@ -37,17 +38,6 @@ export interface Shelf {
 /** A container's own id: the book's, or own-N. */
 export const itemIdOf = (ingredientId: string, ownId: number | null): string =>
   ownId === null ? ingredientId : `own-${ownId}`;
-
-export function groupBy<T>(things: readonly T[], keyOf: (thing: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const thing of things) {
-    const key = keyOf(thing);
-    const known = groups.get(key);
-    if (known) known.push(thing);
-    else groups.set(key, [thing]);
-  }
-  return groups;
-}
 
 function layersOf(lots: readonly LotView[], today: string): ShedLayer[] {
   const layer = (lot: LotView): ShedLayer => ({

@@ -213,29 +213,7 @@ describe("the cards", () => {
 
 describe("the field plan", () => {
   it("draws every bed as a button that says what it is and what it got last", () => {
-    const last = {
-      applicationId: 1,
-      plotId: 2,
-      batchId: 1,
-      storeLabel: "Nettle extract",
-      useId: "foliar",
-      partsWater: 250,
-      mixL: 2,
-      concentrateL: 0.01,
-      applicationMixL: 2,
-      labourMin: 5,
-      actorName: "Ana",
-      methodId: "cultured-extract",
-      carries: [],
-      clearOn: null,
-      batchName: "Nettle extract",
-      note: "",
-      overrideReason: null,
-      weather: null,
-      blendedWith: null,
-      depthCm: null,
-      atMs: at(-26),
-    };
+    const last = { storeLabel: "Nettle extract", atMs: at(-26) };
     const onToggle = jest.fn();
     renderWith(
       fakeActions(),

@@ -73,13 +73,15 @@ const PlotRow = ({
           <span className="reading text-right">
             {sayMoney(plot.costMinor, currency)}
             <span className="block text-[0.85rem] text-soft">
-              {sayPricePer(plot.costMinor / plot.areaM2, "m2", currency, units)}
+              {plot.areaM2 === null ? "" : sayPricePer(plot.costMinor / plot.areaM2, "m2", currency, units)}
             </span>
           </span>
         </summary>
         <ul className="pb-2 pl-4 text-[0.92rem]">
           {plot.applications.length === 0 ? (
-            <li className="text-soft">Nothing was put on it. {sayArea(plot.areaM2, units)}.</li>
+            <li className="text-soft">
+              Nothing was put on it. {plot.areaM2 === null ? "" : `${sayArea(plot.areaM2, units)}.`}
+            </li>
           ) : null}
           {plot.applications.map((made) => (
             <li key={made.applicationId} className="flex justify-between gap-3 py-0.5">
