@@ -1,11 +1,15 @@
 import type { IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import type { UseId } from "../book/uses";
+import type { ToolKind } from "./tool";
 import { RAIN_MM, type WeatherHour } from "./weatherHour";
 
 /** The finest hole that what goes through a tool must pass, µm: small holes clog, and leaf in a spray stays on the leaf. */
-export const meshUm = (tool: "can" | "knapsack" | "injector", use: UseId): number =>
-  tool === "injector" || use === "injector" ? 100 : use === "foliar" || tool === "knapsack" ? 200 : 1000;
+export function meshUm(tool: ToolKind, use: UseId): number {
+  if (tool === "injector" || tool === "drip" || use === "injector") return 100;
+  if (use === "foliar" || tool === "knapsack" || tool === "siphon") return 200;
+  return tool === "tote" ? 500 : 1000;
+}
 
 /** What is done after something went on. */
 export type AfterCare =

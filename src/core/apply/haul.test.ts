@@ -1,4 +1,4 @@
-import { haulInCans, haulOf, isPastCarrying } from "./haul";
+import { handsHours, haulInCans, haulOf, isPastCarrying } from "./haul";
 
 describe("what carrying means", () => {
   it("counts trips, weight and hours, longer the further the beds lie", () => {
@@ -16,5 +16,15 @@ describe("what carrying means", () => {
     expect(isPastCarrying(haulInCans(200, 10))).toBe(false);
     expect(isPastCarrying(haulInCans(2000, 10))).toBe(true);
     expect(isPastCarrying(haulInCans(600, 10, 300))).toBe(true);
+  });
+});
+
+describe("hands at a tool", () => {
+  it("are needed for cans, a while for a tote, and not where the water does it", () => {
+    const loads = [{ count: 6, mixL: 10 }];
+    expect(handsHours("can", loads)).toBe(haulOf(loads).hours);
+    expect(handsHours("drip", loads)).toBe(0);
+    // Twenty minutes to fill and prime, and 600 L at 15 L a minute.
+    expect(handsHours("tote", [{ count: 1, mixL: 600 }])).toBe(1);
   });
 });

@@ -1,3 +1,5 @@
+import { isInline, type ToolKind } from "./tool";
+
 /** What carrying so much by hand means. */
 export interface Haul {
   readonly trips: number;
@@ -40,6 +42,21 @@ export function haulOf(loads: readonly { readonly count: number; readonly mixL: 
     hours: (trips * (MINUTES_A_LOAD + (2 * Math.max(0, distanceM - NEAR_M)) / WALK_M_PER_MIN)) / 60,
     better: trips <= MANY_LOADS ? null : massKg >= INJECTOR_L ? "injector" : "tote-and-pump",
   };
+}
+
+/** Filling a tote and priming its pump, minutes; and what a pump with a hose and a rose puts out, L a minute. Both judged. */
+const MINUTES_A_TOTE = 20;
+const PUMPED_L_PER_MIN = 15;
+
+/** How long one person is at it with such a tool, h: carrying cans, standing by the hose, or nothing where the water does it. */
+export function handsHours(
+  kind: ToolKind,
+  loads: readonly { readonly count: number; readonly mixL: number }[],
+  distanceM = NEAR_M,
+): number {
+  if (isInline(kind)) return 0;
+  if (kind !== "tote") return haulOf(loads, distanceM).hours;
+  return loads.reduce((sum, { count, mixL }) => sum + count * (MINUTES_A_TOTE + mixL / PUMPED_L_PER_MIN), 0) / 60;
 }
 
 /** The same for so much mix in cans of a size, the last one not quite full. @param mixL litres in all @param canL what a can holds, L */

@@ -1,10 +1,11 @@
 import "server-only";
+import type { ToolKind } from "@/core/apply/tool";
 import { insert, select, type Queryable } from "../db";
 
 export interface Tool {
   readonly id: number;
   readonly name: string;
-  readonly kind: "can" | "knapsack" | "injector";
+  readonly kind: ToolKind;
   readonly volumeL: number;
   readonly stepMl: number | null;
   readonly partsWater: number | null;

@@ -1,4 +1,5 @@
 import "server-only";
+import { isInline } from "@/core/apply/tool";
 import { METHODS } from "@/core/book";
 import { leadTime, type LeadTime } from "@/core/choose/leadTime";
 import { startFor, type StartAnswer } from "@/core/choose/startFor";
@@ -90,7 +91,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
     listPlots(ctx.pool, isoDay(now, farm)),
     listTools(ctx.pool),
   ]);
-  const cansL = tools.flatMap(({ kind, volumeL }) => (kind === "injector" ? [] : [volumeL]));
+  const cansL = tools.flatMap(({ kind, volumeL }) => (isInline(kind) || kind === "tote" ? [] : [volumeL]));
   return {
     ...making,
     farm: farmView(farm),

@@ -1,6 +1,7 @@
 import "server-only";
 import { REQUEST_KEY, object, NAME } from "@/contracts/parts";
 import { act } from "../act";
+import { isInline, TOOL_KINDS } from "@/core/apply/tool";
 import { insertTool } from "@/data/field";
 import { insertVessel } from "@/data/vessels";
 import { refuse } from "../refusal";
@@ -39,17 +40,17 @@ export const addVessel = act(
 const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
   requestKey: REQUEST_KEY,
   name: { ...NAME, maxLength: 40 },
-  kind: { enum: ["can", "knapsack", "injector"] },
+  kind: { enum: TOOL_KINDS },
   volumeL: { type: "number", minimum: 0.1, maximum: 2000 },
   stepMl: { type: ["number", "null"], minimum: 0.001, maximum: 1000 },
   partsWater: { type: ["number", "null"], minimum: 1, maximum: 5000 },
 });
 
-/** A can, a knapsack or an injector. @throws {Refusal} */
+/** What carries a mix to the beds. @throws {Refusal} */
 export const addTool = act(
   { name: "addTool", schema: ADD_TOOL, may: "everybody" },
   async (db, request): Promise<{ toolId: number }> => {
-    const isInjector = request.kind === "injector";
+    const isInjector = isInline(request.kind);
     if (isInjector && !request.partsWater) throw refuse("injector-ratio", {}, "/partsWater");
     const tool = {
       name: request.name.trim(),

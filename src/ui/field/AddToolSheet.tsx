@@ -1,5 +1,7 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
+import { isInline, TOOL_KINDS } from "@/core/apply/tool";
+import { TOOL_WORDS } from "@/words/said";
 import { told } from "../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
@@ -21,7 +23,7 @@ interface ToolForm {
 /** What a jug or a spoon is marked in. */
 const USUAL_STEP = { metric: "10 mL", us: "2 tsp" } as const;
 
-/** A can, a knapsack or an injector. */
+/** What carries a mix to the beds. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useFieldAct("addTool");
   const { read } = useReadAmount();
@@ -30,7 +32,7 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
     defaultValues: { name: "", kind: "can", volume: "", step: USUAL_STEP[units], partsWater: "" },
   });
   const [kind, volume, step] = useWatch({ control, name: ["kind", "volume", "step"] });
-  const isInjector = kind === "injector";
+  const isInjector = isInline(kind);
   const submit = handleSubmit(async (form) => {
     const stepL = form.step.trim() === "" ? null : (read(form.step, OF_LITRES) ?? NaN);
     const answer = await add.run({
@@ -38,7 +40,7 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       kind: form.kind,
       volumeL: read(form.volume, OF_LITRES) as number,
       stepMl: stepL === null ? null : stepL * 1000,
-      partsWater: isInjector ? readOptional(form.partsWater) : null,
+      partsWater: isInline(form.kind) ? readOptional(form.partsWater) : null,
     });
     if (!answer) return;
     told(`${form.name} is at hand.`);
@@ -48,9 +50,11 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
     <FormSheet title="Add a tool" act="Add it" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
       <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
       <SelectField label="Kind" {...register("kind")} error={add.fields["/kind"]}>
-        <option value="can">can</option>
-        <option value="knapsack">knapsack</option>
-        <option value="injector">injector</option>
+        {TOOL_KINDS.map((one) => (
+          <option key={one} value={one}>
+            {TOOL_WORDS[one]}
+          </option>
+        ))}
       </SelectField>
       <AmountField
         label={isInjector ? "Its tank holds" : "Holds"}

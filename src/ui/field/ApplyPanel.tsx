@@ -2,10 +2,11 @@
 import { Printer } from "lucide-react";
 import { injectorChain } from "@/core/apply/chain";
 import { careAfter, meshUm } from "@/core/apply/care";
+import { isInline } from "@/core/apply/tool";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
 import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
-import { sayBlendFirst, sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
+import { loadNoun, sayBlendFirst, sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { Button } from "../kit/Button";
 import { WaterPicker } from "../water/WaterPicker";
@@ -64,14 +65,14 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
               {sayBlendFirst(applying.blendFirst, speechOf(units))}. The concentrate below is that blend.
             </p>
           ) : null}
-          {tool.kind === "injector" && applying.dilution ? <Chain applying={applying} /> : null}
+          {isInline(tool.kind) && applying.dilution ? <Chain applying={applying} /> : null}
           {plan.loads.map((load, index) => (
             <LoadDrawing
               key={load.mixL}
               load={load}
               tool={tool}
               units={units}
-              text={sayLoad(load, tool.kind === "injector" ? "tank" : tool.kind, index > 0, units, plan.preMix)}
+              text={sayLoad(load, loadNoun(tool.kind), index > 0, units, plan.preMix)}
             />
           ))}
           <PourList applying={applying} stops={stops} />
@@ -134,7 +135,7 @@ const After = ({ applying }: { readonly applying: Applying }) => {
           <li key={one.code}>{sayCare(one)}</li>
         ))}
         <li>
-          {choice.tool.kind === "injector" ? "A line" : `A ${choice.tool.kind}`} wants it strained to{" "}
+          {isInline(choice.tool.kind) ? "A line" : `A ${loadNoun(choice.tool.kind)}`} wants it strained to{" "}
           {sayMesh(meshUm(choice.tool.kind, choice.useId))}.
         </li>
       </ul>

@@ -1,4 +1,4 @@
-import { haulOf } from "@/core/apply/haul";
+import { handsHours } from "@/core/apply/haul";
 import { MOST_HANDS, workWindows, type WorkWindow } from "@/core/apply/workWindows";
 import { clockTime, sayDuration, sayMoment } from "@/formats/times";
 import { sayBand } from "../drawings/TimePlate";
@@ -18,7 +18,7 @@ export const FitHours = ({ applying }: { readonly applying: Applying }) => {
   const { view, choice, plan } = applying;
   const { store, use, tool } = choice;
   if (use.target === "other" || !plan) return null;
-  const needH = tool.kind === "injector" ? 0 : haulOf(plan.loads).hours;
+  const needH = handsHours(tool.kind, plan.loads);
   const windows = workWindows(view.bands, use.target, needH, Math.max(store.expiresMs, view.nowMs));
   const at = (ms: number) => new Date(ms);
   return (

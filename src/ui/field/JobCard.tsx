@@ -2,10 +2,11 @@
 import { CAUTIONS } from "@/core/book/cautions";
 import { shareWalk } from "@/core/apply/crew";
 import { haulOf } from "@/core/apply/haul";
+import { isCarried } from "@/core/apply/tool";
 import { sayVolume } from "@/formats/amounts";
 import { formatNumber, ordinal } from "@/formats/numbers";
 import { clockTime, longWeekday } from "@/formats/times";
-import { sayBlendFirst, sayBothWays, sayCarried, sayHaul, sayLoad, sayPreMix } from "@/words/said";
+import { loadNoun, sayBlendFirst, sayBothWays, sayCarried, sayHaul, sayLoad, sayPreMix } from "@/words/said";
 import { sayWithout } from "@/words/allocation";
 import { speechOf } from "@/words/speech";
 import type { Stop } from "./PourList";
@@ -34,7 +35,7 @@ const Stops = ({
     "Plot",
     "Mix",
     "Concentrate",
-    noun === "tank" ? "" : noun === "can" ? "Cans" : "Knapsacks",
+    noun === "tank" ? "" : noun === "can" ? "Cans" : noun === "tote" ? "Totes" : "Knapsacks",
     "Done",
   ];
   return (
@@ -92,11 +93,11 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
   const { view, choice, plan, dilution, units } = applying;
   if (!plan || !dilution) return null;
   const { tool, use, store } = choice;
-  const noun = tool.kind === "injector" ? "tank" : tool.kind;
+  const noun = loadNoun(tool.kind);
   const next = view.bands.find(({ fit }) => fit === "leaves" || (fit === "soil" && use.target !== "leaves"));
   const mixL = stops.reduce((sum, stop) => sum + stop.mixL, 0);
   const loads = of === 1 ? plan.loads : null;
-  const haul = tool.kind === "injector" || !loads ? null : sayHaul(haulOf(loads), tool.kind, units);
+  const haul = !isCarried(tool.kind) || !loads ? null : sayHaul(haulOf(loads), tool.kind, units);
   return (
     <article aria-label={of === 1 ? "Job card" : `Job card ${nth} of ${of}`} className="break-after-page">
       <h1 className="text-2xl">

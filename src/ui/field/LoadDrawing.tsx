@@ -1,4 +1,5 @@
 import type { Load } from "@/core/apply/loads";
+import { isInline } from "@/core/apply/tool";
 import { inKitchen } from "@/core/apply/kitchen";
 import { sayKitchen } from "@/words/said";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
@@ -33,13 +34,18 @@ const One = ({ kind, full, dose }: OneProps) => {
         <line x1={0} x2={40} y1={48 - level} y2={48 - level} stroke="var(--blue)" strokeWidth={1.5} />
       </g>
       <path d={body} fill="none" stroke="var(--ink)" strokeWidth={2} />
+      {kind === "tote" ? (
+        <path d="M2 20h32M2 34h32M13 4v44M24 4v44" fill="none" stroke="var(--ink)" strokeWidth={1} />
+      ) : null}
       {kind === "can" ? (
         <path d="M30 22l12 -12M40 7l5 5M6 4q11 -7 22 0" fill="none" stroke="var(--ink)" strokeWidth={2} />
       ) : null}
       {kind === "knapsack" ? (
         <path d="M30 40q12 2 12 -14l2 -12M14 2v-2h8v2" fill="none" stroke="var(--ink)" strokeWidth={2} />
       ) : null}
-      {kind === "injector" ? <path d="M34 44h12v-10" fill="none" stroke="var(--ink)" strokeWidth={2} /> : null}
+      {isInline(kind) || kind === "tote" ? (
+        <path d="M34 44h12v-10" fill="none" stroke="var(--ink)" strokeWidth={2} />
+      ) : null}
     </svg>
   );
 };
@@ -60,8 +66,8 @@ export const SmallLoads = ({
   const loads = mixL / tool.volumeL;
   const whole = Math.floor(loads + 1e-6);
   const last = loads - whole;
-  if (tool.kind === "injector" || loads > SMALL_MOST)
-    return tool.kind === "injector" ? null : (
+  if (isInline(tool.kind) || loads > SMALL_MOST)
+    return isInline(tool.kind) ? null : (
       <span className="reading shrink-0 text-[0.95rem]">{formatNumber(loads, 2)} ×</span>
     );
   return (
@@ -83,7 +89,7 @@ interface LoadDrawingProps {
 
 /** Loads as the tools themselves, filled to their marks, with what to measure under them. */
 export const LoadDrawing = ({ load, tool, text, units }: LoadDrawingProps) => {
-  const kitchen = tool.kind === "injector" ? null : inKitchen(load.concentrateL, units);
+  const kitchen = isInline(tool.kind) ? null : inKitchen(load.concentrateL, units);
   return (
     <div className="border-b border-line py-2">
       <div className="flex flex-wrap items-end gap-1">

@@ -1,5 +1,6 @@
 import type { WorkedLoads } from "@/core/apply/loads";
 import { haulOf } from "@/core/apply/haul";
+import { isCarried } from "@/core/apply/tool";
 import { sayVolume } from "@/formats/amounts";
 import { sayHaul } from "@/words/said";
 import type { FieldView } from "@/services/field";
@@ -22,7 +23,7 @@ export const Stock = ({
   readonly leftL: number | null;
 }) => {
   const { units } = view.farm;
-  const haul = tool.kind === "injector" ? null : sayHaul(haulOf(plan.loads), tool.kind, units);
+  const haul = !isCarried(tool.kind) ? null : sayHaul(haulOf(plan.loads), tool.kind, units);
   return (plan.shortL ?? 0) > 0 ? (
     <Notice tone="error" title={`${sayVolume(plan.shortL!, units)} short`}>
       It takes {sayVolume(plan.totals.concentrateL, units)}; {leftL === null ? "of the two there is" : "there is"}{" "}

@@ -3,6 +3,7 @@ import type { Priority } from "@/core/apply/allocate";
 import { blend, type Blend } from "@/core/apply/blend";
 import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
 import { isSolid } from "@/core/apply/solids";
+import { isInline, type ToolKind } from "@/core/apply/tool";
 import { partsWaterFor, type Often } from "@/core/apply/strengthCautions";
 import { usualRate } from "@/core/book";
 import { findUse, type UseId } from "@/core/book/uses";
@@ -173,16 +174,15 @@ export function useChoice(view: FieldView, start: ApplyStart, plots: FieldView["
   const step = start.storeId === store.id ? start.step : null;
   const amounts = useAmounts(view, store, plots, step);
   const { useId } = amounts;
-  const suited = useId === "injector" ? "injector" : useId === "foliar" || useId === "bedding" ? "knapsack" : "can";
+  const suits = (kind: ToolKind): boolean =>
+    useId === "injector" ? isInline(kind) : kind === (useId === "foliar" || useId === "bedding" ? "knapsack" : "can");
   return {
     store,
     step,
     ...useSecond(view, store, step),
     ...amounts,
     tool:
-      view.tools.find(({ id }) => id === pickedTool) ??
-      view.tools.find(({ kind }) => kind === suited) ??
-      view.tools[0]!,
+      view.tools.find(({ id }) => id === pickedTool) ?? view.tools.find(({ kind }) => suits(kind)) ?? view.tools[0]!,
     setStore: (id: number) => {
       setPickedStore(id);
       amounts.forget();

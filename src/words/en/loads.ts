@@ -1,7 +1,21 @@
+import { isInline, type ToolKind } from "@/core/apply/tool";
 import type { Haul } from "@/core/apply/haul";
 import type { Load, PreMix } from "@/core/apply/loads";
 import { sayMass, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { formatNumber, plural } from "@/formats/numbers";
+
+/** Tools as they are chosen. */
+export const TOOL_WORDS: Readonly<Record<ToolKind, string>> = {
+  can: "can",
+  knapsack: "knapsack",
+  tote: "tote with a pump and a hose",
+  siphon: "siphon on the hose",
+  injector: "injector in the line",
+  drip: "drip line with an injector",
+};
+
+/** What one fill of a tool is called. */
+export const loadNoun = (kind: ToolKind): string => (isInline(kind) ? "tank" : kind);
 
 const isNeat = (load: Load) => load.waterL < 1e-9;
 
