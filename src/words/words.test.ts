@@ -266,6 +266,9 @@ const FILE_WRONG: { readonly [C in FileFaultCode]: Extract<FileFault, { code: C 
   "lot-is-other": { code: "lot-is-other", lot: 7, name: "molasses" },
   "known-otherwise": { code: "known-otherwise", name: "Beet syrup" },
   "again": { code: "again", line: 2, of: "lot" },
+  "no-plot": { code: "no-plot", name: "Bed 99" },
+  "no-planting": { code: "no-planting", typed: "44" },
+  "before": { code: "before", column: "planted_on" },
   "received-ahead": { code: "received-ahead" },
   "expires-early": { code: "expires-early" },
   "file-empty": { code: "file-empty" },
@@ -281,6 +284,8 @@ const FILE_WRONG: { readonly [C in FileFaultCode]: Extract<FileFault, { code: C 
   "too-many-rows": { code: "too-many-rows", rows: 30_000, most: 20_000 },
 };
 const WOULD: { readonly [C in RowWould["code"]]: Extract<RowWould, { code: C }> } = {
+  "planting-there": { code: "planting-there", plot: "Bed 3", crop: "leeks" },
+  "planting": { code: "planting", plot: "Bed 3", crop: "leeks" },
   "lot-there": { code: "lot-there", lot: 3 },
   "lot": { code: "lot", ingredient: "honey", amount: 2.34567, unit: "kg", receivedOn: "2031-03-01" },
   "counted-same": { code: "counted-same", lot: 3, amount: 2.34567, unit: "L" },

@@ -24,6 +24,9 @@ interface Details {
   "lot-is-other": { readonly lot: number; readonly name: string };
   "known-otherwise": { readonly name: string };
   "again": { readonly line: number; readonly of: "lot" | "count" | "name" };
+  "no-plot": { readonly name: string };
+  "no-planting": { readonly typed: string };
+  "before": { readonly column: string };
   "received-ahead": object;
   "expires-early": object;
   "file-empty": object;
@@ -60,6 +63,8 @@ export type RowWould =
       readonly after: number;
       readonly unit: "kg" | "L";
     }
+  | { readonly code: "planting-there"; readonly plot: string; readonly crop: string }
+  | { readonly code: "planting"; readonly plot: string; readonly crop: string }
   | { readonly code: "ingredient-there"; readonly name: string }
   | { readonly code: "ingredient"; readonly name: string; readonly countsAs: string };
 

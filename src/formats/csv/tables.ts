@@ -4,8 +4,8 @@ import { numberDoubt, parseNumber } from "../numbers";
 import { readMeasured, type Measurable } from "../measured";
 import type { FileFault } from "./fileFault";
 
-/** The three tables that go in and out as CSV. */
-export const FILE_KINDS = ["ingredients", "lots", "stock"] as const;
+/** The tables that go in and out as CSV. */
+export const FILE_KINDS = ["ingredients", "lots", "stock", "plantings"] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
 interface Column {
@@ -46,6 +46,20 @@ export const FILE_COLUMNS: Readonly<Record<FileKind, readonly Column[]>> = {
     column("on_hand", true, "counted", "amount", "quantity"),
     column("unit", true, "units"),
     column("place", false, "location"),
+  ],
+  plantings: [
+    column("planting", false, "planting_no", "id"),
+    column("plot", true, "bed", "row", "where"),
+    column("crop", true, "plant", "culture"),
+    column("part", false, "edible_part", "eaten"),
+    column("perennial", false),
+    column("planted_on", false, "planted", "set_out", "sown_on", "date"),
+    column("sown", false, "direct_sown"),
+    column("plants", false, "count", "plant_count"),
+    column("spacing_cm", false, "spacing"),
+    column("harvest_from", false, "first_harvest", "harvest"),
+    column("harvest_to", false, "last_harvest"),
+    column("cleared_on", false, "ended_on", "cleared"),
   ],
 };
 

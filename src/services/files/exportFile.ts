@@ -1,6 +1,7 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
 import type { Farm } from "@/data/farm";
+import { listLand, listPlantings, listPlotNames } from "@/data/field";
 import { listOwnIngredients, listAllLots } from "@/data/shed";
 import { FILE_COLUMNS, type FileKind } from "@/formats/csv/tables";
 import { isoDay } from "@/formats/times";
@@ -27,6 +28,30 @@ export async function exportFile(ctx: Context, farm: Farm, kind: FileKind): Prom
         one.caution,
       ]),
     );
+  if (kind === "plantings") {
+    const names = await listPlotNames(db);
+    const standing = new Set((await listLand(db)).map(({ id }) => id));
+    const yes = (is: boolean) => (is ? "yes" : "");
+    return writeCsv(
+      heads(kind),
+      (await listPlantings(db))
+        .filter(({ plotId }) => standing.has(plotId))
+        .map((planting) => [
+          planting.id,
+          names.get(planting.plotId) ?? "",
+          planting.crop,
+          planting.part ?? "",
+          yes(planting.perennial),
+          planting.plantedOn ?? "",
+          yes(planting.sown),
+          planting.plants ?? "",
+          planting.spacingCm ?? "",
+          planting.harvestFrom ?? "",
+          planting.harvestTo ?? "",
+          planting.endedOn ?? "",
+        ]),
+    );
+  }
   const lots = await stateLots(db, await listAllLots(db), isoDay(ctx.now(), farm));
   const nameOf = (lot: (typeof lots)[number]) =>
     own.find(({ id }) => id === lot.ownId)?.name ?? findIngredient(lot.ingredientId).name;

@@ -3,7 +3,7 @@ import { REQUEST_KEY, object } from "@/contracts/parts";
 import { act } from "../act";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
-import { cellsOf, FILE_COLUMNS, readHeads, type FileKind } from "@/formats/csv/tables";
+import { cellsOf, FILE_COLUMNS, FILE_KINDS, readHeads, type FileKind } from "@/formats/csv/tables";
 import type { FileFault, FileLayout } from "@/formats/csv/fileFault";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
@@ -12,6 +12,7 @@ import { parseCsv, type ParsedFile } from "@/formats/csv/decode";
 import { ingredientRows } from "./ingredientRows";
 import { lotRows, type LotRows } from "./lotRows";
 import type { FilePreview, RowOutcome } from "./rows";
+import { plantingRows } from "./plantingRows";
 import { stockRows } from "./stockRows";
 
 /** Rows that a file may have. */
@@ -60,9 +61,11 @@ async function rowsOf(
   const found =
     kind === "lots"
       ? await lotRows(db, cells, today)
-      : kind === "stock"
-        ? await stockRows(db, cells, lock)
-        : await ingredientRows(db, cells);
+      : kind === "plantings"
+        ? await plantingRows(db, cells)
+        : kind === "stock"
+          ? await stockRows(db, cells, lock)
+          : await ingredientRows(db, cells);
   return { ...found, unknown };
 }
 
@@ -99,7 +102,7 @@ export interface FileWritten {
 /** A CSV, already in letters; its rows are looked at by the service. */
 const IMPORT_FILE = object(["requestKey", "kind", "text"], {
   requestKey: REQUEST_KEY,
-  kind: { enum: ["ingredients", "lots", "stock"] },
+  kind: { enum: FILE_KINDS },
   text: { type: "string", maxLength: 8_000_000 },
 });
 

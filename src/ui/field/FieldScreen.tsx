@@ -200,6 +200,9 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
         <Link href="/field/jobs" className={buttonClass("plain")}>
           Jobs
         </Link>
+        <Link href="/field/files" className={buttonClass("plain")}>
+          Files
+        </Link>
         <Button onClick={() => setSheet("tool")}>Add a tool</Button>
         <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
       </div>

@@ -2,7 +2,7 @@
 import { Download } from "lucide-react";
 import { useRef, useState } from "react";
 import { told } from "../kit/told";
-import { FILE_COLUMNS, FILE_KINDS, type FileKind } from "@/formats/csv/tables";
+import { FILE_COLUMNS, type FileKind } from "@/formats/csv/tables";
 import { formatNumber, plural } from "@/formats/numbers";
 import type { FilePreview, RowOutcome } from "@/services/files";
 import { sayFileFault, sayFileLayout, sayRow } from "@/words/fileFaults";
@@ -17,6 +17,10 @@ import { readLines, type FileLine } from "./readStream";
 const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly note: string }>> = {
   lots: { name: "lots", note: "What came in: new lots are added, those that are there already are left alone." },
   stock: { name: "stock", note: "What is on hand: each row counts a lot, and the difference is written as a count." },
+  plantings: {
+    name: "plantings",
+    note: "What grows where, grew or is meant to: a row with a planting’s number tells that one anew, one without adds another.",
+  },
   ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
 };
 const MARKS: Readonly<Record<RowOutcome["what"], string>> = {
@@ -118,8 +122,8 @@ const Previewed = ({
 };
 
 /** The file that was chosen: sent to be looked at, and then to be written, row by row told. */
-function useFile() {
-  const [kind, setKind] = useState<FileKind>("lots");
+function useFile(first: FileKind) {
+  const [kind, setKind] = useState<FileKind>(first);
   const [state, setState] = useState<State>({ type: "none" });
   const [failure, setFailure] = useState<string | null>(null);
   const key = useRef(crypto.randomUUID());
@@ -178,11 +182,11 @@ function useFile() {
 }
 
 /** The tables, each as a file to keep. */
-const Out = () => (
+export const FilesOut = ({ kinds }: { readonly kinds: readonly FileKind[] }) => (
   <section aria-label="Out" className="grid content-start gap-3">
     <h2 className="text-xl">Out</h2>
     <p className="text-soft">CSV, as any spreadsheet opens it. Read in again unchanged, it changes nothing.</p>
-    {FILE_KINDS.map((one) => (
+    {kinds.map((one) => (
       <a key={one} href={`/api/shed/files?kind=${one}`} className={buttonClass("plain")} download>
         <Download aria-hidden className="size-5" /> {KIND_WORDS[one].name}
       </a>
@@ -190,77 +194,82 @@ const Out = () => (
   </section>
 );
 
-/** Tables out, and in again: first looked at row by row, then written whole or not at all. */
-export const FilesScreen = () => {
+/** A table in: first looked at row by row, then written whole or not at all. */
+export const FilesIn = ({ kinds }: { readonly kinds: readonly FileKind[] }) => {
   const say = speechOf(useMeasures().units);
-  const { kind, chooseKind, state, failure, input, preview, put } = useFile();
+  const { kind, chooseKind, state, failure, input, preview, put } = useFile(kinds[0]!);
   const previewed = state.type === "previewed" ? state : null;
   return (
-    <div className="px-4 py-5 md:px-8">
-      <h1 className="text-2xl">Files</h1>
-      <ShedNav here="/shed/files" />
-      <div className="mt-5 grid gap-8 md:grid-cols-[20rem_1fr]">
-        <Out />
-        <section aria-label="In" className="grid min-w-0 content-start gap-4">
-          <h2 className="text-xl">In</h2>
-          <Choices
-            label="What the file holds"
-            value={kind}
-            onChange={chooseKind}
-            options={FILE_KINDS.map((value) => ({ value, label: KIND_WORDS[value].name }))}
-          />
-          <p className="text-soft">
-            {KIND_WORDS[kind].note} Columns:{" "}
-            {FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `(${name})`)).join(", ")}; those in brackets
-            may be missing. Commas, semicolons or tabs, points or decimal commas, with or without a mark at the front.
+    <section aria-label="In" className="grid min-w-0 content-start gap-4">
+      <h2 className="text-xl">In</h2>
+      {kinds.length > 1 ? (
+        <Choices
+          label="What the file holds"
+          value={kind}
+          onChange={chooseKind}
+          options={kinds.map((value) => ({ value, label: KIND_WORDS[value].name }))}
+        />
+      ) : null}
+      <p className="text-soft">
+        {KIND_WORDS[kind].note} Columns:{" "}
+        {FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `(${name})`)).join(", ")}; those in brackets may
+        be missing. Commas, semicolons or tabs, points or decimal commas, with or without a mark at the front.
+      </p>
+      <label className="grid gap-1">
+        <span className="font-semibold">The file</span>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          disabled={state.type === "reading"}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void preview(file);
+          }}
+          className="min-h-11 w-full max-w-md rounded-[5px] border-[1.5px] border-line bg-chalk p-2 file:mr-3 file:min-h-9 file:rounded-[5px] file:border-[1.5px] file:border-ink file:bg-chalk file:px-3 file:font-semibold"
+        />
+      </label>
+      {failure ? (
+        <Notice tone="error" title={failure}>
+          {null}
+        </Notice>
+      ) : null}
+      {state.type === "reading" ? (
+        <div role="status">
+          <p>
+            {state.total > 0
+              ? `Writing: ${formatNumber(state.done, 6)} of ${formatNumber(state.total, 6)}`
+              : "Looking at it…"}
           </p>
-          <label className="grid gap-1">
-            <span className="font-semibold">The file</span>
-            <input
-              ref={input}
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv"
-              disabled={state.type === "reading"}
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                if (file) void preview(file);
-              }}
-              className="min-h-11 w-full max-w-md rounded-[5px] border-[1.5px] border-line bg-chalk p-2 file:mr-3 file:min-h-9 file:rounded-[5px] file:border-[1.5px] file:border-ink file:bg-chalk file:px-3 file:font-semibold"
-            />
-          </label>
-          {failure ? (
-            <Notice tone="error" title={failure}>
-              {null}
-            </Notice>
-          ) : null}
-          {state.type === "reading" ? (
-            <div role="status">
-              <p>
-                {state.total > 0
-                  ? `Writing: ${formatNumber(state.done, 6)} of ${formatNumber(state.total, 6)}`
-                  : "Looking at it…"}
-              </p>
-              <progress
-                className="h-4 w-full max-w-md accent-[var(--marigold)]"
-                max={state.total || undefined}
-                value={state.total > 0 ? state.done : undefined}
-              />
-            </div>
-          ) : null}
-          {previewed?.preview.refused ? (
-            <Notice tone="error" title="This file can't be read as it is">
-              {sayFileFault(previewed.preview.refused, say)}
-            </Notice>
-          ) : null}
-          {previewed && !previewed.preview.refused ? (
-            <Previewed
-              preview={previewed.preview}
-              say={say}
-              onWrite={() => void put(previewed.file, previewed.preview)}
-            />
-          ) : null}
-        </section>
-      </div>
-    </div>
+          <progress
+            className="h-4 w-full max-w-md accent-[var(--marigold)]"
+            max={state.total || undefined}
+            value={state.total > 0 ? state.done : undefined}
+          />
+        </div>
+      ) : null}
+      {previewed?.preview.refused ? (
+        <Notice tone="error" title="This file can't be read as it is">
+          {sayFileFault(previewed.preview.refused, say)}
+        </Notice>
+      ) : null}
+      {previewed && !previewed.preview.refused ? (
+        <Previewed preview={previewed.preview} say={say} onWrite={() => void put(previewed.file, previewed.preview)} />
+      ) : null}
+    </section>
   );
 };
+
+const SHED_KINDS = ["lots", "stock", "ingredients"] as const;
+
+/** The shed's tables out, and in again. */
+export const FilesScreen = () => (
+  <div className="px-4 py-5 md:px-8">
+    <h1 className="text-2xl">Files</h1>
+    <ShedNav here="/shed/files" />
+    <div className="mt-5 grid gap-8 md:grid-cols-[20rem_1fr]">
+      <FilesOut kinds={SHED_KINDS} />
+      <FilesIn kinds={SHED_KINDS} />
+    </div>
+  </div>
+);

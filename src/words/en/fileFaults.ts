@@ -39,6 +39,9 @@ export const FILE_FAULTS: { readonly [C in FileFaultCode]: (fault: Of<C>, say: S
       : of === "count"
         ? `Counted in line ${line} already.`
         : `The same as in line ${line}.`,
+  "no-plot": ({ name }) => (name === "" ? "On which plot?" : `No plot on the plan is called "${name}".`),
+  "no-planting": ({ typed }) => `There is no planting ${typed} on that plot. Leave it empty for a new one.`,
+  "before": ({ column }) => `Not before "${column}".`,
   "received-ahead": () => "A lot can't come in on a day that has not been.",
   "expires-early": () => "It can't expire before it came in.",
   "file-empty": () => "The file is empty.",
@@ -58,6 +61,8 @@ export const ROW_WOULD: { readonly [C in RowWould["code"]]: (would: Would<C>, sa
   "counted-same": ({ lot, amount, unit }, say) => `lot ${lot} holds ${say.stock(amount, unit)}`,
   "counted": ({ lot, ingredient, before, after, unit }, say) =>
     `lot ${lot}, ${ingredient}: ${say.stock(before, unit)} becomes ${say.stock(after, unit)}`,
+  "planting-there": ({ plot, crop }) => `${crop} on ${plot}, as it stands`,
+  "planting": ({ plot, crop }) => `${crop} on ${plot}`,
   "ingredient-there": ({ name }) => `${name}, as it stands`,
   "ingredient": ({ name, countsAs }) => `${name}, counts as ${countsAs}`,
 };
