@@ -2,6 +2,7 @@
 import { RINSE_WORDS, sayResidueTo } from "@/words/said";
 import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
+import type { Range } from "@/core/book/range";
 import { findUse } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
 import { dayMonth, fullDate, sayMoment } from "@/formats/times";
@@ -38,6 +39,10 @@ export const Lines = ({ page }: { readonly page: BatchPage }) => (
   </ul>
 );
 
+/** A yield beside what such batches give. @example "as usual: 145 L to 160 L" */
+const sayAgainst = (got: number, { low, high }: Range, say: (amount: number) => string): string =>
+  `${got < low ? "less than usual" : got > high ? "more than usual" : "as usual"}: ${say(low)} to ${say(high)}`;
+
 /** The end of a batch, and what became of what it gave. */
 export const Outcome = ({
   page,
@@ -55,8 +60,8 @@ export const Outcome = ({
           <li className="py-1.5">
             {page.close.kind === "strained"
               ? page.close.yieldKg === null
-                ? `${sayVolume(page.close.yieldL, page.farm.units)} strained`
-                : `${sayStock(page.close.yieldKg, "kg", page.farm.units)} made`
+                ? `${sayVolume(page.close.yieldL, page.farm.units)} strained of ${sayVolume(page.batch.filledL, page.farm.units)} (${sayAgainst(page.close.yieldL, page.batch.closing.expected, (litres) => sayVolume(litres, page.farm.units))})`
+                : `${sayStock(page.close.yieldKg, "kg", page.farm.units)} made (${sayAgainst(page.close.yieldKg, page.batch.closing.expected, (kg) => sayStock(kg, "kg", page.farm.units))})`
               : "Thrown out"}{" "}
             {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
             {sayResidueTo(page.close.residue)}

@@ -19,6 +19,7 @@ import { LoadDrawing } from "./LoadDrawing";
 import { Stock } from "./LoadsResult";
 import { PourList, stopsOf, type Stop } from "./PourList";
 import { FitHours } from "./FitHours";
+import { MixClock } from "./MixClock";
 import { PatchTests } from "./PatchTests";
 import { SmellFirst } from "./SmellFirst";
 import type { Applying } from "./useApply";
@@ -202,6 +203,7 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
           onChange={setWater}
         />
       ) : null}
+      <MixClock applying={applying} />
       <FitHours applying={applying} />
       <Against applying={applying} />
       {choice.use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { bookDocument } from "@/core/recipe/document";
 import { at, fakeActions, FARM, fieldOf, NOW_MS, plotOf, refused, renderWith, fieldStoreOf } from "@/testing/views";
 import { FieldPanel } from "@/testing/fieldPanel";
@@ -302,5 +302,69 @@ describe("the field without something", () => {
     expect(loads()).toHaveTextContent("In all 36 L of mix");
     fireEvent.click(screen.getByRole("button", { name: "Choose none" }));
     expect(loads()).toHaveTextContent("Choose beds on the plan");
+  });
+});
+
+describe("beside the mix", () => {
+  const living = () =>
+    fieldOf({ stores: [fieldStoreOf({ methodId: "aerated-tea", recipe: bookDocument("aerated-tea") })] });
+  afterEach(() => localStorage.clear());
+  it("a living mix has a clock of its own, that runs on though the page is closed", () => {
+    const { unmount } = renderWith(fakeActions(), <FieldPanel view={living()} chosen={new Set([1])} />);
+    fireEvent.click(screen.getByRole("button", { name: "It is mixed: start the clock" }));
+    expect(screen.getByRole("region", { name: "Clock of the mix" })).toHaveTextContent(/Out of the can by .* left/);
+    unmount();
+    localStorage.setItem("mixed-1", String(Date.now() - 9 * 3_600_000));
+    renderWith(fakeActions(), <FieldPanel view={living()} chosen={new Set([1])} />);
+    const clock = screen.getByRole("region", { name: "Clock of the mix" });
+    expect(clock).toHaveTextContent("Its time is over");
+    fireEvent.click(within(clock).getByRole("button", { name: "It is out of the can" }));
+    expect(clock).toHaveTextContent("start the clock");
+  });
+  it("what keeps has none", () => {
+    openPanel([1]);
+    expect(screen.queryByRole("region", { name: "Clock of the mix" })).toBeNull();
+  });
+  it("water that is not fit says when it would be, if it is begun now", () => {
+    openPanel([1]);
+    fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-2" } });
+    expect(screen.getByText(/Begun now it is fit: .*vitamin C/)).toBeVisible();
+  });
+  it("an estimate of the mix is called one", () => {
+    openPanel([1]);
+    expect(screen.getByText(/^An estimate, not a reading: the mix has about pH/)).toBeVisible();
+  });
+  it("two liquids are limited by the scarcer, blended first, and sent as two", async () => {
+    const view = fieldOf({
+      stores: [fieldStoreOf({ id: 7, onHandL: 20 }), fieldStoreOf({ id: 8, label: "Comfrey", onHandL: 1 })],
+    });
+    const { sent } = openPanel([1, 2], view);
+    fireEvent.click(screen.getByText("Two liquids in one can"));
+    fireEvent.change(screen.getByLabelText("Together with"), { target: { value: "8" } });
+    fireEvent.change(screen.getByLabelText("Parts of it to one of Nettle extract"), { target: { value: "2" } });
+    expect(
+      screen.getByText(/1.5 L of the two can be had: Comfrey ends first, 19.5 L of Nettle extract stay/),
+    ).toBeVisible();
+    expect(loads()).toHaveTextContent(/Blend first: .* of Nettle extract with .* of Comfrey/);
+    fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-1" } });
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ storeId: 7, second: { storeId: 8, parts: 2 } }));
+  });
+  it("a solid is counted by the litre, worked in down to a depth, with no water asked", () => {
+    const char = fieldStoreOf({
+      methodId: "charged-char",
+      recipe: bookDocument("charged-char", "standard"),
+      onHandL: 200,
+    });
+    openPanel([1], fieldOf({ stores: [char] }));
+    expect(screen.getByText(/One part in 38 of that ground/)).toBeVisible();
+    expect(screen.queryByLabelText(/^Water to thin it/)).toBeNull();
+  });
+  it("what is not on the plan has its own way, and takes so much in all", () => {
+    const pots = plotOf(9, { name: "Sill", kind: "houseplants", areaM2: 1, treatableM2: 1, crop: "" });
+    openPanel([9], fieldOf({ elsewhere: [pots] }));
+    expect(screen.getByRole("radio", { name: "Houseplants" })).toBeChecked();
+    expect(screen.getByLabelText("Mix (L in all)")).toHaveValue("10");
+    expect(screen.getByRole("button", { name: "It is done" })).toBeVisible();
   });
 });

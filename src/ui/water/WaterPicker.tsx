@@ -3,11 +3,11 @@ import { Link } from "../kit/Link";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";
-import { sayStrip } from "@/words/said";
+import { sayStrip, sayWaterWay } from "@/words/said";
 import type { WatersView } from "@/services/water";
 import { SelectField, TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
-import { waterProblem, type WaterDraft } from "./waterDraft";
+import { waterProblem, waterWays, type WaterDraft } from "./waterDraft";
 
 interface WaterPickerProps {
   readonly label: string;
@@ -22,6 +22,7 @@ interface WaterPickerProps {
 /** The water can't be forgotten: it is picked with the batch or the mix, and judged by its source, its strip or its clock. */
 export const WaterPicker = ({ label, view, neededL, value, units, fields, onChange }: WaterPickerProps) => {
   const problem = waterProblem(view, value, neededL);
+  const ways = problem ? waterWays(view, value, neededL) : [];
   const key =
     value.startId !== null ? `start-${value.startId}` : value.sourceId !== null ? `source-${value.sourceId}` : "";
   const pick = (picked: string) => {
@@ -68,7 +69,7 @@ export const WaterPicker = ({ label, view, neededL, value, units, fields, onChan
       {problem ? (
         <>
           <Notice tone="caution" title="Not fit for living things yet">
-            {problem}{" "}
+            {problem} {ways.length > 0 ? `Begun now it is fit: ${ways.map(sayWaterWay).join("; ")}. ` : ""}
             <Link href="/shed#water" className="underline">
               Set water to stand
             </Link>

@@ -2,6 +2,29 @@ import type { WaterReason, WaterSource } from "@/core/water/chlorine";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 
+/** How water is made fit, and when it is. @example sayWaterWay({ treatment: "bubble", hours: 6, ascorbicG: null }); // "bubbled with air in about 6 h" */
+export function sayWaterWay({
+  treatment,
+  hours,
+  ascorbicG,
+}: {
+  readonly treatment: "bubble" | "stand" | "ascorbic" | "carbon";
+  readonly hours: number;
+  readonly ascorbicG: number | null;
+}): string {
+  const when = hours < 0.02 ? "at once" : `in about ${sayDuration(hours)}`;
+  switch (treatment) {
+    case "bubble":
+      return `bubbled with air ${when}`;
+    case "stand":
+      return `left standing open ${when}`;
+    case "ascorbic":
+      return `with ${formatNumber(ascorbicG ?? 0, 2)} g of vitamin C ${when}`;
+    case "carbon":
+      return "through a carbon filter at once";
+  }
+}
+
 /** Why water is safe for a living brew, or is not. */
 export function sayWaterReason(reason: WaterReason): string {
   switch (reason.code) {
