@@ -1,45 +1,7 @@
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
-import { chromium, type BrowserContext, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
 import { fitsTheScreen, seesNoBarrier } from "./harness/look";
-
-/** A browser with a profile on the disk: what it keeps is there when it is opened again. */
-class Phone {
-  private context: BrowserContext | null = null;
-  private readonly profile = mkdtempSync(path.join(tmpdir(), "ruchka-phone-"));
-  constructor(private readonly options: Parameters<typeof chromium.launchPersistentContext>[1]) {}
-  async open(): Promise<Page> {
-    this.context = await chromium.launchPersistentContext(this.profile, this.options);
-    // Its clock goes with the farm's: what waits is dated by it.
-    await this.context.clock.setSystemTime(process.env.RUCHKA_NOW!);
-    return this.context.pages()[0]!;
-  }
-  signal = (isThere: boolean): Promise<void> => this.context!.setOffline(!isThere);
-  close = async (): Promise<void> => {
-    await this.context?.close();
-    this.context = null;
-  };
-  async end(): Promise<void> {
-    await this.close();
-    rmSync(this.profile, { recursive: true, force: true });
-  }
-}
-
-/** Until the pages of a working day are on the device. */
-const hasPages = (page: Page): Promise<void> =>
-  expect
-    .poll(
-      () =>
-        page.evaluate(async () => {
-          const cache = await caches.open("ruchka-pages");
-          const kept = await Promise.all(["/", "/field", "/ledger", "/batches/5"].map((each) => cache.match(each)));
-          return navigator.serviceWorker.controller !== null && kept.every(Boolean);
-        }),
-      { timeout: 240_000 },
-    )
-    .toBe(true);
+import { hasPages, Phone } from "./harness/phone";
 
 /** Puts nettle extract on beds, at noon. */
 async function pourOn(page: Page, beds: readonly string[]): Promise<void> {
@@ -60,7 +22,7 @@ test(
     try {
       let page = await phone.open();
       await page.goto("/");
-      await hasPages(page);
+      await hasPages(page, ["/", "/field", "/ledger", "/batches/5"]);
 
       await phone.signal(false);
       await page.goto("/batches/5");

@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
 import { seesNoBarrier } from "./harness/look";
@@ -129,4 +130,84 @@ test("sets a programme, sees it over the season, on the bed and in the round", a
   await seesNoBarrier(page);
   await page.goto("/");
   await expect(page.getByText(/by our programmes: .*Bed 5/).first()).toBeVisible();
+});
+
+test("layers on a bed are one job, done step by step; a compost bin is named, treated and put away", async ({
+  page,
+}) => {
+  await page.goto("/field");
+  await page.getByRole("link", { name: "Jobs" }).click();
+  await page.getByRole("button", { name: "A new job" }).click();
+  const editor = page.getByRole("region", { name: "A new job" });
+  await editor.getByLabel("Name").fill("Leeks, in layers");
+  await editor.getByRole("checkbox", { name: /^Bed 8 / }).check();
+  await editor.getByRole("button", { name: "And lay something on" }).click();
+  await editor.getByRole("button", { name: "And water in" }).click();
+  await editor.getByRole("button", { name: "Put the layers in order" }).click();
+  await expect(editor.getByRole("heading", { level: 3 })).toHaveText([
+    "1. lay something on",
+    "2. put a liquid on",
+    "3. water in",
+  ]);
+  await seesNoBarrier(page);
+  await editor.getByRole("button", { name: "Keep the job" }).click();
+  await hears(page, "Leeks, in layers is kept.");
+  const job = page.getByRole("article", { name: "Leeks, in layers" });
+  await job.getByRole("button", { name: "Done" }).first().click();
+  await expect(job.getByRole("button", { name: "Not done" })).toBeVisible();
+  await job.getByRole("link", { name: "Put it on" }).click();
+  await hears(page, /^A step of/);
+  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+  const why = page.getByLabel(/^(Why all the same|This is blocked)/);
+  if ((await why.count()) > 0) await why.fill("overcast, and no other hour");
+  await page.getByRole("button", { name: "It is on the beds" }).click();
+  await hears(page, /^Bed 8: .* is down in the books\./);
+  await page.goto("/field/plots/8");
+  await expect(page.getByText("worm castings").first()).toBeVisible();
+  await expect(page.getByRole("heading", { name: "What adds up" })).toBeVisible();
+  await seesNoBarrier(page);
+
+  await page.goto("/field");
+  const away = page.getByText("Not on the plan: pots, bedding, char, compost bins");
+  if (!(await page.getByRole("button", { name: "Add one" }).isVisible())) await away.click();
+  await page.getByRole("button", { name: "Add one" }).click();
+  const sheet = page.getByRole("dialog");
+  await sheet.getByLabel("What it is").selectOption("compost-bin");
+  await sheet.getByLabel("Name").fill("Corner bin");
+  await sheet.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("button", { name: /^Corner bin/ }).click();
+  await expect(page.getByRole("radio", { name: "On compost" })).toBeChecked();
+  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+  await page.getByRole("button", { name: "It is done" }).click();
+  await hears(page, /^Corner bin: .* is down in the books\./);
+  await page.getByRole("button", { name: /^Corner bin/ }).click();
+  await page.getByRole("button", { name: "Change it" }).click();
+  await seesNoBarrier(page);
+  await page.getByRole("button", { name: "It is no more: put it away" }).click();
+  await expect(page.getByRole("button", { name: /^Corner bin/ })).toHaveCount(0);
+});
+
+test("plantings go out as a file, come in again changed, and the inspector has the record", async ({ page }) => {
+  await page.goto("/field/files");
+  const [out] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("region", { name: "Out" }).getByRole("link", { name: "plantings" }).click(),
+  ]);
+  const text = await readFile(await out.path(), "utf8");
+  expect(text.split("\n")[0]).toContain("planting,plot,crop");
+  const changed = `${text.trim()}\r\n,Bed 14,kale,,,2031-01-02,,40,,,,\r\n`;
+  await page
+    .getByLabel("The file")
+    .setInputFiles({ name: "plantings.csv", mimeType: "text/csv", buffer: Buffer.from(changed) });
+  await hears(page, "1 new");
+  await seesNoBarrier(page);
+  await page.getByRole("button", { name: "Write 1 row" }).click();
+  await hears(page, /^1 row written/);
+  const [record] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "What went on the plots" }).click(),
+  ]);
+  expect(await readFile(await record.path(), "utf8")).toMatch(/^day,applied_at,plot,[^]*Bed 3/);
+  await page.goto("/field");
+  await expect(page.getByRole("button", { name: /^Bed 14, kale/ })).toBeVisible();
 });

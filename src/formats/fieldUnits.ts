@@ -87,8 +87,8 @@ const MIX_RATE = {
     us: { label: "US fl oz per plant", litres: toBase({ value: 1, unit: "US fl oz" }).value },
   },
   whole: {
-    metric: { label: "L in all", litres: 1 },
-    us: { label: "US gal in all", litres: toBase({ value: 1, unit: "US gal" }).value },
+    metric: { label: "L each", litres: 1 },
+    us: { label: "US gal each", litres: toBase({ value: 1, unit: "US gal" }).value },
   },
 } as const;
 

@@ -27,15 +27,18 @@ export const CEILINGS: Readonly<Record<Brought, { readonly gPerM2: number; reado
 /** Over so many days it adds up. */
 export const BROUGHT_OVER_D = 365;
 
-/** What a litre of a liquid brings, g, at its usual analysis. @param strength share of its first strength */
-export function broughtPerL(content: BatchContent, strength = 1): BroughtAmounts {
+/** Of the nitrogen in dung and compost about so much comes free in the first year, the rest over many. Eghball et al. 2002. */
+const FREE_IN_A_YEAR = 0.4;
+
+/** What a litre of a batch brings within the year, g, at its usual analysis. @param solid spread or worked in, not drawn off */
+export function broughtPerL(content: BatchContent, solid: boolean): BroughtAmounts {
   const { n, k2o, na, sugar } = content.gPerL;
   return {
-    n: n.default * strength,
-    k2o: k2o.default * strength,
-    salt: na.default * SALT_PER_SODIUM * strength,
-    sugar: sugar.default * strength,
-    acid: content.acidGPerL.default * strength,
+    n: n.default * (solid ? FREE_IN_A_YEAR : 1),
+    k2o: k2o.default,
+    salt: na.default * SALT_PER_SODIUM,
+    sugar: sugar.default,
+    acid: content.acidGPerL.default,
   };
 }
 

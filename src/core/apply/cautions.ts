@@ -243,8 +243,9 @@ function waterCautions({ use, plots }: ApplyCase): ApplyCaution[] {
 }
 
 /** What one more dose takes past its ceiling. */
-function addedUpCautions({ plots, brings, partsWater }: ApplyCase): ApplyCaution[] {
-  if (!brings) return [];
+function addedUpCautions({ use, plots, brings, partsWater }: ApplyCase): ApplyCaution[] {
+  // A heap is no bed: what is in it is spread over many later.
+  if (!brings || use.id === "compost") return [];
   return ceilingCautions(
     plots.flatMap(({ name, areaM2, mixL, broughtG }) =>
       areaM2 === undefined || mixL === undefined

@@ -19,6 +19,8 @@ export interface Pour {
   /** The weakest rate that is worth it, in the rate's own measure, L. */
   readonly leastRateL: number;
   readonly plots: readonly PourPlot[];
+  /** Mix in one load where only whole loads go to a plot, L; null where any amount does. */
+  readonly wholeLoadL?: number | null;
 }
 
 export interface Share {
@@ -42,9 +44,11 @@ export interface Poured {
  * A plot that is counted by plants and has no number, or that may not be treated at all, asks for nothing.
  * @throws {DomainError} as `allocate`
  */
-export function pour({ availableL, partsWater, rate, leastRateL, plots }: Pour): Poured {
+export function pour({ availableL, partsWater, rate, leastRateL, plots, wholeLoadL = null }: Pour): Poured {
   const wishes = plots.map((plot) => {
-    const mixL = mixFor({ areaM2: plot.treatableM2, plants: plot.plants }, rate) ?? 0;
+    const rateMixL = mixFor({ areaM2: plot.treatableM2, plants: plot.plants }, rate) ?? 0;
+    // In whole loads it is as many as come nearest to its rate, and one at the least.
+    const mixL = wholeLoadL && rateMixL > 0 ? Math.max(1, Math.round(rateMixL / wholeLoadL)) * wholeLoadL : rateMixL;
     const preferredL = concentrateFor(mixL, partsWater);
     return { plot, preferredL, leastL: preferredL * Math.min(1, leastRateL / rate.amountL) };
   });
@@ -57,6 +61,7 @@ export function pour({ availableL, partsWater, rate, leastRateL, plots }: Pour):
       priority: plot.priority,
       preferredL,
       leastL,
+      loadL: wholeLoadL === null ? null : concentrateFor(wholeLoadL, partsWater),
     })),
   );
   const given = new Map(answer.plots.map(({ id, concentrateL }) => [Number(id), concentrateL]));

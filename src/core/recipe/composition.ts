@@ -74,6 +74,20 @@ function shellCalciumRange(used: readonly UsedAmount[]): Range | null {
   return { low: at(VINEGAR_PERCENT.low), default: at(VINEGAR_PERCENT.default), high: at(VINEGAR_PERCENT.high) };
 }
 
+/** Bath that a litre of drained char keeps in its pores and between its grains, L; judged. */
+const BATH_IN_CHAR: Range = { low: 0.4, default: 0.5, high: 0.6 };
+
+/** Share of what is dissolved in the bath that drained char takes along; the rest runs off with the liquor. */
+function heldByChar(used: readonly UsedAmount[], yieldL: number): Range {
+  const bathL = used.reduce(
+    (sum, { ingredient, amount }) => sum + (findIngredient(ingredient).stockUnit === "L" ? amount : 0),
+    0,
+  );
+  return bathL > 0
+    ? by(BATH_IN_CHAR, Math.min(1 / BATH_IN_CHAR.high, yieldL / bathL))
+    : { low: 1, default: 1, high: 1 };
+}
+
 /**
  * What is in a litre of a batch, as honest ranges: each ingredient's ordinary analysis, times how much of it such a process
  * draws out, over the litres that came off. Liquids and sugars are in it whole; sugar is what the ferment has left of it.
@@ -88,7 +102,7 @@ export function batchContent(
 ): BatchContent {
   requirePositive("yield", yieldL, "L", "/yield");
   const { minerals, sugarLeft } = recipe.drawsOut;
-  const whole: Range = { low: 1, default: 1, high: 1 };
+  const whole = recipe.family === "char" ? heldByChar(used, yieldL) : { low: 1, default: 1, high: 1 };
   const worked = (nutrient: Nutrient): Range =>
     used.reduce((sum, line) => {
       const percent = COMPOSITION[line.ingredient]?.[nutrient];

@@ -9,7 +9,7 @@ export interface NewApplication {
   readonly useId: string;
   readonly partsWater: number;
   readonly mixRateL: number;
-  readonly mixRatePer: "m2" | "plant";
+  readonly mixRatePer: "m2" | "plant" | "whole";
   readonly toolId: number;
   readonly mixL: number;
   readonly concentrateL: number;

@@ -265,7 +265,7 @@ const REFUSED: readonly (readonly [ActName, object, string, string])[] = [
   ["applyStore", { plotIds: [] }, "/plotIds", "Choose at least one."],
   ["applyStore", { mixRateL: 0 }, "/mixRateL", "At least 1 mL."],
   ["applyStore", { ratio: "" }, "/ratio", "This is empty or not of the right form."],
-  ["applyStore", { mixRatePer: "acre" }, "/mixRatePer", "One of m2, plant."],
+  ["applyStore", { mixRatePer: "acre" }, "/mixRatePer", "One of m2, plant, whole."],
   ["fillVessel", { versionNo: 0 }, "/versionNo", "At least 1."],
   ["fillVessel", { stated: [{ ingredient: "guano", amount: 0 }] }, "/stated/0/amount", "At least 0.001."],
   ["fillVessel", { stated: [{ ingredient: "guano", amount: "a bit" }] }, "/stated/0/amount", "This must be a number."],

@@ -6,6 +6,7 @@ import { addBrought, broughtPerL, NOTHING_BROUGHT, timesBrought, type BroughtAmo
 import { findCautions, gatherCautions, type ApplyCaution } from "@/core/apply/cautions";
 import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
 import { mixFor } from "@/core/apply/reach";
+import { isSolid } from "@/core/apply/solids";
 import { findUse, type UseId } from "@/core/book/uses";
 import { parseDilution } from "@/core/quantity/ratio";
 import { recipeFrom } from "@/core/recipe/document";
@@ -50,7 +51,8 @@ export const APPLY_STORE = object(
     useId: ID,
     ratio: { type: "string", minLength: 1, maxLength: 40 },
     mixRateL: { type: "number", minimum: 0.001, maximum: 1000 },
-    mixRatePer: { enum: ["m2", "plant"] },
+    /** What the rate is counted to; `whole` gives each plot the same, whatever its size. */
+    mixRatePer: { enum: ["m2", "plant", "whole"] },
     toolId: ROW_ID,
     plotIds: { type: "array", minItems: 1, maxItems: 5000, uniqueItems: true, items: ROW_ID },
     /** Mix that each of these plots gets, in their order, L; where it is left out, each gets the rate on its size. */
@@ -121,7 +123,7 @@ async function liquidsOf(db: Queryable, stores: readonly Store[], parts: number)
         store,
         methodId: (await findBatch(db, store.batchId))!.methodId,
         carried: carried.get(store.batchId)!,
-        brings: content ? broughtPerL(content) : NOTHING_BROUGHT,
+        brings: content ? broughtPerL(content, isSolid(recipeFrom(store.recipe))) : NOTHING_BROUGHT,
         share: shares[index]!,
       };
     }),
@@ -151,7 +153,9 @@ export async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest)
   const dilution = atField("/ratio", () => parseDilution(request.ratio, [], "/ratio", farm?.units ?? "metric"));
   const liquids = await liquidsOf(db, stores, request.second?.parts ?? 1);
   // Of two the scarcer one says how much there is.
-  const availableL = blend(liquids.map(({ store, share }) => ({ availableL: store.onHandL, parts: share }))).totalL;
+  const availableL = liquids.some(({ store }) => store.onHandL <= 0)
+    ? 0
+    : blend(liquids.map(({ store, share }) => ({ availableL: store.onHandL, parts: share }))).totalL;
   requireUseThere(liquids[0]!.store, use.id, plots);
   const rules = await listHarvestRules(db);
   return { liquids, availableL, at, use, tool, plots, farm, dilution, rules, today };
@@ -159,10 +163,12 @@ export async function caseOf(db: Queryable, ctx: Context, request: ApplyRequest)
 export type ApplyCaseRead = Awaited<ReturnType<typeof caseOf>>;
 
 /** Mix that a plot gets: what was said of it, else the rate on its size, L. */
-function mixOf(request: ApplyRequest, { plots }: Pick<ApplyCaseRead, "plots">, index: number): number {
+export function mixOf(request: ApplyRequest, { plots }: Pick<ApplyCaseRead, "plots">, index: number): number {
   const { areaM2, plants } = plots[index]!;
   const said = request.mixL?.[index];
-  return said ?? mixFor({ areaM2, plants }, { amountL: request.mixRateL, per: request.mixRatePer }) ?? 0;
+  if (said !== undefined) return said;
+  if (request.mixRatePer === "whole") return request.mixRateL;
+  return mixFor({ areaM2, plants }, { amountL: request.mixRateL, per: request.mixRatePer }) ?? 0;
 }
 
 /** What a litre of all that is in the can brings, g. */

@@ -27,7 +27,15 @@ import { atField, refuse } from "../refusal";
 import { bookWater } from "../water";
 import { weatherAt } from "../weather";
 import { markStep } from "./jobs";
-import { APPLY_STORE, cautionsOf, caseOf, type ApplyCaseRead, type ApplyRequest, type Liquid } from "./applyCase";
+import {
+  APPLY_STORE,
+  cautionsOf,
+  caseOf,
+  mixOf,
+  type ApplyCaseRead,
+  type ApplyRequest,
+  type Liquid,
+} from "./applyCase";
 
 /** Less water than this is not booked. */
 const LEAST_WATER_L = 0.05;
@@ -65,12 +73,12 @@ function planFor({ dilution, plots, tool, availableL, liquids }: ApplyCaseRead, 
   const plan = atField("/toolId", () =>
     workOutLoads({
       dilution,
-      mixRate: { amountL: request.mixRateL, per: request.mixRatePer },
+      mixRate: { amountL: request.mixRateL, per: request.mixRatePer === "plant" ? "plant" : "m2" },
       plots: plots.map(({ name, areaM2, plants }, index) => ({
         id: name,
         areaM2,
         plants,
-        mixL: request.mixL?.[index] ?? null,
+        mixL: request.mixRatePer === "whole" ? mixOf(request, { plots }, index) : (request.mixL?.[index] ?? null),
       })),
       tool: loadTool(tool),
       availableL,

@@ -5,6 +5,7 @@ import { listBrought } from "@/data/field";
 import { RAIN_ID, hoursAgo, key, refusalOf, TestFarm } from "@/testing/scratch";
 import { closeBatch } from "../batch/closeBatch";
 import { contentsOfBatches } from "../content";
+import { emptyStore } from "../stores/changeStore";
 import { readTrace } from "../trace/readTrace";
 import { applyStore } from "./applyStore";
 import { setElsewhere } from "./elsewhere";
@@ -104,7 +105,7 @@ describe("putting on", () => {
     )
       .values()
       .next().value!;
-    const perL = broughtPerL(content);
+    const perL = broughtPerL(content, false);
     let should = NOTHING_BROUGHT;
     await fc.assert(
       fc.asyncProperty(fc.double({ min: 0.5, max: 3, noNaN: true }), fc.boolean(), async (rate, isTakenBack) => {
@@ -164,6 +165,17 @@ describe("putting on", () => {
     });
   });
 
+  it("says that a store is empty, and nothing of what nobody asked", async () => {
+    const emptied = await onHand(store);
+    await emptyStore(farm.context(), {
+      requestKey: key(),
+      storeId: store,
+      litres: emptied,
+      to: "wasted",
+      reason: "leaks",
+    });
+    expect((await refusalOf(put())).fields["/plotIds"]).toContain("the store holds 0");
+  });
   it("does not ask again what was put on before the clock of its bed began", async () => {
     expect((await refusalOf(put({ at: hoursAgo(24 * 400).toISOString() }))).fields["/at"]).toBeDefined();
   });

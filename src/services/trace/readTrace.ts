@@ -14,6 +14,7 @@ import {
   type WeatherThen,
 } from "@/data/field";
 import { listAllLots, listDrawsOfBatches, listOwnIngredients, type Lot } from "@/data/shed";
+import { listStoresOnHand, type Store } from "@/data/stores";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
@@ -79,6 +80,18 @@ export interface Trace {
     | { readonly type: "lot"; readonly id: number; readonly name: string };
   readonly batches: readonly TracedBatch[];
   readonly applications: readonly TracedApplication[];
+  /** What of it, and of what was made from it, still stands on the farm; of a plot that asks back, nothing. */
+  readonly onHand: readonly TracedOnHand[];
+}
+
+/** Something that can still be held back. */
+export interface TracedOnHand {
+  readonly type: "lot" | "store";
+  readonly id: number;
+  readonly name: string;
+  readonly amount: number;
+  readonly unit: "kg" | "L";
+  readonly place: string;
 }
 
 /** What a trace is asked: a plot goes back, a batch or a lot goes forward, and back as well. */
@@ -148,6 +161,39 @@ async function find(
   return fromBatches(db, { type: "lot", id: lot.id, name: nameOfLot(lot) }, [...new Set(into)], feedings);
 }
 
+/** The lot itself, lots that its batches made, and their stores, as far as anything is left of them. */
+function stillHere(
+  { of, batchIds }: Found,
+  stores: readonly Store[],
+  lots: readonly Lot[],
+  nameOfLot: (lot: Lot) => string,
+): TracedOnHand[] {
+  const own = lots.filter(
+    ({ id, fromBatchId, onHand }) =>
+      onHand > 0 && ((of.type === "lot" && id === of.id) || (fromBatchId !== null && batchIds.includes(fromBatchId))),
+  );
+  return [
+    ...own.map((lot) => ({
+      type: "lot" as const,
+      id: lot.id,
+      name: nameOfLot(lot),
+      amount: lot.onHand,
+      unit: lot.unit,
+      place: lot.place,
+    })),
+    ...stores
+      .filter(({ batchId }) => batchIds.includes(batchId))
+      .map(({ id, label, onHandL, place }) => ({
+        type: "store" as const,
+        id,
+        name: label,
+        amount: onHandL,
+        unit: "L" as const,
+        place,
+      })),
+  ];
+}
+
 /**
  * Where something came from and where it went: back from a plot to every batch, lot and plant picked; forward from a lot or a batch to every plot and its
  * harvest. Null where there is no such thing.
@@ -165,8 +211,9 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
     (lot.ownId === null ? undefined : ownNames.get(lot.ownId)) ?? findIngredient(lot.ingredientId).name;
   const found = await find(db, asked, plots, lots, nameOfLot);
   if (!found) return null;
-  const [batches, draws, feedings] = await Promise.all([
+  const [batches, stores, draws, feedings] = await Promise.all([
     listBatchesById(db, found.batchIds),
+    listStoresOnHand(db),
     listDrawsOfBatches(db, found.batchIds),
     listFeedings(db),
   ]);
@@ -176,6 +223,7 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
     farm: farmView(farm),
     nowMs: now.getTime(),
     of: found.of,
+    onHand: found.of.type === "plot" ? [] : stillHere(found, stores, lots, nameOfLot),
     batches: batches
       .toSorted((a, b) => b.startedAt.getTime() - a.startedAt.getTime())
       .map((batch) => ({

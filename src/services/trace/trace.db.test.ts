@@ -58,6 +58,16 @@ describe("a trace", () => {
     expect(drawn.map(({ ingredient }) => ingredient)).toContain("Molasses");
     expect(drawn.every(({ amount, receivedOn }) => amount > 0 && receivedOn !== "")).toBe(true);
   });
+  it("tells what still stands on the farm of what was found to be wrong, and nothing of a plot that asks back", async () => {
+    const molasses = (await trace({ batchId }))!.batches[0]!.lots.find(({ ingredient }) => ingredient === "Molasses")!;
+    const found = (await trace({ lotId: molasses.lotId }))!;
+    expect(found.onHand.map(({ type, name }) => [type, name])).toEqual([
+      ["lot", "Molasses"],
+      ["store", "Extract"],
+    ]);
+    expect(found.onHand[1]!.amount).toBeCloseTo(59.7, 0);
+    expect((await trace({ plotId: plotIds[0]! }))!.onHand).toEqual([]);
+  });
   it("goes forward from a lot to every plot and its harvest, and from a batch both ways", async () => {
     const [lot] = (await trace({ batchId }))!.batches[0]!.lots;
     for (const asked of [{ lotId: lot!.lotId }, { batchId }]) {

@@ -239,7 +239,7 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
         }
         onClick={() => void applying.confirm()}
       >
-        {choice.per === "whole"
+        {choice.isAway
           ? "It is done"
           : applying.done.length < applying.served.length
             ? `It is on ${applying.done.length} of ${applying.served.length} beds`

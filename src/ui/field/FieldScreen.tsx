@@ -136,7 +136,7 @@ const Pouring = ({
   const onPlan = new Map(view.plots.map((plot) => [plot.id, plot.ring]));
   const places = new Map(stops.map(({ plotId }, index) => [plotId, index + 1]));
   const poured =
-    applying.asked && applying.plan && applying.choice.per !== "whole"
+    applying.asked && applying.plan && !applying.choice.isAway
       ? applying.asked.shares
           .filter(({ id, wantedL }) => wantedL > 0 && onPlan.has(id))
           .map(({ id, wantedL, concentrateL }) => ({

@@ -160,7 +160,9 @@ export const PourList = ({ applying, stops }: { readonly applying: Applying; rea
   const { asked, units, choice, dilution } = applying;
   if (!asked || !dilution) return null;
   const { availableL, per } = choice;
-  const reaches = per === "whole" ? null : servedBy(availableL, dilution.partsWater, { amountL: choice.rateL!, per });
+  const reaches = choice.isAway
+    ? null
+    : servedBy(availableL, dilution.partsWater, { amountL: choice.rateL!, per: per === "m2" ? "m2" : "plant" });
   const isShort = asked.wantedL > availableL * 1.0001;
   return (
     <section aria-label="Who drinks">
@@ -171,7 +173,7 @@ export const PourList = ({ applying, stops }: { readonly applying: Applying; rea
         <span className="font-normal text-soft">
           {reaches === null
             ? ""
-            : `In store for ${per === "plant" ? plural(reaches, "plant") : sayArea(reaches, units)} at this rate${
+            : `In store for ${per === "m2" ? sayArea(reaches, units) : plural(reaches, per === "plant" ? "plant" : "bed")} at this rate${
                 isShort ? `; ${sayVolume(asked.wantedL - availableL, units)} more would serve all` : ""
               }.`}
         </span>

@@ -1,5 +1,6 @@
 import { notWith } from "@/core/apply/care";
 import { estimateMix } from "@/core/apply/mixEstimate";
+import { isInline } from "@/core/apply/tool";
 import { partsOfBed } from "@/core/apply/solids";
 import { partsWaterFor } from "@/core/apply/strengthCautions";
 import { USES } from "@/core/book/uses";
@@ -7,9 +8,9 @@ import { sayDilution, sayVolume } from "@/formats/amounts";
 import { sayMixUnit } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import { sayBothWays, sayEstimate, sayMixWarning, sayNotWith } from "@/words/said";
+import { loadNoun, sayBothWays, sayEstimate, sayMixWarning, sayNotWith } from "@/words/said";
 import { Choices } from "../kit/Choices";
-import { NumberField, SelectField, TextField } from "../kit/fields";
+import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
 import type { Applying } from "./useApply";
@@ -178,7 +179,7 @@ const Depth = ({ applying }: { readonly applying: Applying }) => {
 /** What the figure beside the amount counts, and by what it is counted. */
 const Counting = ({ applying }: { readonly applying: Applying }) => {
   const { choice, units, dilution } = applying;
-  const { per, setPer, rateOf, setRateOf, rateL, canCountPlants } = choice;
+  const { per, setPer, rateOf, setRateOf, rateL, canCountPlants, isAway, wholeLoads, tool } = choice;
   return (
     <>
       {dilution && rateL !== null && per !== "whole" ? (
@@ -189,7 +190,7 @@ const Counting = ({ applying }: { readonly applying: Applying }) => {
       ) : null}
       <Fold
         title="How it is counted"
-        stands={`${rateOf === "mix" ? "the mix" : "the concentrate"}${per === "m2" ? ", by area" : per === "plant" ? ", by the plant" : ""}`}
+        stands={`${rateOf === "mix" ? "the mix" : "the concentrate"}${per === "m2" ? ", by area" : per === "plant" ? ", by the plant" : ", each the same"}${wholeLoads ? ", whole loads" : ""}`}
       >
         <Choices
           label="The rate counts"
@@ -200,17 +201,25 @@ const Counting = ({ applying }: { readonly applying: Applying }) => {
             { value: "concentrate", label: "the concentrate" },
           ]}
         />
-        {canCountPlants && per !== "whole" ? (
+        {isAway ? null : (
           <Choices
             label="Counted"
             value={per}
             onChange={setPer}
             options={[
               { value: "m2", label: "by area" },
-              { value: "plant", label: "by the plant" },
+              ...(canCountPlants ? [{ value: "plant" as const, label: "by the plant" }] : []),
+              { value: "whole", label: "each bed the same" },
             ]}
           />
-        ) : null}
+        )}
+        {isInline(tool.kind) ? null : (
+          <TickField
+            label={`Whole loads of the ${loadNoun(tool.kind)} only: no bed gets half of one`}
+            checked={wholeLoads}
+            onChange={(event) => choice.setWholeLoads(event.target.checked)}
+          />
+        )}
       </Fold>
     </>
   );

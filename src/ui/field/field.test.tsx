@@ -360,11 +360,23 @@ describe("beside the mix", () => {
     expect(screen.getByText(/One part in 38 of that ground/)).toBeVisible();
     expect(screen.queryByLabelText(/^Water to thin it/)).toBeNull();
   });
+  it("each bed the same, in whole loads where that is wanted", async () => {
+    const { sent } = openPanel([1, 2]);
+    fireEvent.click(screen.getByText(/^How it is counted/));
+    fireEvent.click(screen.getByRole("radio", { name: "each bed the same" }));
+    type("Mix (L each)", "14");
+    expect(loads()).toHaveTextContent("In all 28 L of mix");
+    fireEvent.click(screen.getByRole("checkbox", { name: /^Whole loads of the can only/ }));
+    expect(loads()).toHaveTextContent("In all 20 L of mix");
+    type(/^Water to thin it/, "source-1");
+    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    await waitFor(() => expect(sent()).toMatchObject({ mixRatePer: "whole", mixRateL: 14, mixL: [10, 10] }));
+  });
   it("what is not on the plan has its own way, and takes so much in all", () => {
     const pots = plotOf(9, { name: "Sill", kind: "houseplants", areaM2: 1, treatableM2: 1, crop: "" });
     openPanel([9], fieldOf({ elsewhere: [pots] }));
     expect(screen.getByRole("radio", { name: "Houseplants" })).toBeChecked();
-    expect(screen.getByLabelText("Mix (L in all)")).toHaveValue("10");
+    expect(screen.getByLabelText("Mix (L each)")).toHaveValue("10");
     expect(screen.getByRole("button", { name: "It is done" })).toBeVisible();
   });
 });

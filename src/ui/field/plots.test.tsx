@@ -295,6 +295,7 @@ describe("a trace", () => {
     farm: FARM,
     nowMs: NOW_MS,
     of: { type: "lot", id: 4, name: "Comfrey" },
+    onHand: [{ type: "store", id: 9, name: "Nettle extract", amount: 12, unit: "L", place: "lean-to" }],
     batches: [
       {
         id: 5,
@@ -350,6 +351,9 @@ describe("a trace", () => {
       "unwashed leavesnot before 27 Mar 2031; planned from 25 Mar 2031",
     );
     expect(screen.getByText(/comfrey, picked at the bank/)).toBeVisible();
+    expect(screen.getByRole("link", { name: "Nettle extract" }).closest("li")).toHaveTextContent(
+      "Nettle extract: 12 L, lean-to",
+    );
     expect(screen.getByRole("link", { name: /CSV/ })).toHaveAttribute("href", "/api/trace?lot=4");
   });
 });

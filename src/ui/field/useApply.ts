@@ -9,6 +9,8 @@ import { pour, type Poured } from "@/core/apply/pour";
 import { DomainError } from "@/core/errors";
 import { recipeFrom } from "@/core/recipe/document";
 import { sayThinned } from "@/words/said";
+import { isSolid } from "@/core/apply/solids";
+import { isInline } from "@/core/apply/tool";
 import { parseNumber } from "@/formats/numbers";
 import { isoDay } from "@/formats/times";
 import type { MixPer } from "@/formats/fieldUnits";
@@ -32,7 +34,8 @@ const cautionsOfStore = (
   const recipe = recipeFrom(store.recipe);
   const other = second ? (store === first ? second : first) : null;
   const share = second ? 1 / (1 + (perOne ?? 1)) : 1;
-  const [brings, secondBrings] = [broughtPerL(first.content), second ? broughtPerL(second.content) : NOTHING_BROUGHT];
+  const bringsOf = (one: StoreOn) => broughtPerL(one.content, isSolid(recipeFrom(one.recipe)));
+  const [brings, secondBrings] = [bringsOf(first), second ? bringsOf(second) : NOTHING_BROUGHT];
   return findCautions({
     recipe,
     rate: rateFor(recipe, useId),
@@ -60,15 +63,18 @@ const cautionsOfStore = (
   });
 };
 
+/** Whether any of it lies far enough from water. */
+const isTreatable = ({ treatableM2 }: FieldView["plots"][number]): boolean => treatableM2 >= 0.05;
+
 /** A plot with the mix that it gets; one that is shared out of nothing is left out. */
 type ServedPlot = FieldView["plots"][number] & { readonly mixL?: number };
 const LEAST_SHARE_L = 1e-6;
-/** What lies nowhere on the plan is counted as one square metre: its rate is all that it gets. */
-export const countedBy = (per: MixPer): "m2" | "plant" => (per === "plant" ? "plant" : "m2");
+/** Where each gets the same it is counted as one square metre: its rate is all that it gets. */
+const countedBy = (per: MixPer): "m2" | "plant" => (per === "plant" ? "plant" : "m2");
 
 /** What each of the chosen plots gets of what there is; null where a figure is missing. */
 function shareOut(
-  { store, availableL, rate, ratio, rateL, per, usual }: Choice,
+  { store, availableL, rate, ratio, rateL, per, usual, wholeLoads, tool }: Choice,
   plots: FieldView["plots"],
   priorities: ReadonlyMap<number, Priority>,
   units: FieldView["farm"]["units"],
@@ -82,9 +88,10 @@ function shareOut(
       partsWater,
       rate: { amountL: rateL, per: countedBy(per) },
       leastRateL: rate ? (usual?.low ?? rateL) : rateL,
+      wholeLoadL: wholeLoads && !isInline(tool.kind) ? tool.volumeL : null,
       plots: plots.map((plot) => ({
         id: plot.id,
-        treatableM2: plot.treatableM2,
+        treatableM2: per === "whole" ? (isTreatable(plot) ? 1 : 0) : plot.treatableM2,
         plants: plot.plants,
         priority: priorities.get(plot.id) ?? 2,
         waitedD: plot.lastByMethod[store.methodId] ?? null,
@@ -96,8 +103,6 @@ function shareOut(
   }
 }
 
-/** Whether any of it lies far enough from water. */
-const isTreatable = ({ treatableM2 }: FieldView["plots"][number]): boolean => treatableM2 >= 0.05;
 /** The plots that get something, with what they get. Where there is enough, plots whose size is not known stay, so that it is said of them. */
 function withShares(plots: FieldView["plots"], { shares, without }: Poured): ServedPlot[] {
   const of = new Map(shares.map((share) => [share.id, share]));
@@ -201,7 +206,7 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
       useId,
       ratio,
       mixRateL: rateL as number,
-      mixRatePer: countedBy(per),
+      mixRatePer: per,
       toolId: tool.id,
       plotIds: done.map(({ id }) => id),
       mixL: done.map(({ mixL }) => mixL),

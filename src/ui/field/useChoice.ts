@@ -87,7 +87,8 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], 
   const { units } = view.farm;
   const [pickedUse, setPickedUse] = useState<UseId | null>(step?.use ?? null);
   const [typedRatio, setTypedRatio] = useState<string | null>(step?.ratio ?? null);
-  const [pickedPer, setPickedPer] = useState<"m2" | "plant">("m2");
+  const [pickedPer, setPickedPer] = useState<MixPer>("m2");
+  const [wholeLoads, setWholeLoads] = useState(false);
   const [often, setOften] = useState<Often>("seldom");
   const [typedRate, setTypedRate] = useState<string | null>(null);
   const [rateOf, setRateOf] = useState<RateOf>("mix");
@@ -106,12 +107,12 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], 
   const use = findUse(useId);
   const rate = rateFor(recipe, useId);
   const canCountPlants = use.mixLPerPlant !== null && plots.length > 0 && plots.every(({ plants }) => plants !== null);
-  const isWhole = plots.some(({ kind }) => isElsewhere(kind));
-  const per: MixPer = isWhole ? "whole" : pickedPer === "plant" && canCountPlants ? "plant" : "m2";
+  const isAway = plots.some(({ kind }) => isElsewhere(kind));
+  const per: MixPer = isAway ? "whole" : pickedPer === "plant" && !canCountPlants ? "m2" : pickedPer;
   const usual = per === "whole" ? null : per === "plant" ? use.mixLPerPlant : use.mixLPerM2;
   const inField = (litres: number) => inMixUnit(litres, per, units);
   // What nobody touched is the rate itself, not what its rounded figure in the field would read as.
-  const usualL = step?.rateL ?? (isWhole ? WHOLE_L : (usual?.default ?? 2));
+  const usualL = step?.rateL ?? (per === "whole" ? WHOLE_L : (usual?.default ?? 2));
   const typedNumber = typedRate === null ? null : parseNumber(typedRate);
   const ratio = typedRatio ?? sayDilution(rate ? partsWaterFor(rate, often) : 20).replace("\u202f", "");
   // A rate of concentrate is so many times as much mix.
@@ -130,6 +131,9 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], 
     ratio,
     rateOf,
     canCountPlants,
+    isAway,
+    wholeLoads,
+    setWholeLoads,
     per,
     usual,
     inField,
@@ -148,7 +152,7 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], 
       setRateOf(next);
       setTypedRate(null);
     },
-    setPer: (next: "m2" | "plant") => {
+    setPer: (next: MixPer) => {
       setPickedPer(next);
       setTypedRate(null);
     },

@@ -53,6 +53,39 @@ const BatchLine = ({ batch, trace }: { readonly batch: TracedBatch; readonly tra
   );
 };
 
+/** What can still be held back: it stands on the shelf or in a store, and batches of it still run. */
+const StillHere = ({ trace }: { readonly trace: Trace }) => {
+  const running = trace.batches.filter(({ closedMs }) => closedMs === null);
+  const { units } = trace.farm;
+  return (
+    <section aria-labelledby="still">
+      <h2 id="still" className="mt-5 text-xl">
+        Still on the farm
+      </h2>
+      {trace.onHand.length + running.length === 0 ? <p className="text-soft">Nothing of it is left.</p> : null}
+      <ul className="list-disc pl-5">
+        {running.map(({ id, name, vesselName }) => (
+          <li key={`batch ${id}`}>
+            <Link href={`/batches/${id}`} className="font-semibold underline">
+              {name}
+            </Link>{" "}
+            in {vesselName}
+          </li>
+        ))}
+        {trace.onHand.map((one) => (
+          <li key={`${one.type} ${one.id}`}>
+            <Link href={one.type === "store" ? `/shed?store=${one.id}` : "/shed"} className="font-semibold underline">
+              {one.name}
+            </Link>
+            : {sayStock(one.amount, one.unit, units)}
+            {one.place ? `, ${one.place}` : ""}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+};
+
 /** Where it went: bed by bed, with what must be waited for. */
 const Where = ({ trace }: { readonly trace: Trace }) => (
   <div className="overflow-x-auto">
@@ -130,6 +163,7 @@ export const TraceScreen = ({ trace }: { readonly trace: Trace }) => (
       {trace.farm.name}, {moment(trace.nowMs, trace)}. {trace.applications.length} entries on plots,{" "}
       {trace.batches.length} batches.
     </p>
+    {trace.of.type === "plot" ? null : <StillHere trace={trace} />}
     <h2 className="mt-5 text-xl">On the plots</h2>
     {trace.applications.length === 0 ? (
       <p className="text-soft">Nothing of it is on any plot.</p>

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { findRecipe } from "@/core/book";
 import { USES, type UseId } from "@/core/book/uses";
 import { GROWTH_STAGES, type GrowthStage } from "@/core/land/planting";
-import { sayDilution } from "@/formats/amounts";
+import { sayDilution, type UnitSystem } from "@/formats/amounts";
+import { inMixUnit, sayMixUnit } from "@/formats/fieldUnits";
 import { useFieldAct } from "../../acts/field";
 import { Button } from "../../kit/Button";
 import { TextField } from "../../kit/fields";
@@ -21,6 +22,7 @@ interface LineProps {
   readonly line: StepDraft;
   readonly index: number;
   readonly error: string | undefined;
+  readonly units: UnitSystem;
   readonly onChange: (change: Partial<StepDraft>) => void;
   readonly onTakeOut: () => void;
 }
@@ -49,7 +51,7 @@ const StageCell = ({
 );
 
 /** One input of a programme: how, how strong, how often, from which stage to which. */
-const Line = ({ line, index, error, onChange, onTakeOut }: LineProps) => {
+const Line = ({ line, index, error, units, onChange, onTakeOut }: LineProps) => {
   const of = `line ${index + 1}`;
   const uses = findRecipe(line.methodId).uses;
   const usual = uses.find(({ use }) => use === line.use)?.partsWater.default;
@@ -93,6 +95,16 @@ const Line = ({ line, index, error, onChange, onTakeOut }: LineProps) => {
             onChange={(event) => onChange({ strength: event.target.value })}
           />
         </td>
+        <td className="min-w-20 py-1 pr-2">
+          <input
+            aria-label={`How much, ${sayMixUnit("m2", units)}, ${of}`}
+            inputMode="decimal"
+            className={CELL}
+            value={line.rate}
+            placeholder={String(inMixUnit(USES[line.use].mixLPerM2?.default ?? 2, "m2", units))}
+            onChange={(event) => onChange({ rate: event.target.value })}
+          />
+        </td>
         <td className="min-w-16 py-1 pr-2">
           <input
             aria-label={`Every how many days, ${of}`}
@@ -116,7 +128,7 @@ const Line = ({ line, index, error, onChange, onTakeOut }: LineProps) => {
       </tr>
       {error ? (
         <tr>
-          <td colSpan={7} role="alert" className="pb-1 font-semibold text-rust">
+          <td colSpan={8} role="alert" className="pb-1 font-semibold text-rust">
             {error}
           </td>
         </tr>
@@ -129,11 +141,12 @@ interface ProgrammeTableProps {
   /** Null for one that is not kept yet. */
   readonly id: number | null;
   readonly kept: ProgrammeDraft;
+  readonly units: UnitSystem;
   readonly onKept?: () => void;
 }
 
 /** A programme as a table that is typed in where it stands; what was changed is kept at once for all its lines. */
-export const ProgrammeTable = ({ id, kept, onKept }: ProgrammeTableProps) => {
+export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps) => {
   const act = useFieldAct("setProgramme");
   const [draft, setDraft] = useState(kept);
   const isChanged = id === null || JSON.stringify(draft) !== JSON.stringify(kept);
@@ -142,7 +155,7 @@ export const ProgrammeTable = ({ id, kept, onKept }: ProgrammeTableProps) => {
   const lineError = (index: number) =>
     Object.entries(act.fields).find(([path]) => path.startsWith(`/steps/${index}/`))?.[1];
   const keep = async (putAway: boolean) => {
-    if (!(await act.run({ programmeId: id, ...requestOf(draft), putAway }))) return;
+    if (!(await act.run({ programmeId: id, ...requestOf(draft, units), putAway }))) return;
     told(putAway ? `${draft.name} is put away.` : `${draft.name} is kept.`);
     onKept?.();
   };
@@ -167,7 +180,7 @@ export const ProgrammeTable = ({ id, kept, onKept }: ProgrammeTableProps) => {
         <table className="w-full">
           <thead>
             <tr className="text-left text-[0.86rem] text-soft">
-              {["Input", "How", "How strong", "Every … days", "From", "To", ""].map((head) => (
+              {["Input", "How", "How strong", sayMixUnit("m2", units), "Every … days", "From", "To", ""].map((head) => (
                 <th key={head} scope="col" className="pr-2 font-normal">
                   {head || <span className="sr-only">Take out</span>}
                 </th>
@@ -181,6 +194,7 @@ export const ProgrammeTable = ({ id, kept, onKept }: ProgrammeTableProps) => {
                 line={line}
                 index={index}
                 error={lineError(index)}
+                units={units}
                 onChange={(change) => setLine(index, change)}
                 onTakeOut={() => setDraft({ ...draft, steps: draft.steps.filter((_line, at) => at !== index) })}
               />

@@ -33,12 +33,15 @@ export const ProgrammesScreen = ({ view }: { readonly view: ProgrammesView }) =>
           <SeasonCalendar view={view} />
         </section>
       ) : null}
-      {isNew ? <ProgrammeTable id={null} kept={seasonDraft()} onKept={() => setIsNew(false)} /> : null}
+      {isNew ? (
+        <ProgrammeTable id={null} kept={seasonDraft()} units={view.farm.units} onKept={() => setIsNew(false)} />
+      ) : null}
       {view.programmes.map((programme) => (
         <ProgrammeTable
           key={`${programme.id} ${JSON.stringify(programme)}`}
           id={programme.id}
-          kept={draftOf(programme)}
+          kept={draftOf(programme, view.farm.units)}
+          units={view.farm.units}
         />
       ))}
     </div>
