@@ -14,7 +14,7 @@ const BEDS = Array.from({ length: 12 }, (_, index) => `Bed ${index + 1}`);
 const PICKED = "Bed 7";
 
 const choose = async (page: Page, names: readonly string[]) => {
-  for (const name of names) await page.getByRole("button", { name: `${name},` }).click();
+  for (const name of names) await page.getByRole("button", { name: new RegExp(`^${name},`) }).click();
 };
 const hears = (page: Page, words: string | RegExp) => expect(page.getByText(words).first()).toBeVisible();
 
@@ -70,7 +70,9 @@ async function strainTea(page: Page): Promise<void> {
 
 async function putOn(page: Page): Promise<void> {
   await page.getByLabel(/^Water to thin it/).selectOption({ label: "Butt: free of chlorine" });
-  await page.getByLabel(/^(Why all the same|This is blocked)/).fill("overcast all day, cool, and no wind");
+  // Where the sun is high at this hour, it is asked about.
+  const why = page.getByLabel(/^(Why all the same|This is blocked)/);
+  if ((await why.count()) > 0) await why.fill("overcast all day, cool, and no wind");
   await page.getByRole("checkbox", { name: /^Strained to/ }).check();
   await page.getByRole("button", { name: /^It is on/ }).click();
 }
@@ -90,9 +92,9 @@ test(
       await choose(page, BEDS);
       await page.getByRole("radio", { name: "On the leaves" }).click();
       const against = page.getByRole("region", { name: "What speaks against it" });
-      await expect(against.getByText(/^Bed 7: its leaves are eaten in 5 days/)).toBeVisible();
+      await expect(against.getByText(/Bed 7: its leaves are eaten in 5 days/)).toBeVisible();
       await choose(page, [PICKED]);
-      await expect(against.getByText(/^Bed 7/)).toHaveCount(0);
+      await expect(against.getByText(/Bed 7/)).toHaveCount(0);
       await seesNoBarrier(page);
 
       // Half of the walk is done before the line is lost.

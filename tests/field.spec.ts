@@ -207,7 +207,7 @@ test("plantings go out as a file, come in again changed, and the inspector has t
     page.waitForEvent("download"),
     page.getByRole("link", { name: "What went on the plots" }).click(),
   ]);
-  expect(await readFile(await record.path(), "utf8")).toMatch(/^day,applied_at,plot,[^]*Bed 3/);
+  expect(await readFile(await record.path(), "utf8")).toMatch(/^\uFEFF?day,applied_at,plot,[^]*Bed 3/);
   await page.goto("/field");
   await expect(page.getByRole("button", { name: /^Bed 14, kale/ })).toBeVisible();
 });

@@ -148,7 +148,8 @@ const DAY_MS = 86_400_000;
 function leafCaution({ recipe, use, plots, today }: ApplyCase): ApplyCaution[] {
   if (use.target !== "leaves" || !recipe.cautions.includes("sugar-regrowth")) return [];
   const soon = plots
-    .filter(({ leafEaten }) => leafEaten)
+    // By somebody's word, or else by the book's: lettuce is leaf though nobody says so.
+    .filter(({ crop, leafEaten, part = null }) => cropFacts(crop, leafEaten, part)?.part === "leaf")
     .map(({ name, harvestOn }) => ({
       plot: name,
       daysToHarvest: harvestOn === null ? null : Math.round((Date.parse(harvestOn) - Date.parse(today)) / DAY_MS),

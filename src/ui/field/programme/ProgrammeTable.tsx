@@ -50,6 +50,33 @@ const StageCell = ({
   </select>
 );
 
+const TypedCell = ({
+  label,
+  onChange,
+  ...rest
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly placeholder?: string;
+  readonly inputMode?: "numeric" | "decimal";
+  readonly onChange: (value: string) => void;
+}) => <input aria-label={label} className={CELL} {...rest} onChange={(event) => onChange(event.target.value)} />;
+
+const InputCell = ({ label, line, onChange }: Pick<LineProps, "line" | "onChange"> & { readonly label: string }) => (
+  <select
+    aria-label={label}
+    className={CELL}
+    value={line.methodId}
+    onChange={(event) => onChange(lineFor(event.target.value, line.from, line.to))}
+  >
+    {INPUTS.map(({ id, name }) => (
+      <option key={id} value={id}>
+        {name}
+      </option>
+    ))}
+  </select>
+);
+
 /** One input of a programme: how, how strong, how often, from which stage to which. */
 const Line = ({ line, index, error, units, onChange, onTakeOut }: LineProps) => {
   const of = `line ${index + 1}`;
@@ -59,18 +86,7 @@ const Line = ({ line, index, error, units, onChange, onTakeOut }: LineProps) => 
     <>
       <tr className="align-top">
         <td className="min-w-44 py-1 pr-2">
-          <select
-            aria-label={`Input, ${of}`}
-            className={CELL}
-            value={line.methodId}
-            onChange={(event) => onChange(lineFor(event.target.value, line.from, line.to))}
-          >
-            {INPUTS.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
+          <InputCell label={`Input, ${of}`} line={line} onChange={onChange} />
         </td>
         <td className="min-w-40 py-1 pr-2">
           <select
@@ -87,39 +103,39 @@ const Line = ({ line, index, error, units, onChange, onTakeOut }: LineProps) => 
           </select>
         </td>
         <td className="min-w-24 py-1 pr-2">
-          <input
-            aria-label={`How strong, ${of}`}
-            className={CELL}
+          <TypedCell
+            label={`How strong, ${of}`}
             value={line.strength}
             placeholder={usual === undefined ? "" : sayDilution(usual)}
-            onChange={(event) => onChange({ strength: event.target.value })}
+            onChange={(strength) => onChange({ strength })}
           />
         </td>
         <td className="min-w-20 py-1 pr-2">
-          <input
-            aria-label={`How much, ${sayMixUnit("m2", units)}, ${of}`}
-            inputMode="decimal"
-            className={CELL}
+          <TypedCell
+            label={`How much, ${sayMixUnit("m2", units)}, ${of}`}
             value={line.rate}
             placeholder={String(inMixUnit(USES[line.use].mixLPerM2?.default ?? 2, "m2", units))}
-            onChange={(event) => onChange({ rate: event.target.value })}
+            inputMode="decimal"
+            onChange={(rate) => onChange({ rate })}
           />
         </td>
         <td className="min-w-16 py-1 pr-2">
-          <input
-            aria-label={`Every how many days, ${of}`}
-            inputMode="numeric"
-            className={CELL}
+          <TypedCell
+            label={`Every how many days, ${of}`}
             value={line.everyD}
-            onChange={(event) => onChange({ everyD: event.target.value })}
+            inputMode="numeric"
+            onChange={(everyD) => onChange({ everyD })}
           />
         </td>
-        <td className="min-w-32 py-1 pr-2">
-          <StageCell label={`From, ${of}`} value={line.from} onChange={(from) => onChange({ from })} />
-        </td>
-        <td className="min-w-32 py-1 pr-2">
-          <StageCell label={`To, ${of}`} value={line.to} onChange={(to) => onChange({ to })} />
-        </td>
+        {(["from", "to"] as const).map((end) => (
+          <td key={end} className="min-w-32 py-1 pr-2">
+            <StageCell
+              label={`${end === "from" ? "From" : "To"}, ${of}`}
+              value={line[end]}
+              onChange={(stage) => onChange({ [end]: stage })}
+            />
+          </td>
+        ))}
         <td className="py-1">
           <Button variant="quiet" aria-label={`Take out ${of}`} onClick={onTakeOut}>
             <Trash2 aria-hidden className="size-5" />
