@@ -1,5 +1,6 @@
 import "server-only";
 import { findIngredient } from "@/core/book/ingredients";
+import { isElsewhere } from "@/core/apply/elsewhere";
 import type { UseId } from "@/core/book/uses";
 import { ancestorsOf, descendantsOf } from "@/core/stock/lineage";
 import { listBatchesById, listFeedings, type Batch } from "@/data/batch";
@@ -51,6 +52,7 @@ export interface TracedApplication {
   readonly plotId: number;
   readonly plotName: string;
   readonly crop: string;
+  readonly isOnPlan: boolean;
   readonly batchId: number;
   readonly batchName: string;
   readonly useId: UseId;
@@ -257,6 +259,7 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
       useId: made.useId as UseId,
       plotName: plotOf.get(made.plotId)?.name ?? "",
       crop: plotOf.get(made.plotId)?.crop ?? "",
+      isOnPlan: !isElsewhere(plotOf.get(made.plotId)?.kind ?? "bed"),
       harvestFrom: plotOf.get(made.plotId)?.harvestOn ?? null,
       atMs: at.getTime(),
       by: actorName,

@@ -17,7 +17,7 @@ const ForInspector = () => {
     <section aria-label="For an inspector" className="grid content-start gap-3">
       <h2 className="text-xl">For an inspector</h2>
       <p className="text-soft">
-        Every application and every batch with its day, its people, its lots and reasons. Empty days take all there is.
+        Every application and every batch, with day, people, lots and reasons. Leave the days empty for everything.
       </p>
       <div className="grid grid-cols-2 gap-3">
         <TextField label="From" type="date" value={from} onChange={(event) => setFrom(event.target.value)} />

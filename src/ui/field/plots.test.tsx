@@ -326,6 +326,7 @@ describe("a trace", () => {
         plotId: 1,
         plotName: "Bed 1",
         crop: "lettuce",
+        isOnPlan: true,
         batchId: 5,
         batchName: "Plant extract",
         useId: "foliar",

@@ -19,7 +19,7 @@ const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly no
   stock: { name: "stock", note: "What is on hand: each row counts a lot, and the difference is written as a count." },
   plantings: {
     name: "plantings",
-    note: "What grows where, grew or is meant to: a row with a planting’s number tells that one anew, one without adds another.",
+    note: "What grows where. A row with a planting’s number changes that planting; a row without one adds a planting.",
   },
   ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
 };

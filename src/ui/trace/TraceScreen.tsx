@@ -112,15 +112,16 @@ const Made = ({ made, trace }: { readonly made: TracedApplication; readonly trac
   const { units } = trace.farm;
   return (
     <tr className="border-b border-line align-top">
-      <td className="py-1 pr-3">
+      <td className="whitespace-nowrap py-1 pr-3">
         <Link href={`/field/plots/${made.plotId}`} className="font-semibold underline">
           {made.plotName}
         </Link>
       </td>
-      <td className="pr-3">{made.crop || "bare"}</td>
+      <td className="pr-3">{made.crop || (made.isOnPlan ? "bare" : "")}</td>
       <td className="pr-3 whitespace-nowrap">{moment(made.atMs, trace)}</td>
       <td className="pr-3">
         {made.batchName}, batch {made.batchId}: {sayVolume(made.concentrateL, units)}
+        {made.blendedWith ? `, in one can with ${made.blendedWith}` : ""}
       </td>
       <td className="pr-3">
         {USES[made.useId]?.name ?? made.useId}, {sayDilution(made.partsWater)}, {sayVolume(made.mixL, units)}
