@@ -19,30 +19,26 @@ interface Frames {
   readonly longest: number;
 }
 
+// As text: what the TypeScript loader adds to a function is not there in the page.
+const WATCH = `
+  window.frames0 = { deltas: [], on: true, long: 0 };
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) frames0.long = Math.max(frames0.long, entry.duration);
+  }).observe({ type: "longtask" });
+  let last = performance.now();
+  const next = (now) => {
+    frames0.deltas.push(now - last);
+    last = now;
+    if (frames0.on) requestAnimationFrame(next);
+  };
+  requestAnimationFrame(next);`;
+const STOP = `frames0.on = false; ({ deltas: frames0.deltas.slice(2), long: frames0.long })`;
+
 /** Times between frames while something is done. */
 async function framesOf(page: Page, work: () => Promise<void>): Promise<Frames> {
-  await page.evaluate(() => {
-    const store = window as unknown as { deltas: number[]; on: boolean; long: number };
-    store.deltas = [];
-    store.long = 0;
-    store.on = true;
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) store.long = Math.max(store.long, entry.duration);
-    }).observe({ type: "longtask" });
-    let last = performance.now();
-    const next = (now: number) => {
-      store.deltas.push(now - last);
-      last = now;
-      if (store.on) requestAnimationFrame(next);
-    };
-    requestAnimationFrame(next);
-  });
+  await page.evaluate(`(() => {${WATCH}})()`);
   await work();
-  const { deltas, long } = await page.evaluate(() => {
-    const store = window as unknown as { deltas: number[]; on: boolean; long: number };
-    store.on = false;
-    return { deltas: store.deltas.slice(2), long: store.long };
-  });
+  const { deltas, long } = await page.evaluate<{ deltas: number[]; long: number }>(STOP);
   const sorted = deltas.toSorted((a, b) => a - b);
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
   return { median: at(0.5), p95: at(0.95), longest: long };

@@ -1,5 +1,6 @@
 import type { FieldView } from "@/services/field";
 import { ApplyPanel } from "@/ui/field/ApplyPanel";
+import { stopsOf } from "@/ui/field/PourList";
 import { useApply } from "@/ui/field/useApply";
 
 /** The panel that puts a store on beds, without the plan beside it. */
@@ -13,4 +14,7 @@ export const FieldPanel = ({
   readonly chosen: ReadonlySet<number>;
   readonly storeId?: number | null;
   readonly onDone?: () => void;
-}) => <ApplyPanel applying={useApply(view, { storeId, step: null }, chosen, onDone)} fillPoint={[0, 0]} />;
+}) => {
+  const applying = useApply(view, { storeId, step: null }, chosen, onDone);
+  return <ApplyPanel applying={applying} stops={stopsOf(applying, [0, 0])} />;
+};

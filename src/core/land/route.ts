@@ -20,28 +20,37 @@ function nearestFirst(start: Point, points: readonly Point[]): number[] {
   return order;
 }
 
-/** Turns stretches round, and moves single stops, as long as that shortens the way. 2-opt and or-opt (Croes 1958; Or 1976). */
+/**
+ * Turns stretches round, and moves single stops, as long as that shortens the way; what a change would save is told by its few ends alone.
+ * 2-opt and or-opt (Croes 1958; Or 1976).
+ */
 function shortened(start: Point, points: readonly Point[], order: readonly number[]): number[] {
   let best = [...order];
-  let bestM = lengthOf(start, points, best);
+  const at = (place: number): Point => (place < 0 || place >= best.length ? start : points[best[place]!]!);
+  const legM = (a: number, b: number): number => distanceM(at(a), at(b));
   for (let isBetter = true; isBetter;) {
     isBetter = false;
     for (let from = 0; from < best.length - 1; from += 1)
       for (let to = from + 1; to < best.length; to += 1) {
-        const turned = [...best.slice(0, from), ...best.slice(from, to + 1).toReversed(), ...best.slice(to + 1)];
-        const shifted = best.toSpliced(from, 1).toSpliced(to, 0, best[from]!);
-        const back = best.toSpliced(to, 1).toSpliced(from, 0, best[to]!);
-        for (const tried of [turned, shifted, back]) {
-          const lengthM = lengthOf(start, points, tried);
-          if (lengthM < bestM - 1e-9) [best, bestM, isBetter] = [tried, lengthM, true];
-        }
+        const [into, out] = [legM(from - 1, from), legM(to, to + 1)];
+        const turnedM = legM(from - 1, to) + legM(from, to + 1) - into - out;
+        const shiftedM =
+          legM(from - 1, from + 1) - into - legM(from, from + 1) + legM(to, from) + legM(from, to + 1) - out;
+        const backM = legM(to - 1, to + 1) - legM(to - 1, to) - out + legM(from - 1, to) + legM(to, from) - into;
+        const leastM = Math.min(turnedM, shiftedM, backM);
+        if (leastM > -1e-9) continue;
+        isBetter = true;
+        if (leastM === turnedM)
+          best = [...best.slice(0, from), ...best.slice(from, to + 1).toReversed(), ...best.slice(to + 1)];
+        else if (leastM === shiftedM) best = best.toSpliced(from, 1).toSpliced(to, 0, best[from]!);
+        else best = best.toSpliced(to, 1).toSpliced(from, 0, best[to]!);
       }
   }
   return best;
 }
 
 /** Longer ways are only begun at the nearest: turning stretches round of hundreds of beds takes longer than walking them. */
-const MOST_SHORTENED = 60;
+const MOST_SHORTENED = 80;
 
 /**
  * In which order to walk to some places and back to the fill point, so that the way is short: nearest first, then improved.

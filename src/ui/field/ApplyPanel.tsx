@@ -4,7 +4,6 @@ import { injectorChain } from "@/core/apply/chain";
 import { careAfter, meshUm } from "@/core/apply/care";
 import { isInline } from "@/core/apply/tool";
 import { FULL_REASON, reasonSuffices } from "@/core/apply/cautions";
-import type { Point } from "@/core/land/ring";
 import { CAUTIONS } from "@/core/book/cautions";
 import { loadNoun, sayBlendFirst, sayCare, sayCaution, sayChain, sayLoad, sayMesh, sayPreMix } from "@/words/said";
 import { speechOf } from "@/words/speech";
@@ -17,7 +16,7 @@ import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { LoadDrawing } from "./LoadDrawing";
 import { Stock } from "./LoadsResult";
-import { PourList, stopsOf, type Stop } from "./PourList";
+import { PourList, type Stop } from "./PourList";
 import { FitHours } from "./FitHours";
 import { MixClock } from "./MixClock";
 import { PatchTests } from "./PatchTests";
@@ -27,8 +26,8 @@ import { HowMuch, WhatAndHow } from "./WhatGoesOn";
 
 interface ApplyPanelProps {
   readonly applying: Applying;
-  /** Where it is filled in, on the plan. */
-  readonly fillPoint: Point;
+  /** The plots that get something, in walking order. */
+  readonly stops: readonly Stop[];
 }
 
 /** How the dose is reached through an injector: in its tank, then in the line. */
@@ -250,7 +249,7 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
 };
 
 /** Pick what goes on and how; the loads appear as it is chosen, with what is short and what speaks against it. */
-export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => (
+export const ApplyPanel = ({ applying, stops }: ApplyPanelProps) => (
   <div className="grid gap-4">
     <h2 className="text-xl">Apply</h2>
     {applying.choice.step ? (
@@ -264,7 +263,7 @@ export const ApplyPanel = ({ applying, fillPoint }: ApplyPanelProps) => (
     ) : null}
     <WhatAndHow applying={applying} />
     <HowMuch applying={applying} />
-    <Loads applying={applying} stops={stopsOf(applying, fillPoint)} />
+    <Loads applying={applying} stops={stops} />
     <PatchTests applying={applying} />
     {applying.plots.length > 0 ? <Doing applying={applying} /> : <Against applying={applying} />}
   </div>

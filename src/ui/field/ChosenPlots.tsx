@@ -1,5 +1,5 @@
 "use client";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { isoDay } from "@/formats/times";
 import type { FieldView } from "@/services/field";
 import { Button } from "../kit/Button";
@@ -57,48 +57,45 @@ export const WithChosen = ({ view, chosen }: { readonly view: FieldView; readonl
 };
 
 /** Plots by what they have in common, to be chosen at once. */
-export const ChooseBy = ({
-  view,
-  onChoose,
-}: {
-  readonly view: FieldView;
-  readonly onChoose: (next: ReadonlySet<number>) => void;
-}) => {
-  const groups = [
-    ...[...new Set(view.plots.map(({ block }) => block).filter(Boolean))].map((block) => ({
-      label: `group ${block}`,
-      ids: view.plots.filter((plot) => plot.block === block).map(({ id }) => id),
-    })),
-    ...[...new Set(view.plots.flatMap(({ tags }) => tags))].toSorted().map((tag) => ({
-      label: `tag ${tag}`,
-      ids: view.plots.filter((plot) => plot.tags.includes(tag)).map(({ id }) => id),
-    })),
-    ...[...new Set(view.plots.map(({ crop }) => crop).filter(Boolean))].toSorted().map((crop) => ({
-      label: crop,
-      ids: view.plots.filter((plot) => plot.crop === crop).map(({ id }) => id),
-    })),
-    ...[...new Set(view.plots.map(({ stage }) => stage))].map((stage) => ({
-      label: `all ${stage}`,
-      ids: view.plots.filter((plot) => plot.stage === stage).map(({ id }) => id),
-    })),
-    {
-      label: "nothing for two weeks",
-      ids: view.plots.filter(({ last }) => !last || view.nowMs - last.atMs > 14 * DAY_MS).map(({ id }) => id),
-    },
-  ];
-  return (
-    <select
-      aria-label="Choose by"
-      value=""
-      onChange={(event) => onChoose(new Set(groups[Number(event.target.value)]?.ids ?? []))}
-      className="min-h-11 max-w-44 rounded-[5px] border-[1.5px] border-line bg-chalk px-2"
-    >
-      <option value="">choose by …</option>
-      {groups.map(({ label, ids }, index) => (
-        <option key={label} value={index}>
-          {label} ({ids.length})
-        </option>
-      ))}
-    </select>
-  );
-};
+export const ChooseBy = memo(
+  ({ view, onChoose }: { readonly view: FieldView; readonly onChoose: (next: ReadonlySet<number>) => void }) => {
+    const groups = [
+      ...[...new Set(view.plots.map(({ block }) => block).filter(Boolean))].map((block) => ({
+        label: `group ${block}`,
+        ids: view.plots.filter((plot) => plot.block === block).map(({ id }) => id),
+      })),
+      ...[...new Set(view.plots.flatMap(({ tags }) => tags))].toSorted().map((tag) => ({
+        label: `tag ${tag}`,
+        ids: view.plots.filter((plot) => plot.tags.includes(tag)).map(({ id }) => id),
+      })),
+      ...[...new Set(view.plots.map(({ crop }) => crop).filter(Boolean))].toSorted().map((crop) => ({
+        label: crop,
+        ids: view.plots.filter((plot) => plot.crop === crop).map(({ id }) => id),
+      })),
+      ...[...new Set(view.plots.map(({ stage }) => stage))].map((stage) => ({
+        label: `all ${stage}`,
+        ids: view.plots.filter((plot) => plot.stage === stage).map(({ id }) => id),
+      })),
+      {
+        label: "nothing for two weeks",
+        ids: view.plots.filter(({ last }) => !last || view.nowMs - last.atMs > 14 * DAY_MS).map(({ id }) => id),
+      },
+    ];
+    return (
+      <select
+        aria-label="Choose by"
+        value=""
+        onChange={(event) => onChoose(new Set(groups[Number(event.target.value)]?.ids ?? []))}
+        className="min-h-11 max-w-44 rounded-[5px] border-[1.5px] border-line bg-chalk px-2"
+      >
+        <option value="">choose by …</option>
+        {groups.map(({ label, ids }, index) => (
+          <option key={label} value={index}>
+            {label} ({ids.length})
+          </option>
+        ))}
+      </select>
+    );
+  },
+);
+ChooseBy.displayName = "ChooseBy";

@@ -1,6 +1,6 @@
 "use client";
 import { Link } from "../kit/Link";
-import { useCallback, useMemo, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { isFit } from "@/core/apply/fitHours";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
 import type { FieldView } from "@/services/field";
@@ -70,13 +70,19 @@ interface LandProps {
 
 /** The plan with its choosing and its key; over it, how the brew runs. */
 const Land = ({ view, chosen, onChoose, poured }: LandProps & { readonly poured: readonly Poured[] | null }) => {
+  // One function for all plots and for good: hundreds of them are not drawn anew for one that is chosen.
+  const latest = useRef(chosen);
+  useEffect(() => {
+    latest.current = chosen;
+  }, [chosen]);
   const toggle = useCallback(
     (id: number) => {
+      const now = latest.current;
       // What lies nowhere on the plan is never poured together with beds.
-      const beds = [...chosen].filter((other) => !view.elsewhere.some((one) => one.id === other));
-      onChoose(new Set(chosen.has(id) ? beds.filter((other) => other !== id) : [...beds, id]));
+      const beds = [...now].filter((other) => !view.elsewhere.some((one) => one.id === other));
+      onChoose(new Set(now.has(id) ? beds.filter((other) => other !== id) : [...beds, id]));
     },
-    [chosen, onChoose, view.elsewhere],
+    [onChoose, view.elsewhere],
   );
   return (
     <>
@@ -157,7 +163,7 @@ const Pouring = ({
             {foot}
           </>
         }
-        right={<ApplyPanel applying={applying} fillPoint={fillPoint} />}
+        right={<ApplyPanel applying={applying} stops={stops} />}
       />
       <JobCard applying={applying} stops={stops} />
     </>

@@ -20,31 +20,34 @@ interface PlotOnPlanProps {
 const LEAST_HIT_PX = 44;
 
 /** The ground round narrow plots that a thumb may hit for them. It lies under all plots, so that none takes what is another's. */
-export const HitGround = ({
-  plots,
-  frame,
-  onToggle,
-}: Pick<PlotOnPlanProps, "frame" | "onToggle"> & { readonly plots: readonly PlotView[] }) => (
-  <g aria-hidden>
-    {plots.map(({ id, ring }) => {
-      const { minX, minY, maxX, maxY } = boundsOf(ring);
-      const narrowestPx = Math.min(maxX - minX, maxY - minY) * frame.pxPerM;
-      return narrowestPx >= LEAST_HIT_PX ? null : (
-        <path
-          key={id}
-          data-drawn
-          data-hit={id}
-          d={pathOf(ring, frame)}
-          fill="transparent"
-          stroke="transparent"
-          strokeWidth={LEAST_HIT_PX - narrowestPx}
-          pointerEvents="all"
-          onClick={() => onToggle(id)}
-        />
-      );
-    })}
-  </g>
+export const HitGround = memo(
+  ({
+    plots,
+    frame,
+    onToggle,
+  }: Pick<PlotOnPlanProps, "frame" | "onToggle"> & { readonly plots: readonly PlotView[] }) => (
+    <g aria-hidden>
+      {plots.map(({ id, ring }) => {
+        const { minX, minY, maxX, maxY } = boundsOf(ring);
+        const narrowestPx = Math.min(maxX - minX, maxY - minY) * frame.pxPerM;
+        return narrowestPx >= LEAST_HIT_PX ? null : (
+          <path
+            key={id}
+            data-drawn
+            data-hit={id}
+            d={pathOf(ring, frame)}
+            fill="transparent"
+            stroke="transparent"
+            strokeWidth={LEAST_HIT_PX - narrowestPx}
+            pointerEvents="all"
+            onClick={() => onToggle(id)}
+          />
+        );
+      })}
+    </g>
+  ),
 );
+HitGround.displayName = "HitGround";
 
 /** A plot to scale, told by its crop and stage: tap it to take it in or leave it out. */
 export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }: PlotOnPlanProps) => {
