@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { columnsOf } from "./columns";
 import { DomainError } from "../errors";
 import { manyBeds, merged, numbered, pieceAreaM2, requireRing, snapped, snapShift, split, without } from "./edit";
 import { landFromGeoJson, landToGeoJson, type Land } from "./geojson";
@@ -421,4 +422,31 @@ describe("GeoJSON", () => {
       "geojson-unreadable",
     ],
   ])("refuses %s", (_what, document, code) => expect(codeOf(() => landFromGeoJson(document, null))).toBe(code));
+});
+
+describe("columns of beds", () => {
+  it("hold every plot once, each column to the east of the one before", () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(fc.integer({ min: 0, max: 80 }), fc.integer({ min: 0, max: 60 }), fc.integer({ min: 1, max: 9 })),
+          {
+            maxLength: 60,
+          },
+        ),
+        (boxes) => {
+          const plots = boxes.map(([x, y, width], id) => ({ id, ring: rectangle([x, y], width, 1) }));
+          const columns = columnsOf(plots);
+          expect(columns.flatMap((column) => column.plots.map(({ id }) => id)).toSorted((a, b) => a - b)).toEqual(
+            plots.map(({ id }) => id),
+          );
+          columns.slice(1).forEach((column, index) => expect(column.minX).toBeGreaterThanOrEqual(columns[index]!.minX));
+        },
+      ),
+    );
+  });
+  it("are two for two banks of beds", () => {
+    const bank = (x: number) => [0, 2, 4].map((y) => ({ ring: rectangle([x, y], 10, 1.2) }));
+    expect(columnsOf([...bank(0), ...bank(12)]).map(({ plots }) => plots.length)).toEqual([3, 3]);
+  });
 });

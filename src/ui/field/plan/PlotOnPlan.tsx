@@ -16,6 +16,8 @@ interface PlotOnPlanProps {
   readonly onToggle: (id: number) => void;
 }
 
+/** Of plots that are drawn smaller than so many pixels a metre a thick edge would leave nothing. */
+const THIN_BELOW_PX = 12;
 /** The narrowest strip that a thumb can hit, px. */
 const LEAST_HIT_PX = 44;
 
@@ -75,7 +77,7 @@ export const PlotOnPlan = memo(({ plot, frame, isChosen, units, last, onToggle }
         className="plan-edge"
         fill="transparent"
         stroke="var(--ink)"
-        strokeWidth={isChosen ? 3.4 : 1.3}
+        strokeWidth={isChosen ? (frame.pxPerM < THIN_BELOW_PX ? 1.8 : 3.4) : 1.3}
         vectorEffect="non-scaling-stroke"
       >
         <title>{`${plot.name}: ${plot.crop || "bare"}, ${sayArea(plot.areaM2, units)}${plot.plants ? `, ${plot.plants} plants` : ""}. Last got: ${last}.`}</title>

@@ -1,6 +1,7 @@
 import { strandsOf } from "@/core/land/strands";
 import type { Point, Ring } from "@/core/land/ring";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
+import { ColumnStrands } from "./ColumnStrands";
 import type { PlanFrame } from "./planFrame";
 
 /** What a plot is let have, and what it would want. */
@@ -18,6 +19,8 @@ const BUNDLE_PX = 130;
 const STRAND_PX = 13;
 const LEAST_PX = 1.2;
 const APART_PX = 1.6;
+/** More than this and strands lie over each other: then one runs to each column of beds. */
+const MOST_STRANDS = 40;
 /** Corners are round, as water goes. */
 const BEND_PX = 7;
 
@@ -67,6 +70,7 @@ export const StrandsOnPlan = ({
   readonly units: UnitSystem;
 }) => {
   const start = frame.toPx(from);
+  const isMany = poured.length > MOST_STRANDS;
   const drinkers = poured.map(({ plotId, ring, wantedL }) => ({ id: plotId, ring: ring.map(frame.toPx), wantedL }));
   const pxPerL = widthOfLitre(start, drinkers);
   const strands = strandsOf(
@@ -78,6 +82,7 @@ export const StrandsOnPlan = ({
   const givenL = poured.reduce((sum, { concentrateL }) => sum + concentrateL, 0);
   return (
     <g aria-hidden className="pointer-events-none">
+      {isMany ? <ColumnStrands start={start} poured={poured} frame={frame} units={units} /> : null}
       <rect
         x={start[0] - 32}
         y={start[1] - 30}
@@ -90,7 +95,7 @@ export const StrandsOnPlan = ({
       <text x={start[0]} y={start[1] - 11} fontSize={14} fontWeight={700} textAnchor="middle" fill="var(--chalk)">
         {sayVolume(givenL, units)}
       </text>
-      {strands.map(({ id, line, mouth, width }) => {
+      {(isMany ? [] : strands).map(({ id, line, mouth, width }) => {
         const { concentrateL, wantedL, nth } = of.get(id)!;
         const path = bent(line as [Point, Point, Point]);
         const share = wantedL > 0 ? concentrateL / wantedL : 0;
