@@ -13,7 +13,7 @@ import { AddToolSheet } from "./AddToolSheet";
 import { ApplyPanel } from "./ApplyPanel";
 import { StageKey } from "./plan/hatches";
 import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
-import type { Poured } from "./plan/StrandsOnPlan";
+import type { Poured } from "./plan/poured";
 import { Elsewhere } from "./Elsewhere";
 import { JobCard } from "./JobCard";
 import { stopsOf } from "./PourList";

@@ -2,7 +2,7 @@ import { columnsOf } from "@/core/land/columns";
 import type { Point } from "@/core/land/ring";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import type { PlanFrame } from "./planFrame";
-import type { Poured } from "./StrandsOnPlan";
+import type { Poured } from "./poured";
 
 /** All strands together are as wide as this, px. */
 const BUNDLE_PX = 26;

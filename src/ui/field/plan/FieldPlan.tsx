@@ -10,7 +10,8 @@ import { Hatches } from "./hatches";
 import { MarkNames, MarksOnPlan } from "./MarksOnPlan";
 import { frameOf, type PlanFrame } from "./planFrame";
 import { HitGround, PlotOnPlan } from "./PlotOnPlan";
-import { StrandsOnPlan, type Poured } from "./StrandsOnPlan";
+import type { Poured } from "./poured";
+import { StrandsOnPlan } from "./StrandsOnPlan";
 import { usePlanZoom } from "./usePlanZoom";
 
 interface FieldPlanProps {

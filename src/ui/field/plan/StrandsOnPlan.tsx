@@ -3,16 +3,7 @@ import type { Point, Ring } from "@/core/land/ring";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { ColumnStrands } from "./ColumnStrands";
 import type { PlanFrame } from "./planFrame";
-
-/** What a plot is let have, and what it would want. */
-export interface Poured {
-  readonly plotId: number;
-  readonly ring: Ring;
-  readonly concentrateL: number;
-  readonly wantedL: number;
-  /** Its place in the walk, from 1; null where it goes without. */
-  readonly nth: number | null;
-}
+import type { Poured } from "./poured";
 
 /** The bundle is as wide as this, or as this for each strand: strands tell one another's share, the words tell litres. */
 const BUNDLE_PX = 130;
