@@ -114,6 +114,12 @@ export const sayKgPerArea = (kgPerM2: number, system: UnitSystem): string =>
     ? `${sayMass(kgPerM2 * toBase({ value: 100, unit: "ft2" }).value, system, 2)} on 100 ft²`
     : `${formatNumber(kgPerM2)} kg on the square metre`;
 
+/** What adds up on ground. @example sayGPerArea(17, "metric"); // "17 g/m²" @example sayGPerArea(17, "us"); // "5.6 oz per 100 ft²" */
+export const sayGPerArea = (gPerM2: number, system: UnitSystem): string =>
+  system === "us"
+    ? `${sayMass((gPerM2 / 1000) * toBase({ value: 100, unit: "ft2" }).value, system, 2)} per 100 ft²`
+    : `${formatNumber(gPerM2, 2)} g/m²`;
+
 const LB_PER_US_GAL_OF_KG_PER_L =
   fromBase({ dimension: "mass", value: 1 }, "lb").value / fromBase({ dimension: "volume", value: 1 }, "US gal").value;
 

@@ -1,6 +1,7 @@
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import { sayMass, sayStock, sayTemperature, sayVolume, sayWind } from "@/formats/amounts";
 import { sayDose } from "@/formats/bookText";
+import { sayGPerArea } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
 import { sayDay, sayDuration } from "@/formats/times";
 
@@ -15,6 +16,8 @@ export interface Speech {
   readonly temperature: (celsius: number) => string;
   /** @param gPerL grams to the litre */
   readonly perVolume: (gPerL: number) => string;
+  /** @param gPerM2 grams to the square metre */
+  readonly perArea: (gPerM2: number) => string;
   readonly wind: (metresPerSecond: number) => string;
   readonly number: (value: number, significant?: number) => string;
   /** @param day ISO date */
@@ -29,6 +32,7 @@ export const speechOf = (units: UnitSystem): Speech => ({
   stock: (amount, unit) => sayStock(amount, unit, units, 4),
   temperature: (celsius) => sayTemperature(celsius, units),
   perVolume: (gPerL) => sayDose(gPerL, "kg", "L", units),
+  perArea: (gPerM2) => sayGPerArea(gPerM2, units),
   wind: (metresPerSecond) => sayWind(metresPerSecond, units),
   number: formatNumber,
   day: sayDay,

@@ -1,6 +1,6 @@
 import "server-only";
 import { DAY, MOMENT, NAME, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
-import { rateFor } from "@/core/apply/elsewhere";
+import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
 import {
   LAID,
   layerFaults,
@@ -26,6 +26,7 @@ import {
   lockJob,
   type JobDone,
   type JobRow,
+  type PlotShape,
 } from "@/data/field";
 import { lockStore } from "@/data/stores";
 import { isoDay } from "@/formats/times";
@@ -67,7 +68,14 @@ const SET_JOB = object(["requestKey", "name", "forDay", "steps"], {
 type StepAsked = Asked<typeof SET_JOB>["steps"][number];
 
 /** A step as it was sent, once all that its kind wants is there. @throws {Refusal} */
-async function stepOf(db: Queryable, farm: Farm, step: StepAsked, path: string): Promise<JobStep> {
+async function stepOf(
+  db: Queryable,
+  farm: Farm,
+  step: StepAsked,
+  kinds: readonly PlotShape["kind"][],
+  path: string,
+): Promise<JobStep> {
+  if (kinds.some(isElsewhere) && kinds.length > 1) throw refuse("beds-and-elsewhere", {}, `${path}/plotIds`);
   const head = { key: step.key, plotIds: step.plotIds, litresPerM2: step.litresPerM2 };
   if (step.does === "water") return { ...head, does: "water" };
   if (step.does === "lay") {
@@ -81,7 +89,8 @@ async function stepOf(db: Queryable, farm: Farm, step: StepAsked, path: string):
   const store = await lockStore(db, storeId);
   if (!store) throw refuse("not-found", { thing: "store" }, `${path}/storeId`);
   const recipe = recipeFrom(store.recipe);
-  if (!rateFor(recipe, use)) throw refuse("use-not-of-method", { method: recipe.name }, `${path}/use`);
+  if (!rateFor(recipe, use) || (kinds.some(isElsewhere) && !usesOn(recipe, kinds).includes(use)))
+    throw refuse("use-not-of-method", { method: recipe.name }, `${path}/use`);
   atField(`${path}/ratio`, () => parseDilution(ratio, [], "/ratio", farm.units));
   return { ...head, does: "put-on", storeId, use, ratio, priority: step.priority ?? 2 };
 }
@@ -97,20 +106,25 @@ export const setJob = act(
     const keys = request.steps.map(({ key }) => key);
     const twice = keys.findIndex((key, index) => keys.indexOf(key) !== index);
     if (twice >= 0) throw refuse("step-twice", {}, `/steps/${twice}/key`);
-    const known = new Set(
-      (
-        await listShapes(
-          db,
-          false,
-          request.steps.flatMap(({ plotIds }) => plotIds),
-        )
-      ).map(({ id }) => id),
+    const asked = await listShapes(
+      db,
+      false,
+      request.steps.flatMap(({ plotIds }) => plotIds),
     );
+    const kindOf = new Map(asked.map(({ id, kind }) => [id, kind]));
     const steps: JobStep[] = [];
     for (const [index, step] of request.steps.entries()) {
       const path = `/steps/${index}`;
-      if (step.plotIds.some((id) => !known.has(id))) throw refuse("not-found", { thing: "plot" }, `${path}/plotIds`);
-      steps.push(await stepOf(db, farm, step, path));
+      if (step.plotIds.some((id) => !kindOf.has(id))) throw refuse("not-found", { thing: "plot" }, `${path}/plotIds`);
+      steps.push(
+        await stepOf(
+          db,
+          farm,
+          step,
+          step.plotIds.map((id) => kindOf.get(id)!),
+          path,
+        ),
+      );
     }
     const rowId = await insertJob(db, jobId, {
       name: request.name.trim(),

@@ -1,5 +1,6 @@
 import type { Filled } from "@/core/apply/brought";
-import { formatNumber } from "@/formats/numbers";
+import type { UnitSystem } from "@/formats/amounts";
+import { sayGPerArea } from "@/formats/fieldUnits";
 import { BROUGHT_WORDS, CEILING_WORDS } from "@/words/said";
 
 const PIT = { w: 34, h: 44 };
@@ -23,7 +24,7 @@ const Pit = ({ share }: { readonly share: number }) => {
 const DRAWN_FROM = 0.01;
 
 /** What the last twelve months brought to a plot, each against the most that it should get, with where that figure comes from. */
-export const FilledBy = ({ filled }: { readonly filled: readonly Filled[] }) => {
+export const FilledBy = ({ filled, units }: { readonly filled: readonly Filled[]; readonly units: UnitSystem }) => {
   const drawn = filled.filter(({ share }) => share >= DRAWN_FROM);
   const rest = filled.filter((one) => !drawn.includes(one)).map(({ what }) => BROUGHT_WORDS[what]);
   return (
@@ -31,9 +32,7 @@ export const FilledBy = ({ filled }: { readonly filled: readonly Filled[] }) => 
       <h2 id="brought" className="text-xl">
         What adds up
       </h2>
-      <p className="text-soft">
-        Brought in twelve months, grams to the square metre, against the most that it should get.
-      </p>
+      <p className="text-soft">Brought in twelve months, against the most that it should get.</p>
       <ul>
         {drawn.map(({ what, gPerM2, ceilingGPerM2, share, source }) => (
           <li key={what} className="flex items-center gap-3 border-b border-line py-1.5">
@@ -41,7 +40,7 @@ export const FilledBy = ({ filled }: { readonly filled: readonly Filled[] }) => 
             <span className="min-w-0 grow">
               <b>{BROUGHT_WORDS[what]}</b>{" "}
               <span className={`reading ${share >= NEARLY ? "font-semibold text-rust" : ""}`}>
-                {formatNumber(gPerM2, 2)} of {formatNumber(ceilingGPerM2, 2)}
+                {sayGPerArea(gPerM2, units)} of {sayGPerArea(ceilingGPerM2, units)}
               </span>
               <span className="block text-[0.85rem] text-soft">{CEILING_WORDS[source]}</span>
             </span>

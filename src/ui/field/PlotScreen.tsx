@@ -269,7 +269,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
               <Plantings page={page} />
             </>
           ) : null}
-          {page.filled.length > 0 ? <FilledBy filled={page.filled} /> : null}
+          {page.filled.length > 0 ? <FilledBy filled={page.filled} units={farm.units} /> : null}
           {onPlan && (plot.stage === "bare" || plot.next) ? <Soakings page={page} /> : null}
         </div>
       </div>

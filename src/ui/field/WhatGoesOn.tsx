@@ -13,6 +13,7 @@ import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
+import { SizeField } from "../measures/SizeField";
 import type { Applying } from "./useApply";
 
 type StoreOn = Applying["choice"]["store"];
@@ -161,9 +162,10 @@ const Depth = ({ applying }: { readonly applying: Applying }) => {
   const { depthCm, rateL, per } = choice;
   if (!choice.solid || choice.useId !== "incorporate") return null;
   return (
-    <NumberField
+    <SizeField
       label="Worked in down to"
-      unit="cm"
+      measure="cm"
+      typed={choice.depth}
       value={choice.depth}
       onChange={(event) => choice.setDepth(event.target.value)}
       error={fieldError("/depthCm")}

@@ -74,6 +74,45 @@ const type = (label: string | RegExp, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe("one plot", () => {
+  it("tells what adds up against the most that it should get, and where that figure is from", () => {
+    const filled = [
+      { what: "salt" as const, gPerM2: 36, ceilingGPerM2: 45, share: 0.8, source: "irrigation-water" as const },
+      { what: "n" as const, gPerM2: 0.01, ceilingGPerM2: 17, share: 0.0006, source: "nitrates-directive" as const },
+    ];
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ filled })} />);
+    const adds = within(screen.getByRole("region", { name: "What adds up" }));
+    expect(adds.getByRole("listitem")).toHaveTextContent("salt 36 g/m² of 45 g/m²");
+    expect(adds.getByText(/Ayers and Westcot 1985/)).toBeVisible();
+    expect(adds.getByText("Less than a hundredth of the most: nitrogen.")).toBeVisible();
+  });
+  it("says it in pounds and feet on a farm that does", () => {
+    const filled = [
+      { what: "salt" as const, gPerM2: 36, ceilingGPerM2: 45, share: 0.8, source: "irrigation-water" as const },
+    ];
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ filled, farm: { ...FARM, units: "us" } })} />);
+    expect(screen.getByRole("region", { name: "What adds up" })).toHaveTextContent(/salt 12 oz per 100 ft² of 15 oz/);
+  });
+  it("shows what was laid on it among what it got, the latest on top", () => {
+    const laid = [
+      { what: "mulch" as const, litres: 270, depthCm: null, jobName: "Layers", atMs: NOW_MS, actorName: "Ben" },
+      {
+        what: "char" as const,
+        litres: 36,
+        depthCm: 15,
+        jobName: "Layers",
+        atMs: NOW_MS - 9 * DAY_MS,
+        actorName: "Ben",
+      },
+    ];
+    renderWith(fakeActions(), <PlotScreen page={pageOf({ laid })} />);
+    const ground = within(screen.getByRole("region", { name: "In the ground" }));
+    expect(ground.getAllByRole("listitem").map(({ textContent }) => textContent?.slice(0, 12))).toEqual([
+      expect.stringContaining("mulch"),
+      expect.stringContaining("Nettle"),
+      expect.stringContaining("charged char"),
+    ]);
+    expect(ground.getByText(/worked in down to 15 cm/)).toBeVisible();
+  });
   it("tells what lies in its ground, with when it may be harvested", () => {
     renderWith(fakeActions(), <PlotScreen page={pageOf({ nearWater: ["Brook"], treatableM2: 6 })} />);
     expect(screen.getByText(/18 L of mix with 71.7 mL/)).toHaveTextContent(

@@ -11,7 +11,7 @@ import { DomainError } from "@/core/errors";
 import { parseDilution } from "@/core/quantity/ratio";
 import { recipeFrom } from "@/core/recipe/document";
 import { sayDilution } from "@/formats/amounts";
-import { inMixUnit, litresOfMix, type MixPer } from "@/formats/fieldUnits";
+import { inMixUnit, litresOfMix, typedInField, valueInField, type MixPer } from "@/formats/fieldUnits";
 import { parseNumber } from "@/formats/numbers";
 import type { FieldView } from "@/services/field";
 
@@ -53,6 +53,12 @@ export interface ApplyStart {
   } | null;
 }
 type StartStep = ApplyStart["step"];
+
+/** A depth as it is typed, cm; null where nothing is typed or it can't be read. */
+export function centimetresOf(typed: string, units: FieldView["farm"]["units"]): number | null {
+  const metres = valueInField(typed, "cm", units);
+  return metres === null || Number.isNaN(metres) ? null : Number((metres * 100).toFixed(1));
+}
 
 /** The liquids of the can: how much of the blend there is, and which of them ends first. */
 const blendOf = (first: StoreOn, second: StoreOn | null, parts: number | null): Blend | null =>
@@ -138,9 +144,9 @@ function useAmounts(view: FieldView, store: StoreOn, plots: FieldView["plots"], 
     usual,
     inField,
     solid,
-    depth: depth ?? String(USUAL_DEPTH_CM),
+    depth: depth ?? typedInField(USUAL_DEPTH_CM / 100, "cm", units),
     setDepth,
-    depthCm: solid && useId === "incorporate" ? (depth === null ? USUAL_DEPTH_CM : parseNumber(depth)) : null,
+    depthCm: solid && useId === "incorporate" ? (depth === null ? USUAL_DEPTH_CM : centimetresOf(depth, units)) : null,
     rateText: typedRate ?? String(Number((inField(usualL) / times).toPrecision(3))),
     rateL: typedRate === null ? usualL : typedNumber === null ? null : litresOfMix(typedNumber, per, units) * times,
     forget,

@@ -116,7 +116,7 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "again-so-soon":
       return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
     case "over-ceiling":
-      return `${caution.plot} would have ${formatNumber(caution.gPerM2, 2)} g of ${BROUGHT_WORDS[caution.what]} to the square metre in twelve months; ${formatNumber(caution.ceilingGPerM2, 2)} g is the most (${CEILING_WORDS[caution.source]}). Leave it out this time, or go weaker.`;
+      return `${caution.plot} would have ${say.perArea(caution.gPerM2)} of ${BROUGHT_WORDS[caution.what]} in twelve months; ${say.perArea(caution.ceilingGPerM2)} is the most (${CEILING_WORDS[caution.source]}). Leave it out this time, or go weaker.`;
     case "hazard-indoors":
       return `It holds ${CARRIED_WORDS[caution.hazard]}: not into rooms where people live.`;
     case "not-together":

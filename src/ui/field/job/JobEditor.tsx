@@ -21,11 +21,10 @@ interface EditorProps {
 /** What is typed of a job, and its sending. */
 function useJobDraft({ view, kept, onDone }: EditorProps) {
   const act = useFieldAct("setJob");
-  const { units } = view.field.farm;
   const [draft, setDraft] = useState(kept);
   const setSteps = (steps: readonly JobStepDraft[]) => setDraft({ ...draft, steps });
   const send = async (putAway: boolean) => {
-    if (!(await act.run({ ...requestOfJob(draft, units), putAway }))) return;
+    if (!(await act.run({ ...requestOfJob(draft, view.field), putAway }))) return;
     told(putAway ? `${draft.name} is put away; what was done stays in the books.` : `${draft.name} is kept.`);
     onDone();
   };
@@ -43,7 +42,7 @@ function useJobDraft({ view, kept, onDone }: EditorProps) {
       [steps[at], steps[at + by]] = [steps[at + by]!, steps[at]!];
       setSteps(steps);
     },
-    order: () => setSteps(ordered(draft.steps, units)),
+    order: () => setSteps(ordered(draft.steps, view.field)),
   };
 }
 

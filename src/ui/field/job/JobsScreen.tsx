@@ -6,7 +6,7 @@ import type { JobStep } from "@/core/apply/job";
 import { USES } from "@/core/book/uses";
 import { CAUTIONS } from "@/core/book/cautions";
 import { sayVolume } from "@/formats/amounts";
-import { sayMixRate } from "@/formats/fieldUnits";
+import { sayFieldUnit, sayMixRate, typedInField } from "@/formats/fieldUnits";
 import { sayDay, sayMoment } from "@/formats/times";
 import type { JobStepView, JobsView, JobView } from "@/services/field";
 import { sayWithout } from "@/words/allocation";
@@ -41,7 +41,7 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 export function sayStep({ field }: JobsView, step: JobStep): string {
   if (step.does === "water") return "Water in";
   if (step.does === "lay")
-    return `${capital(LAID_WORDS[step.what])}${step.depthCm === null ? " on top" : `, worked in down to ${step.depthCm} cm`}`;
+    return `${capital(LAID_WORDS[step.what])}${step.depthCm === null ? " on top" : `, worked in down to ${typedInField(step.depthCm / 100, "cm", field.farm.units)} ${sayFieldUnit("cm", field.farm.units)}`}`;
   const store = field.stores.find(({ id }) => id === step.storeId);
   return `${store?.label ?? "a store that is empty"}, ${USES[step.use].name.toLowerCase()} at ${step.ratio}`;
 }
@@ -194,7 +194,7 @@ export const JobsScreen = ({ view }: { readonly view: JobsView }) => {
       <JobEditor
         key={job.id}
         view={view}
-        kept={draftOfJob({ ...job, steps: job.steps.map(({ step }) => step) }, view.field.farm.units)}
+        kept={draftOfJob({ ...job, steps: job.steps.map(({ step }) => step) }, view.field)}
         onDone={() => setEditing(null)}
       />
     ) : (

@@ -9,9 +9,10 @@ import { sayMixUnit } from "@/formats/fieldUnits";
 import type { JobsView } from "@/services/field";
 import { LAID_WORDS } from "@/words/said";
 import { NumberField, SelectField, TextField } from "../../kit/fields";
+import { SizeField } from "../../measures/SizeField";
 import { Fold } from "../../kit/Fold";
 import { ChooseBy } from "../ChosenPlots";
-import { usualOf, type JobStepDraft } from "./jobDraft";
+import { perOf, usualOf, type JobStepDraft } from "./jobDraft";
 
 const PRIORITY_WORDS: Readonly<Record<Priority, string>> = { 1: "wants it most", 2: "wants it", 3: "can wait" };
 
@@ -29,10 +30,20 @@ const Where = ({ view, step, at, fields, onChange }: StepProps) => {
   const picked = [...plots, ...elsewhere].filter(({ id }) => step.plotIds.includes(id));
   const areaM2 = picked.reduce((sum, plot) => sum + (isElsewhere(plot.kind) ? 0 : plot.treatableM2), 0);
   const error = fields[`/steps/${at}/plotIds`];
-  const toggle = (id: number) =>
+  const toggle = (id: number) => {
+    const isAway = (one: number) => elsewhere.some((plot) => plot.id === one);
+    // What is not on the plan goes alone: its rate is all that it gets.
+    const others = step.plotIds.filter((other) => other !== id && !isAway(other) && !isAway(id));
+    const plotIds = step.plotIds.includes(id) ? others : [...others, id];
+    // Beds and what is not on the plan are used in ways of their own: then use and rate are the usual ones again.
+    const isOther = perOf(view.field, plotIds) !== perOf(view.field, step.plotIds) && plotIds.length > 0;
     onChange({
-      plotIds: step.plotIds.includes(id) ? step.plotIds.filter((other) => other !== id) : [...step.plotIds, id],
+      plotIds,
+      ...(isOther && step.does === "put-on" && step.storeId !== null
+        ? usualOf(view.field, step.storeId, plotIds, step.use)
+        : {}),
     });
+  };
   return (
     <div>
       <Fold
@@ -154,10 +165,11 @@ export const StepFields = (props: StepProps) => {
               </option>
             ))}
           </SelectField>
-          <NumberField
+          <SizeField
             label="Worked in down to"
-            unit="cm"
+            measure="cm"
             placeholder="stays on top"
+            typed={step.depth}
             value={step.depth}
             onChange={(event) => onChange({ depth: event.target.value })}
             error={fields[`/steps/${at}/depthCm`]}
@@ -166,7 +178,7 @@ export const StepFields = (props: StepProps) => {
       ) : null}
       <NumberField
         label="How much"
-        unit={sayMixUnit("m2", units)}
+        unit={sayMixUnit(perOf(view.field, step.plotIds), units)}
         value={step.rate}
         onChange={(event) => onChange({ rate: event.target.value })}
         error={fields[`/steps/${at}/litresPerM2`]}

@@ -3,9 +3,10 @@ import type { Priority } from "@/core/apply/allocate";
 import { rateFor, usesOn } from "@/core/apply/elsewhere";
 import { findUse, type UseId } from "@/core/book/uses";
 import { recipeFrom } from "@/core/recipe/document";
-import { sayDilution, type UnitSystem } from "@/formats/amounts";
-import { inMixUnit, litresOfMix } from "@/formats/fieldUnits";
+import { sayDilution } from "@/formats/amounts";
+import { inMixUnit, litresOfMix, typedInField, type MixPer } from "@/formats/fieldUnits";
 import { parseNumber } from "@/formats/numbers";
+import { centimetresOf } from "../useChoice";
 import type { FieldView } from "@/services/field";
 
 /** A step of a job as it is typed. */
@@ -33,8 +34,15 @@ export interface JobDraft {
 const WATER_L = 5;
 const LAID_L = 4;
 const PLAIN_L = 2;
+/** Where it is not on the plan: a can, until somebody says otherwise. */
+const WHOLE_L = 10;
 
-const rateText = (litres: number, units: UnitSystem) => String(inMixUnit(litres, "m2", units));
+/** What a step's rate is counted to: by area on beds, all of it where it is not on the plan. */
+export const perOf = (view: FieldView, plotIds: readonly number[]): MixPer =>
+  plotIds.some((id) => view.elsewhere.some((one) => one.id === id)) ? "whole" : "m2";
+
+const rateText = (litres: number, view: FieldView, plotIds: readonly number[]) =>
+  String(inMixUnit(litres, perOf(view, plotIds), view.farm.units));
 
 /** The use and strength that a store is usually put on at there. */
 export function usualOf(view: FieldView, storeId: number, plotIds: readonly number[], wanted?: UseId) {
@@ -49,7 +57,11 @@ export function usualOf(view: FieldView, storeId: number, plotIds: readonly numb
     storeId,
     use,
     ratio: rate ? sayDilution(rate.partsWater.default).replace("\u202f", "") : "1:20",
-    rate: rateText(findUse(use).mixLPerM2?.default ?? PLAIN_L, view.farm.units),
+    rate: rateText(
+      perOf(view, plotIds) === "whole" ? WHOLE_L : (findUse(use).mixLPerM2?.default ?? PLAIN_L),
+      view,
+      plotIds,
+    ),
   };
 }
 
@@ -73,7 +85,7 @@ export function nextStep(view: FieldView, steps: readonly JobStepDraft[], does: 
     priority: 2 as const,
     what: "castings" as const,
     depth: "",
-    rate: rateText(does === "water" ? WATER_L : does === "lay" ? LAID_L : PLAIN_L, view.farm.units),
+    rate: rateText(does === "water" ? WATER_L : does === "lay" ? LAID_L : PLAIN_L, view, plotIds),
     plotIds,
   };
   return does === "put-on" && first ? { ...head, ...usualOf(view, first.id, plotIds) } : head;
@@ -90,7 +102,7 @@ export const newJob = (view: FieldView, today: string): JobDraft => ({
 /** A job as it is typed anew. */
 export const draftOfJob = (
   job: { readonly id: number; readonly name: string; readonly forDay: string; readonly steps: readonly JobStep[] },
-  units: UnitSystem,
+  view: FieldView,
 ): JobDraft => ({
   jobId: job.id,
   name: job.name,
@@ -103,24 +115,28 @@ export const draftOfJob = (
     ratio: step.does === "put-on" ? step.ratio : "1:20",
     priority: step.does === "put-on" ? step.priority : 2,
     what: step.does === "lay" ? step.what : "castings",
-    depth: step.does === "lay" && step.depthCm !== null ? String(step.depthCm) : "",
-    rate: rateText(step.litresPerM2, units),
+    depth: step.does === "lay" && step.depthCm !== null ? typedInField(step.depthCm / 100, "cm", view.farm.units) : "",
+    rate: rateText(step.litresPerM2, view, step.plotIds),
     plotIds: step.plotIds,
   })),
 });
 
 /** A step as it is sent; a figure that can't be read is NaN, and is refused at its field. */
-const sentStep = (step: JobStepDraft, units: UnitSystem) => {
+const sentStep = (step: JobStepDraft, view: FieldView) => {
   const typed = parseNumber(step.rate);
   const head = {
     key: step.key,
     does: step.does,
     plotIds: [...step.plotIds],
-    litresPerM2: typed === null ? NaN : litresOfMix(typed, "m2", units),
+    litresPerM2: typed === null ? NaN : litresOfMix(typed, perOf(view, step.plotIds), view.farm.units),
   };
   if (step.does === "water") return head;
   if (step.does === "lay")
-    return { ...head, what: step.what, depthCm: step.depth.trim() === "" ? null : (parseNumber(step.depth) ?? NaN) };
+    return {
+      ...head,
+      what: step.what,
+      depthCm: step.depth.trim() === "" ? null : (centimetresOf(step.depth, view.farm.units) ?? NaN),
+    };
   return {
     ...head,
     ...(step.storeId === null ? {} : { storeId: step.storeId }),
@@ -131,15 +147,15 @@ const sentStep = (step: JobStepDraft, units: UnitSystem) => {
 };
 
 /** As it is sent. */
-export const requestOfJob = ({ jobId, name, forDay, steps }: JobDraft, units: UnitSystem) => ({
+export const requestOfJob = ({ jobId, name, forDay, steps }: JobDraft, view: FieldView) => ({
   jobId,
   name,
   forDay,
-  steps: steps.map((step) => sentStep(step, units)),
+  steps: steps.map((step) => sentStep(step, view)),
 });
 
 /** The steps in the order in which layers go onto a bed. */
-export const ordered = (steps: readonly JobStepDraft[], units: UnitSystem): JobStepDraft[] => {
-  const sent = steps.map((draft) => ({ draft, ...(sentStep(draft, units) as unknown as JobStep) }));
+export const ordered = (steps: readonly JobStepDraft[], view: FieldView): JobStepDraft[] => {
+  const sent = steps.map((draft) => ({ draft, ...(sentStep(draft, view) as unknown as JobStep) }));
   return inLayers(sent).map(({ draft }) => draft);
 };
