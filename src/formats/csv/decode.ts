@@ -48,6 +48,10 @@ export function parseCsv(
   };
 }
 
+/** What looks as if it had been kept from running already gets a mark of its own, so that reading takes off just one. */
+const kept = (cell: string | number): string | number =>
+  typeof cell === "string" && /^'+[=+\-@]/.test(cell) ? `'${cell}` : cell;
+
 /** A CSV that spreadsheets open as it is meant: with a mark, and nothing in it that one would run as a formula. */
 export const writeCsv = (heads: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
-  `\uFEFF${Papa.unparse({ fields: [...heads], data: rows.map((row) => [...row]) }, { escapeFormulae: true, newline: "\r\n" })}\r\n`;
+  `\uFEFF${Papa.unparse({ fields: [...heads], data: rows.map((row) => row.map(kept)) }, { escapeFormulae: true, newline: "\r\n" })}\r\n`;

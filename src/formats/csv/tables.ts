@@ -97,7 +97,7 @@ export function cellsOf(
   at: Readonly<Record<string, number>>,
 ): Readonly<Record<string, string>> {
   return Object.fromEntries(
-    Object.entries(at).map(([name, place]) => [name, (row[place] ?? "").trim().replace(/^'(?=[=+\-@])/, "")]),
+    Object.entries(at).map(([name, place]) => [name, (row[place] ?? "").trim().replace(/^'(?='*[=+\-@])/, "")]),
   );
 }
 

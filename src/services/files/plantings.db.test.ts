@@ -75,7 +75,7 @@ describe("a file of plantings", () => {
           expect([counts.new, counts.changed, counts.wrong]).toEqual([0, 0, 0]);
         },
       ),
-      { numRuns: 15 },
+      { numRuns: 40 },
     );
   });
 });

@@ -87,52 +87,40 @@ export const FieldPlan = ({
   tools = null,
 }: FieldPlanProps) => {
   const frame = useMemo(() => planFrameOf({ plots, marks }), [plots, marks]);
-  const { svg, layer, over, isFarAtFirst, zoomBy, fit } = usePlanZoom(frame.pxPerM);
-  const viewBox = `0 0 ${frame.widthPx} ${frame.heightPx}`;
+  const { svg, layer, isFarAtFirst, zoomBy, fit } = usePlanZoom(frame.pxPerM);
   return (
     <div role="region" aria-label="Field plan">
       <div className="mb-1 flex items-center justify-between gap-2">
         <div className="flex flex-wrap items-center gap-x-2">{tools}</div>
         <ZoomKeys zoomBy={zoomBy} fit={fit} />
       </div>
-      <div className="relative">
-        <svg
-          ref={svg}
-          viewBox={viewBox}
-          className="plan block max-h-[78vh] w-full touch-pan-y"
-          data-far={isFarAtFirst ? "" : undefined}
-        >
-          <Hatches />
-          <g ref={layer}>
-            <MarksOnPlan marks={marks} frame={frame} />
-            <HitGround plots={plots} frame={frame} onToggle={onToggle} />
-            {plots.map((plot) => (
-              <PlotOnPlan
-                key={plot.id}
-                plot={plot}
-                frame={frame}
-                isChosen={chosen.has(plot.id)}
-                units={units}
-                last={sayLast(plot, nowMs, clock)}
-                onToggle={onToggle}
-              />
-            ))}
-            <MarkNames marks={poured ? marks.filter(({ kind }) => kind !== "fill-point") : marks} frame={frame} />
-          </g>
-        </svg>
-        {/* A layer of its own: when the brew runs otherwise, hundreds of beds below it are not painted anew. */}
-        <svg
-          aria-hidden
-          viewBox={viewBox}
-          className="pointer-events-none absolute inset-0 size-full will-change-transform"
-        >
-          <g ref={over}>
-            {poured ? (
-              <StrandsOnPlan from={fillPointOf(marks, frame)} poured={poured} frame={frame} units={units} />
-            ) : null}
-          </g>
-        </svg>
-      </div>
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${frame.widthPx} ${frame.heightPx}`}
+        className="plan block max-h-[78vh] w-full touch-pan-y"
+        data-far={isFarAtFirst ? "" : undefined}
+      >
+        <Hatches />
+        <g ref={layer}>
+          <MarksOnPlan marks={marks} frame={frame} />
+          <HitGround plots={plots} frame={frame} onToggle={onToggle} />
+          {plots.map((plot) => (
+            <PlotOnPlan
+              key={plot.id}
+              plot={plot}
+              frame={frame}
+              isChosen={chosen.has(plot.id)}
+              units={units}
+              last={sayLast(plot, nowMs, clock)}
+              onToggle={onToggle}
+            />
+          ))}
+          <MarkNames marks={poured ? marks.filter(({ kind }) => kind !== "fill-point") : marks} frame={frame} />
+          {poured ? (
+            <StrandsOnPlan from={fillPointOf(marks, frame)} poured={poured} frame={frame} units={units} />
+          ) : null}
+        </g>
+      </svg>
     </div>
   );
 };

@@ -13,8 +13,6 @@ const NAMED_FROM_PX = 9;
 export function usePlanZoom(pxPerM: number) {
   const svg = useRef<SVGSVGElement>(null);
   const layer = useRef<SVGGElement>(null);
-  /** What lies above the plan and moves with it. */
-  const over = useRef<SVGGElement>(null);
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   useEffect(() => {
     if (!svg.current) return;
@@ -30,7 +28,7 @@ export function usePlanZoom(pxPerM: number) {
         );
       })
       .on("zoom", ({ transform }: { transform: { toString: () => string; k: number } }) => {
-        for (const each of [layer, over]) each.current?.setAttribute("transform", transform.toString());
+        layer.current?.setAttribute("transform", transform.toString());
         svg.current?.toggleAttribute("data-far", transform.k * pxPerM < NAMED_FROM_PX);
       });
     behaviour.current = own;
@@ -41,7 +39,6 @@ export function usePlanZoom(pxPerM: number) {
     () => ({
       svg,
       layer,
-      over,
       isFarAtFirst: pxPerM < NAMED_FROM_PX,
       zoomBy: (factor: number) => {
         if (svg.current && behaviour.current) behaviour.current.scaleBy(select(svg.current), factor);
