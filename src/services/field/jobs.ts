@@ -22,6 +22,7 @@ import {
   insertLaid,
   listJobs,
   listJobsDone,
+  listMarks,
   listShapes,
   lockJob,
   type JobDone,
@@ -35,6 +36,7 @@ import { momentOf } from "../checks";
 import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
 import { readField, type FieldView } from "./readField";
+import { treatableBeside } from "./treatable";
 
 const KEY = { type: "string", minLength: 1, maxLength: 12, pattern: "^[a-z0-9]+$" } as const;
 const STEP_HEAD = {
@@ -204,10 +206,12 @@ export const doJobStep = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    for (const { id, areaM2 } of await listShapes(db, false, step.plotIds))
+    const [beside, nowhere] = [treatableBeside(await listMarks(db)), treatableBeside([])];
+    for (const { id, kind, ring } of await listShapes(db, false, step.plotIds))
       await insertLaid(db, doneId, id, {
         what: step.does === "water" ? "water" : step.what,
-        litres: areaM2 * step.litresPerM2,
+        // As the job counts it: without the strip that is kept from water.
+        litres: (isElsewhere(kind) ? nowhere : beside)(ring).areaM2 * step.litresPerM2,
         depthCm: step.does === "lay" ? step.depthCm : null,
       });
     return { doneId };
