@@ -11,6 +11,9 @@ const PLACES = ["/", "/field", "/shed", "/book", "/ledger"] as const;
 const DRUM_LINK = /href="(\/(?:batches|mix|shed\/items)\/[\w-]+)"/g;
 const MOST_PAGES = 60;
 
+/** Pages are being fetched, here, just now. */
+let isWarming = false;
+
 async function keep(cache: Cache, path: string): Promise<string> {
   const answer = await fetch(path, { headers: { accept: "text/html" } });
   if (!answer.ok) return "";
@@ -32,15 +35,18 @@ export async function warm(): Promise<void> {
   // The files of the pages come with the service worker: before it stands, a page would be kept that can't be opened.
   if (!(await isReady())) return;
   const last = Number(localStorage.getItem(WARMED_KEY) ?? 0);
-  if (!inReach() || Date.now() - last < WARM_EVERY_MS) return;
-  localStorage.setItem(WARMED_KEY, String(Date.now()));
+  if (isWarming || !inReach() || Date.now() - last < WARM_EVERY_MS) return;
+  isWarming = true;
   try {
     const cache = await caches.open(PAGES_CACHE);
     const found = new Set<string>();
     for (const path of PLACES) for (const [, link] of (await keep(cache, path)).matchAll(DRUM_LINK)) found.add(link!);
     for (const path of [...found].slice(0, MOST_PAGES)) await keep(cache, path);
+    // Only now: somebody who goes on to another page half-way has them fetched there, not in ten minutes.
+    localStorage.setItem(WARMED_KEY, String(Date.now()));
   } catch {
     // The farm went out of reach meanwhile: what is kept by now is kept.
-    localStorage.removeItem(WARMED_KEY);
+  } finally {
+    isWarming = false;
   }
 }
