@@ -17,6 +17,7 @@ export {
 } from "./applications";
 export { addToBrought, listBrought } from "./brought";
 export {
+  findJob,
   insertJob,
   insertJobDone,
   insertLaid,

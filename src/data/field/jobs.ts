@@ -23,22 +23,41 @@ export interface JobDone {
   readonly actorName: string;
 }
 
+interface JobSqlRow {
+  id: number;
+  name: string;
+  for_day: string;
+  steps: readonly JobStep[] | string;
+}
+
+const toJob = ({ id, name, for_day, steps }: JobSqlRow): JobRow => ({
+  id,
+  name,
+  forDay: for_day,
+  steps: typeof steps === "string" ? (JSON.parse(steps) as JobStep[]) : steps,
+});
+
 /** The jobs as they stand, the earliest first; what was put away is left out. @param since jobs for an earlier day are left out */
 export const listJobs = async (db: Queryable, since: string): Promise<JobRow[]> =>
   (
-    await select<{ id: number; name: string; for_day: string; steps: readonly JobStep[] | string }>(
+    await select<JobSqlRow>(
       db,
       `select coalesce(job.job_id, job.id) as id, job.name, job.for_day, job.steps
        from job join (select max(id) as id from job group by coalesce(job_id, id)) newest on newest.id = job.id
        where job.put_away = 0 and job.for_day >= ? order by job.for_day, 1`,
       [since],
     )
-  ).map(({ id, name, for_day, steps }) => ({
-    id,
-    name,
-    forDay: for_day,
-    steps: typeof steps === "string" ? (JSON.parse(steps) as JobStep[]) : steps,
-  }));
+  ).map(toJob);
+
+/** One job as it stands; null where there is none, or it was put away. */
+export async function findJob(db: Queryable, id: number): Promise<JobRow | null> {
+  const [row] = await select<JobSqlRow & { put_away: number }>(
+    db,
+    `select ? as id, name, for_day, steps, put_away from job where id = ? or job_id = ? order by job.id desc limit 1`,
+    [id, id, id],
+  );
+  return row && row.put_away === 0 ? toJob({ ...row, id }) : null;
+}
 
 /** Keeps others from telling a job anew meanwhile. @returns whether there is such a job */
 export const lockJob = async (db: Queryable, id: number): Promise<boolean> =>

@@ -1,7 +1,8 @@
 import { findFarm } from "@/data/farm/farm";
 import { RAIN_ID, hoursAgo, key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { applyStore } from "./applyStore";
-import { doJobStep, readJobs, setJob, takeBackJobStep } from "./jobs";
+import { doJobStep, setJob, takeBackJobStep } from "./jobs";
+import { readJobs } from "./readJobs";
 import { readPlot } from "./readPlot";
 import { takeBackApplication } from "./takeBack";
 

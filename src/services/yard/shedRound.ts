@@ -9,21 +9,19 @@ import { listLotEvents, type Plan } from "@/data/shed";
 import { listOpenMixings } from "@/data/mixing";
 import type { Farm } from "@/data/farm";
 import { listStoresOnHand } from "@/data/stores";
-import { sayStock, sayVolume } from "@/formats/amounts";
-import { isoDay, sayDay, sayDuration, sayMoment } from "@/formats/times";
+import { sayStock } from "@/formats/amounts";
+import { isoDay, sayDay } from "@/formats/times";
 import { sunDays } from "@/sim/sun";
 import type { Context } from "../context";
 import type { MixingFill } from "@/contracts/fill";
 import type { RoundDraft } from "./roundTask";
+import { taskAt, type MakeTask } from "./shedTask";
+import { storeTasks } from "./storeRound";
 import { readShelfLots } from "../shed";
-import { storeViews, type StoreView } from "../stores";
-import { storeUses, type StoreUses } from "../field";
+import { storeViews } from "../stores";
+import { storeUses } from "../field";
 
 const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
-const SHED_ORDER = 1000;
-/** In its last day a store is for now. */
-const LAST_DAY_H = 24;
 
 export interface OpenMixing {
   readonly id: number;
@@ -77,25 +75,6 @@ function picks(
           ];
     });
 }
-
-/** A task of the shed's: due now, by the shed's door, led to by an address. */
-const taskAt =
-  (nowMs: number) =>
-  (
-    head: Pick<RoundDraft, "key" | "does" | "on" | "title" | "why"> & { readonly href: string },
-    change: Partial<RoundDraft> = {},
-  ): RoundDraft => {
-    const { href, ...rest } = head;
-    return {
-      ...rest,
-      dueMs: nowMs,
-      urgency: "now",
-      touch: { type: "go", href },
-      vesselOrder: SHED_ORDER,
-      ...change,
-    };
-  };
-type MakeTask = ReturnType<typeof taskAt>;
 
 const mixingTasks = (mixings: readonly OpenMixing[], task: MakeTask): RoundDraft[] =>
   mixings.map(({ id, name, by }) =>
@@ -166,24 +145,6 @@ async function beanTasks(ctx: Context, today: string, task: MakeTask): Promise<R
   );
 }
 
-/** A store that is about to be over: what could take it. */
-function runsOutTask(view: StoreView, { takers }: StoreUses, alertH: number, farm: Farm, now: Date, task: MakeTask) {
-  const { id, label, onHandL, expiresMs } = view;
-  const leftH = (expiresMs - now.getTime()) / HOUR_MS;
-  const could = takers.length > 0 ? `Could take it: ${takers.join(", ")}` : "No bed could take it as it stands";
-  return task(
-    {
-      key: `store-${id}-${alertH}`,
-      does: "use-now",
-      on: label,
-      title: `${label}: use it, ${sayDuration(leftH)} left`,
-      why: `${sayVolume(onHandL, farm.units)}, until ${sayMoment(new Date(expiresMs), now, farm)}. ${could}`,
-      href: `/field?store=${id}`,
-    },
-    { dueMs: expiresMs, urgency: leftH <= LAST_DAY_H ? "now" : "later" },
-  );
-}
-
 const WASH_NAMED = 3;
 
 /** Bags, stones, tubing that were used and not washed since, as one: by the day on which something is filled again. */
@@ -211,67 +172,6 @@ async function washToolsTask(
       href: "/shed/equipment",
     }),
   ];
-}
-
-/** All that one store asks for: used up before its day, its gas let out, smelt, brought to the heap. */
-function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Date, task: MakeTask): RoundDraft[] {
-  const { id, label: on, onHandL, expiresMs, loosenMs, smelt, recheck } = view;
-  const { alertH, takers } = uses;
-  const nowMs = now.getTime();
-  const href = `/shed?store=${id}`;
-  const tasks: RoundDraft[] = [];
-  if (alertH !== null && onHandL > 0) tasks.push(runsOutTask(view, uses, alertH, farm, now, task));
-  if (onHandL > 0 && loosenMs !== null && loosenMs <= nowMs + DAY_MS)
-    tasks.push(
-      task(
-        {
-          key: `loosen-${id}`,
-          does: "let-gas-out",
-          on,
-          title: `${on}: let its gas out, slowly, face away`,
-          why: "It still works: a lid or lock that sticks may burst it",
-          href,
-        },
-        loosenMs > nowMs ? { dueMs: loosenMs, urgency: "later" } : {},
-      ),
-    );
-  if (recheck !== null && smelt !== "off" && expiresMs > nowMs)
-    tasks.push(
-      task({
-        key: `smell-${id}`,
-        does: "smell",
-        on,
-        title: `${on}: open it and smell it before it is used`,
-        why:
-          recheck.because === "hot-spell"
-            ? "It stood through a hot spell"
-            : "It has stood long since it was last smelt",
-        href,
-      }),
-    );
-  if (smelt === "off")
-    tasks.push(
-      task({
-        key: `off-${id}`,
-        does: "to-heap",
-        on,
-        title: `${on}: found off; bring it to the heap`,
-        why: "Not on what grows",
-        href,
-      }),
-    );
-  if (expiresMs <= nowMs)
-    tasks.push(
-      task({
-        key: `over-${id}`,
-        does: "to-heap",
-        on,
-        title: `${on}: over, to the heap or bare ground`,
-        why: `${sayVolume(onHandL, farm.units)}${takers.length > 0 ? `; bare: ${takers.join(", ")}` : ""}`,
-        href: "/shed",
-      }),
-    );
-  return tasks;
 }
 
 /** What the shed has for today's round: a fill that was left half way, plans for today, bean tests to be read, stores about to be over. */
