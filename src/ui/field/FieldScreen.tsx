@@ -226,7 +226,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
   const land = { view, chosen, onChoose: setChosen };
   return (
     <>
-      {view.plots.length === 0 ? (
+      {view.plots.length + view.elsewhere.length === 0 ? (
         <Columns
           left={
             <>
@@ -234,6 +234,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
               <div className="mt-4 max-w-md border-l-4 border-marigold bg-chalk p-4">
                 <p>No bed is drawn yet. Add your beds, rows and strips with their size; amounts follow from it.</p>
               </div>
+              <Elsewhere view={view} chosen={chosen} onChoose={setChosen} />
               {foot}
             </>
           }

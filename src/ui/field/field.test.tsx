@@ -380,3 +380,20 @@ describe("beside the mix", () => {
     expect(screen.getByRole("button", { name: "It is done" })).toBeVisible();
   });
 });
+
+it("a farm with no bed at all can name what is not on the plan, and then treat it", () => {
+  const { unmount } = renderWith(
+    fakeActions(),
+    <FieldScreen view={fieldOf({ plots: [] })} start={{ storeId: null, step: null }} />,
+  );
+  fireEvent.click(screen.getByText(/^Not on the plan/));
+  expect(screen.getByRole("button", { name: "Add one" })).toBeVisible();
+  unmount();
+  const pots = plotOf(9, { name: "Sill", kind: "houseplants", areaM2: 1, treatableM2: 1, crop: "" });
+  renderWith(
+    fakeActions(),
+    <FieldScreen view={fieldOf({ plots: [], elsewhere: [pots] })} start={{ storeId: null, step: null }} />,
+  );
+  fireEvent.click(screen.getByRole("button", { name: /^Sill/ }));
+  expect(screen.getByRole("button", { name: "It is done" })).toBeVisible();
+});

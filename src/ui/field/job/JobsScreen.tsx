@@ -220,15 +220,21 @@ export const JobsScreen = ({ view }: { readonly view: JobsView }) => {
       </div>
       <p className="max-w-3xl text-soft print:hidden">
         Steps that belong together, in their order: castings, a brew over them, water, mulch. Or one brew for several
-        uses, each at its own strength: what there is is shared out, whoever wants it most first.
+        uses, each at its own strength; where it does not reach, whoever wants it most gets it first.
       </p>
       {lacksPlots ? (
-        <Notice tone="plain" title="No bed yet">
-          <Link href="/field/land" className="underline">
-            Draw the field
-          </Link>{" "}
-          first, or name what is not on the plan.
-        </Notice>
+        <div className="mt-4 max-w-3xl">
+          <Notice tone="plain" title="No bed yet">
+            <Link href="/field/land" className="underline">
+              Draw the field
+            </Link>{" "}
+            first, or name in{" "}
+            <Link href="/field" className="underline">
+              the field
+            </Link>{" "}
+            what is not on the plan.
+          </Notice>
+        </div>
       ) : editing === "new" ? (
         <JobEditor view={view} kept={newJob(view.field, view.today)} onDone={() => setEditing(null)} />
       ) : null}
