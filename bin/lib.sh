@@ -24,6 +24,8 @@ ensure_build() {
   local stamp
   stamp="$(build_stamp)"
   if [ -e .next/BUILD_ID ] && [ "$(cat .next/ruchka-stamp 2>/dev/null)" = "$stamp" ]; then return 0; fi
+  # Started from a server that runs: a build would take its files away.
+  if [ -n "${RUCHKA_NO_BUILD:-}" ]; then echo "Ruchka was changed since it was started: bin/stop, then bin/start" >&2; return 1; fi
   echo "Building (a minute or so)"
   node node_modules/next/dist/bin/next build >"$DATA/build.log" 2>&1 || { tail -n 40 "$DATA/build.log" >&2; return 1; }
   echo "$stamp" >.next/ruchka-stamp

@@ -40,6 +40,8 @@ export const LAYERS = {
       "react-dom",
       "next",
       "radix-ui",
+      "cmdk",
+      "country-to-currency",
       "d3-selection",
       "d3-zoom",
       "lucide-react",

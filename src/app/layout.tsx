@@ -4,11 +4,12 @@ import type { ReactNode } from "react";
 import { SerwistProvider } from "@serwist/turbopack/react";
 import { Toaster } from "sonner";
 import { Away } from "@/ui/frame/Away";
-import { readMeasures } from "@/services/farm";
+import { listZonePlaces, readMeasures } from "@/services/farm";
+import { offersMadeUpFarm } from "@/services/madeUpFarm";
 import { WORKER } from "@/ui/away/warm";
 import { Header } from "@/ui/frame/Header";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
-import { SetUpScreen } from "@/ui/frame/SetUpScreen";
+import { SetUpScreen } from "@/ui/setup/SetUpScreen";
 import { FarmDoor } from "./FarmDoor";
 import "./globals.css";
 import { openPage } from "./openPage";
@@ -22,6 +23,11 @@ export const dynamic = "force-dynamic";
 
 // Before the first paint, so that dusk does not flash white.
 const LIGHT = `try{var l=localStorage.getItem("ruchka-light");document.documentElement.dataset.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day")}catch(e){}`;
+
+/** What stands on every address until there is a farm. */
+async function NewFarm() {
+  return <SetUpScreen zones={await listZonePlaces()} canLookAround={offersMadeUpFarm((await headers()).get("host"))} />;
+}
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const page = await openPage(async (frame) => ({ ...frame, measures: await readMeasures(frame.ctx) }));
@@ -44,7 +50,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
                 person={person}
                 people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
               />
-              <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <SetUpScreen /> : children}</main>
+              <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}</main>
               <Toaster
                 position="bottom-left"
                 offset={{ bottom: 76 }}

@@ -109,9 +109,15 @@ export const sayAirFlow = (litresPerMin: number, system: UnitSystem): string =>
 export const sayQuantity = ({ value, unit }: Quantity): string =>
   `${formatNumber(value, 4)} ${unit === "m2" ? "m²" : unit}`;
 
-/** @example sayMoney(1234, "crowns"); // "12.34 crowns" */
+/**
+ * Money in the farm's currency: one that has a code is written as such money is, any other by its word.
+ * @example sayMoney(1234, "EUR"); // "€12.34"
+ * @example sayMoney(1234, "crowns"); // "12.34 crowns"
+ */
 export const sayMoney = (minor: number, currency: string): string =>
-  `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
+  /^[A-Z]{3}$/.test(currency)
+    ? new Intl.NumberFormat("en-GB", { style: "currency", currency, currencyDisplay: "narrowSymbol" }).format(minor / 100)
+    : `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
 
 /** A dilution with its convention in sight. @example sayDilution(20); // "1:20" */
 export const sayDilution = (partsWater: number): string =>

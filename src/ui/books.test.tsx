@@ -7,7 +7,6 @@ import type { LedgerView } from "@/services/ledger/readLedger";
 import { at, batchOf, FARM, PAGE_REST, fakeActions, NOW_MS, renderWith, storeOf } from "@/testing/views";
 import { BatchScreen } from "./batch/BatchScreen";
 import { Header } from "./frame/Header";
-import { SetUpScreen } from "./frame/SetUpScreen";
 import { CostMeasure } from "./ledger/CostMeasure";
 import { LedgerScreen } from "./ledger/LedgerScreen";
 
@@ -231,44 +230,5 @@ describe("the frame", () => {
     expect([document.documentElement.dataset.theme, localStorage.getItem("ruchka-light")]).toEqual(["dusk", "dusk"]);
     fireEvent.click(switcher);
     expect(document.documentElement.dataset.theme).toBe("day");
-  });
-  it("sets a farm up from what was typed, names split at commas", async () => {
-    const actions = fakeActions();
-    renderWith(actions, <SetUpScreen />);
-    const type = (label: RegExp, value: string) =>
-      fireEvent.change(screen.getByLabelText(label), { target: { value } });
-    type(/^Name of the farm/, "Own field");
-    type(/^People/, "Ana, Ben ,");
-    type(/^Latitude/, "-37,5");
-    type(/^Longitude/, "150");
-    type(/^Money/, "crowns");
-    fireEvent.click(screen.getByRole("button", { name: "Open the yard" }));
-    await waitFor(() =>
-      expect(actions.setUpFarm.mock.calls[0]?.[0]).toMatchObject({
-        name: "Own field",
-        people: ["Ana", "Ben"],
-        latitudeDeg: -37.5,
-      }),
-    );
-  });
-  it("asks for the climate in the degrees of the units chosen, and keeps what stands there", async () => {
-    const actions = fakeActions();
-    renderWith(actions, <SetUpScreen />);
-    fireEvent.change(screen.getByLabelText(/^Amounts in/), { target: { value: "us" } });
-    expect(screen.getByLabelText("Mean temperature of the year (°F)")).toHaveValue("51.8");
-    for (const [label, value] of [
-      [/^Name of the farm/, "Own field"],
-      [/^People/, "Ana"],
-      [/^Latitude/, "40"],
-      [/^Longitude/, "-90"],
-      [/^Money/, "crowns"],
-    ] as const)
-      fireEvent.change(screen.getByLabelText(label), { target: { value } });
-    fireEvent.change(screen.getByLabelText(/^Summer and winter/), { target: { value: "18" } });
-    fireEvent.click(screen.getByRole("button", { name: "Open the yard" }));
-    await waitFor(() => expect(actions.setUpFarm).toHaveBeenCalled());
-    const sent = actions.setUpFarm.mock.calls[0]![0] as Record<string, number>;
-    expect(sent.climateMeanC).toBeCloseTo(11, 6);
-    expect(sent.climateSwingC).toBeCloseTo(10, 6);
   });
 });

@@ -47,3 +47,36 @@ export function seasonBetween(from: Date, to: Date, climate: Climate): { readonl
     return { at, meanC: usualAir(at, climate).meanC };
   });
 }
+
+/** A climate as a grower knows it: a warm afternoon in the warmest month, a night in the coldest, °C. */
+export interface WarmAndCold {
+  readonly warmAfternoonC: number;
+  readonly coldNightC: number;
+}
+
+/**
+ * Mean of the year and swing of the seasons from two temperatures that a grower knows. An afternoon stands half a day's range above its month's
+ * mean, a night as far below it. Two that lie closer than a day's range leave no seasons.
+ */
+export function climateFrom({ warmAfternoonC, coldNightC }: WarmAndCold): Pick<Climate, "meanC" | "swingC"> {
+  return {
+    meanC: (warmAfternoonC + coldNightC) / 2,
+    swingC: Math.max(0, (warmAfternoonC - coldNightC) / 2 - DAY_NIGHT_HALF_C),
+  };
+}
+
+/** The same two temperatures of a climate. Inverse of `climateFrom`. */
+export const warmAndCold = ({ meanC, swingC }: Pick<Climate, "meanC" | "swingC">): WarmAndCold => ({
+  warmAfternoonC: meanC + swingC + DAY_NIGHT_HALF_C,
+  coldNightC: meanC - swingC - DAY_NIGHT_HALF_C,
+});
+
+/**
+ * What the climate of a latitude is at large, where nobody has said it yet: zonal means of the year and of its first harmonic over land and sea
+ * (North, Cahalan & Coakley 1981). Coasts and heights differ by many degrees.
+ * @param latitudeDeg between −66 and 66
+ */
+export function climateAtLarge(latitudeDeg: number): Pick<Climate, "meanC" | "swingC"> {
+  const sine = Math.sin((latitudeDeg * Math.PI) / 180);
+  return { meanC: 14.97 - 28 * ((3 * sine ** 2 - 1) / 2), swingC: 15.5 * Math.abs(sine) };
+}

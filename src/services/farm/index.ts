@@ -4,3 +4,4 @@ export { addTool, addVessel } from "./addThings";
 export { farmView, readFarm, type FarmView } from "./farmView";
 export { addLabResult, readMeasures, takeBackWeighing, weighMeasure } from "./measures";
 export { setUpFarm } from "./setUpFarm";
+export { listZonePlaces, type ZonePlace } from "./zones";

@@ -11,7 +11,8 @@ import {
 import { numberDoubt } from "@/formats/numbers";
 
 const CONTROL = "min-h-11 w-full rounded-[5px] border-[1.5px] bg-chalk px-3 py-2 text-ink";
-const controlLook = (error: string | undefined) =>
+/** How a control stands, by whether something is wrong with it. */
+export const controlLook = (error: string | undefined) =>
   clsx(CONTROL, error ? "border-rust" : "border-line focus:border-ink");
 
 interface FrameProps {
@@ -23,7 +24,7 @@ interface FrameProps {
 }
 
 /** A label over its control, with a hint or what is wrong under it. */
-const Frame = ({ id, label, hint, error, children }: FrameProps) => (
+export const Frame = ({ id, label, hint, error, children }: FrameProps) => (
   <div>
     <label htmlFor={id} className="mb-1 block text-[0.92rem] font-semibold">
       {label}
@@ -41,13 +42,15 @@ const Frame = ({ id, label, hint, error, children }: FrameProps) => (
   </div>
 );
 
-interface Common {
+export interface Common {
   readonly label: string;
   readonly hint?: string | undefined;
   readonly error?: string | undefined;
 }
 
-const describedBy = (id: string, { hint, error }: Common) => (error ? `${id}-error` : hint ? `${id}-hint` : undefined);
+/** The id of what is said under a control, for a screen reader. */
+export const describedBy = (id: string, { hint, error }: Common) =>
+  error ? `${id}-error` : hint ? `${id}-hint` : undefined;
 
 export const TextField = ({
   label,
@@ -70,7 +73,6 @@ export const TextField = ({
   );
 };
 
-/** A number with its unit beside it. Typed freely, with a comma or a point; read by the form. */
 /** A number as typed; one that may be two is asked about while it is typed, not taken as either. */
 export const NumberField = ({
   unit,
