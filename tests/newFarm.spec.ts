@@ -1,23 +1,29 @@
 import { expect, test } from "./harness/farm";
 
-test.use({ farmKind: "new" });
+test.use({ farmKind: "new", timezoneId: "Europe/Vienna", locale: "en-GB" });
 
 test("a farm of one's own begins empty, each place with its next step", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Set up your farm" })).toBeVisible();
-  await page.getByRole("button", { name: "Open the yard" }).click();
+  await page.getByRole("button", { name: "Set up farm" }).click();
   await expect(page.getByLabel("Name of the farm")).toHaveAttribute("aria-invalid", "true");
   await page.getByLabel("Name of the farm").fill("Own field");
-  await page.getByLabel("People").fill("Ana, Ben");
+  await page.getByLabel("Your name").fill("Ana");
   await page.getByLabel(/^Latitude/).fill("48,5");
   await page.getByLabel(/^Longitude/).fill("15");
-  await page.getByLabel("Money is counted in").fill("crowns");
-  await page.getByLabel("Time zone").fill("Nowhere");
-  await page.getByRole("button", { name: "Open the yard" }).click();
-  await expect(page.getByText('"Nowhere" is not a time zone.').first()).toBeVisible();
-  await page.getByLabel("Time zone").fill("UTC");
-  await page.getByRole("button", { name: "Open the yard" }).click();
-  await expect(page.getByText("No vessel stands here yet")).toBeVisible();
+  await page.getByLabel(/^A night in the coldest/).fill("4");
+  // A currency of one's own, and a zone found by a part of its name.
+  await page.getByRole("combobox", { name: /^Currency/ }).click();
+  await page.getByPlaceholder("Type to search").fill("crowns");
+  await page.getByRole("option", { name: "Use “crowns”" }).click();
+  await page.getByRole("combobox", { name: /^Time zone/ }).click();
+  await page.getByPlaceholder("Type to search").fill("UTC");
+  await page.getByRole("option", { name: "UTC", exact: true }).click();
+  // What is typed stays over a reload.
+  await page.reload();
+  await expect(page.getByLabel("Name of the farm")).toHaveValue("Own field");
+  await page.getByRole("button", { name: "Set up farm" }).click();
+  await expect(page.getByText("Your first drum")).toBeVisible();
   await page.goto("/shed");
   await expect(page.getByText("The shelves are empty")).toBeVisible();
   await page.goto("/field");
@@ -29,7 +35,7 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await page.goto("/ledger");
   await expect(page.getByText("No batch yet")).toBeVisible();
   await page.goto("/");
-  await page.getByRole("button", { name: "Add a vessel" }).first().click();
+  await page.getByRole("button", { name: "Only add a vessel, fill it later" }).click();
   await page.getByRole("dialog").getByLabel("Name").fill("Drum");
   await page.getByRole("dialog").getByLabel("Holds to the brim (L)").fill("200");
   await page.getByRole("dialog").getByRole("button", { name: "Add it" }).click();

@@ -1,5 +1,6 @@
 import { FillSheet } from "@/ui/fill/FillSheet";
 import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
+import { FirstDrumScreen } from "@/ui/first/FirstDrumScreen";
 import { YardScreen } from "@/ui/yard/YardScreen";
 import { openView } from "./openPage";
 
@@ -19,6 +20,10 @@ export default async function YardPage({ searchParams }: { readonly searchParams
   const query = await searchParams;
   const [yard, making] = await Promise.all([openView("yard"), query.fill === undefined ? null : openView("making")]);
   if (!yard) return null;
+  if (yard.isNew) {
+    const book = await openView("book");
+    return book ? <FirstDrumScreen view={book} /> : null;
+  }
   const plan = making?.plans.find(({ id }) => String(id) === query.plan) ?? null;
   const vessel = yard.vessels.find(({ id }) => String(id) === query.fill);
   return (

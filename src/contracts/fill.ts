@@ -14,7 +14,7 @@ import {
 } from "./parts";
 
 /** A fill as it is chosen: what by, how much, with what in place of what. */
-const CHOSEN = {
+export const CHOSEN_FILL = {
   vesselId: ROW_ID,
   methodId: ID,
   schoolId: ID,
@@ -49,18 +49,20 @@ const LINE = {
   species: { type: "string", maxLength: 120 },
 } as const;
 
+/** What really goes in, in the recipe's order. */
+export const FILL_LINES = {
+  type: "array",
+  minItems: 1,
+  maxItems: 40,
+  items: object(["ingredientId", "part", "used"], { ...LINE, used: AMOUNT }),
+} as const;
+
 export const FILL_VESSEL = object(
   ["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines", "labourMin"],
   {
     requestKey: REQUEST_KEY,
-    ...CHOSEN,
-    /** What really goes in, in the recipe's order. */
-    lines: {
-      type: "array",
-      minItems: 1,
-      maxItems: 40,
-      items: object(["ingredientId", "part", "used"], { ...LINE, used: AMOUNT }),
-    },
+    ...CHOSEN_FILL,
+    lines: FILL_LINES,
     startedAt: MOMENT,
     labourMin: MINUTES,
   },
@@ -68,7 +70,7 @@ export const FILL_VESSEL = object(
 
 export const START_MIXING = object(["requestKey", "vesselId", "methodId", "schoolId", "basisAmount", "lines"], {
   requestKey: REQUEST_KEY,
-  ...CHOSEN,
+  ...CHOSEN_FILL,
   /** What is meant to go in; what does is told step by step. */
   lines: {
     type: "array",

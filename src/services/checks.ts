@@ -27,3 +27,12 @@ export async function withFreeName<T>(name: string, work: () => Promise<T>, path
     throw error;
   }
 }
+
+/** The name, or the first with a number that nobody has. @example freeName("Drum", ["Drum"]); // "Drum 2" */
+export function freeName(wanted: string, taken: readonly string[]): string {
+  const known = new Set(taken.map((name) => name.toLowerCase()));
+  for (let number = 1; ; number += 1) {
+    const name = number === 1 ? wanted : `${wanted} ${number}`;
+    if (!known.has(name.toLowerCase())) return name;
+  }
+}

@@ -61,6 +61,7 @@ export async function startMadeUpFarm(): Promise<MadeUpState> {
       ...(process.env.RUCHKA_DEMO_DATA ? { RUCHKA_DATA: process.env.RUCHKA_DEMO_DATA } : {}),
       // A build under a server that runs would take its files away.
       RUCHKA_NO_BUILD: "1",
+      NODE_ENV: process.env.NODE_ENV,
     },
     detached: true,
     stdio: ["ignore", log, log],

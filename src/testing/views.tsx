@@ -171,7 +171,7 @@ export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVe
   volumeL: 200,
   diameterM: null,
   site: "lean-to",
-  airW: 0,
+  airW: 0, heldBefore: "nothing", state: "in-use",
   status: "free",
   batch: null,
   mixing: null,
@@ -181,6 +181,7 @@ export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVe
 export const yardOf = (vessels: readonly YardVessel[], change: Partial<YardView> = {}): YardView => ({
   farm: FARM,
   nowMs: NOW_MS,
+  isNew: false,
   vessels,
   bands: [{ fromMs: at(5), toMs: at(8), when: "dusk", fit: "leaves", because: "dry", windMPerS: 1, airC: 14 }],
   air: Array.from({ length: 100 }, (_, hour) => ({ atMs: at(hour), airC: 12 + (hour % 24) / 3, usual: false })),

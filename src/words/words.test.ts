@@ -83,6 +83,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "vessel-planned": { vessel: "Blue drum", method: "Leaf soak", from: "2031-03-02", until: "2031-03-20" },
   "vessel-dirty": { vessel: "Blue drum" },
   "vessel-without-air": { vessel: "Blue drum", method: "Castings tea" },
+  "vessel-away": { vessel: "Blue drum", state: "lent" },
   "vessel-of-dung": { vessel: "Blue drum", held: "Dung soak" },
   "over-brim": { takesL: 223.4567, vessel: "Blue drum", holdsL: 208.1976 },
   "no-room-left": { vessel: "Blue drum", roomL: 12.3456 },

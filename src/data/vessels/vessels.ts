@@ -1,5 +1,10 @@
 import "server-only";
+import type { HeldBefore } from "@/core/choose/firstDrum";
 import { insert, select, type Queryable } from "../db";
+
+/** Whether something that was set up is used: what is lent, in repair or put away can come back. */
+export const THING_STATES = ["in-use", "lent", "repair", "retired"] as const;
+export type ThingState = (typeof THING_STATES)[number];
 
 export type VesselKind = "drum" | "tote" | "pail" | "jar";
 
@@ -11,6 +16,9 @@ export interface Vessel {
   readonly diameterM: number | null;
   readonly site: string;
   readonly airW: number;
+  /** What it was used for before it came here. */
+  readonly heldBefore: HeldBefore;
+  readonly state: ThingState;
 }
 
 /** A vessel with its newest batch; `cleaned` tells whether it was washed since. */
@@ -20,7 +28,7 @@ export interface VesselState extends Vessel {
   readonly cleaned: boolean;
 }
 
-export type NewVessel = Omit<Vessel, "id"> & { readonly addedAt: Date; readonly actorId: number };
+export type NewVessel = Omit<Vessel, "id" | "state"> & { readonly addedAt: Date; readonly actorId: number };
 
 interface VesselRow {
   id: number;
@@ -30,6 +38,8 @@ interface VesselRow {
   diameter_m: string | null;
   site: string;
   air_w: string;
+  held_before: HeldBefore;
+  state: ThingState;
 }
 interface StateRow extends VesselRow {
   batch_id: number | null;
@@ -37,7 +47,8 @@ interface StateRow extends VesselRow {
   cleaned: number;
 }
 
-const COLUMNS = "vessel.id, vessel.name, vessel.kind, vessel.volume_l, vessel.diameter_m, vessel.site, vessel.air_w";
+const COLUMNS =
+  "vessel.id, vessel.name, vessel.kind, vessel.volume_l, vessel.diameter_m, vessel.site, vessel.air_w, vessel.held_before, vessel.state";
 const LATEST_BATCH = `
   left join batch on batch.id = (select max(newest.id) from batch newest where newest.vessel_id = vessel.id)
   left join batch_close on batch_close.batch_id = batch.id
@@ -47,8 +58,8 @@ const SELECT_STATES = `select ${STATE} from vessel ${LATEST_BATCH} order by vess
 const SELECT_STATE = `select ${STATE} from vessel ${LATEST_BATCH} where vessel.id = ?`;
 const LOCK_VESSEL = "select id from vessel where id = ? for update";
 const INSERT_VESSEL = `
-  insert into vessel (name, kind, volume_l, diameter_m, site, air_w, sort_order, added_at, actor_id)
-  select ?, ?, ?, ?, ?, ?, coalesce(max(sort_order), 0) + 1, ?, ? from vessel`;
+  insert into vessel (name, kind, volume_l, diameter_m, site, air_w, held_before, sort_order, added_at, actor_id)
+  select ?, ?, ?, ?, ?, ?, ?, coalesce(max(sort_order), 0) + 1, ?, ? from vessel`;
 
 const toVessel = (row: VesselRow): Vessel => ({
   id: row.id,
@@ -58,6 +69,8 @@ const toVessel = (row: VesselRow): Vessel => ({
   diameterM: row.diameter_m === null ? null : Number(row.diameter_m),
   site: row.site,
   airW: Number(row.air_w),
+  heldBefore: row.held_before,
+  state: row.state,
 });
 const toState = (row: StateRow): VesselState => ({
   ...toVessel(row),
@@ -84,6 +97,7 @@ export const insertVessel = (db: Queryable, vessel: NewVessel): Promise<number> 
     vessel.diameterM,
     vessel.site,
     vessel.airW,
+    vessel.heldBefore,
     vessel.addedAt,
     vessel.actorId,
   ]);

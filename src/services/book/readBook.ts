@@ -31,6 +31,8 @@ export interface BookView extends MakingView {
   readonly airC: number;
   /** How long each method takes from today on, in the air that is expected, by the farm's own choice of recipe. */
   readonly lead: Readonly<Record<string, LeadTime>>;
+  /** The same in an ordinary room. */
+  readonly leadIndoors: Readonly<Record<string, LeadTime>>;
   /** When to start each for a wanted day; null where none was asked for. */
   readonly wanted: {
     readonly day: string;
@@ -50,6 +52,8 @@ const DAYS_AHEAD = 150;
 /** The forecast's reach: what a batch that is started now would stand in. */
 const LEAD_DAYS = 10;
 const DAY_MS = 86_400_000;
+/** Liquid in an ordinary room. */
+const ROOM_C = 20;
 
 const meanOf = (values: readonly number[]) =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
@@ -104,6 +108,8 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
       diameterM: state.diameterM,
       site: state.site,
       airW: state.airW,
+      heldBefore: state.heldBefore,
+      state: state.state,
       status: statusOf(state),
     })),
     priceMinor: Object.fromEntries(
@@ -114,6 +120,7 @@ export async function readBook(ctx: Context, farm: Farm, day: string | null): Pr
     lead: Object.fromEntries(
       METHODS.map(({ id }) => [id, leadTime(farmRecipe(making, id), meanOf(dailyMeanC.slice(0, LEAD_DAYS)))]),
     ),
+    leadIndoors: Object.fromEntries(METHODS.map(({ id }) => [id, leadTime(farmRecipe(making, id), ROOM_C)])),
     wanted: day === null ? null : startsFor(day, farm, making, dailyMeanC, now),
     measures,
     beds: plots.map(({ id, name, crop, areaM2 }) => ({ id, name, crop, areaM2 })),

@@ -1,6 +1,7 @@
 import "server-only";
 import { REQUEST_KEY, object, NAME } from "@/contracts/parts";
 import { act } from "../act";
+import { HELD_BEFORE } from "@/core/choose/firstDrum";
 import { isInline, TOOL_KINDS } from "@/core/apply/tool";
 import { insertTool } from "@/data/field";
 import { insertVessel } from "@/data/vessels";
@@ -15,6 +16,7 @@ const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
   diameterM: { type: ["number", "null"], minimum: 0.03, maximum: 5 },
   site: { type: "string", maxLength: 60 },
   airW: { type: "number", minimum: 0, maximum: 10000 },
+  heldBefore: { enum: HELD_BEFORE },
 });
 
 /** A vessel for the yard. @throws {Refusal} */
@@ -28,6 +30,7 @@ export const addVessel = act(
       diameterM: request.diameterM ?? null,
       site: request.site ?? "",
       airW: request.airW ?? 0,
+      heldBefore: request.heldBefore ?? ("nothing" as const),
     };
     return {
       vesselId: await withFreeName(vessel.name, () =>

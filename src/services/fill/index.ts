@@ -5,3 +5,4 @@ export { requirePickable } from "./pickedPlant";
 export { prepareFill, requireVesselFor, type PreparedFill } from "./prepareFill";
 export { readMaking, type MakingView } from "./readMaking";
 export { requireRoomFor } from "./room";
+export { startFirstDrum } from "./startFirstDrum";

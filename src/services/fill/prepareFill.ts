@@ -19,6 +19,7 @@ type FillLine = FillRequest["lines"][number];
 
 function requireFree(vessel: VesselState | null): VesselState {
   if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
+  if (vessel.state !== "in-use") throw refuse("vessel-away", { vessel: vessel.name, state: vessel.state }, "/vesselId");
   if (vessel.batchId !== null && vessel.closedAs === null)
     throw refuse("vessel-filled", { vessel: vessel.name }, "/vesselId");
   if (vessel.batchId !== null && !vessel.cleaned) throw refuse("vessel-dirty", { vessel: vessel.name }, "/vesselId");
@@ -81,6 +82,8 @@ function requireRoom(vessel: Sized, recipe: Recipe, lines: readonly UsedLine[]):
 /** A vessel that once held dung is kept for it: no scrubbing makes it fit for what goes on leaves. */
 async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Recipe): Promise<void> {
   if (recipe.vesselUse === "manure") return;
+  if (vessel.heldBefore === "manure")
+    throw refuse("vessel-of-dung", { vessel: vessel.name, held: "manure" }, "/methodId");
   const held = await listMethodsOfVessel(db, vessel.id);
   const dung = METHODS.find(({ id, vesselUse }) => vesselUse === "manure" && held.includes(id));
   if (dung) throw refuse("vessel-of-dung", { vessel: vessel.name, held: dung.name }, "/methodId");

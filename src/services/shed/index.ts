@@ -3,7 +3,7 @@ import "server-only";
 export { correctMovement, countStock, noteLot, wasteLot } from "./changeLot";
 export type { ShedItem } from "./items";
 export { stateLots, stateLotsOf, type LotView } from "./lotStates";
-export { dropPlan, endPlan, planBatch } from "./plans";
+export { dropPlan, endPlan, planBatch, planWith } from "./plans";
 export { readCount, type CountLot, type CountView } from "./readCount";
 export { readItem, type ItemView } from "./readItem";
 export { readShed, readShelf, type ShedStore, type ShedView, type ShelfItem } from "./readShed";

@@ -1,6 +1,6 @@
 import "server-only";
 import { DAY, ID, NOTE, POSITIVE_AMOUNT, REQUEST_KEY, ROW_ID, VERSION_NO, object, orNull } from "@/contracts/parts";
-import { act } from "../act";
+import { act, type Asked } from "../act";
 import type { IngredientId } from "@/core/book/ingredients";
 import { scaleRecipe, type ScaleRequest } from "@/core/recipe/scale";
 import { addDays } from "@/core/calendar";
@@ -8,6 +8,7 @@ import type { Recipe } from "@/core/book/recipe";
 import { leadTime } from "@/core/choose/leadTime";
 import { recipeFrom } from "@/core/recipe/document";
 import { findBatch } from "@/data/batch";
+import type { Queryable } from "@/data/db";
 import { findFarm, type Farm } from "@/data/farm";
 import { insertPlan, insertPlanEnd, listOpenPlans, lockPlan } from "@/data/shed";
 import { lockVessel, type VesselState } from "@/data/vessels";
@@ -78,51 +79,58 @@ const PLAN_BATCH = object(["requestKey", "methodId", "schoolId", "basisAmount", 
   note: NOTE,
 });
 
+/** Means a batch for a day, within a transaction. @throws {Refusal} */
+export async function planWith(
+  db: Queryable,
+  ctx: Context,
+  request: Omit<Asked<typeof PLAN_BATCH>, "requestKey">,
+): Promise<{ planId: number }> {
+  const { recipe, versionNo } = await pickRecipe(db, request);
+  const farm = await findFarm(db);
+  const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
+  if (request.forDay < today) throw refuse("day-over", {}, "/forDay");
+  const vessel = request.vesselId ? await lockVessel(db, request.vesselId) : null;
+  if (request.vesselId && !vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
+  const scaled = atField("/basisAmount", () =>
+    scaleRecipe({
+      recipe,
+      vesselL: vessel?.volumeL ?? NO_VESSEL_L,
+      diameterM: vessel?.diameterM ?? null,
+      targetBasis: request.basisAmount,
+      include: (request.include ?? []) as IngredientId[],
+      stated: (request.stated ?? []) as ScaleRequest["stated"] & object,
+      substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
+    }),
+  );
+  if (vessel && farm) await requireVesselFree(db, ctx, farm, vessel, recipe, request.forDay);
+  return {
+    planId: await insertPlan(db, {
+      methodId: recipe.id,
+      schoolId: recipe.school.id,
+      versionNo,
+      vesselId: vessel?.id ?? null,
+      name: vessel ? `${recipe.shortName} in ${vessel.name}` : recipe.shortName,
+      basisAmount: request.basisAmount,
+      choice: {
+        include: request.include ?? [],
+        stated: request.stated ?? [],
+        substitutes: request.substitutes ?? [],
+      },
+      forDay: request.forDay,
+      note: request.note ?? "",
+      lines: scaled.lines
+        .filter(({ amount }) => amount > 0)
+        .map(({ ingredient, part, amount, onDay }) => ({ ingredientId: ingredient, part, amount, onDay })),
+      actorId: ctx.actor.id,
+      addedAt: ctx.now(),
+    }),
+  };
+}
+
 /** Means a batch for a day, so that what it will take is kept for it and shopped for. @throws {Refusal} */
 export const planBatch = act(
   { name: "planBatch", schema: PLAN_BATCH, may: "everybody" },
-  async (db, request, ctx): Promise<{ planId: number }> => {
-    const { recipe, versionNo } = await pickRecipe(db, request);
-    const farm = await findFarm(db);
-    const today = isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" });
-    if (request.forDay < today) throw refuse("day-over", {}, "/forDay");
-    const vessel = request.vesselId ? await lockVessel(db, request.vesselId) : null;
-    if (request.vesselId && !vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
-    const scaled = atField("/basisAmount", () =>
-      scaleRecipe({
-        recipe,
-        vesselL: vessel?.volumeL ?? NO_VESSEL_L,
-        diameterM: vessel?.diameterM ?? null,
-        targetBasis: request.basisAmount,
-        include: (request.include ?? []) as IngredientId[],
-        stated: (request.stated ?? []) as ScaleRequest["stated"] & object,
-        substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
-      }),
-    );
-    if (vessel && farm) await requireVesselFree(db, ctx, farm, vessel, recipe, request.forDay);
-    return {
-      planId: await insertPlan(db, {
-        methodId: recipe.id,
-        schoolId: recipe.school.id,
-        versionNo,
-        vesselId: vessel?.id ?? null,
-        name: vessel ? `${recipe.shortName} in ${vessel.name}` : recipe.shortName,
-        basisAmount: request.basisAmount,
-        choice: {
-          include: request.include ?? [],
-          stated: request.stated ?? [],
-          substitutes: request.substitutes ?? [],
-        },
-        forDay: request.forDay,
-        note: request.note ?? "",
-        lines: scaled.lines
-          .filter(({ amount }) => amount > 0)
-          .map(({ ingredient, part, amount, onDay }) => ({ ingredientId: ingredient, part, amount, onDay })),
-        actorId: ctx.actor.id,
-        addedAt: ctx.now(),
-      }),
-    };
-  },
+  (db, { requestKey: _key, ...request }, ctx) => planWith(db, ctx, request),
 );
 
 const DROP_PLAN = object(["requestKey", "planId"], { requestKey: REQUEST_KEY, planId: ROW_ID, note: NOTE });

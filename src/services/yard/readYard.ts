@@ -42,6 +42,8 @@ export interface AirPoint {
 export interface YardView {
   readonly farm: FarmView;
   readonly nowMs: number;
+  /** No vessel was ever set up here. */
+  readonly isNew: boolean;
   readonly vessels: readonly YardVessel[];
   readonly bands: readonly FitBand[];
   readonly air: readonly AirPoint[];
@@ -59,7 +61,7 @@ export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
   return groups;
 }
 
-const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselState): Vessel => ({
+const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW, heldBefore, state }: VesselState): Vessel => ({
   id,
   name,
   kind,
@@ -67,13 +69,15 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW }: VesselS
   diameterM,
   site,
   airW,
+  heldBefore,
+  state,
 });
 
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [people, shares, lines, states, batches, entries, waters, mixings, plans] = await Promise.all([
+  const [people, shares, lines, allVessels, batches, entries, waters, mixings, plans] = await Promise.all([
     listActors(db),
     listTaskShares(db),
     listLinesOfRunning(db),
@@ -85,6 +89,8 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     listOpenPlans(db),
   ]);
   const [shed, field] = await Promise.all([shedTasks(ctx, farm, mixings, plans), fieldTasks(ctx, farm)]);
+  // What is lent, in repair or put away stands elsewhere.
+  const states = allVessels.filter(({ state }) => state === "in-use");
   const byVessel = new Map(batches.map((batch) => [batch.vesselId, batch]));
   const logs = groupByBatch(entries);
   const situation = await readSituation(db, farm, batches, lines, now);
@@ -107,6 +113,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     farm: farmView(farm),
     nowMs: now.getTime(),
     people,
+    isNew: allVessels.length === 0,
     vessels: states.map((state) => ({
       ...plainVessel(state),
       status: statusOf(state),

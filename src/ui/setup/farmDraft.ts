@@ -21,6 +21,9 @@ export const typedDegrees = (value: number): string => String(Number(value.toFix
 export const typedWarmth = (celsius: number, units: UnitSystem): string =>
   String(Number(fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value.toFixed(1)));
 
+/** A guess has no tenths. */
+const wholeDegrees = (celsius: number, units: UnitSystem): string => String(Math.round(Number(typedWarmth(celsius, units))));
+
 /** What is guessed, as it would be typed in the units chosen, with what somebody has changed of it. */
 export function draftOf(guess: FarmGuess, changes: Partial<FarmDraft>): FarmDraft {
   const units = changes.units ?? guess.units;
@@ -32,8 +35,8 @@ export function draftOf(guess: FarmGuess, changes: Partial<FarmDraft>): FarmDraf
     timeZone: guess.timeZone,
     latitude: typedDegrees(guess.latitudeDeg),
     longitude: typedDegrees(guess.longitudeDeg),
-    warmAfternoon: typedWarmth(warmAfternoonC, units),
-    coldNight: typedWarmth(coldNightC, units),
+    warmAfternoon: wholeDegrees(warmAfternoonC, units),
+    coldNight: wholeDegrees(coldNightC, units),
     ...changes,
   };
 }

@@ -8,7 +8,7 @@ import { sayDay, sayDuration } from "@/formats/times";
 import type { ShedItem, ShedView } from "@/services/shed";
 import { TextField } from "../kit/fields";
 import { BY_NAME } from "./ingredientOptions";
-import { LotJar } from "./shelfDrawings";
+import { ShelfItemDrawing } from "./shelfDrawings";
 
 const SOON_D = 14;
 
@@ -61,8 +61,8 @@ const Container = ({ item, view }: { readonly item: ShedItem; readonly view: She
         className="group flex w-full flex-col items-center"
         aria-label={`${item.name}: ${amount} in ${item.lotCount} ${item.lotCount === 1 ? "lot" : "lots"}`}
       >
-        <span className="flex h-28 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
-          <LotJar item={item} />
+        <span className="flex h-32 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
+          <ShelfItemDrawing item={item} />
         </span>
         <span className="mt-1.5 px-1 font-semibold leading-tight underline decoration-transparent decoration-2 underline-offset-4 group-hover:decoration-ink">
           {item.name}

@@ -1,75 +1,29 @@
-import { useId } from "react";
 import type { ShedItem } from "@/services/shed";
+import { Holder } from "../drawings/holders/Holder";
+import { lookOf } from "../drawings/holders/looks";
 
-const JAR_W = 58;
-const JAR_H = 84;
-const ROOM = JAR_H - 10;
-/** Layers from the oldest lot, at the tap, upwards. */
-const LAYERS = ["#8a6a35", "#b08d4f", "#cdb27c", "#dfcba3", "#ece0c6"];
 const LIQUID: Record<string, string> = {
   "aerated-tea": "#5d3b22",
   "cultured-extract": "#77762f",
   "plant-juice": "#55511c",
 };
 
-/** What a full container stands for: all that came in with what is left, and room for every mark on it. */
+/** What a full holder stands for: all that came in with what is left, and room for every mark on it. */
 const fullOf = ({ cameIn, onHand, reserved, short, terms }: ShedItem) =>
   Math.max(cameIn, onHand, reserved + short, terms?.reorderAt ?? 0, terms?.target ?? 0, 1e-9);
 
-/**
- * A container as full as its lots are of what came in; each lot a layer, the oldest at the bottom where it is drawn from. A notch on the
- * left is as high as what plans have kept for themselves, a dashed line where it is ordered again, a flag what a batch needs of what is collected.
- */
-export const LotJar = ({ item }: { readonly item: ShedItem }) => {
+/** An ingredient on its shelf, as full as its lots are of what came in. */
+export const ShelfItemDrawing = ({ item }: { readonly item: ShedItem }) => {
   const full = fullOf(item);
-  const hatch = useId();
-  const up = (amount: number) => JAR_H - (Math.min(amount, full) / full) * ROOM;
-  const layers = item.layers.reduce<{ y: number; h: number; bad: boolean }[]>((done, { amount, expired, held }) => {
-    const h = (amount / full) * ROOM;
-    return [...done, { y: (done.at(-1)?.y ?? JAR_H) - h, h, bad: expired || held }];
-  }, []);
-  const kept = item.reserved + item.short;
   const { terms } = item;
   return (
-    <svg aria-hidden width={JAR_W + 22} height={JAR_H + 10} className="block">
-      <pattern id={hatch} width={9} height={9} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-        <rect width={3.4} height={9} fill="var(--rust)" />
-      </pattern>
-      <g transform="translate(11 8)">
-        <rect width={JAR_W} height={JAR_H} rx={4} fill="var(--chalk)" />
-        {layers.map(({ y, h, bad }, index) => (
-          <g key={index}>
-            <rect
-              x={2}
-              y={y}
-              width={JAR_W - 4}
-              height={Math.max(1, h)}
-              fill={LAYERS[index % LAYERS.length]}
-              stroke="var(--chalk)"
-              strokeWidth={1}
-            />
-            {bad ? <rect x={2} y={y} width={JAR_W - 4} height={Math.max(1, h)} fill={`url(#${hatch})`} /> : null}
-          </g>
-        ))}
-        {terms?.reorderAt ? (
-          <path d={`M0 ${up(terms.reorderAt)}h${JAR_W}`} stroke="var(--ink)" strokeWidth={1.6} strokeDasharray="5 4" />
-        ) : null}
-        {kept > 0 ? (
-          <path
-            d={`M-2 ${up(kept)}l-8 -5v10z`}
-            fill={item.short > 0 ? "var(--rust)" : "var(--blue)"}
-            stroke="var(--ink)"
-            strokeWidth={1}
-          />
-        ) : null}
-        {terms?.target ? (
-          <path d={`M${JAR_W} ${up(terms.target)}h9v-7z`} fill="var(--marigold)" stroke="var(--ink)" strokeWidth={1} />
-        ) : null}
-        <rect width={JAR_W} height={JAR_H} rx={4} fill="none" stroke="var(--ink)" strokeWidth={2} />
-        <path d={`M${JAR_W * 0.2} -4h${JAR_W * 0.6}`} stroke="var(--ink)" strokeWidth={4} />
-        <path d={`M${JAR_W} ${JAR_H - 10}h4v5`} stroke="var(--ink)" strokeWidth={2.4} fill="none" />
-      </g>
-    </svg>
+    <Holder
+      look={lookOf(item.ingredientId)}
+      layers={item.layers.map(({ amount, expired, held }) => ({ share: amount / full, bad: expired || held }))}
+      reserved={(item.reserved + item.short) / full}
+      reorder={terms?.reorderAt ? { share: terms.reorderAt / full, below: item.reorder } : null}
+      target={terms?.target ? terms.target / full : null}
+    />
   );
 };
 

@@ -1,25 +1,16 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { told } from "../kit/told";
-import type { WaterSource } from "@/core/water/chlorine";
+import { WATER_SOURCES, type WaterSource } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
+import { sayWaterSource } from "@/words/said";
 import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
-
-const KIND_WORDS: Record<WaterSource, string> = {
-  "rain": "Rain",
-  "well": "Well",
-  "spring": "Spring",
-  "river": "River or stream",
-  "reverse-osmosis": "Reverse osmosis",
-  "mains": "Mains",
-  "unknown": "Nobody knows",
-};
 
 /** A source of water, once. */
 export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => {
@@ -43,9 +34,9 @@ export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => 
     >
       <TextField label="Name" placeholder="Butt by the lean-to" {...register("name")} error={act.fields["/name"]} />
       <SelectField label="It comes from" {...register("kind")} error={act.fields["/kind"]}>
-        {Object.entries(KIND_WORDS).map(([kind, words]) => (
+        {WATER_SOURCES.map((kind) => (
           <option key={kind} value={kind}>
-            {words}
+            {sayWaterSource(kind)}
           </option>
         ))}
       </SelectField>

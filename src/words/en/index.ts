@@ -1,4 +1,5 @@
 /** All that is said in English but for the catalogues by code. */
+export * from "./firstDrum";
 export * from "./aside";
 export * from "./care";
 export * from "./caution";

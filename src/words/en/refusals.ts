@@ -205,6 +205,8 @@ export const REFUSALS = {
     `${vessel} has no air, and ${method.toLowerCase()} needs it all the way.`,
     "This vessel has no air.",
   ],
+  "vessel-away": ({ vessel, state }: { vessel: string; state: "lent" | "repair" | "retired" }) =>
+    `${vessel} is ${{ lent: "lent out", repair: "in repair", retired: "put away" }[state]}. Bring it back first: Farm, Vessels.`,
   "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>
     `${vessel} has held ${method.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
   "over-brim": ({ takesL, vessel, holdsL }: { takesL: number; vessel: string; holdsL: number }, say: Speech) =>

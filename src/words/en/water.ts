@@ -2,6 +2,19 @@ import type { WaterReason, WaterSource } from "@/core/water/chlorine";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 
+const SOURCE_WORDS: Readonly<Record<WaterSource, string>> = {
+  "rain": "Rain water",
+  "well": "Well water",
+  "spring": "Spring water",
+  "river": "River or pond water",
+  "reverse-osmosis": "Reverse osmosis water",
+  "mains": "Tap water",
+  "unknown": "Other water",
+};
+
+/** Where water comes from, as its name. @example sayWaterSource("mains"); // "Tap water" */
+export const sayWaterSource = (kind: WaterSource): string => SOURCE_WORDS[kind];
+
 /** How water is made fit, and when it is. @example sayWaterWay({ treatment: "bubble", hours: 6, ascorbicG: null }); // "bubbled with air in about 6 h" */
 export function sayWaterWay({
   treatment,
