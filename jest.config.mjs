@@ -1,5 +1,13 @@
 /** Three projects: `unit` needs nothing but Node; `screen` renders components in a simulated browser; `database` wants DATABASE_URL of a server on which it may make scratch databases. */
-const ESM_PACKAGES = ["d3-[a-z-]+", "country-to-currency", "internmap", "json-schema-to-ts", "pony-cause", "p-timeout", "@date-fns/utc"];
+const ESM_PACKAGES = [
+  "d3-[a-z-]+",
+  "country-to-currency",
+  "internmap",
+  "json-schema-to-ts",
+  "pony-cause",
+  "p-timeout",
+  "@date-fns/utc",
+];
 const shared = {
   testEnvironment: "node",
   // Not the whole folder: the build rewrites its own beside.

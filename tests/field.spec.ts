@@ -197,7 +197,7 @@ test("plantings go out as a file, come in again changed, and the inspector has t
   expect(text.split("\n")[0]).toContain("planting,plot,crop");
   const changed = `${text.trim()}\r\n,Bed 14,kale,,,2031-01-02,,40,,,,\r\n`;
   await page
-    .getByLabel("The file")
+    .getByLabel("Or a file")
     .setInputFiles({ name: "plantings.csv", mimeType: "text/csv", buffer: Buffer.from(changed) });
   await hears(page, "1 new");
   await seesNoBarrier(page);

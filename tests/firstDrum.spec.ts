@@ -31,7 +31,13 @@ class Hand {
 
 const UNITS = [
   { name: "litres", timeZone: "Europe/Vienna", locale: "en-GB", vessel: "200 L", said: "I have a 200 L drum" },
-  { name: "gallons", timeZone: "America/Chicago", locale: "en-US", vessel: "55 US gal", said: "I have a 55 US gal drum" },
+  {
+    name: "gallons",
+    timeZone: "America/Chicago",
+    locale: "en-US",
+    vessel: "55 US gal",
+    said: "I have a 55 US gal drum",
+  },
 ] as const;
 
 for (const { name, timeZone, locale, vessel, said } of UNITS)

@@ -45,10 +45,10 @@ test("makes the farm's own version: a slip is held, a poison refused, the differ
 test("scales it, starts it, and the batch stays with its version", { tag: "@both" }, async ({ page }) => {
   await keepsOwnVersion(page);
   await page.goto("/");
-  await page.getByRole("button", { name: "Add a vessel" }).click();
+  await page.getByRole("button", { name: "Add vessel" }).click();
   await page.getByRole("dialog").getByLabel("Name").fill("Trial pail");
-  await page.getByRole("dialog").getByLabel("Holds to the brim (L)").fill("25");
-  await page.getByRole("dialog").getByRole("button", { name: "Add it" }).click();
+  await page.getByRole("dialog").getByLabel("Full volume (L)").fill("25");
+  await page.getByRole("dialog").getByRole("button", { name: "Add vessel" }).click();
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.goto("/book/cultured-extract?scale");
   const panel = page.getByRole("dialog");

@@ -37,8 +37,8 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await page.goto("/");
   await page.getByRole("button", { name: "Only add a vessel, fill it later" }).click();
   await page.getByRole("dialog").getByLabel("Name").fill("Drum");
-  await page.getByRole("dialog").getByLabel("Holds to the brim (L)").fill("200");
-  await page.getByRole("dialog").getByRole("button", { name: "Add it" }).click();
+  await page.getByRole("dialog").getByLabel("Full volume (L)").fill("200");
+  await page.getByRole("dialog").getByRole("button", { name: "Add vessel" }).click();
   await expect(page.getByRole("article", { name: "Drum" })).toContainText("Free");
   // Nothing tells the weather here, and nobody makes it up.
   await expect(page.getByText("nothing tells the weather here")).toBeVisible();

@@ -75,15 +75,15 @@ test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
 
 test("forms name what is wrong at the field", async ({ page }) => {
   await page.goto("/");
-  await page.getByRole("button", { name: "Add a vessel" }).click();
+  await page.getByRole("button", { name: "Add vessel" }).click();
   const panel = page.getByRole("dialog");
-  await panel.getByLabel("Holds to the brim (L)").fill("5000000");
-  await panel.getByRole("button", { name: "Add it" }).click();
+  await panel.getByLabel("Full volume (L)").fill("5000000");
+  await panel.getByRole("button", { name: "Add vessel" }).click();
   await expect(panel.getByText(/^At most 20.000 L\.$/)).toBeVisible();
   await expect(panel.getByLabel("Name")).toHaveAttribute("aria-invalid", "true");
   await panel.getByLabel("Name").fill("Tote");
-  await panel.getByLabel("Holds to the brim (L)").fill("500");
-  await panel.getByRole("button", { name: "Add it" }).click();
+  await panel.getByLabel("Full volume (L)").fill("500");
+  await panel.getByRole("button", { name: "Add vessel" }).click();
   await expect(panel.getByText('There is a "Tote" already.').first()).toBeVisible();
 });
 

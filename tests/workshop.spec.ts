@@ -65,7 +65,7 @@ test("reads a file in: five kinds of wrong are named at their rows, then all of 
   await fitsTheScreen(page);
   const choose = (name: string, text: string) =>
     page
-      .getByLabel("The file", { exact: true })
+      .getByLabel("Or a file", { exact: true })
       .setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(text, "latin1") });
   await choose("heads.csv", "thing,much\nMolasses,5");
   await expect(page.getByText(/No column "ingredient", "amount", "unit", "received_on"/)).toBeVisible();

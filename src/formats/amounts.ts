@@ -116,7 +116,9 @@ export const sayQuantity = ({ value, unit }: Quantity): string =>
  */
 export const sayMoney = (minor: number, currency: string): string =>
   /^[A-Z]{3}$/.test(currency)
-    ? new Intl.NumberFormat("en-GB", { style: "currency", currency, currencyDisplay: "narrowSymbol" }).format(minor / 100)
+    ? new Intl.NumberFormat("en-GB", { style: "currency", currency, currencyDisplay: "narrowSymbol" }).format(
+        minor / 100,
+      )
     : `${(minor / 100).toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f")} ${currency}`;
 
 /** A dilution with its convention in sight. @example sayDilution(20); // "1:20" */

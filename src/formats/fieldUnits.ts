@@ -128,7 +128,8 @@ export const sayWeighed = (system: UnitSystem): string => (system === "us" ? "A 
 /** The unit of that weight. */
 export const sayWeighedUnit = (system: UnitSystem): string => (system === "us" ? "lb" : "kg");
 
-const inWeighedUnit = (kgPerL: number, system: UnitSystem): number =>
+/** A density in the unit of that weight. */
+export const inWeighedUnit = (kgPerL: number, system: UnitSystem): number =>
   system === "us" ? kgPerL * LB_PER_US_GAL_OF_KG_PER_L : kgPerL;
 /** Kilograms of a litre, of what was typed in that unit. */
 export const kgPerLOf = (typed: number, system: UnitSystem): number =>

@@ -98,6 +98,9 @@ export const insertPlacing = (
 
 export const retireDevice = (db: Queryable, id: number, at: Date): Promise<unknown> => db.execute(RETIRE, [at, id]);
 
+export const bringBackDevice = (db: Queryable, id: number): Promise<unknown> =>
+  db.execute("update device set retired_at = null where id = ?", [id]);
+
 /** Changes whenever a device posts, is hung elsewhere, comes or goes. */
 export async function deviceVersion(db: Queryable): Promise<string> {
   const [row] = await select<{ name: string; readings: string; issued: string; placings: string; devices: string }>(

@@ -8,6 +8,7 @@ export {
   insertPlacing,
   listDevices,
   lockDevice,
+  bringBackDevice,
   retireDevice,
   type DeviceHead,
   type DeviceKind,

@@ -46,7 +46,10 @@ const SELECT_EVENTS = `
 
 export async function listEquipment(db: Queryable): Promise<EquipmentState[]> {
   const [rows, events] = await Promise.all([
-    select<EquipmentRow>(db, "select id, kind, name, how_many, size, outlets, note from equipment order by kind, name"),
+    select<EquipmentRow>(
+      db,
+      "select id, kind, name, how_many, size, outlets, note from equipment where state = 'in-use' order by kind, name",
+    ),
     select<{
       equipment_id: number;
       kind: EquipmentEventKind;

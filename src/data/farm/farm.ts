@@ -39,6 +39,10 @@ const INSERT_FARM = `
   insert into farm (id, name, time_zone, latitude_deg, longitude_deg, units, currency, labour_minor_per_h, power_minor_per_kwh, climate_mean_c, climate_swing_c)
   values (1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
+const UPDATE_FARM = `
+  update farm set name = ?, time_zone = ?, latitude_deg = ?, longitude_deg = ?, units = ?, currency = ?, labour_minor_per_h = ?, power_minor_per_kwh = ?,
+         climate_mean_c = ?, climate_swing_c = ? where id = 1`;
+
 export async function findFarm(db: Queryable): Promise<Farm | null> {
   const [row] = await select<FarmRow>(db, SELECT_FARM);
   if (!row) return null;
@@ -70,8 +74,24 @@ export const insertFarm = (db: Queryable, farm: Farm): Promise<number> =>
     farm.climateSwingC,
   ]);
 
+/** The farm as it is from now on. */
+export const updateFarm = (db: Queryable, farm: Farm): Promise<unknown> =>
+  db.execute(UPDATE_FARM, [
+    farm.name,
+    farm.timeZone,
+    farm.latitudeDeg,
+    farm.longitudeDeg,
+    farm.units,
+    farm.currency,
+    farm.labourMinorPerH,
+    farm.powerMinorPerKWh,
+    farm.climateMeanC,
+    farm.climateSwingC,
+  ]);
+
+/** Who works here now. */
 export const listActors = (db: Queryable): Promise<Actor[]> =>
-  select<Actor>(db, "select id, name from actor order by id");
+  select<Actor>(db, "select id, name from actor where state = 'in-use' order by id");
 export const insertActor = (db: Queryable, name: string): Promise<number> =>
   insert(db, "insert into actor (name) values (?)", [name]);
 

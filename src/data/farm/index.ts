@@ -1,4 +1,13 @@
 import "server-only";
 /** Rows of the farm, its people, its measures. */
-export { findDataFolder, findFarm, insertActor, insertFarm, listActors, type Actor, type Farm } from "./farm";
+export {
+  findDataFolder,
+  findFarm,
+  insertActor,
+  insertFarm,
+  listActors,
+  updateFarm,
+  type Actor,
+  type Farm,
+} from "./farm";
 export { insertTakenBack, insertWeighing, listMeasures, lockLastWeighing, type FarmMeasure } from "./measures";

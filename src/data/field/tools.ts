@@ -20,7 +20,8 @@ interface ToolRow {
   parts_water: string | null;
 }
 
-const SELECT_TOOLS = "select id, name, kind, volume_l, step_ml, parts_water from tool order by id";
+const SELECT_TOOLS =
+  "select id, name, kind, volume_l, step_ml, parts_water from tool where state = 'in-use' order by id";
 const INSERT_TOOL = "insert into tool (name, kind, volume_l, step_ml, parts_water) values (?, ?, ?, ?, ?)";
 
 const numberOrNull = (text: string | null) => (text === null ? null : Number(text));

@@ -39,7 +39,7 @@ interface PlaceRow {
 const SELECT_PLACES = `
   select place.id, place.name, place.kind, place.ground, place.permission, place.rest_d,
          (select photo.public_id from forage_photo photo where photo.place_id = place.id order by photo.id desc limit 1) as photo_id
-  from forage_place place order by place.name`;
+  from forage_place place where place.state = 'in-use' order by place.name`;
 const SELECT_VISITS = `
   select visit.place_id, visit.lot_id, visit.vigour, visit.note, visit.on_day, actor.name as actor_name
   from forage_visit visit join actor on actor.id = visit.actor_id order by visit.on_day desc, visit.id desc limit 2000`;

@@ -20,7 +20,10 @@ const SELECT_ENTRIES = `
 
 export async function listWormBins(db: Queryable): Promise<WormBin[]> {
   const [bins, entries] = await Promise.all([
-    select<{ id: number; name: string; worms_kg: string }>(db, "select id, name, worms_kg from worm_bin order by name"),
+    select<{ id: number; name: string; worms_kg: string }>(
+      db,
+      "select id, name, worms_kg from worm_bin where state = 'in-use' order by name",
+    ),
     select<{ bin_id: number; kind: BinEntry["kind"]; kg: string; what: string; at: Date; actor_name: string }>(
       db,
       SELECT_ENTRIES,

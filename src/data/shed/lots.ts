@@ -126,12 +126,13 @@ export const insertLot = (db: Queryable, lot: NewLot): Promise<number> => insert
 
 /** A mark that differs once any line of the ledger, or any note on a lot, was committed. */
 export async function shelfMark(db: Queryable): Promise<string> {
-  const [row] = await select<{ written: string | null; events: number; own: number }>(
+  const [row] = await select<{ written: string | null; events: number; own: number; changed: number }>(
     db,
-    `select sum(lines_written) as written, (select count(*) from lot_event) as events, (select count(*) from own_ingredient) as own
+    `select sum(lines_written) as written, (select count(*) from lot_event) as events, (select count(*) from own_ingredient) as own,
+       (select count(*) from thing_change where kind = 'own-ingredient') as changed
      from shelf_version`,
   );
-  return `${row?.written ?? 0}/${row?.events ?? 0}/${row?.own ?? 0}`;
+  return `${row?.written ?? 0}/${row?.events ?? 0}/${row?.own ?? 0}/${row?.changed ?? 0}`;
 }
 
 /** The first day on which a lot of each ingredient came in. */

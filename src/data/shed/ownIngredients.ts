@@ -11,9 +11,14 @@ export interface OwnIngredient {
   readonly season: readonly string[];
   readonly caution: string;
   readonly keeping: string;
+  /** Put away: its lots keep their name, and it is offered no more. */
+  readonly retired: boolean;
 }
 
-export type NewOwnIngredient = Omit<OwnIngredient, "id"> & { readonly actorId: number; readonly addedAt: Date };
+export type NewOwnIngredient = Omit<OwnIngredient, "id" | "retired"> & {
+  readonly actorId: number;
+  readonly addedAt: Date;
+};
 
 interface OwnRow {
   id: number;
@@ -24,9 +29,11 @@ interface OwnRow {
   season: string;
   caution: string;
   keeping: string;
+  state: string;
 }
 
-const SELECT = "select id, name, counts_as, density_kg_per_l, keeps_d, season, caution, keeping from own_ingredient";
+const SELECT =
+  "select id, name, counts_as, density_kg_per_l, keeps_d, season, caution, keeping, state from own_ingredient";
 const INSERT = `
   insert into own_ingredient (name, counts_as, density_kg_per_l, keeps_d, season, caution, keeping, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?)`;
@@ -41,6 +48,7 @@ export const listOwnIngredients = async (db: Queryable): Promise<OwnIngredient[]
     season: row.season.split(" ").filter(Boolean),
     caution: row.caution,
     keeping: row.keeping,
+    retired: row.state === "retired",
   }));
 
 export const insertOwnIngredient = (db: Queryable, own: NewOwnIngredient): Promise<number> =>

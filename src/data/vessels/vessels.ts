@@ -1,10 +1,7 @@
 import "server-only";
 import type { HeldBefore } from "@/core/choose/firstDrum";
 import { insert, select, type Queryable } from "../db";
-
-/** Whether something that was set up is used: what is lent, in repair or put away can come back. */
-export const THING_STATES = ["in-use", "lent", "repair", "retired"] as const;
-export type ThingState = (typeof THING_STATES)[number];
+import type { ThingState } from "../things";
 
 export type VesselKind = "drum" | "tote" | "pail" | "jar";
 

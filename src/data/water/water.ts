@@ -66,7 +66,7 @@ const SELECT_WATERS = `
   left join water_reading reading on reading.id = latest.id
   left join (select source_id, max(id) as id from water_level group by source_id) last_level on last_level.source_id = source.id
   left join water_level level on level.id = last_level.id`;
-const SELECT_ALL = `${SELECT_WATERS} order by source.id`;
+const SELECT_ALL = `${SELECT_WATERS} where source.state = 'in-use' order by source.id`;
 const SELECT_ONE = `${SELECT_WATERS} where source.id = ?`;
 const SELECT_STARTS = `
   select start.id, start.source_id, source.name as source_name, start.purpose, start.volume_l,

@@ -44,6 +44,13 @@ export type FileFaultCode = keyof Details;
 /** What is wrong with a cell, a row or a whole file. */
 export type FileFault = { [C in FileFaultCode]: { readonly code: C } & Details[C] }[FileFaultCode];
 
+/** A thing of a table: its name, how much it holds where it holds something, and its words as they were typed. */
+interface ThingTold {
+  readonly name: string;
+  readonly volumeL: number | null;
+  readonly words: readonly string[];
+}
+
 /** What a row would write, or finds there already. */
 export type RowWould =
   | { readonly code: "lot-there"; readonly lot: number }
@@ -65,6 +72,9 @@ export type RowWould =
     }
   | { readonly code: "planting-there"; readonly plot: string; readonly crop: string }
   | { readonly code: "planting"; readonly plot: string; readonly crop: string }
+  | { readonly code: "thing-there"; readonly name: string }
+  | ({ readonly code: "thing" } & ThingTold)
+  | ({ readonly code: "thing-changed" } & ThingTold)
   | { readonly code: "ingredient-there"; readonly name: string }
   | { readonly code: "ingredient"; readonly name: string; readonly countsAs: string };
 

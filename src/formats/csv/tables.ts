@@ -2,10 +2,11 @@ import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingr
 import { UNITS } from "@/core/quantity/units";
 import { numberDoubt, parseNumber } from "../numbers";
 import { readMeasured, type Measurable } from "../measured";
+import type { UnitSystem } from "../amounts";
 import type { FileFault } from "./fileFault";
 
 /** The tables that go in and out as CSV. */
-export const FILE_KINDS = ["ingredients", "lots", "stock", "plantings"] as const;
+export const FILE_KINDS = ["ingredients", "lots", "stock", "plantings", "people", "vessels", "tools", "beds"] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
 interface Column {
@@ -61,6 +62,29 @@ export const FILE_COLUMNS: Readonly<Record<FileKind, readonly Column[]>> = {
     column("harvest_to", false, "last_harvest"),
     column("cleared_on", false, "ended_on", "cleared"),
   ],
+  people: [column("name", true, "person", "who")],
+  vessels: [
+    column("name", true, "vessel"),
+    column("kind", false, "type"),
+    column("volume", true, "full_volume", "size", "litres", "gallons", "capacity"),
+    column("held_before", false, "before"),
+    column("place", false, "site", "location"),
+    column("air_w", false, "pump_w", "watts"),
+  ],
+  tools: [
+    column("name", true, "tool"),
+    column("kind", false, "type"),
+    column("volume", true, "full_volume", "size", "litres", "gallons", "capacity"),
+    column("smallest_dose", false, "dose", "step"),
+    column("parts_water", false, "ratio"),
+  ],
+  beds: [
+    column("name", true, "bed", "plot", "row"),
+    column("length", true, "long"),
+    column("width", true, "wide"),
+    column("block", false, "group"),
+    column("crop", false, "plant"),
+  ],
 };
 
 const tidy = (head: string) =>
@@ -89,6 +113,21 @@ export function readHeads(kind: FileKind, heads: readonly string[]): Heads {
   if (missing.length > 0) return { type: "wrong", missing, found: heads.map((head) => head.trim()).filter(Boolean) };
   const known = new Set(Object.values(at));
   return { type: "read", at, unknown: heads.filter((head, index) => head.trim() !== "" && !known.has(index)) };
+}
+
+/** Tables that people paste a few lines of, without heads; then the columns stand in the order in which they are written. */
+const HEADLESS: readonly FileKind[] = ["people", "vessels", "tools", "beds"];
+
+/** The rows of a file with heads in front; those of a pasted table that has none are put there. */
+export function withHeads(
+  kind: FileKind,
+  rows: readonly (readonly string[])[],
+): { readonly rows: readonly (readonly string[])[]; readonly headsAdded: boolean } {
+  const known = new Set(FILE_COLUMNS[kind].flatMap(({ name, also }) => [name, ...also]));
+  const [first = []] = rows;
+  const hasHeads = first.some((cell) => known.has(tidy(cell)));
+  if (hasHeads || rows.length === 0 || !HEADLESS.includes(kind)) return { rows, headsAdded: false };
+  return { rows: [FILE_COLUMNS[kind].map(({ name }) => name), ...rows], headsAdded: true };
 }
 
 /** A row's cells by their column, trimmed; what a spreadsheet was kept from running is given back. */
@@ -133,14 +172,27 @@ export function readNumberCell(text: string): Cell<number> {
   return value < 0 ? { fault: { code: "below-zero" } } : { value };
 }
 
-/** An amount with its unit, in the stock unit of what it is of. */
-export function readAmountCell(amount: string, unit: string, of: Measurable): Cell<number> {
+/**
+ * An amount with its unit, in the stock unit of what it is of. The unit may stand in the amount's own cell ("20 gal"); a gallon is the farm's.
+ */
+export function readAmountCell(
+  amount: string,
+  unit: string,
+  of: Measurable,
+  system: UnitSystem = "metric",
+): Cell<number> {
   if (amount === "") return { fault: { code: "how-much" } };
+  if (unit === "" && /\p{L}/u.test(amount)) return readWithUnit(amount, of, system);
   const number = readNumberCell(amount);
   if (isFault(number)) return number;
   if (unit === "") return { fault: { code: "which-unit" }, of: "unit" };
   const known = Object.hasOwn(UNITS, unit) ? unit : unit.toLowerCase();
-  const measured = readMeasured(`${number.value} ${known}`, of, [], "metric");
+  return readWithUnit(`${number.value} ${known}`, of, system);
+}
+
+/** An amount that says its unit itself; a bare number is in the farm's. */
+export function readWithUnit(typed: string, of: Measurable, system: UnitSystem): Cell<number> {
+  const measured = readMeasured(typed, of, [], system);
   return measured.type === "read"
     ? { value: Number(measured.amount.toFixed(3)) }
     : { fault: { code: "unreadable", why: measured.why } };

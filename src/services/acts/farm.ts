@@ -1,4 +1,31 @@
 import "server-only";
-import { setUpFarm } from "../farm";
+import { changeFarm, setUpFarm } from "../farm";
+import {
+  addPerson,
+  changeDevice,
+  changeEquipment,
+  changeGatheringPlace,
+  changeOwnIngredient,
+  changePerson,
+  changeTool,
+  changeVessel,
+  changeWater,
+  changeWormBin,
+  setThingState,
+} from "../things";
 
-export const FARM_ACTS = { setUpFarm } as const;
+export const FARM_ACTS = {
+  setUpFarm,
+  changeFarm,
+  addPerson,
+  changePerson,
+  changeVessel,
+  changeTool,
+  changeWater,
+  changeEquipment,
+  changeOwnIngredient,
+  changeGatheringPlace,
+  changeWormBin,
+  changeDevice,
+  setThingState,
+} as const;

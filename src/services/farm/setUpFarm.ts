@@ -6,7 +6,8 @@ import { bareAct } from "../act";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
 
-const isTimeZone = (name: string) => {
+/** Whether this machine knows a time zone of that name. */
+export const isTimeZone = (name: string) => {
   try {
     new Intl.DateTimeFormat("en", { timeZone: name });
     return true;
@@ -14,6 +15,20 @@ const isTimeZone = (name: string) => {
     return false;
   }
 };
+
+/** All that is told of a farm as a whole. */
+export const FARM_FACTS = {
+  name: NAME,
+  timeZone: { type: "string", minLength: 1, maxLength: 60 },
+  latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
+  longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
+  units: { enum: ["metric", "us"] },
+  currency: { type: "string", minLength: 1, maxLength: 16 },
+  labourPerH: { type: "number", minimum: 0, maximum: 10000 },
+  powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
+  climateMeanC: { type: "number", minimum: -10, maximum: 35 },
+  climateSwingC: { type: "number", minimum: 0, maximum: 25 },
+} as const;
 
 const SET_UP_FARM = object(
   [
@@ -32,17 +47,8 @@ const SET_UP_FARM = object(
   ],
   {
     requestKey: REQUEST_KEY,
-    name: NAME,
+    ...FARM_FACTS,
     people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
-    timeZone: { type: "string", minLength: 1, maxLength: 60 },
-    latitudeDeg: { type: "number", minimum: -66, maximum: 66 },
-    longitudeDeg: { type: "number", minimum: -180, maximum: 180 },
-    units: { enum: ["metric", "us"] },
-    currency: { type: "string", minLength: 1, maxLength: 16 },
-    labourPerH: { type: "number", minimum: 0, maximum: 10000 },
-    powerPerKWh: { type: "number", minimum: 0, maximum: 100 },
-    climateMeanC: { type: "number", minimum: -10, maximum: 35 },
-    climateSwingC: { type: "number", minimum: 0, maximum: 25 },
   },
 );
 
@@ -52,7 +58,7 @@ const SET_UP_FARM = object(
  */
 export const setUpFarm = bareAct(
   { name: "setUpFarm", schema: SET_UP_FARM, may: "founder" },
-  async ({ pool }: Pick<Context, "pool">, request): Promise<null> => {
+  async ({ pool }: Pick<Context, "pool">, request): Promise<{ name: string }> => {
     if (!isTimeZone(request.timeZone)) throw refuse("no-time-zone", { zone: request.timeZone }, "/timeZone");
     try {
       await inTransaction(pool, async (db) => {
@@ -63,7 +69,7 @@ export const setUpFarm = bareAct(
         });
         for (const name of new Set(request.people.map((person) => person.trim()))) await insertActor(db, name);
       });
-      return null;
+      return { name: request.name };
     } catch (error) {
       if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("farm-set-up", {});
       throw error;

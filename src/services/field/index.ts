@@ -9,7 +9,7 @@ export { readJobs, type JobStepView, type JobsView, type JobView } from "./readJ
 export { seePlot } from "./looks";
 export { seePatchTest, startPatchTest } from "./patchTests";
 export { readCalendar, readProgrammes, setProgramme, type PlotCalendar, type ProgrammesView } from "./programmes";
-export { addPlot, drawLand } from "./plots";
+export { addPlot, addPlotWith, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readPlot, type PlotPage } from "./readPlot";
 export { readField, type FieldStore, type FieldView, type PatchTestView, type PlotView } from "./readField";

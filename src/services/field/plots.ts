@@ -133,7 +133,12 @@ const ADD_PLOT = object(["requestKey", "name", "stage", "widthM", "lengthM"], {
 });
 
 /** What grows on it, as it was said of a plot that is set down. */
-async function plant(db: Queryable, ctx: Context, plotId: number, request: Asked<typeof ADD_PLOT>): Promise<void> {
+async function plant(
+  db: Queryable,
+  ctx: Context,
+  plotId: number,
+  request: Omit<Asked<typeof ADD_PLOT>, "requestKey">,
+): Promise<void> {
   if (request.stage === "bare") return;
   const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
   const isPerennial = request.stage === "perennial";
@@ -155,24 +160,31 @@ async function plant(db: Queryable, ctx: Context, plotId: number, request: Asked
     await insertStageSeen(db, plantingId, request.stage, today, by.actorId, by.addedAt);
 }
 
+/** A plot with what grows on it, set down beside those that are there, within a transaction. @throws {Refusal} */
+export async function addPlotWith(
+  db: Queryable,
+  ctx: Context,
+  request: Omit<Asked<typeof ADD_PLOT>, "requestKey"> & { readonly block?: string },
+): Promise<{ plotId: number }> {
+  const ring = rectangle(nextPlace(await listLand(db), request.widthM), request.widthM, request.lengthM);
+  const name = request.name.trim();
+  const shape = {
+    name,
+    kind: request.stage === "perennial" ? ("row" as const) : ("bed" as const),
+    ring,
+    areaM2: areaM2(ring),
+    block: request.block ?? "",
+    tags: [],
+    actorId: ctx.actor.id,
+    addedAt: ctx.now(),
+  };
+  const plotId = await withFreeName(name, () => insertPlot(db, shape));
+  await plant(db, ctx, plotId, request);
+  return { plotId };
+}
+
 /** A plot with what grows on it, set down beside those that are there. @throws {Refusal} */
 export const addPlot = act(
   { name: "addPlot", schema: ADD_PLOT, may: "everybody" },
-  async (db, request, ctx): Promise<{ plotId: number }> => {
-    const ring = rectangle(nextPlace(await listLand(db), request.widthM), request.widthM, request.lengthM);
-    const name = request.name.trim();
-    const shape = {
-      name,
-      kind: request.stage === "perennial" ? ("row" as const) : ("bed" as const),
-      ring,
-      areaM2: areaM2(ring),
-      block: "",
-      tags: [],
-      actorId: ctx.actor.id,
-      addedAt: ctx.now(),
-    };
-    const plotId = await withFreeName(name, () => insertPlot(db, shape));
-    await plant(db, ctx, plotId, request);
-    return { plotId };
-  },
+  (db, { requestKey: _key, ...request }, ctx) => addPlotWith(db, ctx, request),
 );

@@ -8,6 +8,7 @@ import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { stateLots } from "../shed";
 import { writeCsv } from "@/formats/csv/decode";
+import { thingCells } from "./thingCells";
 
 const heads = (kind: FileKind) => FILE_COLUMNS[kind].map(({ name }) => name);
 
@@ -52,6 +53,8 @@ export async function exportFile(ctx: Context, farm: Farm, kind: FileKind): Prom
         ]),
     );
   }
+  if (kind === "people" || kind === "vessels" || kind === "tools" || kind === "beds")
+    return writeCsv(heads(kind), await thingCells(db, kind));
   const lots = await stateLots(db, await listAllLots(db), isoDay(ctx.now(), farm));
   const nameOf = (lot: (typeof lots)[number]) =>
     own.find(({ id }) => id === lot.ownId)?.name ?? findIngredient(lot.ingredientId).name;

@@ -3,7 +3,7 @@ import { REQUEST_KEY, object } from "@/contracts/parts";
 import { act } from "../act";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
-import { cellsOf, FILE_COLUMNS, FILE_KINDS, readHeads, type FileKind } from "@/formats/csv/tables";
+import { cellsOf, FILE_COLUMNS, FILE_KINDS, readHeads, withHeads, type FileKind } from "@/formats/csv/tables";
 import type { FileFault, FileLayout } from "@/formats/csv/fileFault";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
@@ -14,6 +14,7 @@ import { lotRows, type LotRows } from "./lotRows";
 import type { FilePreview, RowOutcome } from "./rows";
 import { plantingRows } from "./plantingRows";
 import { stockRows } from "./stockRows";
+import { thingRows } from "./thingRows";
 
 /** Rows that a file may have. */
 export const MOST_ROWS = 20_000;
@@ -33,7 +34,7 @@ const refusedWhole = (kind: FileKind, refused: FileFault): FilePreview => ({
 
 /** What is wrong with a file before any row is looked at; null where it can be read. */
 function fileFault(kind: FileKind, file: ParsedFile): FileFault | null {
-  const [heads, ...rows] = file.rows;
+  const [heads, ...rows] = withHeads(kind, file.rows).rows;
   if (!heads) return { code: "file-empty" };
   const quote = file.problems[0];
   if (quote) return { code: "quote-open", line: quote.line };
@@ -51,22 +52,27 @@ async function rowsOf(
   db: Queryable,
   kind: FileKind,
   file: ParsedFile,
-  today: string,
+  { today, units }: FarmNow,
   lock: boolean,
 ): Promise<LotRows & { readonly unknown: readonly string[] }> {
-  const [heads = [], ...rows] = file.rows;
+  const whole = withHeads(kind, file.rows);
+  const [heads = [], ...rows] = whole.rows;
   const read = readHeads(kind, heads);
   const { at, unknown } = read.type === "read" ? read : { at: {}, unknown: [] };
   const cells = rows.map((row) => cellsOf(row, at));
   const found =
     kind === "lots"
-      ? await lotRows(db, cells, today)
+      ? await lotRows(db, cells, today, units)
       : kind === "plantings"
         ? await plantingRows(db, cells)
         : kind === "stock"
-          ? await stockRows(db, cells, lock)
-          : await ingredientRows(db, cells);
-  return { ...found, unknown };
+          ? await stockRows(db, cells, lock, units)
+          : kind === "ingredients"
+            ? await ingredientRows(db, cells)
+            : await thingRows(db, kind, cells, units);
+  if (!whole.headsAdded) return { ...found, unknown };
+  // Lines are counted as somebody pasted them.
+  return { ...found, unknown, outcomes: found.outcomes.map((row) => ({ ...row, line: row.line - 1 })) };
 }
 
 function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], layout: FileLayout | null): FilePreview {
@@ -83,14 +89,20 @@ function previewOf(kind: FileKind, outcomes: readonly RowOutcome[], layout: File
   };
 }
 
-const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
-  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+interface FarmNow {
+  readonly today: string;
+  readonly units: "metric" | "us";
+}
+async function farmNow(db: Queryable, ctx: Context): Promise<FarmNow> {
+  const farm = await findFarm(db);
+  return { today: isoDay(ctx.now(), { timeZone: farm?.timeZone ?? "UTC" }), units: farm?.units ?? "metric" };
+}
 
 /** The dry run: row by row what would change and what is wrong. Nothing is written. */
 export async function previewFile(ctx: Context, kind: FileKind, file: ParsedFile): Promise<FilePreview> {
   const fault = fileFault(kind, file);
   if (fault) return refusedWhole(kind, fault);
-  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await todayOf(ctx.pool, ctx), false);
+  const { outcomes, unknown } = await rowsOf(ctx.pool, kind, file, await farmNow(ctx.pool, ctx), false);
   return previewOf(kind, outcomes, { delimiter: file.delimiter, encoding: file.encoding, unknown });
 }
 
@@ -116,7 +128,7 @@ export const importFile = act(
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
     if (fault) throw refuse("file-unreadable", { fault }, "/text");
-    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await todayOf(db, ctx), true);
+    const { outcomes, write: put } = await rowsOf(db, request.kind, file, await farmNow(db, ctx), true);
     const { counts, shown } = previewOf(request.kind, outcomes, null);
     if (counts.wrong > 0) {
       const first = shown.find(({ what }) => what === "wrong")!;

@@ -9,7 +9,7 @@ import type { LotRows } from "./lotRows";
 import { wrongRow, type Faults, type RowOutcome } from "./rows";
 
 const SEASONS: readonly Season[] = ["spring", "summer", "autumn", "winter"];
-type Draft = Omit<OwnIngredient, "id">;
+type Draft = Omit<OwnIngredient, "id" | "retired">;
 
 function readOwn(cells: Readonly<Record<string, string>>): Draft | Faults {
   const faults: Record<string, FileFault> = {};

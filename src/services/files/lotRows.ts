@@ -45,6 +45,7 @@ function readLot(
   cells: Readonly<Record<string, string>>,
   own: readonly OwnIngredient[],
   today: string,
+  units: "metric" | "us",
 ): LotDraft | Faults {
   const faults: Record<string, FileFault> = {};
   const name = cells.ingredient ?? "";
@@ -58,7 +59,7 @@ function readLot(
     unit: book.stockUnit,
     densityKgPerL: ours?.densityKgPerL ?? book.densityKgPerL,
   };
-  const amount = of ? readAmountCell(cells.amount ?? "", cells.unit ?? "", of) : null;
+  const amount = of ? readAmountCell(cells.amount ?? "", cells.unit ?? "", of, units) : null;
   if (amount && isFault(amount)) faults[amount.of ?? "amount"] = amount.fault;
   if (amount && !isFault(amount) && !(amount.value > 0)) faults.amount = { code: "not-above-zero" };
   if (amount && !isFault(amount) && amount.value > MOST) faults.amount = { code: "too-much", most: MOST };
@@ -111,6 +112,7 @@ export async function lotRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
   today: string,
+  units: "metric" | "us" = "metric",
 ): Promise<LotRows> {
   const [own, known] = await Promise.all([listOwnIngredients(db), listAllLots(db)]);
   const byId = new Map(known.map((lot) => [lot.id, lot]));
@@ -119,7 +121,7 @@ export async function lotRows(
   const drafts: LotDraft[] = [];
   const outcomes = cellRows.map((cells, index): RowOutcome => {
     const line = index + 2;
-    const draft = readLot(cells, own, today);
+    const draft = readLot(cells, own, today, units);
     if (!("ingredientId" in draft && typeof draft.amount === "number")) return wrongRow(line, draft as Faults);
     const lot = draft as LotDraft;
     const key = keyOf({ ...lot, ownId: lot.own?.id ?? null });

@@ -12,6 +12,7 @@ export async function stockRows(
   db: Queryable,
   cellRows: readonly Readonly<Record<string, string>>[],
   lock: boolean,
+  units: "metric" | "us" = "metric",
 ): Promise<LotRows> {
   if (lock) await lockAllBalances(db);
   const byId = new Map((await listAllLots(db)).map((lot) => [lot.id, lot]));
@@ -31,11 +32,16 @@ export async function stockRows(
     const named = cells.ingredient ? ingredientOfName(cells.ingredient) : null;
     if (named !== null && named !== lot.ingredientId && lot.ownId === null)
       return wrongRow(line, { ingredient: { code: "lot-is-other", lot: lot.id, name: book.name.toLowerCase() } });
-    const counted = readAmountCell(cells.on_hand ?? "", cells.unit ?? "", {
-      itemId: book.id,
-      unit: book.stockUnit,
-      densityKgPerL: book.densityKgPerL,
-    });
+    const counted = readAmountCell(
+      cells.on_hand ?? "",
+      cells.unit ?? "",
+      {
+        itemId: book.id,
+        unit: book.stockUnit,
+        densityKgPerL: book.densityKgPerL,
+      },
+      units,
+    );
     if (isFault(counted)) return wrongRow(line, { [counted.of ?? "on_hand"]: counted.fault });
     const changeMilli = toMilli(counted.value) - toMilli(lot.onHand);
     if (changeMilli === 0)

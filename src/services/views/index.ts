@@ -3,6 +3,7 @@ import type { View } from "../view";
 import { BATCH_VIEWS } from "./batch";
 import { BOOK_VIEWS } from "./book";
 import { DEVICES_VIEWS } from "./devices";
+import { FARM_VIEWS } from "./farm";
 import { FIELD_VIEWS } from "./field";
 import { FILL_VIEWS } from "./fill";
 import { GATHER_VIEWS } from "./gather";
@@ -16,6 +17,7 @@ import { YARD_VIEWS } from "./yard";
 /** All that can be read of the farm. The pages, the door for reading, its validators and its description follow from this list. */
 export const VIEWS = {
   ...YARD_VIEWS,
+  ...FARM_VIEWS,
   ...FILL_VIEWS,
   ...MIXING_VIEWS,
   ...BATCH_VIEWS,

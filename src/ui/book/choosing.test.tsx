@@ -38,6 +38,7 @@ const viewOf = (change: Partial<BookView> = {}): BookView => ({
   labourMinorPerH: 1200,
   airC: 14,
   lead: LEAD,
+  leadIndoors: {},
   wanted: null,
   beds: [],
   canL: null,

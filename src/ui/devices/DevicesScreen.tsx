@@ -9,6 +9,7 @@ import { sayAside, sayFigure } from "@/words/said";
 import { sayMoment } from "@/formats/times";
 import type { DevicesView, DeviceView } from "@/services/devices";
 import { useDevicesAct } from "../acts/devices";
+import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { ShedNav } from "../shed/ShedNav";
@@ -151,6 +152,7 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
           <Button variant="quiet" onClick={() => setMoving(!moving)}>
             Hang it elsewhere
           </Button>
+          <ChangeThing kind="device" id={device.id} name={device.name} />
           <Button variant="quiet" onClick={() => void out()}>
             Take it out of use
           </Button>

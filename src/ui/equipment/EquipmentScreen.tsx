@@ -9,6 +9,7 @@ import { sayDay } from "@/formats/times";
 import type { EquipmentView, EquipmentPageView } from "@/services/equipment";
 import { useEquipmentAct } from "../acts/equipment";
 import { asItStands } from "../kit/asItStands";
+import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -209,6 +210,7 @@ const Peg = ({
               {word}
             </Button>
           ))}
+          <ChangeThing kind="equipment" id={piece.id} name={piece.name} />
         </div>
       </div>
     </li>
@@ -287,10 +289,9 @@ export const EquipmentScreen = ({ view }: { readonly view: EquipmentPageView }) 
             {view.carriers.length === 0
               ? "No cans yet. "
               : `${view.carriers.map(({ name, volumeL, partsWater }) => `${name} (${sayVolume(volumeL, view.farm.units)}${partsWater === null ? "" : `, 1:${partsWater}`})`).join(", ")}. `}
-            <Link href="/field" className="underline">
-              The field
-            </Link>{" "}
-            is where they are added.
+            <Link href="/farm/tool" className="underline">
+              Add or change cans and sprayers
+            </Link>
           </p>
         </section>
         <Lacks view={view} />

@@ -6,7 +6,7 @@ import { TextField } from "../kit/fields";
 import { Link } from "../kit/Link";
 import { FilesIn, FilesOut } from "../files/FilesScreen";
 
-const KINDS = ["plantings"] as const;
+const KINDS = ["beds", "plantings"] as const;
 
 /** What an inspector asks for: all that went on and all that was made between two days. */
 const ForInspector = () => {

@@ -9,7 +9,7 @@ import { Button, buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { sayBand } from "../drawings/TimePlate";
 import { AddPlotSheet } from "./AddPlotSheet";
-import { AddToolSheet } from "./AddToolSheet";
+import { ThingSheet } from "../farm/ThingSheet";
 import { ApplyPanel } from "./ApplyPanel";
 import { StageKey } from "./plan/hatches";
 import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
@@ -209,7 +209,10 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
         <Link href="/field/files" className={buttonClass("plain")}>
           Files
         </Link>
-        <Button onClick={() => setSheet("tool")}>Add a tool</Button>
+        <Button onClick={() => setSheet("tool")}>Add can or sprayer</Button>
+        <Link href="/farm/tool" className={buttonClass("plain")}>
+          Change cans
+        </Link>
         <Button onClick={() => setSheet("rules")}>Days before harvest</Button>
       </div>
       {chosen.size > 0 ? (
@@ -256,7 +259,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
       )}
       {sheet === "plot" ? <AddPlotSheet onClose={() => setSheet(null)} /> : null}
       {sheet === "rules" ? <HarvestRulesSheet rules={view.rules} onClose={() => setSheet(null)} /> : null}
-      {sheet === "tool" ? <AddToolSheet onClose={() => setSheet(null)} /> : null}
+      {sheet === "tool" ? <ThingSheet kind="tool" onClose={() => setSheet(null)} /> : null}
     </>
   );
 };

@@ -9,7 +9,9 @@ import { sayFileFault, sayFileLayout, sayRow } from "@/words/fileFaults";
 import { speechOf, type Speech } from "@/words/speech";
 import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
+import { TextArea } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { useDraft } from "../kit/useDraft";
 import { useMeasures } from "../measures/measuresContext";
 import { ShedNav } from "../shed/ShedNav";
 import { readLines, type FileLine } from "./readStream";
@@ -20,6 +22,19 @@ const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly no
   plantings: {
     name: "plantings",
     note: "What grows where. A row with a planting’s number changes that planting; a row without one adds a planting.",
+  },
+  people: { name: "people", note: "One name per row. New names are added." },
+  vessels: {
+    name: "vessels",
+    note: "One vessel per row, such as: Blue drum, drum, 200 L. A name that is there already is changed.",
+  },
+  tools: {
+    name: "cans and sprayers",
+    note: "One per row, such as: Green can, can, 10 L. A name that is there already is changed.",
+  },
+  beds: {
+    name: "beds",
+    note: "One bed per row, such as: Bed 1, 12 m, 1.2 m. They are laid side by side; move them on the field map.",
   },
   ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
 };
@@ -181,6 +196,37 @@ function useFile(first: FileKind) {
   return { kind, chooseKind, state, failure, input, preview, put };
 }
 
+/** What was pasted goes the way of a file. */
+const asFile = (text: string): File => new File([text], "pasted.csv", { type: "text/csv" });
+
+/** Rows typed or pasted from a spreadsheet; kept on this device until they are written. */
+const Paste = ({
+  kind,
+  disabled,
+  onText,
+}: {
+  readonly kind: FileKind;
+  readonly disabled: boolean;
+  readonly onText: (text: string) => void;
+}) => {
+  const { draft, keep, drop } = useDraft<string>(`paste/${kind}`);
+  const text = draft?.value ?? "";
+  return (
+    <div className="grid max-w-2xl gap-2">
+      <TextArea
+        label="Paste rows here"
+        rows={4}
+        spellCheck={false}
+        value={text}
+        onChange={(event) => (event.target.value === "" ? drop() : keep(event.target.value))}
+      />
+      <Button className="justify-self-start" disabled={disabled || text.trim() === ""} onClick={() => onText(text)}>
+        Check rows
+      </Button>
+    </div>
+  );
+};
+
 /** The tables, each as a file to keep. */
 export const FilesOut = ({ kinds }: { readonly kinds: readonly FileKind[] }) => (
   <section aria-label="Out" className="grid content-start gap-3">
@@ -215,8 +261,9 @@ export const FilesIn = ({ kinds }: { readonly kinds: readonly FileKind[] }) => {
         {FILE_COLUMNS[kind].map(({ name, needed }) => (needed ? name : `(${name})`)).join(", ")}; those in brackets may
         be missing. Commas, semicolons or tabs, points or decimal commas, with or without a mark at the front.
       </p>
+      <Paste kind={kind} disabled={state.type === "reading"} onText={(text) => void preview(asFile(text))} />
       <label className="grid gap-1">
-        <span className="font-semibold">The file</span>
+        <span className="font-semibold">Or a file</span>
         <input
           ref={input}
           type="file"

@@ -43,7 +43,7 @@ const answers = (...rounds: readonly (readonly object[])[]) => {
   return asked;
 };
 const choose = () =>
-  fireEvent.change(screen.getByLabelText("The file"), { target: { files: [new File(["x"], "lots.csv")] } });
+  fireEvent.change(screen.getByLabelText("Or a file"), { target: { files: [new File(["x"], "lots.csv")] } });
 
 describe("an answer that comes in pieces", () => {
   it("is read line by line, letters parted in the middle and all", async () => {

@@ -22,7 +22,9 @@ const VESSEL = {
   volumeL: 60,
   diameterM: null,
   site: "lean-to",
-  airW: 0, heldBefore: "nothing", state: "in-use",
+  airW: 0,
+  heldBefore: "nothing",
+  state: "in-use",
   status: "free",
 } as const;
 

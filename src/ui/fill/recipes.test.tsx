@@ -15,7 +15,9 @@ const VESSEL = {
   volumeL: 60,
   diameterM: 0.4,
   site: "",
-  airW: 20, heldBefore: "nothing", state: "in-use",
+  airW: 20,
+  heldBefore: "nothing",
+  state: "in-use",
   status: "free",
 } as const;
 const held = shelfItem;

@@ -13,7 +13,7 @@ import { Refusal } from "../kit/Refusal";
 import { told } from "../kit/told";
 import { useDraft } from "../kit/useDraft";
 import { useMeasures } from "../measures/measuresContext";
-import { AddVesselSheet } from "../yard/AddVesselSheet";
+import { ThingSheet } from "../farm/ThingSheet";
 import { FillPick } from "./FillPick";
 import { EMPTY_DRAFT, firstRequest, workOutFirst, type FirstDraft, type FirstDrum, type FirstGap } from "./firstDraft";
 import { HandPick } from "./HandPick";
@@ -261,7 +261,7 @@ export const FirstDrumScreen = ({ view }: { readonly view: BookView }) => {
         </div>
       </div>
       <Foot view={view} drum={drum} step={step} starting={starting} />
-      {adding ? <AddVesselSheet onClose={() => setAdding(false)} /> : null}
+      {adding ? <ThingSheet kind="vessel" onClose={() => setAdding(false)} /> : null}
     </div>
   );
 };

@@ -14,7 +14,7 @@ import { AmountField } from "../measures/AmountField";
 import type { FirstDraft, FirstGap } from "./firstDraft";
 
 /** All stand on one line, to one scale. */
-const PX_PER_M = 98;
+const PX_PER_M = 90;
 const SPADE_M = 1.05;
 
 /** A spade beside them, so that a drum looks as large as a drum. */
@@ -61,33 +61,42 @@ const Row = ({ draft, units, onChange }: Pick<VesselPickProps, "draft" | "units"
     aria-label="What can you fill?"
     value={draft.vessel ?? ""}
     onValueChange={(vessel) => onChange({ vessel: vessel as FirstDraft["vessel"], drafts: {}, wanted: "" })}
-    className="flex flex-wrap items-end gap-y-4"
+    className="grid justify-items-start gap-3"
   >
-    <span
-      className="flex items-end self-stretch border-b-[3px] border-ink max-md:hidden"
-      style={{ marginBottom: "2.85rem" }}
-    >
-      <Spade />
-    </span>
-    {commonVessels(units).map(({ id, kind, volumeL }) => (
-      <RadioGroup.Item
-        key={id}
-        value={id}
-        className="group flex min-w-11 flex-auto flex-col items-center rounded-t-[5px] outline-offset-2 hover:bg-chalk"
+    <div className="flex w-full flex-wrap items-end gap-y-4">
+      <span
+        className="flex items-end self-stretch border-b-[3px] border-ink max-md:hidden"
+        style={{ marginBottom: "2.85rem" }}
       >
-        <span className="flex w-full justify-center border-b-[3px] border-ink">
-          {draft.vessel === id ? (
-            <Gone volumeL={volumeL} />
-          ) : (
-            <VesselDrawing kind={kind} volumeL={volumeL} diameterM={null} pxPerM={PX_PER_M} contents={null} label="" />
-          )}
-        </span>
-        <span className={clsx("pt-1 text-[0.92rem] font-semibold leading-tight", draft.vessel === id && "text-leaf")}>
-          {sayCommonVessel(id)}
-        </span>
-        <span className="reading text-[0.88rem] text-soft">{sayVolume(volumeL, units)}</span>
-      </RadioGroup.Item>
-    ))}
+        <Spade />
+      </span>
+      {commonVessels(units).map(({ id, kind, volumeL }) => (
+        <RadioGroup.Item
+          key={id}
+          value={id}
+          className="group flex min-w-11 flex-auto flex-col items-center rounded-t-[5px] outline-offset-2 hover:bg-chalk"
+        >
+          <span className="flex w-full justify-center border-b-[3px] border-ink">
+            {draft.vessel === id ? (
+              <Gone volumeL={volumeL} />
+            ) : (
+              <VesselDrawing
+                kind={kind}
+                volumeL={volumeL}
+                diameterM={null}
+                pxPerM={PX_PER_M}
+                contents={null}
+                label=""
+              />
+            )}
+          </span>
+          <span className={clsx("pt-1 text-[0.92rem] font-semibold leading-tight", draft.vessel === id && "text-leaf")}>
+            {sayCommonVessel(id)}
+          </span>
+          <span className="reading text-[0.88rem] text-soft">{sayVolume(volumeL, units)}</span>
+        </RadioGroup.Item>
+      ))}
+    </div>
     <RadioGroup.Item
       value="own"
       className="min-h-11 rounded-[5px] border-[1.5px] border-ink bg-chalk px-3 font-semibold data-[state=checked]:bg-marigold-wash w-full md:mt-1 md:w-auto"

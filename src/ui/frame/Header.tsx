@@ -58,6 +58,15 @@ const PersonMenu = ({
               {id === person.id ? <Check aria-label="writing now" className="size-5" /> : null}
             </DropdownMenu.Item>
           ))}
+          <DropdownMenu.Separator className="my-1 border-t border-line" />
+          <DropdownMenu.Item asChild>
+            <Link
+              href="/farm"
+              className="flex min-h-11 items-center px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
+            >
+              Farm settings
+            </Link>
+          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
@@ -130,7 +139,15 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
             </nav>
           ) : null}
           <div className="ml-auto flex items-center gap-1">
-            {farmName ? <span className="mr-3 hidden text-[0.95rem] lg:inline">{farmName}</span> : null}
+            {farmName ? (
+              <Link
+                href="/farm"
+                aria-current={path.startsWith("/farm") ? "page" : undefined}
+                className="mr-1 hidden min-h-11 items-center rounded-[5px] px-2 text-[0.95rem] hover:bg-board-ink/15 lg:inline-flex"
+              >
+                {farmName}
+              </Link>
+            ) : null}
             <QuickFigure units={units} own={measures} />
             <button
               type="button"

@@ -7,6 +7,7 @@ import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
+import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { TextArea, TextField } from "../kit/fields";
@@ -108,6 +109,7 @@ export const PlacePanel = ({
               A visit
             </Button>
             <PhotoButton place={place} />
+            <ChangeThing kind="gathering-place" id={place.id} name={place.name} />
           </div>
         </li>
       ))}

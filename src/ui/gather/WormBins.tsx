@@ -7,6 +7,7 @@ import { sayMass, type UnitSystem } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
+import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { TextArea, TextField, TickField } from "../kit/fields";
@@ -105,6 +106,7 @@ export const BinPanel = ({
           >
             Feed, take castings…
           </Button>
+          <ChangeThing kind="worm-bin" id={bin.id} name={bin.name} />
         </li>
       ))}
     </ul>

@@ -8,6 +8,8 @@ import { Sheet } from "./Sheet";
 interface FormSheetProps {
   readonly title: string;
   readonly act: string;
+  /** Does the act and stays open for the next one. */
+  readonly another?: (() => void) | undefined;
   readonly busy: boolean;
   readonly error: ActError | null;
   readonly onSubmit: (event?: FormEvent) => Promise<void>;
@@ -16,7 +18,7 @@ interface FormSheetProps {
 }
 
 /** A panel that is one small form: its fields, and at the foot its one act with what was refused. */
-export const FormSheet = ({ title, act, busy, error, onSubmit, onClose, children }: FormSheetProps) => (
+export const FormSheet = ({ title, act, another, busy, error, onSubmit, onClose, children }: FormSheetProps) => (
   <Sheet
     open
     onClose={onClose}
@@ -24,9 +26,16 @@ export const FormSheet = ({ title, act, busy, error, onSubmit, onClose, children
     foot={
       <>
         <Refusal error={error} />
-        <Button variant="strong" wide disabled={busy} onClick={() => void onSubmit()}>
-          {act}
-        </Button>
+        <div className="flex gap-2">
+          {another ? (
+            <Button disabled={busy} onClick={another}>
+              Add, and another
+            </Button>
+          ) : null}
+          <Button variant="strong" wide disabled={busy} onClick={() => void onSubmit()}>
+            {act}
+          </Button>
+        </div>
       </>
     }
   >

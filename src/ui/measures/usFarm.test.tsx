@@ -2,12 +2,11 @@ import { fireEvent, screen, waitFor } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { fakeActions, FARM, fieldOf, renderWith, type ActName } from "@/testing/views";
 import { AddPlotSheet } from "../field/AddPlotSheet";
-import { AddToolSheet } from "../field/AddToolSheet";
 import { FieldPanel } from "@/testing/fieldPanel";
 import { AddBinSheet } from "../gather/AddSheets";
 import { LabSheet } from "../content/LabSheet";
 import { OwnIngredientSheet } from "../shed/OwnIngredientSheet";
-import { AddVesselSheet } from "../yard/AddVesselSheet";
+import { ThingSheet } from "../farm/ThingSheet";
 import { MeasuresProvider } from "./measuresContext";
 
 const nothing = () => undefined;
@@ -40,9 +39,9 @@ describe("a farm in gallons, pounds and feet", () => {
   });
   it("has a can in gallons and spoons to measure with", async () => {
     const sent = await sends(
-      <AddToolSheet onClose={nothing} />,
-      { "Name": "Can", "Holds (US gal)": "2" },
-      "Add it",
+      <ThingSheet kind="tool" onClose={nothing} />,
+      { "Name": "Can", "Full volume (US gal)": "2" },
+      "Add can or sprayer",
       "addTool",
     );
     expect(sent.volumeL).toBeCloseTo(7.571, 3);
@@ -50,9 +49,9 @@ describe("a farm in gallons, pounds and feet", () => {
   });
   it("stands a drum of 55 gallons, 22.5 inches wide, in the yard", async () => {
     const sent = await sends(
-      <AddVesselSheet onClose={nothing} />,
-      { "Name": "Drum", "Holds to the brim (US gal)": "55", "Inner width (in)": "22.5" },
-      "Add it",
+      <ThingSheet kind="vessel" onClose={nothing} />,
+      { "Name": "Drum", "Full volume (US gal)": "55", "Inner width (in)": "22.5" },
+      "Add vessel",
       "addVessel",
     );
     expect(sent.volumeL).toBeCloseTo(208.198, 3);

@@ -22,7 +22,8 @@ export const typedWarmth = (celsius: number, units: UnitSystem): string =>
   String(Number(fromBase({ dimension: "temperature", value: celsius }, units === "us" ? "°F" : "°C").value.toFixed(1)));
 
 /** A guess has no tenths. */
-const wholeDegrees = (celsius: number, units: UnitSystem): string => String(Math.round(Number(typedWarmth(celsius, units))));
+const wholeDegrees = (celsius: number, units: UnitSystem): string =>
+  String(Math.round(Number(typedWarmth(celsius, units))));
 
 /** What is guessed, as it would be typed in the units chosen, with what somebody has changed of it. */
 export function draftOf(guess: FarmGuess, changes: Partial<FarmDraft>): FarmDraft {

@@ -8,6 +8,7 @@ import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
 import type { ItemView, ShedItem } from "@/services/shed";
+import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
@@ -39,6 +40,11 @@ const Facts = ({ item, units }: { readonly item: ItemView; readonly units: UnitS
     <section aria-label="What is known of it" className="grid gap-2">
       <h3 className="text-lg">What is known of it</h3>
       <p>{item.own?.keeping || item.facts.keeping}</p>
+      {item.own ? (
+        <div className="-ml-3">
+          <ChangeThing kind="own-ingredient" id={item.own.id} name={item.own.name} />
+        </div>
+      ) : null}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[0.95rem]">
         {item.densityKgPerL === null ? null : (
           <>

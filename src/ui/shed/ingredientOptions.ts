@@ -15,16 +15,18 @@ export const bookOption = (id: IngredientId): ItemOption => {
 };
 
 export function itemOptions(own: readonly OwnIngredient[]): ItemOption[] {
-  const ours = own.map((one): ItemOption => {
-    const book = bookOption(one.countsAs as IngredientId);
-    return {
-      ...book,
-      itemId: `own-${one.id}`,
-      ownId: one.id,
-      name: one.name,
-      densityKgPerL: one.densityKgPerL ?? book.densityKgPerL,
-    };
-  });
+  const ours = own
+    .filter(({ retired }) => !retired)
+    .map((one): ItemOption => {
+      const book = bookOption(one.countsAs as IngredientId);
+      return {
+        ...book,
+        itemId: `own-${one.id}`,
+        ownId: one.id,
+        name: one.name,
+        densityKgPerL: one.densityKgPerL ?? book.densityKgPerL,
+      };
+    });
   return [...INGREDIENT_IDS.filter((id) => !isWater(id)).map(bookOption), ...ours].toSorted((a, b) =>
     a.name.localeCompare(b.name),
   );

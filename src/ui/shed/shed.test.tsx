@@ -216,6 +216,7 @@ describe("receiving", () => {
                 season: [],
                 caution: "Rinse it.",
                 keeping: "",
+                retired: false,
               },
             ],
           }}

@@ -1,49 +1,13 @@
 "use client";
 import { useForm, useWatch } from "react-hook-form";
 import { told } from "../kit/told";
-import { WATER_SOURCES, type WaterSource } from "@/core/water/chlorine";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
-import { sayWaterSource } from "@/words/said";
 import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
-import { NumberField, SelectField, TextField } from "../kit/fields";
+import { NumberField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
-import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
-
-/** A source of water, once. */
-export const AddWaterSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useWaterAct("addWaterSource");
-  const { register, handleSubmit } = useForm<{ name: string; kind: WaterSource }>({
-    defaultValues: { name: "", kind: "rain" },
-  });
-  const submit = handleSubmit(async ({ name, kind }) => {
-    if (!(await act.run({ name, kind }))) return;
-    told(`${name} is one of the farm’s waters.`);
-    onClose();
-  });
-  return (
-    <FormSheet
-      title="A source of water"
-      act="Add it"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
-      <TextField label="Name" placeholder="Butt by the lean-to" {...register("name")} error={act.fields["/name"]} />
-      <SelectField label="It comes from" {...register("kind")} error={act.fields["/kind"]}>
-        {WATER_SOURCES.map((kind) => (
-          <option key={kind} value={kind}>
-            {sayWaterSource(kind)}
-          </option>
-        ))}
-      </SelectField>
-      <Notice tone="plain">Mains and unknown water want a strip before they go into anything that lives.</Notice>
-    </FormSheet>
-  );
-};
 
 /** How much stands in a butt or tank, as somebody looks. */
 export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {

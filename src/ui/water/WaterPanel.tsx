@@ -7,7 +7,9 @@ import type { FarmView } from "@/services/farm";
 import type { WatersView, WaterStartView, WaterView } from "@/services/water";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
-import { AddWaterSheet, LevelSheet, StripSheet } from "./WaterForms";
+import { ChangeThing } from "../farm/ChangeThing";
+import { ThingSheet } from "../farm/ThingSheet";
+import { LevelSheet, StripSheet } from "./WaterForms";
 import { StartWaterSheet } from "./StartWaterSheet";
 
 const TREATMENT_WORDS = {
@@ -77,6 +79,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
                 <Button onClick={() => setOpen({ type: "level", water })}>Its level</Button>
                 <Button onClick={() => setOpen({ type: "strip", water })}>Read a strip</Button>
                 <Button onClick={() => setOpen({ type: "start", water })}>Set aside</Button>
+                <ChangeThing kind="water" id={water.id} name={water.name} />
               </span>
             </li>
           ))}
@@ -110,7 +113,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
           })}
         </ul>
       </div>
-      {open?.type === "add" ? <AddWaterSheet onClose={close} /> : null}
+      {open?.type === "add" ? <ThingSheet kind="water" onClose={close} /> : null}
       {open?.type === "strip" && water ? <StripSheet water={water} onClose={close} /> : null}
       {open?.type === "level" && water ? <LevelSheet water={water} onClose={close} /> : null}
       {open?.type === "start" && water ? <StartWaterSheet water={water} units={farm.units} onClose={close} /> : null}

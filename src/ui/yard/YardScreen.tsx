@@ -17,8 +17,8 @@ import { useRefreshing } from "../frame/useRefreshing";
 import { CloseSheet } from "../batch/CloseSheet";
 import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { asItStands } from "../kit/asItStands";
-import { Button } from "../kit/Button";
-import { AddVesselSheet } from "./AddVesselSheet";
+import { Button, buttonClass } from "../kit/Button";
+import { ThingSheet } from "../farm/ThingSheet";
 import { RoundList } from "./RoundList";
 import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "../drawings/TimePlate";
 import { VesselColumn, type VesselActs } from "./VesselColumn";
@@ -234,18 +234,24 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
         <YardHead yard={yard} />
         {yard.vessels.length === 0 ? (
           <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
-            <p>No vessel stands here yet. Add the drums, pails and jars you brew in; then fill one.</p>
-            <Button variant="strong" className="mt-3" onClick={() => setSheet({ type: "add" })}>
-              Add a vessel
+            <p>No vessel is in use. Add one, or bring one back.</p>
+            <Button variant="strong" className="mr-2 mt-3" onClick={() => setSheet({ type: "add" })}>
+              Add vessel
             </Button>
+            <Link href="/farm/vessel" className={buttonClass("plain")}>
+              Vessels that are away
+            </Link>
           </div>
         ) : (
           <>
             <Plate yard={yard} acts={acts} />
             <div className="px-4 py-3 md:pl-[92px]">
               <Button variant="quiet" onClick={() => setSheet({ type: "add" })}>
-                Add a vessel
+                Add vessel
               </Button>
+              <Link href="/farm/vessel" className={buttonClass("quiet")}>
+                Change vessels
+              </Link>
             </div>
           </>
         )}
@@ -281,7 +287,7 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           onClose={() => setSheet(null)}
         />
       ) : null}
-      {sheet?.type === "add" ? <AddVesselSheet onClose={() => setSheet(null)} /> : null}
+      {sheet?.type === "add" ? <ThingSheet kind="vessel" onClose={() => setSheet(null)} /> : null}
     </div>
   );
 };

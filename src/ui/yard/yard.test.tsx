@@ -146,7 +146,7 @@ describe("the yard", () => {
   });
   it("says what comes first where nothing stands yet", () => {
     renderWith(fakeActions(), <YardScreen yard={yardOf([])} />);
-    expect(screen.getByText(/No vessel stands here yet/)).toBeVisible();
+    expect(screen.getByText(/No vessel is in use/)).toBeVisible();
     expect(screen.getByText("Nothing is due before tomorrow.")).toBeVisible();
   });
 });

@@ -53,6 +53,11 @@ export const FILE_FAULTS: { readonly [C in FileFaultCode]: (fault: Of<C>, say: S
 };
 
 type Would<C extends RowWould["code"]> = Extract<RowWould, { readonly code: C }>;
+const sayThing = (
+  { volumeL, words }: { readonly volumeL: number | null; readonly words: readonly string[] },
+  say: Speech,
+) => [...(volumeL === null ? [] : [say.volume(volumeL)]), ...words.filter((word) => word !== "")];
+
 /** What a row would write, or finds there already. */
 export const ROW_WOULD: { readonly [C in RowWould["code"]]: (would: Would<C>, say: Speech) => string } = {
   "lot-there": ({ lot }) => `lot ${lot}, as it stands`,
@@ -63,6 +68,9 @@ export const ROW_WOULD: { readonly [C in RowWould["code"]]: (would: Would<C>, sa
     `lot ${lot}, ${ingredient}: ${say.stock(before, unit)} becomes ${say.stock(after, unit)}`,
   "planting-there": ({ plot, crop }) => `${crop} on ${plot}, as it stands`,
   "planting": ({ plot, crop }) => `${crop} on ${plot}`,
+  "thing-there": ({ name }) => `${name}, as it stands`,
+  "thing": ({ name, ...told }, say) => [name, ...sayThing(told, say)].join(", "),
+  "thing-changed": ({ name, ...told }, say) => `${name} becomes: ${sayThing(told, say).join(", ")}`,
   "ingredient-there": ({ name }) => `${name}, as it stands`,
   "ingredient": ({ name, countsAs }) => `${name}, counts as ${countsAs}`,
 };

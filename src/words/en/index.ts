@@ -16,6 +16,7 @@ export * from "./programme";
 export * from "./reasons";
 export * from "./residue";
 export * from "./strength";
+export * from "./things";
 export * from "./verdict";
 export * from "./water";
 export * from "./whatIf";

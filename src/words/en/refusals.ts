@@ -205,6 +205,10 @@ export const REFUSALS = {
     `${vessel} has no air, and ${method.toLowerCase()} needs it all the way.`,
     "This vessel has no air.",
   ],
+  "farm-not-set-up": () => "There is no farm here yet. Set it up first.",
+  "last-person": () => "Somebody has to stay. Add another person first.",
+  "recording-as": ({ name }: { name: string }) => `You are recording as ${name}. Change the person at the top first.`,
+  "state-of-kind": () => "A person or a sensor can be put away, not lent or repaired.",
   "vessel-away": ({ vessel, state }: { vessel: string; state: "lent" | "repair" | "retired" }) =>
     `${vessel} is ${{ lent: "lent out", repair: "in repair", retired: "put away" }[state]}. Bring it back first: Farm, Vessels.`,
   "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>

@@ -199,7 +199,13 @@ const Contents = ({
       <g clipPath={`url(#${id}-in)`}>
         {stretches.map(({ y, height, bad }, index) => (
           <g key={index}>
-            <rect x={0} y={y} width={WIDE} height={height} fill={look.colour} opacity={index % 2 === 0 ? 1 : 0.72} />
+            <rect
+              x={0}
+              y={y}
+              width={WIDE}
+              height={height}
+              fill={index % 2 === 0 ? look.colour : `color-mix(in srgb, ${look.colour} 76%, #ead9bd)`}
+            />
             {look.grain === "liquid" ? null : (
               <rect x={0} y={y} width={WIDE} height={height} fill={`url(#${id}-grain)`} />
             )}

@@ -1,0 +1,20 @@
+/** Kinds of things that are set up: one of them, several, and the button that adds one. */
+export const THING_NAMES = {
+  "person": { one: "person", many: "People" },
+  "vessel": { one: "vessel", many: "Vessels" },
+  "tool": { one: "can or sprayer", many: "Cans and sprayers" },
+  "water": { one: "water source", many: "Water" },
+  "equipment": { one: "equipment", many: "Equipment" },
+  "own-ingredient": { one: "own ingredient", many: "Own ingredients" },
+  "gathering-place": { one: "gathering place", many: "Gathering places" },
+  "worm-bin": { one: "worm bin", many: "Worm bins" },
+  "device": { one: "sensor", many: "Sensors" },
+} as const;
+
+/** How a thing stands. */
+export const STATE_WORDS = {
+  "in-use": "in use",
+  "lent": "lent out",
+  "repair": "in repair",
+  "retired": "put away",
+} as const;
