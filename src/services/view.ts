@@ -44,6 +44,13 @@ function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Pr
   return reading;
 }
 
+/** Ajv reads four hundred nines as infinity, and asks no limit of what is not finite. @throws {Misfit} */
+function requireFinite(asked: Readonly<Record<string, unknown>>): void {
+  for (const [field, value] of Object.entries(asked))
+    if (typeof value === "number" && !Number.isFinite(value))
+      throw new Misfit({ [`/${field}`]: { code: "wrong-type", type: "number" } });
+}
+
 /**
  * What can be read of the farm, as pages and programs ask it: checks the query against its schema, then reads. Its answer goes as JSON unchanged;
  * null is "there is no such thing".
@@ -53,9 +60,10 @@ export const view = <const S extends object, T>(
   read: (frame: Frame, query: Asked<S>) => Promise<T>,
 ): View<Asked<S>, T> => {
   const call = async (frame: Frame, query: unknown) => {
-    const asked = { ...(query as object) };
+    const asked: Record<string, unknown> = { ...(query as object) };
     const complaints = complaintsOf(validators[name]!, asked);
     if (complaints) throw new Misfit(complaints);
+    requireFinite(asked);
     return readOnce(frame, name, asked, () => read(frame, asked as Asked<S>));
   };
   return Object.assign(call, { viewName: name, ...head });

@@ -37,6 +37,7 @@ const get = async (name: string, query: Record<string, string> = {}, headers: Re
 const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   yard: () => ({}),
   settings: () => ({}),
+  history: () => ({ part: "making" }),
   things: () => ({ kind: "vessel" }),
   programmes: () => ({}),
   jobs: () => ({}),

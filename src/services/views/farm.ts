@@ -1,14 +1,30 @@
 import "server-only";
-import { object } from "@/contracts/parts";
+import { DAY, object } from "@/contracts/parts";
+import { HISTORY_PARTS } from "@/data/history";
 import { THING_KINDS } from "@/data/things";
 import { readSettings } from "../farm";
+import { readHistory } from "../history";
 import { readThings } from "../things";
-import { NOTHING, view } from "../view";
+import { ID, NOTHING, view } from "../view";
 
 export const FARM_VIEWS = {
   settings: view({ name: "settings", schema: NOTHING, may: "everybody" }, ({ farm }) => readSettings(farm)),
   things: view(
     { name: "things", schema: object(["kind"], { kind: { enum: THING_KINDS } }), may: "everybody" },
     ({ ctx, farm }, { kind }) => readThings(ctx, farm, kind),
+  ),
+  history: view(
+    {
+      name: "history",
+      schema: object([], {
+        part: { enum: HISTORY_PARTS },
+        person: ID,
+        day: DAY,
+        before: { type: "integer", minimum: 0, maximum: 8_640_000_000_000_000 },
+        skip: { type: "integer", minimum: 0, maximum: 10_000 },
+      }),
+      may: "everybody",
+    },
+    ({ ctx, farm }, asked) => readHistory(ctx, farm, asked),
   ),
 } as const;

@@ -79,7 +79,7 @@ const Row = ({
   readonly units: ThingsView["farm"]["units"];
   readonly onChange: () => void;
 }) => (
-  <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-2">
+  <li className="flex items-center justify-between gap-x-4 gap-y-1 py-2">
     <span className="min-w-0">
       <span className="font-semibold">{thing.name}</span>
       {thing.state === "in-use" ? null : <span className="font-semibold text-rust"> ■ {STATE_WORDS[thing.state]}</span>}

@@ -39,9 +39,9 @@ const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly no
   ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
 };
 const MARKS: Readonly<Record<RowOutcome["what"], string>> = {
-  new: "＋ new",
+  new: "+ new",
   changed: "◆ changes",
-  same: "＝ there already",
+  same: "= there already",
   wrong: "■ wrong",
 };
 

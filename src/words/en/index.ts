@@ -5,6 +5,7 @@ export * from "./care";
 export * from "./caution";
 export * from "./elsewhere";
 export * from "./entry";
+export * from "./history";
 export * from "./job";
 export * from "./lead";
 export * from "./loads";

@@ -1,0 +1,10 @@
+import "server-only";
+/** What was written, by whom and when, over all tables. */
+export {
+  HISTORY_CODES,
+  HISTORY_PARTS,
+  listHistory,
+  type HistoryCode,
+  type HistoryLine,
+  type HistoryPart,
+} from "./history";

@@ -1,0 +1,3 @@
+import "server-only";
+/** Who wrote what, and when. What other places, pages and screens may use of it. */
+export { readHistory, type HistoryLineView, type HistoryQuery, type HistoryView } from "./readHistory";
