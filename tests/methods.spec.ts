@@ -226,7 +226,7 @@ test("compares two schools: where they differ, by how much, and the cautious one
 test("a figure in pails, from anywhere", async ({ page }) => {
   await page.goto("/book/shell-calcium");
   await page.keyboard.press("w");
-  await page.getByLabel("A figure to work out").fill("7 pails");
+  await page.getByPlaceholder(/^A name/).fill("7 pails");
   await expect(page.getByText(/until you weigh your own/)).toBeVisible();
 });
 

@@ -63,7 +63,7 @@ test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await expect(page.getByRole("dialog", { name: "Air drum: log" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.keyboard.press("w");
-  await page.getByLabel("A figure to work out").fill("16 L at 1:500");
+  await page.getByPlaceholder(/^A name/).fill("16 L at 1:500");
   await expect(page.getByText("32 mL, 16.03 L in all")).toBeVisible();
   await page.keyboard.press("Escape");
   await page.keyboard.press("4");

@@ -72,7 +72,7 @@ test(
     const person = new Person(page);
     await page.goto("/?fill=3");
     const panel = person.panel();
-    await expect(panel.getByText(/shed holds .* short/)).toBeVisible();
+    await expect(panel.getByText(/in stock, .* missing/)).toBeVisible();
     await panel.getByLabel("Hands’ time (min)").fill("77");
     await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Old well: free of chlorine" });
     await panel.getByRole("button", { name: "Start the batch" }).click();

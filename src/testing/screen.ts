@@ -28,3 +28,6 @@ window.getComputedStyle = (element, pseudo) =>
           return typeof value === "function" ? value.bind(style) : value;
         },
       });
+
+// What one test left on its device is not there in the next.
+afterEach(() => localStorage.clear());

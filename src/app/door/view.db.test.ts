@@ -36,6 +36,7 @@ const get = async (name: string, query: Record<string, string> = {}, headers: Re
 /** What each view is asked on this farm; null where the farm has none of it. */
 const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   yard: () => ({}),
+  find: () => ({}),
   settings: () => ({}),
   history: () => ({ part: "making" }),
   things: () => ({ kind: "vessel" }),

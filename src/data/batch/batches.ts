@@ -265,3 +265,14 @@ export const insertClose = (db: Queryable, close: NewClose): Promise<number> =>
     close.actorId,
     close.addedAt,
   ]);
+
+/** Batches by name, the newest first. */
+export const listNamedBatches = (
+  db: Queryable,
+  most: number,
+): Promise<{ readonly id: number; readonly name: string; readonly vesselName: string }[]> =>
+  select(
+    db,
+    `select batch.id, json_value(batch.recipe, '$.shortName') as name, vessel.name as vesselName
+     from batch join vessel on vessel.id = batch.vessel_id order by batch.id desc limit ${Math.floor(most)}`,
+  );

@@ -12,6 +12,7 @@ export {
   listFinished,
   listMethodsMade,
   listMethodsOfVessel,
+  listNamedBatches,
   listRunningBatches,
   lockBatch,
   type Batch,

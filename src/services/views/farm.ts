@@ -3,11 +3,13 @@ import { DAY, object } from "@/contracts/parts";
 import { HISTORY_PARTS } from "@/data/history";
 import { THING_KINDS } from "@/data/things";
 import { readSettings } from "../farm";
+import { readFind } from "../find";
 import { readHistory } from "../history";
 import { readThings } from "../things";
 import { ID, NOTHING, view } from "../view";
 
 export const FARM_VIEWS = {
+  find: view({ name: "find", schema: NOTHING, may: "everybody" }, ({ ctx }) => readFind(ctx)),
   settings: view({ name: "settings", schema: NOTHING, may: "everybody" }, ({ farm }) => readSettings(farm)),
   things: view(
     { name: "things", schema: object(["kind"], { kind: { enum: THING_KINDS } }), may: "everybody" },

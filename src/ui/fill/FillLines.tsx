@@ -11,6 +11,7 @@ import type { ShelfItem } from "@/services/shed";
 import { measurableOf, fieldUnit } from "@/formats/measured";
 import { useReadAmount } from "../measures/AmountField";
 import { type LineDraft } from "./workOutFill";
+import { HaveThis } from "./HaveThis";
 import { PlantNames } from "./PlantNames";
 import { BookText } from "../kit/BookText";
 
@@ -24,19 +25,26 @@ interface FillLinesProps {
   readonly onPicked: (ingredient: string, on: boolean) => void;
   readonly species: Readonly<Record<string, string>>;
   readonly onSpecies: (ingredient: string, species: string) => void;
+  readonly today: string;
+  readonly currency: string;
 }
 
 /** Which lots would give it, oldest first, or what is short. */
-function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem): { text: string; short: boolean } {
-  if (isWater(line.ingredient)) return { text: "from the tap or butt picked below", short: false };
-  if (line.pickedNow) return { text: "picked now, straight in", short: false };
+function sayShed(
+  line: LineDraft,
+  shelf: readonly ShelfItem[],
+  units: UnitSystem,
+): { readonly text: string; readonly short: boolean; readonly missing: number } {
+  if (isWater(line.ingredient)) return { text: "from the water picked below", short: false, missing: 0 };
+  if (line.pickedNow) return { text: "picked now, straight in", short: false, missing: 0 };
   const item = shelf.find(({ ingredientId }) => ingredientId === line.ingredient);
-  if (!item) return { text: "none in the shed", short: true };
   const used = line.used ?? 0;
+  if (!item) return { text: "none in stock", short: true, missing: used };
   if (!fits(used, item.onHand))
     return {
-      text: `shed holds ${sayStock(item.onHand, line.unit, units)}: ${sayStock(used - item.onHand, line.unit, units)} short${item.heldBecause ? `; held back: ${item.heldBecause}` : ""}`,
+      text: `${sayStock(item.onHand, line.unit, units)} in stock, ${sayStock(used - item.onHand, line.unit, units)} missing${item.heldBecause ? `; on hold: ${item.heldBecause}` : ""}`,
       short: true,
+      missing: used - item.onHand,
     };
   const plan = drawOldestFirst(
     item.lots.map(({ id, receivedOn, onHand }) => ({ lotId: id, receivedOn, onHandMilli: toMilli(onHand) })),
@@ -49,11 +57,53 @@ function sayShed(line: LineDraft, shelf: readonly ShelfItem[], units: UnitSystem
   return {
     text:
       from.length <= 1 || plan.shortMilli > 0
-        ? `shed holds ${sayStock(item.onHand, line.unit, units)}`
+        ? `${sayStock(item.onHand, line.unit, units)} in stock`
         : `from ${from.join(", then ")}`,
     short: false,
+    missing: 0,
   };
 }
+
+/** What really goes in: as proposed, or as typed. */
+const Amount = ({
+  line,
+  name,
+  units,
+  error,
+  onType,
+}: Pick<FillLinesProps, "units" | "onType"> & {
+  readonly line: LineDraft;
+  readonly name: string;
+  readonly error: string | undefined;
+}) => {
+  const { inOurs } = useReadAmount();
+  // "13.8 US fl oz" says itself what it is in, and wants the room.
+  const hasUnit = /[a-z]/i.test(line.typed);
+  return (
+    <div className="text-right">
+      <div className="flex items-center gap-2">
+        <input
+          aria-label={`${name}, ${fieldUnit(line.unit, units)}`}
+          aria-invalid={error ? true : undefined}
+          inputMode="decimal"
+          value={line.typed}
+          onChange={(event) => onType(line.key, event.target.value)}
+          className={`reading min-h-11 ${hasUnit ? "w-40" : "w-24"} rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
+        />
+        {hasUnit ? null : (
+          <span className="reading min-w-6 text-left text-[0.9rem]">{fieldUnit(line.unit, units)}</span>
+        )}
+      </div>
+      {line.how && line.changed ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
+      {line.how === null && line.used !== null && inOurs(line.used, measurableOf(line.ingredient)) ? (
+        <p className="text-[0.82rem] text-soft">about {inOurs(line.used, measurableOf(line.ingredient))}</p>
+      ) : null}
+      {line.changed ? (
+        <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p>
+      ) : null}
+    </div>
+  );
+};
 
 const Line = ({
   line,
@@ -65,12 +115,11 @@ const Line = ({
   onPicked,
   species,
   onSpecies,
+  today,
+  currency,
 }: Omit<FillLinesProps, "recipe" | "lines"> & { readonly line: LineDraft; readonly index: number }) => {
   const name = `${findIngredient(line.ingredient).name}${line.part === "cap" ? ", the cap on top" : ""}`;
-  const { inOurs } = useReadAmount();
   const shed = sayShed(line, shelf, units);
-  // "13.8 US fl oz" says itself what it is in, and wants the room.
-  const hasUnit = /[a-z]/i.test(line.typed);
   const error = fields[`/lines/${index}/used`] ?? line.unreadable ?? undefined;
   return (
     <li className="grid grid-cols-[1fr_auto] items-center gap-x-3 gap-y-1 py-2">
@@ -86,6 +135,9 @@ const Line = ({
           {shed.short ? "■ " : ""}
           {shed.text}
         </p>
+        {shed.missing > 0 ? (
+          <HaveThis ingredient={line.ingredient} missing={shed.missing} today={today} currency={currency} />
+        ) : null}
         {isPickedFresh(line.ingredient) ? (
           <label className="mt-1 flex min-h-11 items-center gap-2 text-[0.9rem]">
             <input
@@ -105,28 +157,7 @@ const Line = ({
           />
         ) : null}
       </div>
-      <div className="text-right">
-        <div className="flex items-center gap-2">
-          <input
-            aria-label={`${name}, ${fieldUnit(line.unit, units)}`}
-            aria-invalid={error ? true : undefined}
-            inputMode="decimal"
-            value={line.typed}
-            onChange={(event) => onType(line.key, event.target.value)}
-            className={`reading min-h-11 ${hasUnit ? "w-40" : "w-24"} rounded-[5px] border-[1.5px] bg-chalk px-2 text-right text-xl font-semibold ${error ? "border-rust" : line.changed ? "border-ink" : "border-line"}`}
-          />
-          {hasUnit ? null : (
-            <span className="reading min-w-6 text-left text-[0.9rem]">{fieldUnit(line.unit, units)}</span>
-          )}
-        </div>
-        {line.how && line.changed ? <p className="text-[0.82rem] text-soft">= {line.how}</p> : null}
-        {line.how === null && line.used !== null && inOurs(line.used, measurableOf(line.ingredient)) ? (
-          <p className="text-[0.82rem] text-soft">about {inOurs(line.used, measurableOf(line.ingredient))}</p>
-        ) : null}
-        {line.changed ? (
-          <p className="text-[0.82rem] text-soft">recipe: {sayStock(line.amount, line.unit, units)}</p>
-        ) : null}
-      </div>
+      <Amount line={line} name={name} units={units} error={error} onType={onType} />
       {error ? (
         <p role="alert" className="col-span-2 text-[0.92rem] font-semibold text-rust">
           {error}

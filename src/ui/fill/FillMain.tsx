@@ -84,6 +84,8 @@ const Lines = ({ making, farm, filling }: Pick<FillSheetProps, "making" | "farm"
       lines={lines}
       shelf={making.shelf}
       units={farm.units}
+      today={making.today}
+      currency={farm.currency}
       fields={fields}
       species={state.species}
       onSpecies={(ingredient, typed) => set({ species: { ...state.species, [ingredient]: typed } })}

@@ -73,6 +73,14 @@ export const FillSheet = (props: FillSheetProps) => {
         </>
       }
     >
+      {fill.isKept ? (
+        <p className="mb-3 flex flex-wrap items-center gap-x-3 text-[0.92rem] text-soft">
+          Not started yet; your entries are kept on this device.
+          <Button variant="quiet" className="-ml-3" onClick={fill.drop}>
+            Start over
+          </Button>
+        </p>
+      ) : null}
       <div className="grid gap-5 md:grid-cols-[300px_1fr]">
         <FillChoice vessel={vessel} making={making} fill={fill} units={units} fields={fields} />
         <FillMain {...props} filling={filling} />
@@ -83,7 +91,10 @@ export const FillSheet = (props: FillSheetProps) => {
           name={`${recipe.shortName} in ${vessel.name}`}
           today={making.today}
           onClose={() => setPlanning(false)}
-          onDone={wait}
+          onDone={() => {
+            fill.drop();
+            wait();
+          }}
         />
       ) : null}
     </Sheet>

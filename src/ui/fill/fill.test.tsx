@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { FARM, fakeActions, makingOf, refused, renderWith, shelfItem } from "@/testing/views";
 import { FillSheet } from "./FillSheet";
 
@@ -67,7 +67,34 @@ describe("the fill panel", () => {
     open();
     expect(screen.getByText("from 400 mL of 5 Jan 2031, then 99 mL of 1 Mar 2031")).toBeVisible();
     fireEvent.change(screen.getByLabelText("Lactic culture, L"), { target: { value: "3" } });
-    expect(screen.getByText(/shed holds 1 L: 2 L short/)).toBeVisible();
+    expect(screen.getByText(/1 L in stock, 2 L missing/)).toBeVisible();
+  });
+  it("adds what somebody has to stock without leaving the fill, with its price and its plants", async () => {
+    const { actions } = open();
+    fireEvent.change(screen.getByLabelText("Lactic culture, L"), { target: { value: "3" } });
+    fireEvent.click(screen.getByRole("button", { name: "I have this: Lactic culture" }));
+    expect(screen.getByLabelText("How much (L)")).toHaveValue("2");
+    fireEvent.change(screen.getByLabelText(/^It cost/), { target: { value: "4,50" } });
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
+    await waitFor(() =>
+      expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
+        ingredientId: "lactic-culture",
+        amount: 2,
+        cost: 4.5,
+        origin: "bought",
+      }),
+    );
+    // What was typed for the fill still stands.
+    expect(screen.getByLabelText("Lactic culture, L")).toHaveValue("3");
+  });
+  it("is as it was left when it is opened again, and starts over by one tap", () => {
+    open();
+    fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0,6" } });
+    cleanup();
+    open();
+    expect(screen.getByLabelText("Molasses, L")).toHaveValue("0,6");
+    fireEvent.click(screen.getByRole("button", { name: "Start over" }));
+    expect(screen.getByLabelText("Molasses, L")).not.toHaveValue("0,6");
   });
   it("sends what really goes in, beside the method and school", async () => {
     const { sent } = open();

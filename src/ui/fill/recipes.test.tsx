@@ -175,7 +175,7 @@ describe("what else goes in", () => {
     const { actions } = open("cultured-extract", "equal-parts", {
       shelf: [shelfItem("lactic-culture", 0, { softHeld: 5, heldBecause: "past its day" })],
     });
-    expect(screen.getByText(/held back: past its day/)).toBeVisible();
+    expect(screen.getByText(/on hold: past its day/)).toBeVisible();
     fireEvent.change(screen.getByLabelText("Why what is held back goes in all the same"), {
       target: { value: "smells clean" },
     });

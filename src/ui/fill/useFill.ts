@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { DomainError } from "@/core/errors";
 import { METHODS } from "@/core/book";
 import type { IngredientId } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
@@ -8,6 +9,7 @@ import { chosenKey, recipeOfKey, type RecipeKey } from "@/core/recipe/pick";
 import type { MakingView } from "@/services/fill";
 import type { Vessel } from "@/services/types";
 import { measurableOf, readMeasured, typedAmount, type Measurable } from "@/formats/measured";
+import { useDraft } from "../kit/useDraft";
 import { useMeasures } from "../measures/measuresContext";
 import type { FillStart } from "./recipeKey";
 import { NO_WATER, type WaterDraft } from "../water/waterDraft";
@@ -38,6 +40,25 @@ export interface Fill {
   readonly plan: WorkedFill;
   /** Changes part of the draft; amounts typed by hand go where the recipe or the size moves under them. */
   readonly set: (change: Partial<FillState>) => void;
+  /** What is typed is kept on this device until it is started or dropped. */
+  readonly isKept: boolean;
+  readonly drop: () => void;
+}
+
+/** A fill as it is kept. */
+type KeptFill = Omit<FillState, "picked"> & { readonly picked: readonly string[] };
+
+const kept = ({ picked, ...state }: FillState): KeptFill => ({ ...state, picked: [...picked] });
+/** A kept fill, where its recipe is still there; null where it is not. */
+function revived(value: KeptFill | undefined, versions: MakingView["versions"]): FillState | null {
+  if (!value) return null;
+  try {
+    recipeOfKey(value.key, versions);
+    return { ...value, picked: new Set(value.picked) };
+  } catch (error) {
+    if (error instanceof DomainError) return null;
+    throw error;
+  }
 }
 
 const firstOf = (vessel: Vessel) => METHODS.find(({ aerated }) => !aerated || vessel.airW > 0)!.id;
@@ -51,7 +72,7 @@ export function useFill(
 ): Fill {
   const { own, units } = useMeasures();
   const key = startWith ?? chosenKey(firstOf(vessel), making.choices);
-  const [state, setState] = useState<FillState>(() => ({
+  const [fresh] = useState<FillState>(() => ({
     key,
     size: plan ? "amount" : "vessel",
     wanted: plan ? typedAmount(plan.basisAmount, basisOf(recipeOfKey(key, making.versions)).unit, units) : "",
@@ -72,6 +93,10 @@ export function useFill(
     tools: [],
     water: NO_WATER,
   }));
+  // What was begun from the book or from a plan is another fill than what was begun from the yard.
+  const begunFrom = [startWith?.methodId, startWith?.schoolId, startWith?.versionNo, plan?.basisAmount].join("/");
+  const { draft, keep, drop } = useDraft<KeptFill>(`fill/${vessel.id}/${begunFrom}`);
+  const state = revived(draft?.value, making.versions) ?? fresh;
   const recipe = recipeOfKey(state.key, making.versions);
   const read = (typed: string, of: Measurable) => readMeasured(typed, of, own, units);
   const stated = Object.entries(state.stated)
@@ -98,8 +123,8 @@ export function useFill(
   });
   const set = (change: Partial<FillState>) => {
     const moves = ["key", "size", "wanted", "depth", "swaps"].some((name) => name in change);
-    const fresh: Partial<FillState> = "key" in change ? { include: [], stated: {}, swaps: {}, picked: new Set() } : {};
-    setState((current) => ({ ...current, ...fresh, ...(moves ? { drafts: {} } : {}), ...change }));
+    const other: Partial<FillState> = "key" in change ? { include: [], stated: {}, swaps: {}, picked: new Set() } : {};
+    keep(kept({ ...state, ...other, ...(moves ? { drafts: {} } : {}), ...change }));
   };
-  return { state, recipe, stated, plan: planned, set };
+  return { state, recipe, stated, plan: planned, set, isKept: draft !== null, drop };
 }

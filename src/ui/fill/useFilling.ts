@@ -57,12 +57,14 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
   const start = async () => {
     const answer = await act.run(fillRequest(fill, said, parseNumber(labourMin) as number));
     if (!answer) return;
-    told(`${vessel.name}: ${recipe.shortName.toLowerCase()} is started.`);
+    fill.drop();
+    told(`${vessel.name}: ${recipe.shortName.toLowerCase()} started.`);
     wait();
   };
   const stepByStep = async () => {
     const answer = await mixing.run(mixingRequest(fill, said));
     if (!answer) return;
+    fill.drop();
     setStarted(true);
     router.push(`/mix/${answer.mixingId}`);
   };

@@ -9,7 +9,7 @@ import type { UnitSystem } from "@/formats/amounts";
 import type { OwnMeasure } from "@/formats/figure/parts";
 import { useDoor } from "../acts/act";
 import { KeysSheet } from "./KeysSheet";
-import { QuickFigure } from "./QuickFigure";
+import { Find } from "./Find";
 import { isTyping } from "./keys";
 import { isHere, PLACES } from "./places";
 
@@ -148,7 +148,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
                 {farmName}
               </Link>
             ) : null}
-            <QuickFigure units={units} own={measures} />
+            <Find units={units} own={measures} />
             <button
               type="button"
               className={`${ICON_BUTTON} max-md:hidden`}

@@ -14,7 +14,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["a", "In the field: all beds, or none"],
   ["s", "On a method: scale it"],
   ["i", "In the methods: read a recipe in"],
-  ["w", "Work out a figure"],
+  ["/", "Find anything, or calculate"],
   ["d", "Day or dusk"],
   ["Esc", "Close a panel"],
   ["?", "These keys"],
