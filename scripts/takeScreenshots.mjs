@@ -15,25 +15,25 @@ const link = (name) => (page) => page.getByRole("link", { name }).first().click(
 /** What each picture shows: its page, what is done there first, and words that stand on it. */
 const PICTURES = [
   { name: "yard", at: "/", sees: "The yard" },
-  { name: "yard-dusk", at: "/", does: [button("Day or dusk")], sees: "The yard" },
+  { name: "yard-dusk", at: "/", does: [button("Light or dark screen")], sees: "The yard" },
   {
     name: "yard-phone",
     at: "/",
     size: PHONE,
     does: [
-      (page) => page.getByRole("heading", { name: "Fit hours" }).scrollIntoViewIfNeeded(),
+      (page) => page.getByRole("heading", { name: "Good times to apply" }).scrollIntoViewIfNeeded(),
       (page) => page.mouse.wheel(0, 330),
     ],
     sees: "The yard",
   },
-  { name: "round-phone", at: "/", size: PHONE, sees: "Today’s round" },
+  { name: "round-phone", at: "/", size: PHONE, sees: "Today’s jobs" },
   { name: "batch", at: "/", does: [link("Blue drum")], sees: "May be done with it" },
-  { name: "fill", at: "/", does: [button("Fill Pail one")], sees: "In the order of mixing" },
+  { name: "fill", at: "/", does: [button("Fill Pail one")], sees: "Filling steps" },
   { name: "log-phone", at: "/", size: PHONE, does: [button("Log Air drum")], sees: "Smell" },
   { name: "book", at: "/book", sees: "Methods" },
   { name: "method", at: "/book/aerated-tea", sees: "Making it" },
   { name: "scale", at: "/book/drum-manure-tea?scale", sees: "Scale" },
-  { name: "shed", at: "/shed", sees: "Finished, ready to go out" },
+  { name: "shed", at: "/shed", sees: "Ready to use" },
   { name: "shopping", at: "/shed/shopping", sees: "To buy" },
   { name: "gathering", at: "/shed/gathering", sees: "Gathering" },
   { name: "equipment", at: "/shed/equipment", sees: "Equipment" },
@@ -45,13 +45,13 @@ const PICTURES = [
       async (page) => {
         for (const bed of [1, 2, 3, 4, 6, 8, 9, 12, 16])
           await page.getByRole("button", { name: `Bed ${bed},` }).click();
-        await page.getByLabel("How strong").fill("1:4");
+        await page.getByLabel("Dilution").fill("1:4");
         await page.getByLabel(/^Mix/).fill("4");
       },
     ],
-    sees: "How strong",
+    sees: "Dilution",
   },
-  { name: "ledger", at: "/ledger", sees: "What each batch cost" },
+  { name: "ledger", at: "/ledger", sees: "Cost of each batch" },
   { name: "labels", at: "/paper/labels?batch=2", sees: "Labels of batch 2" },
   // Last, as it begins a fill.
   {
@@ -63,10 +63,10 @@ const PICTURES = [
       (page) => page.getByLabel(/^Water for the brew/).selectOption({ index: 1 }),
       (page) => page.getByLabel("picked just now").check(),
       (page) => page.getByLabel("Which plants").fill("nettle"),
-      button("Mix it step by step"),
+      button("Fill step by step"),
       (page) => page.waitForURL("**/mix/**"),
     ],
-    sees: "Where it stands",
+    sees: "Place",
   },
 ];
 

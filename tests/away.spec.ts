@@ -8,10 +8,10 @@ async function pourOn(page: Page, beds: readonly string[]): Promise<void> {
   const what = page.getByLabel("What", { exact: true });
   await what.selectOption(await what.locator("option").filter({ hasText: "Nettle extract" }).getAttribute("value"));
   for (const bed of beds) await page.getByRole("button", { name: bed }).click();
-  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+  await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
   await page.getByLabel(/^(Why all the same|This is blocked)/).fill("overcast all day, and cool");
-  await page.getByRole("button", { name: "It is on the beds" }).click();
-  await expect(page.getByText(/is down in the books\. Not sent yet/)).toBeVisible();
+  await page.getByRole("button", { name: "Log application" }).click();
+  await expect(page.getByText(/logged\. Not sent yet/)).toBeVisible();
 }
 
 test(
@@ -71,11 +71,11 @@ test(
       await expect(page.getByRole("status")).toContainText("1 entry not taken.");
       await page.getByRole("button", { name: "Show" }).click();
       const unsent = page.getByRole("dialog", { name: "1 entry on this device" });
-      await expect(unsent).toContainText("Bed 8: nettle extract is down in the books.");
+      await expect(unsent).toContainText("Bed 8: nettle extract logged.");
       await expect(unsent.getByRole("alert")).toContainText("The farm did not take it:");
       await expect(unsent.getByRole("alert")).toContainText("the store holds 0");
       await seesNoBarrier(page);
-      await unsent.getByRole("button", { name: "Take it out" }).click();
+      await unsent.getByRole("button", { name: "Remove it" }).click();
       await page.keyboard.press("Escape");
       await expect(page.getByRole("status")).toHaveCount(0);
       await page.goto("/batches/5");

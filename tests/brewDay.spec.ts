@@ -48,33 +48,33 @@ async function drawAndPlant(page: Page): Promise<void> {
 
 async function setProgramme(page: Page): Promise<void> {
   await page.goto("/field/programmes");
-  const isFirst = await page.getByRole("region", { name: "A new programme" }).isVisible();
-  if (!isFirst) await page.getByRole("button", { name: "A new programme" }).click();
-  await page.getByRole("region", { name: "A new programme" }).getByLabel("Programme").fill("Peppers");
+  const isFirst = await page.getByRole("region", { name: "New schedule" }).isVisible();
+  if (!isFirst) await page.getByRole("button", { name: "New schedule" }).click();
+  await page.getByRole("region", { name: "New schedule" }).getByLabel("Schedule").fill("Peppers");
   const programme = page.getByRole("region", { name: "Peppers" });
   await programme.getByLabel("For which crops").fill("peppers");
-  await programme.getByRole("button", { name: "Keep it" }).click();
-  await hears(page, "Peppers is kept.");
+  await programme.getByRole("button", { name: "Save" }).click();
+  await hears(page, "Peppers saved.");
   await expect(page.getByRole("row", { name: /^Bed 1 peppers/ })).toBeVisible();
 }
 
 /** Strains the tea, and stands in the field with it. */
 async function strainTea(page: Page): Promise<void> {
   await page.goto(`/batches/${TEA + 1}`);
-  await page.getByRole("button", { name: "Strain or throw out" }).click();
+  await page.getByRole("button", { name: "Strain or throw away" }).click();
   const sheet = page.getByRole("dialog");
   await expect(sheet.getByRole("region", { name: "How it drains" })).toBeVisible();
-  await sheet.getByRole("button", { name: "Strain, and on to the field" }).click();
+  await sheet.getByRole("button", { name: "Strain, then apply" }).click();
   await page.waitForURL(/\/field\?store=/);
 }
 
 async function putOn(page: Page): Promise<void> {
-  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Butt: free of chlorine" });
+  await page.getByLabel(/^Water for dilution/).selectOption({ label: "Butt: free of chlorine" });
   // Where the sun is high at this hour, it is asked about.
   const why = page.getByLabel(/^(Why all the same|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("overcast all day, cool, and no wind");
   await page.getByRole("checkbox", { name: /^Strained to/ }).check();
-  await page.getByRole("button", { name: /^It is on/ }).click();
+  await page.getByRole("button", { name: /^Log application|^It is on/ }).click();
 }
 
 test.use({ farmKind: "ripe" });
@@ -91,7 +91,7 @@ test(
 
       await choose(page, BEDS);
       await page.getByRole("radio", { name: "On the leaves" }).click();
-      const against = page.getByRole("region", { name: "What speaks against it" });
+      const against = page.getByRole("region", { name: "Warnings" });
       await expect(against.getByText(/Bed 7: its leaves are eaten in 5 days/)).toBeVisible();
       await choose(page, [PICKED]);
       await expect(against.getByText(/Bed 7/)).toHaveCount(0);
@@ -101,14 +101,14 @@ test(
       const rest = BEDS.slice(7);
       for (const bed of rest) await page.getByRole("checkbox", { name: `${bed} is done` }).uncheck();
       await putOn(page);
-      await hears(page, /^6 beds: .* is down in the books\.$/);
+      await hears(page, /^6 beds: .* logged\.$/);
       await hasPages(page, ["/field"]);
       await page.reload();
       await phone.signal(false);
       await choose(page, rest);
       await page.getByRole("radio", { name: "On the leaves" }).click();
       await putOn(page);
-      await hears(page, /5 beds: .* is down in the books\. Not sent yet/);
+      await hears(page, /5 beds: .* logged\. Not sent yet/);
 
       await phone.close();
       page = await phone.open();

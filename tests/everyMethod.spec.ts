@@ -26,7 +26,7 @@ async function doStep(page: Page): Promise<void> {
   const step = main.locator("section").first();
   const title = await step.getAttribute("aria-label");
   if (title === "Waiting") {
-    await page.getByRole("button", { name: "Go on before it is over" }).click();
+    await page.getByRole("button", { name: "Skip the wait" }).click();
     return;
   }
   for (const check of await step.getByRole("checkbox").all()) await check.click();
@@ -36,7 +36,7 @@ async function doStep(page: Page): Promise<void> {
   }
   const ladder = main.getByRole("img", { name: / steps done$/ });
   const was = await ladder.getAttribute("aria-label");
-  await step.getByRole("button", { name: /^(It is in|Done)$/ }).click();
+  await step.getByRole("button", { name: /^(Mark as added|Done)$/ }).click();
   await expect(ladder).not.toHaveAttribute("aria-label", was ?? "");
 }
 
@@ -59,7 +59,7 @@ for (const [units, farmKind] of [
         if (!filledOn(units, index)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           const panel = await openFill(page, index + 1, methodId);
-          await panel.getByRole("button", { name: "Start the batch" }).click();
+          await panel.getByRole("button", { name: "Start batch" }).click();
           await expect(panel, `${methodName} in ${name}`).toHaveCount(0);
         });
       }
@@ -73,12 +73,12 @@ for (const [units, farmKind] of [
         if (!mixedOn(units, index)) continue;
         await test.step(`${methodName} in ${litres} L`, async () => {
           const panel = await openFill(page, index + 1, methodId);
-          await panel.getByRole("button", { name: "Mix it step by step" }).click();
-          await expect(page.getByRole("heading", { name: "Where it stands" })).toBeVisible();
+          await panel.getByRole("button", { name: "Fill step by step" }).click();
+          await expect(page.getByRole("heading", { name: "Place" })).toBeVisible();
           const end = page.getByRole("heading", { name: "All is in" });
           while ((await end.count()) === 0) await doStep(page);
-          await page.getByRole("button", { name: "Start the clock" }).click();
-          await expect(page.getByRole("region", { name: "What went in" })).toBeVisible();
+          await page.getByRole("button", { name: "Start batch" }).click();
+          await expect(page.getByRole("region", { name: "Ingredients" })).toBeVisible();
         });
       }
     });
@@ -90,9 +90,9 @@ const bedFor = (use: string, litres: number, set: number): string =>
 
 /** Strains the drum that is open, all as proposed; the label of what came of it, or null for what went into the shed. */
 async function strain(page: Page): Promise<string | null> {
-  await page.getByRole("button", { name: "Strain or throw out" }).click();
+  await page.getByRole("button", { name: "Strain or throw away" }).click();
   const sheet = page.getByRole("dialog");
-  const act = sheet.getByRole("button", { name: /^(Strain into store|Strain, and on to the field|Into the shed)$/ });
+  const act = sheet.getByRole("button", { name: /^(Strain and store|Strain, then apply|Into the shed)$/ });
   const words = await act.textContent();
   const label = await sheet.getByLabel("Label", { exact: true }).inputValue();
   expect(await sheet.getByLabel(/^Why strain it/).count(), `${label} is held not to be ready`).toBe(0);
@@ -111,18 +111,18 @@ async function putOn(page: Page, label: string, litres: number, set: number): Pr
     .getByRole("radio", { checked: true })
     .textContent();
   await page.getByRole("button", { name: `${bedFor(use ?? "", litres, set)},` }).click();
-  const water = page.getByLabel(/^Water to thin it/);
+  const water = page.getByLabel(/^Water for dilution/);
   if ((await water.count()) > 0) await water.selectOption({ label: "Butt: free of chlorine" });
   // It is noon on these farms: the sun is asked about, and nothing else.
-  const against = page.getByRole("region", { name: "What speaks against it" });
+  const against = page.getByRole("region", { name: "Warnings" });
   for (const said of await against.getByRole("paragraph").allTextContents())
     expect(said, `${label} is cautioned on ${use}`).toContain("The sun is high");
   const why = page.getByLabel(/^(Why all the same|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("under a shade net, out of the sun");
   const strained = page.getByRole("checkbox", { name: /^Strained to/ });
   if ((await strained.count()) > 0) await strained.check();
-  await page.getByRole("button", { name: "It is on the beds" }).click();
-  await expect(page.getByText("is down in the books.").first()).toBeVisible();
+  await page.getByRole("button", { name: "Log application" }).click();
+  await expect(page.getByText("logged.").first()).toBeVisible();
 }
 
 for (const [units, farmKind] of [

@@ -75,14 +75,14 @@ test.describe(() => {
 
       await page.getByLabel("What", { exact: true }).selectOption({ index: 1 });
       await page.getByRole("button", { name: "Bed 3," }).click();
-      await page.getByLabel("How strong").fill("1:100");
+      await page.getByLabel("Dilution").fill("1:100");
       const loads = page.getByRole("region", { name: "Loads" });
       await expect(loads.getByText("1st", { exact: true })).toBeVisible();
-      await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
-      if (await page.getByLabel("Why all the same?").isVisible())
-        await page.getByLabel("Why all the same?").fill("a trial bed");
+      await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
+      if (await page.getByLabel("Reason for using it anyway").isVisible())
+        await page.getByLabel("Reason for using it anyway").fill("a trial bed");
       await seesNoBarrier(page);
-      await page.getByRole("button", { name: "It is on the beds" }).click();
+      await page.getByRole("button", { name: "Log application" }).click();
       await hears(page, /2 beds: .* down in the books\./);
 
       await page.getByRole("button", { name: "Bed 14," }).click();
@@ -101,13 +101,10 @@ test.describe(() => {
       await expect(page.getByRole("row", { name: /Bed 3/ }).first()).toBeVisible();
       await page.goBack();
       await page.getByRole("link", { name: "Bed 14" }).click();
-      await page
-        .getByRole("button", { name: /^Take back/ })
-        .first()
-        .click();
+      await page.getByRole("button", { name: /^Undo/ }).first().click();
       await page.getByLabel("What happened?").fill("the wrong bed");
       await page.getByRole("button", { name: "It never went on" }).click();
-      await hears(page, "Taken back: what it took is in store again.");
+      await hears(page, "Taken back: what it took is back in stock.");
       await expect(page.getByText("Nothing was put on it yet.")).toBeVisible();
     },
   );
@@ -115,18 +112,18 @@ test.describe(() => {
 
 test("sets a programme, sees it over the season, on the bed and in the round", async ({ page }) => {
   await page.goto("/field");
-  await page.getByRole("link", { name: "Programmes" }).click();
+  await page.getByRole("link", { name: "Schedules" }).click();
   await expect(page.getByRole("heading", { name: "The half year ahead" })).toBeVisible();
-  await page.getByRole("button", { name: "A new programme" }).click();
-  const fresh = page.getByRole("region", { name: "A new programme" });
-  await fresh.getByLabel("Programme").fill("Beans and peas");
+  await page.getByRole("button", { name: "New schedule" }).click();
+  const fresh = page.getByRole("region", { name: "New schedule" });
+  await fresh.getByLabel("Schedule").fill("Beans and peas");
   await page.getByRole("region", { name: "Beans and peas" }).getByLabel("For which crops").fill("broad beans, peas");
   await seesNoBarrier(page);
-  await page.getByRole("region", { name: "Beans and peas" }).getByRole("button", { name: "Keep it" }).click();
-  await hears(page, "Beans and peas is kept.");
+  await page.getByRole("region", { name: "Beans and peas" }).getByRole("button", { name: "Save" }).click();
+  await hears(page, "Beans and peas saved.");
   await expect(page.getByRole("row", { name: /^Bed 5 broad beans/ })).toBeVisible();
   await page.goto("/field/plots/5");
-  await expect(page.getByRole("list", { name: "By our programmes" })).toBeVisible();
+  await expect(page.getByRole("list", { name: "By your schedules" })).toBeVisible();
   await seesNoBarrier(page);
   await page.goto("/");
   await expect(page.getByText(/by our programmes: .*Bed 5/).first()).toBeVisible();
@@ -150,18 +147,18 @@ test("layers on a bed are one job, done step by step; a compost bin is named, tr
     "3. water in",
   ]);
   await seesNoBarrier(page);
-  await editor.getByRole("button", { name: "Keep the job" }).click();
-  await hears(page, "Leeks, in layers is kept.");
+  await editor.getByRole("button", { name: "Save job" }).click();
+  await hears(page, "Leeks, in layers saved.");
   const job = page.getByRole("article", { name: "Leeks, in layers" });
   await job.getByRole("button", { name: "Done" }).first().click();
   await expect(job.getByRole("button", { name: "Not done" })).toBeVisible();
   await job.getByRole("link", { name: "Put it on" }).click();
   await hears(page, /^A step of/);
-  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+  await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
   const why = page.getByLabel(/^(Why all the same|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("overcast, and no other hour");
-  await page.getByRole("button", { name: "It is on the beds" }).click();
-  await hears(page, /^Bed 8: .* is down in the books\./);
+  await page.getByRole("button", { name: "Log application" }).click();
+  await hears(page, /^Bed 8: .* logged\./);
   await page.goto("/field/plots/8");
   await expect(page.getByText("worm castings").first()).toBeVisible();
   await expect(page.getByRole("heading", { name: "What adds up" })).toBeVisible();
@@ -174,16 +171,16 @@ test("layers on a bed are one job, done step by step; a compost bin is named, tr
   const sheet = page.getByRole("dialog");
   await sheet.getByLabel("What it is").selectOption("compost-bin");
   await sheet.getByLabel("Name").fill("Corner bin");
-  await sheet.getByRole("button", { name: "Keep it" }).click();
+  await sheet.getByRole("button", { name: "Save" }).click();
   await page.getByRole("button", { name: /^Corner bin/ }).click();
   await expect(page.getByRole("radio", { name: "On compost" })).toBeChecked();
-  await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+  await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
   await page.getByRole("button", { name: "It is done" }).click();
-  await hears(page, /^Corner bin: .* is down in the books\./);
+  await hears(page, /^Corner bin: .* logged\./);
   await page.getByRole("button", { name: /^Corner bin/ }).click();
   await page.getByRole("button", { name: "Change it" }).click();
   await seesNoBarrier(page);
-  await page.getByRole("button", { name: "It is no more: put it away" }).click();
+  await page.getByRole("button", { name: "Put it away" }).click();
   await expect(page.getByRole("button", { name: /^Corner bin/ })).toHaveCount(0);
 });
 

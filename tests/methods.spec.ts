@@ -5,41 +5,41 @@ import { seesNoBarrier } from "./harness/look";
 /** A version of the farm's own, and the farm's choice from then on. */
 async function keepsOwnVersion(page: Page) {
   await page.goto("/book/cultured-extract");
-  await page.getByRole("button", { name: "Make our own version" }).click();
+  await page.getByRole("button", { name: "Make own version" }).click();
   const panel = page.getByRole("dialog");
   await panel.getByLabel("Molasses, usual").fill("0.015");
   await panel.getByLabel("Name").fill("Quillet sweet");
-  await panel.getByRole("button", { name: "Keep version 1" }).click();
+  await panel.getByRole("button", { name: "Save version 1" }).click();
   await expect(panel).toHaveCount(0);
-  await page.getByRole("radio", { name: /Quillet sweet, our version 1/ }).click();
-  await page.getByRole("button", { name: "Make it this way from now on" }).click();
-  await expect(page.getByText("The farm makes it this way.")).toBeVisible();
+  await page.getByRole("radio", { name: /Quillet sweet, own version 1/ }).click();
+  await page.getByRole("button", { name: "Use this recipe" }).click();
+  await expect(page.getByText("This farm uses this recipe.")).toBeVisible();
 }
 
 test("makes the farm's own version: a slip is held, a poison refused, the difference shown", async ({ page }) => {
   await page.goto("/book/cultured-extract");
-  await page.getByRole("button", { name: "Make our own version" }).click();
+  await page.getByRole("button", { name: "Make own version" }).click();
   const panel = page.getByRole("dialog");
   await panel.getByLabel("Molasses, usual").fill("0.3");
   await expect(panel.getByText(/far from what growers use/)).toBeVisible();
   await panel.getByLabel("Molasses, usual").fill("-1");
-  await panel.getByRole("button", { name: "Keep version 1" }).click();
+  await panel.getByRole("button", { name: "Save version 1" }).click();
   await expect(panel.getByText("At least 0.").first()).toBeVisible();
   await panel.getByLabel("Molasses, usual").fill("0.015");
   await panel.getByLabel(/^Step 1/).fill("Run the water in, with foxglove.");
   await expect(panel.getByText("Foxglove stops hearts.")).toBeVisible();
-  await expect(panel.getByRole("button", { name: "Keep version 1" })).toBeDisabled();
+  await expect(panel.getByRole("button", { name: "Save version 1" })).toBeDisabled();
   await panel.getByLabel(/^Step 1/).fill("Run the rain water in, warm from the sun.");
   await panel.getByLabel("Name").fill("Quillet sweet");
   await panel.getByLabel("Where it comes from").fill("our trials");
   await seesNoBarrier(page);
-  await panel.getByRole("button", { name: "Keep version 1" }).click();
+  await panel.getByRole("button", { name: "Save version 1" }).click();
   await expect(panel).toHaveCount(0);
   const differs = page.getByRole("table", { name: "What differs" });
   await expect(differs.getByRole("row", { name: /Molasses/ })).toContainText("15 mL/L");
-  await page.getByRole("radio", { name: /Quillet sweet, our version 1/ }).click();
-  await page.getByRole("button", { name: "Make it this way from now on" }).click();
-  await expect(page.getByText("The farm makes it this way.")).toBeVisible();
+  await page.getByRole("radio", { name: /Quillet sweet, own version 1/ }).click();
+  await page.getByRole("button", { name: "Use this recipe" }).click();
+  await expect(page.getByText("This farm uses this recipe.")).toBeVisible();
 });
 
 test("scales it, starts it, and the batch stays with its version", { tag: "@both" }, async ({ page }) => {
@@ -69,40 +69,38 @@ test("scales it, starts it, and the batch stays with its version", { tag: "@both
   await seesNoBarrier(page);
   await panel.getByRole("link", { name: "Fill Trial pail" }).click();
   await expect(panel.getByRole("heading", { name: "Fill Trial pail" })).toBeVisible();
-  await expect(panel.getByRole("radio", { name: /Quillet sweet, our version 1/ })).toBeChecked();
+  await expect(panel.getByRole("radio", { name: /Quillet sweet, own version 1/ })).toBeChecked();
   await panel.getByLabel("picked just now").check();
   await panel.getByLabel("Which plants").fill("nettle");
   const water = panel.getByLabel(/^Water for the brew/);
   await water.selectOption({ label: "Yard tap: 0.55 mg/L total, 0.5 mg/L free" });
-  await expect(panel.getByText("Not fit for living things yet")).toBeVisible();
-  await expect(panel.getByRole("button", { name: "Start the batch" })).toBeDisabled();
+  await expect(panel.getByText("Not safe for the culture yet")).toBeVisible();
+  await expect(panel.getByRole("button", { name: "Start batch" })).toBeDisabled();
   await water.selectOption("");
-  await panel.getByRole("button", { name: "Start the batch" }).click();
-  await expect(panel.getByText("Which water goes in?").first()).toBeVisible();
+  await panel.getByRole("button", { name: "Start batch" }).click();
+  await expect(panel.getByText("Choose the water.").first()).toBeVisible();
   await water.selectOption({ label: "Butt by the lean-to: free of chlorine" });
-  await panel.getByRole("button", { name: "Start the batch" }).click();
+  await panel.getByRole("button", { name: "Start batch" }).click();
   await expect(panel).toHaveCount(0);
   await page.getByRole("article", { name: "Trial pail" }).getByRole("link", { name: "Trial pail" }).click();
-  await expect(page.getByRole("region", { name: "What went in" })).toContainText(
-    "Made by our version 1, quillet sweet",
-  );
-  await expect(page.getByRole("region", { name: "What went in" })).toContainText("Water: Butt by the lean-to.");
+  await expect(page.getByRole("region", { name: "Ingredients" })).toContainText("Made by own version 1, quillet sweet");
+  await expect(page.getByRole("region", { name: "Ingredients" })).toContainText("Water: Butt by the lean-to.");
   const batch = page.url();
   // The next version changes nothing for it.
   await page.goto("/book/cultured-extract");
-  await page.getByRole("button", { name: "Make our own version" }).click();
+  await page.getByRole("button", { name: "Make own version" }).click();
   await page.getByRole("dialog").getByLabel("Name").fill("Quillet sweeter");
-  await page.getByRole("dialog").getByRole("button", { name: "Keep version 2" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Save version 2" }).click();
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.goto(batch);
-  await expect(page.getByRole("region", { name: "What went in" })).toContainText(
-    "Made by our version 1, quillet sweet;",
+  await expect(page.getByRole("region", { name: "Ingredients" })).toContainText(
+    "Made by own version 1, quillet sweet;",
   );
 });
 
 test("refuses a broken recipe with its line, and reads a whole one back as it was written", async ({ page }) => {
   await page.goto("/book");
-  await page.getByRole("button", { name: "Read a recipe in" }).click();
+  await page.getByRole("button", { name: "Import a recipe" }).click();
   const panel = page.getByRole("dialog");
   const response = await page.request.get("/book/lactic-serum/recipe?school=milk");
   expect(response.headers()["content-disposition"]).toContain("lactic-serum-milk.json");
@@ -117,27 +115,27 @@ test("refuses a broken recipe with its line, and reads a whole one back as it wa
   await panel.getByLabel("Or its text").fill(text);
   await expect(panel.getByRole("region", { name: "What was read" })).toContainText("Rice wash, then milk");
   await panel.getByRole("button", { name: "Keep it as our own version" }).click();
-  await expect(page.getByRole("region", { name: "Versions" })).toContainText("Rice wash, then milk, our version 1");
+  await expect(page.getByRole("region", { name: "Versions" })).toContainText("Rice wash, then milk, own version 1");
 });
 
 test("sets water aside with its clock, and it stands in the shed", { tag: "@phone" }, async ({ page }) => {
   await page.goto("/shed#water");
   const tap = page.getByRole("region", { name: "Water" }).getByRole("listitem").filter({ hasText: "Yard tap" }).first();
-  await tap.getByRole("button", { name: "Read a strip" }).click();
+  await tap.getByRole("button", { name: "Add strip reading" }).click();
   const panel = page.getByRole("dialog");
   await panel.getByLabel("Free chlorine (mg/L (ppm))").fill("2");
   await panel.getByLabel("Total chlorine (mg/L (ppm))").fill("1");
-  await panel.getByRole("button", { name: "Keep the reading" }).click();
+  await panel.getByRole("button", { name: "Save reading" }).click();
   await expect(panel.getByText("Free chlorine must lie between 0 mg/L and 1 mg/L").first()).toBeVisible();
   await panel.getByLabel("Free chlorine (mg/L (ppm))").fill("0.1");
-  await panel.getByRole("button", { name: "Keep the reading" }).click();
+  await panel.getByRole("button", { name: "Save reading" }).click();
   await expect(panel).toHaveCount(0);
-  await tap.getByRole("button", { name: "Set aside" }).click();
-  await expect(panel.getByText("That does not clear it")).toBeVisible();
+  await tap.getByRole("button", { name: "Treat water" }).click();
+  await expect(panel.getByText("This does not remove it")).toBeVisible();
   await panel.getByLabel("How", { exact: true }).selectOption({ label: "ascorbic acid stirred in" });
   await expect(panel.getByText(/Stir in 0\.48 g of ascorbic acid/)).toBeVisible();
   await seesNoBarrier(page);
-  await panel.getByRole("button", { name: "Its clock starts now" }).click();
+  await panel.getByRole("button", { name: "Start treatment" }).click();
   await expect(panel).toHaveCount(0);
   await expect(page.getByRole("region", { name: "Water" })).toContainText("160 L Yard tap for brewing");
 });
@@ -147,7 +145,7 @@ test(
   { tag: "@both" },
   async ({ page }) => {
     await page.goto("/book");
-    await page.getByRole("radio", { name: "From what is at hand" }).click();
+    await page.getByRole("radio", { name: "From what I have" }).click();
     await page
       .getByLabel("What is at hand")
       .fill("30 kg of nettles and a crate of spoiled plums, 2 kg foxglove, 3 kg glowweed");
@@ -167,7 +165,7 @@ test(
       "1.67 L of molasses",
     );
     await expect(page.getByRole("region", { name: "2 kg foxglove" })).toContainText("Foxglove stops hearts.");
-    await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("The book doesn’t know it");
+    await expect(page.getByRole("region", { name: "3 kg glowweed" })).toContainText("Unknown ingredient");
     await seesNoBarrier(page);
     await nettles.getByRole("link", { name: "Open leaf soak" }).click();
     await expect(page.getByRole("dialog").getByLabel("Greens (kg)")).toHaveValue("30");
@@ -215,7 +213,7 @@ test("chooses by what is needed, and for a day", { tag: "@both" }, async ({ page
 
 test("compares two schools: where they differ, by how much, and the cautious one", async ({ page }) => {
   await page.goto("/book/plant-juice");
-  const table = page.getByRole("region", { name: "Schools side by side" }).first();
+  const table = page.getByRole("region", { name: "Compare recipes" }).first();
   await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("the cautious one");
   const sugar = table.getByRole("row", { name: /Brown sugar/ });
   await expect(sugar).toContainText(/× 2 apart/);
@@ -232,7 +230,7 @@ test("a figure in pails, from anywhere", async ({ page }) => {
 
 test("a bloom's page says when to start it to be best in fit hours", { tag: "@phone" }, async ({ page }) => {
   await page.goto("/book/aerated-tea");
-  const part = page.getByRole("region", { name: "Started when, to be best in fit hours" });
+  const part = page.getByRole("region", { name: "When to start, to be best at a good time" });
   await expect(part.getByRole("listitem").first()).toContainText(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
   await seesNoBarrier(page);
   await page.goto("/book/cultured-extract");

@@ -25,9 +25,9 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await page.getByRole("button", { name: "Set up farm" }).click();
   await expect(page.getByText("Your first drum")).toBeVisible();
   await page.goto("/shed");
-  await expect(page.getByText("The shelves are empty")).toBeVisible();
+  await expect(page.getByText("No stock yet")).toBeVisible();
   await page.goto("/field");
-  await expect(page.getByText("No bed is drawn yet")).toBeVisible();
+  await expect(page.getByText("No beds yet")).toBeVisible();
   await page.goto("/book");
   await expect(page.getByRole("link", { name: "Cultured plant extract" })).toBeVisible();
   await page.goto("/book/cultured-extract?scale");
@@ -41,7 +41,7 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await page.getByRole("dialog").getByRole("button", { name: "Add vessel" }).click();
   await expect(page.getByRole("article", { name: "Drum" })).toContainText("Free");
   // Nothing tells the weather here, and nobody makes it up.
-  await expect(page.getByText("nothing tells the weather here")).toBeVisible();
-  await page.getByRole("link", { name: "Connect a station" }).click();
-  await expect(page.getByText("No device posts here yet")).toBeVisible();
+  await expect(page.getByText("No weather station is connected")).toBeVisible();
+  await page.getByRole("link", { name: "Connect a weather station" }).click();
+  await expect(page.getByText("No sensors yet")).toBeVisible();
 });

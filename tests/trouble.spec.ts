@@ -18,12 +18,12 @@ test("two people at once: the second is told, and what was typed stays", async (
     await page.getByRole("dialog").getByLabel("picked just now").check();
     await page.getByRole("dialog").getByLabel("Which plants").fill("nettle");
   }
-  await two.getByRole("dialog").getByLabel("Hands’ time (min)").fill("12");
-  await one.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
+  await two.getByRole("dialog").getByLabel("Work time (min)").fill("12");
+  await one.getByRole("dialog").getByRole("button", { name: "Start batch" }).click();
   await expect(one.getByRole("dialog")).toHaveCount(0);
-  await two.getByRole("dialog").getByRole("button", { name: "Start the batch" }).click();
+  await two.getByRole("dialog").getByRole("button", { name: "Start batch" }).click();
   await expect(two.getByRole("dialog").getByRole("alert").first()).toContainText("Jar has been filled meanwhile");
-  await expect(two.getByRole("dialog").getByLabel("Hands’ time (min)")).toHaveValue("12");
+  await expect(two.getByRole("dialog").getByLabel("Work time (min)")).toHaveValue("12");
 });
 
 test(
@@ -31,17 +31,17 @@ test(
   { tag: "@phone" },
   async ({ page, context }) => {
     await page.goto("/shed");
-    await page.getByRole("button", { name: "Receive a lot" }).click();
+    await page.getByRole("button", { name: "Add stock" }).click();
     const panel = page.getByRole("dialog");
     await panel.getByLabel("How much (L)").fill("2,5");
     await panel.getByLabel("Note").fill("from the neighbour");
     await context.setOffline(true);
     await expect(page.getByText(/^No connection/)).toBeVisible();
-    await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+    await panel.getByRole("button", { name: "Add to stock" }).click();
     await expect(panel.getByRole("alert")).toContainText("can't be reached");
     await expect(panel.getByLabel("Note")).toHaveValue("from the neighbour");
     await context.setOffline(false);
-    await panel.getByRole("button", { name: "Put it on the shelf" }).click();
+    await panel.getByRole("button", { name: "Add to stock" }).click();
     await expect(panel).toHaveCount(0);
   },
 );
@@ -89,7 +89,7 @@ test("forms name what is wrong at the field", async ({ page }) => {
 
 test("a page that is not there says where to go", async ({ page }) => {
   await page.goto("/batches/99999");
-  await expect(page.getByText("There is no such page in the book")).toBeVisible();
+  await expect(page.getByText("Page not found")).toBeVisible();
 });
 
 test("sends nothing outside and needs no eval", async ({ page }) => {

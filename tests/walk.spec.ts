@@ -5,7 +5,7 @@ import { seesNoBarrier } from "./harness/look";
 /** Words for what a person does; the walk itself reads like one. */
 class Person {
   constructor(readonly page: Page) {}
-  async goTo(place: "Yard" | "Shed" | "Methods" | "Field" | "Ledger") {
+  async goTo(place: "Yard" | "Shed" | "Methods" | "Field" | "Costs") {
     await this.page
       .getByRole("navigation")
       .getByRole("link", { name: place, exact: true })
@@ -51,17 +51,17 @@ test(
     await panel.getByLabel("Water (L)", { exact: true }).fill("14");
     await expect(panel.getByLabel("Molasses, L")).toHaveValue("0.14");
     await panel.getByLabel("Molasses, L").fill("900");
-    await expect(panel.getByText(/over the brim/)).toBeVisible();
+    await expect(panel.getByText(/it will overflow/)).toBeVisible();
     await panel.getByLabel("Molasses, L").fill("0,2");
     await panel.getByLabel("Chopped plant, kg").fill("1.5");
     await picksNettle(panel);
     await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
     await seesNoBarrier(page);
-    await panel.getByRole("button", { name: "Start the batch" }).click();
+    await panel.getByRole("button", { name: "Start batch" }).click();
     await expect(panel).toHaveCount(0);
     await expect(person.vessel("Pail one")).toContainText("Too early");
     await person.vessel("Pail one").getByRole("link", { name: "Pail one" }).click();
-    await expect(page.getByRole("region", { name: "What went in" })).toContainText("200 mL (recipe 140 mL)");
+    await expect(page.getByRole("region", { name: "Ingredients" })).toContainText("200 mL (recipe 140 mL)");
   },
 );
 
@@ -73,13 +73,13 @@ test(
     await page.goto("/?fill=3");
     const panel = person.panel();
     await expect(panel.getByText(/in stock, .* missing/)).toBeVisible();
-    await panel.getByLabel("Hands’ time (min)").fill("77");
+    await panel.getByLabel("Work time (min)").fill("77");
     await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Old well: free of chlorine" });
-    await panel.getByRole("button", { name: "Start the batch" }).click();
+    await panel.getByRole("button", { name: "Start batch" }).click();
     await expect(panel.getByRole("alert").filter({ hasText: "The shed holds" }).first()).toBeVisible();
-    await expect(panel.getByLabel("Hands’ time (min)")).toHaveValue("77");
+    await expect(panel.getByLabel("Work time (min)")).toHaveValue("77");
     await panel.getByLabel("picked just now").check();
-    await panel.getByRole("radio", { name: "As far as the shed goes" }).click();
+    await panel.getByRole("radio", { name: "As much as stock allows" }).click();
     await expect(panel.getByText("Lactic culture runs out first.")).toBeVisible();
   },
 );
@@ -100,14 +100,14 @@ test("3 · logs a reading in two taps, and the verdict is drawn anew", { tag: "@
   await person.panel().getByRole("button", { name: "Log pH 3.8" }).click();
   // Two readings of one minute can't both be right: it is read once more before it is believed.
   await expect(person.panel().getByText(/within hours it can’t be both/)).toBeVisible();
-  await expect(person.panel().getByText("Nearly")).toBeVisible();
+  await expect(person.panel().getByText("Almost ready")).toBeVisible();
   await seesNoBarrier(page);
   await person
     .panel()
     .getByRole("button", { name: /^cidery/ })
     .click();
   await person.hears(/Blue drum: smell: cidery/);
-  await expect(person.panel().getByText("Nearly")).toBeVisible();
+  await expect(person.panel().getByText("Almost ready")).toBeVisible();
   await person.panel().getByRole("button", { name: "Log pH 3.8" }).click();
   await expect(person.panel().getByText("at or under 4").first()).toBeVisible();
   await expect(person.panel().getByText("Ready", { exact: true })).toBeVisible();
@@ -131,7 +131,7 @@ test.describe(() => {
         .panel()
         .getByRole("button", { name: /^putrid/ })
         .click();
-      await expect(person.panel().getByText("Held back", { exact: true })).toBeVisible();
+      await expect(person.panel().getByText("On hold", { exact: true })).toBeVisible();
       await page.keyboard.press("Escape");
       await person.vessel("Blue drum").getByRole("link", { name: "Blue drum" }).click();
       await page.getByRole("button", { name: "Correct: Smell: putrid" }).click();
@@ -149,7 +149,7 @@ test.describe(() => {
 test.describe(() => {
   test.use({ farmKind: "ready" });
   test(
-    "5 · strains it into a store, and the vessel is to be washed, then free",
+    "5 · strains it into a store, and the vessel is needs washing, then free",
     { tag: "@phone" },
     async ({ page }) => {
       const person = new Person(page);
@@ -157,16 +157,16 @@ test.describe(() => {
       await person.vessel("Blue drum").getByRole("button", { name: "Strain: Blue drum" }).click();
       const panel = person.panel();
       await panel.getByLabel("Strained off (L)").fill("900");
-      await panel.getByRole("button", { name: "Strain into store" }).click();
+      await panel.getByRole("button", { name: "Strain and store" }).click();
       await expect(panel.getByRole("alert").filter({ hasText: "stand in it" }).first()).toBeVisible();
       await panel.getByLabel("Strained off (L)").fill("171");
       await panel.getByLabel("Label").fill("Bean extract");
       await seesNoBarrier(page);
-      await panel.getByRole("button", { name: "Strain into store" }).click();
+      await panel.getByRole("button", { name: "Strain and store" }).click();
       await expect(panel).toHaveCount(0);
-      await expect(person.vessel("Blue drum")).toContainText("To be washed");
+      await expect(person.vessel("Blue drum")).toContainText("Needs washing");
       await page
-        .getByRole("region", { name: "Today’s round" })
+        .getByRole("region", { name: "Today’s jobs" })
         .getByRole("button", { name: /Blue drum: wash it out/ })
         .click();
       await expect(person.vessel("Blue drum")).toContainText("Free");
@@ -198,30 +198,30 @@ test.describe(() => {
       const loads = page.getByRole("region", { name: "Loads" });
       await expect(loads).toContainText("5 cans of 10 L with 40 mL in each");
       await expect(loads).toContainText("a last can of 7.6 L with 30 mL");
-      await page.getByLabel("How strong").fill("neat");
+      await page.getByLabel("Dilution").fill("neat");
       await expect(page.getByText(/Undiluted it burns what grows there/).first()).toBeVisible();
-      await page.getByLabel("How strong").fill("1:1");
+      await page.getByLabel("Dilution").fill("1:1");
       await page.getByLabel("Mix (L per m²)").fill("20");
       await expect(loads.getByText(/ L in store: shared out by who wants it most/)).toBeVisible();
       await expect(page.getByText(/times what a bed soaks up at once/).first()).toBeVisible();
-      await page.getByLabel("How strong").fill("1:0");
+      await page.getByLabel("Dilution").fill("1:0");
       await expect(page.getByText('Write "neat" to use it undiluted.')).toBeVisible();
-      await page.getByLabel("How strong").fill("1:16");
+      await page.getByLabel("Dilution").fill("1:16");
       await page.getByLabel("Mix (L per m²)").fill("2");
-      await page.getByRole("button", { name: "It is on the beds" }).click();
-      await expect(page.getByLabel("Why all the same?")).toBeVisible();
+      await page.getByRole("button", { name: "Log application" }).click();
+      await expect(page.getByLabel("Reason for using it anyway")).toBeVisible();
       await expect(page.getByRole("alert").filter({ hasText: "stronger than the strongest" }).first()).toBeVisible();
       await page.getByRole("radio", { name: "Through the injector" }).click();
-      await page.getByLabel("How strong").fill("1:50");
+      await page.getByLabel("Dilution").fill("1:50");
       await expect(page.getByText(/stronger than this injector can give/)).toBeVisible();
       await page.getByRole("radio", { name: "Drench, growing plants" }).click();
-      await page.getByLabel("Why all the same?").fill("overcast all day");
-      await page.getByRole("button", { name: "It is on the beds" }).click();
-      await expect(page.getByText("Which water thins it?").first()).toBeVisible();
-      await page.getByLabel(/^Water to thin it/).selectOption({ label: "Old well: free of chlorine" });
+      await page.getByLabel("Reason for using it anyway").fill("overcast all day");
+      await page.getByRole("button", { name: "Log application" }).click();
+      await expect(page.getByText("Choose the water for dilution.").first()).toBeVisible();
+      await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
       await seesNoBarrier(page);
-      await page.getByRole("button", { name: "It is on the beds" }).click();
-      await person.hears("2 beds: bean extract is down in the books.");
+      await page.getByRole("button", { name: "Log application" }).click();
+      await person.hears("2 beds: bean extract logged.");
       await expect(page.getByRole("button", { name: /Bed 3, .*last got bean extract today/ })).toBeVisible();
       await person.goTo("Shed");
       await expect(page.getByRole("main").getByRole("listitem").filter({ hasText: "Bean extract" })).toContainText(
@@ -249,8 +249,8 @@ test("1 · sees the yard: vessels, ribbons, verdicts, fit hours, the round", { t
     1,
   );
   await expect(person.vessel("Glass drum")).toContainText("Stuck");
-  await expect(page.getByRole("region", { name: "Fit hours" })).toContainText(/dusk|dawn/);
-  await expect(page.getByRole("region", { name: "Today’s round" })).toContainText("Pail two: wash it out");
+  await expect(page.getByRole("region", { name: "Good times to apply" })).toContainText(/dusk|dawn/);
+  await expect(page.getByRole("region", { name: "Today’s jobs" })).toContainText("Pail two: wash it out");
   await seesNoBarrier(page);
 });
 

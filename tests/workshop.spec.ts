@@ -9,25 +9,25 @@ test("receives a lot in the farm's own measure, with where it is from; bad days 
   await page.goto("/shed");
   await seesNoBarrier(page);
   await fitsTheScreen(page);
-  await page.getByRole("button", { name: "Receive a lot" }).click();
-  const receive = panel(page, "Receive a lot");
+  await page.getByRole("button", { name: "Add stock" }).click();
+  const receive = panel(page, "Add stock");
   await receive.getByLabel("What").selectOption("Worm castings");
   await receive.getByLabel("How much (kg)").fill("4 scoops");
   await expect(receive.getByText("= 2.59 kg, between 2.48 kg and 2.72 kg")).toBeVisible();
   await receive.getByLabel("How much (kg)").fill("2 gal");
   await expect(receive.getByText(/Which gallon\? US gal makes .* imp gal/)).toBeVisible();
   await receive.getByLabel("How much (kg)").fill("4 scoops");
-  await receive.getByLabel("Came in on").fill("2031-01-12");
-  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
+  await receive.getByLabel("Date received").fill("2031-01-12");
+  await receive.getByRole("button", { name: "Add to stock" }).click();
   await expect(receive.getByText("A lot can't come in on a day that has not been.").first()).toBeVisible();
-  await receive.getByLabel("Came in on").fill("2031-01-10");
-  await receive.getByLabel("Keeps to").fill("2031-01-01");
-  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
-  await expect(receive.getByText("It can't expire before it came in.").first()).toBeVisible();
+  await receive.getByLabel("Date received").fill("2031-01-10");
+  await receive.getByLabel("Use by").fill("2031-01-01");
+  await receive.getByRole("button", { name: "Add to stock" }).click();
+  await expect(receive.getByText("The use-by date is before the date received.").first()).toBeVisible();
   await expect(receive.getByLabel("How much (kg)")).toHaveValue("4 scoops");
-  await receive.getByLabel("Keeps to").fill("");
-  await receive.getByLabel("Stands where").fill("bay by the gate");
-  await receive.getByRole("button", { name: "Put it on the shelf" }).click();
+  await receive.getByLabel("Use by").fill("");
+  await receive.getByLabel("Place").fill("bay by the gate");
+  await receive.getByRole("button", { name: "Add to stock" }).click();
   await expect(receive).toHaveCount(0);
   await page.getByRole("link", { name: /^Worm castings: .* in 3 lots/ }).click();
   await expect(
@@ -44,13 +44,13 @@ async function twoWindows(browser: Browser, url: string): Promise<readonly [Page
 
 test("two windows draw the last of a lot: one has it, the other is told what is left", async ({ browser, baseURL }) => {
   const pages = await twoWindows(browser, `${baseURL}/shed?item=seaweed-extract`);
-  const sheets = pages.map((page) => panel(page, /^Seaweed extract: some of it went out/));
+  const sheets = pages.map((page) => panel(page, /^Seaweed extract: some of it removed/));
   for (const [index, page] of pages.entries()) {
     await page.getByRole("button", { name: /^Went out:/ }).click();
     await sheets[index]!.getByLabel("How much (L)").fill("1.5");
     await sheets[index]!.getByLabel("Why").fill("spilt");
   }
-  await Promise.all(sheets.map((sheet) => sheet.getByRole("button", { name: "Take it off the books" }).click()));
+  await Promise.all(sheets.map((sheet) => sheet.getByRole("button", { name: "Remove from stock" }).click()));
   const [one, two] = sheets as [(typeof sheets)[0], (typeof sheets)[0]];
   await expect(async () => expect((await one.count()) + (await two.count())).toBe(1)).toPass();
   const left = (await one.count()) === 1 ? one : two;
@@ -88,7 +88,7 @@ test("reads a file in: five kinds of wrong are named at their rows, then all of 
     'Neither the book nor the farm knows "Stardust".',
     '"lots" is no number.',
     "A lot can't come in on a day that has not been.",
-    "It can't expire before it came in.",
+    "The use-by date is before the date received.",
     "The same lot as in line 2.",
   ])
     await expect(page.getByText(words)).toBeVisible();
@@ -118,7 +118,7 @@ test("photographs a place: made small on the phone, kept with the farm, shown be
   await photograph.setInputFiles({ name: "words.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
   await expect(page.getByText("This picture could not be read. Is it a photograph?")).toBeVisible();
   await photograph.setInputFiles({ name: "ditch.png", mimeType: "image/png", buffer: Buffer.from(large) });
-  await expect(page.getByText("The picture is kept.")).toBeVisible();
+  await expect(page.getByText("The picture saved.")).toBeVisible();
   const picture = page.getByRole("img", { name: "Alder ditch" });
   await expect(picture).toBeVisible();
   // It stands on the page before it has come in.
@@ -135,12 +135,12 @@ async function sheetsOf(page: Page): Promise<{ pages: number; widthMm: number; h
 
 test("prints labels for every paper, alike for every can, with the code that opens the batch", async ({ page }) => {
   await page.goto("/shed");
-  await page.getByRole("button", { name: "Look, pour, label: Nettle extract" }).click();
+  await page.getByRole("button", { name: "Check or pour: Nettle extract" }).click();
   const store = panel(page, "Nettle extract");
   // It has stood a fortnight under its lock, so letting its gas out is what the sheet opens with.
   await store.getByRole("radio", { name: /gas let out/ }).click();
   await expect(store.getByText(/Turned slowly, face away/)).toBeVisible();
-  await store.getByRole("radio", { name: "poured over" }).click();
+  await store.getByRole("radio", { name: "pour" }).click();
   await store.getByLabel("Into how many").fill("3");
   await store.getByLabel("Each takes (L)").fill("1 jerry can");
   await store.getByLabel("What it stands in").selectOption("sealed");
@@ -151,7 +151,7 @@ test("prints labels for every paper, alike for every can, with the code that ope
   await expect(store).toHaveCount(0);
   await page.goto("/paper/labels?batch=2");
   await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
-  await expect(page.getByRole("article", { name: "Label 2/3" })).toContainText("NOT TO DRINK");
+  await expect(page.getByRole("article", { name: "Label 2/3" })).toContainText("DO NOT DRINK");
   await expect(
     page.getByRole("article", { name: "Label 2/3" }).getByRole("img", { name: "Opens batch 2" }),
   ).toBeVisible();
@@ -162,7 +162,7 @@ test("prints labels for every paper, alike for every can, with the code that ope
   await expect(page.getByRole("article", { name: /^Label 2/ })).toHaveCount(4);
   expect(await sheetsOf(page)).toEqual({ pages: 4, widthMm: 57, heightMm: 32 });
   await page.goto("/paper/labels?batch=2&hand=1");
-  await expect(page.getByRole("article", { name: "To copy by marker, No. 2/3" })).toContainText("NOT TO DRINK");
+  await expect(page.getByRole("article", { name: "To copy by marker, No. 2/3" })).toContainText("DO NOT DRINK");
 });
 
 test("prints mixing sheet, shopping and picking list as pages", async ({ page }) => {

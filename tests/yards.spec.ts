@@ -37,22 +37,22 @@ const SITUATIONS: readonly Situation[] = [
     next: "Log",
   },
   { drum: "Doubted drum", state: "Ready", says: [/“sulphur” was not borne out/], next: "Log" },
-  { drum: "Ammonia drum", state: "Nearly", says: [/Smells ammonia/, /once more/], next: "Log: smell it" },
-  { drum: "Maggot drum", state: "Held back", says: [/maggots/, /Two clean looks/], next: "Log: look" },
+  { drum: "Ammonia drum", state: "Almost ready", says: [/Smells ammonia/, /once more/], next: "Log: smell it" },
+  { drum: "Maggot drum", state: "On hold", says: [/maggots/, /Two clean looks/], next: "Log: look" },
   { drum: "Rotten drum", state: "Failed", says: [/Smells putrid/, /Never on a crop/], next: "Log" },
   { drum: "Floating char", state: /Too early|Nearly/, says: [/50 % has sunk: stir it long/], next: "Log: stir it" },
   { drum: "Cut tea", state: /Too early|Nearly/, says: [/stood without air for 8 h/], next: "Log: smell it" },
   { drum: "Heated drum", state: "Too early", says: [/Its heater lost its power/], next: "Log: read pH" },
   {
     drum: "Cold shell",
-    state: "Nearly",
+    state: "Almost ready",
     says: [/they rest with acid left/],
     never: [/chlorine in the water/, /says ready/],
     next: "Log: warm it",
   },
   {
     drum: "Over leachate",
-    state: "Past",
+    state: "Past its best",
     says: [/must not be used any more/, /The compost, today\. Not on any bed/],
     never: [/Use it as the recipe says/],
     next: "Log",
@@ -62,7 +62,7 @@ const SITUATIONS: readonly Situation[] = [
 const openDrum = async (page: Page, name: string) => {
   await page.goto("/");
   await page.getByRole("article", { name }).getByRole("link", { name }).click();
-  await expect(page.getByRole("heading", { name: "Stages and tending" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Stages and care" })).toBeVisible();
 };
 
 test("reads twelve situations of real yards as a calm grower would, each with what to do next", async ({ page }) => {
@@ -84,7 +84,7 @@ test("is told where a drum stands in one tap, and takes it back", { tag: "@both"
   await page.getByRole("button", { name: "Kitchen or room" }).click();
   await expect(page.getByText("Stands: kitchen or room.")).toBeVisible();
   await expect(page.getByText(/Nobody said where it stands/)).toHaveCount(0);
-  await expect(page.getByText(/worked out from where it stands/).first()).toBeVisible();
+  await expect(page.getByText(/calculated from its place/).first()).toBeVisible();
   await page.getByRole("button", { name: "Change the place" }).click();
   await page.getByRole("button", { name: "I don’t know" }).click();
   await expect(page.getByText(/Nobody said where it stands/)).toBeVisible();

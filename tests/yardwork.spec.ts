@@ -9,17 +9,17 @@ test(
     await page.goto("/shed/count");
     await fitsTheScreen(page);
     await page.getByLabel(/^Sea salt/).fill("1,5");
-    await page.getByRole("button", { name: /^As the books say: Rock dust/ }).click();
+    await page.getByRole("button", { name: /^Same as recorded: Rock dust/ }).click();
     await page.getByLabel(/^Potatoes/).fill("nine");
     await expect(page.getByText(/^A number, please/).first()).toBeVisible();
-    await expect(page.getByRole("button", { name: "Hand it in" })).toBeDisabled();
+    await expect(page.getByRole("button", { name: "Save count" })).toBeDisabled();
     await page.reload();
     await expect(page.getByLabel(/^Sea salt/)).toHaveValue("1,5");
     await page.getByLabel(/^Potatoes/).fill("8.5");
     await expect(page.getByText("3 of", { exact: false }).filter({ hasText: "counted" })).toBeVisible();
     await seesNoBarrier(page);
-    await page.getByRole("button", { name: "Hand it in" }).click();
-    await expect(page.getByText("2 lots put right.")).toBeVisible();
+    await page.getByRole("button", { name: "Save count" }).click();
+    await expect(page.getByText("2 lots corrected.")).toBeVisible();
     await page.goto("/shed?item=sea-salt");
     const item = panel(page, "Sea salt");
     await expect(item).toContainText("1.5 kg");
@@ -32,19 +32,19 @@ test("picks by name: what is poisonous stops, what wants care wants a reason", {
   await seesNoBarrier(page);
   await fitsTheScreen(page);
   await expect(page.getByText(/Sun up/)).toContainText("04:51");
-  await page.getByRole("button", { name: "Write a picking down" }).click();
+  await page.getByRole("button", { name: "Log picked plants" }).click();
   const pick = panel(page, "What was picked");
   await pick.getByLabel("Which plant").fill("hemlock");
-  await expect(pick.getByRole("alert")).toContainText("This stops here");
-  await expect(pick.getByRole("button", { name: "Put it on the shelf" })).toBeDisabled();
+  await expect(pick.getByRole("alert")).toContainText("Do not pick this");
+  await expect(pick.getByRole("button", { name: "Add to stock" })).toBeDisabled();
   await pick.getByLabel("Which plant").fill("yarrow");
   await pick.getByLabel("How much (kg)").fill("2");
   await pick.getByLabel("Where it grew").fill("roadside by the gate");
   await expect(pick.getByText(/Nothing is picked from roadside ground/)).toBeVisible();
-  await pick.getByRole("button", { name: "Put it on the shelf" }).click();
-  await expect(pick.getByText("Say why it may go in; it is kept.").first()).toBeVisible();
+  await pick.getByRole("button", { name: "Add to stock" }).click();
+  await expect(pick.getByText("Give a reason. It is saved.").first()).toBeVisible();
   await pick.getByLabel("Where it grew").fill("dry bank");
-  await pick.getByRole("button", { name: "Put it on the shelf" }).click();
+  await pick.getByRole("button", { name: "Add to stock" }).click();
   await expect(pick).toHaveCount(0);
 });
 
@@ -59,8 +59,8 @@ test(
     await plan.getByRole("link", { name: "Fill it" }).click();
     const fill = panel(page, "Fill Tote");
     await fill.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
-    await fill.getByRole("button", { name: "Mix it step by step" }).click();
-    await expect(page.getByRole("heading", { name: "Where it stands" })).toBeVisible();
+    await fill.getByRole("button", { name: "Fill step by step" }).click();
+    await expect(page.getByRole("heading", { name: "Place" })).toBeVisible();
     await seesNoBarrier(page);
     await fitsTheScreen(page);
     const tickAll = async (on: Page) => {
@@ -72,14 +72,14 @@ test(
     await expect(page.getByRole("heading", { name: "Water", exact: true })).toBeVisible();
     await page.getByLabel("What really went in (L)").fill("690");
     await expect(page.getByText(/1\.4 % beside the recipe/)).toBeVisible();
-    await page.getByRole("button", { name: "It is in" }).click();
+    await page.getByRole("button", { name: "Mark as added" }).click();
     await expect(page.getByRole("heading", { name: "Before the power" })).toBeVisible();
     await page.close();
 
     // The yard knows of it, and any other device goes on where it stands.
     const other = await browser.newPage();
     await other.goto(`${baseURL}/`);
-    await other.getByRole("article", { name: "Tote" }).getByRole("link", { name: "Go on mixing: Tote" }).click();
+    await other.getByRole("article", { name: "Tote" }).getByRole("link", { name: "Continue filling: Tote" }).click();
     await expect(other.getByRole("heading", { name: "Before the power" })).toBeVisible();
     await expect(other.getByRole("region", { name: "Done so far" })).toContainText("690 L of 700 L");
     await tickAll(other);
@@ -91,11 +91,11 @@ test(
     await other.getByRole("radio", { name: "brisk all over" }).click();
     await other.getByRole("button", { name: "Done" }).click();
     await expect(other.getByRole("heading", { name: "Molasses" })).toBeVisible();
-    await other.getByRole("button", { name: "It is in" }).click();
+    await other.getByRole("button", { name: "Mark as added" }).click();
     await expect(other.getByRole("timer")).toHaveText(/1[45]:\d\d/);
-    await other.getByRole("button", { name: "Go on before it is over" }).click();
+    await other.getByRole("button", { name: "Skip the wait" }).click();
     await expect(other.getByText("Alive: the clock starts with the last of these.")).toBeVisible();
-    await other.getByRole("button", { name: "It is in" }).click();
+    await other.getByRole("button", { name: "Mark as added" }).click();
     for (const heading of ["Are the lumps gone?", "The cover", "Label it"]) {
       await expect(other.getByRole("heading", { name: heading })).toBeVisible();
       await tickAll(other);
@@ -104,8 +104,8 @@ test(
       await other.getByRole("button", { name: "Done" }).click();
     }
     await expect(other.getByRole("heading", { name: "All is in" })).toBeVisible();
-    await other.getByRole("button", { name: "Start the clock" }).click();
-    await expect(other.getByRole("region", { name: "What went in" })).toContainText("690 L");
+    await other.getByRole("button", { name: "Start batch" }).click();
+    await expect(other.getByRole("region", { name: "Ingredients" })).toContainText("690 L");
     await other.goto(`${baseURL}/shed/shopping`);
     await expect(other.getByRole("listitem").filter({ hasText: "Castings tea in Tote" })).toHaveCount(0);
     await other.close();

@@ -26,7 +26,7 @@ describe("bin/core allocate", () => {
     expect(value!.plots.map(({ concentrate }) => concentrate.value)).toEqual([6, 6, 24, 0]);
     expect(value!.left.value).toBeCloseTo(2);
     expect(value!.without).toEqual([
-      { id: "beans", reason: "not-enough-left", text: "wants 4 L at the least, and 2 L is left" },
+      { id: "beans", reason: "not-enough-left", text: "wants 4 L at least, and 2 L is left" },
     ]);
   });
   it("carries whole cans, each use at its strength", () => {

@@ -60,7 +60,7 @@ function toRequest(input: Input): ScaleRequest {
 const sayLine = (line: ScaledLine) => {
   const most =
     line.high > line.amount * 1.0001 || line.low < line.amount * 0.9999
-      ? ` (${sayStock(line.low, line.unit, "metric")} to ${sayStock(line.high, line.unit, "metric")} is seen)`
+      ? ` (${sayStock(line.low, line.unit, "metric")} to ${sayStock(line.high, line.unit, "metric")} is usual)`
       : "";
   return `${sayStock(line.amount, line.unit, "metric")} ${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", as the cap on top" : ""}${most}`;
 };

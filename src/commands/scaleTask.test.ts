@@ -108,8 +108,8 @@ describe("the scale task", () => {
     ["a limit of nothing", { limits: [{ ingredient: "molasses", amount: { value: 0, unit: "L" } }] }, /above 0/],
     ["a limit below nothing", { limits: [{ ingredient: "molasses", amount: { value: -2, unit: "L" } }] }, /above 0/],
     ["a stand-in that is none", { substitutes: [{ instead: "molasses", use: "ash" }] }, /can't stand in/],
-    ["an ingredient that is none", { include: ["stardust"] }, /no ingredient "stardust"/],
-    ["a school that is none", { school: "thirds" }, /has no school/],
+    ["an ingredient that is none", { include: ["stardust"] }, /Unknown ingredient: "stardust"/],
+    ["a school that is none", { school: "thirds" }, /has no recipe/],
     [
       "a headspace larger than the vessel",
       { vessel: { ...litres(20), headspace: { value: 30, unit: "L" } } },

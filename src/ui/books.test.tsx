@@ -19,7 +19,7 @@ const COST: BatchCost = {
   breakdown: [
     { kind: "ingredient", label: "Molasses, lot of 2031-01-01", costMinor: 200 },
     { kind: "ingredient", label: "Molasses, lot of 2031-02-01", costMinor: 300 },
-    { kind: "labour", label: "Labour", costMinor: 1000 },
+    { kind: "labour", label: "Work", costMinor: 1000 },
     { kind: "power", label: "Power", costMinor: 0 },
   ],
 };
@@ -27,7 +27,7 @@ const COST: BatchCost = {
 describe("a batch's cost, drawn", () => {
   it("lays one layer an ingredient, the dearest at the bottom, and leaves out what cost nothing", () => {
     const { container } = renderWith(fakeActions(), <CostMeasure cost={COST} currency="crowns" label="Cost" />);
-    expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Cost: Labour 10.00 crowns, Molasses 5.00 crowns");
+    expect(screen.getByRole("img").getAttribute("aria-label")).toBe("Cost: Work 10.00 crowns, Molasses 5.00 crowns");
     const heights = [...container.querySelectorAll("svg rect")].map((layer) => Number(layer.getAttribute("height")));
     expect(heights[0]! / heights[1]!).toBeCloseTo(2, 6);
   });
@@ -95,7 +95,7 @@ describe("the ledger", () => {
   it("prices a litre where there is one, and does not hide a drum that failed", () => {
     renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
     expect(screen.getByText("0.10 crowns per L")).toBeVisible();
-    expect(screen.getByText(/thrown out; nothing came of it: 15.00 crowns/)).toBeVisible();
+    expect(screen.getByText(/thrown away, no yield: 15.00 crowns/)).toBeVisible();
     expect(screen.getByText(/still running: 15.00 crowns/)).toBeVisible();
     expect(screen.getByText("The newest 3 of 80 batches.")).toBeVisible();
   });
@@ -160,14 +160,14 @@ describe("a batch's page", () => {
   it("strikes an entry out by a later one", async () => {
     const actions = fakeActions();
     renderWith(actions, <BatchScreen page={PAGE} />);
-    fireEvent.click(screen.getByRole("button", { name: "Strike out: Smell: cidery" }));
+    fireEvent.click(screen.getByRole("button", { name: "Cross out: Smell: cidery" }));
     await waitFor(() =>
       expect(actions.logEntry.mock.calls[0]?.[0]).toMatchObject({ correctsId: 2, entry: { kind: "withdrawn" } }),
     );
   });
   it("shows what really went in beside the recipe", () => {
     renderWith(fakeActions(), <BatchScreen page={PAGE} />);
-    expect(screen.getByRole("region", { name: "What went in" })).toHaveTextContent("2 L (recipe 1.6 L)");
+    expect(screen.getByRole("region", { name: "Ingredients" })).toHaveTextContent("2 L (recipe 1.6 L)");
   });
   it("tells what came of one that has ended, and offers nothing to do to it", () => {
     const close = {
@@ -184,11 +184,11 @@ describe("a batch's page", () => {
       actorName: "Ben",
     } as const;
     renderWith(fakeActions(), <BatchScreen page={{ ...PAGE, close, stores: [storeOf()] }} />);
-    const outcome = screen.getByRole("region", { name: "What came of it" });
+    const outcome = screen.getByRole("region", { name: "Result" });
     expect(outcome).toHaveTextContent(
-      "150 L strained of 170 L (as usual: 144 L to 160 L) today 07:00 by Ben; what was left: onto the compost, 1.5 kg; rinsed with 4 L, into the liquid, which it thins. Against the verdict “early”: frost tonight",
+      "150 L strained of 170 L (as usual: 144 L to 160 L) today 07:00 by Ben; what was left: onto the compost, 1.5 kg; rinsed with 4 L, into the liquid, which it thins. Strained while “early”: frost tonight",
     );
-    expect(screen.queryByRole("button", { name: "Strain or throw out" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Strain or throw away" })).toBeNull();
   });
 });
 
@@ -225,7 +225,7 @@ describe("the frame", () => {
   });
   it("turns to dusk and back, and remembers", () => {
     header();
-    const switcher = screen.getByRole("button", { name: "Day or dusk" });
+    const switcher = screen.getByRole("button", { name: "Light or dark screen" });
     fireEvent.click(switcher);
     expect([document.documentElement.dataset.theme, localStorage.getItem("ruchka-light")]).toEqual(["dusk", "dusk"]);
     fireEvent.click(switcher);

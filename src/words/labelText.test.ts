@@ -30,7 +30,7 @@ describe("a label in words", () => {
   });
   it("tells by when once it is strained, and that nothing can be told", () => {
     expect(sayLabel({ ...LABEL, expected: null, useByMs: ms("2032-08-20") }, UTC).ready).toBe("use by 20 Aug 2032");
-    expect(sayLabel({ ...LABEL, expected: { fromMs: null, toMs: null } }, UTC).ready).toMatch(/look and smell/);
+    expect(sayLabel({ ...LABEL, expected: { fromMs: null, toMs: null } }, UTC).ready).toMatch(/check and smell/);
   });
   it("tells the hour too of what lives for hours", () =>
     expect(
@@ -57,12 +57,12 @@ describe("a label in words", () => {
   });
   it("never leaves out that it is not to drink", () => {
     const text = sayLabel(LABEL, UTC);
-    expect(text.never).toContain("NOT TO DRINK");
-    expect(markerLines(text)).toContain("NOT TO DRINK");
+    expect(text.never).toContain("DO NOT DRINK");
+    expect(markerLines(text)).toContain("DO NOT DRINK");
     expect(markerLines(text).every((line) => line.length < 60)).toBe(true);
   });
   it("says the thinning, or that it is not put on", () => {
     expect(sayLabel(LABEL, UTC).dilution).toBe("1:250 drench, growing plants");
-    expect(sayLabel({ ...LABEL, dilution: null }, UTC).dilution).toBe("not put on as it is");
+    expect(sayLabel({ ...LABEL, dilution: null }, UTC).dilution).toBe("never undiluted");
   });
 });

@@ -147,20 +147,20 @@ describe("verdicts in words", () => {
         telling,
       ),
     ).toBe(
-      "14 °C over the last day (worked out from the air outside and how the brew goes), cooler than it likes; in such warmth it is about 60 % of the way to ready.",
+      "14 °C over the last 24 h (calculated from the air and how the brew goes), cooler than it likes; by warmth it is about 60 % of the way to ready.",
     );
   });
-  it("head a batch that is held back otherwise than one that failed", () => {
-    expect(sayState({ state: "spoiled", spoilt: "hold" })).toBe("Held back");
+  it("head a batch that is on hold otherwise than one that failed", () => {
+    expect(sayState({ state: "spoiled", spoilt: "hold" })).toBe("On hold");
     expect(sayState({ state: "spoiled", spoilt: "discard" })).toBe("Failed");
     expect(sayState({ state: "peak", spoilt: null })).toBe("Best now");
   });
   it("say what warmth would change", () => {
     expect(sayWarmer({ atC: 22, start: { p10: 24 * 11, p50: 24 * 12, p90: null } }, telling)).toBe(
-      "Kept at 22 °C from now on, it would open about Sat 08:00.",
+      "Kept at 22 °C from now on, it is likely ready about Sat 08:00.",
     );
     expect(sayWarmer({ atC: 22, start: { p10: 24 * 11, p50: 24 * 12, p90: 24 * 13.5 } }, telling)).toBe(
-      "Kept at 22 °C from now on, it would open about Sat 08:00, most likely between tomorrow 08:00 and Sun 20:00.",
+      "Kept at 22 °C from now on, it is likely ready about Sat 08:00, most likely between tomorrow 08:00 and Sun 20:00.",
     );
     expect(sayWarmer(null, telling)).toBeNull();
     expect([saySpan(3, 7), saySpan(20, 60), saySpan(60, 2000), saySpan(3.1, 3.2)]).toEqual([
@@ -177,25 +177,25 @@ describe("verdicts in words", () => {
     const nowMs = telling.now.getTime();
     const say = (window: WindowMs, state: VerdictState = "early", spoilt: "hold" | null = null) =>
       sayWindow({ window, state, spoilt }, nowMs, telling.clock);
-    expect(say({ start, end: none })).toBe("Opens about Sat 06:00, between tomorrow 20:00 and Sun 14:00.");
-    expect(say({ start: none, end: none }, "stuck")).toBe("No window in sight.");
+    expect(say({ start, end: none })).toBe("Likely ready about Sat 06:00, between tomorrow 20:00 and Sun 14:00.");
+    expect(say({ start: none, end: none }, "stuck")).toBe("Ready date unknown.");
     const end = { p10: null, p50: at("2031-03-24T06:00:00Z"), p90: null };
-    expect(say({ start, end }, "ready")).toBe("Open by its signs, sooner than reckoned; closes about Mon.");
-    expect(say({ start: none, end: none }, "peak")).toBe("Open by its signs, sooner than reckoned.");
-    expect(say({ start, end }, "spoiled")).toBe("Nothing will come of it.");
-    expect(say({ start, end }, "spoiled", "hold")).toBe("It waits for what the doubt comes to.");
+    expect(say({ start, end }, "ready")).toBe("Ready now by its signs, earlier than expected; good until about Mon.");
+    expect(say({ start: none, end: none }, "peak")).toBe("Ready now by its signs, earlier than expected.");
+    expect(say({ start, end }, "spoiled")).toBe("Failed. Put it on hot compost.");
+    expect(say({ start, end }, "spoiled", "hold")).toBe("On hold until the next checks.");
     const behind = { p10: nowMs - 9, p50: nowMs - 5, p90: nowMs - 1 };
-    expect(say({ start: behind, end }, "ready")).toBe("Open until about Mon.");
-    expect(say({ start: behind, end: behind }, "past")).toBe("Closed about today 08:00.");
-    expect(say({ start: behind, end: none }, "near")).toBe("By its warmth the window is open, and it keeps.");
+    expect(say({ start: behind, end }, "ready")).toBe("Good until about Mon.");
+    expect(say({ start: behind, end: behind }, "past")).toBe("Past its best since about today 08:00.");
+    expect(say({ start: behind, end: none }, "near")).toBe("By warmth it should be ready. It keeps.");
   });
   it("say cautions and entries", () => {
     expect(sayCaution({ code: "too-strong", weight: "reason", strongest: 32, partsWater: 10 })).toBe(
-      "1:10 is stronger than the strongest in the book (1:32). Patch-test first.",
+      "1:10 is stronger than the strongest usual (1:32). Patch-test first.",
     );
     expect(
       sayEntry({ kind: "act", numberValue: 2, word: "topped-up", instrument: null, spot: null, note: "" }, "metric"),
-    ).toBe("Topped up with 2 L");
+    ).toBe("Water added: 2 L");
   });
 });
 
@@ -204,9 +204,9 @@ describe("what topping up left of the strength", () => {
     expect(sayThinned(1, 250)).toBeNull();
     expect(sayThinned(0.996, 250)).toBeNull();
     expect(sayThinned(0.9, 250)).toBe(
-      "Topped up with water: it is at 90 % of its first strength, and 1:225 does what 1:250 would.",
+      "Water added water: it is at 90 % of its first strength, and 1:225 does what 1:250 would.",
     );
-    expect(sayThinned(0.5, 0)).toBe("Topped up with water: it is at 50 % of its first strength.");
+    expect(sayThinned(0.5, 0)).toBe("Water added water: it is at 50 % of its first strength.");
   });
 });
 
@@ -223,8 +223,8 @@ describe("what doing otherwise comes to", () => {
   });
   it.each<[[number, number, number], [number, number, number], string]>([
     [[48, 72, 96], [24, 36, 48], "It would open 1 to 2 days sooner."],
-    [[3, 10, 96], [3, 8, 24], "It would open about 2 h sooner, 3 days sooner at the most."],
-    [[3, 10, 96], [3, 10, 24], "It would open as soon, 3 days sooner at the most."],
+    [[3, 10, 96], [3, 8, 24], "It would open about 2 h sooner, 3 days sooner at most."],
+    [[3, 10, 96], [3, 10, 24], "It would open as soon, 3 days sooner at most."],
     [[3, 10, 20], [3, 10, 20], "It would make no difference worth the trouble."],
     [[10, 20, 30], [12, 30, 60], "It would open 2 to 30 h later."],
   ])("from %j to %j", (before, after, said) =>

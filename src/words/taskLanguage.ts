@@ -42,7 +42,7 @@ const PHRASES: Readonly<Record<TaskWord, readonly [en: string, es: string, fr: s
   "cool": ["put it in the shade", "poner a la sombra", "mettre à l’ombre", "pôr à sombra"],
   "warm": ["keep it warm", "mantener caliente", "garder au chaud", "manter aquecido"],
   "read-ph": [
-    "read pH at mid-depth",
+    "measure pH halfway down",
     "medir el pH a media altura",
     "mesurer le pH à mi-hauteur",
     "medir o pH a meia altura",
@@ -68,7 +68,7 @@ const PHRASES: Readonly<Record<TaskWord, readonly [en: string, es: string, fr: s
   "go-on-mixing": ["go on mixing", "seguir mezclando", "continuer le mélange", "continuar a mistura"],
   "fill": ["fill it as planned", "llenar según el plan", "remplir comme prévu", "encher conforme o plano"],
   "pick": [
-    "pick before the sun is up",
+    "pick before sunrise",
     "recoger antes de salir el sol",
     "cueillir avant le lever du soleil",
     "colher antes do nascer do sol",

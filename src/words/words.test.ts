@@ -116,7 +116,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "steps-left": { next: "Worm castings" },
   "version-unconfirmed": { what: "Molasses is far more than growers use." },
   "version-moved": { last: 3 },
-  "recipe-refused": { texts: ["Brugmansia goes into no brew."] },
+  "recipe-refused": { texts: ["Brugmansia Never use it in a brew."] },
   "poisonous": { why: "Foxglove stops the heart." },
   "plants-are-picked": {},
   "castings-unfit": { why: "They are rotten." },

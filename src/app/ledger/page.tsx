@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { LedgerScreen } from "@/ui/ledger/LedgerScreen";
 import { openView } from "../openPage";
 
-export const metadata: Metadata = { title: "Ledger" };
+export const metadata: Metadata = { title: "Costs" };
 
 export default async function LedgerPage() {
   const view = await openView("ledger");

@@ -43,7 +43,7 @@ describe("a recipe read from a file", () => {
     const { lid: _lid, ...rest } = bookDocument("cultured-extract");
     expect(complaintsOf(JSON.stringify({ ...rest, colour: "green" }, null, 2))).toEqual(
       expect.arrayContaining([
-        { line: 1, path: "/lid", text: "/lid: This is needed." },
+        { line: 1, path: "/lid", text: "/lid: Fill this in." },
         expect.objectContaining({ path: "/colour", text: "/colour: This is not known here." }),
       ]),
     );
@@ -53,7 +53,7 @@ describe("a recipe read from a file", () => {
       "/ingredients/1/ingredient",
     );
     expect(complaintsOf(TEXT.replace('"method": "cultured-extract"', '"method": "moon-water"'))[0]!.text).toMatch(
-      /no method/,
+      /Unknown method/,
     );
   });
   it("refuses a tight lid on gas, at its line", () => {

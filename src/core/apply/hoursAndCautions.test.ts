@@ -149,7 +149,7 @@ describe("what a liquid carries, against what is eaten", () => {
     expect(given({ plots: [{ ...PLOT, ...plot }] })).toEqual([expect.objectContaining({ weight: "blocked", ruleD })]),
   );
   it.each([
-    ["bare ground", { crop: "", leafEaten: false, harvestOn: null }],
+    ["bare soil", { crop: "", leafEaten: false, harvestOn: null }],
     ["what nobody eats", { crop: "lawn", leafEaten: false, harvestOn: null }],
     ["a harvest far enough off", { harvestOn: "2031-07-18" }],
   ])("lets dung onto %s", (_what, plot) => expect(codes({ plots: [{ ...PLOT, ...plot }] })).toEqual([]));

@@ -93,7 +93,7 @@ describe("loads", () => {
     ["a plot whose plants nobody counted", { mixRate: { amountL: 3, per: "plant" as const } }, "plot-without-size"],
     ["a flood", { mixRate: { amountL: 1e6, per: "m2" as const } }, "out-of-range"],
     ["a can of nothing", { tool: { type: "hand" as const, volumeL: 0 } }, "out-of-range"],
-    ["less than nothing in store", { availableL: -1 }, "negative"],
+    ["less than no inputs", { availableL: -1 }, "negative"],
   ])("refuses %s", (_what, change, code) => {
     try {
       workOutLoads({ ...base, ...change });

@@ -59,7 +59,7 @@ describe("what a finished input may still be used for", () => {
           }
         }
   });
-  it("is bare ground and the heap once an extract is past its day, the heap alone once it smells off", () => {
+  it("is bare ground and the heap once an extract is expired, the heap alone once it smells bad", () => {
     const past = usesNow(asked("cultured-extract", { hoursPastExpiry: 30 }));
     expect(past.every((use) => use === "drench-bare" || use === "compost")).toBe(true);
     expect(past.length).toBeGreaterThan(0);

@@ -130,7 +130,7 @@ describe("the cautious figures", () => {
     const amount = molasses("bacterial")!.amount;
     expect(amount.type === "per-basis" && amount.perBasis).toEqual({ low: 0.00025, default: 0.0015, high: 0.005 });
   });
-  it("ask an extract for pH 4 and two weeks at the least", () => {
+  it("ask an extract for pH 4 and two weeks at least", () => {
     const recipe = findRecipe("cultured-extract");
     expect([phTarget(recipe), minimumAgeD(recipe)]).toEqual([4, 14]);
   });

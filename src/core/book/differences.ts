@@ -124,7 +124,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "What is past its best",
     ["leaf-mould-brew", "leachate-bloom", ...TEAS],
-    [side("still onto the garden"), mild("nothing that smells off")],
+    [side("still onto the garden"), mild("nothing that smells bad")],
     null,
     "mild smell: compost or bare soil; foul: compost only",
     "The nose sorts it.",
@@ -132,7 +132,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "How long it serves once the air stops",
     ["aerated-tea", "feeding-tea", "leachate-bloom"],
-    [side("at once"), mild("1 h on leaves, 4 h on soil"), side("12 h"), side("days, if the air stays on")],
+    [side("under 3 h"), mild("1 h on leaves, 4 h on soil"), side("12 h"), side("days, if the air stays on")],
     12,
     "1 h on leaves, 4 h on soil, 12 h at the very end",
     "The shortest that growers give for a living tea.",
@@ -202,7 +202,7 @@ export const DIFFERENCES: readonly Difference[] = [
     "It goes by the recipe.",
   ),
   difference(
-    "How strong tea goes on",
+    "Dilution tea goes on",
     ["aerated-tea"],
     [side("undiluted"), mild("1:1 on leaves"), side("1:10 to 1:16")],
     17,
@@ -246,7 +246,7 @@ export const DIFFERENCES: readonly Difference[] = [
     ["leaf-soak", "cultured-extract", "char-green-liquid", "drum-manure-tea"],
     [side("daily"), side("twice daily, then closed"), side("never"), mild("as each method says")],
     null,
-    "each method has its own programme",
+    "each method has its own schedule",
     "Air makes another thing of it.",
   ),
   difference(
@@ -278,7 +278,7 @@ export const DIFFERENCES: readonly Difference[] = [
     ["cultured-extract"],
     [mild("mid-depth"), side("anywhere")],
     null,
-    "mid-depth, once it stands still",
+    "halfway down, once it is steady",
     "Film and lees read up to a whole unit apart.",
   ),
   difference(
@@ -367,7 +367,7 @@ export const DIFFERENCES: readonly Difference[] = [
     [side("no need"), side("fine"), mild("hard parts only")],
     null,
     "chop what is hard, leave what is soft",
-    "Surface is what counts.",
+    "Foam is what counts.",
   ),
   difference(
     "When to pick",
@@ -510,7 +510,7 @@ export const DIFFERENCES: readonly Difference[] = [
     ["aerated-tea"],
     [side("keeps a day or more on air"), mild("use it at its best")],
     null,
-    "one more night at most, smelt every six hours",
+    "one more night at most, smelled every 6 hours",
     "The food runs out.",
   ),
   difference(
@@ -526,7 +526,7 @@ export const DIFFERENCES: readonly Difference[] = [
     ["plant-juice", "lactic-serum", "legume-leaf-ferment", ...DUNG],
     [side("every watering"), mild("weekly if dilute"), side("monthly")],
     null,
-    "weekly at the most for dilute ones, monthly for dung",
+    "weekly at most for dilute ones, monthly for dung",
     "It adds up.",
   ),
   difference(
@@ -546,7 +546,7 @@ export const DIFFERENCES: readonly Difference[] = [
       side("10 to 30 US gal of mix"),
     ],
     6,
-    "asked; 5 US gal of concentrate to the acre, 10 at the most",
+    "asked; 5 US gal of concentrate to the acre, 10 at most",
     "Mix taken for concentrate is six times too much.",
   ),
   difference(

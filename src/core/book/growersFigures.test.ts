@@ -167,6 +167,6 @@ describe.each(METHODS.map((method) => [method.name, method] as const))("%s, told
   it("never promises health, and warns people off", () => {
     const words = JSON.stringify(method).toLowerCase();
     expect(words).not.toMatch(/\b(cures?|heals?|medicine|remedy|probiotic)\b/);
-    expect(method.cautions.map((id) => CAUTIONS[id]).join(" ")).toMatch(/Not for drinking/);
+    expect(method.cautions.map((id) => CAUTIONS[id]).join(" ")).toMatch(/Do not drink/);
   });
 });

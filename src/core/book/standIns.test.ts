@@ -55,7 +55,7 @@ describe("where growers differ", () => {
       DIFFERENCES.filter(({ sides }) => !sides.some(({ cautious }) => cautious)).map(({ point }) => point),
     ).toEqual([]));
   it.each(DIFFERENCES.map((row) => [row.point, row] as const))(
-    "%s: two sides at the least, what the book goes by, and why",
+    "%s: two sides at least, what the book goes by, and why",
     (_point, row) => {
       expect(row.sides.length).toBeGreaterThan(1);
       expect(row.bookGoesBy.length).toBeGreaterThan(2);

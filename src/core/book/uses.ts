@@ -62,7 +62,7 @@ export const USES = {
     target: "other",
     mixLPerM2: { low: 1, default: 3, high: 5 },
     mixLPerPlant: null,
-    how: "Over the heap while it is turned.",
+    how: "Over the compost while it is turned.",
   },
   "incorporate": {
     name: "Worked in",
@@ -97,7 +97,7 @@ export const USES = {
     target: "other",
     mixLPerM2: null,
     mixLPerPlant: null,
-    how: "Down the drain that leads to it, in the evening. Ask your local code first; it mends nothing that is broken.",
+    how: "Down the drain that leads to it, in the evening. Check local law first; it mends nothing that is broken.",
   },
   "top-dress": {
     name: "Top dressing",

@@ -59,7 +59,7 @@ const RULES: readonly Rule[] = [
   {
     missing: "Scales",
     instead: "a cup or cap of the farm's own, weighed once with someone's scales",
-    costs: "the spread of the measure; salt, sugar and acid want scales all the same",
+    costs: "the spread of the measure; salt, sugar and acid want scales anyway",
     when: () => true,
   },
 ];

@@ -238,7 +238,7 @@ describe("a brew that went off", () => {
 describe("what would help", () => {
   const looks = (methodId: string, days: number, log: LogItem[] = []) =>
     assess(at(methodId, days, 22, log)).looks.map(({ kind }) => kind);
-  it("is a meter where pH decides, a strip after it, a look at the foam in a still bloom, the float in char", () => {
+  it("is a meter where pH decides, a strip after it, check the foam in a still bloom, the float in char", () => {
     const extract = looks("cultured-extract", 8);
     expect(extract[0]).toBe("ph");
     expect(extract.indexOf("ph-strip")).toBeLessThan(extract.indexOf("smell"));

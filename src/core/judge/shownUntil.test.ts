@@ -12,7 +12,7 @@ describe("how far a batch's course is shown", () => {
     expect(shownUntilH({ start: mark(30, 40, 90), peak: NEVER, end: NEVER }, 40)).toBe(90);
     expect(shownUntilH({ start: mark(30, 40, 90), peak: mark(40, 50, 95), end: NEVER }, 40)).toBe(95);
   });
-  it("a little beyond its close, so that the fall is seen", () => {
+  it("a little beyond its close, so that the fall is usual", () => {
     expect(shownUntilH({ start: NEVER, peak: NEVER, end: mark(60, 100, 140) }, 40)).toBeCloseTo(110, 9);
   });
   it("no further than twelve days", () => {

@@ -128,7 +128,7 @@ describe("instruments and fingers that err", () => {
     expect(verdict.state).toBe("ready");
     expect(verdict.codes).toContain("doubt-lifted");
   });
-  it("one sulphur and a high strip on the fourth day is held, not thrown out; tapped twice it is still one", () => {
+  it("one sulphur and a high strip on the fourth day is held, not thrown away; tapped twice it is still one", () => {
     const log = [smell(4, "sulphur"), { ...smell(4, "sulphur"), hour: 4 * D + 0.1 }, ph(4, 5, "strip")];
     expect(told({ method: "cultured-extract", days: 4.1, place: room, log })).toMatchObject({
       spoilt: "hold",

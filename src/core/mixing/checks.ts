@@ -10,7 +10,7 @@ export const POWER = step(
     checks: [
       "Pump stands above the water, or has a check valve",
       "Plug and socket are under cover from rain",
-      "Residual-current device is on and was tried",
+      "Safety switch (RCD, GFCI) is on and tested",
       "A drip loop hangs in each cable",
     ],
   },
@@ -25,7 +25,7 @@ export const BUBBLES = step(
       holds("none", "Look for a kinked hose, a stone that floats, a pump that is off."),
       fits("mild", "Enough for a thin brew. Open the pump if castings lie loose."),
       fits("brisk all over", "As it should be."),
-      holds("violent", "Turn it down: it beats threads apart and throws foam over the brim."),
+      holds("violent", "Turn it down: it beats threads apart and throws foam it will overflow."),
     ],
   },
 );

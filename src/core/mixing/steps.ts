@@ -26,9 +26,9 @@ function siteStep(recipe: Recipe, litres: number): MixStep {
   const heavy = litres > LIFTABLE_KG;
   return step(
     "site",
-    "Where it stands",
+    "Place",
     heavy ? "Full, it is not moved again." : "Pick the place before it is full.",
-    "A litre weighs a kilogram, and a brew in the wrong place is late, foul or spilt.",
+    "A litre weighs a kilogram, and a brew in the wrong place is late, foul or spilled.",
     {
       checks: [
         "Level, and the ground bears it",

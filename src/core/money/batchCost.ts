@@ -44,7 +44,7 @@ export function batchCost(request: BatchCostRequest): BatchCost {
     ...request.lots.map((use, index) =>
       line("ingredient", use.label, use.amount * use.unitCostMinor, `/lots/${index}`),
     ),
-    line("labour", "Labour", (request.labourMin / 60) * request.labourMinorPerH, "/labour"),
+    line("labour", "Work", (request.labourMin / 60) * request.labourMinorPerH, "/labour"),
     line("power", "Power", request.powerKWh * request.powerMinorPerKWh, "/power"),
     ...request.consumables.map((item, index) =>
       line("consumable", item.label, item.costMinor, `/consumables/${index}`),

@@ -174,7 +174,7 @@ describe("the recipe that a farm goes by", () => {
     versionNo: 2,
     document: withAmount("molasses", 0.02),
   };
-  it("is the cautious school's until it picks another, or a version of its own", () => {
+  it("is the cautious recipe's until it picks another, or a version of its own", () => {
     expect(chosenKey("plant-juice", [])).toEqual({
       methodId: "plant-juice",
       schoolId: "equal-weight",

@@ -130,7 +130,7 @@ describe("scaling", () => {
   });
 });
 
-describe("the book", () => {
+describe("the usual", () => {
   it.each(METHODS.map((method) => [method.id, method] as const))(
     "%s names only words, uses and schools that exist, in ranges that hold their default",
     (_id, method) => {

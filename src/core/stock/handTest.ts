@@ -24,9 +24,9 @@ const LEAF_MOULD: readonly HandFinding[] = [
   {
     word: "few threads, dry at the edges",
     fit: true,
-    say: "Weak: it may go in and takes longer. Mist the rest under a breathing lid.",
+    say: "Weak: it may go in and takes longer. Mist the rest under a loose lid or cloth.",
   },
-  { word: "sour or dead", fit: false, say: "Dead: gather afresh; this goes on the heap." },
+  { word: "sour or dead", fit: false, say: "Dead: gather afresh; this goes on hot compost." },
 ];
 
 const HAND_TESTS: Readonly<Record<string, readonly HandFinding[]>> = {

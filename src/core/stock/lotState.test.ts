@@ -31,7 +31,7 @@ describe("a lot as it stands", () => {
   });
 });
 
-describe("what is held back", () => {
+describe("what is on hold", () => {
   it.each([
     ["castings", "sticky, rancid", false],
     ["castings", "holds, then crumbles", true],
@@ -88,7 +88,7 @@ describe("what is held back", () => {
       ),
     ).toMatchObject({ hard: true });
   });
-  it("holds what is past its day by a word that a reason lifts, and a live culture that stood hot", () => {
+  it("holds what is expired by a word that a reason lifts, and a live culture that stood hot", () => {
     expect(holdOn("2031-02-01", lot("bought-culture", { expiresOn: "2031-01-31" }))).toMatchObject({ hard: false });
     expect(holdOn("2031-02-01", lot("molasses", { expiresOn: "2031-01-31" }))).toMatchObject({ hard: false });
     expect(holdOn("2031-01-31", lot("molasses", { expiresOn: "2031-01-31" }))).toBeNull();

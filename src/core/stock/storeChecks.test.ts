@@ -43,7 +43,7 @@ describe("smelling a store again", () => {
     expect(recheck({}, 9, air(20, 28, 29, 30, 20))).toEqual({ because: "hot-spell", dueMs: 4 * DAY });
     expect(recheck({}, 9, air(29, 20, 29, 20, 29))).toBeNull();
   });
-  it("counts only the heat since it was last smelt", () => {
+  it("counts only the heat since it was last smelled", () => {
     const spell = air(20, 28, 29, 30, 20, 29);
     expect(recheck({ checks: [check("smelt-good", 5)] }, 9, spell)).toBeNull();
     expect(recheck({ shelfFromMs: 3 * DAY }, 9, spell)).toBeNull();

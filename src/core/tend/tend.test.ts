@@ -86,7 +86,7 @@ describe("solids left in", () => {
   });
 });
 
-describe("stages by what is seen", () => {
+describe("stages by what is usual", () => {
   const brew = findRecipe("leaf-mould-brew");
   const spansAt = (log: readonly LogItem[], nowH: number, opensH: number | null = 80) =>
     stageSpans(brew, log, nowH, opensH);

@@ -54,7 +54,7 @@ describe("the ledger's guard", () => {
     await move(lotId, -5);
     expect(await balance(lotId)).toEqual({ onHand: 0, cameIn: 5 });
   });
-  it("keeps what came in apart from what is there: only receipts and their corrections change it", async () => {
+  it("keeps what added apart from what is there: only receipts and their corrections change it", async () => {
     const lotId = await insertLot(farm.scratch.db, lotOf());
     const receipt = await move(lotId, 5);
     const waste = await move(lotId, -1);

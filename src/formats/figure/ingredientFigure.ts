@@ -55,7 +55,7 @@ export function servesFigure(amount: ReadAmount, name: string, { units, measures
     : {
         answers,
         working: `${sayQuantity(reading)} = ${sayStock(held, stockUnit, units)} of ${INGREDIENTS[id].name.toLowerCase()}, by each recipe's own share`,
-        assumed: ["the cautious school of each; the largest is the thinnest that growers go"],
+        assumed: ["the cautious recipe of each; the largest is the thinnest that growers go"],
       };
 }
 
@@ -103,7 +103,7 @@ export function perLitreFigure(text: string, { units, measures }: FigureOptions)
         ? [`${name.toLowerCase()} weighs ${formatNumber(densityKgPerL!, 3)} kg a litre; yours may differ by a tenth`]
         : []),
       ...(id === "sea-salt"
-        ? ["Salt stays in the soil: brews want 1 g to the litre at the most, a salted ferment 18"]
+        ? ["Salt stays in the soil: brews want 1 g to the litre at most, a salted ferment 18"]
         : []),
     ],
   };

@@ -90,8 +90,8 @@ export function measureFigure(
     return {
       answers: [
         { label: "likely", quantity: { value: usual * value * each, unit }, text: say(usual) },
-        { label: "at the least", quantity: { value: low * value * each, unit }, text: say(low) },
-        { label: "at the most", quantity: { value: high * value * each, unit }, text: say(high) },
+        { label: "at least", quantity: { value: low * value * each, unit }, text: say(low) },
+        { label: "at most", quantity: { value: high * value * each, unit }, text: say(high) },
       ],
       working: `${value} × ${sayVolume(usual, units, 2)}${unit === "kg" ? ` × ${each} kg/L` : ""} = ${say(usual)}`,
       assumed: [

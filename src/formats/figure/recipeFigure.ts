@@ -93,6 +93,6 @@ export function recipeFigure(left: ReadAmount, method: Method, { units, measures
       text: sayStock(line.amount, line.unit, units),
     })),
     working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(recipe.fillShare.default * 100)} %: ${sayVolume(scaled.occupiedL, units)} with what the solids push up`,
-    assumed: [`${method.name}, ${recipe.school.name.toLowerCase()}, the cautious school`],
+    assumed: [`${method.name}, ${recipe.school.name.toLowerCase()}, the cautious recipe`],
   };
 }

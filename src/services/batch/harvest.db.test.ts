@@ -51,7 +51,7 @@ describe("straining, storing, applying", () => {
   });
   const vesselStatus = async () => (await readYard(farm.context(), await farmRow())).vessels[0]!.status;
 
-  it("strains into a store with its clock started, leaves the vessel to be washed, then free", async () => {
+  it("strains into a store with its clock started, leaves the vessel needs washing, then free", async () => {
     const storeId = await strain();
     const { stores } = await readField(farm.context(), await farmRow());
     expect(stores).toMatchObject([
@@ -105,10 +105,10 @@ describe("straining, storing, applying", () => {
     expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
     await farm.log(young, hoursAgo(3), { kind: "smell", word: "putrid" });
     const held = await refusalOf(close({ overrideReason: "smells fine to me" }));
-    expect(held).toMatchObject({ code: "batch-held", fields: { "/kind": "Held back: not to be strained for use." } });
+    expect(held).toMatchObject({ code: "batch-held", fields: { "/kind": "On hold: do not strain it for use." } });
     await farm.log(young, hoursAgo(0.5), { kind: "smell", word: "putrid" });
     const failed = await refusalOf(close({ overrideReason: "smells fine to me" }));
-    expect(failed).toMatchObject({ code: "batch-failed", fields: { "/kind": "Failed: only to be thrown out." } });
+    expect(failed).toMatchObject({ code: "batch-failed", fields: { "/kind": "Failed: only to be thrown away." } });
     await close({ kind: "discarded", yieldL: 0 });
     const page = (await readBatch(farm.context(), await farmRow(), young))!;
     expect(page.close).toMatchObject({ kind: "discarded", verdict: "spoiled" });
@@ -241,7 +241,7 @@ describe("straining, storing, applying", () => {
       "a use the book does not know for it",
       { useId: "seedling", overrideReason: "" },
       "/overrideReason",
-      "knows no such use",
+      "no known use",
     ],
     ["no plots", { plotIds: [] }, "/plotIds", "Choose at least one"],
     ["a plot that is not there", { plotIds: [4711] }, "/plotIds/0", "no such plot"],

@@ -24,7 +24,7 @@ describe("the log", () => {
 
   it("redraws the verdict and its reasons with each entry", async () => {
     const before = await batchInYard();
-    expect(before.reasons.join(" ")).toContain("No pH read yet");
+    expect(before.reasons.join(" ")).toContain("No pH yet");
     await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 3.8, instrument: "meter", spot: "mid-depth" });
     const read = await batchInYard();
     expect(read.reasons.join(" ")).toContain("pH 3.8; at or under 4.");
@@ -68,7 +68,7 @@ describe("the log", () => {
     expect((await topUp(30)).fields["/entry/litres"]).toMatch(/^Only 1\d(\.\d)? L more fit into Drum\.$/);
     const roomL = 100 - (await batchInYard()).filledL;
     await farm.log(batchId, hoursAgo(1), { kind: "act", act: "topped-up", litres: Number(roomL.toFixed(2)) });
-    expect((await topUp(5)).fields["/entry/litres"]).toBe("Drum is full to the brim.");
+    expect((await topUp(5)).fields["/entry/litres"]).toBe("Drum is full.");
     const water = { requestKey: key(), batchId, ingredientId: "water", amount: 5 };
     expect((await refusalOf(addToBatch(farm.context(), water))).fields).toHaveProperty("/amount");
     const yields = (yieldL: number) => ({

@@ -19,13 +19,13 @@ describe("what a batch leaves", () => {
   const log = (change: object) =>
     logResidue(farm.context(), { requestKey: key(), batchId, what: "solids", to: "compost", ...change });
 
-  it("is written down, put right by a later line, and taken back, each once", async () => {
+  it("is written down, corrected by a later line, and taken back, each once", async () => {
     batchId = await farm.readyExtract(await farm.vessel("Drum"));
     const { residueId } = await log({ amount: 3.2, place: "heap 1" });
     expect(await left()).toEqual([{ what: "solids", to: "compost", amount: 3.2, place: "heap 1" }]);
     const { residueId: second } = await log({ replacesId: residueId, amount: 2.3 });
     expect(await left()).toEqual([{ what: "solids", to: "compost", amount: 2.3, place: "" }]);
-    expect((await refusalOf(log({ replacesId: residueId, amount: 9 }))).message).toContain("corrected meanwhile");
+    expect((await refusalOf(log({ replacesId: residueId, amount: 9 }))).message).toContain("just corrected");
     await log({ replacesId: second, isNone: true });
     expect(await left()).toEqual([]);
     expect((await refusalOf(log({ at: hoursAgo(24 * 50).toISOString() }))).fields["/at"]).toContain("before the batch");
@@ -43,7 +43,7 @@ describe("what a batch leaves", () => {
     expect(Object.keys(refused.fields)).toEqual(["/overrideReason"]);
   });
 
-  it("that serves again is a lot of the shed, free and with its past, and is put right there", async () => {
+  it("that serves again is a lot of the shed, free and with its past, and is corrected there", async () => {
     for (const ingredient of ["vinegar", "eggshell"]) await farm.lot(ingredient, 200, 10);
     batchId = await farm.fill(await farm.vessel("Jar"), "shell-calcium", 10, hoursAgo(24 * 12));
     const { residueId } = await log({ what: "shell", to: "kept", amount: 0.4 });

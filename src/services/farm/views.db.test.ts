@@ -113,7 +113,7 @@ describe("what the screens read", () => {
     });
   });
 
-  it("keeps the cost of a drum that was thrown out in the books, without a price per litre", async () => {
+  it("keeps the cost of a drum that was thrown away in the books, without a price per litre", async () => {
     const drum = await farm.vessel("Drum");
     await farm.lot("molasses", 1, 4);
     await farm.lot("lactic-culture", 1, 2);

@@ -197,7 +197,7 @@ describe("a batch's page", () => {
     });
     const fed = (await page(batchId)).batch;
     expect(fed.state).not.toBe("stuck");
-    expect(fed.reasons.join(" ")).toContain("begun anew");
+    expect(fed.reasons.join(" ")).toContain("Counts as a new start");
     expect(fed.window.start.p50!).toBeGreaterThan(NOW.getTime());
   });
   it("keeps photographs with it, and refuses what is none", async () => {
@@ -307,7 +307,7 @@ describe("the round", () => {
     expect(task.who).toBe("Ben");
     expect(new Date(task.dueMs).getUTCHours()).toBe(18);
   });
-  it("asks of a batch that is held back for the look that settles it and for its gas, and for no reading", async () => {
+  it("asks of a batch that is on hold for the look that settles it and for its gas, and for no reading", async () => {
     const batchId = await farm.fill(await farm.vessel("Doubtful"), "cultured-extract", 80, hoursAgo(15 * 24));
     const keys = async () =>
       (await round()).flatMap(({ key: name }) =>

@@ -69,7 +69,7 @@ describe("a programme", () => {
   });
   it("refuses at its line what the book does not know", async () => {
     expect((await refusalOf(set({ steps: [line(), line({ use: "seed-mix" })] }))).fields["/steps/1/use"]).toContain(
-      "knows no such use",
+      "no known use",
     );
     expect((await refusalOf(set({ steps: [line({ methodId: "moon-water" })] }))).fields).toHaveProperty(
       "/steps/0/methodId",

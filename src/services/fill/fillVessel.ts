@@ -96,7 +96,7 @@ async function bookFromElsewhere(
       received: Number(short.toFixed(3)),
       costMinor: 0,
       expiresOn: null,
-      note: `not in the books; went into batch ${batchId}`,
+      note: `not recorded before; went into batch ${batchId}`,
       provenance: {},
       fromBatchId: null,
     },

@@ -132,7 +132,7 @@ describe("water", () => {
     ).startId;
 
   it("can't be forgotten", async () => {
-    expect((await refusalOf(fillWith(null))).fields).toEqual({ "/water/sourceId": "Which water goes in?" });
+    expect((await refusalOf(fillWith(null))).fields).toEqual({ "/water/sourceId": "Choose the water." });
     expect((await refusalOf(fillWith({ sourceId: 999 }))).fields).toHaveProperty("/water/sourceId");
   });
   it("that nobody read a strip of, or with chlorine in it, wants a reason", async () => {
@@ -273,7 +273,7 @@ describe("water for thinning", () => {
     });
   };
   it("can't be forgotten either, and is judged like the brew's", async () => {
-    expect((await refusalOf(spread({}))).fields).toEqual({ "/water/sourceId": "Which water thins it?" });
+    expect((await refusalOf(spread({}))).fields).toEqual({ "/water/sourceId": "Choose the water for dilution." });
     const { sourceId } = await addWaterSource(farm.context(), { requestKey: key(), name: "Tap", kind: "mains" });
     expect(await refusalOf(spread({ water: { sourceId } }))).toMatchObject({ code: "reason-needed" });
     await spread({ water: { sourceId, overrideReason: "rain is out" } });
@@ -386,7 +386,7 @@ describe("batches that feed batches", () => {
     expect(page.madeFrom).toEqual(
       [{ batchId: serumId, name: "Serum" }].map((kin) => ({ ...kin, name: page.madeFrom[0]!.name })),
     );
-    expect(page.inherited.join(" ")).toMatch(/Salt stays in the soil/);
+    expect(page.inherited.join(" ")).toMatch(/Salt harms soil/);
     expect((await pageOf(serumId)).wentInto.map(({ batchId }) => batchId)).toEqual([extractId]);
   });
   it("never feed each other in a ring", async () => {

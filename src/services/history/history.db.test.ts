@@ -87,7 +87,7 @@ describe("a mistake found in the history", () => {
     const said = view.lines.map((line) => sayHistory(line.code, line, "metric"));
     expect(said).toEqual(
       expect.arrayContaining([
-        "Green drum, plant extract: pH 4.2 by meter, mid-depth",
+        "Green drum, plant extract: pH 4.2 by meter, halfway down",
         "Green drum, plant extract: an entry crossed out",
         "Green drum (vessel): renamed, was Drum",
         "Butt (water source): put away",

@@ -128,7 +128,7 @@ describe("a fill done step by step", () => {
     expect(await farm.fill(vesselId, "aerated-tea", 90)).toBeGreaterThan(0);
     expect(await refusalOf(dropMixing(farm.context(), { requestKey: key(), mixingId }))).toMatchObject({
       code: "mixing-given-up",
-      message: "This mixing was given up meanwhile.",
+      message: "Someone cancelled this filling.",
     });
   });
   it("asks before its first step what its end needs: the water, the shed, the plants by name", async () => {
@@ -137,7 +137,7 @@ describe("a fill done step by step", () => {
     const meant = lines.map(({ used, ...line }) => ({ ...line, amount: used }));
     const start = (change: object) =>
       refusalOf(startMixing(farm.context(), { ...asked, requestKey: key(), lines: meant, ...change }));
-    expect((await start({ water: null })).fields).toEqual({ "/water/sourceId": "Which water goes in?" });
+    expect((await start({ water: null })).fields).toEqual({ "/water/sourceId": "Choose the water." });
     const short = meant.map((line) => (line.ingredientId === "molasses" ? { ...line, amount: 9 } : line));
     expect(await start({ lines: short })).toMatchObject({ code: "short-of-stock" });
     expect((await start({ basisAmount: 119 })).fields).toHaveProperty(["/basisAmount"]);

@@ -101,7 +101,7 @@ describe("the ledger", () => {
       note: "for the bees",
     });
   });
-  it("is put right by a later line, once, and the price with it", async () => {
+  it("is corrected by a later line, once, and the price with it", async () => {
     const { lotId } = await receive({ cost: 10 });
     const item = async () => (await readItem(farm.context(), "molasses", "2031-03-20"))!;
     const received = (await item()).ledger[0]!;
@@ -234,7 +234,7 @@ describe("two people draw the last litre", () => {
   });
 });
 
-describe("what is held back", () => {
+describe("what is on hold", () => {
   const dung = (extra: object = {}) =>
     receive({
       ingredientId: "dung-aged",
@@ -414,7 +414,7 @@ describe("plans and shopping", () => {
   it("reminds to pick at sunrise for what is planned tomorrow", async () => {
     await plan({ forDay: "2031-03-21" });
     const task = (await readYard(farm.context(), await row())).round.find(({ key: name }) => name.startsWith("pick-"))!;
-    expect(task.title).toMatch(/^Pick .* of chopped plant before the sun is up$/);
+    expect(task.title).toMatch(/^Pick .* of chopped plant before sunrise$/);
     expect(new Date(task.dueMs).toISOString()).toMatch(/^2031-03-2(0T23|1T0)/);
   });
   it("keeps what a running batch still gets on a later day", async () => {
@@ -511,7 +511,7 @@ describe("finished inputs", () => {
       storeId,
       litres: 12,
       to: "composted",
-      reason: "past its day",
+      reason: "expired",
     });
     expect((await stores())[0]!.onHandL).toBe(48);
     await countStore(farm.context(), { requestKey: key(), storeId, litres: 45 });
@@ -527,11 +527,11 @@ describe("finished inputs", () => {
     );
     expect(moves).toEqual([
       { kind: "strained", note: "" },
-      { kind: "composted", note: "past its day" },
+      { kind: "composted", note: "expired" },
       { kind: "counted", note: "" },
     ]);
   });
-  it("keep to another day by a reason, and what is alive no longer than it is", async () => {
+  it("keep to change use-by date by a reason, and what is alive no longer than it is", async () => {
     const storeId = await farm.strained();
     const keep = (until: string, id = storeId) =>
       keepStore(farm.context(), { requestKey: key(), storeId: id, until, reason: "opened" });

@@ -71,13 +71,13 @@ describe("a window that closes", () => {
     round([tea(closesInH)], { bands }).find(({ key }) => key === "1-close")!.why;
   it("is set against the hours fit before it, from now to its close", () => {
     expect(why(10, [band(-1, 2)])).toBe(
-      "It closes about today 20:00; fit hours before that: 10:00 to 12:00. Smells earthy.",
+      "Good until about today 20:00; good time to apply before then: 10:00 to 12:00. Smells earthy.",
     );
-    expect(why(10, [band(8, 12)])).toContain("fit hours before that: 18:00 to 20:00");
+    expect(why(10, [band(8, 12)])).toContain("good time to apply before then: 18:00 to 20:00");
   });
   it("has none where they are over, come too late, or are no fit hours at all", () => {
     for (const bands of [[], [band(-4, -1)], [band(11, 13)], [band(8, 10, "none")]])
-      expect(why(10, bands)).toContain("no fit hours come before that: bare soil or the compost");
+      expect(why(10, bands)).toContain("No good time to apply before then: use bare soil or compost");
   });
   it("is no matter while it is far off, or keeps", () => {
     expect(why(37, [band(8, 10)])).toBe("Smells earthy.");

@@ -75,10 +75,10 @@ function fitBefore(view: BatchView, bands: readonly FitBand[], now: Date, clock:
   const closes = view.window.end.p50;
   if (closes === null || closes > now.getTime() + 36 * HOUR_MS) return "";
   const band = bands.find((one) => isFit(one) && one.toMs > now.getTime() && one.fromMs < closes);
-  const until = `It closes about ${sayForecastMoment(new Date(closes), now, clock)}`;
+  const until = `Good until about ${sayForecastMoment(new Date(closes), now, clock)}`;
   return band
-    ? `${until}; fit hours before that: ${clockTime(new Date(Math.max(band.fromMs, now.getTime())), clock)} to ${clockTime(new Date(Math.min(band.toMs, closes)), clock)}. `
-    : `${until}, and no fit hours come before that: bare soil or the compost. `;
+    ? `${until}; good time to apply before then: ${clockTime(new Date(Math.max(band.fromMs, now.getTime())), clock)} to ${clockTime(new Date(Math.min(band.toMs, closes)), clock)}. `
+    : `${until}. No good time to apply before then: use bare soil or compost. `;
 }
 
 type Asked = Pick<RoundDraft, "key" | "does" | "title" | "touch"> & Partial<RoundDraft>;
@@ -92,10 +92,15 @@ function askedBy({ act, words }: BatchView["next"], batchId: number, name: strin
     case "use-now":
       return { key: `${batchId}-close`, does: "strain", title: `${name}: strain and use`, touch: close };
     case "compost":
-      return { key: `${batchId}-close`, does: "to-heap", title: `${name}: onto the compost`, touch: close };
+      return { key: `${batchId}-close`, does: "to-heap", title: `${name}: put it on hot compost`, touch: close };
     case "read-ph":
     case "repeat-ph":
-      return { key: `${batchId}-read-ph`, does: "read-ph", title: `${name}: read pH at mid-depth`, touch: log("ph") };
+      return {
+        key: `${batchId}-read-ph`,
+        does: "read-ph",
+        title: `${name}: measure pH halfway down`,
+        touch: log("ph"),
+      };
     case "smell":
     case "look":
       return {
@@ -110,7 +115,7 @@ function askedBy({ act, words }: BatchView["next"], batchId: number, name: strin
       return {
         key: `${batchId}-rescue`,
         does: act,
-        title: `${name}: ${words.toLowerCase()}, then read its temperature`,
+        title: `${name}: ${words.toLowerCase()}, then measure its temperature`,
         urgency: "late",
         touch: log("temperature"),
       };
@@ -171,7 +176,7 @@ function waterTask(start: WaterStartView, order: number, units: Farm["units"], n
     does: "use-water",
     on: start.sourceName,
     dueMs: start.readyMs,
-    title: `${start.sourceName}: water for ${start.purpose === "brew" ? "brewing" : "thinning"} ${ready ? "is ready" : "will be ready"}`,
+    title: `${start.sourceName}: water for ${start.purpose === "brew" ? "brewing" : "dilution"} ${ready ? "is ready" : "will be ready"}`,
     why: `${sayVolume(start.leftL, units)}${start.place ? `, ${start.place}` : ""}`,
     urgency: ready ? "now" : "later",
     touch: { type: "go", href: "/shed#water" },

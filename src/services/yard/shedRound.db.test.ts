@@ -91,7 +91,7 @@ describe("what the shed brings into the round", () => {
       hoursAgo(1),
       storeId,
     ]);
-    expect(await ofStore()).toEqual(["Extract: over, to the heap or bare ground"]);
+    expect(await ofStore()).toEqual(["Extract: expired, use on compost or bare soil"]);
   });
 });
 

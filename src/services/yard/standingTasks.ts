@@ -15,7 +15,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       ...base,
       key: `${batch.id}-air`,
       does: view.powerOff ? "power-on" : "air-on",
-      title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; get it going`,
+      title: `${vessel.name}: ${view.powerOff ? "the power is off" : "the air is off"}; start it again`,
       why: "An hour without air is nothing; four spoil it. On leaves only within the hour.",
       touch: { type: "log-act", batchId: batch.id, act: view.powerOff ? "power-back" : "air-on" },
     });
@@ -25,7 +25,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       ...base,
       key: `${batch.id}-heater`,
       does: "power-on",
-      title: `${vessel.name}: its heater has no power; get it going`,
+      title: `${vessel.name}: its heater has no power; start it again`,
       why: "It cools to the air's warmth and slows. Wrap it while the power is away.",
       touch: { type: "log-act", batchId: batch.id, act: "power-back" },
     });
@@ -54,7 +54,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       urgency: "now",
       key: `${batch.id}-bag-out`,
       does: "lift-out",
-      title: `${vessel.name}: lift the bag or solids out, hang a tarp for shade`,
+      title: `${vessel.name}: take out the solids and shade it`,
       why: "Ready for over four weeks: to keep it longer it stands without them, cool and dark.",
       touch: { type: "log-act", batchId: batch.id, act: "bag-out" },
     });
@@ -66,7 +66,7 @@ export function standingTasks({ vessel, order, batch, view }: RunningBatch, now:
       dueMs: Math.max(seal.atMs, now.getTime()),
       key: `${batch.id}-seal`,
       does: "close",
-      title: `${vessel.name}: close it for its second stage`,
+      title: `${vessel.name}: close it with an airlock`,
       why: "By its warmth the open weeks are over. Leave room for gas, and an airlock.",
       touch: { type: "log-act", batchId: batch.id, act: "sealed" },
     });

@@ -45,7 +45,7 @@ export function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Da
           key: `loosen-${id}`,
           does: "let-gas-out",
           on,
-          title: `${on}: let its gas out, slowly, face away`,
+          title: `${on}: let gas out slowly, face away`,
           why: "It still works: a lid or lock that sticks may burst it",
           href,
         },
@@ -58,11 +58,11 @@ export function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Da
         key: `smell-${id}`,
         does: "smell",
         on,
-        title: `${on}: open it and smell it before it is used`,
+        title: `${on}: smell it before use`,
         why:
           recheck.because === "hot-spell"
             ? "It stood through a hot spell"
-            : "It has stood long since it was last smelt",
+            : "It has stood long since it was last smelled",
         href,
       }),
     );
@@ -72,7 +72,7 @@ export function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Da
         key: `off-${id}`,
         does: "to-heap",
         on,
-        title: `${on}: found off; bring it to the heap`,
+        title: `${on}: smells bad, put it on hot compost`,
         why: "Not on what grows",
         href,
       }),
@@ -83,7 +83,7 @@ export function storeTasks(view: StoreView, uses: StoreUses, farm: Farm, now: Da
         key: `over-${id}`,
         does: "to-heap",
         on,
-        title: `${on}: over, to the heap or bare ground`,
+        title: `${on}: expired, use on compost or bare soil`,
         why: `${sayVolume(onHandL, farm.units)}${takers.length > 0 ? `; bare: ${takers.join(", ")}` : ""}`,
         href: "/shed",
       }),

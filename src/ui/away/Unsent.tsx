@@ -29,14 +29,14 @@ const Entry = ({ one }: { readonly one: Waiting }) => (
           text === one.refused!.message ? null : <p key={text}>{text}</p>,
         )}
         <p className="text-soft">
-          Both stay as they are until you choose. Enter it anew where it belongs, then take this one out.
+          Both stay as they are until you choose. Enter it again where it belongs, then remove this one.
         </p>
       </div>
     ) : null}
     <span className="flex flex-wrap gap-2">
       {one.refused ? <Button onClick={() => void noteWaiting(one.seq, { refused: null })}>Send it again</Button> : null}
       <Button variant="quiet" onClick={() => void dropWaiting(one.seq)}>
-        Take it out
+        Remove it
       </Button>
     </span>
   </li>
@@ -52,7 +52,7 @@ export const Unsent = ({ waiting, sendNow, onClose }: UnsentProps) => {
   };
   return (
     <Sheet open title={`${plural(waiting.length, "entry", "entries")} on this device`} onClose={onClose}>
-      {waiting.length === 0 ? <p>Nothing waits: all is at the farm.</p> : null}
+      {waiting.length === 0 ? <p>Everything is sent.</p> : null}
       <ol>
         {waiting.map((one) => (
           <Entry key={one.seq} one={one} />
@@ -60,7 +60,7 @@ export const Unsent = ({ waiting, sendNow, onClose }: UnsentProps) => {
       </ol>
       {waiting.some(({ refused }) => refused === null) ? (
         <Button variant="strong" className="mt-4" disabled={busy} onClick={() => void send()}>
-          Try to send now
+          Send now
         </Button>
       ) : null}
     </Sheet>

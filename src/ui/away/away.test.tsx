@@ -29,7 +29,7 @@ describe("the bar of a device without a signal", () => {
     expect(screen.getByRole("status")).not.toHaveTextContent("No connection");
   });
   it("shows both sides of what the farm did not take, sends it again or takes it out", async () => {
-    const seq = await keep("Bed 3: nettle extract is down in the books.");
+    const seq = await keep("Bed 3: nettle extract logged.");
     await noteWaiting(seq, {
       refused: { code: "short-for-plots", message: "Too little left.", fields: { "/plotIds": "The store holds 0 L." } },
     });
@@ -37,16 +37,16 @@ describe("the bar of a device without a signal", () => {
     render(<AwayBar readMs={READ_MS} sendNow={sendNow} />);
     await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent("1 entry not taken."));
     fireEvent.click(screen.getByRole("button", { name: "Show" }));
-    expect(screen.getByText("Bed 3: nettle extract is down in the books.")).toBeVisible();
+    expect(screen.getByText("Bed 3: nettle extract logged.")).toBeVisible();
     expect(screen.getByRole("alert")).toHaveTextContent(
       "The farm did not take it:Too little left.The store holds 0 L.",
     );
-    fireEvent.click(screen.getByRole("button", { name: "Try to send now" }));
+    fireEvent.click(screen.getByRole("button", { name: "Send now" }));
     await waitFor(() => expect(sendNow).toHaveBeenCalled());
     await act(async () => fireEvent.click(screen.getByRole("button", { name: "Send it again" })));
     await waitFor(() => expect(screen.queryByRole("alert")).toBeNull());
     await act(async () => {
-      for (const button of screen.getAllByRole("button", { name: "Take it out" })) fireEvent.click(button);
+      for (const button of screen.getAllByRole("button", { name: "Remove it" })) fireEvent.click(button);
     });
     await waitFor(() => expect(screen.queryByRole("status")).toBeNull());
     expect(await listWaiting()).toEqual([]);

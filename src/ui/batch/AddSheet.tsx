@@ -53,7 +53,7 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
   return (
     <FormSheet
       title={`Add to ${vesselName}`}
-      act="It is in"
+      act="Mark as added"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -75,7 +75,7 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
       <AmountField label="How much" of={of} typed={typed} {...register("amount")} error={act.fields["/amount"]} />
       {act.fields["/overrideReason"] || reason !== "" ? (
         <TextArea
-          label="Why it goes in all the same"
+          label="Reason for using it anyway"
           {...register("overrideReason")}
           error={reason.trim() === "" ? act.fields["/overrideReason"] : undefined}
         />

@@ -29,11 +29,11 @@ export const InIt = ({ page }: { readonly page: BatchPage }) => {
         <p key={index} className="text-[0.9rem] text-soft">
           {NUTRIENTS[result.nutrient]} {formatNumber(inContentUnit(result.gPerL, units), 4)} {sayContentUnit(units)}{" "}
           measured
-          {result.note ? `, ${result.note}` : ""}; put down by {result.actorName}.
+          {result.note ? `, ${result.note}` : ""}; entered by {result.actorName}.
         </p>
       ))}
       <Button variant="quiet" onClick={() => setOpen(true)}>
-        Put down a laboratory’s figure
+        Add lab result
       </Button>
       {open ? <LabSheet batchId={page.batch.id} onClose={() => setOpen(false)} /> : null}
     </>
@@ -57,7 +57,7 @@ export const Origins = ({ page }: { readonly page: BatchPage }) => {
   return (
     <ul className="grid gap-1">
       <li>
-        Made by {batch.versionNo === null ? "the book’s recipe" : `our version ${batch.versionNo}`},{" "}
+        Made by {batch.versionNo === null ? "the standard recipe" : `own version ${batch.versionNo}`},{" "}
         {batch.schoolName.toLowerCase()}; it stays with it.
       </li>
       {water ? (

@@ -22,7 +22,7 @@ const Reasons = ({ page, running }: { readonly page: BatchPage; readonly running
       {running && batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
       {running && batch.next.atMs > page.nowMs + 1_800_000 ? (
         <li>
-          Look again {sayForecastMoment(new Date(batch.next.atMs), new Date(page.nowMs), clock)}
+          Try again {sayForecastMoment(new Date(batch.next.atMs), new Date(page.nowMs), clock)}
           {batch.next.atMs - page.nowMs < 9 * 3_600_000 && isNight(new Date(batch.next.atMs), clock)
             ? ", though it is night: it may be best then"
             : ""}
@@ -47,15 +47,15 @@ const Acts = ({
         ? "Log"
         : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
     </Button>
-    <Button onClick={() => onOpen("close")}>Strain or throw out</Button>
+    <Button onClick={() => onOpen("close")}>Strain or throw away</Button>
     {batch.spoilt === "discard" ? null : (
       <>
-        <Button onClick={() => onOpen("add")}>Add to it</Button>
+        <Button onClick={() => onOpen("add")}>Add ingredient</Button>
         <Button onClick={() => onOpen("what-if")}>What if</Button>
       </>
     )}
     {batch.closing.makes ? (
-      <Button onClick={() => onOpen({ take: "batch", heldL: batch.filledL })}>Take some for the shed</Button>
+      <Button onClick={() => onOpen({ take: "batch", heldL: batch.filledL })}>Move some to shed</Button>
     ) : null}
   </div>
 );
@@ -111,13 +111,13 @@ export const BatchHead = ({
           <p className={`mt-3 flex items-center gap-2 text-2xl font-bold ${STATE_TEXT[batch.state]}`}>
             <StateMark verdict={batch} size={22} />
             {page.close
-              ? `${page.close.kind === "strained" ? "Strained" : "Thrown out"}; judged ${batch.stateWords.toLowerCase()} then`
+              ? `${page.close.kind === "strained" ? "Strained" : "Thrown away"}; judged ${batch.stateWords.toLowerCase()} then`
               : batch.stateWords}
           </p>
           <Reasons page={page} running={running} />
           {running ? (
             <p className="mt-2 border-l-4 border-marigold pl-3">
-              <span className="font-semibold">May be done with it: </span>
+              <span className="font-semibold">What you can do with it: </span>
               {batch.remaining}
             </p>
           ) : null}

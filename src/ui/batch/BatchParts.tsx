@@ -54,7 +54,7 @@ export const Outcome = ({
   const clock = page.farm;
   const now = new Date(page.nowMs);
   return (
-    <Part title="What came of it">
+    <Part title="Result">
       <ul className="divide-y divide-line border-y border-line">
         {page.close ? (
           <li className="py-1.5">
@@ -62,7 +62,7 @@ export const Outcome = ({
               ? page.close.yieldKg === null
                 ? `${sayVolume(page.close.yieldL, page.farm.units)} strained of ${sayVolume(page.batch.filledL, page.farm.units)} (${sayAgainst(page.close.yieldL, page.batch.closing.expected, (litres) => sayVolume(litres, page.farm.units))})`
                 : `${sayStock(page.close.yieldKg, "kg", page.farm.units)} made (${sayAgainst(page.close.yieldKg, page.batch.closing.expected, (kg) => sayStock(kg, "kg", page.farm.units))})`
-              : "Thrown out"}{" "}
+              : "Thrown away"}{" "}
             {sayMoment(new Date(page.close.atMs), now, clock)} by {page.close.actorName}; what was left:{" "}
             {sayResidueTo(page.close.residue)}
             {page.close.residueKg === null ? "" : `, ${sayStock(page.close.residueKg, "kg", page.farm.units)}`}
@@ -70,9 +70,7 @@ export const Outcome = ({
               ? `; rinsed with ${sayVolume(page.close.rinse.litres, page.farm.units)}, ${RINSE_WORDS[page.close.rinse.to]}`
               : ""}
             {"."}
-            {page.close.overrideReason
-              ? ` Against the verdict “${page.close.verdict}”: ${page.close.overrideReason}`
-              : ""}
+            {page.close.overrideReason ? ` Strained while “${page.close.verdict}”: ${page.close.overrideReason}` : ""}
           </li>
         ) : null}
         {page.stores.map((store) => (

@@ -56,7 +56,7 @@ const pinsOf = (page: BatchPage): Pin[] => [
 const Cost = ({ page }: { readonly page: BatchPage }) => {
   const { farm } = page;
   return (
-    <Part title="What it cost">
+    <Part title="Cost">
       <p className="mb-3">
         <span className="reading text-2xl font-semibold">{sayMoney(page.cost.totalMinor, farm.currency)}</span>
         {page.cost.perLMinor === null ? (
@@ -68,14 +68,14 @@ const Cost = ({ page }: { readonly page: BatchPage }) => {
           <span className="text-soft"> or {sayPricePer(page.cost.perLMinor, "L", farm.currency, farm.units)}</span>
         )}
       </p>
-      <CostMeasure cost={page.cost} currency={farm.currency} label="What it cost" />
+      <CostMeasure cost={page.cost} currency={farm.currency} label="Cost" />
     </Part>
   );
 };
 
 /** What to mind with it. */
 const Mind = ({ page }: { readonly page: BatchPage }) => (
-  <Part title="Mind">
+  <Part title="Safety">
     <div className="grid gap-2">
       {page.inherited.map((caution) => (
         <Notice key={`from ${caution}`} tone="caution" title="From what it was made with">
@@ -84,7 +84,7 @@ const Mind = ({ page }: { readonly page: BatchPage }) => (
       ))}
       <Cautions cautions={page.cautions} />
       <p className="text-[0.9rem] text-soft">
-        Local code, your certifier and licensed trades stand above this. <BookText>{page.sureness}</BookText>
+        Follow local law, your certifier and qualified electricians first. <BookText>{page.sureness}</BookText>
       </p>
     </div>
   </Part>
@@ -96,7 +96,7 @@ const Course = ({ page, running }: { readonly page: BatchPage; readonly running:
   return (
     <>
       {page.progress.tending.length > 0 || page.progress.stages.length > 0 ? (
-        <Part title="Stages and tending">
+        <Part title="Stages and care">
           <Tending
             batch={batch}
             progress={page.progress}
@@ -107,7 +107,7 @@ const Course = ({ page, running }: { readonly page: BatchPage; readonly running:
           />
         </Part>
       ) : null}
-      <Part title="How it looks">
+      <Part title="Photos">
         <Photos
           batchId={batch.id}
           startedMs={batch.startedMs}
@@ -129,14 +129,14 @@ const Course = ({ page, running }: { readonly page: BatchPage; readonly running:
 /** What went in, what is in it, what it cost, what to mind. */
 const MadeOf = ({ page }: { readonly page: BatchPage }) => (
   <div className="grid content-start gap-8">
-    <Part title="What went in">
+    <Part title="Ingredients">
       <Lines page={page} />
       <div className="mt-2">
         <Origins page={page} />
       </div>
     </Part>
     {page.batch.closing.unit === "L" ? (
-      <Part title="What is in it">
+      <Part title="Nutrients">
         <InIt page={page} />
       </Part>
     ) : null}
@@ -162,7 +162,7 @@ export const BatchScreen = ({
   const running = page.close === null;
   const strike = async (entryId: number) => {
     if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
-      told("Struck out; it stays readable.");
+      told("Crossed out. It stays in the log.");
   };
 
   return (
@@ -173,7 +173,7 @@ export const BatchScreen = ({
         <div className="grid content-start gap-8">
           <Part title="Log">
             {page.log.length === 0 ? (
-              <p className="text-soft">Nothing logged yet. The first look tells most.</p>
+              <p className="text-soft">Nothing logged yet. Smell it or measure pH.</p>
             ) : (
               <LogList
                 log={page.log}

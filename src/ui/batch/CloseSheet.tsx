@@ -100,9 +100,9 @@ const CameOff = ({
       <TextField label="Label" {...register("label")} error={close.fields["/label"]} />
       {destination === "store" ? (
         <div className="grid grid-cols-2 gap-3">
-          <TextField label="Where it stands" {...register("place")} error={close.fields["/place"]} />
+          <TextField label="Place" {...register("place")} error={close.fields["/place"]} />
           <SelectField label="Stands in" {...register("container")} error={close.fields["/container"]}>
-            <option value="breathable">breathing lid</option>
+            <option value="breathable">loose lid or cloth</option>
             <option value="vented">vented</option>
             <option value="sealed">tight lid</option>
           </SelectField>
@@ -122,7 +122,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
     <Sheet
       open
       onClose={onClose}
-      title={batch.state === "spoiled" ? `Throw out ${vesselName}` : `Strain ${vesselName}`}
+      title={batch.state === "spoiled" ? `Throw away: ${vesselName}` : `Strain ${vesselName}`}
       lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
       foot={
         <>
@@ -135,7 +135,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
     >
       <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
         <Choices
-          label="What becomes of it"
+          label="What happens to it"
           stacked
           value={destination}
           onChange={setDestination}
@@ -148,15 +148,15 @@ export const CloseSheet = (props: CloseSheetProps) => {
         ) : (
           <CameOff batch={batch} units={units} draft={draft} />
         )}
-        <NumberField label="Hands’ time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
+        <NumberField label="Work time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
         {needsReason ? (
           <TextArea
             label={
               draft.isEarly
-                ? `Why strain it when the verdict is “${batch.stateWords.toLowerCase()}”?`
+                ? `Why strain it now? Its state is “${batch.stateWords.toLowerCase()}”?`
                 : "Why does it go where food grows?"
             }
-            hint="Kept with the batch."
+            hint="Saved with the batch."
             {...register("overrideReason")}
             error={close.fields["/overrideReason"]}
           />

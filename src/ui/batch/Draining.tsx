@@ -4,7 +4,7 @@ import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDuration } from "@/formats/times";
 
 const WORDS: Readonly<Record<StrainStep["code"], string>> = {
-  hang: "Hang it up to drain",
+  hang: "Hang the sack up to drain",
   squeeze: "Squeeze it",
   press: "Squeeze it once more, then stop",
 };

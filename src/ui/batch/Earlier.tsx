@@ -49,7 +49,7 @@ export const Earlier = ({ progress, startedMs, clock }: EarlierProps) => {
               Batch {batch.batchId}, {fullDate(new Date(batch.startedMs), clock)}
             </Link>
             <span className="reading text-soft">
-              {batch.outcome === "strained" ? "strained" : "thrown out"} on day {Math.round(batch.closedD)}
+              {batch.outcome === "strained" ? "strained" : "thrown away"} on day {Math.round(batch.closedD)}
             </span>
           </li>
         ))}

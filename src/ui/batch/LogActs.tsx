@@ -39,7 +39,7 @@ const Surroundings = ({
   );
   return (
     <details className="border-t border-line pt-3">
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Moved, heated, wrapped, power off</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Place, heat, power, lid</summary>
       <div className="mt-2 grid gap-3">
         <Electricity />
         <WarmthStepper label="Place or thermostat" units={units} celsius={celsius} onChange={setCelsius} />
@@ -48,11 +48,11 @@ const Surroundings = ({
           {batch.hasHeater ? act("heater-off", "Heater off", false) : act("heater-on", `Heater on at ${at}`, true)}
           {batch.wrapped ? act("unwrapped", "Unwrapped", false) : act("wrapped", "Wrapped up", false)}
           {batch.powerOff ? act("power-back", "Power came back", false) : act("power-cut", "Power went off", false)}
-          {batch.seal && !batch.seal.done ? act("sealed", "Closed for the second stage", false) : null}
+          {batch.seal && !batch.seal.done ? act("sealed", "Closed with airlock", false) : null}
           {act("opened", "Opened", false)}
-          {batch.lid === "sealed" ? null : act("lid-off", "Lid or cloth found off", false)}
-          {act("flies-in", "Flies or ants in it", false)}
-          {batch.solidsIn ? act("bag-out", "Bag or solids taken out", false) : null}
+          {batch.lid === "sealed" ? null : act("lid-off", "Lid was off", false)}
+          {act("flies-in", "Flies or ants inside", false)}
+          {batch.solidsIn ? act("bag-out", "Took solids out", false) : null}
         </div>
       </div>
     </details>
@@ -65,18 +65,18 @@ function actsFor(batch: BatchView): { act: Act; label: string }[] {
     ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
     ...(batch.lid === "airlock" ? [{ act: "vented" as const, label: "Vented" }] : []),
     ...(batch.lid === "breathable" || batch.lidOff
-      ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Lid looked at" }]
+      ? [{ act: "lid-checked" as const, label: batch.lidOff ? "Lid back on" : "Checked lid" }]
       : []),
     ...(batch.aerated && batch.airOn && batch.keptUntilMs === null && isUsable(batch.state)
-      ? [{ act: "kept-on-air" as const, label: "Kept on air, one night at most" }]
+      ? [{ act: "kept-on-air" as const, label: "Keep on air overnight" }]
       : []),
     ...batch.onceActs.map((act) => ({ act, label: ACT_WORDS[act] })),
-    ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pressed under" }] : []),
+    ...(batch.floatingSolids ? [{ act: "pressed-under" as const, label: "Pushed solids under" }] : []),
     ...(batch.aerated
       ? [
           batch.airOn
-            ? { act: "air-off" as const, label: "Air went off" }
-            : { act: "air-on" as const, label: "Air on again" },
+            ? { act: "air-off" as const, label: "Air stopped" }
+            : { act: "air-on" as const, label: "Air is back on" },
         ]
       : []),
   ];
@@ -104,7 +104,7 @@ export const ActsSection = ({
       </div>
       <div className="flex flex-wrap items-end gap-3">
         <Stepper
-          label="Topped up with"
+          label="Water added"
           unit={unit}
           value={poured}
           step={0.5}
@@ -121,7 +121,7 @@ export const ActsSection = ({
           }
           className="min-h-14"
         >
-          Log top-up
+          Log added water
         </Button>
       </div>
       <Surroundings batch={batch} units={units} busy={busy} onLog={onLog} />

@@ -62,10 +62,10 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
               <Button
                 variant="quiet"
                 className="text-[0.88rem]"
-                aria-label={`Strike out: ${said}`}
+                aria-label={`Cross out: ${said}`}
                 onClick={() => onWithdraw(entry.id)}
               >
-                Strike
+                Cross out
               </Button>
             </span>
           )}

@@ -14,13 +14,13 @@ export type Entry = Asking<"batch", "logEntry">["entry"];
 
 const KIND_WORDS: Record<SignKind, string> = {
   smell: "Smell",
-  surface: "Surface",
+  surface: "Foam",
   film: "Film on top",
   solids: "Solids",
   liquid: "Liquid",
-  texture: "A fistful",
+  texture: "Squeeze a handful",
   warmth: "Warmth",
-  lens: "A drop under the lens",
+  lens: "Microscope",
 };
 const SAYS_WORDS = {
   "ready": "ready",
@@ -117,7 +117,7 @@ const MEASURE_WORDS: Record<
   bubbles: { label: "Bubbles", unit: "a minute", first: 10, step: 1 },
   sunk: { label: "How much has sunk", unit: "%", first: 50, step: 5 },
   parted: { label: "How far it has parted", unit: "%", first: 50, step: 5 },
-  core: { label: "In the middle of the bed", unit: "°C", first: 25, step: 0.5 },
+  core: { label: "Middle of the pile", unit: "°C", first: 25, step: 0.5 },
 };
 
 const Measure = ({
@@ -180,7 +180,7 @@ export const NoteSection = ({ busy, onLog }: SectionProps) => {
         disabled={busy || note.trim() === ""}
         onClick={() => onLog({ kind: "note", note: note.trim() }, "note kept")}
       >
-        Keep note
+        Log note
       </Button>
     </section>
   );

@@ -83,13 +83,13 @@ export const PhSection = ({
           onChange={setSpot}
           options={PH_SPOTS.map((option) => ({
             value: option,
-            label: option === "mid-depth" ? "mid-depth" : `in the ${option}`,
+            label: option === "mid-depth" ? "halfway down" : `in the ${option}`,
           }))}
         />
       </div>
       {instrument === "meter" ? (
         <Choices
-          label="Has the figure stood still for half a minute?"
+          label="Was the number steady for 30 seconds?"
           value={settled}
           onChange={setSettled}
           options={[
@@ -98,9 +98,7 @@ export const PhSection = ({
           ]}
         />
       ) : (
-        <p className="text-[0.9rem] text-soft">
-          A strip reads to half a unit: it moves the forecast less than a meter.
-        </p>
+        <p className="text-[0.9rem] text-soft">A strip is exact to 0.5. It counts less than a meter.</p>
       )}
       <PhNotes instrument={instrument} spot={spot} settled={settled} meter={meter} />
       <Button

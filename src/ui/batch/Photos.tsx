@@ -60,13 +60,13 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
           ))}
         </ol>
       ) : (
-        <p className="text-soft">No photograph yet. One at every look makes your own field guide.</p>
+        <p className="text-soft">No photos yet. Take one at each check.</p>
       )}
       {running ? (
         <div>
           <TakePicture
             of="A photograph of it"
-            label={busy ? "Keeping it" : "Take a picture of it"}
+            label={busy ? "Storage" : "Take photo"}
             disabled={busy}
             onTaken={(file) => void keep(file)}
           />

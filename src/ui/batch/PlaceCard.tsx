@@ -36,7 +36,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
   const put = async (request: { kind: PlaceKind; lowC?: number; highC?: number }) => {
     if (!(await say.run({ vesselId, ...request }))) return;
     setOpen(false);
-    told(request.kind === "unsaid" ? "Its place is not said any more." : "Its place is kept for it.");
+    told(request.kind === "unsaid" ? "Place removed." : "Its place is reserved for it.");
   };
   if (place && !open)
     return (
@@ -52,7 +52,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
       </p>
     );
   return (
-    <section aria-label="Where it stands" className="mt-3 border-y-[1.5px] border-line py-3">
+    <section aria-label="Place" className="mt-3 border-y-[1.5px] border-line py-3">
       <h2 className="text-[1.1rem]">Where does {vesselName} stand?</h2>
       <p className="text-[0.92rem] text-soft">
         One tap. Its liquid is as warm as its place, and warmth makes it quick or slow.
@@ -85,7 +85,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
       ) : null}
       {place ? (
         <div className="mt-3 flex flex-wrap gap-3">
-          <Button onClick={() => setOpen(false)}>Leave it as it is</Button>
+          <Button onClick={() => setOpen(false)}>Cancel</Button>
           <Button onClick={() => void put({ kind: "unsaid" })}>I don’t know</Button>
         </div>
       ) : null}
@@ -117,7 +117,7 @@ const HowWarm = ({ place, units, busy, onSay }: HowWarmProps) => {
       />
       <WarmthStepper label="By day about" units={units} celsius={high} fromC={FROM_C.high} onChange={setHigh} />
       <Button variant="strong" disabled={!known || busy} onClick={() => onSay({ lowC: low, highC: high })}>
-        Keep this warmth
+        Save warmth
       </Button>
     </div>
   );

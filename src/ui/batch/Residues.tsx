@@ -54,7 +54,7 @@ function useResidue({ page, before, onClose }: ResidueSheetProps) {
       overrideReason: reason,
     });
     if (!answer) return;
-    told(isNone ? "Taken back." : `${RESIDUE_WORDS[what]}: ${RESIDUE_TO_WORDS[to]}.`);
+    told(isNone ? "Undone." : `${RESIDUE_WORDS[what]}: ${RESIDUE_TO_WORDS[to]}.`);
     onClose();
   };
   const setWhat = (next: Residue) => {
@@ -72,7 +72,7 @@ const ResidueSheet = (props: ResidueSheetProps) => {
   return (
     <FormSheet
       title={before ? "Put right what was left" : "What was left"}
-      act="Write it down"
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={() => draft.send(false)}
@@ -126,7 +126,7 @@ const ResidueSheet = (props: ResidueSheetProps) => {
       {known.fouls.includes(to) ? (
         <TextArea
           label="Why does it go where food grows?"
-          hint="Kept with the batch."
+          hint="Saved with the batch."
           value={draft.reason}
           onChange={(event) => draft.setReason(event.target.value)}
           error={act.fields["/overrideReason"]}

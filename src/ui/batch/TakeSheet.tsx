@@ -36,7 +36,7 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
   return (
     <FormSheet
       title="Into the shed"
-      act="It is in the shed"
+      act="Mark as added the shed"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

@@ -83,7 +83,7 @@ const Share = ({
         value={person}
         onChange={setPerson}
         options={[
-          { value: "0", label: "whoever is there" },
+          { value: "0", label: "Anyone" },
           ...people.map(({ id, name }) => ({ value: String(id), label: name })),
         ]}
       />
@@ -97,7 +97,7 @@ const Share = ({
         }))}
       />
       <Button variant="strong" disabled={share.busy} onClick={() => void save()} className="justify-self-start">
-        Keep it so
+        Save
       </Button>
     </div>
   );
@@ -137,7 +137,7 @@ export const Tending = ({ batch, progress, people, shares, running, clock }: Ten
               ) : null}
               {running ? (
                 <p className="flex flex-wrap items-center gap-x-2 text-[0.9rem] text-soft">
-                  {share?.personName ?? "Whoever is there"}
+                  {share?.personName ?? "Anyone"}
                   {share?.slot ? `, ${share.slot}` : ""}
                   {people.length > 1 ? (
                     <Button

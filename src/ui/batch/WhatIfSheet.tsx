@@ -177,7 +177,13 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
   // Of the next one there is nothing before now.
   const fromMs = answer?.of === "next" ? nowMs : batch.startedMs;
   return (
-    <Sheet open onClose={onClose} wide title={`${vesselName}: what if`} lead="Nothing is changed by asking.">
+    <Sheet
+      open
+      onClose={onClose}
+      wide
+      title={`${vesselName}: what if`}
+      lead="This only calculates. Nothing is changed."
+    >
       <Choices label="Try" value={asked} onChange={pick} options={OPTIONS} />
       {asked === "heater" ? (
         <div className="mt-4">
@@ -202,7 +208,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
               : "A number is missing above."}
           </p>
           <Strip
-            title={answer.of === "next" ? "The next one, made as this, begun now" : "As it is"}
+            title={answer.of === "next" ? "The next one, made as this, begun now" : "Now"}
             course={answer.asIs}
             batch={batch}
             nowMs={nowMs}
@@ -213,7 +219,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           />
           {answer.changed && Number.isFinite(value) ? (
             <Strip
-              title={answer.of === "next" ? "The next one, changed" : "As it would be"}
+              title={answer.of === "next" ? "The next one, changed" : "With the change"}
               course={answer.changed}
               batch={batch}
               nowMs={nowMs}
@@ -228,7 +234,7 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           )}
           {answer.starts.length > 0 ? (
             <section className="mt-6 border-t border-line pt-4" aria-label="The next one">
-              <h3 className="text-lg">The next one, to peak in fit hours</h3>
+              <h3 className="text-lg">When to start the next one</h3>
               <PeakStarts starts={answer.starts} nowMs={nowMs} clock={clock} />
             </section>
           ) : null}

@@ -24,22 +24,24 @@ export const WindowTable = ({ batch, nowMs, clock }: WindowTableProps) => {
   const cell = (name: string, { p10, p50, p90 }: MarkTimes, never: string): Cell => {
     if (p50 === null) return { name, when: never, span: "" };
     if (p50 <= nowMs) return { name, when: say(p50), span: already };
-    const until = p90 === null ? "not in sight" : say(p90);
+    const until = p90 === null ? "unknown" : say(p90);
     return { name, when: say(p50), span: p10 === null ? "" : `${say(Math.max(p10, nowMs))} to ${until}` };
   };
   const isSooner = isSoonerBySigns(batch.state, start, nowMs);
-  if (start.p50 === null && !isSooner) return <p className="mt-3 text-soft">No window in sight as it stands.</p>;
+  if (start.p50 === null && !isSooner) return <p className="mt-3 text-soft">Ready date unknown.</p>;
   const isOver = batch.state === "past" && (end.p50 === null || end.p50 > nowMs);
   const cells: readonly Cell[] = [
     isSooner
       ? {
-          name: "Opens",
-          when: "it is open",
-          span: `by its signs, sooner than reckoned${start.p50 === null ? "" : ` (${say(start.p50)})`}`,
+          name: "Ready from",
+          when: "it is ready",
+          span: `by its signs, earlier than expected${start.p50 === null ? "" : ` (${say(start.p50)})`}`,
         }
-      : cell("Opens", start, "not in sight"),
-    isOver ? { name: "Best", when: "over", span: "" } : cell("Best", peak, "not in sight"),
-    isOver ? { name: "Closes", when: "it is past", span: "sooner than reckoned" } : cell("Closes", end, "keeps"),
+      : cell("Ready from", start, "unknown"),
+    isOver ? { name: "Best", when: "over", span: "" } : cell("Best", peak, "unknown"),
+    isOver
+      ? { name: "Good until", when: "it is past its best", span: "earlier than expected" }
+      : cell("Good until", end, "keeps"),
   ];
   return (
     <dl className="mt-3 grid max-w-xl grid-cols-3 border-y border-line">

@@ -34,7 +34,7 @@ const pageOf = (methodId: string, change: Partial<BatchPage> = {}): BatchPage =>
   ],
   madeFrom: [{ batchId: 3, name: "Rice wash" }],
   wentInto: [{ batchId: 9, name: "Plant extract" }],
-  inherited: ["Raw dung carries germs."],
+  inherited: ["Germs in raw dung."],
   content: batchContent(findRecipe(methodId), [{ ingredient: "sea-salt", amount: 0.165 }], 10),
   use: { name: "Drench, growing plants", partsWater: 100, mixLPerM2: 2 },
   lab: [{ nutrient: "na", gPerL: 5.9, note: "wet lab", actorName: "Ben" }],
@@ -48,8 +48,8 @@ const show = (page: BatchPage, actions = fakeActions()) => {
 describe("where a batch comes from", () => {
   it("tells its recipe, its water, its kin, what is still to go in, and what follows from them", () => {
     show(pageOf("lactic-serum"));
-    const went = screen.getByRole("region", { name: "What went in" });
-    expect(went).toHaveTextContent("Made by the book’s recipe, salted rice wash; it stays with it.");
+    const went = screen.getByRole("region", { name: "Ingredients" });
+    expect(went).toHaveTextContent("Made by the standard recipe, salted rice wash; it stays with it.");
     expect(went).toHaveTextContent("Water: Tap, against the strip: butt dry.");
     expect(went).toHaveTextContent("Still to go in: 275 g of brown sugar on day 2");
     expect(screen.getByRole("link", { name: "Rice wash, batch 3" })).toHaveAttribute("href", "/batches/3");
@@ -58,7 +58,7 @@ describe("where a batch comes from", () => {
   });
   it("names the version it was made by", () => {
     show(pageOf("lactic-serum", { batch: batchOf("lactic-serum", { versionNo: 4, schoolName: "Ours" }) }));
-    expect(screen.getByText(/Made by our version 4, ours/)).toBeVisible();
+    expect(screen.getByText(/Made by own version 4, ours/)).toBeVisible();
   });
 });
 
@@ -69,14 +69,14 @@ describe("adding to a batch", () => {
       refused("The shed holds 100 g of brown sugar.", { "/amount": "The shed holds 100 g of brown sugar." }),
     );
     show(pageOf("lactic-serum"), actions);
-    fireEvent.click(screen.getByRole("button", { name: "Add to it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
     expect(screen.getByText(/The recipe asks for 275 g of brown sugar on day 2/)).toBeVisible();
     expect(screen.getByLabelText("How much (kg)")).toHaveValue("0.275");
-    fireEvent.click(screen.getByRole("button", { name: "It is in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
     await waitFor(() => expect(screen.getAllByText("The shed holds 100 g of brown sugar.").length).toBeGreaterThan(0));
     expect(screen.getByLabelText("How much (kg)")).toHaveValue("0.275");
-    await waitFor(() => expect(screen.getByRole("button", { name: "It is in" })).toBeEnabled());
-    fireEvent.click(screen.getByRole("button", { name: "It is in" }));
+    await waitFor(() => expect(screen.getByRole("button", { name: "Mark as added" })).toBeEnabled());
+    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
     await waitFor(() => expect(actions.addToBatch).toHaveBeenCalledTimes(2));
     expect(actions.addToBatch).toHaveBeenCalledWith(
       expect.objectContaining({ batchId: 4, ingredientId: "brown-sugar", amount: 0.275 }),
@@ -84,9 +84,9 @@ describe("adding to a batch", () => {
   });
   it.each(["", "0", "-1", "a cup"])("does not send %p", async (amount) => {
     const actions = show(pageOf("lactic-serum"));
-    fireEvent.click(screen.getByRole("button", { name: "Add to it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
     fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: amount } });
-    fireEvent.click(screen.getByRole("button", { name: "It is in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
     await waitFor(() => expect(screen.getByLabelText("How much (kg)")).toHaveAttribute("aria-invalid", "true"));
     expect(actions.addToBatch).not.toHaveBeenCalled();
   });
@@ -95,9 +95,9 @@ describe("adding to a batch", () => {
 describe("taking some for other batches", () => {
   it("goes from a running batch, or from what was strained", async () => {
     const actions = show(pageOf("lactic-serum"));
-    fireEvent.click(screen.getByRole("button", { name: "Take some for the shed" }));
+    fireEvent.click(screen.getByRole("button", { name: "Move some to shed" }));
     fireEvent.change(screen.getByLabelText("Taken (L)"), { target: { value: "2,5" } });
-    fireEvent.click(screen.getByRole("button", { name: "It is in the shed" }));
+    fireEvent.click(screen.getByRole("button", { name: "Mark as added the shed" }));
     await waitFor(() =>
       expect(actions.takeFromBatch).toHaveBeenCalledWith(expect.objectContaining({ batchId: 4, litres: 2.5 })),
     );
@@ -107,14 +107,14 @@ describe("taking some for other batches", () => {
     fireEvent.click(screen.getByRole("button", { name: "To the shed" }));
     expect(screen.getByText(/serves other recipes as lactic culture. 6 L are there/)).toBeVisible();
     fireEvent.change(screen.getByLabelText("Taken (L)"), { target: { value: "2" } });
-    fireEvent.click(screen.getByRole("button", { name: "It is in the shed" }));
+    fireEvent.click(screen.getByRole("button", { name: "Mark as added the shed" }));
     await waitFor(() =>
       expect(actions.moveToShed).toHaveBeenCalledWith(expect.objectContaining({ storeId: 8, litres: 2 })),
     );
   });
   it("is not offered of what no recipe uses", () => {
     show(pageOf("cultured-extract"));
-    expect(screen.queryByRole("button", { name: "Take some for the shed" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Move some to shed" })).toBeNull();
   });
 });
 
@@ -133,8 +133,8 @@ describe("closing what other recipes use", () => {
   };
   it("is weighed where it is solid, and goes to the shed", async () => {
     const actions = close("boiled-potato");
-    expect(screen.getByRole("radio", { name: /Into the shed/ })).toBeChecked();
-    expect(screen.getByRole("radio", { name: /Into a store/ })).toBeDisabled();
+    expect(screen.getByRole("radio", { name: /Add to stock/ })).toBeChecked();
+    expect(screen.getByRole("radio", { name: /Store it/ })).toBeDisabled();
     fireEvent.change(screen.getByLabelText("Came off (kg)"), { target: { value: "3.9" } });
     fireEvent.click(screen.getByRole("button", { name: "Into the shed" }));
     await waitFor(() =>
@@ -145,7 +145,7 @@ describe("closing what other recipes use", () => {
   });
   it("may be stored or stocked where it is both", async () => {
     const actions = close("lactic-serum");
-    fireEvent.click(screen.getByRole("radio", { name: /Into the shed/ }));
+    fireEvent.click(screen.getByRole("radio", { name: /Add to stock/ }));
     fireEvent.click(screen.getByRole("button", { name: "Into the shed" }));
     await waitFor(() =>
       expect(actions.closeBatch).toHaveBeenCalledWith(expect.objectContaining({ intoShed: true, yieldKg: null })),
@@ -153,7 +153,7 @@ describe("closing what other recipes use", () => {
   });
   it("is not offered of an extract", () => {
     close("cultured-extract");
-    expect(screen.queryByRole("radio", { name: /Into the shed/ })).toBeNull();
+    expect(screen.queryByRole("radio", { name: /Add to stock/ })).toBeNull();
   });
 });
 
@@ -179,14 +179,14 @@ describe("what is in it", () => {
   });
   it("takes a laboratory's figure, and refuses one that is none", async () => {
     const actions = show(pageOf("lactic-serum"));
-    expect(screen.getByText(/Na 5\.9 g\/L measured, wet lab; put down by Ben/)).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Put down a laboratory’s figure" }));
+    expect(screen.getByText(/Na 5\.9 g\/L measured, wet lab; entered by Ben/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Add lab result" }));
     fireEvent.change(screen.getByLabelText("Found (g/L)"), { target: { value: "much" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() => expect(screen.getByLabelText("Found (g/L)")).toHaveAttribute("aria-invalid", "true"));
     fireEvent.change(screen.getByLabelText("What"), { target: { value: "k2o" } });
     fireEvent.change(screen.getByLabelText("Found (g/L)"), { target: { value: "0.8" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.addLabResult).toHaveBeenCalledWith(
         expect.objectContaining({ batchId: 4, nutrient: "k2o", gPerL: 0.8 }),

@@ -33,12 +33,12 @@ describe("where it stands", () => {
   it("takes how warm it is there, in the farm's own degrees, only with both ends", async () => {
     const actions = show({ kind: "indoors" }, "us");
     press("Change the place");
-    const keep = screen.getByRole("button", { name: "Keep this warmth" });
+    const keep = screen.getByRole("button", { name: "Save warmth" });
     expect(keep).toBeDisabled();
     fireEvent.change(screen.getByRole("spinbutton", { name: /At night about/ }), { target: { value: "64" } });
     expect(keep).toBeDisabled();
     fireEvent.change(screen.getByRole("spinbutton", { name: /By day about/ }), { target: { value: "72" } });
-    press("Keep this warmth");
+    press("Save warmth");
     await waitFor(() => expect(actions.sayPlace).toHaveBeenCalled());
     const [sent] = (actions.sayPlace as jest.Mock).mock.calls[0] as [{ lowC: number; highC: number }];
     expect(sent.lowC).toBeCloseTo(17.8, 1);

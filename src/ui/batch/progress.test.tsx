@@ -119,16 +119,16 @@ describe("the window", () => {
     expect(screen.getByText("by its hours alone")).toBeVisible();
     expect(screen.getByText("keeps")).toBeVisible();
     rerender(table({ start: none, peak: none, end: none }, "near"));
-    expect(screen.getByText("No window in sight as it stands.")).toBeVisible();
+    expect(screen.getByText("Ready date unknown.")).toBeVisible();
   });
   it("is open where its signs say so, sooner than reckoned, and also where nothing was in sight", () => {
     const { rerender } = render(table(WINDOW, "ready"));
-    expect(screen.getByText("it is open")).toBeVisible();
-    expect(screen.getByText("by its signs, sooner than reckoned (tomorrow 08:00)")).toBeVisible();
+    expect(screen.getByText("it is ready")).toBeVisible();
+    expect(screen.getByText("by its signs, earlier than expected (tomorrow 08:00)")).toBeVisible();
     rerender(table({ start: none, peak: none, end: none }, "ready"));
-    expect(screen.getByText("by its signs, sooner than reckoned")).toBeVisible();
+    expect(screen.getByText("by its signs, earlier than expected")).toBeVisible();
     rerender(table({ ...WINDOW, start: mark(-9, -5, -1) }, "peak"));
-    expect(screen.queryByText("it is open")).toBeNull();
+    expect(screen.queryByText("it is ready")).toBeNull();
     expect(screen.getByText("already")).toBeVisible();
   });
 });
@@ -186,7 +186,7 @@ describe("stages and tending", () => {
     fireEvent.click(screen.getByRole("button", { name: "Who does it: Vent it" }));
     fireEvent.click(screen.getByRole("radio", { name: "Ben" }));
     fireEvent.click(screen.getByRole("radio", { name: "morning" }));
-    fireEvent.click(screen.getByRole("button", { name: "Keep it so" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.shareTask).toHaveBeenCalledWith(
         expect.objectContaining({ batchId: 4, act: "vented", personId: 2, slot: "morning" }),
@@ -230,7 +230,7 @@ describe("the log", () => {
       expect(logged(actions)).toMatchObject([{ kind: "ph", value: 4.2, instrument: "meter", settled: false }]),
     );
     fireEvent.click(screen.getByRole("radio", { name: "strip" }));
-    expect(screen.getByText(/A strip reads to half a unit/)).toBeVisible();
+    expect(screen.getByText(/A strip is exact to 0.5/)).toBeVisible();
   });
   it("counts bubbles and measures what the method goes by", async () => {
     const actions = open({ measures: ["bubbles", "core"] });
@@ -240,7 +240,7 @@ describe("the log", () => {
   });
   it("tells of a move, a heater and the power, and then of their ends", async () => {
     const actions = open();
-    fireEvent.click(screen.getByText("Moved, heated, wrapped, power off"));
+    fireEvent.click(screen.getByText("Place, heat, power, lid"));
     fireEvent.change(screen.getByRole("spinbutton", { name: /Place or thermostat/ }), { target: { value: "25" } });
     fireEvent.click(screen.getByRole("button", { name: "Heater on at 25 °C" }));
     await waitFor(() => expect(logged(actions)).toEqual([{ kind: "act", act: "heater-on", celsius: 25 }]));
@@ -251,8 +251,8 @@ describe("the log", () => {
   });
   it("offers the end of what is on", () => {
     open({ hasHeater: true, moved: true, wrapped: true, powerOff: true, seal: { atMs: at(-2), done: false } });
-    fireEvent.click(screen.getByText("Moved, heated, wrapped, power off"));
-    for (const name of ["Heater off", "Moved back out", "Unwrapped", "Power came back", "Closed for the second stage"])
+    fireEvent.click(screen.getByText("Place, heat, power, lid"));
+    for (const name of ["Heater off", "Moved back out", "Unwrapped", "Power came back", "Closed with airlock"])
       expect(screen.getByRole("button", { name })).toBeVisible();
   });
 });
@@ -297,8 +297,8 @@ describe("what if", () => {
   it("lays both ways one above the other and says the difference", async () => {
     await ask({});
     await waitFor(() => expect(screen.getByText("It would open about 40 h sooner.")).toBeVisible());
-    expect(screen.getByRole("img", { name: /^As it is/ })).toBeVisible();
-    expect(screen.getByRole("img", { name: /^As it would be/ })).toBeVisible();
+    expect(screen.getByRole("img", { name: /^Now/ })).toBeVisible();
+    expect(screen.getByRole("img", { name: /^With the change/ })).toBeVisible();
     expect(screen.getByText(/Keep it at 24.5 °C from now on/)).toBeVisible();
   });
   it.each([
@@ -357,7 +357,7 @@ describe("what if", () => {
     const asked = read.mock.calls.length;
     fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "" } });
     expect(screen.getByText("A number is missing above.")).toBeVisible();
-    expect(screen.queryByRole("img", { name: /^As it would be/ })).toBeNull();
+    expect(screen.queryByRole("img", { name: /^With the change/ })).toBeNull();
     fireEvent.change(screen.getByLabelText("The place is (°C)"), { target: { value: "27.5" } });
     await waitFor(() => expect(read.mock.calls).toHaveLength(asked + 1));
     expect(read.mock.calls.at(-1)![1]).toMatchObject({ placeC: "27.5" });
@@ -399,11 +399,9 @@ describe("what the farm's batches taught", () => {
   it("is its pace, how often the windows held, and each batch beside what was said of it", () => {
     renderWith(fakeActions(), <FarmRecord record={record} clock={FARM} />);
     expect(
-      screen.getByText(
-        /about 18 % faster than the book says here, by 3 of 4 finished ones; forecasts are 20 % narrower/,
-      ),
+      screen.getByText(/about 18 % faster than usual here, by 3 of 4 finished ones; forecasts are 20 % narrower/),
     ).toBeVisible();
-    expect(screen.getByText(/1 of 2 windows held/)).toBeVisible();
+    expect(screen.getByText(/1 of 2 forecasts were right/)).toBeVisible();
     const row = screen.getAllByRole("row")[1]!;
     expect(row).toHaveTextContent("9 to 11");
     expect(row).toHaveTextContent("right");
@@ -413,9 +411,9 @@ describe("what the farm's batches taught", () => {
   it("is forgotten for a reason", async () => {
     const actions = fakeActions();
     renderWith(actions, <FarmRecord record={record} clock={FARM} />);
-    fireEvent.click(screen.getByRole("button", { name: "Make it forget" }));
+    fireEvent.click(screen.getByRole("button", { name: "Yes, reset it" }));
     fireEvent.change(screen.getByLabelText("What has changed here?"), { target: { value: "another well" } });
-    fireEvent.click(screen.getByRole("button", { name: "Forget what was learned" }));
+    fireEvent.click(screen.getByRole("button", { name: "Reset learning" }));
     await waitFor(() =>
       expect(actions.resetLearning).toHaveBeenCalledWith(
         expect.objectContaining({ modelId: "B1_plant_ferment", reason: "another well" }),
@@ -462,7 +460,7 @@ describe("the round", () => {
       />,
     );
     expect(screen.getByText("Tomorrow: 1 thing")).toBeVisible();
-    fireEvent.change(screen.getByLabelText("Whose round"), { target: { value: "Ben" } });
+    fireEvent.change(screen.getByLabelText("Whose jobs"), { target: { value: "Ben" } });
     expect(screen.queryByRole("button", { name: /Ana's/ })).toBeNull();
     expect(screen.getByRole("button", { name: /Ben's/ })).toBeVisible();
     expect(screen.getByRole("button", { name: /anybody's/ })).toBeVisible();

@@ -31,7 +31,7 @@ describe("what is left", () => {
     fireEvent.change(sheet.getByLabelText("Where it goes"), { target: { value: "dug-in" } });
     fireEvent.change(sheet.getByLabelText(/where food grows/), { target: { value: "fallow" } });
     fireEvent.change(sheet.getByLabelText(/^How much/), { target: { value: "12.5" } });
-    fireEvent.click(sheet.getByRole("button", { name: "Write it down" }));
+    fireEvent.click(sheet.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.logResidue.mock.calls[0]?.[0]).toMatchObject({
         what: "solids",
@@ -43,7 +43,7 @@ describe("what is left", () => {
       }),
     );
   });
-  it("is put right, or taken back; what is a lot is put right in the shed", async () => {
+  it("is corrected, or taken back; what is a lot is corrected in the shed", async () => {
     const line = {
       id: 5,
       what: "liquor" as const,
@@ -81,7 +81,7 @@ describe("straining", () => {
     );
     const drains = within(screen.getByRole("region", { name: "How it drains" })).getAllByRole("listitem");
     expect(drains.map((item) => item.textContent)).toEqual([
-      expect.stringContaining("Hang it up to drain"),
+      expect.stringContaining("Hang the sack up to drain"),
       expect.stringContaining("Squeeze it"),
       expect.stringContaining("Squeeze it"),
       expect.stringMatching(/once more, then stop.*152 L off/),
@@ -92,7 +92,7 @@ describe("straining", () => {
     renderWith(actions, <CloseSheet batch={dungTea()} vesselName="Drum" units="metric" onClose={jest.fn()} />);
     expect(screen.queryByLabelText(/where food grows/)).toBeNull();
     fireEvent.change(screen.getByLabelText("The solids of the sack go"), { target: { value: "hot-compost" } });
-    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
     await waitFor(() => expect(actions.closeBatch.mock.calls[0]?.[0]).toMatchObject({ residue: "hot-compost" }));
   });
 });

@@ -30,7 +30,7 @@ describe("the log sheet", () => {
     const { sent } = openLog(batchOf("cultured-extract"));
     expect(screen.getByRole("button", { name: /^Log pH/ })).toBeDisabled();
     expect(screen.getByRole("button", { name: /^Log the temperature/ })).toBeDisabled();
-    expect(screen.getByRole("button", { name: "Log top-up" })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Log added water" })).toBeDisabled();
     fireEvent.click(screen.getByRole("button", { name: "pH up" }));
     fireEvent.click(screen.getByRole("button", { name: "Log pH 4.3" }));
     await waitFor(() =>
@@ -73,14 +73,14 @@ describe("the log sheet", () => {
   });
   it("offers only the acts that the vessel knows", () => {
     openLog(batchOf("aerated-tea", { airOn: true }));
-    expect(screen.getByRole("button", { name: "Air went off" })).toBeVisible();
+    expect(screen.getByRole("button", { name: "Air stopped" })).toBeVisible();
     expect(screen.queryByRole("button", { name: "Vented" })).toBeNull();
-    expect(screen.queryByRole("button", { name: "Pressed under" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Pushed solids under" })).toBeNull();
   });
   it("logs a top-up with its litres", async () => {
     const { sent } = openLog(batchOf("cultured-extract"));
-    for (let taps = 0; taps < 2; taps += 1) fireEvent.click(screen.getByRole("button", { name: "Topped up with up" }));
-    fireEvent.click(screen.getByRole("button", { name: "Log top-up" }));
+    for (let taps = 0; taps < 2; taps += 1) fireEvent.click(screen.getByRole("button", { name: "Water added up" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log added water" }));
     await waitFor(() => expect(sent()).toMatchObject({ entry: { kind: "act", act: "topped-up", litres: 1.5 } }));
   });
   it("shows what is wrong and logs nothing", async () => {
@@ -117,7 +117,7 @@ describe("straining", () => {
   it("offers the usual yield, and puts a keeping input into a store", async () => {
     const { sent, onClose } = openClose(batchOf("cultured-extract", { state: "ready", stateWords: "Ready" }));
     expect(screen.getByLabelText("Strained off (L)")).toHaveValue("152");
-    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
     await waitFor(() => expect(onClose).toHaveBeenCalled());
     expect(sent()).toMatchObject({
       kind: "strained",
@@ -130,20 +130,20 @@ describe("straining", () => {
   });
   it("sends a living tea on to the field, with no store to put it in", async () => {
     const { sent } = openClose(batchOf("aerated-tea", { state: "peak", stateWords: "Best now" }));
-    expect(screen.getByRole("radio", { name: /Into a store/ })).toBeDisabled();
-    fireEvent.click(screen.getByRole("button", { name: "Strain, and on to the field" }));
+    expect(screen.getByRole("radio", { name: /Store it/ })).toBeDisabled();
+    fireEvent.click(screen.getByRole("button", { name: "Strain, then apply" }));
     await waitFor(() => expect(push).toHaveBeenCalledWith("/field?store=7"));
     expect(sent()).toMatchObject({ atOnce: true });
   });
   it("asks for a reason only against the verdict", () => {
     openClose(batchOf("cultured-extract", { state: "early", stateWords: "Too early" }));
-    expect(screen.getByLabelText(/Why strain it when the verdict is “too early”/)).toBeVisible();
+    expect(screen.getByLabelText(/Why strain it now\? Its state is “too early”/)).toBeVisible();
   });
-  it("lets a failed batch only be thrown out, with the caution", async () => {
+  it("lets a failed batch only be thrown away, with the caution", async () => {
     const { sent } = openClose(batchOf("cultured-extract", { state: "spoiled", stateWords: "Failed" }));
     expect(screen.getByRole("radio", { name: /Used at once/ })).toBeDisabled();
-    expect(screen.getByText(/Hot-compost it/)).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Throw it out" }));
+    expect(screen.getByText(/Put it on hot compost/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Throw away batch" }));
     await waitFor(() => expect(sent()).toMatchObject({ kind: "discarded", yieldL: 0 }));
   });
   it("keeps what was typed when it is refused, and marks the field", async () => {
@@ -153,7 +153,7 @@ describe("straining", () => {
     );
     const yielded = screen.getByLabelText("Strained off (L)");
     fireEvent.change(yielded, { target: { value: "500" } });
-    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
     await waitFor(() => expect(yielded).toHaveAttribute("aria-invalid", "true"));
     expect(yielded).toHaveValue("500");
     expect(within(screen.getByRole("dialog")).getAllByRole("alert").length).toBeGreaterThan(0);
@@ -161,7 +161,7 @@ describe("straining", () => {
   it("calls words in a number's place what they are", async () => {
     const { actions } = openClose(batchOf("cultured-extract", { state: "ready" }));
     fireEvent.change(screen.getByLabelText("Strained off (L)"), { target: { value: "plenty" } });
-    fireEvent.click(screen.getByRole("button", { name: "Strain into store" }));
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
     expect(await screen.findByText("This must be a number.")).toBeVisible();
     expect(actions.closeBatch).not.toHaveBeenCalled();
   });

@@ -39,10 +39,10 @@ export const RESIDUE: Measurable = { itemId: "residue", unit: "kg", densityKgPer
 type Destination = "store" | "at-once" | "shed" | "discard";
 
 export const ACT_WORDS: Readonly<Record<Destination, string>> = {
-  "discard": "Throw it out",
-  "at-once": "Strain, and on to the field",
+  "discard": "Throw away batch",
+  "at-once": "Strain, then apply",
   "shed": "Into the shed",
-  "store": "Strain into store",
+  "store": "Strain and store",
 };
 
 const FIT_STATES = new Set(["ready", "peak"]);
@@ -58,7 +58,7 @@ export function destinationsOf({ state, closing }: BatchView) {
       ? [
           {
             value: "shed" as const,
-            label: "Into the shed, for other recipes",
+            label: "Add to stock, for other recipes",
             note: `A lot of ${findIngredient(makes).name.toLowerCase()} at what it cost, that knows this batch.`,
             disabled: failed,
           },
@@ -66,9 +66,9 @@ export function destinationsOf({ state, closing }: BatchView) {
       : []),
     {
       value: "store" as const,
-      label: "Into a store",
+      label: "Store it",
       note: living
-        ? "A living brew does not keep."
+        ? "A living brew cannot be stored. Use it now."
         : `Keeps about ${sayDuration(keeping.shelfH)}: ${keeping.container}; ${keeping.place}.`,
       disabled: failed || living || weighed,
     },
@@ -77,10 +77,10 @@ export function destinationsOf({ state, closing }: BatchView) {
       label: "Used at once",
       note: living
         ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
-        : "Straight to the field; what is left stays as a store.",
+        : "Straight to the field; what is left stays as a container.",
       disabled: failed || weighed,
     },
-    { value: "discard" as const, label: "Thrown out", note: "Onto hot compost, away from water; not on crops." },
+    { value: "discard" as const, label: "Thrown away", note: "On hot compost, away from water. Never on crops." },
   ];
 }
 

@@ -50,19 +50,19 @@ export const BookScreen = ({ view, startBy }: { readonly view: BookView; readonl
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Methods</h1>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => setOpen("weigh")}>Weigh our own measure</Button>
-          <Button onClick={() => setOpen("import")}>Read a recipe in</Button>
+          <Button onClick={() => setOpen("weigh")}>Weigh own measure</Button>
+          <Button onClick={() => setOpen("import")}>Import a recipe</Button>
         </div>
       </div>
       <div className="my-4">
         <Choices<By>
-          label="What shall we make?"
+          label="What do you want to make?"
           value={by}
           onChange={setBy}
           options={[
-            { value: "all", label: "Leaf through" },
-            { value: "goal", label: "By what is needed" },
-            { value: "hand", label: "From what is at hand" },
+            { value: "all", label: "Browse all" },
+            { value: "goal", label: "By purpose" },
+            { value: "hand", label: "From what I have" },
             { value: "day", label: "For a day" },
           ]}
         />

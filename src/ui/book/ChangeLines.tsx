@@ -60,7 +60,7 @@ export const ChangeLines = ({ recipe, draft, onChange, problemAt }: ChangeLinesP
         {swappable.map((ingredient) => (
           <SelectField
             key={ingredient}
-            label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
+            label={`Instead of ${findIngredient(ingredient).name.toLowerCase()}`}
             value={draft.swaps[ingredient] ?? ""}
             onChange={(event) => swap(ingredient, event.target.value)}
           >

@@ -41,14 +41,14 @@ export const DayChoice = ({ view }: { readonly view: BookView }) => {
     <>
       <div className="max-w-60">
         <TextField
-          label="Wanted on"
+          label="Ready by"
           type="date"
           value={day}
           onChange={(event) => pick(event.target.value)}
           error={view.wanted?.problem ?? undefined}
         />
       </div>
-      {day === "" ? <p className="mt-3 text-soft">Pick the day on which it shall go out.</p> : null}
+      {day === "" ? <p className="mt-3 text-soft">Pick the day when you want to use it.</p> : null}
       <ol aria-label="When to start">
         {starts.map((start) => {
           const recipe = farmRecipe(view, start.methodId);

@@ -51,7 +51,7 @@ const EditHead = ({
     />
     <TextField
       label="Where it comes from"
-      placeholder="our trials last spring"
+      placeholder="your trials last spring"
       value={draft.source}
       onChange={(event) => set({ source: event.target.value })}
       error={field("/source")}
@@ -112,7 +112,7 @@ const EditSteps = ({
           />
           {step.adds.length === 0 ? (
             <Button variant="quiet" onClick={() => set({ steps: draft.steps.filter((_, at) => at !== index) })}>
-              Strike out
+              Cross out
             </Button>
           ) : null}
         </div>
@@ -178,8 +178,8 @@ const EditStrength = ({
   readonly set: (change: Partial<EditDraft>) => void;
   readonly field: (path: string) => string | undefined;
 }) => (
-  <section aria-label="Strength" className="grid gap-2">
-    <h3 className="text-lg">Parts of water to one of it</h3>
+  <section aria-label="Dilution" className="grid gap-2">
+    <h3 className="text-lg">Parts of water to 1 part</h3>
     <div className="grid gap-2 sm:grid-cols-3">
       {recipe.uses.map(({ use }, index) => (
         <NumberField
@@ -227,13 +227,13 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
       wide
       open
       onClose={onClose}
-      title="Our own version"
+      title="Own version"
       lead={`From ${recipe.school.name.toLowerCase()}; it becomes version ${basedOn + 1}. Batches that run stay with theirs.`}
       foot={
         <>
           <Refusal error={act.error}>{Object.values(act.fields)[0] ?? null}</Refusal>
           <Button variant="strong" wide disabled={act.busy || refused.length > 0} onClick={() => void keep()}>
-            Keep version {basedOn + 1}
+            Save version {basedOn + 1}
           </Button>
         </>
       }
@@ -250,7 +250,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
         ))}
         {held.length > 0 ? (
           <TickField
-            label="These figures are meant"
+            label="Yes, these amounts are right"
             checked={confirmed}
             onChange={(event) => setConfirmed(event.target.checked)}
           />

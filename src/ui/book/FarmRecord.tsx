@@ -30,16 +30,14 @@ const Said = ({ said }: { readonly said: SaidThen | null }) =>
 function sayPace(learned: NonNullable<MethodRecord["learned"]>): string {
   const percent = Math.round(Math.abs(learned.pace - 1) * 100);
   const pace =
-    percent < 3
-      ? "as fast as the book says"
-      : `about ${percent} % ${learned.pace > 1 ? "faster" : "slower"} than the book says`;
+    percent < 3 ? "as fast as usual" : `about ${percent} % ${learned.pace > 1 ? "faster" : "slower"} than usual`;
   const surer = Math.round((1 - learned.sd / learned.bookSd) * 100);
   return `Batches run ${pace} here, by ${learned.taught} of ${learned.finished} finished ones${surer > 3 ? `; forecasts are ${surer} % narrower for it` : ""}.`;
 }
 
 /** Batch by batch: what was said, and what came of it. */
 const RecordTable = ({ lines, clock }: { readonly lines: MethodRecord["lines"]; readonly clock: FarmClock }) => (
-  <div role="region" aria-label="Forecasts and what came of them" tabIndex={0} className="overflow-x-auto">
+  <div role="region" aria-label="Forecasts and results" tabIndex={0} className="overflow-x-auto">
     <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
       <thead>
         <tr className="border-b-2 border-ink align-bottom">
@@ -96,11 +94,11 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
       {learned && learned.taught > 0 ? (
         <p>{sayPace(learned)}</p>
       ) : (
-        <p className="text-soft">No finished batch has taught anything yet: the book’s pace holds.</p>
+        <p className="text-soft">No finished batch has taught anything yet: the usual pace counts.</p>
       )}
       {record.judged > 0 ? (
         <p>
-          {record.hits} of {record.judged} windows held what came of them; eight in ten is what they are meant to.
+          {record.hits} of {record.judged} forecasts were right; the aim is 8 of 10.
           {record.offD !== null && record.ruleOffD !== null
             ? ` At the start its likeliest day was ${formatNumber(record.offD, 2)} days off; the days rule ${formatNumber(record.ruleOffD, 2)}.`
             : ""}
@@ -130,14 +128,14 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
             />
             <div className="flex gap-2">
               <Button variant="strong" type="submit" disabled={reset.busy}>
-                Forget what was learned
+                Reset learning
               </Button>
               <Button onClick={() => setResetting(false)}>Keep it</Button>
             </div>
           </form>
         ) : (
           <Button variant="quiet" className="justify-self-start" onClick={() => setResetting(true)}>
-            Make it forget
+            Yes, reset it
           </Button>
         )
       ) : null}

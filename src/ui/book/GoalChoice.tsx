@@ -57,7 +57,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
           label="At what stage"
           value={stage}
           onChange={(event) => setStage(event.target.value as CropStage)}
-          hint="The strength is given for this stage."
+          hint="The dilution is for this stage."
         >
           {CROP_STAGE_IDS.map((id) => (
             <option key={id} value={id}>

@@ -29,8 +29,8 @@ const Needs = ({ possibility, units }: { readonly possibility: Possibility; read
             {index > 0 ? "; " : "With "}
             {amount === null ? "" : `${sayStock(amount, unit, units)} of `}
             {findIngredient(ingredient).name.toLowerCase()}
-            {enough ? " (there)" : standIn ? ` (${findIngredient(standIn).name.toLowerCase()} may stand in)` : ""}
-            {!enough && !standIn ? <span className="font-semibold text-rust"> ■ lacking</span> : null}
+            {enough ? " (there)" : standIn ? ` (${findIngredient(standIn).name.toLowerCase()} can replace it)` : ""}
+            {!enough && !standIn ? <span className="font-semibold text-rust"> ■ missing</span> : null}
           </span>
         ))}
   </span>
@@ -108,8 +108,8 @@ const Line = ({
         {line.amount === null && amount !== null ? `, ${sayStock(amount, unit, view.farm.units)}` : ""}
       </h3>
       {!known ? (
-        <Notice tone="error" title="The book doesn’t know it">
-          Only what you can name and would dare to eat goes into a drum. If it goes by another name, type that.
+        <Notice tone="error" title="Unknown ingredient">
+          Unknown plants can poison people. Use only plants you know. Try another name.
         </Notice>
       ) : null}
       {line.mouldy ? (
@@ -142,7 +142,7 @@ const Line = ({
             </Notice>
           ))}
           {answer.possibilities.length === 0 ? (
-            <p className="text-soft">Nothing in the book starts from it; compost takes it.</p>
+            <p className="text-soft">No method starts from it. Compost it.</p>
           ) : (
             <Answer answer={answer} lead={view.lead} units={view.farm.units} />
           )}
@@ -152,7 +152,11 @@ const Line = ({
   );
 };
 
-const FIT_WORDS = { "now": "can be made today", "lacks-one": "lacks one thing", "lacks-more": "lacks more" } as const;
+const FIT_WORDS = {
+  "now": "can be made today",
+  "lacks-one": "one thing is missing",
+  "lacks-more": "more is missing",
+} as const;
 
 /** What the shed would let be made now, or but for one thing. */
 const FromShed = ({ view }: { readonly view: BookView }) => (
@@ -176,9 +180,9 @@ const FromShed = ({ view }: { readonly view: BookView }) => (
                 return (
                   <span key={ingredient}>
                     : {findIngredient(ingredient).name.toLowerCase()}
-                    {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} may stand in` : ""}
+                    {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} can replace it` : ""}
                     {lies
-                      ? `; ${lies.ingredientId === ingredient ? "what is there" : `${lies.name.toLowerCase()}, which may stand in,`} is held back: ${lies.heldBecause}`
+                      ? `; ${lies.ingredientId === ingredient ? "what is there" : `${lies.name.toLowerCase()}, which can replace it,`} is on hold: ${lies.heldBecause}`
                       : ""}
                   </span>
                 );

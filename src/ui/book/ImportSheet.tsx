@@ -48,7 +48,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
     );
     const answer = await act.run({ document: read.document as never, basedOn, confirmed });
     if (!answer) return;
-    told(`${read.document.name} is our version ${answer.versionNo}.`);
+    told(`${read.document.name} is own version ${answer.versionNo}.`);
     router.push(`/book/${method}`);
   };
   return (
@@ -56,7 +56,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
       wide
       open
       onClose={onClose}
-      title="Read a recipe in"
+      title="Import a recipe"
       lead="A recipe file as Ruchka writes them: JSON, described in docs/schemas/recipe.json."
       foot={
         <Button variant="strong" wide disabled={act.busy || !read?.ok} onClick={() => void take()}>
@@ -92,13 +92,13 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
               {read.document.steps.length} steps. Source: {read.document.source || "not said"}.
             </p>
             {read.unconfirmed.map(({ path, text: said }) => (
-              <Notice key={path + said} tone="caution" title="Held until someone says it is meant">
+              <Notice key={path + said} tone="caution" title="Check these amounts">
                 {said}
               </Notice>
             ))}
             {read.unconfirmed.length > 0 ? (
               <TickField
-                label="These figures are meant"
+                label="Yes, these amounts are right"
                 checked={confirmed}
                 onChange={(event) => setConfirmed(event.target.checked)}
               />

@@ -41,7 +41,7 @@ export function sayRecipeAmount({ amount, ingredient }: MethodIngredient, recipe
       const whole = WHOLE[basis.stockUnit][units];
       const say = (value: number) => sayStock(value * whole.amount, amount.unit, units);
       const per = `to ${whole.words} of ${basis.name.toLowerCase()}`;
-      return `${say(usual)} ${per}${low === high ? "" : `; ${say(low)} to ${say(high)} is seen`}`;
+      return `${say(usual)} ${per}${low === high ? "" : `; ${say(low)} to ${say(high)} is usual`}`;
     }
     case "per-surface":
       return `${formatNumber(amount.thicknessM.default * 1000, 2)} mm over the whole width, whatever the batch`;
@@ -110,7 +110,7 @@ export const Steps = ({ recipe, units }: { readonly recipe: Recipe; readonly uni
       <p className="mt-2 text-[0.95rem]">
         {recipe.vesselNote} Fill to {Math.round(recipe.fillShare.default * 100)} %: room for {recipe.headspaceFor}.{" "}
         {recipe.vesselUse === "manure"
-          ? "Its vessel is kept for dung from then on."
+          ? "After this, use the vessel for dung only: germs stay in it."
           : "A food-safe vessel, never one that held dung."}
       </p>
     </Part>
@@ -143,7 +143,7 @@ export const Stages = ({ recipe }: { readonly recipe: Recipe }) =>
 /** What it wants while it stands, and what a miss means. */
 export const Tending = ({ recipe }: { readonly recipe: Recipe }) =>
   recipe.tending.length === 0 ? null : (
-    <Part title="Looking after it">
+    <Part title="Care">
       <ul className="divide-y divide-line border-y border-line">
         {recipe.tending.map((task) => (
           <li key={`${task.act} ${task.fromH}`} className="py-1.5">
@@ -167,13 +167,13 @@ export const Tending = ({ recipe }: { readonly recipe: Recipe }) =>
 const MEANINGS: readonly { readonly says: CueMeaning; readonly title: string; readonly mark: string }[] = [
   { says: "not-yet", title: "Not yet", mark: "○" },
   { says: "ready", title: "Ready", mark: "●" },
-  { says: "past", title: "Past", mark: "◐" },
+  { says: "past", title: "Past its best", mark: "◐" },
   { says: "failed", title: "Failed", mark: "■" },
 ];
 
 /** The words to look and smell for, by what they say. */
 export const Cues = ({ recipe }: { readonly recipe: Recipe }) => (
-  <Part title="How it tells you">
+  <Part title="How to judge it">
     {MEANINGS.filter(({ says }) => recipe.cues.some((cue) => cue.says === says)).map(({ says, title, mark }) => (
       <div key={says} className="mb-3">
         <h3 className={says === "failed" ? "text-[1.02rem] text-rust" : "text-[1.02rem]"}>
@@ -198,7 +198,7 @@ export const Cues = ({ recipe }: { readonly recipe: Recipe }) => (
 /** How strong, how often, for what. */
 export const Uses = ({ recipe }: { readonly recipe: Recipe }) =>
   recipe.uses.length === 0 ? null : (
-    <Part title="Using it">
+    <Part title="How to use it">
       <ul className="divide-y divide-line border-y border-line">
         {recipe.uses.map(({ use, partsWater, everyD, note }) => (
           <li key={use} className="py-1.5">
@@ -229,7 +229,7 @@ export const WithoutEquipment = ({ recipe }: { readonly recipe: Recipe }) => (
       {withoutEquipment(recipe).map(({ missing, instead, costs }) => (
         <li key={missing} className="py-1.5">
           <span className="font-semibold">{missing}</span>: {instead}.{" "}
-          <span className="text-soft">It costs {costs}.</span>
+          <span className="text-soft">Drawback: {costs}.</span>
         </li>
       ))}
     </ul>
@@ -246,10 +246,10 @@ const KEEPING_WORDS = {
 
 /** How long it keeps, from when, in what; and what becomes of what is left. */
 export const Keeping = ({ recipe: { keeping, residues } }: { readonly recipe: Recipe }) => (
-  <Part title="Keeping it">
+  <Part title="Storage">
     <p>
       {sayDuration(keeping.shelfH)} from when {KEEPING_WORDS[keeping.from]}: {keeping.container}; {keeping.place}.
-      {keeping.living ? " It lives and fades: no store for it." : ""}
+      {keeping.living ? " Living: it cannot be stored." : ""}
       {keeping.afterH
         ? ` On leaves within ${sayDuration(keeping.afterH.leaves)}, on soil within ${sayDuration(keeping.afterH.soil)}, never after ${sayDuration(keeping.afterH.hardEnd)}.`
         : ""}

@@ -57,7 +57,7 @@ function columnOf(view: BookView, key: RecipeKey, ours: RecipeKey): SchoolColumn
   const recipe = recipeOfKey(key, view.versions);
   return {
     key: `${key.schoolId} ${key.versionNo ?? ""}`,
-    title: key.versionNo === null ? recipe.school.name : `${recipe.school.name}, our version ${key.versionNo}`,
+    title: key.versionNo === null ? recipe.school.name : `${recipe.school.name}, own version ${key.versionNo}`,
     recipe,
     cautious: key.versionNo === null && key.schoolId === findMethod(key.methodId).cautiousSchool,
     ours: sameKey(key, ours),
@@ -109,10 +109,10 @@ const MethodHead = ({
         </p>
         <div className="mt-3 flex flex-wrap gap-3 print:hidden">
           <Button variant="strong" onClick={() => onOpen("scale")}>
-            Scale it
+            Scale recipe
           </Button>
-          <Button onClick={() => onOpen("edit")}>Make our own version</Button>
-          <Button onClick={() => window.print()}>Print the card</Button>
+          <Button onClick={() => onOpen("edit")}>Make own version</Button>
+          <Button onClick={() => window.print()}>Print card</Button>
           <a href={`/book/${methodId}/recipe?${queryOf(shown)}`} download className={buttonClass("plain")}>
             Recipe as a file
           </a>
@@ -140,7 +140,7 @@ const Beyond = ({
 }) => (
   <div className="mt-10 grid grid-cols-1 gap-10">
     {starts.length > 0 ? (
-      <Part title="Started when, to be best in fit hours">
+      <Part title="When to start, to be best at a good time">
         <div className="max-w-2xl">
           <PeakStarts starts={starts} nowMs={view.nowMs} clock={view.farm} />
           <p className="mt-1 text-[0.92rem] text-soft">
@@ -154,14 +154,14 @@ const Beyond = ({
         <FarmRecord record={record} clock={view.farm} />
       </Part>
     ) : null}
-    <Part title={columns.length > 1 ? "Schools side by side" : "In figures"}>
+    <Part title={columns.length > 1 ? "Compare recipes" : "In figures"}>
       <SchoolsTable columns={columns} />
     </Part>
     <Part title="Where growers differ">
       <Differences methodId={methodId} />
     </Part>
     <Versions view={view} methodId={methodId} />
-    <Part title="Mind">
+    <Part title="Safety">
       <Cautions
         cautions={cautionsFor(recipe, {
           filledL: null,
@@ -169,7 +169,7 @@ const Beyond = ({
         })}
       />
       <p className="mt-2 text-[0.92rem] text-soft">
-        Local code, your certifier and licensed trades stand above this. How sure anyone is:{" "}
+        Follow local law, your certifier and qualified electricians first. How sure anyone is:{" "}
         <BookText>{recipe.sureness}</BookText>
       </p>
     </Part>
@@ -191,7 +191,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
   );
   useKey("s", () => setOpen("scale"));
   const pick = async () => {
-    if (await choose.run({ ...shown })) told(`From now on we make it by ${recipe.school.name.toLowerCase()}.`);
+    if (await choose.run({ ...shown })) told(`This farm now uses ${recipe.school.name.toLowerCase()}.`);
   };
   return (
     <div className="mx-auto max-w-[1240px] px-4 py-5 md:px-8">
@@ -209,21 +209,21 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
           onChange={(value) => setShown(keys.find((key) => `${key.schoolId}/${key.versionNo ?? ""}` === value) ?? ours)}
           options={columns.map(({ title, cautious, ours: mine }, index) => ({
             value: `${keys[index]!.schoolId}/${keys[index]!.versionNo ?? ""}`,
-            label: `${title}${cautious ? " (the cautious one)" : ""}${mine ? ", ours" : ""}`,
+            label: `${title}${cautious ? " (cautious)" : ""}${mine ? ", our choice" : ""}`,
           }))}
         />
         {sameKey(shown, ours) ? (
-          <p className="text-soft">The farm makes it this way.</p>
+          <p className="text-soft">This farm uses this recipe.</p>
         ) : (
           <Button disabled={choose.busy || (held?.unconfirmed.length ?? 0) > 0} onClick={() => void pick()}>
-            Make it this way from now on
+            Use this recipe
           </Button>
         )}
       </div>
       {held && held.unconfirmed.length > 0 ? (
         <div className="mt-3 grid gap-2">
           {held.unconfirmed.map(({ path, text }) => (
-            <Notice key={path + text} tone="caution" title="Not confirmed, so not brewed by yet">
+            <Notice key={path + text} tone="caution" title="Not confirmed: cannot be used yet">
               {text}
             </Notice>
           ))}

@@ -199,10 +199,10 @@ export const ScaleChoices = ({
         value={draft.by}
         onChange={(by) => set({ by })}
         options={[
-          { value: "vessel", label: "A vessel, to its line" },
+          { value: "vessel", label: "A full vessel" },
           { value: "amount", label: `So much ${basis.name.toLowerCase()}` },
           ...(basis.stockUnit === "L" ? [{ value: "depth" as const, label: "What stands in it, by depth" }] : []),
-          ...(recipe.uses.length > 0 ? [{ value: "land" as const, label: "The land it is for" }] : []),
+          ...(recipe.uses.length > 0 ? [{ value: "land" as const, label: "Area to treat" }] : []),
           { value: "split", label: "Over several vessels" },
         ]}
       />

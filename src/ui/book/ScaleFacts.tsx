@@ -42,7 +42,7 @@ export const Starters = ({ view, recipe, scaled }: FactsProps) => {
     const cheapest = sources[0];
     return (
       <p key={ingredient} className="text-[0.95rem]">
-        {name}: at the least {sayStock(least, stockUnit, units)} still starts it in good time.
+        {name}: at least {sayStock(least, stockUnit, units)} still starts it in good time.
         {cheapest
           ? ` Cheapest here: ${sayStock(cheapest.amount, findIngredient(cheapest.use).stockUnit, units)} of ${findIngredient(cheapest.use).name.toLowerCase()}, ${sayMoney(cheapest.costMinor, currency)}.`
           : ""}

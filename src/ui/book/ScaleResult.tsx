@@ -110,7 +110,7 @@ const Conditions = ({ view, recipe, scaled }: Pick<ScaleResultProps, "view" | "r
           {liftablePortions(sackKg, null).count} sacks.
         </li>
       ) : null}
-      {scaled.occupiedL > LIFTABLE_KG ? <li>Full, it is not moved: fill it where it shall stand.</li> : null}
+      {scaled.occupiedL > LIFTABLE_KG ? <li>Full, it is not moved: fill it where it will stand.</li> : null}
       <li className="text-soft">Days, warming and pressure don’t scale with the vessel; a larger one warms later.</li>
     </ul>
   );
@@ -169,7 +169,7 @@ const WhatGoesIn = ({
       <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
         <th className="text-left font-normal">Goes in</th>
         <th className="pr-3 text-right font-normal">usual</th>
-        <th className="pr-3 text-right font-normal">is seen</th>
+        <th className="pr-3 text-right font-normal">is usual</th>
         <th className="text-right font-normal">dose</th>
       </tr>
     </thead>
@@ -185,8 +185,8 @@ const WhatGoesIn = ({
 const WhatIsInIt = ({ scaled, recipe }: { readonly scaled: ScaledRecipe; readonly recipe: Recipe }) => {
   const rate = usualRate(recipe);
   return recipe.yieldUnit === "L" && rate ? (
-    <section aria-label="What is in it">
-      <h3 className="text-lg">What is in it</h3>
+    <section aria-label="Nutrients">
+      <h3 className="text-lg">Nutrients</h3>
       <ContentTable
         content={batchContent(recipe, scaled.lines, expectedYield(recipe, scaled.basisAmount, scaled.lines).default)}
         partsWater={rate.partsWater.default}

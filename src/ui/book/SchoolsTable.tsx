@@ -164,7 +164,7 @@ const Rows = ({
 
 /** Schools side by side: every dose to the litre, every use, the days; where they differ, by how much, and which is the cautious one. */
 export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolColumn[] }) => (
-  <div role="region" aria-label="Schools side by side" tabIndex={0} className="overflow-x-auto">
+  <div role="region" aria-label="Compare recipes" tabIndex={0} className="overflow-x-auto">
     <table className="w-full min-w-[560px]">
       <thead>
         <tr className="border-b-2 border-ink align-bottom">
@@ -180,9 +180,9 @@ export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolCol
               <span className="block font-display text-[1.02rem]">{title}</span>
               <span className="block text-[0.86rem] font-normal leading-tight text-soft">{recipe.school.stance}</span>
               <span className="block text-[0.86rem] font-normal">
-                {cautious ? "◆ the cautious one" : ""}
+                {cautious ? "◆ cautious" : ""}
                 {cautious && ours ? ", " : ""}
-                {ours ? "● ours" : ""}
+                {ours ? "● our choice" : ""}
               </span>
             </th>
           ))}
@@ -221,7 +221,7 @@ export const Differences = ({ methodId }: { readonly methodId: string }) => (
           ))}
         </p>
         <p className="text-[0.92rem] text-soft">
-          The book goes by: <BookText>{`${bookGoesBy}. ${why}`}</BookText>
+          Ruchka uses: <BookText>{`${bookGoesBy}. ${why}`}</BookText>
         </p>
       </li>
     ))}

@@ -45,12 +45,12 @@ export const Versions = ({ view, methodId }: { readonly view: BookView; readonly
   const options = [
     ...findMethod(methodId).schools.map(({ id, name }) => ({
       key: id,
-      label: `${name}, as the book has it`,
+      label: `${name}, standard`,
       document: bookDocument(methodId, id),
     })),
     ...own.map(({ schoolId, versionNo, document }) => ({
       key: `${schoolId}/${versionNo}`,
-      label: `${document.name}, our version ${versionNo}`,
+      label: `${document.name}, own version ${versionNo}`,
       document,
     })),
   ];
@@ -81,7 +81,7 @@ export const Versions = ({ view, methodId }: { readonly view: BookView; readonly
           {own.map(({ schoolId, versionNo, document, actorName, addedMs, unconfirmed }) => (
             <li key={`${schoolId} ${versionNo}`} className="py-1.5">
               <span className="font-semibold">
-                {document.name}, our version {versionNo}
+                {document.name}, own version {versionNo}
               </span>{" "}
               <span className="text-soft">
                 by {actorName}, {fullDate(new Date(addedMs), view.farm)}

@@ -27,9 +27,9 @@ export const WaterNeed = ({
       Water in all: <span className="reading font-semibold">{sayVolume(totalL, units)}</span>
       {brewL > 0 ? `, ${sayVolume(brewL, units)} to brew` : ""}
       {rate && thinL > 0
-        ? `, ${sayVolume(thinL, units)} to thin it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
+        ? `, ${sayVolume(thinL, units)} to dilute it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
         : ""}
-      , {sayVolume(rinseL, units)} to rinse. Set aside now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
+      , {sayVolume(rinseL, units)} to rinse. Treat water now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
       {known.length === 0
         ? "What the butts hold is not read yet: it is written down in the shed, under Water."
         : `${known.map(({ name, leftL }) => `${name} holds about ${sayVolume(leftL, units)}`).join("; ")}: ${

@@ -63,7 +63,7 @@ describe("the field book", () => {
     const hour = (hours: number) => NOW_MS + hours * 3_600_000;
     const start = { startMs: hour(6), peakMs: hour(38), bandFromMs: hour(37), bandToMs: hour(40) };
     method("aerated-tea", fakeActions(), viewOf(), [start]);
-    const part = screen.getByRole("heading", { name: "Started when, to be best in fit hours" }).closest("section")!;
+    const part = screen.getByRole("heading", { name: "When to start, to be best at a good time" }).closest("section")!;
     expect(within(part).getAllByRole("listitem")).toHaveLength(1);
     expect(part).toHaveTextContent(/Start it .*best .*, fit \d\d:\d\d to \d\d:\d\d/);
     expect(part).toHaveTextContent("smell it before");
@@ -104,7 +104,7 @@ describe("the field book", () => {
     } as const;
     renderWith(fakeActions(), <BookScreen view={viewOf({ wanted })} startBy="day" />);
     expect(screen.getByText(/Too late for that day: 14 °C expected/)).toBeVisible();
-    fireEvent.change(screen.getByLabelText("Wanted on"), { target: { value: "2031-04-20" } });
+    fireEvent.change(screen.getByLabelText("Ready by"), { target: { value: "2031-04-20" } });
     expect(replace).toHaveBeenCalledWith("/book?by=day&day=2031-04-20", { scroll: false });
   });
   it("weighs the farm's own handful", async () => {
@@ -120,13 +120,13 @@ describe("the field book", () => {
         startBy="all"
       />,
     );
-    fireEvent.click(screen.getByRole("button", { name: "Weigh our own measure" }));
+    fireEvent.click(screen.getByRole("button", { name: "Weigh own measure" }));
     expect(screen.getByText("90 g, 80 g to 100 g in 3")).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Keep this weighing" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save weight" }));
     await waitFor(() => expect(screen.getByText("This must be a number.")).toBeVisible());
     expect(actions.weighMeasure).not.toHaveBeenCalled();
     fireEvent.change(screen.getByLabelText("It came to (kg)"), { target: { value: "0,085" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep this weighing" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save weight" }));
     await waitFor(() =>
       expect(actions.weighMeasure).toHaveBeenCalledWith(
         expect.objectContaining({ measure: "handful", ingredientId: "leaf-mould", amount: 0.085 }),
@@ -148,15 +148,15 @@ describe("a method", () => {
       method(id);
       expect(screen.getByRole("heading", { name, level: 1 })).toBeVisible();
       expect(screen.getByRole("region", { name: "Making it" })).toBeVisible();
-      expect(screen.getByRole("region", { name: "How it tells you" })).toHaveTextContent("Ready");
-      expect(screen.getByRole("region", { name: "Mind" })).toHaveTextContent(/Local code/);
+      expect(screen.getByRole("region", { name: "How to judge it" })).toHaveTextContent("Ready");
+      expect(screen.getByRole("region", { name: "Safety" })).toHaveTextContent(/Follow local law/);
     },
   );
   it("stands its schools side by side, with the cautious one and the farm's", () => {
     method("shell-calcium");
     const head = screen.getByRole("columnheader", { name: /Four to one/ });
-    expect(head).toHaveTextContent("◆ the cautious one, ● ours");
-    const schools = screen.getAllByRole("region", { name: "Schools side by side" })[0]!;
+    expect(head).toHaveTextContent("◆ cautious, ● our choice");
+    const schools = screen.getAllByRole("region", { name: "Compare recipes" })[0]!;
     expect(within(schools).getByRole("row", { name: /^Crushed eggshell/ })).toHaveTextContent(
       "250 g/L100 g/L× 2.5 apart",
     );
@@ -167,11 +167,11 @@ describe("a method", () => {
       unconfirmed: [{ weight: "unconfirmed" as const, path: "/x", text: "A slip, or meant?" }],
     };
     const actions = method("cultured-extract", fakeActions(), viewOf({ versions: [held] }));
-    fireEvent.click(screen.getByRole("radio", { name: /our version 1/ }));
-    expect(screen.getByText("Not confirmed, so not brewed by yet")).toBeVisible();
-    expect(screen.getByRole("button", { name: "Make it this way from now on" })).toBeDisabled();
+    fireEvent.click(screen.getByRole("radio", { name: /own version 1/ }));
+    expect(screen.getByText("Not confirmed: cannot be used yet")).toBeVisible();
+    expect(screen.getByRole("button", { name: "Use this recipe" })).toBeDisabled();
     fireEvent.click(screen.getByRole("radio", { name: /^More plant/ }));
-    fireEvent.click(screen.getByRole("button", { name: "Make it this way from now on" }));
+    fireEvent.click(screen.getByRole("button", { name: "Use this recipe" }));
     await waitFor(() =>
       expect(actions.chooseRecipe).toHaveBeenCalledWith(
         expect.objectContaining({ methodId: "cultured-extract", schoolId: "more-plant", versionNo: null }),
@@ -233,10 +233,10 @@ describe("the farm's own version", () => {
       refused("Someone kept version 2 meanwhile.", { "/basedOn": "There is a newer version." }),
     );
     method("cultured-extract", actions, viewOf({ versions: [versionOf(1)] }));
-    fireEvent.click(screen.getByRole("button", { name: "Make our own version" }));
+    fireEvent.click(screen.getByRole("button", { name: "Make own version" }));
     fireEvent.change(screen.getByLabelText("Molasses, usual"), { target: { value: "0.015" } });
     fireEvent.change(screen.getByLabelText("Molasses, highest"), { target: { value: "0.02" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep version 2" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save version 2" }));
     await waitFor(() => expect(screen.getByText("Someone kept version 2 meanwhile.")).toBeVisible());
     const sent = actions.saveRecipe.mock.calls[0]![0] as {
       basedOn: number;
@@ -250,13 +250,13 @@ describe("the farm's own version", () => {
   });
   it("adds and strikes out steps, and keeps the signs of failure", () => {
     method("cultured-extract");
-    fireEvent.click(screen.getByRole("button", { name: "Make our own version" }));
+    fireEvent.click(screen.getByRole("button", { name: "Make own version" }));
     const panel = screen.getByRole("dialog");
     const steps = () => within(panel).getAllByLabelText(/^Step \d/).length;
     const before = steps();
     fireEvent.click(within(panel).getByRole("button", { name: "Add a step" }));
     expect(steps()).toBe(before + 1);
-    fireEvent.click(within(panel).getAllByRole("button", { name: "Strike out" }).at(-1)!);
+    fireEvent.click(within(panel).getAllByRole("button", { name: "Cross out" }).at(-1)!);
     expect(steps()).toBe(before);
     expect(within(panel).getByLabelText(/^coloured mould/)).toBeDisabled();
   });

@@ -88,7 +88,7 @@ describe("from what is at hand", () => {
     const juice = within(region("10 kg nettles"))
       .getAllByRole("listitem")
       .find((item) => item.textContent?.includes("plant juice"))!;
-    expect(juice).toHaveTextContent(/10 kg of brown sugar \(white sugar may stand in\)/);
+    expect(juice).toHaveTextContent(/10 kg of brown sugar \(white sugar can replace it\)/);
     expect(within(juice).getByRole("link")).toHaveAttribute("href", "/book/plant-juice?scale&limit=plant&amount=10");
   });
   it("caps what it makes at the largest vessel", () => {
@@ -99,7 +99,7 @@ describe("from what is at hand", () => {
   it.each([
     ["2 kg of mouldy apples", "Not into anything for crops"],
     ["5 kg ragwort", "Never"],
-    ["1 kg xyzzy", "The book doesn’t know it"],
+    ["1 kg xyzzy", "Unknown ingredient"],
   ])("%s: %s", (typed, said) => {
     open("hand");
     type("What is at hand", typed);
@@ -119,7 +119,7 @@ describe("from what is at hand", () => {
 describe("reading a recipe in", () => {
   const openImport = (actions = fakeActions(), change: Partial<BookView> = {}) => {
     open("all", change, actions);
-    fireEvent.click(screen.getByRole("button", { name: "Read a recipe in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Import a recipe" }));
     return actions;
   };
   const keep = () => screen.getByRole("button", { name: "Keep it as our own version" });
@@ -163,8 +163,8 @@ describe("reading a recipe in", () => {
     };
     const actions = openImport();
     type("Or its text", JSON.stringify(strange));
-    expect(screen.getByText("Held until someone says it is meant")).toBeVisible();
-    fireEvent.click(screen.getByRole("checkbox", { name: "These figures are meant" }));
+    expect(screen.getByText("Check these amounts")).toBeVisible();
+    fireEvent.click(screen.getByRole("checkbox", { name: "Yes, these amounts are right" }));
     fireEvent.click(keep());
     await waitFor(() => expect(actions.saveRecipe).toHaveBeenCalledWith(expect.objectContaining({ confirmed: true })));
   });
@@ -244,7 +244,7 @@ describe("the scale panel", () => {
   });
   it("puts a stand-in for what is short, and what nobody states, and says so", () => {
     scale("cultured-extract");
-    type("In place of molasses", "white-sugar");
+    type("Instead of molasses", "white-sugar");
     expect(screen.getByText("White sugar in place of molasses")).toBeVisible();
     expect(table()).toHaveTextContent("White sugar");
   });
@@ -253,12 +253,12 @@ describe("the scale panel", () => {
     fireEvent.click(screen.getByRole("radio", { name: "So much water" }));
     type("Water (L)", "10");
     expect(screen.getByLabelText("Water in all")).toHaveTextContent(
-      /Water in all: 2.390 L, 10 L to brew, 2.375 L to thin it all at 1:250 \(drench, growing plants\), 5 L to rinse\. Set aside now: none\./,
+      /Water in all: 2.390 L, 10 L to brew, 2.375 L to dilute it all at 1:250 \(drench, growing plants\), 5 L to rinse\. Treat water now: none\./,
     );
   });
   it("works out the land", () => {
     scale("cultured-extract");
-    fireEvent.click(screen.getByRole("radio", { name: "The land it is for" }));
+    fireEvent.click(screen.getByRole("radio", { name: "Area to treat" }));
     type("Land (m²)", "1000");
     fireEvent.change(screen.getByLabelText("Used as"), { target: { value: "drench-growing" } });
     expect(screen.getByRole("status")).toHaveTextContent(/2.000 L of mix at 1:250 take 7\.97 L of it/);

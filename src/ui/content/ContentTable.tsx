@@ -56,7 +56,7 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: Conten
   return (
     <div>
       <table className="w-full">
-        <caption className="sr-only">What is in it</caption>
+        <caption className="sr-only">Nutrients</caption>
         <thead>
           <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
             <th scope="col" className="text-left font-normal">

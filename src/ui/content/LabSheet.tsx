@@ -26,14 +26,7 @@ export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; reado
     onClose();
   });
   return (
-    <FormSheet
-      title="A laboratory’s figure"
-      act="Keep it"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
+    <FormSheet title="Lab result" act="Save" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
       <SelectField label="What" {...register("nutrient")}>
         {NUTRIENT_IDS.map((id) => (
           <option key={id} value={id}>

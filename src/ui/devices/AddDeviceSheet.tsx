@@ -27,12 +27,7 @@ const Shown = ({
   readonly token: string;
   readonly onClose: () => void;
 }) => (
-  <Sheet
-    open
-    onClose={onClose}
-    title={`${name} may post`}
-    lead="Its token is shown this once. Put it into the device now."
-  >
+  <Sheet open onClose={onClose} title={`${name} may post`} lead="This access key is shown only once. Copy it now.">
     <p className="reading select-all break-all border-2 border-ink bg-limewash p-3 text-lg" data-token>
       {token}
     </p>
@@ -46,7 +41,7 @@ const Shown = ({
       <li>What can’t be is kept apart, and the answer says why.</li>
     </ul>
     <Button variant="strong" className="mt-5" onClick={onClose}>
-      It is in the device
+      I copied the key
     </Button>
   </Sheet>
 );
@@ -71,8 +66,8 @@ export const AddDeviceSheet = ({ view, onClose }: { readonly view: DevicesView; 
   };
   return (
     <FormSheet
-      title="Add a device"
-      act="Add it and show its token"
+      title="Add sensor"
+      act="Add sensor and show its key"
       busy={add.busy}
       error={add.error}
       onClose={onClose}

@@ -110,30 +110,30 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
   const now = new Date(view.nowMs);
   const hang = async () => {
     if (await place.run({ deviceId: device.id, vesselId: vesselId === "" ? null : Number(vesselId) })) {
-      told(`${device.name} hangs there from now on. What it read before stays where it was read.`);
+      told(`${device.name} is there from now on. Earlier readings stay where they were.`);
       setMoving(false);
     }
   };
   const out = async () => {
-    if (await retire.run({ deviceId: device.id })) told(`${device.name} is out of use; its readings stay.`);
+    if (await retire.run({ deviceId: device.id })) told(`${device.name} is removed; its readings stay.`);
   };
   return (
     <section aria-label={device.name} className="border-t-2 border-ink pt-3">
       <h2 className="text-xl">{device.name}</h2>
       <p className="text-soft">
         {KINDS[device.kind]}, {device.vesselName ? `in the ${device.vesselName.toLowerCase()}` : "in the air"}
-        {device.retired ? "; out of use" : ""}
+        {device.retired ? "; removed" : ""}
       </p>
       <p className={device.quiet ? "font-semibold text-rust" : ""}>
         {device.lastMs === null
-          ? "It has not posted yet."
-          : `Last heard ${sayMoment(new Date(device.lastMs), now, view.farm)}${device.quiet ? ": it has fallen silent. Look at its battery and its way to the network; meanwhile the air’s temperature is used." : "."}`}
+          ? "No reading yet."
+          : `Last heard ${sayMoment(new Date(device.lastMs), now, view.farm)}${device.quiet ? ". Nothing since: check its battery and network. Until then the air’s temperature is used." : "."}`}
       </p>
       <Trace device={device} nowMs={view.nowMs} units={view.farm.units} />
       {device.setAside.length > 0 ? (
         <details className="mt-1">
           <summary className="min-h-11 cursor-pointer py-2">
-            {device.setAside.length === 20 ? "The latest 20" : device.setAside.length} kept apart, and not used
+            {device.setAside.length === 20 ? "The latest 20" : device.setAside.length} not used
           </summary>
           <ul className="divide-y divide-line border-y border-line text-[0.95rem]">
             {device.setAside.map((figure) => (
@@ -150,11 +150,11 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
       {device.retired || device.kind === "logger" ? null : (
         <div className="mt-1 flex flex-wrap gap-2">
           <Button variant="quiet" onClick={() => setMoving(!moving)}>
-            Hang it elsewhere
+            Move sensor
           </Button>
           <ChangeThing kind="device" id={device.id} name={device.name} />
           <Button variant="quiet" onClick={() => void out()}>
-            Take it out of use
+            Remove sensor
           </Button>
         </div>
       )}
@@ -173,7 +173,7 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
             ))}
           </SelectField>
           <Button variant="strong" disabled={place.busy} onClick={() => void hang()} className="justify-self-start">
-            Hang it there
+            Move it there
           </Button>
         </div>
       ) : null}
@@ -187,19 +187,18 @@ export const DevicesScreen = ({ view }: { readonly view: DevicesView }) => {
   return (
     <div className="px-4 py-5 md:px-8">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-2xl">Probes and loggers</h1>
+        <h1 className="text-2xl">Sensors</h1>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => setOpen("file")}>Read in a logger’s file</Button>
+          <Button onClick={() => setOpen("file")}>Import logger file</Button>
           <Button variant="strong" onClick={() => setOpen("add")}>
-            Add a device
+            Add sensor
           </Button>
         </div>
       </div>
       <ShedNav here="/shed/probes" />
       {view.devices.length === 0 ? (
         <p className="mt-4 max-w-xl border-l-4 border-marigold bg-chalk p-4">
-          No device posts here yet. Without one a drum’s warmth is worked out from the usual air of this climate, which
-          may be days off: log a temperature by hand, or add a probe or a station.
+          No sensors yet. Ready dates may be days off. Log temperatures, or add a sensor.
         </p>
       ) : null}
       <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-2">

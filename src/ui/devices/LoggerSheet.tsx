@@ -159,7 +159,7 @@ const HowToRead = ({
       ) : null}
       {preview.columns.length > 0 ? (
         <Choices
-          label="It is in"
+          label="Mark as added"
           value={unit}
           onChange={setUnit}
           options={(["°C", "°F", "pH"] as const).map((value) => ({ value, label: value }))}
@@ -176,8 +176,8 @@ export const LoggerSheet = ({ view, onClose }: { readonly view: DevicesView; rea
   const preview = previewed?.preview;
   return (
     <FormSheet
-      title="Read in a logger’s file"
-      act="Read it in"
+      title="Import logger file"
+      act="Import file"
       busy={read.busy}
       error={read.error}
       onClose={onClose}

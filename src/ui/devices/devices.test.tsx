@@ -35,7 +35,7 @@ const show = (devices: readonly DeviceView[], actions = fakeActions()) => {
 describe("probes and loggers", () => {
   it("says what to do where none posts yet", () => {
     show([]);
-    expect(screen.getByText(/No device posts here yet/)).toBeVisible();
+    expect(screen.getByText(/No sensors yet/)).toBeVisible();
   });
   it("draws what was posted, with a gap as a gap", () => {
     show([device()]);
@@ -52,24 +52,24 @@ describe("probes and loggers", () => {
         setAside: [{ atMs: at(-2), quantity: "liquid", value: 85, aside: { code: "impossible" } }],
       }),
     ]);
-    expect(screen.getByText(/it has fallen silent/)).toBeVisible();
-    fireEvent.click(screen.getByText("1 kept apart, and not used"));
+    expect(screen.getByText(/Nothing since/)).toBeVisible();
+    fireEvent.click(screen.getByText("1 not used"));
     expect(screen.getByText("liquid 85 °C: this cannot be")).toBeVisible();
   });
   it("is hung elsewhere, and taken out of use", async () => {
     const actions = show([device()]);
-    fireEvent.click(screen.getByRole("button", { name: "Hang it elsewhere" }));
+    fireEvent.click(screen.getByRole("button", { name: "Move sensor" }));
     fireEvent.change(screen.getByLabelText("From now on it hangs"), { target: { value: "2" } });
-    fireEvent.click(screen.getByRole("button", { name: "Hang it there" }));
+    fireEvent.click(screen.getByRole("button", { name: "Move it there" }));
     await waitFor(() =>
       expect(actions.placeDevice).toHaveBeenCalledWith(expect.objectContaining({ deviceId: 3, vesselId: 2 })),
     );
-    fireEvent.click(screen.getByRole("button", { name: "Take it out of use" }));
+    fireEvent.click(screen.getByRole("button", { name: "Remove sensor" }));
     await waitFor(() => expect(actions.retireDevice).toHaveBeenCalledWith(expect.objectContaining({ deviceId: 3 })));
   });
   it("one that is out of use, or a logger's file, has nothing left to be done to it", () => {
     show([device({ retired: true }), device({ id: 4, name: "Pen", kind: "logger", vesselName: null })]);
-    expect(screen.queryByRole("button", { name: "Hang it elsewhere" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Move sensor" })).toBeNull();
     expect(screen.getByText("logger, from its files, in the air")).toBeVisible();
   });
 });
@@ -87,11 +87,11 @@ describe("a new device", () => {
   );
   const fill = (actions = fakeActions()) => {
     show([], actions);
-    fireEvent.click(screen.getByRole("button", { name: "Add a device" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add sensor" }));
     const sheet = within(screen.getByRole("dialog"));
     fireEvent.change(sheet.getByLabelText("Its name"), { target: { value: "Second" } });
     fireEvent.change(sheet.getByLabelText("It hangs in"), { target: { value: "2" } });
-    fireEvent.click(sheet.getByRole("button", { name: "Add it and show its token" }));
+    fireEvent.click(sheet.getByRole("button", { name: "Add sensor and show its key" }));
     return actions;
   };
   it("shows its token once, the same that was sent", async () => {
@@ -130,7 +130,7 @@ describe("a logger's file", () => {
   const choose = async (answer: object) => {
     global.fetch = jest.fn(async () => answer) as never;
     const actions = show([], fakeActions({ importLogger: { ok: true, value: { taken: 38, known: 0, setAside: 0 } } }));
-    fireEvent.click(screen.getByRole("button", { name: "Read in a logger’s file" }));
+    fireEvent.click(screen.getByRole("button", { name: "Import logger file" }));
     fireEvent.change(screen.getByLabelText("The file, as the logger gave it"), {
       target: { files: [new File(["t;c"], "pen.csv")] },
     });
@@ -145,7 +145,7 @@ describe("a logger's file", () => {
     expect(screen.getByRole("radio", { name: "pH" })).toBeChecked();
     fireEvent.change(screen.getByLabelText("It hung in"), { target: { value: "1" } });
     fireEvent.change(screen.getByLabelText(/^The logger’s name/), { target: { value: "Pen" } });
-    fireEvent.click(screen.getByRole("button", { name: "Read it in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Import file" }));
     await waitFor(() =>
       expect(actions.importLogger).toHaveBeenCalledWith(
         expect.objectContaining({ name: "Pen", vesselId: 1, column: "Acid", unit: "pH", text: "t;c" }),

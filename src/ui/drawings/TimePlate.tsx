@@ -19,7 +19,7 @@ const BECAUSE = {
   wind: "wind",
   cold: "cold",
   heat: "heat",
-  unknown: "see sky and wind",
+  unknown: "check rain and wind yourself",
 } as const;
 /** @example sayBand(band); // "dawn: cold, soil only" */
 export const sayBand = ({ fit, when, because }: FitBand): string =>

@@ -40,7 +40,7 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   return (
     <FormSheet
       title="A piece of equipment"
-      act="Hang it up"
+      act="Add equipment"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -54,7 +54,7 @@ const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
         ))}
       </SelectField>
       <TextField
-        label="What we call it"
+        label="Name"
         value={form.name}
         onChange={(event) => set({ name: event.target.value })}
         error={fields["/name"]}
@@ -220,8 +220,8 @@ const Peg = ({
 /** What planned batches lack, and what wants a wash. */
 const Lacks = ({ view }: { readonly view: EquipmentPageView }) => (
   <div className="grid content-start gap-6">
-    <section aria-label="What lacks">
-      <h2 className="text-xl">What planned batches lack</h2>
+    <section aria-label="What is missing">
+      <h2 className="text-xl">Missing for planned batches</h2>
       {view.lacks.length === 0 ? <p className="text-soft">◆ Nothing.</p> : null}
       <ul className="divide-y divide-line border-y border-line empty:hidden">
         {view.lacks.map(({ planId, name, forDay, gaps }) => (
@@ -267,24 +267,21 @@ export const EquipmentScreen = ({ view }: { readonly view: EquipmentPageView }) 
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Equipment</h1>
         <Button variant="strong" onClick={() => setOpen("add")}>
-          Another piece
+          Add equipment
         </Button>
       </div>
       <ShedNav here="/shed/equipment" />
       <div className="mt-5 grid gap-8 md:grid-cols-[1fr_22rem]">
         <section aria-label="On the wall">
           {view.equipment.length === 0 ? (
-            <p>
-              No equipment is written down. With pump, stones, bags and meters here, each fill says what it lacks before
-              you begin.
-            </p>
+            <p>No equipment yet. Add pump, stones, bags and meters; each fill then says what is missing.</p>
           ) : null}
           <ul className="grid divide-y divide-line border-y border-line empty:hidden lg:grid-cols-2 lg:gap-x-8">
             {view.equipment.map((piece) => (
               <Peg key={piece.id} piece={piece} view={view} onUse={() => setOpen(piece)} />
             ))}
           </ul>
-          <h2 className="mt-6 text-xl">To carry it out with</h2>
+          <h2 className="mt-6 text-xl">Cans and sprayers</h2>
           <p className="text-soft">
             {view.carriers.length === 0
               ? "No cans yet. "

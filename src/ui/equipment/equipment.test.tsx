@@ -93,11 +93,11 @@ describe("the wall with the equipment", () => {
         addEquipment: refused('There is a "Big pump" already.', { "/name": 'There is a "Big pump" already.' }),
       }),
     );
-    click("Another piece");
-    fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Big pump" } });
+    click("Add equipment");
+    fireEvent.change(screen.getByLabelText("Name"), { target: { value: "Big pump" } });
     fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "60" } });
     fireEvent.change(screen.getByLabelText("Outlets"), { target: { value: "4" } });
-    click("Hang it up");
+    click("Add equipment");
     expect((await screen.findAllByText('There is a "Big pump" already.')).length).toBeGreaterThan(0);
     expect(actions.addEquipment.mock.calls[0]?.[0]).toMatchObject({
       kind: "pump",
@@ -111,16 +111,16 @@ describe("the wall with the equipment", () => {
   });
   it("marks a size that is no number, and keeps it", async () => {
     const actions = open();
-    click("Another piece");
-    fireEvent.change(screen.getByLabelText("What we call it"), { target: { value: "Pump" } });
+    click("Add equipment");
+    fireEvent.change(screen.getByLabelText("Name"), { target: { value: "Pump" } });
     fireEvent.change(screen.getByLabelText("Size (L/min)"), { target: { value: "big" } });
-    click("Hang it up");
+    click("Add equipment");
     expect(await screen.findByText("This must be a number.")).toBeVisible();
     expect(actions.addEquipment).not.toHaveBeenCalled();
     expect(screen.getByLabelText("Size (L/min)")).toHaveValue("big");
   });
   it("says what an empty wall is good for", () => {
     open({ equipment: [], lacks: [], dirtyVessels: [] });
-    expect(screen.getByText(/No equipment is written down/)).toBeVisible();
+    expect(screen.getByText(/No equipment yet/)).toBeVisible();
   });
 });

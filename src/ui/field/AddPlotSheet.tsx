@@ -57,7 +57,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
     onClose();
   });
   return (
-    <FormSheet title="Add a bed" act="Draw it in" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
+    <FormSheet title="Add a bed" act="Add bed" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
       <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
       <TextField label="Crop" {...register("crop")} error={add.fields["/crop"]} />
       <SelectField label="Stage" {...register("stage")} error={add.fields["/stage"]}>
@@ -74,7 +74,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
       </div>
       <NumberField label="Plants" placeholder="not counted" {...register("plants")} error={add.fields["/plants"]} />
       <TextField label="First harvest" type="date" {...register("harvestOn")} error={add.fields["/harvestOn"]} />
-      <TickField label="Its leaves are what is eaten" {...register("leafEaten")} />
+      <TickField label="People eat its leaves" {...register("leafEaten")} />
     </FormSheet>
   );
 };

@@ -94,7 +94,7 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
   const { apply, choice, cautions, barred, blocked, reason, setReason } = applying;
   if (cautions.length === 0) return null;
   return (
-    <section aria-label="What speaks against it" className="grid gap-4">
+    <section aria-label="Warnings" className="grid gap-4">
       {cautions.map((caution) => (
         <Notice
           key={`${caution.code} ${"hazard" in caution ? caution.hazard : ""}`}
@@ -107,11 +107,11 @@ const Against = ({ applying }: { readonly applying: Applying }) => {
       {cautions.some(({ code }) => code === "smell-first") ? <SmellFirst storeId={choice.store.id} /> : null}
       {!barred ? (
         <TextArea
-          label={blocked ? "This is blocked. Who answers for it, and why?" : "Why all the same?"}
+          label={blocked ? "This is blocked. Reason for going on" : "Reason for using it anyway"}
           hint={
             blocked
-              ? `In full, ${FULL_REASON} letters at the least. Kept with the application and your name.`
-              : "Kept with the application."
+              ? `In full, ${FULL_REASON} letters at least. Saved with the application and your name.`
+              : "Saved with the application."
           }
           value={reason}
           onChange={(event) => setReason(event.target.value)}
@@ -160,7 +160,7 @@ const Cards = ({ applying }: { readonly applying: Applying }) => {
         ))}
       </SelectField>
       <Button disabled={!plan} onClick={() => window.print()}>
-        <Printer aria-hidden className="size-5" /> {applying.people === 1 ? "Print the card" : "Print the cards"}
+        <Printer aria-hidden className="size-5" /> {applying.people === 1 ? "Print card" : "Print the cards"}
       </Button>
     </div>
   );
@@ -175,7 +175,7 @@ const Besides = ({ applying }: { readonly applying: Applying }) => (
   >
     <Cards applying={applying} />
     <TextField
-      label="Done otherwise than planned?"
+      label="Done differently?"
       hint="A note that stays with it: half a bed, another can, a shower in between."
       value={applying.note}
       maxLength={300}
@@ -193,7 +193,7 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
     <>
       {waterL > 0.05 ? (
         <WaterPicker
-          label="Water to thin it"
+          label="Water for dilution"
           view={view.waters}
           neededL={waterL}
           value={water}
@@ -206,9 +206,9 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
       <FitHours applying={applying} />
       <Against applying={applying} />
       {choice.use.target === "leaves" ? <Notice tone="caution">{CAUTIONS["spray-mist"]}</Notice> : null}
-      <Notice tone="caution">{CAUTIONS.runoff} Local code and your certifier stand above the book.</Notice>
+      <Notice tone="caution">{CAUTIONS.runoff} Follow local law and your certifier first.</Notice>
       <NumberField
-        label="Hands’ time"
+        label="Work time"
         unit="min"
         value={applying.labourMin}
         onChange={(event) => applying.setLabourMin(event.target.value)}
@@ -241,8 +241,8 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
         {choice.isAway
           ? "It is done"
           : applying.done.length < applying.served.length
-            ? `It is on ${applying.done.length} of ${applying.served.length} beds`
-            : "It is on the beds"}
+            ? `Log ${applying.done.length} of ${applying.served.length} beds`
+            : "Log application"}
       </Button>
     </>
   );

@@ -21,13 +21,13 @@ const ElsewhereSheet = ({ before, onClose }: { readonly before: PlotView | null;
   const [name, setName] = useState(before?.name ?? "");
   const send = async (putAway: boolean) => {
     if (!(await act.run({ plotId: before?.id ?? null, name, kind, putAway }))) return;
-    told(putAway ? `${name} is put away; what it got stays in the books.` : `${name} is kept.`);
+    told(putAway ? `${name} is put away; its records stay.` : `${name} saved.`);
     onClose();
   };
   return (
     <FormSheet
       title={before ? before.name : "Somewhere that is not on the plan"}
-      act="Keep it"
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={() => send(false)}
@@ -61,7 +61,7 @@ const ElsewhereSheet = ({ before, onClose }: { readonly before: PlotView | null;
             </Link>
           </p>
           <Button variant="quiet" disabled={act.busy} onClick={() => void send(true)}>
-            It is no more: put it away
+            Put it away
           </Button>
         </>
       ) : null}

@@ -50,7 +50,7 @@ const Waiting = ({ view }: { readonly view: FieldView }) => {
 const Lacking = ({ view }: { readonly view: FieldView }) =>
   view.stores.length === 0 ? (
     <Notice tone="plain" title="Nothing to apply">
-      No finished input is in store. Strain a batch in the{" "}
+      No inputs yet. Strain a batch in the{" "}
       <Link href="/" className="underline">
         yard
       </Link>{" "}
@@ -177,8 +177,8 @@ const Head = ({ view }: { readonly view: FieldView }) => {
       <h1 className="text-2xl">The field</h1>
       {next ? (
         <p className="text-soft">
-          Next fit hours: {longWeekday(new Date(next.fromMs), view.farm)} {clockTime(new Date(next.fromMs), view.farm)}{" "}
-          to {clockTime(new Date(next.toMs), view.farm)}, {sayBand(next)}
+          Next good time to apply: {longWeekday(new Date(next.fromMs), view.farm)}{" "}
+          {clockTime(new Date(next.fromMs), view.farm)} to {clockTime(new Date(next.toMs), view.farm)}, {sayBand(next)}
         </p>
       ) : null}
     </div>
@@ -201,7 +201,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
           Draw the field
         </Link>
         <Link href="/field/programmes" className={buttonClass("plain")}>
-          Programmes
+          Schedules
         </Link>
         <Link href="/field/jobs" className={buttonClass("plain")}>
           Jobs
@@ -235,7 +235,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
             <>
               {head}
               <div className="mt-4 max-w-md border-l-4 border-marigold bg-chalk p-4">
-                <p>No bed is drawn yet. Add your beds, rows and strips with their size; amounts follow from it.</p>
+                <p>No beds yet. Add your beds with their size.</p>
               </div>
               <Elsewhere view={view} chosen={chosen} onChoose={setChosen} />
               {foot}

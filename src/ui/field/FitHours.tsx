@@ -22,7 +22,7 @@ export const FitHours = ({ applying }: { readonly applying: Applying }) => {
   const windows = workWindows(view.bands, use.target, needH, Math.max(store.expiresMs, view.nowMs));
   const at = (ms: number) => new Date(ms);
   return (
-    <section aria-label="Fit hours" className="border-t border-line pt-2">
+    <section aria-label="Good times to apply" className="border-t border-line pt-2">
       <h3 className="text-lg">When</h3>
       {needH > 0 ? <p className="text-soft">It takes about {sayDuration(needH)} of one person’s time.</p> : null}
       {windows.length === 0 ? (

@@ -28,7 +28,7 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
     const touchingD = parseNumber(touching);
     const clearD = parseNumber(clear);
     if (await act.run({ hazard, touchingD: touchingD ?? NaN, clearD: clearD ?? NaN, source }))
-      told("Kept. It stands from now on.");
+      told("Saved. It counts from now on.");
   };
   return (
     <section aria-label={TITLES[hazard]} className="grid gap-3 border-b border-line pb-4">
@@ -54,14 +54,14 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
       </div>
       <TextField
         label="Whose rule it is"
-        placeholder="your certifier, your local code"
+        placeholder="your certifier, local law"
         value={source}
         onChange={(event) => setSource(event.target.value)}
         error={act.fields["/source"]}
       />
       <Refusal error={act.error} />
       <Button disabled={act.busy} onClick={() => void keep()}>
-        Keep this rule
+        Save rule
       </Button>
     </section>
   );
@@ -79,7 +79,7 @@ export const HarvestRulesSheet = ({
     open
     onClose={onClose}
     title="Days before harvest"
-    lead="What you put on is checked against these. Your local code and your certifier stand above them: set what they ask for."
+    lead="What you put on is checked against these. Set what local law and your certifier ask for."
   >
     <div className="grid gap-4">
       {CARRIED.map((hazard) => (

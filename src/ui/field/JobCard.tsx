@@ -109,8 +109,8 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
       </p>
       {next ? (
         <p>
-          Next fit hours: {longWeekday(new Date(next.fromMs), view.farm)} {clockTime(new Date(next.fromMs), view.farm)}{" "}
-          to {clockTime(new Date(next.toMs), view.farm)}.
+          Next good time to apply: {longWeekday(new Date(next.fromMs), view.farm)}{" "}
+          {clockTime(new Date(next.fromMs), view.farm)} to {clockTime(new Date(next.toMs), view.farm)}.
         </p>
       ) : null}
       {applying.blendFirst ? <p>{sayBlendFirst(applying.blendFirst, speechOf(units))}.</p> : null}
@@ -127,7 +127,7 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
         {gearOf(applying).map((line) => (
           <li key={line}>{line}</li>
         ))}
-        <li>{CAUTIONS.runoff} Local code and your certifier stand above this card.</li>
+        <li>{CAUTIONS.runoff} Follow local law and your certifier first.</li>
       </ul>
     </article>
   );

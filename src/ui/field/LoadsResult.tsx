@@ -33,7 +33,7 @@ export const Stock = ({
     <p className="py-2 text-[0.95rem]">
       In all {sayVolume(plan.totals.mixL, units)} of mix: {sayVolume(plan.totals.concentrateL, units)} of concentrate
       and {sayVolume(plan.totals.waterL, units)} of water.{" "}
-      {leftL === null ? "" : `${sayVolume(Math.max(0, leftL), units)} stay in the store.`}
+      {leftL === null ? "" : `${sayVolume(Math.max(0, leftL), units)} stay in the container.`}
       {Math.abs(plan.roundingErrorL) > 1e-6
         ? ` Rounded to what the tool measures: ${plan.roundingErrorL > 0 ? "+" : "−"}${sayVolume(Math.abs(plan.roundingErrorL), units, 2)}.`
         : ""}

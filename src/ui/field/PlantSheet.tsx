@@ -95,7 +95,7 @@ const PlantingFields = ({ form, set, errors }: FieldsProps) => {
         onChange={(event) => set({ part: event.target.value as EdiblePart | "" })}
         error={errors["/part"]}
       >
-        <option value="">{usual ? `${PART_WORDS[usual]}, as the book knows it` : "as the book knows it"}</option>
+        <option value="">{usual ? `${PART_WORDS[usual]}, usual` : "usual"}</option>
         {PARTS.map((part) => (
           <option key={part} value={part}>
             {PART_WORDS[part]}
@@ -115,7 +115,7 @@ const PlantingFields = ({ form, set, errors }: FieldsProps) => {
       <TextField
         label="From"
         type="date"
-        hint="A day ahead: the ground is bare till then."
+        hint="A day ahead: the ground is bare until then."
         value={form.plantedOn}
         onChange={(event) => set({ plantedOn: event.target.value })}
         error={errors["/plantedOn"]}
@@ -203,7 +203,7 @@ export const ChangePlantingSheet = ({
   return (
     <FormSheet
       title={planting.crop || "What grows here"}
-      act="Keep it so"
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

@@ -154,7 +154,7 @@ export const PlotLooks = ({ page }: { readonly page: PlotPage }) => {
   return (
     <section aria-labelledby="looks" className="mt-6">
       <h2 id="looks" className="text-xl">
-        How it looks
+        Photos
       </h2>
       {lookDue && dose ? (
         <p className="border-l-4 border-marigold pl-3">

@@ -65,16 +65,16 @@ const Layer = ({
             : ""}
           {dose.clearOn ? ` Not to be harvested before ${sayDay(dose.clearOn)}.` : ""}
           {dose.note ? ` ${dose.note}` : ""}
-          {dose.overrideReason ? ` All the same, because: ${dose.overrideReason}` : ""}
+          {dose.overrideReason ? ` Reason:  ${dose.overrideReason}` : ""}
         </span>
       </span>
       <Button
         variant="quiet"
         className="whitespace-nowrap"
         onClick={onTakeBack}
-        aria-label={`Take back: ${dose.storeLabel}`}
+        aria-label={`Undo: ${dose.storeLabel}`}
       >
-        Take back
+        Undo
       </Button>
     </li>
   );
@@ -132,21 +132,19 @@ const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClos
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ applicationId: dose.applicationId, reason }))) return;
-    told("Taken back: what it took is in store again.");
+    told("Taken back: what it took is back in stock.");
     onClose();
   };
   return (
     <FormSheet
-      title={`Take back ${dose.storeLabel.toLowerCase()}`}
+      title={`Undo ${dose.storeLabel.toLowerCase()}`}
       act="It never went on"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
       onClose={onClose}
     >
-      <p>
-        All beds of this application lose it, and what it took is in store again. It stays in the books as taken back.
-      </p>
+      <p>All beds of this application lose it, and what it took is back in stock. The record shows it as undone.</p>
       <TextArea
         label="What happened?"
         value={reason}

@@ -168,12 +168,12 @@ export const PourList = ({ applying, stops }: { readonly applying: Applying; rea
     <section aria-label="Who drinks">
       <p className={`py-2 ${isShort ? "font-semibold text-rust" : "text-soft"}`}>
         {sayVolume(asked.wantedL, units)} wanted, {sayVolume(availableL, units)}{" "}
-        {choice.step ? "for this step" : "in store"}
+        {choice.step ? "for this step" : "in stock"}
         {isShort ? ": shared out by who wants it most, then by who waited longest." : "."}{" "}
         <span className="font-normal text-soft">
           {reaches === null
             ? ""
-            : `In store for ${per === "m2" ? sayArea(reaches, units) : plural(reaches, per === "plant" ? "plant" : "bed")} at this rate${
+            : `Enough for ${per === "m2" ? sayArea(reaches, units) : plural(reaches, per === "plant" ? "plant" : "bed")} at this rate${
                 isShort ? `; ${sayVolume(asked.wantedL - availableL, units)} more would serve all` : ""
               }.`}
         </span>

@@ -8,7 +8,7 @@ import { Refusal } from "../kit/Refusal";
 export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
   const check = useShedAct("checkStore");
   const found = async (kind: "smelt-good" | "smelt-off") => {
-    if (await check.run({ storeId, kind })) told("Written down, with day and name.");
+    if (await check.run({ storeId, kind })) told("Saved with day and name.");
   };
   return (
     <div role="group" aria-label="What its smell says" className="flex flex-wrap gap-2">
@@ -16,7 +16,7 @@ export const SmellFirst = ({ storeId }: { readonly storeId: number }) => {
         It smells good
       </Button>
       <Button variant="danger" disabled={check.busy} onClick={() => void found("smelt-off")}>
-        It smells off
+        It smells bad
       </Button>
       <Refusal error={check.error} />
     </div>

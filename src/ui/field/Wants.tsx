@@ -18,7 +18,7 @@ const SHOWN = 3;
 /** By the farm's own programmes: what is due on this plot, and what is late. */
 const ByProgramme = ({ page }: { readonly page: PlotPage }) =>
   page.due.length === 0 ? null : (
-    <ul aria-label="By our programmes">
+    <ul aria-label="By your schedules">
       {page.due.slice(0, SHOWN).map(({ methodId, use, day, programmeId, step }) => (
         <li key={`${programmeId} ${step} ${day}`} className="border-b border-line py-1">
           <b>{findRecipe(methodId).name}</b>, {USES[use].name.toLowerCase()}:{" "}

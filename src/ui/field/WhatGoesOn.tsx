@@ -111,8 +111,8 @@ export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
         ))}
       </SelectField>
       {uses.length === 0 ? (
-        <Notice tone="caution" title="Not for there">
-          The book knows no such use of {recipe.name.toLowerCase()}. Choose something else to go there.
+        <Notice tone="caution" title="Not for this">
+          There is no known use of {recipe.name.toLowerCase()}. Choose something else to go there.
         </Notice>
       ) : (
         <Choices
@@ -126,15 +126,15 @@ export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
         {use.how} {rate?.note} {sayNotWith(notWith(recipe))}
       </p>
       <TextField
-        label={choice.solid ? "How many parts" : "How strong"}
+        label={choice.solid ? "How many parts" : "Dilution"}
         value={ratio}
         onChange={(event) => setRatio(event.target.value)}
         error={fieldError("/ratio")}
         hint={
           choice.solid
-            ? `Parts by volume: 1 of it to so many of what it goes into. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+            ? `Parts by volume: 1 of it to so many of what it goes into. Usual range: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
             : dilution
-              ? `${sayBothWays(dilution, units)}. In the book: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
+              ? `${sayBothWays(dilution, units)}. Usual range: ${rate ? `${sayDilution(rate.partsWater.strongest)} to ${sayDilution(rate.partsWater.weakest)}` : "no such use"}.`
               : undefined
         }
       />
@@ -243,7 +243,7 @@ export const HowMuch = ({ applying }: { readonly applying: Applying }) => {
           hint={usual && rateOf === "mix" ? `usual ${inField(usual.low)} to ${inField(usual.high)}` : undefined}
         />
         <SelectField
-          label="Carried with"
+          label="Apply with"
           value={tool.id}
           onChange={(event) => setTool(Number(event.target.value))}
           error={fieldError("/toolId")}

@@ -23,7 +23,7 @@ describe("applying", () => {
     expect(loads()).toHaveTextContent("3 cans of 10 L with 400 mL of pre-mix in each");
     expect(loads()).toHaveTextContent("a last can of 6 L with 240 mL of pre-mix");
     expect(loads()).toHaveTextContent("In all 36 L of mix");
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(onDone).toHaveBeenCalled());
     expect(sent()).toMatchObject({
       storeId: 1,
@@ -38,9 +38,9 @@ describe("applying", () => {
   it("says a ratio in every way, and the book's own span beside it", () => {
     openPanel([1]);
     expect(screen.getByText(/1 part to 250 of water: 4 mL per litre of water, 0.4 % of the mix/)).toHaveTextContent(
-      "In the book: 1:32 to 1:500.",
+      "Usual range: 1:32 to 1:500.",
     );
-    type("How strong", "2 mL/L");
+    type("Dilution", "2 mL/L");
     expect(screen.getByText(/1 part to 500 of water/)).toBeVisible();
   });
   it("blocks dung before harvest until somebody answers for it in full", async () => {
@@ -52,10 +52,10 @@ describe("applying", () => {
       }),
     );
     expect(screen.getByText(/It holds dung, with its germs, and Bed 1 is harvested in/)).toBeVisible();
-    const confirm = screen.getByRole("button", { name: "It is on the beds" });
-    type("This is blocked. Who answers for it, and why?", "ok");
+    const confirm = screen.getByRole("button", { name: "Log application" });
+    type("This is blocked. Reason for going on", "ok");
     expect(confirm).toBeDisabled();
-    type("This is blocked. Who answers for it, and why?", "ploughed in, goes to the hens");
+    type("This is blocked. Reason for going on", "ploughed in, goes to the hens");
     fireEvent.click(confirm);
     await waitFor(() => expect(sent()).toMatchObject({ overrideReason: "ploughed in, goes to the hens" }));
   });
@@ -71,20 +71,20 @@ describe("applying", () => {
         stores: [fieldStoreOf({ onHandL: 10 })],
       }),
     );
-    type("How strong", "1:1");
+    type("Dilution", "1:1");
     // 18 L each at 2 L/m², 9 L at the least; 10 L are there, which make 20 L of mix.
-    expect(loads()).toHaveTextContent("27 L wanted, 10 L in store: shared out");
+    expect(loads()).toHaveTextContent("27 L wanted, 10 L in stock: shared out");
     expect(loads()).toHaveTextContent("Bed 1 5.5 L of 9 L wanted, 11 L of mix");
     expect(loads()).toHaveTextContent("Goes withoutBed 3 9 L wanted; nothing is left");
     fireEvent.click(screen.getByRole("button", { name: "Bed 3: wants it. Change" }));
     expect(loads()).toHaveTextContent("Bed 3 9 L, 18 L of mix");
-    type("Why all the same?", "an old trial");
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    type("Reason for using it anyway", "an old trial");
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(sent()).toMatchObject({ plotIds: [3], mixL: [18] }));
   });
   it("counts the mix or the concentrate, and says both", () => {
     openPanel([1]);
-    type("How strong", "1:9");
+    type("Dilution", "1:9");
     expect(screen.getByText(/On a square metre: 2 L of mix, with 200 mL of concentrate/)).toBeVisible();
     fireEvent.click(screen.getByText(/^How it is counted/));
     fireEvent.click(screen.getByRole("radio", { name: "the concentrate" }));
@@ -103,16 +103,16 @@ describe("applying", () => {
     ["200 %", "100 % or more of the mix"],
   ])("refuses %s at its field", (ratio, words) => {
     openPanel([1]);
-    type("How strong", ratio);
+    type("Dilution", ratio);
     expect(screen.getByText(new RegExp(words))).toBeVisible();
-    expect(screen.getByLabelText("How strong")).toHaveAttribute("aria-invalid", "true");
+    expect(screen.getByLabelText("Dilution")).toHaveAttribute("aria-invalid", "true");
   });
   it("wants a reason for what is stronger than the book", async () => {
     const { sent } = openPanel([1], fieldOf(), fakeActions());
-    type("How strong", "1:10");
-    expect(screen.getByText(/stronger than the strongest in the book/)).toBeVisible();
-    type("Why all the same?", "patch-tested on Sunday");
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    type("Dilution", "1:10");
+    expect(screen.getByText(/stronger than the strongest usual/)).toBeVisible();
+    type("Reason for using it anyway", "patch-tested on Sunday");
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(sent()).toMatchObject({ overrideReason: "patch-tested on Sunday" }));
   });
   it("bars a tea that died, with no field for a reason", () => {
@@ -123,14 +123,14 @@ describe("applying", () => {
       }),
     );
     expect(screen.getByText(/it is foul and goes on nothing but compost/)).toBeVisible();
-    expect(screen.queryByLabelText("Why all the same?")).toBeNull();
-    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+    expect(screen.queryByLabelText("Reason for using it anyway")).toBeNull();
+    expect(screen.getByRole("button", { name: "Log application" })).toBeDisabled();
   });
   it("has what stood long smelt first, here and now", async () => {
     const actions = fakeActions();
     openPanel([1], fieldOf({ stores: [fieldStoreOf({ recheck: { because: "age", dueMs: at(-3) } })] }), actions);
-    expect(screen.getByText(/stood long since it was last smelt/)).toBeVisible();
-    expect(screen.getByRole("button", { name: "It is on the beds" })).toBeDisabled();
+    expect(screen.getByText(/Not smelled for a long time/)).toBeVisible();
+    expect(screen.getByRole("button", { name: "Log application" })).toBeDisabled();
     fireEvent.click(screen.getByRole("button", { name: "It smells good" }));
     await waitFor(() =>
       expect(actions.checkStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, kind: "smelt-good" }),
@@ -139,8 +139,8 @@ describe("applying", () => {
   it("takes the injector for the injector's use, and refuses what it can't give", () => {
     openPanel([1]);
     fireEvent.click(screen.getByRole("radio", { name: "Through the injector" }));
-    expect(screen.getByLabelText("Carried with")).toHaveValue("2");
-    type("How strong", "1:40");
+    expect(screen.getByLabelText("Apply with")).toHaveValue("2");
+    type("Dilution", "1:40");
     expect(screen.getByText(/stronger than this injector can give/)).toBeVisible();
   });
   it("counts by the plant where every chosen bed has its plants counted", () => {
@@ -152,8 +152,8 @@ describe("applying", () => {
   it("is partly done, with a note: what was left out is not sent", async () => {
     const { sent } = openPanel([1, 2]);
     fireEvent.click(screen.getByRole("checkbox", { name: "Bed 2 is done" }));
-    type("Done otherwise than planned?", "half of it, rain came");
-    fireEvent.click(screen.getByRole("button", { name: "It is on 1 of 2 beds" }));
+    type("Done differently?", "half of it, rain came");
+    fireEvent.click(screen.getByRole("button", { name: "Log 1 of 2 beds" }));
     await waitFor(() => expect(sent()).toMatchObject({ plotIds: [1], note: "half of it, rain came" }));
     expect((sent() as { mixL: number[] }).mixL).toHaveLength(1);
   });
@@ -162,13 +162,13 @@ describe("applying", () => {
     fireEvent.click(screen.getByRole("radio", { name: "On the leaves" }));
     expect(screen.getByRole("region", { name: "After" })).toHaveTextContent("No watering over the leaves");
     fireEvent.click(screen.getByRole("checkbox", { name: /^Strained to 0.2 mm/ }));
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(sent()).toMatchObject({ useId: "foliar", isStrained: true }));
   });
   it("warns of mist on leaves", () => {
     openPanel([1]);
     fireEvent.click(screen.getByRole("radio", { name: "On the leaves" }));
-    expect(screen.getByText(/Mask and gloves when spraying/)).toBeVisible();
+    expect(screen.getByText(/Wear mask and gloves/)).toBeVisible();
   });
   it("keeps everything when it is refused", async () => {
     openPanel(
@@ -177,7 +177,7 @@ describe("applying", () => {
       fakeActions({ applyStore: refused("Another drew on it meanwhile.", { "/plotIds": "The store holds 1 L." }) }),
     );
     type("Mix (L per m²)", "3");
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     expect(await screen.findByText("Another drew on it meanwhile.")).toBeVisible();
     expect(screen.getByLabelText("Mix (L per m²)")).toHaveValue("3");
   });
@@ -270,9 +270,9 @@ describe("an input that was topped up", () => {
 
 describe("the field without something", () => {
   it.each([
-    ["stores", { stores: [] }, "No finished input is in store"],
+    ["stores", { stores: [] }, "No inputs yet"],
     ["tools", { tools: [] }, "Add the can, knapsack or injector"],
-    ["beds", { plots: [] }, "No bed is drawn yet"],
+    ["beds", { plots: [] }, "No beds yet"],
   ])("no %s: says what comes next", (_what, change, words) => {
     renderWith(fakeActions(), <FieldScreen view={fieldOf(change)} start={{ storeId: null, step: null }} />);
     expect(screen.getByText(new RegExp(words))).toBeVisible();
@@ -294,7 +294,7 @@ describe("the field without something", () => {
         start={{ storeId: null, step: null }}
       />,
     );
-    expect(screen.getByText(/^Next fit hours: .*rain, soil only/)).toBeVisible();
+    expect(screen.getByText(/^Next good time to apply: .*rain, soil only/)).toBeVisible();
   });
   it("chooses all beds and none", () => {
     renderWith(fakeActions(), <FieldScreen view={fieldOf()} start={{ storeId: 1, step: null }} />);
@@ -327,7 +327,7 @@ describe("beside the mix", () => {
   });
   it("water that is not fit says when it would be, if it is begun now", () => {
     openPanel([1]);
-    fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-2" } });
+    fireEvent.change(screen.getByLabelText(/^Water for dilution/), { target: { value: "source-2" } });
     expect(screen.getByText(/Begun now it is fit: .*vitamin C/)).toBeVisible();
   });
   it("an estimate of the mix is called one", () => {
@@ -346,8 +346,8 @@ describe("beside the mix", () => {
       screen.getByText(/1.5 L of the two can be had: Comfrey ends first, 19.5 L of Nettle extract stay/),
     ).toBeVisible();
     expect(loads()).toHaveTextContent(/Blend first: .* of Nettle extract with .* of Comfrey/);
-    fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-1" } });
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    fireEvent.change(screen.getByLabelText(/^Water for dilution/), { target: { value: "source-1" } });
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(sent()).toMatchObject({ storeId: 7, second: { storeId: 8, parts: 2 } }));
   });
   it("a solid is counted by the litre, worked in down to a depth, with no water asked", () => {
@@ -358,7 +358,7 @@ describe("beside the mix", () => {
     });
     openPanel([1], fieldOf({ stores: [char] }));
     expect(screen.getByText(/One part in 38 of that ground/)).toBeVisible();
-    expect(screen.queryByLabelText(/^Water to thin it/)).toBeNull();
+    expect(screen.queryByLabelText(/^Water for dilution/)).toBeNull();
   });
   it("each bed the same, in whole loads where that is wanted", async () => {
     const { sent } = openPanel([1, 2]);
@@ -368,8 +368,8 @@ describe("beside the mix", () => {
     expect(loads()).toHaveTextContent("In all 28 L of mix");
     fireEvent.click(screen.getByRole("checkbox", { name: /^Whole loads of the can only/ }));
     expect(loads()).toHaveTextContent("In all 20 L of mix");
-    type(/^Water to thin it/, "source-1");
-    fireEvent.click(screen.getByRole("button", { name: "It is on the beds" }));
+    type(/^Water for dilution/, "source-1");
+    fireEvent.click(screen.getByRole("button", { name: "Log application" }));
     await waitFor(() => expect(sent()).toMatchObject({ mixRatePer: "whole", mixRateL: 14, mixL: [10, 10] }));
   });
   it("what is not on the plan has its own way, and takes so much in all", () => {

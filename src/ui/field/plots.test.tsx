@@ -121,7 +121,7 @@ describe("one plot", () => {
     expect(screen.getByText(/6 m² of it far enough from Brook/)).toBeVisible();
     expect(screen.getByText(/set out 1 Feb 2031, 60 plants, harvest 1 Sept 2031/)).toHaveTextContent("leaf growth");
   });
-  it("says what it wants by programme and by the book, and what to rule out of what is seen", () => {
+  it("says what it wants by programme and by the book, and what to rule out of what is usual", () => {
     const due = {
       plotId: 1,
       programmeId: 1,
@@ -132,7 +132,7 @@ describe("one plot", () => {
       stage: "growing" as const,
     };
     renderWith(fakeActions(), <PlotScreen page={pageOf({ due: [due] })} />);
-    expect(screen.getByRole("list", { name: "By our programmes" })).toHaveTextContent("late since 12 Mar 2031");
+    expect(screen.getByRole("list", { name: "By your schedules" })).toHaveTextContent("late since 12 Mar 2031");
     expect(screen.getByText(/It grows leaf/)).toBeVisible();
     type("Something is wrong with it", "pale-leaves");
     expect(screen.getByText(/^Rule out first/)).toBeVisible();
@@ -188,7 +188,7 @@ describe("one plot", () => {
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();
     renderWith(actions, <PlotScreen page={pageOf()} />);
-    click("Take back: Nettle extract");
+    click("Undo: Nettle extract");
     type("What happened?", "the wrong bed");
     click("It never went on");
     await waitFor(() =>
@@ -204,7 +204,7 @@ describe("one plot", () => {
     type("Plants on each", "44");
     fireEvent.click(screen.getByLabelText("It is cleared"));
     type("Cleared on", "2031-03-19");
-    click("Keep it so");
+    click("Save");
     await waitFor(() =>
       expect(actions.changePlanting).toHaveBeenCalledWith(
         expect.objectContaining({
@@ -250,7 +250,7 @@ describe("the chosen plots", () => {
     expect(screen.getByRole("button", { name: /^Bed 1,/ })).toHaveAttribute("aria-pressed", "true");
     click("Plant");
     type("Crop", "tomatoes");
-    expect(screen.getByRole("option", { name: "its fruit, as the book knows it" })).toBeInTheDocument();
+    expect(screen.getByRole("option", { name: "its fruit, usual" })).toBeInTheDocument();
     type("From", "2031-04-01");
     fireEvent.click(screen.getAllByRole("button", { name: "Plant" }).at(-1)!);
     await waitFor(() =>
@@ -320,7 +320,7 @@ describe("drawing", () => {
     fireEvent.click(screen.getByRole("radio", { name: "waters and taps" }));
     type("Which", "9");
     type(/^Nothing put on within/, "20");
-    click("Keep it so");
+    click("Save");
     await waitFor(() =>
       expect(actions.setMark).toHaveBeenCalledWith(
         expect.objectContaining({ markId: 9, bufferM: 20, line: [[4, 4]], putAway: false }),

@@ -220,10 +220,9 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
     });
     if (!answer) return;
     const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });
-    told(
-      `${done.length === 1 ? done[0]!.name : `${done.length} beds`}: ${store.label.toLowerCase()} is down in the books.`,
-      { action: { label: "Undo", onClick: undo } },
-    );
+    told(`${done.length === 1 ? done[0]!.name : `${done.length} beds`}: ${store.label.toLowerCase()} logged.`, {
+      action: { label: "Undo", onClick: undo },
+    });
     doing.clear();
     onDone();
   };

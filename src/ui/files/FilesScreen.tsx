@@ -17,7 +17,7 @@ import { ShedNav } from "../shed/ShedNav";
 import { readLines, type FileLine } from "./readStream";
 
 const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly note: string }>> = {
-  lots: { name: "lots", note: "What came in: new lots are added, those that are there already are left alone." },
+  lots: { name: "lots", note: "What added: new lots are added, those that are there already are left alone." },
   stock: { name: "stock", note: "What is on hand: each row counts a lot, and the difference is written as a count." },
   plantings: {
     name: "plantings",
@@ -36,7 +36,7 @@ const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly no
     name: "beds",
     note: "One bed per row, such as: Bed 1, 12 m, 1.2 m. They are laid side by side; move them on the field map.",
   },
-  ingredients: { name: "ingredients of our own", note: "New ones are added; known ones are not rewritten." },
+  ingredients: { name: "own ingredients", note: "New ones are added; known ones are not rewritten." },
 };
 const MARKS: Readonly<Record<RowOutcome["what"], string>> = {
   new: "+ new",
@@ -115,11 +115,11 @@ const Previewed = ({
         ))}
       </div>
       {preview.counts.wrong > 0 ? (
-        <Notice tone="caution" title="Nothing is written while a row is wrong">
-          Put the file right and choose it again: all of it goes in, or none.
+        <Notice tone="caution" title="Nothing is imported while a row is wrong">
+          Correct the file and choose it again. All rows are imported, or none.
         </Notice>
       ) : changes === 0 ? (
-        <p>◆ All of it is there already. There is nothing to write.</p>
+        <p>◆ All of it is there already. There is nothing to import.</p>
       ) : (
         <Button variant="strong" className="justify-self-start" onClick={onWrite}>
           Write {plural(changes, "row")}

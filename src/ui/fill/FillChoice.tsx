@@ -31,12 +31,12 @@ function schoolOptions(methodId: string, making: MakingView) {
   return method.schools.flatMap((school) => [
     {
       value: schoolKey(school.id, null),
-      label: `${school.name}${school.id === method.cautiousSchool ? " (the cautious one)" : ""}`,
+      label: `${school.name}${school.id === method.cautiousSchool ? " (cautious)" : ""}`,
       note: school.stance,
     },
     ...versionsOffered(making, methodId, school.id).map(({ versionNo, document, unconfirmed }) => ({
       value: schoolKey(school.id, versionNo),
-      label: `${document.name}, our version ${versionNo}`,
+      label: `${document.name}, own version ${versionNo}`,
       note: unconfirmed.length > 0 ? `Not confirmed: ${unconfirmed[0]!.text}` : document.note,
       disabled: unconfirmed.length > 0,
     })),
@@ -87,13 +87,15 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
         onChange={(event) => set({ key: chosenKey(event.target.value, making.choices) })}
         error={fields["/methodId"]}
       >
-        <optgroup label="For the land">{METHODS.filter(({ family }) => family !== "preparation").map(option)}</optgroup>
+        <optgroup label="For soil and crops">
+          {METHODS.filter(({ family }) => family !== "preparation").map(option)}
+        </optgroup>
         <optgroup label="For other recipes">
           {METHODS.filter(({ family }) => family === "preparation").map(option)}
         </optgroup>
       </SelectField>
       <Choices
-        label="School"
+        label="Recipe"
         stacked
         value={schoolKey(state.key.schoolId, state.key.versionNo)}
         onChange={(value) => {
@@ -108,10 +110,10 @@ export const FillChoice = ({ vessel, making, fill, units, fields }: FillChoicePr
         value={state.size}
         onChange={(size) => set({ size })}
         options={[
-          { value: "vessel", label: "Fill it, with headspace" },
-          { value: "shed", label: "As far as the shed goes" },
+          { value: "vessel", label: "Full, with headspace" },
+          { value: "shed", label: "As much as stock allows" },
           { value: "amount", label: `So much ${word}` },
-          ...(unit === "L" ? [{ value: "depth" as const, label: `What stands in it already` }] : []),
+          ...(unit === "L" ? [{ value: "depth" as const, label: `Liquid already in it` }] : []),
         ]}
       />
       {state.size === "amount" ? (

@@ -28,7 +28,7 @@ export const FillEquipment = ({
   if (offered.length === 0) return null;
   return (
     <fieldset>
-      <legend className="text-lg font-bold">Equipment that goes in</legend>
+      <legend className="text-lg font-bold">Equipment used</legend>
       <div className="flex flex-wrap gap-x-6">
         {offered.map(({ id, name, kind, dirtyFrom }) => (
           <label key={id} className="flex min-h-11 items-center gap-2">

@@ -33,7 +33,7 @@ const StandIns = ({ fill, shelf, units }: FillExtrasProps) => {
   };
   return swappable.length > 0 ? (
     <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Something is missing: what may stand in</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">Substitutes</summary>
       <div className="grid gap-3 pt-1 sm:grid-cols-2">
         {swappable.map(({ ingredient }) => {
           const options = substitutesFor(ingredient);
@@ -41,12 +41,12 @@ const StandIns = ({ fill, shelf, units }: FillExtrasProps) => {
           return (
             <SelectField
               key={ingredient}
-              label={`In place of ${findIngredient(ingredient).name.toLowerCase()}`}
+              label={`Instead of ${findIngredient(ingredient).name.toLowerCase()}`}
               value={state.swaps[ingredient] ?? ""}
               hint={used?.changes}
               onChange={(event) => swap(ingredient, event.target.value)}
             >
-              <option value="">nothing, as the recipe has it</option>
+              <option value="">none, as in the recipe</option>
               {options.map(({ use }) => (
                 <option key={use} value={use}>
                   {findIngredient(use).name} (shed: {sayStock(heldOf(shelf, use), findIngredient(use).stockUnit, units)}
@@ -72,11 +72,11 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
     <>
       {optional.length > 0 ? (
         <fieldset>
-          <legend className="text-[0.92rem] font-semibold">May go in as well</legend>
+          <legend className="text-[0.92rem] font-semibold">Optional ingredients</legend>
           {optional.map(({ ingredient, role }) => (
             <TickField
               key={ingredient}
-              label={`${findIngredient(ingredient).name}: ${role}. In the shed: ${sayStock(heldOf(shelf, ingredient), findIngredient(ingredient).stockUnit, units)}`}
+              label={`${findIngredient(ingredient).name}: ${role}. In stock: ${sayStock(heldOf(shelf, ingredient), findIngredient(ingredient).stockUnit, units)}`}
               checked={state.include.includes(ingredient)}
               onChange={(event) => toggle(ingredient, event.target.checked)}
             />
@@ -85,7 +85,7 @@ export const FillExtras = ({ fill, shelf, units }: FillExtrasProps) => {
       ) : null}
       {unknown.length > 0 ? (
         <fieldset className="grid gap-3">
-          <legend className="text-[0.92rem] font-semibold">Nobody states how much</legend>
+          <legend className="text-[0.92rem] font-semibold">No usual amount known</legend>
           {unknown.map(({ ingredient, amount, role }) => {
             const typed = state.stated[ingredient] ?? "";
             return (

@@ -179,8 +179,8 @@ export const FillLines = ({ recipe, lines, ...rest }: FillLinesProps) => {
       return { step, own: [...own, ...cap] };
     });
   return (
-    <section aria-label="In the order of mixing">
-      <h3 className="text-lg">In the order of mixing</h3>
+    <section aria-label="Filling steps">
+      <h3 className="text-lg">Filling steps</h3>
       <ol className="mt-1 divide-y divide-line border-y border-line">
         {steps.map(({ step, own }, position) => (
           <li key={step.id} className="grid grid-cols-[1.8rem_1fr] gap-x-2 py-2">

@@ -55,7 +55,7 @@ const WarmthAndTime = ({
           error={fields["/statedC"]}
         />
         <NumberField
-          label="Hands’ time"
+          label="Work time"
           unit="min"
           value={labourMin}
           onChange={(event) => setLabourMin(event.target.value)}
@@ -110,21 +110,21 @@ export const FillMain = ({ vessel, making, farm, filling }: FillSheetProps & { r
       {taken ? (
         <Notice
           tone="error"
-          title={vessel.status === "running" ? `${vessel.name} is taken.` : `${vessel.name} wants washing first.`}
+          title={vessel.status === "running" ? `${vessel.name} is in use.` : `${vessel.name} needs washing first.`}
         >
-          What you typed stays here; another vessel of the yard may take it.
+          Your text saved. Choose another vessel.
         </Notice>
       ) : null}
       {noAir ? (
         <Notice tone="error" title={`${vessel.name} has no air`}>
-          {`${recipe.name} needs it all the way: pick another vessel.`}
+          {`${recipe.name} needs air all the time. Choose another vessel.`}
         </Notice>
       ) : null}
       <FillNotices recipe={recipe} making={making} vessel={vessel} lines={lines} filledL={filledL} statedC={statedC} />
       {fields["/overrideReason"] || reason !== "" || leansOnHeld(lines, making.shelf) ? (
         <TextArea
-          label="Why what is held back goes in all the same"
-          hint="Kept with the draw. Without a reason it stays on the shelf."
+          label="Reason for using stock on hold"
+          hint="Saved with the batch. Without a reason it stays on hold."
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           error={reason.trim() === "" ? fields["/overrideReason"] : undefined}

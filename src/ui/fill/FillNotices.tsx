@@ -57,17 +57,17 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, statedC }:
   return (
     <>
       {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
-        <Notice tone="plain" title="The first one here">
+        <Notice tone="plain" title="First time on this farm">
           {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${sayVolume(TRIAL_L, units, 1)} or less, and step up once one came off well.`}
         </Notice>
       )}
       {heater ? (
-        <Notice tone="caution" title="Cold for it">
+        <Notice tone="caution" title="Too cold">
           {`It likes ${sayTemperature(recipe.comfortC.low, units)} or warmer. ${formatNumber(heater.warmW, 2)} W bring so much up in twelve hours; read it again then, and start the clock. ${HEAT_SAFELY}`}
         </Notice>
       ) : null}
       {thin.map((one) => (
-        <Notice key={one.ingredient} tone="caution" title="Too thin a start">
+        <Notice key={one.ingredient} tone="caution" title="Too little starter">
           {`${sayThinStarter(one)} Put in more of it, or less water.`}
         </Notice>
       ))}
@@ -97,7 +97,7 @@ export const FillCautions = ({
   const { units } = useMeasures();
   const sackKg = wetSackKg({ recipe }, lines);
   return (
-    <section aria-label="Cautions" className="grid gap-2">
+    <section aria-label="Safety" className="grid gap-2">
       <h3 className="text-lg">Mind</h3>
       {sackKg > 25 ? (
         <Notice tone="caution">
@@ -106,7 +106,7 @@ export const FillCautions = ({
       ) : null}
       <Cautions cautions={cautionsFor(recipe, { filledL, ingredients: lines.map(({ ingredient }) => ingredient) })} />
       <p className="text-[0.88rem] text-soft">
-        Local code, your certifier and licensed trades stand above this. <BookText>{recipe.sureness}</BookText>
+        Follow local law, your certifier and qualified electricians first. <BookText>{recipe.sureness}</BookText>
       </p>
     </section>
   );

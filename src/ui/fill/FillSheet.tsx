@@ -28,15 +28,15 @@ const FillFoot = ({
         {waitsForWarmth
           ? "It waits for warmth: warm the liquid first, or tick beside its temperature that it may start cold."
           : scaled
-            ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "over the brim" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
+            ? `Fills to ${sayVolume(filledL, units)}; ${overBrim ? "it will overflow" : `${sayVolume(vessel.volumeL - filledL, units)} of headspace for ${recipe.headspaceFor}`}.`
             : problem}
       </p>
       <div className="flex flex-wrap gap-2 max-sm:grid max-sm:w-full max-sm:grid-cols-2">
         <Button disabled={!scaled} onClick={() => setPlanning(true)}>
-          Plan it for a day
+          Plan for later
         </Button>
         <Button disabled={blocked || mixing.busy} onClick={() => void stepByStep()}>
-          Mix it step by step
+          Fill step by step
         </Button>
         <Button
           variant="strong"
@@ -44,7 +44,7 @@ const FillFoot = ({
           disabled={blocked || act.busy}
           onClick={() => void start()}
         >
-          Start the batch
+          Start batch
         </Button>
       </div>
     </div>
@@ -65,7 +65,7 @@ export const FillSheet = (props: FillSheetProps) => {
       open
       onClose={leave}
       title={`Fill ${vessel.name}`}
-      lead={`${sayVolume(vessel.volumeL, units)} to the brim${vessel.site ? `, ${vessel.site}` : ""}${vessel.airW > 0 ? ", has air" : ""}`}
+      lead={`${sayVolume(vessel.volumeL, units)} full volume${vessel.site ? `, ${vessel.site}` : ""}${vessel.airW > 0 ? ", has air" : ""}`}
       foot={
         <>
           <Refusal error={error}>{fields["/vesselId"] ?? fields["/versionNo"] ?? fields["/planId"] ?? null}</Refusal>

@@ -58,7 +58,7 @@ export const PlanSheet = ({
         min={today}
         {...register("forDay")}
         error={act.fields["/forDay"]}
-        hint="What it takes is kept for it in the shed; what lacks goes on the shopping list."
+        hint="Its ingredients are reserved. Missing ones go on the shopping list."
       />
       <TextField label="Note" {...register("note")} error={act.fields["/note"]} />
     </FormSheet>

@@ -22,8 +22,8 @@ export const PlantNames = ({
         label="Which plants"
         value={typed}
         onChange={(event) => onType(event.target.value)}
-        error={refused?.type === "refused" ? `${refused.why} It goes into no brew.` : error}
-        hint="nettle, comfrey: by name, so that nothing poisonous slips in"
+        error={refused?.type === "refused" ? `${refused.why} Never use it in a brew.` : error}
+        hint="For example nettle, comfrey. Ruchka checks for poisonous plants."
       />
       {checks.map((check) =>
         check.type === "caution" || check.type === "unknown" ? (

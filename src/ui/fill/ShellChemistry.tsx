@@ -17,7 +17,7 @@ function workOut(
   percent: number | null,
   units: UnitSystem,
 ): { answer: ShellCalcium | null; problem: string | null } {
-  if (percent === null) return { answer: null, problem: "How strong is it, in per cent?" };
+  if (percent === null) return { answer: null, problem: "Dilution is it, in per cent?" };
   try {
     return { answer: shellCalcium({ vinegarL, shellKg, aceticPercent: percent }), problem: null };
   } catch (error) {
@@ -69,8 +69,8 @@ export const ShellChemistry = ({ lines, units }: ShellChemistryProps) => {
         </dl>
       ) : null}
       {answer ? (
-        <Notice tone="caution" title="Never sealed">
-          That gas would burst any bottle. Cloth over it, and air moving through the room.
+        <Notice tone="caution" title="Never close it tight">
+          The gas bursts a closed bottle; glass can hurt you. Cover it with cloth and air the room.
         </Notice>
       ) : null}
     </section>

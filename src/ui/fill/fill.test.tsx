@@ -48,20 +48,20 @@ describe("the fill panel", () => {
   beforeEach(() => push.mockClear());
   it("shows the mixing in order, each step with its reason, and the cautions", () => {
     open();
-    const order = screen.getByRole("region", { name: "In the order of mixing" });
+    const order = screen.getByRole("region", { name: "Filling steps" });
     const steps = within(order)
       .getAllByRole("listitem")
       .filter((step) => step.parentElement?.tagName === "OL");
     expect(steps).toHaveLength(5);
     expect(steps[0]).toHaveTextContent("Run the water in, free of chlorine");
     expect(steps[3]).toHaveTextContent("Chopped plant");
-    const mind = screen.getByRole("region", { name: "Cautions" });
+    const mind = screen.getByRole("region", { name: "Safety" });
     // What matters most is in sight; the rest is folded and a tap away.
-    for (const words of [/no hemlock, foxglove/, /keep the airlock wet/, /Local code, your certifier/])
+    for (const words of [/no hemlock, foxglove/, /Keep the airlock filled/, /Follow local law, your certifier/])
       expect(within(mind).getByText(words)).toBeVisible();
-    expect(within(mind).getByText(/Not for drinking and not for skin/)).not.toBeVisible();
-    fireEvent.click(within(mind).getByText(/more to mind/));
-    expect(within(mind).getByText(/Not for drinking and not for skin/)).toBeVisible();
+    expect(within(mind).getByText(/Do not drink. Keep off skin/)).not.toBeVisible();
+    fireEvent.click(within(mind).getByText(/more safety notes/));
+    expect(within(mind).getByText(/Do not drink. Keep off skin/)).toBeVisible();
   });
   it("tells from which lots it would draw, oldest first, and what is short", () => {
     open();
@@ -102,7 +102,7 @@ describe("the fill panel", () => {
     fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0,6" } });
     fireEvent.click(screen.getByRole("checkbox", { name: "picked just now" }));
     water();
-    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
     await waitFor(() => expect(push).toHaveBeenCalledWith("/", { scroll: false }));
     const request = sent() as {
       schoolId: string;
@@ -130,8 +130,8 @@ describe("the fill panel", () => {
   it("says the brim is passed and does not start", () => {
     open();
     fireEvent.change(screen.getByLabelText("Water, L"), { target: { value: "90" } });
-    expect(screen.getByText(/over the brim/)).toBeVisible();
-    expect(screen.getByRole("button", { name: "Start the batch" })).toBeDisabled();
+    expect(screen.getByText(/it will overflow/)).toBeVisible();
+    expect(screen.getByRole("button", { name: "Start batch" })).toBeDisabled();
   });
   it("marks the very line that the shed could not give, and keeps all that was typed", async () => {
     open(
@@ -141,10 +141,10 @@ describe("the fill panel", () => {
         }),
       }),
     );
-    fireEvent.change(screen.getByLabelText("Hands’ time (min)"), { target: { value: "33" } });
-    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    fireEvent.change(screen.getByLabelText("Work time (min)"), { target: { value: "33" } });
+    fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
     await waitFor(() => expect(screen.getByLabelText("Molasses, L")).toHaveAttribute("aria-invalid", "true"));
-    expect(screen.getByLabelText("Hands’ time (min)")).toHaveValue("33");
+    expect(screen.getByLabelText("Work time (min)")).toHaveValue("33");
     expect(push).not.toHaveBeenCalled();
   });
   it("calls a word in an amount's place what it is", () => {
@@ -154,16 +154,16 @@ describe("the fill panel", () => {
   });
   it("talks in gallons and Fahrenheit to a farm that does, and stores Celsius", async () => {
     const { sent } = open(fakeActions(), VESSEL, "us");
-    expect(screen.getByText(/15.9 US gal to the brim/)).toBeVisible();
+    expect(screen.getByText(/15.9 US gal full volume/)).toBeVisible();
     fireEvent.change(screen.getByLabelText("Liquid stands at (°F)"), { target: { value: "77" } });
-    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
     await waitFor(() => expect(sent()).toMatchObject({ statedC: 25 }));
   });
   it("marks a temperature that is none, and does not start", async () => {
     const { actions } = open();
     fireEvent.change(screen.getByLabelText("Liquid stands at (°C)"), { target: { value: "lukewarm" } });
     water();
-    fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
     expect((await screen.findAllByText("This must be a number.")).length).toBeGreaterThan(0);
     expect(actions.fillVessel).not.toHaveBeenCalled();
   });
@@ -186,8 +186,8 @@ describe("a vessel that is taken while the panel is open", () => {
     const { rerender } = renderWith(actions, screenOf("free"));
     fireEvent.change(screen.getByLabelText("Molasses, L"), { target: { value: "0.7" } });
     rerender(screenOf("running"));
-    expect(screen.getByText("Drum is taken.")).toBeVisible();
+    expect(screen.getByText("Drum is in use.")).toBeVisible();
     expect(screen.getByLabelText("Molasses, L")).toHaveValue("0.7");
-    expect(screen.getByRole("button", { name: "Start the batch" })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Start batch" })).toBeDisabled();
   });
 });

@@ -49,7 +49,7 @@ const draftOf = (recipe: Recipe, volumeL: number, units: UnitSystem, change: Par
 function refusedBy(recipe: Recipe, draft: FillDraft): string | null {
   const plan = workOutFill(draft);
   if (plan.scaled === null) return `no plan: ${plan.problem}`;
-  if (plan.overBrim) return "the sheet itself says over the brim";
+  if (plan.overBrim) return "the sheet itself says it will overflow";
   const unread = plan.lines.find(({ used }) => used === null);
   if (unread) return `${unread.ingredient} "${unread.typed}": ${unread.unreadable}`;
   const state = {

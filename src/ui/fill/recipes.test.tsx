@@ -28,7 +28,7 @@ function open(methodId: string, schoolId: string, change: Partial<MakingView> = 
   renderWith(actions, <FillSheet vessel={VESSEL} making={makingOf(change)} farm={FARM} startWith={key} />);
   return { actions, sent: () => actions.fillVessel.mock.calls.at(-1)?.[0] as Record<string, unknown> };
 }
-const start = () => fireEvent.click(screen.getByRole("button", { name: "Start the batch" }));
+const start = () => fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
 const water = (value: string) => fireEvent.change(screen.getByLabelText(/^Water for the brew/), { target: { value } });
 
 describe("filling by any recipe", () => {
@@ -56,13 +56,13 @@ describe("filling by any recipe", () => {
   });
   it("lets something stand in, by its strength, and says what that changes", async () => {
     const { sent, actions } = open("cultured-extract", "equal-parts");
-    fireEvent.change(screen.getByLabelText("In place of lactic culture"), { target: { value: "whey" } });
+    fireEvent.change(screen.getByLabelText("Instead of lactic culture"), { target: { value: "whey" } });
     expect(screen.getByText(/half as strong/)).toBeInTheDocument();
     expect(screen.getByLabelText("Whey, L")).toBeInTheDocument();
     expect(screen.queryByLabelText("Lactic culture, L")).toBeNull();
-    fireEvent.change(screen.getByLabelText("In place of lactic culture"), { target: { value: "" } });
+    fireEvent.change(screen.getByLabelText("Instead of lactic culture"), { target: { value: "" } });
     expect(screen.getByLabelText("Lactic culture, L")).toBeInTheDocument();
-    fireEvent.change(screen.getByLabelText("In place of lactic culture"), { target: { value: "whey" } });
+    fireEvent.change(screen.getByLabelText("Instead of lactic culture"), { target: { value: "whey" } });
     water("source-1");
     start();
     await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
@@ -70,7 +70,7 @@ describe("filling by any recipe", () => {
   });
   it("doses what stands in the vessel already, by its depth", () => {
     open("cultured-extract", "equal-parts");
-    fireEvent.click(screen.getByRole("radio", { name: "What stands in it already" }));
+    fireEvent.click(screen.getByRole("radio", { name: "Liquid already in it" }));
     // A drum of 0.4 m holds 12.6 L to 10 cm.
     fireEvent.change(screen.getByLabelText("Depth (cm)"), { target: { value: "10" } });
     expect(screen.getByLabelText("Water, L")).toHaveValue("12.57");
@@ -88,27 +88,27 @@ describe("filling by any recipe", () => {
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "90" } });
     expect(within(chemistry).getByRole("alert")).toHaveTextContent("must lie between 0 % and 30 %");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "strong" } });
-    expect(within(chemistry).getByRole("alert")).toHaveTextContent("How strong is it, in per cent?");
+    expect(within(chemistry).getByRole("alert")).toHaveTextContent("Dilution is it, in per cent?");
     expect(screen.getByLabelText("Crushed eggshell, kg")).toHaveValue("8.22");
   });
   it("warns where a starter is too thin, the brew too cold, the recipe new here", () => {
     open("cultured-extract", "equal-parts", { made: [] });
-    expect(screen.getByText("The first one here")).toBeVisible();
+    expect(screen.getByText("First time on this farm")).toBeVisible();
     fireEvent.change(screen.getByLabelText("Lactic culture, L"), { target: { value: "0.1" } });
-    expect(screen.getByText("Too thin a start")).toBeVisible();
+    expect(screen.getByText("Too little starter")).toBeVisible();
     fireEvent.change(screen.getByLabelText("Liquid stands at (°C)"), { target: { value: "11" } });
-    expect(screen.getByText("Cold for it")).toBeVisible();
+    expect(screen.getByText("Too cold")).toBeVisible();
     expect(screen.getByText(/W bring so much up in twelve hours/)).toBeVisible();
   });
   it("does not call it the first where one came off well", () => {
     open("cultured-extract", "equal-parts", { made: ["cultured-extract"] });
-    expect(screen.queryByText("The first one here")).toBeNull();
-    expect(screen.queryByText("Too thin a start")).toBeNull();
-    expect(screen.queryByText("Cold for it")).toBeNull();
+    expect(screen.queryByText("First time on this farm")).toBeNull();
+    expect(screen.queryByText("Too little starter")).toBeNull();
+    expect(screen.queryByText("Too cold")).toBeNull();
   });
   it("takes an ingredient that may go in from what the shed holds", async () => {
     const { sent, actions } = open("aerated-tea", "bacterial", { shelf: [held("kelp-meal", 3)] });
-    fireEvent.click(screen.getByRole("checkbox", { name: /^Kelp meal: .*In the shed: 3 kg/ }));
+    fireEvent.click(screen.getByRole("checkbox", { name: /^Kelp meal: .*In stock: 3 kg/ }));
     expect(screen.getByLabelText("Kelp meal, kg")).toBeInTheDocument();
     water("source-1");
     start();
@@ -134,7 +134,7 @@ describe("what else goes in", () => {
     const { sent, actions } = open("cultured-extract", "equal-parts");
     fireEvent.click(screen.getByRole("checkbox", { name: "picked just now" }));
     fireEvent.change(screen.getByLabelText("Which plants"), { target: { value: "nettle and hemlock" } });
-    expect(screen.getByText(/Hemlock kills.*goes into no brew/)).toBeVisible();
+    expect(screen.getByText(/Hemlock kills.*Never use it in a brew/)).toBeVisible();
     expect(screen.getByText(/gloves/)).toBeVisible();
     fireEvent.change(screen.getByLabelText("Which plants"), { target: { value: "nettle" } });
     water("source-1");
@@ -171,15 +171,15 @@ describe("what else goes in", () => {
     await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
     expect(sent().equipmentIds).toEqual([1, 2]);
   });
-  it("takes what is held back with a reason, and plans for a day", async () => {
+  it("takes what is on hold with a reason, and plans for a day", async () => {
     const { actions } = open("cultured-extract", "equal-parts", {
-      shelf: [shelfItem("lactic-culture", 0, { softHeld: 5, heldBecause: "past its day" })],
+      shelf: [shelfItem("lactic-culture", 0, { softHeld: 5, heldBecause: "expired" })],
     });
-    expect(screen.getByText(/on hold: past its day/)).toBeVisible();
-    fireEvent.change(screen.getByLabelText("Why what is held back goes in all the same"), {
+    expect(screen.getByText(/on hold: expired/)).toBeVisible();
+    fireEvent.change(screen.getByLabelText("Reason for using stock on hold"), {
       target: { value: "smells clean" },
     });
-    fireEvent.click(screen.getByRole("button", { name: "Plan it for a day" }));
+    fireEvent.click(screen.getByRole("button", { name: "Plan for later" }));
     fireEvent.change(screen.getByLabelText("For the day"), { target: { value: "2031-03-25" } });
     fireEvent.click(screen.getByRole("button", { name: "Plan it" }));
     await waitFor(() =>
@@ -193,7 +193,7 @@ describe("what else goes in", () => {
   it("begins step by step with what is meant to go in", async () => {
     const { actions } = open("cultured-extract", "equal-parts");
     water("source-1");
-    fireEvent.click(screen.getByRole("button", { name: "Mix it step by step" }));
+    fireEvent.click(screen.getByRole("button", { name: "Fill step by step" }));
     await waitFor(() => expect(actions.startMixing).toHaveBeenCalled());
     const [{ lines, water: asked }] = actions.startMixing.mock.calls[0] as [
       { lines: { ingredientId: string; amount: number }[]; water: object },
@@ -217,7 +217,7 @@ describe("filling by the farm's own version", () => {
   ];
   it("sends its number, and starts with it where the farm goes by it", async () => {
     const { sent, actions } = open("cultured-extract", "equal-parts", { versions }, 3);
-    expect(screen.getByRole("radio", { name: /Ours, our version 3/ })).toBeChecked();
+    expect(screen.getByRole("radio", { name: /Ours, own version 3/ })).toBeChecked();
     water("source-1");
     start();
     await waitFor(() => expect(actions.fillVessel).toHaveBeenCalled());
@@ -226,7 +226,7 @@ describe("filling by the farm's own version", () => {
   it("can't be picked while a figure of it is not confirmed", () => {
     const unconfirmed = [{ weight: "unconfirmed" as const, path: "/x", text: "A slip, or meant?" }];
     open("cultured-extract", "equal-parts", { versions: [{ ...versions[0]!, unconfirmed }] });
-    expect(screen.getByRole("radio", { name: /Ours, our version 3/ })).toBeDisabled();
+    expect(screen.getByRole("radio", { name: /Ours, own version 3/ })).toBeDisabled();
     expect(screen.getByText(/Not confirmed: A slip/)).toBeVisible();
   });
   it("is named in an address, and read back from it", () => {

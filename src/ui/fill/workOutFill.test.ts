@@ -94,7 +94,7 @@ describe("a fill while it is being typed", () => {
   });
 });
 
-describe("what leans on stock that is held back", () => {
+describe("what leans on stock that is on hold", () => {
   const lineOf = (used: number | null, pickedNow = false) => [
     { ...workOutFill(draft()).lines.find(({ ingredient }) => ingredient === "molasses")!, used, pickedNow },
   ];

@@ -10,15 +10,15 @@ interface BrokenProps {
 /** A page that went wrong: what that means, the next step, and what to tell whoever looks after it. */
 export const Broken = ({ number }: BrokenProps) => (
   <div className="mx-auto mt-16 max-w-lg border-l-4 border-rust bg-chalk p-6">
-    <h1 className="text-2xl">This page went wrong</h1>
+    <h1 className="text-2xl">This page has an error</h1>
     <p className="mt-2">
-      Nothing that was written is lost. After an update a page may be of the one before: looking again mends that. If it
-      stays, the other places still work{number ? "; the server has written it down under the number below" : ""}.
+      Nothing saved is lost. Try again; after an update this is enough. Other pages still work
+      {number ? ". The error number is below" : ""}.
     </p>
     {number ? <p className="reading mt-2">{number}</p> : null}
     <div className="mt-4 flex flex-wrap gap-2">
       <Button variant="strong" onClick={() => window.location.reload()}>
-        Look again
+        Try again
       </Button>
       <Link
         href="/"

@@ -40,14 +40,14 @@ const PersonMenu = ({
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
         className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15"
-        aria-label={`${person.name} is writing; change`}
+        aria-label={`${person.name} is recording; change`}
       >
         <UserRound aria-hidden className="size-5" />
         <span className="max-sm:sr-only">{person.name}</span>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" className="z-50 min-w-44 border-2 border-ink bg-chalk p-1 text-ink">
-          <DropdownMenu.Label className="px-3 py-1 text-[0.88rem] text-soft">Who is writing?</DropdownMenu.Label>
+          <DropdownMenu.Label className="px-3 py-1 text-[0.88rem] text-soft">Record as</DropdownMenu.Label>
           {people.map(({ id, name }) => (
             <DropdownMenu.Item
               key={id}
@@ -55,7 +55,7 @@ const PersonMenu = ({
               className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
             >
               {name}
-              {id === person.id ? <Check aria-label="writing now" className="size-5" /> : null}
+              {id === person.id ? <Check aria-label="recording now" className="size-5" /> : null}
             </DropdownMenu.Item>
           ))}
           <DropdownMenu.Separator className="my-1 border-t border-line" />
@@ -76,7 +76,7 @@ const PersonMenu = ({
 /** The places under the thumb. */
 const FootPlaces = ({ path }: { readonly path: string }) => (
   <nav
-    aria-label="Places, at the foot"
+    aria-label="Main menu, at the foot"
     className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 bg-board text-board-ink md:hidden"
   >
     {PLACES.map(({ href, label, icon: Icon }) => (
@@ -157,7 +157,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
             >
               <Keyboard aria-hidden className="size-5" />
             </button>
-            <button type="button" className={ICON_BUTTON} aria-label="Day or dusk" onClick={turnLight}>
+            <button type="button" className={ICON_BUTTON} aria-label="Light or dark screen" onClick={turnLight}>
               <Sun aria-hidden className="size-5 [[data-theme=dusk]_&]:hidden" />
               <Moon aria-hidden className="hidden size-5 [[data-theme=dusk]_&]:block" />
             </button>

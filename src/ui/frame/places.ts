@@ -6,7 +6,7 @@ export const PLACES = [
   { href: "/shed", label: "Shed", key: "2", icon: Warehouse },
   { href: "/book", label: "Methods", key: "3", icon: BookOpen },
   { href: "/field", label: "Field", key: "4", icon: Sprout },
-  { href: "/ledger", label: "Ledger", key: "5", icon: Banknote },
+  { href: "/ledger", label: "Costs", key: "5", icon: Banknote },
 ] as const;
 
 export const isHere = (href: string, path: string): boolean =>

@@ -19,14 +19,14 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ ...form, restD: parseNumber(form.restD) as number });
     if (!answer) return;
-    told(`${form.name} is kept.`);
+    told(`${form.name} saved.`);
     onClose();
   });
   const { fields } = act;
   return (
     <FormSheet
       title="A place to gather from"
-      act="Keep it"
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -44,7 +44,7 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
         hint="shade, damp, under which trees, white threads"
         error={fields["/ground"]}
       />
-      <TextField label="Whose leave we have" {...register("permission")} error={fields["/permission"]} />
+      <TextField label="Permission from" {...register("permission")} error={fields["/permission"]} />
       <NumberField label="Rests after each taking" unit="days" {...register("restD")} error={fields["/restD"]} />
     </FormSheet>
   );
@@ -59,11 +59,11 @@ export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ name: form.name, wormsKg: read(form.worms, OF_KILOGRAMS) as number });
     if (!answer) return;
-    told(`${form.name} is kept.`);
+    told(`${form.name} saved.`);
     onClose();
   });
   return (
-    <FormSheet title="A worm bin" act="Keep it" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
+    <FormSheet title="A worm bin" act="Save" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
       <TextField label="Name" {...register("name")} error={act.fields["/name"]} />
       <AmountField
         label="Worms in it"

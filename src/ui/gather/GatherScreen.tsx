@@ -153,10 +153,10 @@ export const GatherScreen = ({ view }: { readonly view: GatherView }) => {
         <h1 className="text-2xl">Gathering</h1>
         <div className="flex gap-2">
           <Link href="/paper/picking" className={buttonClass("plain")}>
-            On paper
+            Print list
           </Link>
           <Button variant="strong" onClick={() => setOpen({ type: "pick", species: "" })}>
-            Write a picking down
+            Log picked plants
           </Button>
         </div>
       </div>

@@ -63,7 +63,7 @@ function usePick(species: string, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    told(`${form.species} is on the shelf, for today.`);
+    told(`${form.species} added to stock, for today.`);
     onClose();
   });
   const { fields } = act;
@@ -89,8 +89,8 @@ const WhichPlant = ({ view, pick }: { readonly view: GatherView; readonly pick: 
         {view.groups.flatMap(({ plants }) => plants.map(({ name }) => <option key={name} value={name} />))}
       </datalist>
       {check?.type === "refused" ? (
-        <Notice tone="error" title="This stops here">
-          {check.why} It goes into no brew, for whatever reason. Leave it where it grows, and wash your hands.
+        <Notice tone="error" title="Do not pick this">
+          {check.why} It can poison people. Leave it and wash your hands.
         </Notice>
       ) : null}
       {check?.type === "caution" || check?.type === "unknown" ? <Notice tone="caution">{check.why}</Notice> : null}
@@ -113,7 +113,7 @@ export const PickSheet = ({
   return (
     <FormSheet
       title="What was picked"
-      act="Put it on the shelf"
+      act="Add to stock"
       busy={act.busy || check?.type === "refused"}
       error={act.error}
       onSubmit={submit}
@@ -164,13 +164,13 @@ export const PickSheet = ({
         {...register("pickedOn")}
         error={fields["/receivedOn"] ?? fields["/pickedOn"]}
       />
-      <TickField label="It may have met weedkiller: bean test first" {...register("herbicideSuspected")} />
+      <TickField label="May contain weedkiller (bean test first)" {...register("herbicideSuspected")} />
       {check?.type === "caution" || check?.type === "unknown" ? (
         <TextArea
-          label="Why it may go in all the same"
+          label="Reason for using it anyway"
           {...register("overrideReason")}
           error={fields["/overrideReason"]}
-          hint="Kept with the lot."
+          hint="Saved with the lot."
         />
       ) : null}
     </FormSheet>

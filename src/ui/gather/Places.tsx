@@ -29,7 +29,7 @@ const PhotoButton = ({ place }: { readonly place: Place }) => {
   const send = async (file: File) => {
     setBusy(true);
     try {
-      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("The picture is kept.");
+      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("The picture saved.");
     } catch {
       toast.error("This picture could not be read. Is it a photograph?");
     } finally {
@@ -142,7 +142,7 @@ function useVisit(place: Place, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    told(takes ? "It is on the shelf; the place rests now." : "The visit is kept.");
+    told(takes ? "Added to stock. The place rests now." : "The visit saved.");
     onClose();
   });
   const { fields } = act;
@@ -162,7 +162,7 @@ export const VisitSheet = ({
   return (
     <FormSheet
       title={`At ${place.name}`}
-      act="Keep the visit"
+      act="Save visit"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

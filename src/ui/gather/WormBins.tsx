@@ -140,7 +140,7 @@ function useBin(bin: Bin, onClose: () => void) {
       overrideReason: reason,
     });
     if (!answer) return;
-    told(answer.lotId === null ? "It is written down." : "The castings are on the shelf.");
+    told(answer.lotId === null ? "Saved." : "Castings added to stock.");
     onClose();
   };
   const { fields } = act;
@@ -208,7 +208,7 @@ const Harvest = ({
     ) : null}
     {unfit ? (
       <TextArea
-        label="Why they are taken in all the same"
+        label="Reason for using them anyway"
         value={reason}
         onChange={(event) => setReason(event.target.value)}
         error={fields["/overrideReason"]}
@@ -224,14 +224,7 @@ export const BinSheet = ({ bin, onClose }: { readonly bin: Bin; readonly onClose
     onClose,
   );
   return (
-    <FormSheet
-      title={bin.name}
-      act="Write it down"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
+    <FormSheet title={bin.name} act="Save" busy={act.busy} error={act.error} onSubmit={submit} onClose={onClose}>
       <Choices
         label="What was done"
         value={kind}

@@ -80,10 +80,10 @@ describe("going out with a basket", () => {
   });
   it("stops at a poisonous plant as its name is typed", () => {
     open();
-    fireEvent.click(screen.getByRole("button", { name: "Write a picking down" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log picked plants" }));
     type("Which plant", "Deadly nightshade");
     expect(screen.getByRole("alert")).toHaveTextContent("Nightshade poisons people");
-    expect(screen.getByRole("button", { name: "Put it on the shelf" })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Add to stock" })).toBeDisabled();
   });
   it("goes on with a cautioned one, with the reason typed", async () => {
     const actions = open();
@@ -91,8 +91,8 @@ describe("going out with a basket", () => {
     expect(screen.getByText(/gloves/)).toBeVisible();
     type("How much (kg)", "2,5");
     type("Where it grew", "hedge");
-    type("Why it may go in all the same", "gloves on");
-    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
+    type("Reason for using it anyway", "gloves on");
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
     await waitFor(() =>
       expect(actions.recordPick.mock.calls[0]?.[0]).toMatchObject({
         species: "nettle",
@@ -106,7 +106,7 @@ describe("going out with a basket", () => {
   });
   it("cautions against the crop's own kin", () => {
     open();
-    fireEvent.click(screen.getByRole("button", { name: "Write a picking down" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log picked plants" }));
     type("Which plant", "vetch");
     type("Meant for which crop", "broad beans");
     expect(screen.getByText(/of the pea family, as broad beans is/)).toBeVisible();
@@ -123,7 +123,7 @@ describe("places and bins", () => {
     fireEvent.click(screen.getByRole("button", { name: "A visit to Under the oaks" }));
     expect(screen.queryByLabelText(/^It rests until/)).toBeNull();
     type("Taken (kg)", "2");
-    fireEvent.click(screen.getByRole("button", { name: "Keep the visit" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save visit" }));
     expect(await screen.findByText("It is still resting.")).toBeVisible();
     expect(screen.getByLabelText("Taken (kg)")).toHaveValue("2");
     expect(actions.visitForage.mock.calls[0]?.[0]).toMatchObject({ placeId: 3, vigour: "strong", takenKg: 2 });
@@ -145,7 +145,7 @@ describe("places and bins", () => {
     type("Castings (kg)", "3");
     fireEvent.click(screen.getByRole("radio", { name: /holds, then crumbles/ }));
     fireEvent.click(screen.getByLabelText(/Plastic, labels and glass/));
-    fireEvent.click(screen.getByRole("button", { name: "Write it down" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.noteWormBin.mock.calls[0]?.[0]).toMatchObject({
         kind: "harvested",
@@ -166,7 +166,7 @@ describe("places and bins", () => {
     const actions = open();
     fireEvent.click(screen.getByRole("button", { name: "Another place" }));
     type("Name", "Ditch");
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.addForagePlace.mock.calls[0]?.[0]).toMatchObject({
         name: "Ditch",
@@ -177,7 +177,7 @@ describe("places and bins", () => {
     fireEvent.click(await screen.findByRole("button", { name: "Another bin" }));
     type("Name", "Crate");
     type("Worms in it (kg)", "0,5");
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() => expect(actions.addWormBin.mock.calls[0]?.[0]).toMatchObject({ name: "Crate", wormsKg: 0.5 }));
   });
 });

@@ -73,7 +73,7 @@ export const Cautions = ({ cautions }: { readonly cautions: readonly CautionId[]
       {rest.length > 0 ? (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            {rest.length === 1 ? "One more to mind" : `${rest.length} more to mind`}
+            {rest.length === 1 ? "One more safety note" : `${rest.length} more safety notes`}
           </summary>
           <ul className="grid gap-2">
             {rest.map((caution) => (

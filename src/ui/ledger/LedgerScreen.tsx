@@ -8,7 +8,7 @@ import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
 import { CostMeasure } from "./CostMeasure";
 
-const OUTCOME = { running: "still running", strained: "", discarded: "thrown out; nothing came of it" } as const;
+const OUTCOME = { running: "still running", strained: "", discarded: "thrown away, no yield" } as const;
 const DRAWN_BATCHES = 9;
 
 const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view: LedgerView }) => {
@@ -108,12 +108,9 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
     <div className="grid gap-x-12 gap-y-8 px-4 py-5 md:px-8 lg:grid-cols-[1.55fr_1fr]">
       <section aria-labelledby="ledger">
         <h1 id="ledger" className="text-2xl">
-          What each batch cost
+          Cost of each batch
         </h1>
-        <p className="text-soft">
-          Lots at the price they came in at, hands by the hour, the pump by its power. Each layer is as thick as its
-          share.
-        </p>
+        <p className="text-soft">Ingredients, work time and power. Layer height = share of cost.</p>
         {view.batches.length === 0 ? (
           <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p>
         ) : null}
@@ -146,7 +143,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
       </section>
       <section aria-labelledby="by-bed">
         <h2 id="by-bed" className="text-2xl">
-          By bed
+          Cost per bed
         </h2>
         <p className="text-soft">Concentrate at its batch’s price, and the hands that carried it.</p>
         <ul className="mt-3 divide-y divide-line border-y border-line empty:hidden">

@@ -51,7 +51,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
                 aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
                 onClick={() => void takeBack(measure, ingredientId, name)}
               >
-                Take back
+                Undo
               </Button>
             </span>
           </li>
@@ -94,7 +94,7 @@ function useWeighing(of: IngredientId) {
 /** How a line is drawn with water and a scale. */
 const DrawTheLine = ({ litres, units }: { readonly litres: number; readonly units: UnitSystem }) => (
   <ol className="list-decimal pl-5">
-    <li>Stand it empty on the scale and set the scale to nought.</li>
+    <li>Stand it empty on the scale and set the scale to 0.</li>
     <li>
       Pour in water until the scale says{" "}
       <span className="reading font-semibold">{sayStock(litres, "kg", units, 4)}</span>: that is{" "}
@@ -119,8 +119,8 @@ export const WeighSheet = ({
   const { act, register, setValue, way, typed, named, measurable, marked, litres, submit } = useWeighing(of);
   return (
     <FormSheet
-      title="Weigh our own measure"
-      act="Keep this weighing"
+      title="Weigh own measure"
+      act="Save weight"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

@@ -32,7 +32,7 @@ describe("a farm in gallons, pounds and feet", () => {
     const sent = await sends(
       <AddPlotSheet onClose={nothing} />,
       { "Name": "Bed 1", "Crop": "beans", "Length (ft)": "100" },
-      "Draw it in",
+      "Add bed",
       "addPlot",
     );
     expect(sent).toMatchObject({ widthM: 1.2192, lengthM: 30.48 });
@@ -60,8 +60,8 @@ describe("a farm in gallons, pounds and feet", () => {
   it("weighs a gallon of an ingredient of its own in pounds", async () => {
     const sent = await sends(
       <OwnIngredientSheet onClose={nothing} />,
-      { "What we call it": "Beet syrup", "A US gal weighs (lb)": "11.27" },
-      "Keep it",
+      { "Name": "Beet syrup", "A US gal weighs (lb)": "11.27" },
+      "Save",
       "addOwnIngredient",
     );
     expect(sent.densityKgPerL).toBeCloseTo(1.35, 2);
@@ -70,7 +70,7 @@ describe("a farm in gallons, pounds and feet", () => {
     const sent = await sends(
       <LabSheet batchId={3} onClose={nothing} />,
       { "Found (ppm)": "850", "By whom, by which method": "a laboratory" },
-      "Keep it",
+      "Save",
       "addLabResult",
     );
     expect(sent.gPerL).toBeCloseTo(0.85, 6);
@@ -79,7 +79,7 @@ describe("a farm in gallons, pounds and feet", () => {
     const sent = await sends(
       <AddBinSheet onClose={nothing} />,
       { "Name": "Bin", "Worms in it (lb)": "2 lb 4 oz" },
-      "Keep it",
+      "Save",
       "addWormBin",
     );
     expect(sent.wormsKg).toBeCloseTo(1.021, 3);
@@ -89,7 +89,7 @@ describe("a farm in gallons, pounds and feet", () => {
     const sent = await sends(
       <FieldPanel view={view} chosen={new Set([1])} onDone={nothing} />,
       {},
-      "It is on the beds",
+      "Log application",
       "applyStore",
     );
     expect(screen.getByLabelText("Mix (US gal per 100 ft²)")).toHaveValue("4.91");

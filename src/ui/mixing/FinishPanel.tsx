@@ -199,7 +199,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           error={fields["/statedC"]}
         />
         <NumberField
-          label="Hands’ time"
+          label="Work time"
           unit="min"
           value={labourMin}
           onChange={(event) => setLabourMin(event.target.value)}
@@ -209,7 +209,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
       <WhatChanged view={view} finishing={finishing} />
       {fields["/overrideReason"] || reason !== "" ? (
         <TextArea
-          label="Why it goes in all the same"
+          label="Reason for using it anyway"
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           error={fields["/overrideReason"]}
@@ -221,7 +221,7 @@ export const FinishPanel = ({ view }: { readonly view: MixingView }) => {
           : null}
       </Refusal>
       <Button variant="strong" wide className="min-h-16 text-xl" disabled={act.busy} onClick={() => void finish()}>
-        Start the clock
+        Start batch
       </Button>
     </section>
   );

@@ -41,9 +41,8 @@ export const MixLog = ({ progress, view }: { readonly progress: MixProgress; rea
       </ol>
       {progress.timeNoughtMs !== null ? (
         <p className="mt-1">
-          Time nought:{" "}
-          <span className="reading font-semibold">{clockTime(new Date(progress.timeNoughtMs), view.farm)}</span>, when
-          the last living thing went in.
+          Start: <span className="reading font-semibold">{clockTime(new Date(progress.timeNoughtMs), view.farm)}</span>,
+          when the last living thing went in.
         </p>
       ) : null}
     </section>

@@ -23,7 +23,7 @@ const LOOK_AGAIN_MS = 15_000;
 const Ended = ({ name, batchId }: { readonly name: string; readonly batchId: number | null }) => (
   <div className="mx-auto max-w-xl px-4 py-8">
     <h1 className="text-2xl">{name}</h1>
-    <p className="mt-2">{batchId === null ? "This mixing was given up." : "This is mixed, and its clock runs."}</p>
+    <p className="mt-2">{batchId === null ? "This filling was cancelled." : "This is filled, and the batch runs."}</p>
     <Link href={batchId === null ? "/" : `/batches/${batchId}`} className={`${buttonClass("strong")} mt-4`}>
       {batchId === null ? "Back to the yard" : "To the batch"}
     </Link>
@@ -33,11 +33,11 @@ const Ended = ({ name, batchId }: { readonly name: string; readonly batchId: num
 /** Asked once more before a mixing is given up. */
 const GiveUp = ({ onGiveUp, onStay }: { readonly onGiveUp: () => void; readonly onStay: () => void }) => (
   <div className="mt-2">
-    <Notice tone="caution" title="Give this mixing up?">
-      <p>What was ticked stays in the books of this mixing; nothing is drawn from the shed.</p>
+    <Notice tone="caution" title="Cancel this filling?">
+      <p>Your ticks are kept as a record. No stock is used.</p>
       <div className="mt-2 flex gap-2">
         <Button variant="danger" onClick={onGiveUp}>
-          Give it up
+          Cancel filling
         </Button>
         <Button onClick={onStay}>Go on</Button>
       </div>
@@ -83,7 +83,7 @@ function useMixing(view: MixingView) {
   };
   const giveUp = async () => {
     if (!(await drop.run({ mixingId: view.id }))) return;
-    told("Given up. Nothing was taken off the shelf's books; the vessel is free.");
+    told("Filling cancelled. No stock was used.");
     router.push("/");
   };
   return { tick, send, giveUp, leaving, setLeaving, skipped, setSkipped, nowMs };
@@ -112,10 +112,10 @@ const MixHead = ({
     </div>
     <div className="flex">
       <Link href={`/paper/mixing?id=${view.id}`} className={buttonClass("quiet")}>
-        On paper
+        Print list
       </Link>
       <Button variant="quiet" aria-expanded={leaving} onClick={onLeave}>
-        Give up
+        Cancel
       </Button>
     </div>
   </div>
@@ -179,14 +179,14 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
           disabled={tick.busy}
           onClick={() => void send(lastDone.step.key, "undone")}
         >
-          Take back: {lastDone.step.title.toLowerCase()}
+          Undo: {lastDone.step.title.toLowerCase()}
         </Button>
       ) : null}
       <MixLog progress={progress} view={view} />
-      <section aria-label="Cautions" className="mt-6 grid gap-2">
+      <section aria-label="Safety" className="mt-6 grid gap-2">
         <h2 className="text-lg">Mind</h2>
         <Cautions cautions={view.cautions} />
-        <p className="text-[0.88rem] text-soft">Local code, your certifier and licensed trades stand above this.</p>
+        <p className="text-[0.88rem] text-soft">Follow local law, your certifier and qualified electricians first.</p>
       </section>
     </div>
   );

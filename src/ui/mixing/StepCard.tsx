@@ -176,7 +176,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
             disabled={busy}
             onClick={() => void onRound({ answer })}
           >
-            Done so; look again in {step.everyMin} min
+            Done. Check again in {step.everyMin} min
           </Button>
         ) : (
           <Button
@@ -186,7 +186,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
             disabled={busy || !ready}
             onClick={() => void onDone({ amount, answer, checks: [...checks] })}
           >
-            {step.amount ? "It is in" : "Done"}
+            {step.amount ? "Mark as added" : "Done"}
           </Button>
         )}
       </div>

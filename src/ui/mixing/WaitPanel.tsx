@@ -31,7 +31,7 @@ export const WaitPanel = ({
         After {state.step.title.toLowerCase()}. {state.step.why}
       </p>
       <Button wide className="mt-3 min-h-14" onClick={onSkip}>
-        Go on before it is over
+        Skip the wait
       </Button>
     </section>
   );

@@ -70,15 +70,15 @@ const button = (name: string | RegExp) => screen.getByRole("button", { name });
 describe("mixing in the yard", () => {
   it("shows one step, what lacks, the cautions, and where it stands", () => {
     open([]);
-    expect(screen.getByRole("heading", { name: "Where it stands" })).toBeVisible();
+    expect(screen.getByRole("heading", { name: "Place" })).toBeVisible();
     expect(screen.getByText("1 of 2 stones.")).toBeVisible();
-    expect(screen.getByText(/residual-current device/)).toBeVisible();
+    expect(screen.getByText(/safety switch/)).toBeVisible();
     expect(screen.getByRole("img", { name: `0 of ${steps.length} steps done` })).toBeInTheDocument();
   });
   it("is not done before every check is ticked", async () => {
     const actions = open([]);
     expect(button("Done")).toBeDisabled();
-    const checks = within(screen.getByRole("region", { name: "Where it stands" })).getAllByRole("checkbox");
+    const checks = within(screen.getByRole("region", { name: "Place" })).getAllByRole("checkbox");
     checks.forEach((check) => fireEvent.click(check));
     fireEvent.click(checks[0]!);
     expect(button("Done")).toBeDisabled();
@@ -98,10 +98,10 @@ describe("mixing in the yard", () => {
     const actions = open(upTo("add-mix-molasses"));
     const amount = screen.getByLabelText("What really went in (L)");
     fireEvent.change(amount, { target: { value: "a splash" } });
-    expect(button("It is in")).toBeDisabled();
+    expect(button("Mark as added")).toBeDisabled();
     fireEvent.change(amount, { target: { value: "200 mL" } });
     expect(screen.getByText(/\+\d\d % beside the recipe/)).toBeVisible();
-    fireEvent.click(button("It is in"));
+    fireEvent.click(button("Mark as added"));
     await waitFor(() =>
       expect(actions.tickMixing.mock.calls[0]?.[0]).toMatchObject({ stepKey: "add-mix-molasses", amount: 0.2 }),
     );
@@ -118,12 +118,12 @@ describe("mixing in the yard", () => {
     open([...upTo("add-mix-molasses"), entry("add-mix-molasses", 5)]);
     expect(screen.getByRole("timer")).toHaveTextContent("10:00");
     expect(screen.getByText("It is mixing")).toBeVisible();
-    fireEvent.click(button("Go on before it is over"));
+    fireEvent.click(button("Skip the wait"));
     expect(screen.getByRole("heading", { name: "Worm castings" })).toBeVisible();
   });
   it("takes the last tick back", async () => {
     const actions = open([entry("site", 9)]);
-    fireEvent.click(button("Take back: where it stands"));
+    fireEvent.click(button("Undo: place"));
     await waitFor(() =>
       expect(actions.tickMixing.mock.calls[0]?.[0]).toMatchObject({ stepKey: "site", kind: "undone" }),
     );
@@ -132,7 +132,7 @@ describe("mixing in the yard", () => {
     open([...upTo("add-mix-castings"), entry("add-mix-castings", 30, { actorName: "Ben", amount: 5 })]);
     const log = screen.getByRole("region", { name: "Done so far" });
     expect(log).toHaveTextContent(/11:30 Worm castings, Ben5 kg of [34]\.?\d* kg \(\+\d+ %\)/);
-    expect(log).toHaveTextContent("Time nought: 11:30");
+    expect(log).toHaveTextContent("Start: 11:30");
   });
   it("starts the clock once all is in, and keeps what was typed where the shed is short", async () => {
     const actions = open(
@@ -143,26 +143,26 @@ describe("mixing in the yard", () => {
         }),
       }),
     );
-    fireEvent.change(screen.getByLabelText("Hands’ time (min)"), { target: { value: "77" } });
-    fireEvent.click(button("Start the clock"));
+    fireEvent.change(screen.getByLabelText("Work time (min)"), { target: { value: "77" } });
+    fireEvent.click(button("Start batch"));
     expect((await screen.findAllByText("The shed holds 1 kg of worm castings.")).length).toBeGreaterThan(0);
-    expect(screen.getByLabelText("Hands’ time (min)")).toHaveValue("77");
+    expect(screen.getByLabelText("Work time (min)")).toHaveValue("77");
     expect(actions.finishMixing.mock.calls[0]?.[0]).toMatchObject({ mixingId: 7, labourMin: 77, statedC: 21 });
     expect(push).not.toHaveBeenCalled();
   });
   it("marks a temperature that is none, and does not drop it", async () => {
     const actions = open(steps.map((step, index) => entry(step.key, 60 - index)));
     fireEvent.change(screen.getByLabelText("Liquid stands at (°C)"), { target: { value: "warm" } });
-    fireEvent.click(button("Start the clock"));
+    fireEvent.click(button("Start batch"));
     expect((await screen.findAllByText("This must be a number.")).length).toBeGreaterThan(0);
     expect(actions.finishMixing).not.toHaveBeenCalled();
     expect(screen.getByLabelText("Liquid stands at (°C)")).toHaveValue("warm");
   });
   it("is given up only on a second word", async () => {
     const actions = open([]);
-    fireEvent.click(button("Give up"));
+    fireEvent.click(button("Cancel"));
     expect(actions.dropMixing).not.toHaveBeenCalled();
-    fireEvent.click(button("Give it up"));
+    fireEvent.click(button("Cancel filling"));
     await waitFor(() => expect(actions.dropMixing).toHaveBeenCalled());
   });
   it("says so where it has ended meanwhile", () => {

@@ -19,7 +19,7 @@ type Label = LabelsView["labels"][number];
 
 /** A glass struck through: understood without reading. */
 const NoDrinking = ({ className }: { readonly className: string }) => (
-  <span className={`relative inline-block ${className}`} role="img" aria-label="Not to drink">
+  <span className={`relative inline-block ${className}`} role="img" aria-label="Do not drink">
     <GlassWater aria-hidden className="h-full w-full" strokeWidth={1.8} />
     <svg aria-hidden viewBox="0 0 24 24" className="absolute inset-0 h-full w-full">
       <circle cx={12} cy={12} r={10.8} fill="none" stroke="#000" strokeWidth={2} />

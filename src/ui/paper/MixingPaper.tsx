@@ -65,7 +65,7 @@ const StepRow = ({
 /** The fill on paper: each step with its box, its amount in the farm's measures, and room for what really went in and when. */
 export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readonly paper: Paper }) => (
   <div className="px-4 py-5 print:p-0">
-    <PaperBar title="Mixing sheet" paper={paper.id} />
+    <PaperBar title="Fill sheet" paper={paper.id} />
     <LongPage paper={paper}>
       <h2 className="text-2xl">
         {view.recipeName} in {view.vesselName}
@@ -97,7 +97,7 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
               <BookText>{CAUTIONS[caution]}</BookText>
             </li>
           ))}
-          <li>Local code, your certifier and licensed trades stand above this.</li>
+          <li>Follow local law, your certifier and qualified electricians first.</li>
         </ul>
       </section>
     </LongPage>

@@ -27,7 +27,7 @@ export const RoundPaper = ({ tasks, farm, nowMs, paper, language }: RoundPaperPr
     urgency === "later" ? `${tomorrow ? `${say("tomorrow")} ` : ""}${clockTime(new Date(dueMs), farm)}` : say(urgency);
   return (
     <div className="px-4 py-5 print:p-0">
-      <PaperBar title="The round on paper" paper={paper.id}>
+      <PaperBar title="Today’s jobs on paper" paper={paper.id}>
         <LanguageField language={language} />
       </PaperBar>
       <LongPage paper={paper}>

@@ -61,7 +61,7 @@ export const ShoppingPaper = ({ view, paper }: { readonly view: ShoppingView; re
           </section>
         );
       })}
-      {view.lines.length === 0 ? <p className="mt-[5mm]">Nothing lacks for what is planned.</p> : null}
+      {view.lines.length === 0 ? <p className="mt-[5mm]">Nothing is missing for your plans.</p> : null}
     </LongPage>
   </div>
 );

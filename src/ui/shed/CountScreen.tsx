@@ -62,7 +62,7 @@ const LotCount = ({
           error={error}
         />
         <p className="mt-1 text-[0.9rem] text-soft">
-          by the books {say(lot.onHand)}
+          recorded {say(lot.onHand)}
           {lot.place ? `; ${lot.place}` : ""}
           {difference !== null && Math.abs(difference) >= 0.0005 ? (
             <span className="font-semibold text-ink">
@@ -76,9 +76,9 @@ const LotCount = ({
       <Button
         className="mb-7 min-h-14"
         onClick={() => onType(show(lot.onHand, lot, true))}
-        aria-label={`As the books say: ${lot.name}, ${sayDay(lot.receivedOn)}`}
+        aria-label={`Same as recorded: ${lot.name}, ${sayDay(lot.receivedOn)}`}
       >
-        As it says
+        Same as recorded
       </Button>
     </li>
   );
@@ -115,7 +115,7 @@ function useCount(view: CountView) {
     });
     if (!answer) return;
     keep(NONE);
-    told(answer.changed === 0 ? "All as the books say." : `${plural(answer.changed, "lot")} put right.`);
+    told(answer.changed === 0 ? "All as recorded." : `${plural(answer.changed, "lot")} corrected.`);
     router.refresh();
   };
   const errorAt = (lotId: number) => {
@@ -137,7 +137,7 @@ const HandIn = ({
   of,
 }: Pick<Count, "act" | "keep" | "done" | "unreadable" | "handIn"> & { readonly of: number }) => (
   <div className="fixed inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-chalk px-4 py-3 max-md:bottom-14 md:px-8">
-    <Refusal error={act.error}>Nothing is lost: what you counted stays on this phone until it is handed in.</Refusal>
+    <Refusal error={act.error}>Your count stays on this phone until you save it.</Refusal>
     <div className="flex flex-wrap items-center justify-between gap-3">
       <p>
         <span className="reading font-semibold">{done.length}</span> of {of} counted
@@ -145,11 +145,11 @@ const HandIn = ({
       <div className="flex gap-2">
         {done.length > 0 ? (
           <Button variant="quiet" onClick={() => keep(NONE)}>
-            Begin anew
+            Start again
           </Button>
         ) : null}
         <Button variant="strong" disabled={done.length === 0 || unreadable || act.busy} onClick={() => void handIn()}>
-          Hand it in
+          Save count
         </Button>
       </div>
     </div>
@@ -168,12 +168,14 @@ export const CountScreen = ({ view }: { readonly view: CountView }) => {
     <div className="px-4 py-5 pb-36 md:px-8">
       <h1 className="text-2xl">Count</h1>
       <ShedNav here="/shed/count" />
-      {view.lots.length === 0 ? (
-        <p className="mt-5">There is nothing to count: the shelves are empty. Receive what you have first.</p>
-      ) : null}
+      {view.lots.length === 0 ? <p className="mt-5">Nothing to count. Add stock first.</p> : null}
       {oneByOne ? (
         <div className="mt-5 max-w-xl">
-          <SelectField label="Where you stand" value={shown[0]} onChange={(event) => setChosen(event.target.value)}>
+          <SelectField
+            label="Your place in the shed"
+            value={shown[0]}
+            onChange={(event) => setChosen(event.target.value)}
+          >
             {places.map((place) => (
               <option key={place} value={place}>
                 {place || "No place said"} ({view.lots.filter((lot) => lot.place === place).length})

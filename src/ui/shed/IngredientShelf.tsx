@@ -21,18 +21,18 @@ function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: stri
     ...(item.short > 0
       ? [
           {
-            text: `${item.fresh ? "" : "■ "}${say(item.short)} ${item.fresh ? "to be gathered" : "short for plans"}`,
+            text: `${item.fresh ? "" : "■ "}${say(item.short)} ${item.fresh ? "to be gathered" : "missing for plans"}`,
             warn: !item.fresh,
           },
         ]
       : []),
-    ...(item.heldAmount > 0 ? [{ text: `■ ${say(item.heldAmount)} held back`, warn: true }] : []),
+    ...(item.heldAmount > 0 ? [{ text: `■ ${say(item.heldAmount)} on hold`, warn: true }] : []),
     ...(item.reorder ? [{ text: "▲ order again", warn: true }] : []),
-    ...(left !== null && left < 0 && item.heldAmount === 0 ? [{ text: "■ some past its day", warn: true }] : []),
+    ...(left !== null && left < 0 && item.heldAmount === 0 ? [{ text: "■ some expired", warn: true }] : []),
     ...(left !== null && left >= 0 && left <= SOON_D
       ? [{ text: `▲ ${left === 0 ? "today is its last day" : `${left} day${left === 1 ? "" : "s"} left`}`, warn: true }]
       : []),
-    ...(item.reserved > 0 ? [{ text: `${say(item.reserved)} kept for plans`, warn: false }] : []),
+    ...(item.reserved > 0 ? [{ text: `${say(item.reserved)} reserved`, warn: false }] : []),
     ...(collecting && collecting.outlook.type === "on-day"
       ? [
           {
@@ -42,7 +42,7 @@ function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: stri
         ]
       : []),
     ...(collecting && collecting.outlook.type === "standing-still"
-      ? [{ text: "nothing came in lately", warn: false }]
+      ? [{ text: "nothing added lately", warn: false }]
       : []),
     ...(collecting && collecting.outlook.type === "enough" ? [{ text: "◆ enough for a batch", warn: false }] : []),
     ...(item.daysLeft !== null && item.daysLeft < 365 && item.onHand > 0
@@ -95,33 +95,31 @@ export const IngredientShelf = ({ view }: { readonly view: ShedView }) => {
   return (
     <section aria-label="Ingredients" className="mt-8">
       <div className="flex flex-wrap items-end justify-between gap-3">
-        <h2 className="text-xl">To make it from</h2>
+        <h2 className="text-xl">Ingredients</h2>
         <div className="w-56">
           <TextField
             label="Find"
             value={word}
             onChange={(event) => setWord(event.target.value)}
-            placeholder="here or in the book"
+            placeholder="name of an ingredient"
           />
         </div>
       </div>
       {view.items.length === 0 ? (
-        <p className="mt-1 text-soft">
-          The shelves are empty. Receive what you have, with what it cost, and batches will know their price.
-        </p>
+        <p className="mt-1 text-soft">No stock yet. Add what you have, with its cost; batches then show theirs.</p>
       ) : null}
       {view.items.length > 0 ? (
         <p className="mt-1 text-[0.88rem] text-soft">
-          Layers are lots, the oldest at the tap. <span aria-hidden>◂</span> The flag on the left is what plans have
-          kept; the dashed line is where it is ordered again. What runs out or spoils first stands first.
+          Layers are lots, the oldest at the foot. Bracket on the left: reserved for plans. Flag on the right: buy more
+          at this level, red when below. First what runs out or spoils first.
         </p>
       ) : null}
       {word.trim() !== "" && found.length === 0 && inBook.length === 0 ? (
-        <p className="mt-2 text-soft">Nothing here or in the book is called that.</p>
+        <p className="mt-2 text-soft">Nothing has this name.</p>
       ) : null}
       {inBook.length > 0 ? (
         <p className="mt-2">
-          In the book, not on the shelf:{" "}
+          Known, not in stock:{" "}
           {inBook.map((id, index) => (
             <span key={id}>
               {index > 0 ? ", " : ""}

@@ -112,19 +112,19 @@ const HowWeGetIt = ({
   const { terms } = item;
   const say = (amount: number) => sayStock(amount, item.unit, farm.units);
   return (
-    <section aria-label="How we get it">
+    <section aria-label="How you buy it">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h3 className="text-lg">How we get it</h3>
+        <h3 className="text-lg">How you buy it</h3>
         <Button variant="quiet" onClick={onChange}>
-          {terms ? "Change" : "Say how it is bought"}
+          {terms ? "Change" : "Add how you buy it"}
         </Button>
       </div>
       <p className="text-soft">
         {terms
           ? [
               `${terms.packName} of ${say(terms.packAmount)}${terms.packCostMinor === null ? "" : ` at ${sayMoney(terms.packCostMinor, farm.currency)}`}`,
-              terms.leadD > 0 ? `comes ${terms.leadD} days after it is ordered` : "bought here",
-              ...(terms.reorderAt === null ? [] : [`ordered again at ${say(terms.reorderAt)}`]),
+              terms.leadD > 0 ? `comes ${terms.leadD} days after the order` : "bought here",
+              ...(terms.reorderAt === null ? [] : [`order when below ${say(terms.reorderAt)}`]),
               ...(terms.target === null ? [] : [`collected up to ${say(terms.target)}`]),
             ].join("; ")
           : item.facts.pack
@@ -147,11 +147,11 @@ const InOurMeasures = ({
 }) => {
   const say = (amount: number) => sayStock(amount, item.unit, farm.units);
   return (
-    <section aria-label="In our measures">
+    <section aria-label="In own measures">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h3 className="text-lg">In our measures</h3>
+        <h3 className="text-lg">In own measures</h3>
         <Button variant="quiet" onClick={onWeigh}>
-          Weigh one
+          Weigh it
         </Button>
       </div>
       {item.measures.length === 0 ? (
@@ -194,13 +194,13 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
       lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.${item.own ? ` Counts as ${item.ingredientId.replace("-", " ")}.` : ""}`}
       foot={
         <Button variant="strong" onClick={onReceive}>
-          Receive more of it
+          Add stock
         </Button>
       }
     >
       <div className="grid gap-6">
         <section aria-label="Lots">
-          {item.lots.length === 0 ? <p className="text-soft">Nothing of it is on the shelf.</p> : null}
+          {item.lots.length === 0 ? <p className="text-soft">Nothing of it added to stock.</p> : null}
           <ol className="divide-y divide-line border-y border-line empty:hidden">
             {item.lots.map((one) => (
               <LotRow

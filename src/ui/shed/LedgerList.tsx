@@ -7,10 +7,10 @@ import type { ItemView } from "@/services/shed";
 import { Button } from "../kit/Button";
 
 const KIND_WORDS = {
-  received: "came in",
+  received: "added",
   used: "used",
   wasted: "wasted",
-  corrected: "put right",
+  corrected: "corrected",
   counted: "counted",
 } as const;
 const SHOWN = 25;
@@ -54,7 +54,7 @@ export const LedgerList = ({
               </span>
               {corrected.has(line.id) || line.kind === "corrected" || line.kind === "counted" ? (
                 <span className="w-[5.2rem] text-center text-[0.85rem] text-soft">
-                  {corrected.has(line.id) ? "put right" : ""}
+                  {corrected.has(line.id) ? "corrected" : ""}
                 </span>
               ) : (
                 <Button

@@ -101,10 +101,10 @@ export const LotRow = ({
           .filter(Boolean)
           .join("; ")}
       </p>
-      {past ? <p className="text-[0.9rem] font-semibold text-rust">■ past its day</p> : null}
+      {past ? <p className="text-[0.9rem] font-semibold text-rust">■ expired</p> : null}
       {lot.hold ? (
         <p className="text-[0.9rem] font-semibold text-rust">
-          ■ {lot.hold.hard ? "never goes in" : "held back"}: {sayHold(lot.hold.because)}
+          ■ {lot.hold.hard ? "never goes in" : "on hold"}: {sayHold(lot.hold.because)}
         </p>
       ) : null}
       {state.hazards

@@ -17,24 +17,24 @@ export type LotAct = "opened" | "place" | "waste" | "count" | "expiry" | "beans-
 const TITLES: Readonly<Record<LotAct, string>> = {
   "opened": "It was opened",
   "place": "It was moved",
-  "waste": "Some of it went out",
+  "waste": "Some of it removed",
   "count": "What is left of it",
-  "expiry": "It keeps to another day",
+  "expiry": "It keeps to change use-by date",
   "beans-sown": "Three beans are sown in it",
   "beans": "How did the beans come up?",
   "vigour": "What a handful tells",
-  "correct": "Put a line right",
+  "correct": "Correct an entry",
 };
 const ACTS: Readonly<Record<LotAct, string>> = {
   "opened": "Opened",
-  "place": "It stands there now",
-  "waste": "Take it off the books",
-  "count": "So much is left",
-  "expiry": "Keep this day",
+  "place": "Save place",
+  "waste": "Remove from stock",
+  "count": "Save count",
+  "expiry": "Save date",
   "beans-sown": "Sown",
-  "beans": "Keep what was seen",
-  "vigour": "Keep it",
-  "correct": "Correct it by a new line",
+  "beans": "Save result",
+  "vigour": "Save",
+  "correct": "Save correction",
 };
 
 interface LotSheetProps {
@@ -73,7 +73,7 @@ function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
     if (!(await ask())) return;
-    told("It is written down.");
+    told("Saved.");
     onClose();
   };
   const wantsAmount = act === "waste" || act === "count" || act === "correct";
@@ -127,7 +127,7 @@ const Amounts = ({ act, item, draft }: Pick<LotSheetProps, "act" | "item"> & { r
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           error={fields["/reason"]}
-          hint={act === "waste" ? "mouldy, spilt, mice, past its day" : undefined}
+          hint={act === "waste" ? "mouldy, spilled, mice, expired" : undefined}
         />
       ) : null}
     </>
@@ -145,7 +145,7 @@ const WhatWasSeen = ({
     <>
       {act === "place" ? (
         <TextField
-          label="Where it stands now"
+          label="Place now"
           value={word}
           onChange={(event) => setWord(event.target.value)}
           error={fields["/word"]}
@@ -153,7 +153,7 @@ const WhatWasSeen = ({
       ) : null}
       {act === "expiry" ? (
         <TextField
-          label="Keeps to"
+          label="Use by"
           type="date"
           value={word}
           onChange={(event) => setWord(event.target.value)}
@@ -162,7 +162,7 @@ const WhatWasSeen = ({
       ) : null}
       {act === "vigour" ? (
         <Choices
-          label="A handful, pressed, looked at and smelt"
+          label="A handful, pressed, checked and smelled"
           value={word}
           onChange={setWord}
           stacked
@@ -187,7 +187,7 @@ const WhatWasSeen = ({
             {
               value: "beans-damaged",
               label: "cupped, twisted or not up at all",
-              note: "Weedkiller: it never goes in. Keep it off all beds.",
+              note: "Weedkiller: it kills crops. Never use it.",
             },
           ]}
         />
@@ -213,12 +213,12 @@ export const LotSheet = (props: LotSheetProps) => {
     >
       {lot ? (
         <p className="text-soft">
-          {lot.origin}, {sayDay(lot.receivedOn)}; {say(lot.onHand)} left by the books.
+          {lot.origin}, {sayDay(lot.receivedOn)}; {say(lot.onHand)} left recorded.
         </p>
       ) : null}
       {line ? (
         <p className="text-soft">
-          It says {say(Math.abs(line.changeBy))} {line.changeBy < 0 ? "went out" : "came in"} ({line.kind}). The line
+          It says {say(Math.abs(line.changeBy))} {line.changeBy < 0 ? "removed" : "added"} ({line.kind}). The line
           stays; a later one puts it right.
         </p>
       ) : null}

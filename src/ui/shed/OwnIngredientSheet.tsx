@@ -45,7 +45,7 @@ function useOwnIngredient(onClose: () => void) {
       keeping: form.keeping,
     });
     if (!answer) return;
-    told(`${form.name} may be received now.`);
+    told(`${form.name} can be added to stock now.`);
     onClose();
   });
   const { fields } = act;
@@ -57,16 +57,16 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
   const { act, fields, register, like, submit, units } = useOwnIngredient(onClose);
   return (
     <FormSheet
-      title="An ingredient of our own"
-      act="Keep it"
+      title="Add own ingredient"
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
       onClose={onClose}
     >
-      <TextField label="What we call it" {...register("name")} error={fields["/name"]} />
+      <TextField label="Name" {...register("name")} error={fields["/name"]} />
       <SelectField
-        label="It counts as"
+        label="Counts as"
         {...register("countsAs")}
         error={fields["/countsAs"]}
         hint={`Recipes that want ${like.name.toLowerCase()} draw on it, ${like.stockUnit} for ${like.stockUnit}.`}
@@ -109,7 +109,7 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
         </div>
       </fieldset>
       <TextField label="How it keeps" {...register("keeping")} error={fields["/keeping"]} />
-      <TextArea label="What to mind" {...register("caution")} error={fields["/caution"]} />
+      <TextArea label="Safety note" {...register("caution")} error={fields["/caution"]} />
     </FormSheet>
   );
 };

@@ -88,12 +88,12 @@ const PlantOrigin = ({
       label="Which plants"
       {...register("species")}
       error={fields["/provenance/plant"]}
-      hint="nettle, comfrey: by name, so that nothing poisonous slips in"
+      hint="For example nettle, comfrey. Ruchka checks for poisonous plants."
     />
     <TextField label="Where it grew" {...register("pickedAt")} />
     {fields["/provenance/overrideReason"] ? (
       <TextField
-        label="Why it may go in all the same"
+        label="Reason for using it anyway"
         {...register("plantReason")}
         error={fields["/provenance/overrideReason"]}
       />
@@ -146,10 +146,10 @@ export const ProvenanceFields = ({
       <legend className="sr-only">Where it is from</legend>
       {has("dung") ? (
         <div className="grid grid-cols-2 gap-3">
-          <SelectField label="Of which beast" {...register("animal")}>
+          <SelectField label="Animal" {...register("animal")}>
             {options(ANIMALS)}
           </SelectField>
-          <SelectField label="How old" {...register("age")} hint="Its germs follow into every batch.">
+          <SelectField label="Age" {...register("age")} hint="Germs can pass into every batch.">
             {options(DUNG_AGES)}
           </SelectField>
         </div>
@@ -162,7 +162,7 @@ export const ProvenanceFields = ({
         </SelectField>
       ) : null}
       {has("herbicide") ? (
-        <TickField label="It may have met weedkiller: bean test first" {...register("herbicideSuspected")} />
+        <TickField label="May contain weedkiller (bean test first)" {...register("herbicideSuspected")} />
       ) : null}
       {has("living") ? <TickField label="It stood hot on its way here" {...register("storedHot")} /> : null}
       {has("rinse") ? (

@@ -84,7 +84,7 @@ function useReceiving({ today, own, startWith, onClose }: ReceiveSheetProps) {
       provenance: provenanceOf(form, item.ingredientId, read),
     });
     if (!answer) return;
-    told(`${item.name} is on the shelf.`);
+    told(`${item.name} added to stock.`);
     onClose();
   });
   const { fields } = receive;
@@ -98,8 +98,8 @@ export const ReceiveSheet = (props: ReceiveSheetProps) => {
     useReceiving(props);
   return (
     <FormSheet
-      title="Receive a lot"
-      act="Put it on the shelf"
+      title="Add stock"
+      act="Add to stock"
       busy={receive.busy}
       error={receive.error}
       onSubmit={submit}
@@ -134,9 +134,9 @@ export const ReceiveSheet = (props: ReceiveSheetProps) => {
         <NumberField label={`Cost of all of it (${farm.currency})`} {...register("cost")} error={fields["/cost"]} />
       ) : null}
       <div className="grid grid-cols-2 gap-3">
-        <TextField label="Came in on" type="date" {...register("receivedOn")} error={fields["/receivedOn"]} />
+        <TextField label="Date received" type="date" {...register("receivedOn")} error={fields["/receivedOn"]} />
         <TextField
-          label="Keeps to"
+          label="Use by"
           type="date"
           {...register("expiresOn")}
           error={fields["/expiresOn"]}
@@ -150,7 +150,7 @@ export const ReceiveSheet = (props: ReceiveSheetProps) => {
         register={register}
         fields={fields}
       />
-      <TextField label="Stands where" {...register("place")} error={fields["/place"]} hint={facts.keeping} />
+      <TextField label="Place" {...register("place")} error={fields["/place"]} hint={facts.keeping} />
       <TextField label="Note" {...register("note")} error={fields["/note"]} />
       {ownCaution ? <Notice tone="caution">{ownCaution}</Notice> : null}
       <Cautions cautions={facts.cautions} />

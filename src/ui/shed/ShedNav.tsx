@@ -1,11 +1,11 @@
 import { Link } from "../kit/Link";
 
 const PLACES = [
-  { href: "/shed", name: "Shelves" },
+  { href: "/shed", name: "Stock" },
   { href: "/shed/shopping", name: "Shopping" },
   { href: "/shed/gathering", name: "Gathering" },
   { href: "/shed/equipment", name: "Equipment" },
-  { href: "/shed/probes", name: "Probes" },
+  { href: "/shed/probes", name: "Sensors" },
   { href: "/shed/count", name: "Count" },
   { href: "/shed/files", name: "Files" },
 ] as const;

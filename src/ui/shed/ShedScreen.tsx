@@ -37,9 +37,9 @@ export const ShedScreen = ({
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">The shed</h1>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => setOpen({ type: "own" })}>An ingredient of our own</Button>
+          <Button onClick={() => setOpen({ type: "own" })}>Add own ingredient</Button>
           <Button variant="strong" onClick={() => setOpen({ type: "receive" })}>
-            Receive a lot
+            Add stock
           </Button>
         </div>
       </div>

@@ -116,10 +116,10 @@ const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingV
           variant="quiet"
           disabled={drop.busy}
           onClick={async () => {
-            if (await drop.run({ planId: plan.id })) told(`${plan.name} is given up; what was kept for it is free.`);
+            if (await drop.run({ planId: plan.id })) told(`${plan.name} cancelled; its stock is free again.`);
           }}
         >
-          Give up
+          Cancel
         </Button>
       </span>
     </li>
@@ -138,7 +138,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Shopping</h1>
         <Link href="/paper/shopping" className={buttonClass("plain")}>
-          On paper
+          Print list
         </Link>
       </div>
       <ShedNav here="/shed/shopping" />
@@ -147,7 +147,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
           {view.lines.length === 0 ? (
             <p>
               {view.plans.length === 0
-                ? "Nothing is planned. Plan a batch from its fill panel in the yard, and what lacks for it stands here."
+                ? "No plans yet. In the yard press Fill, then “Plan for later”."
                 : "◆ The shed holds all that is planned."}
             </p>
           ) : null}
@@ -180,7 +180,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
                       {item.name}
                     </Link>
                     <span>
-                      {sayStock(item.onHand, item.unit, view.farm.units)} left, ordered again at{" "}
+                      {sayStock(item.onHand, item.unit, view.farm.units)} left, order when below{" "}
                       {sayStock(item.terms!.reorderAt!, item.unit, view.farm.units)}
                     </span>
                   </li>
@@ -198,8 +198,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
             ))}
           </ul>
           <p className="mt-2 text-[0.9rem] text-soft">
-            What planned and running batches will take is kept for them, the soonest first; a lot counts for no day
-            after its own.
+            Ingredients are reserved, earliest plan first. Expired stock is not counted.
           </p>
         </section>
       </div>

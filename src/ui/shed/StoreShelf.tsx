@@ -18,7 +18,7 @@ function sayLife(
   const leftH = (store.expiresMs - view.nowMs) / HOUR_MS;
   if (leftH < 0)
     return {
-      text: `■ over by ${sayDuration(-leftH)}: ${store.smelt === "off" ? "the heap only" : "compost or bare ground"}`,
+      text: `■ expired ${sayDuration(-leftH)}: ${store.smelt === "off" ? "compost only" : "compost or bare soil"}`,
       tone: "font-semibold text-rust",
     };
   const ends = new Date(store.expiresMs);
@@ -30,7 +30,7 @@ function sayLife(
     : { text: `keeps ${sayDuration(leftH)} more, to ${fullDate(ends, view.farm)}`, tone: "text-soft" };
 }
 
-const CONTAINER_WORDS = { breathable: "breathing lid", sealed: "tight lid", vented: "vented" } as const;
+const CONTAINER_WORDS = { breathable: "loose lid or cloth", sealed: "tight lid", vented: "vented" } as const;
 
 const StoreItem = ({
   store,
@@ -76,9 +76,9 @@ const StoreItem = ({
         <Button
           variant={over ? "danger" : "quiet"}
           onClick={onOpen}
-          aria-label={`${over ? "Where it goes" : "Look, pour, label"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
+          aria-label={`${over ? "Where it goes" : "Check or pour"}: ${store.label}${store.partNo ? `, part ${store.partNo}` : ""}`}
         >
-          {over ? "Where it goes" : "Look, pour, label…"}
+          {over ? "Where it goes" : "Check or pour…"}
         </Button>
       </div>
     </li>
@@ -94,10 +94,10 @@ export const StoreShelf = ({
   readonly onOpen: (store: ShedStore) => void;
 }) => (
   <section aria-label="Finished inputs" className="mt-5">
-    <h2 className="text-xl">Finished, ready to go out</h2>
+    <h2 className="text-xl">Ready to use</h2>
     {view.stores.length === 0 ? (
       <p className="mt-1 text-soft">
-        Nothing stands in store. Strain a batch in the{" "}
+        No inputs yet. Strain a batch in the{" "}
         <Link href="/" className="underline">
           yard
         </Link>{" "}

@@ -61,8 +61,8 @@ export const SupplySheet = ({
   const { act, fields, register, typed, submit } = useSupply(item, onClose);
   return (
     <FormSheet
-      title={`How we get ${item.name.toLowerCase()}`}
-      act="Keep it"
+      title={`How you buy ${item.name.toLowerCase()}`}
+      act="Save"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -79,7 +79,7 @@ export const SupplySheet = ({
         />
         <NumberField label={`Price (${farm.currency})`} {...register("packCost")} error={fields["/packCost"]} />
         <NumberField
-          label="Comes after"
+          label="Delivery time"
           unit="days"
           {...register("leadD")}
           error={fields["/leadD"]}
@@ -87,7 +87,7 @@ export const SupplySheet = ({
         />
       </div>
       <AmountField
-        label="Order again at"
+        label="Order when below"
         of={item}
         typed={typed.reorderAt ?? ""}
         {...register("reorderAt")}

@@ -129,7 +129,7 @@ describe("the shelves", () => {
   it("say what each store holds, how long it keeps, what could take it, and what is over", () => {
     open();
     expect(screen.getByText(/keeps 3 months more/)).toBeVisible();
-    expect(screen.getByText(/over by 17 h: compost or bare ground/)).toBeVisible();
+    expect(screen.getByText(/expired 17 h: compost or bare soil/)).toBeVisible();
     expect(screen.getByText(/only 20 h left/)).toBeVisible();
     expect(screen.getByText(/Could take it: Bed 1/)).toBeVisible();
     // What is over is not offered to beds that grow.
@@ -163,15 +163,15 @@ describe("the shelves", () => {
     });
     for (const words of [
       /5 days left/,
-      /2 L short for plans/,
-      /1 L kept for plans/,
+      /2 L missing for plans/,
+      /1 L reserved/,
       /order again/,
       /lasts 4 days/,
-      /3 L held back/,
+      /3 L on hold/,
       /9 L by 30 Mar 2031/,
-      /nothing came in lately/,
+      /nothing added lately/,
       /enough for a batch/,
-      /some past its day/,
+      /some expired/,
     ])
       expect(screen.getByText(words)).toBeVisible();
   });
@@ -184,14 +184,14 @@ describe("the shelves", () => {
     fireEvent.change(screen.getByLabelText("Find"), { target: { value: "hon" } });
     expect(screen.getAllByRole("link", { name: /in 2 lots$/ })).toHaveLength(1);
     fireEvent.change(screen.getByLabelText("Find"), { target: { value: "zzz" } });
-    expect(screen.getByText("Nothing here or in the book is called that.")).toBeVisible();
+    expect(screen.getByText("Nothing has this name.")).toBeVisible();
     fireEvent.change(screen.getByLabelText("Find"), { target: { value: "vineg" } });
     expect(screen.getByRole("link", { name: "vinegar" })).toHaveAttribute("href", "/shed?item=vinegar");
   });
   it("say what comes next where they are empty", () => {
     open({ stores: [], items: [] });
-    expect(screen.getByText(/Nothing stands in store/)).toBeVisible();
-    expect(screen.getByText(/The shelves are empty/)).toBeVisible();
+    expect(screen.getByText(/No inputs yet/)).toBeVisible();
+    expect(screen.getByText(/No stock yet/)).toBeVisible();
   });
 });
 
@@ -229,13 +229,13 @@ describe("receiving", () => {
   const what = (value: string) => fireEvent.change(screen.getByLabelText("What"), { target: { value } });
   it("reads the farm's own measure, and keeps what was typed where it is refused", async () => {
     const actions = open(
-      fakeActions({ receiveLot: refused("No.", { "/expiresOn": "It can't expire before it came in." }) }),
+      fakeActions({ receiveLot: refused("No.", { "/expiresOn": "The use-by date is before the date received." }) }),
     );
     what("castings");
     fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: "5 scoops" } });
     expect(screen.getByText("= 3 kg, between 2.5 kg and 3.5 kg")).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
-    expect(await screen.findByText("It can't expire before it came in.")).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
+    expect(await screen.findByText("The use-by date is before the date received.")).toBeVisible();
     expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
       ingredientId: "castings",
       ownId: null,
@@ -257,10 +257,10 @@ describe("receiving", () => {
     what("molasses");
     expect(screen.queryByText("Where it is from")).toBeNull();
     what("dung-aged");
-    fireEvent.change(screen.getByLabelText("Of which beast"), { target: { value: "horse" } });
-    fireEvent.click(screen.getByLabelText(/may have met weedkiller/));
+    fireEvent.change(screen.getByLabelText("Animal"), { target: { value: "horse" } });
+    fireEvent.click(screen.getByLabelText(/May contain weedkiller/));
     fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: "40" } });
-    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
     await waitFor(() => expect(actions.receiveLot).toHaveBeenCalled());
     expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
       provenance: { dung: { animal: "horse", age: "aged", heapedOn: null }, herbicideSuspected: true },
@@ -271,7 +271,7 @@ describe("receiving", () => {
     what("own-4");
     expect(screen.getByText("Rinse it.")).toBeVisible();
     fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: "2" } });
-    fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
     await waitFor(() =>
       expect(actions.receiveLot.mock.calls[0]?.[0]).toMatchObject({
         ingredientId: "greens",
@@ -303,13 +303,13 @@ describe("one container, opened", () => {
     await act("Went out");
     fireEvent.change(screen.getByLabelText("How much (L)"), { target: { value: "500 mL" } });
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "spilt" } });
-    fireEvent.click(screen.getByRole("button", { name: "Take it off the books" }));
+    fireEvent.click(screen.getByRole("button", { name: "Remove from stock" }));
     await waitFor(() =>
       expect(actions.wasteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 1, amount: 0.5, reason: "spilt" }),
     );
     await act("Count");
     fireEvent.change(screen.getByLabelText("Found (L)"), { target: { value: "1,8" } });
-    fireEvent.click(screen.getByRole("button", { name: "So much is left" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save count" }));
     await waitFor(() =>
       expect(actions.countStock.mock.calls[0]?.[0]).toMatchObject({ lines: [{ lotId: 1, counted: 1.8, expected: 2 }] }),
     );
@@ -326,7 +326,7 @@ describe("one container, opened", () => {
     fireEvent.click(within(ledger).getByRole("button", { name: /^Correct the line/ }));
     fireEvent.change(screen.getByLabelText("It should say (L)"), { target: { value: "3" } });
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "a slip" } });
-    fireEvent.click(screen.getByRole("button", { name: "Correct it by a new line" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save correction" }));
     await waitFor(() =>
       expect(actions.correctMovement.mock.calls[0]?.[0]).toMatchObject({ movementId: 4, amount: 3, reason: "a slip" }),
     );
@@ -347,20 +347,20 @@ describe("one container, opened", () => {
       state: { ...lot(1).state, beans: { sownOn: "2031-03-01", result: null }, hazards },
     });
     const actions = open({ lots: [held] });
-    expect(screen.getByText(/held back: bean test sown 1 Mar 2031/)).toBeVisible();
+    expect(screen.getByText(/on hold: bean test sown 1 Mar 2031/)).toBeVisible();
     expect(screen.getByText(/look on 15 Mar 2031/)).toBeVisible();
     fireEvent.click(screen.getByRole("button", { name: /^Read the beans/ }));
     fireEvent.click(screen.getByRole("radio", { name: /cupped, twisted/ }));
-    fireEvent.click(screen.getByRole("button", { name: "Keep what was seen" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save result" }));
     await waitFor(() => expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({ kind: "beans-damaged" }));
   });
   it("keeps how it is bought, in packs", async () => {
     const actions = open();
-    fireEvent.click(screen.getByRole("button", { name: "Say how it is bought" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add how you buy it" }));
     fireEvent.change(screen.getByLabelText("It holds (L)"), { target: { value: "5" } });
-    fireEvent.change(screen.getByLabelText("Comes after (days)"), { target: { value: "4" } });
-    fireEvent.change(screen.getByLabelText("Order again at (L)"), { target: { value: "6 kg" } });
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.change(screen.getByLabelText("Delivery time (days)"), { target: { value: "4" } });
+    fireEvent.change(screen.getByLabelText("Order when below (L)"), { target: { value: "6 kg" } });
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.setSupply.mock.calls[0]?.[0]).toMatchObject({
         itemId: "molasses",
@@ -382,7 +382,7 @@ describe("a store", () => {
   };
   it("is poured into parts alike", async () => {
     const actions = openStore(
-      "Look, pour, label: Nettle extract",
+      "Check or pour: Nettle extract",
       fakeActions({ pourStore: { ok: true, value: { storeIds: [8, 9] } } }),
     );
     fireEvent.change(screen.getByLabelText("Each takes (L)"), { target: { value: "5" } });
@@ -394,15 +394,15 @@ describe("a store", () => {
   });
   it("that is over is offered the heap and bare ground, with its reason", async () => {
     const actions = openStore("Where it goes: Old tea");
-    expect(screen.getByText("It is past its day")).toBeVisible();
-    fireEvent.click(screen.getByRole("radio", { name: /onto bare ground/ }));
-    fireEvent.click(screen.getByRole("button", { name: "Write it down" }));
+    expect(screen.getByText("It is expired")).toBeVisible();
+    fireEvent.click(screen.getByRole("radio", { name: /on bare soil/ }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() =>
       expect(actions.emptyStore.mock.calls[0]?.[0]).toMatchObject({
         storeId: 2,
         litres: 20,
         to: "bare-ground",
-        reason: "past its day",
+        reason: "expired",
       }),
     );
   });
@@ -444,8 +444,8 @@ describe("counting", () => {
     const moved = { ...view, lots: view.lots.map((one) => (one.id === 2 ? { ...one, onHand: 4 } : one)) };
     renderWith(actions, <CountScreen view={moved} />);
     expect(screen.getByLabelText("Bran, 1 Jan 2031 (kg)")).toHaveValue("5");
-    fireEvent.click(screen.getByRole("button", { name: "As the books say: Molasses, 1 Jan 2031" }));
-    fireEvent.click(screen.getByRole("button", { name: "Hand it in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Same as recorded: Molasses, 1 Jan 2031" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save count" }));
     await waitFor(() =>
       expect(actions.countStock.mock.calls[0]?.[0]).toMatchObject({
         lines: [
@@ -464,13 +464,13 @@ describe("counting", () => {
       <CountScreen view={view} />,
     );
     fireEvent.change(screen.getByLabelText("Bran, 1 Jan 2031 (kg)"), { target: { value: "5" } });
-    fireEvent.click(screen.getByRole("button", { name: "Hand it in" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save count" }));
     expect(await screen.findByText("1 kg are left by now: count it again.")).toBeVisible();
     expect(screen.getByLabelText("Bran, 1 Jan 2031 (kg)")).toHaveValue("5");
   });
   it("says so where there is nothing", () => {
     renderWith(fakeActions(), <CountScreen view={{ farm: FARM, lots: [] }} />);
-    expect(screen.getByText(/nothing to count/)).toBeVisible();
+    expect(screen.getByText(/Nothing to count/)).toBeVisible();
   });
 });
 
@@ -518,7 +518,7 @@ describe("shopping", () => {
   });
   it("tells an empty list from nothing planned", () => {
     open({ lines: [] });
-    expect(screen.getByText(/Nothing is planned/)).toBeVisible();
+    expect(screen.getByText(/No plans yet/)).toBeVisible();
   });
   it("gives a plan up", async () => {
     const actions = fakeActions();
@@ -539,7 +539,7 @@ describe("shopping", () => {
     renderWith(actions, <ShoppingScreen view={view({ lines: [], plans: [plan] })} />);
     expect(screen.getByText(/was meant for/)).toBeVisible();
     expect(screen.getByRole("link", { name: "Fill it" })).toHaveAttribute("href", "/?fill=3&plan=5");
-    fireEvent.click(screen.getByRole("button", { name: "Give up" }));
+    fireEvent.click(screen.getByRole("button", { name: "Cancel" }));
     await waitFor(() => expect(actions.dropPlan.mock.calls[0]?.[0]).toMatchObject({ planId: 5 }));
   });
 });

@@ -23,14 +23,14 @@ describe("an ingredient of the farm's own", () => {
   it("is kept as a kind of one of the book's, with what is known of it", async () => {
     const actions = fakeActions();
     renderWith(actions, <OwnIngredientSheet onClose={closed} />);
-    type("What we call it", "Beet syrup");
-    type("It counts as", "molasses");
+    type("Name", "Beet syrup");
+    type("Counts as", "molasses");
     expect(screen.getByText(/Recipes that want molasses draw on it, L for L/)).toBeVisible();
     type("A litre weighs (kg)", "1,35");
     type("Keeps (days)", "90");
     fireEvent.click(screen.getByLabelText("autumn"));
-    type("What to mind", "Boils over.");
-    click("Keep it");
+    type("Safety note", "Boils over.");
+    click("Save");
     await waitFor(() => expect(closed).toHaveBeenCalled());
     expect(actions.addOwnIngredient.mock.calls[0]?.[0]).toMatchObject({
       name: "Beet syrup",
@@ -46,15 +46,15 @@ describe("an ingredient of the farm's own", () => {
       addOwnIngredient: refused('There is a "Beet syrup" already.', { "/name": 'There is a "Beet syrup" already.' }),
     });
     renderWith(actions, <OwnIngredientSheet onClose={closed} />);
-    type("What we call it", "Beet syrup");
+    type("Name", "Beet syrup");
     type("A litre weighs (kg)", "heavy");
-    click("Keep it");
+    click("Save");
     expect(await screen.findByText("This must be a number.")).toBeVisible();
     expect(actions.addOwnIngredient).not.toHaveBeenCalled();
     type("A litre weighs (kg)", "");
-    click("Keep it");
+    click("Save");
     expect((await screen.findAllByText('There is a "Beet syrup" already.')).length).toBeGreaterThan(0);
-    expect(screen.getByLabelText("What we call it")).toHaveValue("Beet syrup");
+    expect(screen.getByLabelText("Name")).toHaveValue("Beet syrup");
     expect(closed).not.toHaveBeenCalled();
   });
 });
@@ -119,7 +119,7 @@ describe("what happens to a lot", () => {
     expect(screen.getByText("= 600 g, between 480 g and 720 g")).toBeVisible();
     type("Why", "round the young apples");
     fireEvent.click(screen.getByLabelText(/used, for something that is no batch/));
-    click("Take it off the books");
+    click("Remove from stock");
     await waitFor(() =>
       expect(actions.wasteLot.mock.calls[0]?.[0]).toMatchObject({ lotId: 3, amount: 0.6, usedElsewhere: true }),
     );
@@ -127,14 +127,14 @@ describe("what happens to a lot", () => {
   it("wants a reason for waste, at its field", async () => {
     const actions = open("waste");
     type("How much (kg)", "1");
-    click("Take it off the books");
-    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    click("Remove from stock");
+    expect((await screen.findAllByText("Check this field.")).length).toBeGreaterThan(0);
     expect(actions.wasteLot).not.toHaveBeenCalled();
     expect(screen.getByLabelText("How much (kg)")).toHaveValue("1");
   });
   it.each([
-    ["place", "Where it stands now", "cellar", "It stands there now", { kind: "place", word: "cellar" }],
-    ["expiry", "Keeps to", "2031-05-01", "Keep this day", { kind: "expiry", word: "2031-05-01" }],
+    ["place", "Place now", "cellar", "Save place", { kind: "place", word: "cellar" }],
+    ["expiry", "Use by", "2031-05-01", "Save date", { kind: "expiry", word: "2031-05-01" }],
   ] as const)("%s is kept", async (act, label, word, button, sent) => {
     const actions = open(act);
     type(label, word);
@@ -144,7 +144,7 @@ describe("what happens to a lot", () => {
   it("says of each finding whether it passes, and keeps what was found, and when beans were sown in it", async () => {
     const actions = open("vigour");
     fireEvent.click(screen.getByRole("radio", { name: /few threads/ }));
-    click("Keep it");
+    click("Save");
     await waitFor(() =>
       expect(actions.noteLot.mock.calls[0]?.[0]).toMatchObject({
         kind: "vigour",
@@ -163,7 +163,7 @@ describe("what happens to a lot", () => {
   });
   it("does not take the beans for read before one of two is said", async () => {
     const actions = open("beans");
-    click("Keep what was seen");
+    click("Save result");
     expect(await screen.findByText("Which is it?")).toBeVisible();
     expect(actions.noteLot).not.toHaveBeenCalled();
   });
@@ -185,10 +185,10 @@ describe("how an ingredient is got", () => {
     renderWith(actions, <SupplySheet item={{ ...ITEM, terms }} farm={FARM} onClose={closed} />);
     expect(screen.getByLabelText("Price (crowns)")).toHaveValue("4.5");
     type("It holds (kg)", "0");
-    click("Keep it");
+    click("Save");
     expect(await screen.findByText("At least 0.001.")).toBeVisible();
     type("It holds (kg)", "500 g");
-    click("Keep it");
+    click("Save");
     await waitFor(() =>
       expect(actions.setSupply.mock.calls[0]?.[0]).toMatchObject({
         packAmount: 0.5,
@@ -216,18 +216,18 @@ describe("a store", () => {
     renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={closed} />);
     return actions;
   };
-  it("is measured, and keeps to another day by a reason", async () => {
+  it("is measured, and keeps to change use-by date by a reason", async () => {
     const actions = open();
     fireEvent.click(screen.getByRole("radio", { name: "measured" }));
     type("It holds (L)", "18,5");
-    click("So much is in it");
+    click("Save amount");
     await waitFor(() => expect(actions.countStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, litres: 18.5 }));
-    fireEvent.click(screen.getByRole("radio", { name: "another day" }));
-    type("Keeps to", "2031-04-10");
-    click("Keep this day");
-    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByRole("radio", { name: "change use-by date" }));
+    type("Use by", "2031-04-10");
+    click("Save date");
+    expect((await screen.findAllByText("Check this field.")).length).toBeGreaterThan(0);
     type("Why", "opened");
-    click("Keep this day");
+    click("Save date");
     await waitFor(() =>
       expect(actions.keepStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, until: "2031-04-10", reason: "opened" }),
     );
@@ -238,24 +238,24 @@ describe("a store", () => {
     const { unmount } = renderWith(actions, <StoreSheet store={due} view={VIEW} onClose={closed} />);
     fireEvent.click(screen.getByRole("radio", { name: /smells good/ }));
     type("pH, if read", "3,7");
-    click("Keep what was found");
+    click("Save check");
     await waitFor(() =>
       expect(actions.checkStore.mock.calls[0]?.[0]).toMatchObject({ storeId: 1, kind: "smelt-good", ph: 3.7 }),
     );
     unmount();
     renderWith(fakeActions(), <StoreSheet store={{ ...STORE, smelt: "off" }} view={VIEW} onClose={closed} />);
-    expect(screen.getByText("It was found off")).toBeVisible();
-    expect(screen.getByRole("button", { name: "Write it down" })).toBeVisible();
+    expect(screen.getByText("It smells bad")).toBeVisible();
+    expect(screen.getByRole("button", { name: "Save" })).toBeVisible();
   });
   it("drops nothing that was typed wrong: a pH and a count are marked at their fields, and nothing is sent", async () => {
     const actions = fakeActions();
     renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={jest.fn()} />);
-    fireEvent.click(screen.getByRole("radio", { name: "smelt, let out" }));
+    fireEvent.click(screen.getByRole("radio", { name: "check" }));
     type("pH, if read", "sour");
-    click("Keep what was found");
+    click("Save check");
     expect(await screen.findByText("This must be a number.")).toBeVisible();
     expect(screen.getByLabelText("pH, if read")).toHaveValue("sour");
-    fireEvent.click(screen.getByRole("radio", { name: "poured over" }));
+    fireEvent.click(screen.getByRole("radio", { name: "pour" }));
     for (const wrong of ["a few", "2.5", "0", "41"]) {
       type("Into how many", wrong);
       type("Each takes (L)", "5");
@@ -269,25 +269,27 @@ describe("a store", () => {
   it("marks the lid that would burst, and keeps what was typed", async () => {
     open(
       fakeActions({
-        pourStore: refused("It makes gas.", { "/parts/0/container": "It makes gas: breathable or vented." }),
+        pourStore: refused("Gas can blow the lid.", {
+          "/parts/0/container": "Gas can blow the lid: breathable or vented.",
+        }),
       }),
     );
     type("Into how many", "4");
     type("Each takes (L)", "5");
     type("What it stands in", "sealed");
     click("Pour");
-    expect(await screen.findByText("It makes gas: breathable or vented.")).toBeVisible();
+    expect(await screen.findByText("Gas can blow the lid: breathable or vented.")).toBeVisible();
     expect(screen.getByLabelText("Into how many")).toHaveValue("4");
     expect(screen.getByRole("link", { name: "Labels" })).toHaveAttribute("href", "/paper/labels?batch=1");
   });
   it("is emptied only with a reason", async () => {
     const actions = open();
     fireEvent.click(screen.getByRole("radio", { name: "emptied" }));
-    click("Write it down");
-    expect((await screen.findAllByText("This is empty or not of the right form.")).length).toBeGreaterThan(0);
+    click("Save");
+    expect((await screen.findAllByText("Check this field.")).length).toBeGreaterThan(0);
     type("Why", "leaked");
-    fireEvent.click(screen.getByRole("radio", { name: /thrown out/ }));
-    click("Write it down");
+    fireEvent.click(screen.getByRole("radio", { name: /thrown away/ }));
+    click("Save");
     await waitFor(() =>
       expect(actions.emptyStore.mock.calls[0]?.[0]).toMatchObject({ to: "wasted", litres: 20, reason: "leaked" }),
     );
@@ -307,7 +309,7 @@ describe("weighing and planning", () => {
     );
     type("Measure", "scoop");
     type("It came to (kg)", "0,66");
-    click("Keep this weighing");
+    click("Save weight");
     await waitFor(() =>
       expect(actions.weighMeasure.mock.calls[0]?.[0]).toMatchObject({
         measure: "scoop",
@@ -319,7 +321,11 @@ describe("weighing and planning", () => {
     expect(screen.getByText(/600 g, 500 g to 700 g in 3/)).toBeVisible();
   });
   it("does not plan for a day that is over, and says so at the day", async () => {
-    const actions = fakeActions({ planBatch: refused("That day is over.", { "/forDay": "That day is over." }) });
+    const actions = fakeActions({
+      planBatch: refused("This date is in the past. Choose today or later.", {
+        "/forDay": "This date is in the past. Choose today or later.",
+      }),
+    });
     const ask = { methodId: "cultured-extract", schoolId: "equal-parts", basisAmount: 80 };
     renderWith(
       actions,
@@ -327,7 +333,7 @@ describe("weighing and planning", () => {
     );
     type("For the day", "2031-03-01");
     click("Plan it");
-    expect((await screen.findAllByText("That day is over.")).length).toBeGreaterThan(0);
+    expect((await screen.findAllByText("This date is in the past. Choose today or later.")).length).toBeGreaterThan(0);
     expect(screen.getByLabelText("For the day")).toHaveValue("2031-03-01");
     expect(closed).not.toHaveBeenCalled();
   });

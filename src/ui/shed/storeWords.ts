@@ -6,9 +6,9 @@ export const needsLook = ({ recheck, loosenMs }: ShedStore, { nowMs }: Pick<Shed
 
 /** What a store wants now, in words; null where nothing. */
 export function sayStoreNeed(store: ShedStore, view: Pick<ShedView, "nowMs">): string | null {
-  if (store.smelt === "off") return "■ found off: the heap or bare ground";
+  if (store.smelt === "off") return "■ smells bad: compost or bare soil";
   if (store.recheck)
     return store.recheck.because === "hot-spell" ? "▲ hot spell: smell it first" : "▲ stood long: smell it first";
   if (store.loosenMs !== null && store.loosenMs <= view.nowMs) return "▲ let its gas out";
-  return store.smelt === "doubtful" ? "▲ found off before: doubtful" : null;
+  return store.smelt === "doubtful" ? "▲ smelled bad before: not sure" : null;
 }

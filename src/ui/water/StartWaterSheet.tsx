@@ -33,7 +33,7 @@ function answerOf(
   temperatureC: number,
   units: UnitSystem,
 ): WaterAnswer | string {
-  if (volumeL === null || Number.isNaN(temperatureC)) return "How much, and how warm?";
+  if (volumeL === null || Number.isNaN(temperatureC)) return "Enter the amount and the temperature.";
   try {
     return treatWater({
       source: water.kind,
@@ -100,7 +100,7 @@ export const StartWaterSheet = ({
   return (
     <FormSheet
       title={`Set ${water.name} aside`}
-      act="Its clock starts now"
+      act="Start treatment"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -108,7 +108,7 @@ export const StartWaterSheet = ({
     >
       <SelectField label="For" {...register("purpose")}>
         <option value="brew">brewing</option>
-        <option value="dilution">thinning on the day</option>
+        <option value="dilution">dilution on the day</option>
       </SelectField>
       <div className="grid grid-cols-2 gap-3">
         <AmountField
@@ -134,7 +134,7 @@ export const StartWaterSheet = ({
         <option value="carbon">through activated carbon</option>
       </SelectField>
       <TickField label="With a lid on: slower" {...register("covered")} />
-      <TextField label="Where it stands" {...register("place")} error={act.fields["/place"]} />
+      <TextField label="Place" {...register("place")} error={act.fields["/place"]} />
       <div aria-live="polite">
         {typeof answer === "string" ? (
           <Notice tone="error">{answer}</Notice>
@@ -143,7 +143,7 @@ export const StartWaterSheet = ({
             tone={answer.safe ? "plain" : "caution"}
             title={
               !answer.safe
-                ? "That does not clear it"
+                ? "This does not remove it"
                 : answer.ascorbicG !== null
                   ? `Stir in ${formatNumber(answer.ascorbicG, 3)} g of ascorbic acid; ready in a quarter of an hour`
                   : (answer.hours ?? 0) > 0
@@ -155,7 +155,7 @@ export const StartWaterSheet = ({
           </Notice>
         )}
       </div>
-      <Notice tone="caution">Open water breeds mosquitoes within a week: a lid, or fine net.</Notice>
+      <Notice tone="caution">Mosquitoes breed in open water within a week. Cover it with a lid or fine net.</Notice>
     </FormSheet>
   );
 };

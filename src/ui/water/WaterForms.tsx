@@ -17,13 +17,13 @@ export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; read
   const typed = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres }) => {
     if (!(await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number }))) return;
-    told(`${water.name}: the level is kept.`);
+    told(`${water.name}: the level saved.`);
     onClose();
   });
   return (
     <FormSheet
       title={`What is in ${water.name}`}
-      act="Keep the level"
+      act="Save level"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -48,13 +48,13 @@ export const StripSheet = ({ water, onClose }: { readonly water: WaterView; read
   const submit = handleSubmit(async ({ free, total }) => {
     if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))
       return;
-    told(`${water.name}: the strip is kept.`);
+    told(`${water.name}: the strip saved.`);
     onClose();
   });
   return (
     <FormSheet
       title={`Strip of ${water.name}`}
-      act="Keep the reading"
+      act="Save reading"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}
@@ -64,7 +64,7 @@ export const StripSheet = ({ water, onClose }: { readonly water: WaterView; read
       <NumberField
         label="Total chlorine"
         unit="mg/L (ppm)"
-        hint="Total above free is chloramine: standing does not clear it."
+        hint="If total is higher than free, it is chloramine. Standing does not remove it."
         {...register("total")}
         error={act.fields["/totalMgPerL"]}
       />

@@ -59,9 +59,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
         <Button onClick={() => setOpen({ type: "add" })}>Add a source</Button>
       </div>
       {view.waters.length === 0 ? (
-        <p className="mt-1 text-soft">
-          Where does the farm’s water come from? Add the butt, the well, the tap: each fill and each mix asks which.
-        </p>
+        <p className="mt-1 text-soft">No water yet. Add your tap, well or rain tank. Each fill asks which one.</p>
       ) : null}
       <div className="mt-2 grid gap-x-10 gap-y-4 md:grid-cols-2">
         <ul className="divide-y divide-line border-y border-line empty:hidden">
@@ -70,15 +68,15 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
               <span>
                 <span className="font-semibold">{water.name}</span>
                 <span className="block text-[0.9rem] text-soft">
-                  {water.kind === "unknown" ? "nobody knows whence" : water.kind.replace("-", " ")}; {sayStrip(water)}
+                  {water.kind === "unknown" ? "unknown source" : water.kind.replace("-", " ")}; {sayStrip(water)}
                   {water.readMs === null ? "" : `, read ${sayDuration((view.nowMs - water.readMs) / 3_600_000)} ago`}
                   {water.leftL === null ? "" : `; about ${sayVolume(water.leftL, farm.units)} in it`}
                 </span>
               </span>
               <span className="flex flex-wrap gap-2">
                 <Button onClick={() => setOpen({ type: "level", water })}>Its level</Button>
-                <Button onClick={() => setOpen({ type: "strip", water })}>Read a strip</Button>
-                <Button onClick={() => setOpen({ type: "start", water })}>Set aside</Button>
+                <Button onClick={() => setOpen({ type: "strip", water })}>Add strip reading</Button>
+                <Button onClick={() => setOpen({ type: "start", water })}>Treat water</Button>
                 <ChangeThing kind="water" id={water.id} name={water.name} />
               </span>
             </li>
@@ -86,7 +84,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
         </ul>
         <ul className="grid content-start gap-3">
           {view.starts.length === 0 && view.waters.length > 0 ? (
-            <li className="text-soft">No water is set aside. Thinning wants it as much as brewing does.</li>
+            <li className="text-soft">No treated water. Brewing and dilution both need it.</li>
           ) : null}
           {view.starts.map((start) => {
             const leftH = (start.readyMs - view.nowMs) / 3_600_000;

@@ -42,7 +42,7 @@ export const WaterPicker = ({ label, view, neededL, value, units, fields, onChan
         onChange={(event) => pick(event.target.value)}
         error={fields["/water/sourceId"] ?? fields["/water/startId"] ?? fields["/water"]}
       >
-        <option value="">Which water?</option>
+        <option value="">Choose the water</option>
         {view.waters.map((water) => (
           <option key={water.id} value={`source-${water.id}`}>
             {water.name}: {sayStrip(water)}
@@ -68,15 +68,15 @@ export const WaterPicker = ({ label, view, neededL, value, units, fields, onChan
       ) : null}
       {problem ? (
         <>
-          <Notice tone="caution" title="Not fit for living things yet">
+          <Notice tone="caution" title="Not safe for the culture yet">
             {problem} {ways.length > 0 ? `Begun now it is fit: ${ways.map(sayWaterWay).join("; ")}. ` : ""}
             <Link href="/shed#water" className="underline">
-              Set water to stand
+              Treat the water
             </Link>
-            , or say why it goes in all the same.
+            , or give a reason to use it anyway.
           </Notice>
           <TextArea
-            label="Why this water all the same?"
+            label="Reason for using this water anyway"
             value={value.reason}
             onChange={(event) => onChange({ ...value, reason: event.target.value })}
             error={fields["/water/overrideReason"]}

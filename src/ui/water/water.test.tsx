@@ -44,7 +44,7 @@ describe("picking the water", () => {
     const draft = (sourceId: number, startId: number | null = null) => ({ sourceId, startId, reason: "" });
     expect(waterProblem(VIEW, draft(1), 50)).toBeNull();
     expect(waterProblem(VIEW, draft(2), 50)).toMatch(/0\.9 mg\/L of chlorine kills/);
-    expect(waterProblem(VIEW, draft(2, 5), 50)).toBe("It wants 3 h more.");
+    expect(waterProblem(VIEW, draft(2, 5), 50)).toBe("Ready in 3 h more.");
     expect(waterProblem(VIEW, draft(2, 6), 50)).toBeNull();
     expect(waterProblem(VIEW, NO_WATER, 50)).toBeNull();
   });
@@ -55,9 +55,9 @@ describe("picking the water", () => {
     expect(screen.getByRole("option", { name: "Tap: 0.9 mg/L total, 0.3 mg/L free" })).toBeInTheDocument();
     fireEvent.change(select, { target: { value: "start-6" } });
     expect(values.at(-1)).toMatchObject({ sourceId: 2, startId: 6 });
-    expect(screen.queryByText("Not fit for living things yet")).toBeNull();
+    expect(screen.queryByText("Not safe for the culture yet")).toBeNull();
     fireEvent.change(select, { target: { value: "source-2" } });
-    fireEvent.change(screen.getByLabelText("Why this water all the same?"), { target: { value: "butt dry" } });
+    fireEvent.change(screen.getByLabelText("Reason for using this water anyway"), { target: { value: "butt dry" } });
     expect(values.at(-1)).toEqual({ sourceId: 2, startId: null, reason: "butt dry" });
   });
 });
@@ -72,12 +72,12 @@ describe("the farm's waters", () => {
   it("say that standing does not clear chloramine, and how much acid does", async () => {
     const actions = fakeActions();
     renderWith(actions, <WaterPanel view={VIEW} farm={FARM} />);
-    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[1]!);
-    expect(screen.getByText("That does not clear it")).toBeVisible();
+    fireEvent.click(screen.getAllByRole("button", { name: "Treat water" })[1]!);
+    expect(screen.getByText("This does not remove it")).toBeVisible();
     fireEvent.change(screen.getByLabelText("How"), { target: { value: "ascorbic" } });
     // 0.9 mg/L in 160 L, 2.5 to 1 and a fifth on top.
     expect(screen.getByText(/Stir in 0\.432 g of ascorbic acid/)).toBeVisible();
-    fireEvent.click(screen.getByRole("button", { name: "Its clock starts now" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start treatment" }));
     await waitFor(() =>
       expect(actions.startWater).toHaveBeenCalledWith(
         expect.objectContaining({ sourceId: 2, treatment: "ascorbic", volumeL: 160, celsius: null }),
@@ -87,7 +87,7 @@ describe("the farm's waters", () => {
   it("go by the last strip, also where the panel was opened before it was kept", () => {
     const unread = { ...VIEW, waters: VIEW.waters.map((one) => ({ ...one, freeMgPerL: null, totalMgPerL: null })) };
     const { rerender } = renderWith(fakeActions(), <WaterPanel view={unread} farm={FARM} />);
-    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[1]!);
+    fireEvent.click(screen.getAllByRole("button", { name: "Treat water" })[1]!);
     expect(screen.queryByText(/does not leave/)).toBeNull();
     rerender(<WaterPanel view={VIEW} farm={FARM} />);
     expect(screen.getByText(/chloramine/i)).toBeVisible();
@@ -98,22 +98,22 @@ describe("the farm's waters", () => {
   ])("take %p degrees as %p: what nobody read is kept as such", async (degrees, celsius) => {
     const actions = fakeActions();
     renderWith(actions, <WaterPanel view={VIEW} farm={FARM} />);
-    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[0]!);
+    fireEvent.click(screen.getAllByRole("button", { name: "Treat water" })[0]!);
     fireEvent.change(screen.getByLabelText("Water stands at (°C)"), { target: { value: degrees } });
-    fireEvent.click(screen.getByRole("button", { name: "Its clock starts now" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start treatment" }));
     await waitFor(() => expect(actions.startWater).toHaveBeenCalledWith(expect.objectContaining({ celsius })));
   });
   it.each(["", "0", "-5", "1e9", "lots"])("refuse to set aside %p litres, at its field", async (volume) => {
     const actions = fakeActions();
     renderWith(actions, <WaterPanel view={VIEW} farm={FARM} />);
-    fireEvent.click(screen.getAllByRole("button", { name: "Set aside" })[0]!);
+    fireEvent.click(screen.getAllByRole("button", { name: "Treat water" })[0]!);
     fireEvent.change(screen.getByLabelText("How much (L)"), { target: { value: volume } });
-    fireEvent.click(screen.getByRole("button", { name: "Its clock starts now" }));
+    fireEvent.click(screen.getByRole("button", { name: "Start treatment" }));
     await waitFor(() => expect(screen.getByLabelText("How much (L)")).toHaveAttribute("aria-invalid", "true"));
     expect(actions.startWater).not.toHaveBeenCalled();
   });
   it("begin with a word where there are none", () => {
     renderWith(fakeActions(), <WaterPanel view={{ nowMs: NOW_MS, waters: [], starts: [] }} farm={FARM} />);
-    expect(screen.getByText(/Where does the farm’s water come from/)).toBeVisible();
+    expect(screen.getByText(/No water yet/)).toBeVisible();
   });
 });

@@ -80,19 +80,19 @@ export const RoundList = ({ tasks, done, people, nowMs, clock, busyKey, onTouch 
     <section aria-labelledby="round" className="flex flex-col">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 id="round" className="text-xl">
-          Today’s round
+          Today’s jobs
         </h2>
         <Link href="/paper/round" className={buttonClass("quiet")}>
-          On paper
+          Print list
         </Link>
         {isShared ? (
           <select
-            aria-label="Whose round"
+            aria-label="Whose jobs"
             value={person}
             onChange={(event) => setPerson(event.target.value)}
             className="min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-2 text-[0.92rem]"
           >
-            <option value="">everybody’s</option>
+            <option value="">everyone</option>
             {people.map(({ id, name }) => (
               <option key={id} value={name}>
                 {name}’s
@@ -101,7 +101,7 @@ export const RoundList = ({ tasks, done, people, nowMs, clock, busyKey, onTouch 
           </select>
         ) : null}
       </div>
-      {today.length === 0 ? <p className="mt-2 text-soft">Nothing is due before tomorrow.</p> : null}
+      {today.length === 0 ? <p className="mt-2 text-soft">Nothing more to do today.</p> : null}
       <ol className={LIST}>{today.map(line)}</ol>
       {tomorrow.length > 0 ? (
         <details className="mt-3">

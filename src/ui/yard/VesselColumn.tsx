@@ -110,13 +110,13 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
     <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
     <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
     <p className="mt-2 font-bold">
-      {vessel.mixing ? "Being filled" : vessel.status === "dirty" ? "To be washed" : "Free"}
+      {vessel.mixing ? "Being filled" : vessel.status === "dirty" ? "Needs washing" : "Free"}
     </p>
     <p className="line-clamp-3 min-h-[3.75em] px-1 text-[0.85rem] leading-[1.25] text-soft">
       {vessel.mixing
         ? `${vessel.mixing.name}, by ${vessel.mixing.by}`
         : vessel.status === "dirty"
-          ? "Wash it, and its bag and stones, before the next fill."
+          ? "Wash the vessel, bag and air stones before the next fill."
           : vessel.site}
     </p>
     <div className="mx-auto mt-2 grid w-full max-w-52 gap-1.5 px-1.5">
@@ -124,7 +124,7 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
         <Link
           href={`/mix/${vessel.mixing.id}`}
           className={buttonClass("strong", true)}
-          aria-label={`Go on mixing: ${vessel.name}`}
+          aria-label={`Continue filling: ${vessel.name}`}
         >
           Go on
         </Link>
@@ -147,7 +147,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
   const { batch } = vessel;
   const label = batch
     ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}`
-    : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "to be washed" : "empty"}`;
+    : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "needs washing" : "empty"}`;
   return (
     <article
       data-vessel={vessel.name}

@@ -50,7 +50,7 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
   return (
     <section aria-labelledby="fit" className="mt-6">
       <h2 id="fit" className="text-xl">
-        Fit hours
+        Good times to apply
       </h2>
       <ul className="mt-1 text-[0.92rem]">
         {next.map((band) => (
@@ -65,12 +65,12 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
       </ul>
       {next.some(({ because }) => because === "unknown") ? (
         <p className="mt-1 text-[0.92rem] text-soft">
-          By the sun and the usual air alone: nothing tells the weather here.{" "}
+          From sunrise, sunset and usual temperatures only. No weather station is connected.{" "}
           <Link
             href="/shed/probes"
             className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
           >
-            Connect a station
+            Connect a weather station
           </Link>
         </p>
       ) : null}
@@ -174,7 +174,7 @@ const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselA
       </p>
       <div
         role="region"
-        aria-label="Vessels and their ripening ribbons"
+        aria-label="Vessels and when each is ready"
         tabIndex={0}
         className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
       >

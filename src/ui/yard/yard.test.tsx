@@ -54,12 +54,12 @@ describe("the yard", () => {
     for (const words of [
       "170 L · day 8",
       "Plant extract",
-      "Nearly",
+      "Almost ready",
       "pH 4.3, falling 0.2 a day; it must reach 4.",
-      "Read pH",
+      "Measure pH",
     ])
       expect(drum.getByText(words)).toBeVisible();
-    expect(drum.getByRole("img", { name: /^Drum: Opens about tomorrow 08:00/ })).toBeInTheDocument();
+    expect(drum.getByRole("img", { name: /^Drum: Likely ready about tomorrow 08:00/ })).toBeInTheDocument();
   });
   it("draws a torn edge where it goes past, hatching where nothing will come of it, a diamond at its best", () => {
     const { container, unmount } = renderWith(
@@ -136,18 +136,18 @@ describe("the yard", () => {
     const usual = told.air.map((hour) => ({ ...hour, usual: true }));
     const bands = told.bands.map((band) => ({ ...band, because: "unknown" as const, windMPerS: null }));
     const { unmount } = renderWith(fakeActions(), <YardScreen yard={told} />);
-    expect(screen.queryByText(/nothing tells the weather here/)).toBeNull();
+    expect(screen.queryByText(/No weather station is connected/)).toBeNull();
     unmount();
     renderWith(fakeActions(), <YardScreen yard={{ ...told, air: usual, bands }} />);
     expect(screen.getByText(/usual \d+ to \d+ °C/)).toBeInTheDocument();
-    expect(screen.getByText(/nothing tells the weather here/)).toBeVisible();
-    expect(screen.getAllByText("dusk: see sky and wind").length).toBeGreaterThan(0);
-    expect(screen.getByRole("link", { name: "Connect a station" })).toHaveAttribute("href", "/shed/probes");
+    expect(screen.getByText(/No weather station is connected/)).toBeVisible();
+    expect(screen.getAllByText("dusk: check rain and wind yourself").length).toBeGreaterThan(0);
+    expect(screen.getByRole("link", { name: "Connect a weather station" })).toHaveAttribute("href", "/shed/probes");
   });
   it("says what comes first where nothing stands yet", () => {
     renderWith(fakeActions(), <YardScreen yard={yardOf([])} />);
     expect(screen.getByText(/No vessel is in use/)).toBeVisible();
-    expect(screen.getByText("Nothing is due before tomorrow.")).toBeVisible();
+    expect(screen.getByText("Nothing more to do today.")).toBeVisible();
   });
 });
 

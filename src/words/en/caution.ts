@@ -64,23 +64,23 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "long-dead":
       return caution.aired
         ? `Its air stopped ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is foul and goes on nothing but compost.`
-        : `It was at its best ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is spent: bare ground or compost.`;
+        : `It was at its best ${sayDuration(caution.hours)} ago; after ${caution.limitH} h it is spent: bare soil or compost.`;
     case "late-for-leaves":
       return caution.aired
         ? `Its air stopped ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`
         : `It was at its best ${sayDuration(caution.hours)} ago; on leaves within ${caution.limitH} h.`;
     case "smelt-off":
-      return "It was smelt and found off: the heap or bare ground, and nothing that grows.";
+      return "It smells bad. Compost or bare soil only.";
     case "smelt-doubtful":
-      return "It was found off before and better later. Let another nose smell it.";
+      return "It smelled bad before. Ask another person to smell it.";
     case "smell-first":
       return caution.because === "hot-spell"
-        ? "It stood through a hot spell since it was last smelt. Open it, smell it, say what you found; then it may go out."
-        : "It has stood long since it was last smelt. Open it, smell it, say what you found; then it may go out.";
+        ? "It was through a hot spell. Smell it and log the result before use."
+        : "Not smelled for a long time. Smell it and log the result before use.";
     case "use-unknown":
-      return `The book knows no such use of ${caution.method.toLowerCase()}.`;
+      return `There is no known use of ${caution.method.toLowerCase()}.`;
     case "too-strong":
-      return `${sayDilution(caution.partsWater)} is stronger than the strongest in the book (${sayDilution(caution.strongest)}). Patch-test first.`;
+      return `${sayDilution(caution.partsWater)} is stronger than the strongest usual (${sayDilution(caution.strongest)}). Patch-test first.`;
     case "hazard-on-leaves":
       return `It holds ${CARRIED_WORDS[caution.hazard]}: onto the soil only, never onto leaves. Whoever eats of ${caution.plot} can fall ill.`;
     case "hazard-before-harvest": {
@@ -94,12 +94,12 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
           : caution.daysToHarvest === 0
             ? `${caution.plot} is being picked`
             : `${caution.plot} is harvested in ${caution.daysToHarvest} days`;
-      return `It holds ${CARRIED_WORDS[caution.hazard]}, and ${when}. It stops ${rule} (${from}). Local code stands above it.`;
+      return `It holds ${CARRIED_WORDS[caution.hazard]}, and ${when}. It stops ${rule} (${from}). Local law decides.`;
     }
     case "urine-too-young":
-      return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at the least.`;
+      return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at least.`;
     case "undiluted-on-plants":
-      return `Undiluted it burns what grows there. On plants it is never stronger than ${sayDilution(caution.strongest)}; undiluted is for bare ground, compost or char.`;
+      return `Undiluted it burns what grows there. On plants it is never stronger than ${sayDilution(caution.strongest)}; undiluted is for bare soil, compost or char.`;
     case "patch-marked":
       return `A patch of this strength or a weaker one marked the leaves. Go weaker than ${sayDilution(caution.partsWater)}, or leave it off.`;
     case "patch-test-first":
@@ -114,7 +114,7 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "too-cold-out":
       return sayHour(caution, say);
     case "again-so-soon":
-      return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the book gives it every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
+      return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the usual is every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
     case "over-ceiling":
       return `${caution.plot} would have ${say.perArea(caution.gPerM2)} of ${BROUGHT_WORDS[caution.what]} in twelve months; ${say.perArea(caution.ceilingGPerM2)} is the most (${CEILING_WORDS[caution.source]}). Leave it out this time, or go weaker.`;
     case "hazard-indoors":
@@ -124,12 +124,12 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "river-on-leaves":
       return `River or stream water goes onto the leaves of ${caution.plot}, which is eaten, and nobody has heated it: it can carry germs. Take rain, well or tap water, or put it on the soil.`;
     case "near-water":
-      return `${caution.plot} lies too near to ${caution.waters.join(" and ")}: what runs off it reaches the water. Nothing is put on it; local code stands above this distance.`;
+      return `${caution.plot} lies too near to ${caution.waters.join(" and ")}: what runs off it reaches the water. Nothing is put on it; local law may ask for more.`;
     case "more-than-soaks-in":
       return `${caution.plot} would get ${formatNumber(caution.lPerM2 / caution.mostLPerM2, 2)} times what a bed soaks up at once; the rest runs off. Do it in two goes.`;
     case "leaf-eaten-soon":
       return caution.daysToHarvest === null
         ? `${caution.plot}: its leaves are eaten and no harvest day is set. Sugared living brews stay off such leaves for 90 days before harvest.`
-        : `${caution.plot}: its leaves are eaten in ${caution.daysToHarvest} days. Sugared living brews stay off such leaves for 90 days before harvest; your local code decides.`;
+        : `${caution.plot}: its leaves are eaten in ${caution.daysToHarvest} days. Sugared living brews stay off such leaves for 90 days before harvest; local law decides.`;
   }
 }

@@ -15,12 +15,12 @@ const TYPES: Readonly<Record<string, string>> = {
 
 /** What does not fit at a field. */
 export const COMPLAINTS: { readonly [C in ComplaintCode]: (complaint: Of<C>, limit: SayLimit) => string } = {
-  "needed": () => "This is needed.",
+  "needed": () => "Fill this in.",
   "not-known": () => "This is not known here.",
   "too-low": ({ limit }, say) => `At least ${say(limit)}.`,
   "not-above": ({ limit }, say) => `More than ${say(limit)}.`,
   "too-high": ({ limit }, say) => `At most ${say(limit)}.`,
-  "wrong-form": () => "This is empty or not of the right form.",
+  "wrong-form": () => "Check this field.",
   "too-long": ({ limit }) => `At most ${limit} characters.`,
   "too-few": ({ limit }) => (limit === 1 ? "Choose at least one." : `At least ${limit}.`),
   "too-many": ({ limit }) => `At most ${limit}.`,
@@ -28,5 +28,5 @@ export const COMPLAINTS: { readonly [C in ComplaintCode]: (complaint: Of<C>, lim
   "no-date": () => "A date such as 2031-03-02.",
   "no-moment": () => "A date and time.",
   "wrong-type": ({ type }) => `This must be ${TYPES[type] ?? "something else"}.`,
-  "unfit": () => "This does not fit what is expected here.",
+  "unfit": () => "Check this field.",
 };

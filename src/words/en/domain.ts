@@ -39,10 +39,10 @@ export const DOMAIN: {
     "Too much is given: two of concentrate, water and total; or one of them and a ratio.",
   "total-below-part": ({ part, partL, totalL }, say) =>
     `The total (${say.volumeLeft(totalL)}) is less than the ${part} in it (${say.volumeLeft(partL)}).`,
-  "unknown-method": ({ id }) => `There is no method "${id}" in the book.`,
-  "unknown-school": ({ id, method, known }) => `"${method}" has no school "${id}"; it has ${known.join(", ")}.`,
-  "unknown-ingredient": ({ id }) => `There is no ingredient "${id}" in the book.`,
-  "unknown-use": ({ id }) => `There is no use "${id}" in the book.`,
+  "unknown-method": ({ id }) => `Unknown method: "${id}".`,
+  "unknown-school": ({ id, method, known }) => `"${method}" has no recipe "${id}"; it has ${known.join(", ")}.`,
+  "unknown-ingredient": ({ id }) => `Unknown ingredient: "${id}".`,
+  "unknown-use": ({ id }) => `Unknown use: "${id}".`,
   "ingredient-not-in-method": ({ ingredient, method }) => `"${ingredient}" is no part of "${method}".`,
   "no-substitute": ({ ingredient, substitute }) => `"${substitute}" can't stand in for "${ingredient}".`,
   "amount-unstated": ({ ask }) => ask,
@@ -60,9 +60,7 @@ export const DOMAIN: {
   "time-order": ({ at }) => `${at} lies before the start of the batch.`,
   "unknown-word": ({ word, known }) => `"${word}" is not one of the words for this: ${known.join(", ")}.`,
   "ring-corners": ({ corners, most }) =>
-    corners < 3
-      ? "A plot needs three corners at the least."
-      : `A plot has ${most} corners at the most, not ${corners}.`,
+    corners < 3 ? "A plot needs three corners at least." : `A plot has ${most} corners at most, not ${corners}.`,
   "ring-crosses": () => "The outline crosses itself. Move a corner, so that it goes round once.",
   "split-misses": ({ parts }) =>
     parts < 2

@@ -2,12 +2,12 @@ import type { DoorCode } from "../codes";
 
 /** What the door itself says, whatever was asked. */
 export const DOOR: Readonly<Record<DoorCode, (megabytes: number) => string>> = {
-  "bad-request": () => "Some of this does not fit. See the marked fields.",
+  "bad-request": () => "Correct the marked fields.",
   "bad-json": () => "This is not JSON.",
   "too-long": (megabytes) => `More than ${megabytes} MB at once is not read. Send it in parts.`,
-  "stranger": () => "This does not come from the farm's own pages.",
+  "stranger": () => "Request refused: it came from another site.",
   "no-farm": () => "Set up the farm first.",
-  "no-token": () => "A device says who it is: Authorization: Bearer and its token.",
+  "no-token": () => "A sensor says who it is: Authorization: Bearer and its access key.",
   "no-act": () => "Nothing is called that here.",
   "not-there": () => "There is no such thing on this farm.",
   "too-slow": () => "This takes too long. Try again in a moment: it is not done twice.",
@@ -17,7 +17,6 @@ export const DOOR: Readonly<Record<DoorCode, (megabytes: number) => string>> = {
   "disk-full": () =>
     "The disk of the farm's computer is full: nothing more can be saved until there is room on it. What you typed is kept here.",
   "busy": () => "Others are writing to the same thing just now. What you typed is kept here; send it again.",
-  "out-of-reach": () => "Ruchka can't be reached just now. What you typed is kept here; try again in a moment.",
-  "internal": () =>
-    "Ruchka tripped over this. What you typed is kept here; if it happens again, tell whoever looks after it.",
+  "out-of-reach": () => "No connection to Ruchka. Your text saved. Try again in a moment.",
+  "internal": () => "Ruchka had an error. Your text saved. If it happens again, tell the person who runs Ruchka.",
 };

@@ -7,11 +7,11 @@ import { sayStock, sayTemperature, sayVolume, type UnitSystem } from "@/formats/
 export const ACT_WORDS: Record<Act, string> = {
   "stirred": "Stirred",
   "vented": "Vented",
-  "topped-up": "Topped up",
+  "topped-up": "Water added",
   "fed": "Fed with culture and sugar",
   "air-on": "Air on",
   "air-off": "Air off",
-  "pressed-under": "Pressed under",
+  "pressed-under": "Pushed solids under",
   "power-cut": "Power went off",
   "power-back": "Power came back",
   "moved": "Moved to another place",
@@ -22,11 +22,11 @@ export const ACT_WORDS: Record<Act, string> = {
   "unwrapped": "Unwrapped",
   "sealed": "Closed",
   "opened": "Opened",
-  "flies-in": "Flies or ants in it",
-  "lid-checked": "Lid and cloth looked at",
-  "lid-off": "Lid or cloth found off",
+  "flies-in": "Flies or ants inside",
+  "lid-checked": "Checked lid",
+  "lid-off": "Lid was off",
   "joined": "Both joined",
-  "bag-out": "Bag or solids taken out",
+  "bag-out": "Took solids out",
   "kept-on-air": "Kept on its air",
 };
 /** What the number of an act stands for. */
@@ -41,7 +41,7 @@ function sayAct({ word, numberValue, note, moved }: EntryLike, units: UnitSystem
   }
   // Entries from before that was kept in figures.
   if (word === "fed" && note) return `Added ${note}`;
-  if (numberValue && WITH_LITRES.includes(word ?? "")) return `${what} with ${sayVolume(numberValue, units)}`;
+  if (numberValue && WITH_LITRES.includes(word ?? "")) return `${what}: ${sayVolume(numberValue, units)}`;
   if (numberValue !== null && AT_CELSIUS.includes(word ?? "")) return `${what}, ${sayTemperature(numberValue, units)}`;
   return what;
 }
@@ -56,7 +56,7 @@ function sayMeasure(kind: MeasureKind, value: number, units: UnitSystem): string
     case "parted":
       return `${formatNumber(value, 3)} % has parted`;
     case "core":
-      return `Middle of the bed ${sayTemperature(value, units)}`;
+      return `Middle of the pile ${sayTemperature(value, units)}`;
   }
 }
 
@@ -76,7 +76,7 @@ export interface EntryLike {
 export function sayEntry(entry: EntryLike, units: UnitSystem): string {
   switch (entry.kind) {
     case "ph":
-      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "mid-depth" : `in the ${entry.spot}`}${entry.settled === false ? ", still moving" : ""}`;
+      return `pH ${entry.numberValue} by ${entry.instrument}, ${entry.spot === "mid-depth" ? "halfway down" : `in the ${entry.spot}`}${entry.settled === false ? ", not steady" : ""}`;
     case "temperature":
       return `Liquid ${sayTemperature(entry.numberValue ?? 0, units)}`;
     case "act":
@@ -87,11 +87,11 @@ export function sayEntry(entry: EntryLike, units: UnitSystem): string {
     case "core":
       return sayMeasure(entry.kind, entry.numberValue ?? 0, units);
     case "lens":
-      return `Under the lens ${entry.word}`;
+      return `Microscope ${entry.word}`;
     case "note":
       return entry.moved ? `${sayVolume(entry.moved.amount, units)} drawn off into the shed` : entry.note;
     case "withdrawn":
-      return "Withdrawn";
+      return "Crossed out";
     default:
       return `${entry.kind.charAt(0).toUpperCase()}${entry.kind.slice(1)}: ${entry.word}`;
   }

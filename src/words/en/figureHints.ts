@@ -22,7 +22,7 @@ const HINTS: { readonly [C in HintCode]: (hint: HintOf<C>) => string } = {
   "not-a-unit": ({ word, measures }) =>
     `"${word}" is not a unit. Units are L, mL, gal, fl oz, cup, kg, g, lb, ha, acre, m2, °C, °F${orOwn(measures)}.`,
   "left-over": ({ rest, read }) =>
-    `"${rest}" is left over: ${sayQuantity(read)} was read before it. Take it out, or say it otherwise.`,
+    `"${rest}" is left over: ${sayQuantity(read)} was read before it. Remove it, or say it otherwise.`,
   "differs-in-kind": ({ read, per }) => `${sayQuantity(read)} and "per ${per}" measure different things.`,
   "which-method": ({ name, methods }) =>
     `“${name}” may be ${methods.map((method) => `${method.name.toLowerCase()} (${method.sugar}; ${method.time})`).join(", or ")}. Say which: they are not the same.`,

@@ -22,7 +22,7 @@ export const HOLDS: { readonly [C in HoldReason["code"]]: (reason: Of<C>) => str
       ? "char of treated or painted wood holds arsenic, copper or lead"
       : source === "briquettes"
         ? "briquettes hold coal, borax and starch"
-        : "nobody knows what it was burnt from",
+        : "unknown what it was burnt from",
   "beans-crippled": () => "beans sown in it came up crippled: weedkiller",
   "beans-sown": ({ sownOn }) => `bean test sown ${sayDay(sownOn)}, not read yet`,
   "herbicide-untested": () => "may carry weedkiller, no bean test yet",

@@ -4,39 +4,39 @@ import type { LeadFeature } from "@/core/judge/expectedCurve";
 
 /** A look as something to do. */
 export const LOOK_WORDS: Record<NextLook["kind"], string> = {
-  "ph": "a pH by meter, at mid-depth",
-  "ph-strip": "a pH by strip",
-  "surface": "a look at the foam",
-  "smell": "a smell",
-  "film": "a look at the film",
-  "solids": "a look at the solids",
-  "liquid": "a look at the liquid",
-  "texture": "a fistful",
-  "warmth": "a hand on it",
-  "lens": "a drop under the lens",
-  "bubbles": "counting its bubbles for a minute",
-  "sunk": "how much of it has sunk",
-  "parted": "how far it has parted",
-  "core": "the warmth in its middle",
+  "ph": "measure pH by meter, halfway down",
+  "ph-strip": "measure pH by strip",
+  "surface": "check the foam",
+  "smell": "smell it",
+  "film": "check the film",
+  "solids": "check the solids",
+  "liquid": "check the liquid",
+  "texture": "squeeze a handful",
+  "warmth": "feel if it is warm",
+  "lens": "look at a drop under the microscope",
+  "bubbles": "count its bubbles for 1 minute",
+  "sunk": "check how much has sunk",
+  "parted": "check how far it has separated",
+  "core": "measure the warmth in its middle",
 };
 
 /** @example sayLook({ kind: "ph", narrowsBy: 0.62 }); // "Most would tell: a pH by meter, at mid-depth. It would settle about 60 % of what is open." */
 export const sayLook = ({ kind, narrowsBy }: NextLook): string =>
-  `Most would tell: ${LOOK_WORDS[kind]}. It would settle about ${Math.max(5, Math.round(narrowsBy * 20) * 5)} % of what is open.`;
+  `Best next check: ${LOOK_WORDS[kind]}. It makes the forecast about ${Math.max(5, Math.round(narrowsBy * 20) * 5)} % narrower.`;
 
 const REMAINING_WORDS: Record<RemainingUse["because"], string> = {
-  "not-ready": "Nothing yet: it is not ready.",
+  "not-ready": "Do not use it yet.",
   "ready": "Use it as the recipe says.",
   "very-sour": "Use it, at half the dose: it is very sour.",
-  "air-was-off": "On soil, not on leaves: it stood without air for a time.",
-  "air-off": "On soil today, no longer on leaves: its air is off.",
-  "air-off-long": "Bare ground or the compost only: its air has been off too long.",
-  "past-living": "Bare ground or the compost, today. Not on what grows.",
+  "air-was-off": "Use it on soil, not on leaves: no air for some time.",
+  "air-off": "Today on soil only, not on leaves: no air.",
+  "air-off-long": "Only on bare soil or compost: no air for too long.",
+  "past-living": "Today on bare soil or compost. Never on plants.",
   "over": "The compost, today. Not on any bed.",
   "past-kept": "Use it weaker, on soil, soon; smell it first.",
-  "held": "Nothing until the doubt is settled.",
+  "held": "Do not use it before the next checks.",
   "spoilt": "Hot compost, away from water. Never on a crop.",
-  "mould": "Hot compost, away from water, lid on till then: its mould can be poisonous. Never on a crop.",
+  "mould": "Hot compost, away from water, lid on until then: its mould can be poisonous. Never on a crop.",
 };
 
 /** What may still be done with a batch. */

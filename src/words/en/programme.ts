@@ -6,7 +6,7 @@ import { findRecipe } from "@/core/book";
 /** Why a stage wants something. */
 export const WANT_WORDS: Readonly<Record<WantReason, string>> = {
   "ready-before-planting": "The bed is bare and something is to be planted: growers ready the ground before.",
-  "rest-bare-ground": "Bare ground: growers wake tired soil now, and cover it.",
+  "rest-bare-ground": "Bare soil: growers wake tired soil now, and cover it.",
   "roots-first": "Young roots: weak, or not at all.",
   "calcium-to-settle": "It settles in: growers give calcium now.",
   "leaf": "It grows leaf: growers give what is rich in nitrogen.",
@@ -64,7 +64,7 @@ export function sayClash(clash: Clash): string {
     case "acid-and-ash":
       return `${nameOf(clash.methods[0])} and ${nameOf(clash.methods[1])} on one day: acid and ash undo each other. Keep a week between.`;
     case "too-often":
-      return `${nameOf(clash.methodId)} twice by two programmes; the book gives it every ${clash.everyD} days.`;
+      return `${nameOf(clash.methodId)} twice by two schedules; the usual is every ${clash.everyD} days.`;
     case "before-harvest":
       return `${nameOf(clash.methodId)} ${clash.daysToHarvest === 0 ? "while it is picked" : `${clash.daysToHarvest} days before harvest`}: it stops ${clash.ruleD} days before.`;
   }

@@ -18,12 +18,12 @@ export interface Telling {
 export const atHour = ({ startedAt }: Telling, hour: number): Date => new Date(startedAt.getTime() + hour * 3_600_000);
 
 const BASIS_WORDS = {
-  read: "as read in the liquid",
-  place: "worked out from where it stands",
-  air: "worked out from the air outside and how the brew goes",
-  climate: "what these weeks usually are here",
-  stated: "as stated at the start",
-  guessed: "a guess: nothing was read",
+  read: "measured",
+  place: "calculated from its place",
+  air: "calculated from the air and how the brew goes",
+  climate: "usual for this time of year",
+  stated: "as entered at the start",
+  guessed: "a guess: nothing was measured",
 } as const;
 /** So far outside its comfort is said. */
 const OFF_C = 0.5;
@@ -42,7 +42,7 @@ function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }
     reason.nowC > reason.comfortHighC + OFF_C
       ? ` Now it stands at ${sayTemperature(reason.nowC, units)}; it likes ${sayTemperature(reason.comfortLowC, units)} to ${sayTemperature(reason.comfortHighC, units)}: shade it, or move it where it is cool.`
       : "";
-  return `${sayTemperature(reason.meanC, units)} over the last day (${BASIS_WORDS[reason.basis]})${cool}; in such warmth ${progress}.${hotNow}`;
+  return `${sayTemperature(reason.meanC, units)} over the last 24 h (${BASIS_WORDS[reason.basis]})${cool}; by warmth ${progress}.${hotNow}`;
 }
 
 function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
@@ -62,8 +62,8 @@ function sayPh(reason: Extract<VerdictReason, { code: "ph" }>): string {
 }
 
 const SURPRISE_WORDS: Record<ObservationType, string> = {
-  ph: "A pH reading",
-  foam: "What was seen of the foam",
+  ph: "The last pH",
+  foam: "The foam",
   smell: "A smell",
   film: "A film",
   bubbles: "The bubbles",
@@ -89,13 +89,13 @@ function sayPace({ isAhead, leastH, mostH, spell }: Extract<VerdictReason, { cod
 
 const SIGN_VERBS: Record<SignKind, string> = {
   smell: "Smells",
-  surface: "Surface:",
+  surface: "Foam:",
   film: "Film:",
   solids: "Solids:",
   liquid: "Liquid:",
-  texture: "A fistful:",
+  texture: "Squeeze a handful:",
   warmth: "Feels",
-  lens: "Under the lens",
+  lens: "Microscope",
 };
 
 const SMELL_AHEAD: Readonly<Record<SmellAhead["says"], (smell: SmellAhead) => string>> = {
@@ -106,7 +106,8 @@ const SMELL_AHEAD: Readonly<Record<SmellAhead["says"], (smell: SmellAhead) => st
 };
 
 /** Said wherever warming is. */
-export const HEAT_SAFELY = "A heater: residual-current device, dry plug, and under water before it gets power.";
+export const HEAT_SAFELY =
+  "Heater: use a safety switch (RCD, GFCI) and a dry plug. Put it under water before you switch it on.";
 
 type Words = {
   readonly [C in VerdictReason["code"]]: (reason: VerdictReason & { readonly code: C }, telling: Telling) => string;
@@ -116,12 +117,13 @@ type Words = {
 const REASONS: Words = {
   "warmth": (reason, telling) => sayWarmth(reason, telling),
   "ph": (reason) => sayPh(reason),
-  "ph-missing": () => "No pH read yet, and pH decides here.",
+  "ph-missing": () => "No pH yet. Measure it: pH decides when this is ready.",
   "ph-not-counted": (reason) =>
     reason.unsettled
-      ? `pH ${formatNumber(reason.ph)} is not counted: the meter had not come to rest. Wait until it stands still for half a minute.`
-      : `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} is not counted: read it at mid-depth.`,
-  "ph-very-low": (reason) => `pH ${formatNumber(reason.ph)} is very sour: start at half the dose.`,
+      ? `pH ${formatNumber(reason.ph)} does not count: the meter was not steady. Wait until it stays the same for 30 seconds.`
+      : `pH ${formatNumber(reason.ph)} from ${reason.spot === "mid-depth" ? "an unlikely reading" : `the ${reason.spot}`} does not count. Measure halfway down.`,
+  "ph-very-low": (reason) =>
+    `pH ${formatNumber(reason.ph)} is very sour: it can burn plants. Start with half the dose.`,
   "pace": (reason) => sayPace(reason),
   "cold-ahead": (reason, telling) =>
     `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} its liquid may fall to ${sayTemperature(reason.celsius, telling.units)}: bring it in, wrap it, or set a heater to ${sayTemperature(reason.comfortC, telling.units)}. ${HEAT_SAFELY}`.replace(
@@ -133,19 +135,18 @@ const REASONS: Words = {
       /^./,
       (letter) => letter.toUpperCase(),
     ),
-  "contradictory": () =>
-    "What was read and seen does not fit together, so the window is given wide. One more careful reading would settle it.",
+  "contradictory": () => "Readings and signs do not agree, so the forecast is wide. Measure once more with care.",
   "surprising": (reason) =>
-    `${SURPRISE_WORDS[reason.what]} fits badly with the rest, so it counts for little. Take it again.`,
+    `${SURPRISE_WORDS[reason.what]} does not fit the rest, so it counts little. Measure it again.`,
   "fed-anew": (reason, telling) =>
-    `Fed ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: it is judged as begun anew then.`,
+    `Fed ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}. Counts as a new start.`,
   "watch": (reason) =>
-    `A small doubt whether it is sound (${formatNumber(100 * reason.chance, 1)} in 100). A smell would settle it.`,
+    `Small risk that it is spoiled (${formatNumber(100 * reason.chance, 1)} in 100). Smell it to be sure.`,
   "hold": (reason) =>
     reason.cleanLooks === 0
-      ? `Not used until this is settled. ${reason.by === "eyes" ? "Look at it" : "Smell it"} again, best by somebody else. Two clean looks, and it goes on; a second bad one, and it goes to the hot compost.`
-      : "Clean since, but not often enough yet: one more clean look, and it goes on.",
-  "two-bad-looks": (reason) => `${reason.looks} looks say so, and no clean ones outweigh them.`,
+      ? `Do not use it yet. ${reason.by === "eyes" ? "Look at it" : "Smell it"} again, best with another person. 2 good checks: use it. A second bad one: hot compost.`
+      : "Good since then. 1 more good check, and you can use it.",
+  "two-bad-looks": (reason) => `${reason.looks} checks say so, and no good ones outweigh them.`,
   "doubt-lifted": (reason, telling) =>
     `${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)} it was clean again: “${reason.word}” was not borne out.`.replace(
       /^./,
@@ -153,12 +154,12 @@ const REASONS: Words = {
     ),
   "second-look": (reason) =>
     reason.what === "ph"
-      ? "One reading says ready. Read it once more, on another day, to be sure."
-      : "One sign says ready. Look once more to be sure.",
-  "by-nose-alone": () => "No pH was read: this goes by the nose alone. A pH strip would make it sure.",
+      ? "One reading says ready. Read it once more, on change use-by date, to be sure."
+      : "One sign says ready. Check once more to be sure.",
+  "by-nose-alone": () => "No pH yet: only smells tell. A pH strip would make it sure.",
   "ph-rests-near": (reason) =>
     `pH ${formatNumber(reason.ph, 3)} and no longer falling, sour look after look: the meter may be off by that much. Check it in a buffer, or use a strip.`,
-  "smell-first": () => "Nobody has smelt it for two days. Smell it before you use it.",
+  "smell-first": () => "Not smelled for 2 days. Smell it before use.",
   "ph-rose": (reason) =>
     `pH ${formatNumber(reason.other, 3)} after ${formatNumber(reason.one, 3)}: a sour drum does not turn back. The meter is likely off: rinse it, check it in a buffer, or use a strip.`,
   "shell-ph": (reason) => SHELL_PH_WORDS[reason.says](formatNumber(reason.ph, 3)),
@@ -176,17 +177,17 @@ const REASONS: Words = {
     `Its lid was off: smell it from ${sayForecastMoment(atHour(telling, reason.looksFromH), telling.now, telling.clock)} on, before it is used.`,
   "heater-cut": (reason, telling) =>
     `Its heater lost its power ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}, and nobody has said that it is back. Read the temperature; it cools until then.`,
-  "closing": () => "Its time is nearly over: use it today.",
+  "closing": () => "It is good only until today. Use it today.",
   "place-unsaid": (reason, telling) =>
     `Nobody said where it stands: its liquid may be anything from ${sayTemperature(reason.lowC, telling.units)} to ${sayTemperature(reason.highC, telling.units)}. Say the place, or dip a thermometer in it.`,
   "place-doubted": (reason, telling) =>
     `It was said to stand elsewhere: a liquid of ${sayTemperature(reason.meanC, telling.units)} does not go with that place in this weather. Say its place again, or log the heater.`,
   "readings-stopped": (reason, telling) =>
-    `No reading since ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: the probe is silent. Look at it; until then its warmth is worked out.`,
-  "overheated": () => "It stood hotter than its culture lives through; what is left works slower for good.",
-  "slow": () => "It runs slower than its warmth explains: look at culture, chlorine in the water, and dose.",
+    `No reading since ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: no sensor reading. Check the sensor; until then the temperature is calculated.`,
+  "overheated": () => "It was too hot for its culture. It will stay slower.",
+  "slow": () => "Slower than usual at this temperature. Check the culture, the dose, and chlorine in the water.",
   "no-bloom": (reason, telling) =>
-    `${sayTemperature(reason.meanC, telling.units)} over the last day: at that it only scums over and never heads up. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again. ${HEAT_SAFELY}`,
+    `${sayTemperature(reason.meanC, telling.units)} over the last 24 h: too cold to foam. Warm it to ${sayTemperature(reason.comfortLowC, telling.units)} or more, or start again. ${HEAT_SAFELY}`,
   "ph-stuck": (reason, telling) =>
     `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days, and not for cold (${sayTemperature(reason.meanC, telling.units)}). Check the meter; then add culture and half the sugar again, and close it.`,
   "not-done": (reason) =>
@@ -194,29 +195,29 @@ const REASONS: Words = {
   "too-young": (reason) =>
     reason.byPh
       ? `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`
-      : `Only ${formatNumber(reason.days, 2)} days old: it takes ${reason.minimumDays} at the least. Look and smell again then.`,
+      : `Only ${formatNumber(reason.days, 2)} days old: it takes ${reason.minimumDays} at least. Look and smell again then.`,
   "sign": (reason) => `${SIGN_VERBS[reason.kind]} ${reason.word}: ${reason.because}.`,
-  "sign-missing": (reason) => `Not confirmed by a sign yet. Ready is: ${listWords(reason.words)}.`,
+  "sign-missing": (reason) => `No sign yet that it is ready. Look for: ${listWords(reason.words)}.`,
   "ph-at-odds": (reason) =>
-    `pH ${formatNumber(reason.one, 3)}, then ${formatNumber(reason.other, 3)}: within hours it can’t be both. Rinse the meter, read once more at mid-depth, and strike the wrong one.`,
-  "signs-disagree": (reason) => `The signs disagree (${reason.one}, then ${reason.other}). Look again in a few hours.`,
+    `pH ${formatNumber(reason.one, 3)}, then ${formatNumber(reason.other, 3)}: one is wrong. Rinse the meter, measure again halfway down, cross out the wrong one.`,
+  "signs-disagree": (reason) => `The signs disagree (${reason.one}, then ${reason.other}). Try again in a few hours.`,
   "air-off": (reason) =>
     `Air off for ${sayDuration(reason.sinceH)}: on leaves within ${reason.leavesH} h, on soil within ${reason.soilH} h.`,
   "air-was-off": (reason, telling) =>
     `It stood without air for ${sayDuration(reason.hours)}, until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)}: not on leaves any more.${reason.hours > reason.soilH ? " Smell it before anything goes out." : ""}`,
   "kept-on-air": (reason, telling) =>
     reason.isOver
-      ? "Its night on air is over: use it now, or pour it on the compost. Its food has run out."
+      ? "1 night on air is over and its food is gone. Use it now or compost it."
       : `Kept on its air until ${sayForecastMoment(atHour(telling, reason.untilH), telling.now, telling.clock)} at most; smell it every ${KEPT_LOOK_EVERY_H} hours, it is judged anew each time.`,
   "smell-ahead": (reason) => SMELL_AHEAD[reason.says](reason),
   "window-closed": (reason, telling) =>
     reason.hour === null
-      ? "Its best time is over."
-      : `Its window closed about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`,
+      ? "Past its best."
+      : `Past its best since about ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}.`,
   "cold": (reason, telling) =>
-    `${sayTemperature(reason.meanC, telling.units)} over the last day: it hardly moves. Bring it to ${sayTemperature(reason.comfortLowC, telling.units)} or warmer, or start again. ${HEAT_SAFELY}`,
+    `${sayTemperature(reason.meanC, telling.units)} over the last 24 h: too cold. Warm it to ${sayTemperature(reason.comfortLowC, telling.units)} or more, or start again. ${HEAT_SAFELY}`,
   "too-hot": (reason, telling) =>
-    `${sayTemperature(reason.meanC, telling.units)} over the last day is too hot for it. Shade it, down to ${sayTemperature(reason.comfortHighC, telling.units)}, and add fresh culture.`,
+    `${sayTemperature(reason.meanC, telling.units)} over the last 24 h: too hot. Cool it to ${sayTemperature(reason.comfortHighC, telling.units)}, and add fresh culture.`,
 };
 
 /** One reason in plain words. */

@@ -28,7 +28,7 @@ const THINGS = {
   "lot-line": "line",
   "method": "method",
   "mixing": "mixing",
-  "own-ingredient": "ingredient of our own",
+  "own-ingredient": "ingredient of your own",
   "patch-test": "patch test",
   "person": "person",
   "place": "place",
@@ -77,39 +77,39 @@ const sayOnHand = (left: Left | null, name: string, say: Speech) =>
   left
     ? `The shed holds ${say.stock(left.amount, left.unit)} of ${name.toLowerCase()}`
     : `There is no ${name.toLowerCase()} in the shed`;
-const held = (hold: HoldReason) => ` that may go in; a lot is held back: ${sayHold(hold)}`;
+const held = (hold: HoldReason) => ` that may go in; a lot is on hold: ${sayHold(hold)}`;
 
 function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
   switch (because.code) {
     case "caution":
-      return `${sayCaution(because.caution, say)} ${because.inFull ? "This is blocked. If you answer for it, say why in full; your name and reason are kept." : "Say why you go on all the same; it is kept with the application."}`;
+      return `${sayCaution(because.caution, say)} ${because.inFull ? "This is blocked. To go on, give a full reason. Your name and reason are saved." : "Give a reason. It is saved with the application."}`;
     case "not-ready":
-      return `The verdict is "${sayState(because.verdict).toLowerCase()}". Say why you strain it all the same; it is kept with the batch.`;
+      return `Its state is "${sayState(because.verdict).toLowerCase()}". Give a reason to strain it now. It is saved with the batch.`;
     case "residue-on-food":
-      return "It holds dung or urine, and that is where food grows. Take it round trees or into a hot heap, or say why it goes there all the same.";
+      return "It holds dung or urine, and that is where food grows. Take it round trees or into a hot heap, or give a reason.";
     case "unknown-plant":
-      return [because.why, because.why, "Say why it may go in; it is kept."];
+      return [because.why, because.why, "Give a reason. It is saved."];
     case "resting-place":
       return [
-        `${because.place} rests until ${say.day(because.until)}. Say why it is taken from all the same.`,
+        `${because.place} rests until ${say.day(because.until)}. Give a reason to gather now.`,
         "It is still resting.",
       ];
     case "worms-unfit":
-      return [because.why, "Say why they are taken in all the same."];
+      return [because.why, "Give a reason to use them anyway."];
     case "plastic-not-picked":
       return "Pick out plastic, labels and glass first; then tick this.";
     case "salt":
-      return `Salt: ${say.perVolume(because.gPerL)}; growers use ${say.perVolume(because.mostGPerL)} at the most, and it stays in the soil. Weigh it again, or say why.`;
+      return `Salt: ${say.perVolume(because.gPerL)}; growers use ${say.perVolume(because.mostGPerL)} at most, and it stays in the soil. Weigh it again, or say why.`;
     case "thin-starter":
       return `${sayThinStarter(because.thin)} Put in more of it, or less water, or say why.`;
     case "lot-held": {
       const words = `${sayOnHand(because.left, because.name, say)}${held(because.hold)}.`;
-      return [`${words} Say why it goes in all the same, and it is kept.`, words, "Say why it goes in all the same."];
+      return [`${words} Give a reason to use it anyway.`, words, "Give a reason to use it anyway."];
     }
     case "water-unfit":
-      return `${because.water}: ${sayReasons(because.reasons)} Set it to stand first, or say why you go on all the same.`;
+      return `${because.water}: ${sayReasons(because.reasons)} Set it to stand first, or give a reason to use it now.`;
     case "water-not-yet":
-      return `This water wants ${say.duration(because.leftH)} more. Wait, or say why you go on all the same.`;
+      return `This water wants ${say.duration(because.leftH)} more. Wait, or give a reason to use it now.`;
   }
 }
 
@@ -130,26 +130,26 @@ export const REFUSALS = {
   "shares-do-not-match": ({ plots, shares }: { plots: number; shares: number }) =>
     `${shares} shares were sent for ${plots} plots. Load the page again.`,
   "use-not-of-method": ({ method }: { method: string }) =>
-    `The book knows no such use of ${method.toLowerCase()}. Choose another.`,
-  "day-ahead": () => "That day has not been.",
-  "day-over": () => "That day is over.",
+    `There is no known use of ${method.toLowerCase()}. Choose another.`,
+  "day-ahead": () => "This date is in the future.",
+  "day-over": () => "This date is in the past. Choose today or later.",
   "before-start": () => "This lies before the batch was started.",
   "too-long-ago": () => "That is more than two months ago.",
   "not-there-yet": () => "It had not come in on that day.",
   "received-ahead": () => "A lot can't come in on a day that has not been.",
-  "expires-early": () => "It can't expire before it came in.",
-  "opened-early": () => "It can't have been opened before it came in.",
+  "expires-early": () => "The use-by date is before the date received.",
+  "opened-early": () => "It can't have been opened before it added.",
   "collected-backwards": () => "Collecting can't end before it began.",
   "not-made-yet": () => "It was not made by then.",
   "no-time-zone": ({ zone }: { zone: string }) => `"${zone}" is not a time zone.`,
   "no-date": () => "A date such as 2031-03-02.",
 
   // What is asked and was not said
-  "needed": () => "This is needed.",
-  "which-water": () => "Which water goes in?",
-  "which-water-thins": () => "Which water thins it?",
+  "needed": () => "Fill this in.",
+  "which-water": () => "Choose the water.",
+  "which-water-thins": () => "Choose the water for dilution.",
   "which-plants": () => NAME_THEM,
-  "which-vessel": () => "In which vessel does it hang?",
+  "which-vessel": () => "Which vessel is it in?",
   "strain-first": ({ meshMm }: { meshMm: number }, say: Speech) =>
     `Strain it to ${say.number(meshMm)} mm, look that no leaf is in it and that the nozzle drips evenly; then tick this.`,
   "which-rinse": () => "Where did the rinse go?",
@@ -167,7 +167,7 @@ export const REFUSALS = {
   "both-ends": () => "Give both ends, or neither.",
   "ends-crossed": () => "The warmest is cooler than the coolest.",
   "injector-ratio": () => "An injector needs its ratio: parts of water to one of stock.",
-  "nothing-goes-in": () => "Nothing goes in.",
+  "nothing-goes-in": () => "Add at least one ingredient.",
   "nothing-went-in": () => "Nothing has gone in.",
   "used-in-batch-only": () => "A tool is used in a batch, and only used there.",
   "no-such-word": () => "A handful of it is not judged by such a word.",
@@ -175,20 +175,20 @@ export const REFUSALS = {
 
   // Names
   "name-taken": ({ name }: { name: string }) => `There is a "${name}" already.`,
-  "name-of-book": ({ name }: { name: string }) => `The book has ${name.toLowerCase()} already: receive a lot of it.`,
+  "name-of-book": ({ name }: { name: string }) => `Ruchka knows ${name.toLowerCase()} already: add stock of it.`,
   "name-of-device": ({ name }: { name: string }) =>
-    `“${name}” is a device that posts by itself. Give the logger another name.`,
+    `“${name}” is a sensor that sends by itself. Give the logger another name.`,
   "name-of-unit": ({ name }: { name: string }) =>
     `"${name}" is a unit already. Call ours something else: big ${name}, tin ${name}.`,
   "farm-set-up": () => "This farm is set up already. Reload the page.",
 
   // Vessels and room
   "vessel-filled": ({ vessel }: { vessel: string }): Said => [
-    `${vessel} has been filled meanwhile. Pick another vessel; what you typed is kept.`,
-    "Filled meanwhile.",
+    `${vessel} was just filled. Choose another vessel. Your text saved.`,
+    "Just filled.",
   ],
   "vessel-mixing": ({ vessel, by }: { vessel: string; by: string }): Said => [
-    `${vessel} is being filled by ${by} step by step. Finish or give up that one first.`,
+    `${vessel} is being filled by ${by} step by step. Finish or cancel that one first.`,
     "Being filled.",
   ],
   "vessel-holds-batch": ({ vessel }: { vessel: string }) => `${vessel} still holds a batch.`,
@@ -196,10 +196,10 @@ export const REFUSALS = {
     { vessel, method, from, until }: { vessel: string; method: string; from: string; until: string },
     say: Speech,
   ) =>
-    `${vessel} is taken by ${method} from ${say.day(from)} to about ${say.day(until)}. Take another day or another vessel.`,
+    `${vessel} is taken by ${method} from ${say.day(from)} to about ${say.day(until)}. Take change use-by date or another vessel.`,
   "vessel-dirty": ({ vessel }: { vessel: string }): Said => [
-    `${vessel} has not been cleaned since its last batch.`,
-    "Clean it first.",
+    `${vessel} is not washed. Wash it first.`,
+    "Wash it first.",
   ],
   "vessel-without-air": ({ vessel, method }: { vessel: string; method: string }): Said => [
     `${vessel} has no air, and ${method.toLowerCase()} needs it all the way.`,
@@ -214,25 +214,25 @@ export const REFUSALS = {
   "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>
     `${vessel} has held ${method.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
   "over-brim": ({ takesL, vessel, holdsL }: { takesL: number; vessel: string; holdsL: number }, say: Speech) =>
-    `That takes up ${say.volume(takesL)} with what the solids push up; ${vessel} holds ${say.volume(holdsL)} to the brim.`,
+    `This needs ${say.volume(takesL)} with solids; ${vessel} holds ${say.volume(holdsL)}. Use less water.`,
   "no-room-left": ({ vessel, roomL }: { vessel: string; roomL: number }, say: Speech) =>
-    roomL < 0.05 ? `${vessel} is full to the brim.` : `Only ${say.volume(roomL)} more fit into ${vessel}.`,
+    roomL < 0.05 ? `${vessel} is full.` : `Only ${say.volume(roomL)} more fit into ${vessel}.`,
   "more-than-stands": ({ standsL }: { standsL: number }, say: Speech) => `Only ${say.volume(standsL)} stand in it.`,
-  "more-than-it-gives": () => "That is more than such a batch can give.",
+  "more-than-it-gives": () => "The yield is too high for this batch. Check the number.",
 
   // Batches and mixings
   "batch-closed": ({ as, by }: { as: "strained" | "discarded"; by: string }) =>
-    `This batch was ${as === "strained" ? "strained" : "thrown out"} already, by ${by}.`,
+    `This batch was ${as === "strained" ? "strained" : "thrown away"} already, by ${by}.`,
   "batch-held": (): Said => [
-    "This batch is held back for a bad sign. If that entry was wrong, correct it; else throw the batch out onto hot compost, away from water.",
-    "Held back: not to be strained for use.",
+    "On hold for a bad sign. If the entry was wrong, correct it. If not, put the batch on hot compost, away from water.",
+    "On hold: do not strain it for use.",
   ],
   "batch-failed": (): Said => [
-    "This batch failed. It is not for crops: throw it out onto hot compost, away from water.",
-    "Failed: only to be thrown out.",
+    "This batch failed and can harm crops and people. Put it on hot compost, away from water.",
+    "Failed: only to be thrown away.",
   ],
-  "discard-yields-nothing": () => "What is thrown out yields nothing.",
-  "no-ingredient": ({ method }: { method: string }) => `${method} is no ingredient of any recipe in the book.`,
+  "discard-yields-nothing": () => "What is thrown away yields nothing.",
+  "no-ingredient": ({ method }: { method: string }) => `${method} is no ingredient of any recipe.`,
   "ring": ({ name, batchId }: { name: string; batchId: number }) =>
     `${name} (batch ${batchId}) was itself made with this batch: one can't feed the other in a ring. Use another lot.`,
   "clash": ({ why }: { why: string }) => why,
@@ -243,10 +243,10 @@ export const REFUSALS = {
   "step-done": ({ by }: { by: string }) => `${by} has done this step already. Load the page again.`,
   "step-is-put-on": () => "This comes out of a store: it is put on, and taken back, on the field.",
   "same-store-twice": () => "These are one store. Choose another to go with it.",
-  "residue-in-shed": () => "It is in the shed as a lot. Put its amount right there.",
-  "entry-corrected": () => "This entry has been corrected meanwhile. Reload to see the log as it stands.",
-  "mixing-given-up": () => "This mixing was given up meanwhile.",
-  "mixing-finished": () => "This mixing was finished meanwhile; the batch runs.",
+  "residue-in-shed": () => "Mark as added the shed as a lot. Put its amount right there.",
+  "entry-corrected": () => "Someone just corrected this entry. Reload the page.",
+  "mixing-given-up": () => "Someone cancelled this filling.",
+  "mixing-finished": () => "Someone finished this filling; the batch runs.",
   "checks-left": ({ left }: { left: string }) => `Not yet: ${left.toLowerCase()}.`,
   "answer-stops": ({ then }: { then: string }) => then,
   "not-ticked": () => "It was not ticked.",
@@ -255,7 +255,7 @@ export const REFUSALS = {
   // Recipes
   "version-unconfirmed": ({ what }: { what: string }) => `Not confirmed yet: ${what}`,
   "version-moved": ({ last }: { last: number }): Said => [
-    `Someone kept version ${last} meanwhile. What you typed is kept here; look at theirs, then keep yours as the next.`,
+    `Someone saved version ${last} just now. Your text is kept; look at theirs, then save yours as the next.`,
     "There is a newer version.",
   ],
   "recipe-refused": ({ texts }: { texts: readonly string[] }): Said => [texts[0]!, ...texts],
@@ -277,9 +277,9 @@ export const REFUSALS = {
   "lot-counted-wrong": ({ left }: { left: Left }, say: Speech) =>
     `${say.stock(left.amount, left.unit)} are left by now: count it again.`,
   "more-than-came-in": ({ more }: { more: Left }, say: Speech) =>
-    `Then ${say.stock(more.amount, more.unit)} more would have gone out of this lot than came in.`,
+    `Then ${say.stock(more.amount, more.unit)} more would have gone out of this lot than added.`,
   "line-is-a-correction": () => "Count the lot instead: this line is itself a putting right.",
-  "line-corrected": () => "This line was corrected already, by somebody else meanwhile. Look again.",
+  "line-corrected": () => "Someone just corrected this line. Reload the page.",
   "no-weighing": ({ measure }: { measure: string }) => `No weighing of ${measure} is left.`,
   "plan-ended": () => "This plan has ended already.",
 

@@ -7,17 +7,17 @@ import { atHour, type Telling } from "./reasons";
 
 const STATE_WORDS: Record<VerdictState, string> = {
   early: "Too early",
-  near: "Nearly",
+  near: "Almost ready",
   ready: "Ready",
   peak: "Best now",
-  past: "Past",
+  past: "Past its best",
   stuck: "Stuck",
   spoiled: "Failed",
 };
 
 /** The verdict's heading: what failed for good, and what is held back until the doubt is settled, are told apart. */
 export const sayState = ({ state, spoilt }: Pick<Verdict, "state" | "spoilt">): string =>
-  spoilt === "hold" ? "Held back" : STATE_WORDS[state];
+  spoilt === "hold" ? "On hold" : STATE_WORDS[state];
 
 /** What warmth would change, or null where it would change nothing. */
 export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string | null {
@@ -28,18 +28,18 @@ export function sayWarmer(warmer: WarmerCase | null, telling: Telling): string |
     return at <= telling.now ? "now" : sayForecastMoment(at, telling.now, telling.clock);
   };
   const span = p10 === null || p90 === null ? "" : `, most likely between ${say(p10)} and ${say(p90)}`;
-  const when = p50 === null ? "it might still open" : `it would open about ${say(p50)}${span}`;
+  const when = p50 === null ? "it may still get ready" : `it is likely ready about ${say(p50)}${span}`;
   return `Kept at ${sayTemperature(warmer.atC, telling.units)} from now on, ${when}.`;
 }
 
 export const NEXT_WORDS: Record<NextAct, string> = {
-  "read-ph": "Read pH",
-  "repeat-ph": "Read pH again",
+  "read-ph": "Measure pH",
+  "repeat-ph": "Measure pH again",
   "smell": "Smell it",
-  "look": "Look",
+  "look": "Check it",
   "warm": "Warm it",
   "strain": "Strain",
-  "use-now": "Use it",
+  "use-now": "Use it now",
   "compost": "Compost it",
   "wait": "Wait",
   "feed": "Feed it",

@@ -55,7 +55,7 @@ function saySooner({ least, likely, most }: Sooner): string {
   const way = least + most > 0 ? "sooner" : "later";
   // Where one end stays, or goes the other way, the likely hour is told, and how far the other may go.
   if (least * most <= 0 || from < WORTH_H) {
-    const atMost = `${sayDuration(to)} ${way} at the most`;
+    const atMost = `${sayDuration(to)} ${way} at most`;
     return Math.abs(likely) < WORTH_H
       ? `as soon, ${atMost}`
       : `about ${sayDuration(Math.abs(likely))} ${likely > 0 ? "sooner" : "later"}, ${atMost}`;

@@ -31,19 +31,19 @@ export function sayWindow({ window, state, spoilt }: JudgedWindow, nowMs: number
   const { start, end } = window;
   const say = (ms: number) => sayForecastMoment(new Date(ms), new Date(nowMs), clock);
   if (state === "spoiled")
-    return spoilt === "hold" ? "It waits for what the doubt comes to." : "Nothing will come of it.";
-  const close = end.p50 === null || end.p50 <= nowMs ? "" : `; closes about ${say(end.p50)}`;
-  if (isSoonerBySigns(state, start, nowMs)) return `Open by its signs, sooner than reckoned${close}.`;
-  if (state === "past" && (end.p50 === null || end.p50 > nowMs)) return "Past, sooner than reckoned.";
-  if (start.p50 === null) return "No window in sight.";
+    return spoilt === "hold" ? "On hold until the next checks." : "Failed. Put it on hot compost.";
+  const close = end.p50 === null || end.p50 <= nowMs ? "" : `; good until about ${say(end.p50)}`;
+  if (isSoonerBySigns(state, start, nowMs)) return `Ready now by its signs, earlier than expected${close}.`;
+  if (state === "past" && (end.p50 === null || end.p50 > nowMs)) return "Past its best, earlier than expected.";
+  if (start.p50 === null) return "Ready date unknown.";
   if (start.p50 > nowMs) {
     const span =
       start.p10 !== null && start.p90 !== null && start.p10 > nowMs
         ? `, between ${say(start.p10)} and ${say(start.p90)}`
         : "";
-    return `Opens about ${say(start.p50)}${span}${close}.`;
+    return `Likely ready about ${say(start.p50)}${span}${close}.`;
   }
   // By warmth alone; the verdict may still wait for a sign or a reading.
-  if (end.p50 === null) return "By its warmth the window is open, and it keeps.";
-  return end.p50 > nowMs ? `Open until about ${say(end.p50)}.` : `Closed about ${say(end.p50)}.`;
+  if (end.p50 === null) return "By warmth it should be ready. It keeps.";
+  return end.p50 > nowMs ? `Good until about ${say(end.p50)}.` : `Past its best since about ${say(end.p50)}.`;
 }

@@ -3,7 +3,7 @@ import { paperNamed } from "@/core/paper/papers";
 import { MixingPaper } from "@/ui/paper/MixingPaper";
 import { openView } from "../../openPage";
 
-export const metadata: Metadata = { title: "Mixing sheet" };
+export const metadata: Metadata = { title: "Fill sheet" };
 
 export default async function MixingPaperPage({
   searchParams,

@@ -4,7 +4,7 @@ import { isLabelLanguage } from "@/words/labelLanguage";
 import { RoundPaper } from "@/ui/paper/RoundPaper";
 import { openView } from "../../openPage";
 
-export const metadata: Metadata = { title: "The round on paper" };
+export const metadata: Metadata = { title: "Today’s jobs on paper" };
 
 export default async function RoundPaperPage({
   searchParams,

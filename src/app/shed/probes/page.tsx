@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { DevicesScreen } from "@/ui/devices/DevicesScreen";
 import { openView } from "../../openPage";
 
-export const metadata: Metadata = { title: "Probes and loggers" };
+export const metadata: Metadata = { title: "Sensors" };
 
 export default async function ProbesPage() {
   const view = await openView("devices");

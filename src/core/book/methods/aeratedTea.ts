@@ -89,7 +89,7 @@ export const aeratedTea: Method = {
     { goal: "settle-seedlings", weight: 2, why: "Weak, at the root when they go out." },
     { goal: "rooting", weight: 2, why: "At the root when they go out; life rather than food." },
     { goal: "pests", weight: 1, why: "Some find fewer leaf troubles; the evidence is mixed." },
-    { goal: "perennials", weight: 2, why: "The fungal school suits what stays standing; the evidence is thin." },
+    { goal: "perennials", weight: 2, why: "The fungal recipe suits what stays standing; the evidence is thin." },
     { goal: "before-planting", weight: 1, why: "Neat on a bare bed." },
   ],
   basis: "water",

@@ -59,7 +59,7 @@ export const branStarter: Method = {
     ]),
     step(
       "wet",
-      "Sugared water a little at a time until a fistful holds, hand shiny, no drip.",
+      "Sugared water a little at a time until a handful holds, hand shiny, no drip.",
       "Dripping, it rots; dry, it sleeps.",
       ["sugar-water", "lactic-culture"],
     ),

@@ -31,7 +31,7 @@ export const chargedChar: Method = {
     {
       id: "standard",
       name: "Molasses and manure",
-      stance: "Two weeks at the least, four are better; judged by what still floats.",
+      stance: "Two weeks at least, four are better; judged by what still floats.",
       readiness: ripens(CHAR_CHARGING, 14),
       ingredients: [
         basis("water", "the bath"),

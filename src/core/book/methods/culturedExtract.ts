@@ -145,7 +145,7 @@ export const culturedExtract: Method = {
     },
     {
       act: "read-ph",
-      text: "Read pH at mid-depth",
+      text: "Measure pH halfway down",
       everyH: 96,
       fromH: 96,
       ifMissed: "The forecast stays wide. One reading puts it right.",

@@ -46,7 +46,7 @@ export const drumManureTea: Method = {
           "drench-growing",
           [20, 20, 40],
           21,
-          "Schools pour 1:1 round perennials and 1:10; without a meter 1:20 is the strongest. Soil only, never on leaves that are eaten.",
+          "Recipes pour 1:1 round perennials and 1:10; without a meter 1:20 is the strongest. Soil only, never on leaves that are eaten.",
         ),
         rate("drench-bare", [20, 20, 40], 21, "With months to harvest."),
         rate("compost", [0, 5, 20], 14, "Strong is fine."),

@@ -14,13 +14,13 @@ const CUES: readonly Cue[] = [
 const salted = {
   uses: [
     rate("drench-growing", [20, 100, 1000], 14, "Count the salt: it stays in the soil."),
-    rate("foliar", [100, 500, 1000], 14, "The salted school goes to 1:100."),
+    rate("foliar", [100, 500, 1000], 14, "The salted recipe goes to 1:100."),
     rate("seedling", [500, 1000, 2000], 21, "Weak; the salt."),
     rate("compost", [0, 10, 50], 7, "Against smell."),
   ],
 };
 const plain = [
-  rate("drench-growing", [10, 100, 1000], 14, "The rice-wash school pours 1:10."),
+  rate("drench-growing", [10, 100, 1000], 14, "The rice-wash recipe pours 1:10."),
   rate("foliar", [100, 500, 1000], 14, "Cautious; nothing to count but the acid."),
   rate("compost", [0, 10, 50], 7, "Against smell."),
 ];
@@ -51,7 +51,7 @@ export const lacticSerum: Method = {
     {
       id: "salted-rice",
       name: "Salted rice wash",
-      stance: "Salt on day nought, sugar on day two by the first volume; closed throughout. Keeps weeks.",
+      stance: "Salt on day 0, sugar on day two by the first volume; closed throughout. Keeps weeks.",
       readiness: ripens(SALTED_RICE_WASH, 7),
       ingredients: [
         basis("rice-wash", "the first rinse only, 20 to 40 g of rice to 100 mL"),
@@ -110,7 +110,7 @@ export const lacticSerum: Method = {
         }),
       ],
       uses: [
-        rate("drench-growing", [100, 500, 1000], 14, "The serum school goes to 1:1000."),
+        rate("drench-growing", [100, 500, 1000], 14, "The serum recipe goes to 1:1000."),
         rate("foliar", [500, 1000, 1000], 14, "Very thin."),
         rate("compost", [0, 10, 50], 7, "Against smell."),
       ],
@@ -204,7 +204,7 @@ export const lacticSerum: Method = {
       "Late sugar still helps until day four; after that it is a plain salted wash.",
     ),
     task("vented", "Vent, or look at the airlock", 2 * D, [3 * D], "Gas builds up. Open it slowly, from the side."),
-    task("read-ph", "Read pH at mid-depth", 2 * D, [5 * D], "The forecast stays wide. One reading puts it right."),
+    task("read-ph", "Measure pH halfway down", 2 * D, [5 * D], "The forecast stays wide. One reading puts it right."),
   ],
   yieldPerBasis: from(0.92, 0.97, 1),
   yieldUnit: "L",

@@ -46,7 +46,7 @@ export const leafMouldBrew: Method = {
           null,
           "Five times before planting if you can; nobody states how far apart. Water it in, or let rain do it.",
         ),
-        rate("drench-growing", [10, 20, 40], 21, "One school goes to 1:10. Neat on growing roots burns them."),
+        rate("drench-growing", [10, 20, 40], 21, "One recipe goes to 1:10. Neat on growing roots burns them."),
         rate("seed-mix", [100, 100, 200], null, "To wet the mix once."),
         rate("foliar", [20, 20, 40], 21, "Finely strained."),
         rate("compost", [0, 0, 5], 7, "Where a spent brew goes."),
@@ -72,7 +72,7 @@ export const leafMouldBrew: Method = {
       "A handful is three or four times too much, and sodium stays.",
       ["sea-salt"],
     ),
-    step("food", "Knead the mash through a fine bag in the water.", "It wants the starch out and the skins in.", [
+    step("food", "Knead the mash through a fine bag in the water.", "Ready in the starch out and the skins in.", [
       "potato",
     ]),
     step(

@@ -11,7 +11,7 @@ export const legumeLeafFerment: Method = {
   purpose: "Protein-rich leaf in a sweet bath, for leaf growth in a week.",
   goals: [
     { goal: "leaf-growth", weight: 3, why: "Nitrogen from legume leaf, ready in a week." },
-    { goal: "compost", weight: 1, why: "What is too old goes on the heap." },
+    { goal: "compost", weight: 1, why: "What is too old goes on hot compost." },
   ],
   basis: "coconut-water",
   lid: "airlock",
@@ -65,7 +65,7 @@ export const legumeLeafFerment: Method = {
   ],
   tending: [
     task("vented", "Vent, or look at the airlock", D, [D], "Gas builds up. Open it slowly, from the side."),
-    task("read-ph", "Read pH at mid-depth", 3 * D, [4 * D], "The forecast stays wide. One reading puts it right."),
+    task("read-ph", "Measure pH halfway down", 3 * D, [4 * D], "The forecast stays wide. One reading puts it right."),
   ],
   yieldPerBasis: from(0.85, 0.95, 1.05),
   yieldUnit: "L",
@@ -89,5 +89,5 @@ export const legumeLeafFerment: Method = {
     air: "none: closed",
     time: "7 days, by smell",
   },
-  sureness: "One school only, from hot places: elsewhere trust the meter, not the seven days.",
+  sureness: "One recipe only, from hot places: elsewhere trust the meter, not the seven days.",
 };

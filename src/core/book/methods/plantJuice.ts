@@ -11,7 +11,7 @@ const USES: readonly UseRate[] = [
     use: "drench-growing",
     partsWater: { strongest: 500, default: 1000, weakest: 2000 },
     everyD: 7,
-    note: "One garden school pours 1:20, fifty times as strong: 5 % sugary juice. Patch-test before you leave the default.",
+    note: "One garden recipe pours 1:20, fifty times as strong: 5 % sugary juice. Patch-test before you leave the default.",
   },
   {
     use: "foliar",
@@ -180,5 +180,5 @@ export const plantJuice: Method = {
     air: "breathable cover, sugar cap",
     time: "5 to 7 days, by floating and smell",
   },
-  sureness: "Days are well agreed between 20 and 25 °C. How strong to use it is not: schools lie fifty times apart.",
+  sureness: "Days are well agreed between 20 and 25 °C. Dilution to use it is not: schools lie fifty times apart.",
 };

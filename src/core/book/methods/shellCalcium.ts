@@ -9,7 +9,7 @@ const USES = [
     "drench-growing",
     [100, 500, 1000],
     14,
-    "The soil school pours 1:10, near 1.5 g of calcium and much sour to the litre.",
+    "The soil recipe pours 1:10, near 1.5 g of calcium and much sour to the litre.",
   ),
   rate("injector", [500, 1000, 1000], 14, "Alone in the tank: phosphate and sulphate drop out with it."),
 ];
@@ -84,7 +84,7 @@ export const shellCalcium: Method = {
       "It gives off ten litres of gas to the litre of vinegar and climbs out of a full jar.",
       ["eggshell"],
     ),
-    step("cover", "Cloth tied over it. Never sealed. Label it.", "Sealed, it would burst anything.", []),
+    step("cover", "Cloth tied over it. Never close it tight. Label it.", "Sealed, it would burst anything.", []),
   ],
   stages: [
     stage("fizzing", "Fizzing", [0, 3], "breathable", "Most of the gas comes now."),

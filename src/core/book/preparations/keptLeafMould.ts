@@ -61,5 +61,5 @@ export const keptLeafMould: Method = {
   cautions: ["herbicide", "char-dust", "not-for-people"],
   work: { fillMin: 45, dayMin: 1, closeMin: 5 },
   lookAlike: { sugar: "none", water: "damp", air: "breathes", time: "kept for weeks" },
-  sureness: "What lives in it differs from wood to wood; nobody knows what is best.",
+  sureness: "What lives in it differs from wood to wood; what is best is unknown.",
 };

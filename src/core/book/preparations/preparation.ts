@@ -28,7 +28,7 @@ export const preparation = (why: string): Common => ({
   headspaceFor: "stirring",
   cautiousSchool: "standard",
   comfortC: { low: 5, high: 30 },
-  risk: { level: "low", why: "Seen and smelt at once." },
+  risk: { level: "low", why: "Seen and smelled at once." },
   drawsOut: { minerals: from(1, 1, 1), sugarLeft: from(1, 1, 1) },
 });
 

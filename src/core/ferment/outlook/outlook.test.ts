@@ -205,7 +205,7 @@ describe("a start that nobody wrote down", () => {
     expect(vague.start.p10).toBeLessThan(sure.start.p10);
     expect(vague.start.p90).toBeGreaterThan(sure.start.p90);
   });
-  it("is told by what is seen: a head already means that it began sooner, and is ready sooner by the record's own hours", () => {
+  it("is told by what is usual: a head already means that it began sooner, and is ready sooner by the record's own hours", () => {
     const head = foam(30, "full_head");
     const [sure, vague] = [unsure(0, [head]), unsure(8, [head])];
     expect(vague.start.p50).toBeLessThan(sure.start.p50);

@@ -56,7 +56,7 @@ describe("whether a batch may be used", () => {
     expect(of([smell(100, "sulphur"), smell(100.1, "sulphur")]).level).toBe("hold");
     expect(of([smell(100, "sulphur"), film(100.1, "coloured mould")]).level).toBe("hold");
   });
-  it("stays thrown out whatever is smelt later", () =>
+  it("stays thrown away whatever is smelt later", () =>
     expect(
       of([
         smell(100, "putrid"),

@@ -14,13 +14,13 @@ interface OverTimeProps {
 
 /** Where the temperature behind a forecast is from, for its drawing. */
 const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
-  read: "The liquid’s temperature was read.",
+  read: "Liquid temperature: measured.",
   place:
-    "The liquid’s temperature is worked out from where it stands and the air outside, through the vessel’s own slowness.",
-  air: "The liquid’s temperature is worked out from the air, through the vessel’s own slowness.",
-  climate: "The temperature is what these weeks usually are here: nothing tells it now.",
-  stated: "The temperature is as it was stated at the start, held.",
-  guessed: "The temperature is a guess: a reading would narrow all this.",
+    "The liquid’s temperature is calculated from its place and the air outside, through the vessel’s own slowness.",
+  air: "Liquid temperature: calculated from the air and the size of the vessel.",
+  climate: "The temperature is usual for this time of year: nothing tells it now.",
+  stated: "Liquid temperature: as entered at the start.",
+  guessed: "Liquid temperature: a guess. Measure it.",
 };
 
 /** The present stands so far across what is seen of a plate that is wider than the screen. */
@@ -82,8 +82,7 @@ export const OverTime = ({ page, pins, clock }: OverTimeProps) => {
         </div>
       </div>
       <p className="text-[0.9rem] text-soft">
-        {BASIS_WORDS[page.batch.basis]} Squares are what was done, dots what was seen, small dots what a probe read,
-        frames photographs; hollow readings do not count.
+        {BASIS_WORDS[page.batch.basis]} ■ actions, ● checks, · sensor readings, □ photos, ○ not counted.
       </p>
     </>
   );

@@ -31,7 +31,7 @@ describe("the axis of a course", () => {
     expect(curveAxis("sunk", null, 0, 150).ticks.map(({ text }) => text)).toEqual(["0", "50", "100"]));
 });
 
-describe("what is seen of a course", () => {
+describe("what is usual of a course", () => {
   const points = [-120, -50, 40, 108, 110, 140].map((hour) => ({ atMs: at(hour) }));
   it("begins with the batch, and has one point beyond the end, so that its line runs to the edge", () => {
     expect(scale.toMs).toBe(at(109));

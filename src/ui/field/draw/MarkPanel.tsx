@@ -87,7 +87,7 @@ const MarkFields = ({ mark }: { readonly mark: ReturnType<typeof useMark> }) => 
       value={mark.buffer}
       onChange={(event) => mark.setBuffer(event.target.value)}
       error={mark.act.fields["/bufferM"]}
-      hint="Local code stands above this distance."
+      hint="Local law may ask for more."
     />
   </>
 );
@@ -130,11 +130,11 @@ export const MarkPanel = ({ marks, units, line, onLine }: MarkPanelProps) => {
       <Refusal error={act.error} />
       <div className="flex flex-wrap gap-2">
         <Button variant="strong" disabled={act.busy || line.length === 0} onClick={() => void keep(false)}>
-          {chosen ? "Keep it so" : "Set it down"}
+          {chosen ? "Save" : "Set it down"}
         </Button>
         {chosen ? (
           <Button disabled={act.busy} onClick={() => void keep(true)}>
-            It is no more
+            Remove it
           </Button>
         ) : null}
       </div>

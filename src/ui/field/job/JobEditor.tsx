@@ -25,7 +25,7 @@ function useJobDraft({ view, kept, onDone }: EditorProps) {
   const setSteps = (steps: readonly JobStepDraft[]) => setDraft({ ...draft, steps });
   const send = async (putAway: boolean) => {
     if (!(await act.run({ ...requestOfJob(draft, view.field), putAway }))) return;
-    told(putAway ? `${draft.name} is put away; what was done stays in the books.` : `${draft.name} is kept.`);
+    told(putAway ? `${draft.name} is put away; its records stay.` : `${draft.name} saved.`);
     onDone();
   };
   return {
@@ -134,12 +134,12 @@ export const JobEditor = (props: EditorProps) => {
         <Refusal error={act.error} />
         <div className="flex flex-wrap gap-2">
           <Button variant="strong" disabled={act.busy} onClick={() => void send(false)}>
-            Keep the job
+            Save job
           </Button>
-          <Button onClick={onDone}>Leave it as it was</Button>
+          <Button onClick={onDone}>Cancel</Button>
           {draft.jobId === null ? null : (
             <Button variant="quiet" disabled={act.busy} onClick={() => void send(true)}>
-              Put the job away
+              Put job away
             </Button>
           )}
         </div>

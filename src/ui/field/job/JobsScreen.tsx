@@ -43,7 +43,7 @@ export function sayStep({ field }: JobsView, step: JobStep): string {
   if (step.does === "lay")
     return `${capital(LAID_WORDS[step.what])}${step.depthCm === null ? " on top" : `, worked in down to ${typedInField(step.depthCm / 100, "cm", field.farm.units)} ${sayFieldUnit("cm", field.farm.units)}`}`;
   const store = field.stores.find(({ id }) => id === step.storeId);
-  return `${store?.label ?? "a store that is empty"}, ${USES[step.use].name.toLowerCase()} at ${step.ratio}`;
+  return `${store?.label ?? "a container that is empty"}, ${USES[step.use].name.toLowerCase()} at ${step.ratio}`;
 }
 
 /** How much of it: by area, and all of it. */
@@ -177,7 +177,7 @@ const Job = ({
         ))}
       </ol>
       <p className="hidden print:block">
-        Gloves. Wash hands after. {CAUTIONS.runoff} Local code and your certifier stand above this card.
+        Gloves. Wash hands after. {CAUTIONS.runoff} Follow local law and your certifier first.
       </p>
     </article>
   );

@@ -123,7 +123,7 @@ const PutOn = ({ view, step, at, fields, onChange }: StepProps) => {
         ))}
       </SelectField>
       <TextField
-        label="How strong"
+        label="Dilution"
         value={step.ratio}
         onChange={(event) => onChange({ ratio: event.target.value })}
         error={fields[`/steps/${at}/ratio`]}

@@ -80,7 +80,7 @@ describe("jobs", () => {
       "1. lay something on",
       "2. put a liquid on",
     ]);
-    fireEvent.click(editor.getByRole("button", { name: "Keep the job" }));
+    fireEvent.click(editor.getByRole("button", { name: "Save job" }));
     await waitFor(() =>
       expect(actions.setJob.mock.calls[0]?.[0]).toMatchObject({
         jobId: null,
@@ -99,7 +99,7 @@ describe("jobs", () => {
     renderWith(actions, <JobsScreen view={viewOf([jobOf({ faults })])} />);
     expect(screen.getByText(/comes after “Worm castings on top”/)).toBeVisible();
     fireEvent.click(screen.getByRole("button", { name: "Change Spring beds" }));
-    fireEvent.click(screen.getByRole("button", { name: "Put the job away" }));
+    fireEvent.click(screen.getByRole("button", { name: "Put job away" }));
     await waitFor(() => expect(actions.setJob.mock.calls[0]?.[0]).toMatchObject({ jobId: 1, putAway: true }));
   });
 });
@@ -112,8 +112,8 @@ describe("a step put on in the field", () => {
     expect(screen.getByText(/A step of/)).toBeVisible();
     expect(screen.getByLabelText("Mix (L per m²)")).toHaveValue("3");
     expect(screen.getByRole("region", { name: "Who drinks" })).toHaveTextContent("100 mL for this step");
-    fireEvent.change(screen.getByLabelText(/^Water to thin it/), { target: { value: "source-1" } });
-    fireEvent.click(screen.getByRole("button", { name: /^It is on/ }));
+    fireEvent.change(screen.getByLabelText(/^Water for dilution/), { target: { value: "source-1" } });
+    fireEvent.click(screen.getByRole("button", { name: /^Log application|^It is on/ }));
     await waitFor(() =>
       expect(actions.applyStore.mock.calls[0]?.[0]).toMatchObject({
         storeId: 7,

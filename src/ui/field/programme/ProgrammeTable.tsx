@@ -14,7 +14,7 @@ import { told } from "../../kit/told";
 import { STAGE_WORDS } from "../StageSheet";
 import { INPUTS, lineFor, requestOf, type ProgrammeDraft, type StepDraft } from "./programmeDraft";
 
-const stageWord = (stage: GrowthStage): string => (stage === "bare" ? "bare ground" : STAGE_WORDS[stage]);
+const stageWord = (stage: GrowthStage): string => (stage === "bare" ? "bare soil" : STAGE_WORDS[stage]);
 const CELL =
   "min-h-11 w-full rounded-[5px] border-[1.5px] border-line bg-chalk px-2 text-ink focus:border-ink aria-[invalid=true]:border-rust";
 
@@ -104,7 +104,7 @@ const Line = ({ line, index, error, units, onChange, onTakeOut }: LineProps) => 
         </td>
         <td className="min-w-24 py-1 pr-2">
           <TypedCell
-            label={`How strong, ${of}`}
+            label={`Dilution, ${of}`}
             value={line.strength}
             placeholder={usual === undefined ? "" : sayDilution(usual)}
             onChange={(strength) => onChange({ strength })}
@@ -172,14 +172,14 @@ export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps)
     Object.entries(act.fields).find(([path]) => path.startsWith(`/steps/${index}/`))?.[1];
   const keep = async (putAway: boolean) => {
     if (!(await act.run({ programmeId: id, ...requestOf(draft, units), putAway }))) return;
-    told(putAway ? `${draft.name} is put away.` : `${draft.name} is kept.`);
+    told(putAway ? `${draft.name} is put away.` : `${draft.name} saved.`);
     onKept?.();
   };
   return (
-    <section aria-label={draft.name || "A new programme"} className="border-t-2 border-ink py-4">
+    <section aria-label={draft.name || "New schedule"} className="border-t-2 border-ink py-4">
       <div className="grid max-w-2xl gap-3 sm:grid-cols-2">
         <TextField
-          label="Programme"
+          label="Schedule"
           value={draft.name}
           onChange={(event) => setDraft({ ...draft, name: event.target.value })}
           error={act.fields["/name"]}
@@ -196,7 +196,7 @@ export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps)
         <table className="w-full">
           <thead>
             <tr className="text-left text-[0.86rem] text-soft">
-              {["Input", "How", "How strong", sayMixUnit("m2", units), "Every … days", "From", "To", ""].map((head) => (
+              {["Input", "How", "Dilution", sayMixUnit("m2", units), "Every … days", "From", "To", ""].map((head) => (
                 <th key={head} scope="col" className="pr-2 font-normal">
                   {head || <span className="sr-only">Take out</span>}
                 </th>
@@ -225,7 +225,8 @@ export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps)
           <Plus aria-hidden className="size-5" /> A line
         </Button>
         <Button variant="strong" disabled={act.busy || !isChanged} onClick={() => void keep(false)}>
-          Keep it
+          {" "}
+          Save{" "}
         </Button>
         {id === null ? null : (
           <Button variant="quiet" disabled={act.busy} onClick={() => void keep(true)}>

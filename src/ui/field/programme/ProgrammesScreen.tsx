@@ -19,8 +19,8 @@ export const ProgrammesScreen = ({ view }: { readonly view: ProgrammesView }) =>
         </Link>
       </p>
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-        <h1 className="text-2xl">Programmes</h1>
-        {isNew ? null : <Button onClick={() => setIsNew(true)}>A new programme</Button>}
+        <h1 className="text-2xl">Schedules</h1>
+        {isNew ? null : <Button onClick={() => setIsNew(true)}>New schedule</Button>}
       </div>
       <p className="max-w-3xl text-soft">
         What a crop is given, how strong, every how many days, from which stage to which. {NOT_PROVEN}

@@ -66,7 +66,7 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
   if (plots.length === 0)
     return (
       <p className="text-soft">
-        Nothing is due in the next half year: no plot has a crop of these programmes, or its stages do not come.
+        Nothing is due in the next half year: no plot has a crop of these schedules, or its stages do not come.
       </p>
     );
   return (

@@ -83,14 +83,14 @@ describe("programmes", () => {
   it("are typed in as a table, and kept as they stand", async () => {
     const actions = fakeActions();
     renderWith(actions, <ProgrammesScreen view={viewOf()} />);
-    expect(screen.getByRole("button", { name: "Keep it" })).toBeDisabled();
+    expect(screen.getByRole("button", { name: "Save" })).toBeDisabled();
     type("Every how many days, line 1", "10");
-    type("How strong, line 1", "1:400");
+    type("Dilution, line 1", "1:400");
     type("For which crops", "tomatoes, peppers ,");
     fireEvent.click(screen.getByRole("button", { name: "A line" }));
     type("Input, line 2", "plant-juice");
     type("To, line 2", "flowering");
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() => expect(actions.setProgramme).toHaveBeenCalled());
     expect(actions.setProgramme.mock.calls[0]![0]).toMatchObject({
       programmeId: 1,
@@ -104,17 +104,15 @@ describe("programmes", () => {
   });
   it("say at the line what is wrong with it, and keep what was typed", async () => {
     const actions = fakeActions();
-    actions.setProgramme.mockResolvedValue(
-      refused("Something is wrong.", { "/steps/0/use": "The book knows no such use." }),
-    );
+    actions.setProgramme.mockResolvedValue(refused("Something is wrong.", { "/steps/0/use": "There is no such use." }));
     renderWith(actions, <ProgrammesScreen view={viewOf()} />);
     type("Every how many days, line 1", "often");
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
     await waitFor(() => expect(screen.getAllByRole("alert")[0]).toBeVisible());
     expect(actions.setProgramme).not.toHaveBeenCalled();
     type("Every how many days, line 1", "9");
-    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
-    await waitFor(() => expect(screen.getByText("The book knows no such use.")).toBeVisible());
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() => expect(screen.getByText("There is no such use.")).toBeVisible());
     expect(screen.getByLabelText("Every how many days, line 1")).toHaveValue("9");
   });
   it("are put away; a farm without one begins with what growers give over a season", async () => {

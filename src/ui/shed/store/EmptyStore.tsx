@@ -14,27 +14,27 @@ export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly o
   const { read, show } = useReadAmount();
   const [litres, setLitres] = useState(() => show(store.onHandL, OF_LITRES, true));
   const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
-  const [reason, setReason] = useState(over ? "past its day" : "");
+  const [reason, setReason] = useState(over ? "expired" : "");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
-    told("It is written down, with the reason.");
+    told("Saved with the reason.");
     onDone();
   };
   return (
-    <StoreForm busy={act.busy} error={act.error} act="Write it down" onSubmit={submit}>
+    <StoreForm busy={act.busy} error={act.error} act="Save" onSubmit={submit}>
       <Choices
         label="Where it goes"
         value={to}
         onChange={setTo}
         stacked
         options={[
-          { value: "composted", label: "on the heap", note: "Hot compost, away from water." },
+          { value: "composted", label: "on hot compost", note: "Hot compost, away from water." },
           {
             value: "bare-ground",
-            label: "onto bare ground",
+            label: "on bare soil",
             note: "Nothing growing, nothing sown this month; away from wells and streams.",
           },
-          { value: "wasted", label: "thrown out", note: "Spilt, leaked, or not even for the heap." },
+          { value: "wasted", label: "thrown away", note: "Spilled, leaked, or not even for compost." },
         ]}
       />
       <AmountField

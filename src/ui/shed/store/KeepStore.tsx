@@ -12,13 +12,13 @@ export const KeepStore = ({ store, onDone }: StoreActProps) => {
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, until, reason }))) return;
-    told("Kept. Print its label anew.");
+    told("Saved. Print a new label.");
     onDone();
   };
   return (
-    <StoreForm busy={act.busy} error={act.error} act="Keep this day" onSubmit={submit}>
+    <StoreForm busy={act.busy} error={act.error} act="Save date" onSubmit={submit}>
       <TextField
-        label="Keeps to"
+        label="Use by"
         type="date"
         value={until}
         onChange={(event) => setUntil(event.target.value)}
@@ -29,7 +29,7 @@ export const KeepStore = ({ store, onDone }: StoreActProps) => {
         value={reason}
         onChange={(event) => setReason(event.target.value)}
         error={act.fields["/reason"]}
-        hint="opened, poured from another, smelt and found good"
+        hint="opened, poured from another, smells good"
       />
     </StoreForm>
   );

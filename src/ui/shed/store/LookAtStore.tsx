@@ -9,8 +9,8 @@ import { NumberField, TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
 
 const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; readonly note: string }[] = [
-  { value: "smelt-good", label: "smells good", note: "As it did when it was stored. It may go out." },
-  { value: "smelt-off", label: "smells off", note: "Foul, rotten, or mouldy in colour. The heap or bare ground only." },
+  { value: "smelt-good", label: "smells good", note: "As when it was stored. You can use it." },
+  { value: "smelt-off", label: "smells bad", note: "Foul, rotten, or coloured mould. Compost or bare soil only." },
   { value: "loosened", label: "gas let out", note: "Turned slowly, face away; closed again or left loose." },
 ];
 
@@ -22,15 +22,11 @@ export const LookAtStore = ({ store, onDone }: StoreActProps) => {
   const [note, setNote] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, kind, ph: readOptional(ph), note }))) return;
-    told(
-      kind === "smelt-off"
-        ? "Written down. Now empty it: the heap or bare ground."
-        : "Written down, with day and name.",
-    );
+    told(kind === "smelt-off" ? "Saved. Now empty it: compost or bare soil." : "Saved with day and name.");
     onDone();
   };
   return (
-    <StoreForm busy={act.busy} error={act.error} act="Keep what was found" onSubmit={submit}>
+    <StoreForm busy={act.busy} error={act.error} act="Save check" onSubmit={submit}>
       <Choices label="What was found" value={kind} onChange={setKind} stacked options={LOOKS} />
       {kind === "loosened" ? null : (
         <NumberField

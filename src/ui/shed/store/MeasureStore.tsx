@@ -15,11 +15,11 @@ export const MeasureStore = ({ store, onDone }: StoreActProps) => {
   const [reason, setReason] = useState("");
   const submit = async () => {
     if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
-    told("The books say so too now.");
+    told("Saved.");
     onDone();
   };
   return (
-    <StoreForm busy={act.busy} error={act.error} act="So much is in it" onSubmit={submit}>
+    <StoreForm busy={act.busy} error={act.error} act="Save amount" onSubmit={submit}>
       <AmountField
         label="It holds"
         of={OF_LITRES}

@@ -64,13 +64,13 @@ export const PourStore = ({ store, onDone }: StoreActProps) => {
         onChange={(event) => setContainer(event.target.value as typeof container)}
         error={fields["/parts/0/container"]}
       >
-        <option value="breathable">breathing lid: cloth, paper, loose cap</option>
+        <option value="breathable">loose lid: cloth, paper, loose cap</option>
         <option value="vented">vented: airlock or valve</option>
         <option value="sealed">tight lid</option>
       </SelectField>
       <TextField label="Where" value={place} onChange={(event) => setPlace(event.target.value)} />
       <p className="text-[0.9rem] text-soft">
-        Each part has a number of its own under batch {store.batchId}; its shelf life runs on from where it stands.
+        Each part has a number of its own under batch {store.batchId}; its use-by date stays.
       </p>
     </StoreForm>
   );

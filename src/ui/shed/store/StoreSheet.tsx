@@ -47,13 +47,13 @@ export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
     >
       <div className="grid gap-5">
         {over ? (
-          <Notice tone="error" title="It is past its day">
-            Not on anything that is growing. The heap or bare ground may still have it; the books keep where it went.
+          <Notice tone="error" title="It is expired">
+            Not on anything that is growing. Compost or bare soil may have it. Ruchka records where it went.
           </Notice>
         ) : null}
         {store.smelt === "off" ? (
-          <Notice tone="error" title="It was found off">
-            The heap or bare ground, and nothing that grows. A better smell later does not make it good again.
+          <Notice tone="error" title="It smells bad">
+            Compost or bare soil only, never growing plants. A better smell later does not change this.
           </Notice>
         ) : null}
         <Choices
@@ -61,10 +61,10 @@ export const StoreSheet = ({ store, view, onClose }: StoreSheetProps) => {
           value={act}
           onChange={setAct}
           options={[
-            { value: "look", label: "smelt, let out" },
-            { value: "pour", label: "poured over" },
+            { value: "look", label: "check" },
+            { value: "pour", label: "pour" },
             { value: "count", label: "measured" },
-            { value: "keep", label: "another day" },
+            { value: "keep", label: "change use-by date" },
             { value: "empty", label: "emptied" },
           ]}
         />
