@@ -45,6 +45,7 @@ export {
 export { insertLabResult, listLabResults, listLabResultsOf, type LabResult } from "./labResults";
 export { listFeedings } from "./lineage";
 export { findPhoto, insertBatchPhoto, insertForagePhoto, listBatchPhotos } from "./photos";
+export { insertArranged, listArranged, type ArrangedTask } from "./arranged";
 export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";
 export { insertResidue, listResidues, type BatchResidue } from "./residues";
 export { listLastPh } from "./readings";

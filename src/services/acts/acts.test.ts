@@ -26,6 +26,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     climateSwingC: 8,
   },
   changeFarm: { requestKey: KEY, name: "Own field", currency: "EUR" },
+  arrangeTask: { requestKey: KEY, taskKey: "12-stirred", personId: 1, until: AT, reason: "at the market" },
   addPerson: { requestKey: KEY, name: "Cleo" },
   changePerson: { requestKey: KEY, id: 1, name: "Ana" },
   changeVessel: { requestKey: KEY, id: 1, name: "Blue drum", volumeL: 200, heldBefore: "food" },

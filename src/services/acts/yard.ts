@@ -2,5 +2,6 @@ import "server-only";
 import { addVessel } from "../farm";
 import { cleanVessel } from "../batch";
 import { sayPlace } from "../ferment";
+import { arrangeTask } from "../yard";
 
-export const YARD_ACTS = { addVessel, cleanVessel, sayPlace } as const;
+export const YARD_ACTS = { addVessel, cleanVessel, sayPlace, arrangeTask } as const;

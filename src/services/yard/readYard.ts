@@ -5,6 +5,7 @@ import {
   listRunningBatches,
   listStandingOfRunning,
   type Entry,
+  listArranged,
   listTaskShares,
 } from "@/data/batch";
 import { listActors, type Farm } from "@/data/farm";
@@ -22,6 +23,8 @@ import { readOpenMixings, shedTasks, type OpenMixing } from "./shedRound";
 import { airAhead, fitBands } from "../weather";
 
 const HOUR_MS = 3_600_000;
+/** A task that was arranged longer ago is over. */
+const ARRANGED_MS = 8 * 24 * HOUR_MS;
 
 export type VesselStatus = "running" | "dirty" | "free";
 
@@ -77,9 +80,10 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW, heldBefor
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [people, shares, lines, allVessels, batches, entries, waters, mixings, plans] = await Promise.all([
+  const [people, shares, arranged, lines, allVessels, batches, entries, waters, mixings, plans] = await Promise.all([
     listActors(db),
     listTaskShares(db),
+    listArranged(db, new Date(now.getTime() - ARRANGED_MS)),
     listLinesOfRunning(db),
     listVesselStates(db),
     listRunningBatches(db),
@@ -131,6 +135,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
       shed: [...shed, ...field],
       bands,
       shares,
+      arranged,
       clock: farm,
       units: farm.units,
       now,

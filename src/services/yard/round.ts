@@ -7,7 +7,7 @@ import { taskWordOf } from "@/core/tend/taskWords";
 import type { VesselState } from "@/data/vessels";
 import type { Plan } from "@/data/shed";
 import type { Farm } from "@/data/farm";
-import type { DaySlot, TaskShare } from "@/data/batch";
+import type { ArrangedTask, DaySlot, TaskShare } from "@/data/batch";
 import { sayEntry } from "@/words/said";
 import { sayVolume } from "@/formats/amounts";
 import { clockTime, hourOfDay, isoDay, sayDay, sayDuration, sayForecastMoment, type FarmClock } from "@/formats/times";
@@ -200,6 +200,8 @@ export interface RoundInput {
   readonly shed: readonly RoundDraft[];
   readonly bands: readonly FitBand[];
   readonly shares: readonly TaskShare[];
+  /** What somebody gave away or put off. */
+  readonly arranged?: readonly ArrangedTask[];
   readonly clock: FarmClock;
   readonly units: Farm["units"];
   readonly now: Date;
@@ -213,6 +215,12 @@ function atItsHour(task: RoundDraft, slot: DaySlot | null, clock: FarmClock): Ro
   return { ...task, dueMs };
 }
 
+/** Until when a task is put off, while that hour has not come. */
+const putOffOf = (told: ArrangedTask | null, now: Date): RoundTask["putOff"] =>
+  told?.untilAt && told.untilAt > now
+    ? { untilMs: told.untilAt.getTime(), reason: told.reason, by: told.actorName }
+    : null;
+
 /** The round: late first, then what is due now in walking order along the vessels, then by the clock, tomorrow's last. */
 export function roundTasks({
   running,
@@ -221,6 +229,7 @@ export function roundTasks({
   shed,
   bands,
   shares,
+  arranged = [],
   clock,
   units,
   now,
@@ -229,7 +238,11 @@ export function roundTasks({
   const today = isoDay(now, clock);
   const offer = (draft: RoundDraft | null, share: TaskShare | null = null) => {
     if (!draft) return;
-    const task = atItsHour(draft, share?.slot ?? null, clock);
+    const told = arranged.find(({ taskKey }) => taskKey === draft.key) ?? null;
+    const putOff = putOffOf(told, now);
+    const hourly = atItsHour(draft, share?.slot ?? null, clock);
+    // Put off, it is late no more until its hour has come.
+    const task: RoundDraft = putOff ? { ...hourly, dueMs: putOff.untilMs, urgency: "later" } : hourly;
     const known = byKey.get(task.key);
     if (known && task.dueMs >= known.dueMs) return;
     const urgency = task.urgency === "late" ? "late" : urgencyOf(task.dueMs, now, false);
@@ -237,7 +250,8 @@ export function roundTasks({
       ...task,
       urgency,
       tomorrow: urgency === "later" && isoDay(new Date(task.dueMs), clock) !== today,
-      who: share?.personName ?? null,
+      who: told ? told.personName : (share?.personName ?? null),
+      putOff,
     });
   };
   for (const item of running) {

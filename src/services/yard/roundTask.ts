@@ -25,12 +25,14 @@ export interface RoundTask {
   readonly vesselOrder: number;
   /** Tomorrow's, by the farm's calendar. */
   readonly tomorrow: boolean;
-  /** Whose it is; null for whoever is there. */
+  /** Whose it is; null for anyone. */
   readonly who: string | null;
+  /** Put off to an hour, with why and by whom; null where it was not, or that hour has come. */
+  readonly putOff: { readonly untilMs: number; readonly reason: string; readonly by: string } | null;
 }
 
 /** A task before it is placed in the day. */
-export type RoundDraft = Omit<RoundTask, "tomorrow" | "who">;
+export type RoundDraft = Omit<RoundTask, "tomorrow" | "who" | "putOff">;
 
 export interface RoundDone {
   readonly entryId: number;

@@ -19,6 +19,7 @@ import { focusFor, LogSheet, type LogFocus } from "../batch/LogSheet";
 import { asItStands } from "../kit/asItStands";
 import { Button, buttonClass } from "../kit/Button";
 import { ThingSheet } from "../farm/ThingSheet";
+import { ArrangeSheet } from "./ArrangeSheet";
 import { RoundList } from "./RoundList";
 import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "../drawings/TimePlate";
 import { VesselColumn, type VesselActs } from "./VesselColumn";
@@ -41,6 +42,7 @@ type OpenSheet =
   | { readonly type: "log"; readonly batch: BatchView; readonly vesselName: string; readonly focus: LogFocus }
   | { readonly type: "close"; readonly batch: BatchView; readonly vesselName: string }
   | { readonly type: "add" }
+  | { readonly type: "arrange"; readonly task: RoundTask }
   | null;
 
 const FitHours = ({ yard }: { readonly yard: YardView }) => {
@@ -128,10 +130,34 @@ function useYardActs(yard: YardView) {
     }
     setBusyKey(null);
   };
+  /** One after the other; one word for all, and one way back. */
+  const touchAll = async (tasks: readonly RoundTask[]) => {
+    const logged: { batchId: number; entryId: number }[] = [];
+    let count = 0;
+    for (const { touch: wanted } of tasks) {
+      if (wanted.type === "clean" && (await clean.run({ vesselId: wanted.vesselId }))) count += 1;
+      if (wanted.type !== "log-act") continue;
+      const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
+      if (!answer) continue;
+      count += 1;
+      logged.push({ batchId: wanted.batchId, entryId: answer.entryId });
+    }
+    if (count === 0) return;
+    told(`${plural(count, "task")} done.`, {
+      action: {
+        label: "Undo",
+        onClick: () =>
+          void (async () => {
+            for (const { batchId, entryId } of logged)
+              await log.run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } });
+          })(),
+      },
+    });
+  };
   useYardKeys(yard.vessels, acts);
   useKey("n", () => setSheet({ type: "add" }));
 
-  return { sheet, setSheet, busyKey, acts, touch };
+  return { sheet, setSheet, busyKey, acts, touch, touchAll };
 }
 
 /** The hour, and how much is on the go. */
@@ -217,9 +243,16 @@ const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselA
   );
 };
 
-/** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
-export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
-  const { sheet, setSheet, busyKey, acts, touch } = useYardActs(yard);
+/** The panel that is open over the yard. */
+const YardSheet = ({
+  yard,
+  sheet,
+  onClose,
+}: {
+  readonly yard: YardView;
+  readonly sheet: OpenSheet;
+  readonly onClose: () => void;
+}) => {
   const clock = yard.farm;
   const { units } = yard.farm;
   const fresh = (batch: BatchView) =>
@@ -227,6 +260,34 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
       yard.vessels.flatMap((vessel) => vessel.batch ?? []),
       batch,
     );
+  return (
+    <>
+      {sheet?.type === "log" ? (
+        <LogSheet
+          batch={fresh(sheet.batch)}
+          vesselName={sheet.vesselName}
+          focus={sheet.focus}
+          clock={clock}
+          units={units}
+          nowMs={yard.nowMs}
+          onClose={onClose}
+        />
+      ) : null}
+      {sheet?.type === "close" ? (
+        <CloseSheet batch={fresh(sheet.batch)} vesselName={sheet.vesselName} units={units} onClose={onClose} />
+      ) : null}
+      {sheet?.type === "arrange" ? (
+        <ArrangeSheet task={sheet.task} people={yard.people} nowMs={yard.nowMs} clock={clock} onClose={onClose} />
+      ) : null}
+      {sheet?.type === "add" ? <ThingSheet kind="vessel" onClose={onClose} /> : null}
+    </>
+  );
+};
+
+/** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
+export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
+  const { sheet, setSheet, busyKey, acts, touch, touchAll } = useYardActs(yard);
+  const clock = yard.farm;
 
   return (
     <div className="grid md:grid-cols-[minmax(0,1fr)_316px]">
@@ -265,29 +326,12 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
           clock={clock}
           busyKey={busyKey}
           onTouch={(task) => void touch(task)}
+          onTouchAll={(tasks) => void touchAll(tasks)}
+          onArrange={(task) => setSheet({ type: "arrange", task })}
         />
         <FitHours yard={yard} />
       </aside>
-      {sheet?.type === "log" ? (
-        <LogSheet
-          batch={fresh(sheet.batch)}
-          vesselName={sheet.vesselName}
-          focus={sheet.focus}
-          clock={clock}
-          units={units}
-          nowMs={yard.nowMs}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet?.type === "close" ? (
-        <CloseSheet
-          batch={fresh(sheet.batch)}
-          vesselName={sheet.vesselName}
-          units={units}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet?.type === "add" ? <ThingSheet kind="vessel" onClose={() => setSheet(null)} /> : null}
+      <YardSheet yard={yard} sheet={sheet} onClose={() => setSheet(null)} />
     </div>
   );
 };

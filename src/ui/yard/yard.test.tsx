@@ -23,6 +23,7 @@ const task = (change: Partial<RoundTask>): RoundTask => ({
   vesselOrder: 0,
   tomorrow: false,
   who: null,
+  putOff: null,
   ...change,
 });
 
@@ -168,12 +169,56 @@ describe("the round", () => {
         clock={FARM}
         busyKey="b"
         onTouch={() => undefined}
+        onTouchAll={() => undefined}
+        onArrange={() => undefined}
       />,
     );
-    const buttons = screen.getAllByRole("button");
+    const buttons = [...document.querySelectorAll("[data-round]")];
     expect(buttons.map((button) => button.textContent?.slice(0, 5))).toEqual(["lateD", "nowDr", "18:00"]);
     expect(buttons[1]).toBeDisabled();
     expect(screen.getByText("Drum: Stirred")).toHaveTextContent("by Ana");
+  });
+});
+
+describe("several tasks at once", () => {
+  it("are picked, done one after the other, and taken back together", async () => {
+    const actions = fakeActions();
+    const touch = { type: "log-act", batchId: 4, act: "stirred" } as const;
+    const round = [
+      task({ key: "a", title: "Drum: stir", touch }),
+      task({ key: "b", title: "Pail: stir", touch: { ...touch, batchId: 5 } }),
+    ];
+    renderWith(actions, <YardScreen yard={yardOf([vesselOf("Drum")], { round })} />);
+    fireEvent.click(screen.getByRole("button", { name: "Several at once" }));
+    for (const button of document.querySelectorAll("[data-round]")) fireEvent.click(button);
+    expect(actions.logEntry).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole("button", { name: "Mark 2 as done" }));
+    await waitFor(() => expect(actions.logEntry.mock.calls.map(([request]) => request.batchId)).toEqual([4, 5]));
+  });
+  it("is given to a person or put off with a reason, from its own line", async () => {
+    const actions = fakeActions();
+    renderWith(
+      actions,
+      <YardScreen
+        yard={yardOf([vesselOf("Drum")], {
+          round: [task({ key: "4-stirred", title: "Drum: stir" })],
+          people: [{ id: 2, name: "Ben" }],
+        })}
+      />,
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Give or put off" }));
+    fireEvent.change(screen.getByLabelText("Who does it"), { target: { value: "2" } });
+    fireEvent.click(screen.getByRole("radio", { name: "In 3 h" }));
+    fireEvent.change(screen.getByLabelText("Reason it can wait"), { target: { value: "rain" } });
+    fireEvent.click(screen.getByRole("button", { name: "Save" }));
+    await waitFor(() =>
+      expect(actions.arrangeTask.mock.calls[0]?.[0]).toMatchObject({
+        taskKey: "4-stirred",
+        personId: 2,
+        until: new Date(at(3)).toISOString(),
+        reason: "rain",
+      }),
+    );
   });
 });
 

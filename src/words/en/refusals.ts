@@ -209,6 +209,9 @@ export const REFUSALS = {
   "last-person": () => "Somebody has to stay. Add another person first.",
   "recording-as": ({ name }: { name: string }) => `You are recording as ${name}. Change the person at the top first.`,
   "state-of-kind": () => "A person or a sensor can be put away, not lent or repaired.",
+  "put-off-back": () => "Choose a later time.",
+  "put-off-far": () => "Choose a time within 7 days.",
+  "put-off-why": () => "Say why it can wait.",
   "vessel-away": ({ vessel, state }: { vessel: string; state: "lent" | "repair" | "retired" }) =>
     `${vessel} is ${{ lent: "lent out", repair: "in repair", retired: "put away" }[state]}. Bring it back first: Farm, Vessels.`,
   "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>
