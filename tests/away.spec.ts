@@ -9,7 +9,7 @@ async function pourOn(page: Page, beds: readonly string[]): Promise<void> {
   await what.selectOption(await what.locator("option").filter({ hasText: "Nettle extract" }).getAttribute("value"));
   for (const bed of beds) await page.getByRole("button", { name: bed }).click();
   await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
-  await page.getByLabel(/^(Why all the same|This is blocked)/).fill("overcast all day, and cool");
+  await page.getByLabel(/^(Reason for using it anyway|This is blocked)/).fill("overcast all day, and cool");
   await page.getByRole("button", { name: "Log application" }).click();
   await expect(page.getByText(/logged\. Not sent yet/)).toBeVisible();
 }

@@ -71,10 +71,10 @@ async function strainTea(page: Page): Promise<void> {
 async function putOn(page: Page): Promise<void> {
   await page.getByLabel(/^Water for dilution/).selectOption({ label: "Butt: free of chlorine" });
   // Where the sun is high at this hour, it is asked about.
-  const why = page.getByLabel(/^(Why all the same|This is blocked)/);
+  const why = page.getByLabel(/^(Reason for using it anyway|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("overcast all day, cool, and no wind");
   await page.getByRole("checkbox", { name: /^Strained to/ }).check();
-  await page.getByRole("button", { name: /^Log application|^It is on/ }).click();
+  await page.getByRole("button", { name: /^Log (application|\d+ of)/ }).click();
 }
 
 test.use({ farmKind: "ripe" });

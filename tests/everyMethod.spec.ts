@@ -117,7 +117,7 @@ async function putOn(page: Page, label: string, litres: number, set: number): Pr
   const against = page.getByRole("region", { name: "Warnings" });
   for (const said of await against.getByRole("paragraph").allTextContents())
     expect(said, `${label} is cautioned on ${use}`).toContain("The sun is high");
-  const why = page.getByLabel(/^(Why all the same|This is blocked)/);
+  const why = page.getByLabel(/^(Reason for using it anyway|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("under a shade net, out of the sun");
   const strained = page.getByRole("checkbox", { name: /^Strained to/ });
   if ((await strained.count()) > 0) await strained.check();

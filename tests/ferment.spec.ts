@@ -25,7 +25,7 @@ const closed = async (page: Page) => {
 test("stuck in the cold, asked what warmth would do, and rescued by a heater", async ({ page }) => {
   await openBatch(page, "Cold pail");
   await expect(page.getByText("Stuck", { exact: true })).toBeVisible();
-  await expect(page.getByText(/never heads up|hardly moves/)).toBeVisible();
+  await expect(page.getByText(/over the last 24 h: too cold/)).toBeVisible();
   await expect(page.getByText("Ready date unknown.")).toBeVisible();
   await page.getByRole("button", { name: "What if" }).click();
   const asked = panel(page, /what if/);
@@ -63,7 +63,7 @@ test("peaks tonight: the window, the hours fit for it, and the head that says no
   await expect(page.getByText("Use it as the recipe says.")).toBeVisible();
   await page.goto("/");
   await expect(page.getByRole("region", { name: "Today’s jobs" })).toContainText(
-    /Good until about .*(fit hours before that|no fit hours come before that)/,
+    /Good until about .*(good time to apply before then: |No good time to apply before then)/,
   );
 });
 
@@ -73,7 +73,7 @@ test("spoils: held on one bad look, which two taps don’t make two, thrown away
   await log.getByLabel("When").selectOption({ label: "2 h ago" });
   await log.getByRole("button", { name: /^putrid/ }).click();
   await expect(log.getByText("On hold", { exact: true })).toBeVisible();
-  await expect(log.getByText(/Not used until this is settled/)).toBeVisible();
+  await expect(log.getByText(/Do not use it yet/)).toBeVisible();
   await log.getByLabel("When").selectOption({ label: "2 h ago" });
   await log.getByRole("button", { name: /^sulphur/ }).click();
   await expect(log.getByText(/Smells sulphur/)).toBeVisible();
@@ -92,7 +92,7 @@ test("a probe that fell silent, posts again over HTTP, and what can't be is kept
   await page.goto("/shed/probes");
   await expect(page.getByText(/Nothing since/)).toBeVisible();
   await openBatch(page, "Probe drum");
-  await expect(page.getByText("The temperature is usual for this time of year: nothing tells it now.")).toBeVisible();
+  await expect(page.getByText("Temperature: usual for this time of year. Nothing measures it now.")).toBeVisible();
   const post = (readings: object[], token = TOKEN) =>
     request.post("/api/readings", { headers: { authorization: `Bearer ${token}` }, data: { readings } });
   const ago = (hours: number) => new Date(NOW_MS - hours * 3_600_000).toISOString();

@@ -75,7 +75,7 @@ test.describe(() => {
 
       await page.getByLabel("What", { exact: true }).selectOption({ index: 1 });
       await page.getByRole("button", { name: "Bed 3," }).click();
-      await page.getByLabel("Dilution").fill("1:100");
+      await page.getByLabel("Dilution", { exact: true }).fill("1:100");
       const loads = page.getByRole("region", { name: "Loads" });
       await expect(loads.getByText("1st", { exact: true })).toBeVisible();
       await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
@@ -126,7 +126,7 @@ test("sets a programme, sees it over the season, on the bed and in the round", a
   await expect(page.getByRole("list", { name: "By your schedules" })).toBeVisible();
   await seesNoBarrier(page);
   await page.goto("/");
-  await expect(page.getByText(/by our programmes: .*Bed 5/).first()).toBeVisible();
+  await expect(page.getByText(/by your schedules: .*Bed 5/).first()).toBeVisible();
 });
 
 test("layers on a bed are one job, done step by step; a compost bin is named, treated and put away", async ({
@@ -155,7 +155,7 @@ test("layers on a bed are one job, done step by step; a compost bin is named, tr
   await job.getByRole("link", { name: "Put it on" }).click();
   await hears(page, /^A step of/);
   await page.getByLabel(/^Water for dilution/).selectOption({ label: "Old well: free of chlorine" });
-  const why = page.getByLabel(/^(Why all the same|This is blocked)/);
+  const why = page.getByLabel(/^(Reason for using it anyway|This is blocked)/);
   if ((await why.count()) > 0) await why.fill("overcast, and no other hour");
   await page.getByRole("button", { name: "Log application" }).click();
   await hears(page, /^Bed 8: .* logged\./);
@@ -193,6 +193,7 @@ test("plantings go out as a file, come in again changed, and the inspector has t
   const text = await readFile(await out.path(), "utf8");
   expect(text.split("\n")[0]).toContain("planting,plot,crop");
   const changed = `${text.trim()}\r\n,Bed 14,kale,,,2031-01-02,,40,,,,\r\n`;
+  await page.getByRole("region", { name: "In" }).getByRole("radio", { name: "plantings" }).click();
   await page
     .getByLabel("Or a file")
     .setInputFiles({ name: "plantings.csv", mimeType: "text/csv", buffer: Buffer.from(changed) });

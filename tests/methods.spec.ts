@@ -157,7 +157,7 @@ test(
       "brown sugar",
     );
     const plums = page.getByRole("region", { name: "a crate of spoiled plums" });
-    await expect(plums).toContainText("Not sugar-drawn plant juice: it wants fresh, healthy tips.");
+    await expect(plums).toContainText("Not sugar-drawn plant juice: it needs fresh, healthy tips.");
     await plums.getByLabel("What does it weigh? (kg)").fill("none");
     await expect(plums.getByRole("alert")).toContainText("A number above 0.");
     await plums.getByLabel("What does it weigh? (kg)").fill("0,5");
@@ -211,10 +211,10 @@ test("chooses by what is needed, and for a day", { tag: "@both" }, async ({ page
   await expect(page.getByRole("main").getByRole("alert")).toContainText("That day has been.");
 });
 
-test("compares two schools: where they differ, by how much, and the cautious one", async ({ page }) => {
+test("compares two schools: where they differ, by how much, and the cautious recipe", async ({ page }) => {
   await page.goto("/book/plant-juice");
   const table = page.getByRole("region", { name: "Compare recipes" }).first();
-  await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("the cautious one");
+  await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("cautious");
   const sugar = table.getByRole("row", { name: /Brown sugar/ });
   await expect(sugar).toContainText(/× 2 apart/);
   await expect(page.getByRole("region", { name: "Where growers differ" })).toContainText("× 50 apart");

@@ -85,7 +85,7 @@ test("reads a file in: five kinds of wrong are named at their rows, then all of 
   );
   await expect(page.getByText("Parted by semicolons, in the Western code page.")).toBeVisible();
   for (const words of [
-    'Neither the book nor the farm knows "Stardust".',
+    'Unknown ingredient: "Stardust".',
     '"lots" is no number.',
     "A lot can't come in on a day that has not been.",
     "The use-by date is before the date received.",
@@ -118,7 +118,7 @@ test("photographs a place: made small on the phone, kept with the farm, shown be
   await photograph.setInputFiles({ name: "words.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
   await expect(page.getByText("This picture could not be read. Is it a photograph?")).toBeVisible();
   await photograph.setInputFiles({ name: "ditch.png", mimeType: "image/png", buffer: Buffer.from(large) });
-  await expect(page.getByText("The picture saved.")).toBeVisible();
+  await expect(page.getByText("Photo saved.")).toBeVisible();
   const picture = page.getByRole("img", { name: "Alder ditch" });
   await expect(picture).toBeVisible();
   // It stands on the page before it has come in.

@@ -19,30 +19,35 @@ const SITUATIONS: readonly Situation[] = [
     drum: "Unsaid drum",
     state: "Ready",
     says: [/pH 3\.7/, /Smells cidery/, /Use it as the recipe says/],
-    never: [/warm it/i, /hardly moves/],
+    never: [/warm it/i, /too cold/],
     next: "Log",
   },
   {
     drum: "Room tea",
     state: /Ready|Best now/,
     says: [/Smells earthy/, /Use it as the recipe says/],
-    never: [/never heads up/],
+    never: [/too cold/],
     next: "Log",
   },
   {
     drum: "Adrift drum",
     state: "Ready",
     says: [/The meter is likely off/],
-    never: [/must reach 4/, /fits badly/, /add culture/],
+    never: [/must reach 4/, /does not fit the rest/, /add culture/],
     next: "Log",
   },
   { drum: "Doubted drum", state: "Ready", says: [/“sulphur” was not borne out/], next: "Log" },
   { drum: "Ammonia drum", state: "Almost ready", says: [/Smells ammonia/, /once more/], next: "Log: smell it" },
-  { drum: "Maggot drum", state: "On hold", says: [/maggots/, /Two clean looks/], next: "Log: look" },
+  { drum: "Maggot drum", state: "On hold", says: [/maggots/, /2 good checks/], next: "Log: check it" },
   { drum: "Rotten drum", state: "Failed", says: [/Smells putrid/, /Never on a crop/], next: "Log" },
-  { drum: "Floating char", state: /Too early|Nearly/, says: [/50 % has sunk: stir it long/], next: "Log: stir it" },
-  { drum: "Cut tea", state: /Too early|Nearly/, says: [/stood without air for 8 h/], next: "Log: smell it" },
-  { drum: "Heated drum", state: "Too early", says: [/Its heater lost its power/], next: "Log: read pH" },
+  {
+    drum: "Floating char",
+    state: /Too early|Almost ready/,
+    says: [/50 % has sunk: stir it long/],
+    next: "Log: stir it",
+  },
+  { drum: "Cut tea", state: /Too early|Almost ready/, says: [/stood without air for 8 h/], next: "Log: smell it" },
+  { drum: "Heated drum", state: "Too early", says: [/Its heater lost its power/], next: "Log: measure pH" },
   {
     drum: "Cold shell",
     state: "Almost ready",
@@ -98,7 +103,7 @@ test("a second look settles a doubt either way", { tag: "@phone" }, async ({ pag
   await expect(log.getByText("Ready").first()).toBeVisible();
   await page.keyboard.press("Escape");
   await openDrum(page, "Maggot drum");
-  await page.getByRole("button", { name: "Log: look" }).click();
+  await page.getByRole("button", { name: "Log: check it" }).click();
   await page
     .getByRole("dialog")
     .getByRole("button", { name: /^maggots/ })

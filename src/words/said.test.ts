@@ -204,9 +204,9 @@ describe("what topping up left of the strength", () => {
     expect(sayThinned(1, 250)).toBeNull();
     expect(sayThinned(0.996, 250)).toBeNull();
     expect(sayThinned(0.9, 250)).toBe(
-      "Water added water: it is at 90 % of its first strength, and 1:225 does what 1:250 would.",
+      "Thinned with water: it is at 90 % of its first strength, and 1:225 does what 1:250 would.",
     );
-    expect(sayThinned(0.5, 0)).toBe("Water added water: it is at 50 % of its first strength.");
+    expect(sayThinned(0.5, 0)).toBe("Thinned with water: it is at 50 % of its first strength.");
   });
 });
 

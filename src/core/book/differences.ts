@@ -124,7 +124,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "What is past its best",
     ["leaf-mould-brew", "leachate-bloom", ...TEAS],
-    [side("still onto the garden"), mild("nothing that smells bad")],
+    [side("still for the garden"), mild("nothing that smells bad")],
     null,
     "mild smell: compost or bare soil; foul: compost only",
     "The nose sorts it.",
@@ -132,7 +132,7 @@ export const DIFFERENCES: readonly Difference[] = [
   difference(
     "How long it serves once the air stops",
     ["aerated-tea", "feeding-tea", "leachate-bloom"],
-    [side("under 3 h"), mild("1 h on leaves, 4 h on soil"), side("12 h"), side("days, if the air stays on")],
+    [side("at once"), mild("1 h on leaves, 4 h on soil"), side("12 h"), side("days, if the air stays on")],
     12,
     "1 h on leaves, 4 h on soil, 12 h at the very end",
     "The shortest that growers give for a living tea.",
@@ -202,7 +202,7 @@ export const DIFFERENCES: readonly Difference[] = [
     "It goes by the recipe.",
   ),
   difference(
-    "Dilution tea goes on",
+    "Dilution of the tea",
     ["aerated-tea"],
     [side("undiluted"), mild("1:1 on leaves"), side("1:10 to 1:16")],
     17,
@@ -367,7 +367,7 @@ export const DIFFERENCES: readonly Difference[] = [
     [side("no need"), side("fine"), mild("hard parts only")],
     null,
     "chop what is hard, leave what is soft",
-    "Foam is what counts.",
+    "More surface draws more juice.",
   ),
   difference(
     "When to pick",

@@ -154,7 +154,7 @@ export function possibilitiesOf(item: HandItem, shed: ReadonlyMap<string, number
     if (!found) continue;
     const { recipe, slot } = found;
     if (item.spoiled && WANTS_FRESH.includes(method.id))
-      excluded.push({ methodName: method.name, because: "Ready in fresh, healthy tips." });
+      excluded.push({ methodName: method.name, because: "It needs fresh, healthy tips." });
     else possibilities.push(possibility(recipe, slot, item, shed, largestL));
   }
   const cautions = [

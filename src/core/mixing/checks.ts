@@ -25,7 +25,7 @@ export const BUBBLES = step(
       holds("none", "Look for a kinked hose, a stone that floats, a pump that is off."),
       fits("mild", "Enough for a thin brew. Open the pump if castings lie loose."),
       fits("brisk all over", "As it should be."),
-      holds("violent", "Turn it down: it beats threads apart and throws foam it will overflow."),
+      holds("violent", "Turn it down: it beats threads apart and throws foam over the rim."),
     ],
   },
 );

@@ -40,7 +40,7 @@ export const documentOf = (recipe: Recipe, about: { name: string; source: string
 /** The book's own recipe of a school, written down. @throws {DomainError} `unknown-method`, `unknown-school` */
 export function bookDocument(methodId: string, schoolId?: string): RecipeDocument {
   const recipe = findRecipe(methodId, schoolId);
-  return documentOf(recipe, { name: recipe.school.name, source: "the usual", note: recipe.school.stance });
+  return documentOf(recipe, { name: recipe.school.name, source: "the standard recipe", note: recipe.school.stance });
 }
 
 /**

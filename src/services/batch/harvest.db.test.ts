@@ -102,7 +102,7 @@ describe("straining, storing, applying", () => {
     const young = await farm.fill(other, "cultured-extract", 50, hoursAgo(48));
     const close = (change: object = {}) =>
       closeBatch(farm.context(), closing({ batchId: young, yieldL: 40, ...change }));
-    expect((await refusalOf(close())).fields["/overrideReason"]).toContain('The verdict is "too early"');
+    expect((await refusalOf(close())).fields["/overrideReason"]).toContain('Its state is "too early"');
     await farm.log(young, hoursAgo(3), { kind: "smell", word: "putrid" });
     const held = await refusalOf(close({ overrideReason: "smells fine to me" }));
     expect(held).toMatchObject({ code: "batch-held", fields: { "/kind": "On hold: do not strain it for use." } });
@@ -236,7 +236,7 @@ describe("straining, storing, applying", () => {
     ],
     ["a ratio with no water", { ratio: "1:0" }, "/ratio", 'Write "neat"'],
     ["a ratio in words", { ratio: "a good glug" }, "/ratio", "is not a ratio"],
-    ["a use that does not exist", { useId: "bathe" }, "/useId", "no use"],
+    ["a use that does not exist", { useId: "bathe" }, "/useId", "Unknown use"],
     [
       "a use the book does not know for it",
       { useId: "seedling", overrideReason: "" },

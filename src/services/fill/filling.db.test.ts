@@ -104,7 +104,7 @@ describe("filling a vessel", () => {
 
   it.each([
     ["a school that does not exist", { schoolId: "twelve-parts" }, "/schoolId", 'has no recipe "twelve-parts"'],
-    ["a method that does not exist", { methodId: "moon-water" }, "/methodId", "There is no method"],
+    ["a method that does not exist", { methodId: "moon-water" }, "/methodId", "Unknown method"],
     ["more than the vessel takes", { basisAmount: 99 }, "/basisAmount", "the vessel takes"],
     ["a start in the future", { startedAt: "2031-03-21T10:00:00Z" }, "/startedAt", "lies in the future"],
     ["a start long ago", { startedAt: "2030-03-21T10:00:00Z" }, "/startedAt", "two months"],

@@ -25,7 +25,7 @@ export async function pickRecipe(
   const school = atField("/schoolId", () => findSchool(method, picked.schoolId));
   if (picked.versionNo === undefined || picked.versionNo === null) {
     const recipe = recipeOf(method, school);
-    const about = { name: school.name, source: "the usual", note: school.stance };
+    const about = { name: school.name, source: "the standard recipe", note: school.stance };
     return { recipe, document: documentOf(recipe, about), versionNo: null };
   }
   const version = await findRecipeVersion(db, method.id, school.id, picked.versionNo);

@@ -531,7 +531,7 @@ describe("finished inputs", () => {
       { kind: "counted", note: "" },
     ]);
   });
-  it("keep to change use-by date by a reason, and what is alive no longer than it is", async () => {
+  it("get another use-by date by a reason, and what is alive no longer than it is", async () => {
     const storeId = await farm.strained();
     const keep = (until: string, id = storeId) =>
       keepStore(farm.context(), { requestKey: key(), storeId: id, until, reason: "opened" });

@@ -47,7 +47,7 @@ describe("a store that has stood long", () => {
       });
     expect(await refusalOf(apply())).toMatchObject({
       code: "use-barred",
-      message: expect.stringContaining("smell it") as string,
+      message: expect.stringContaining("Smell it") as string,
     });
     await check(storeId, "smelt-good", later(35));
     expect(await apply()).toHaveProperty("applicationId");

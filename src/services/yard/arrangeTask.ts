@@ -1,5 +1,5 @@
 import "server-only";
-import { object, orNull, REASON, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
+import { MOMENT, object, orNull, REASON, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
 import { insertArranged } from "@/data/batch";
 import { listActors } from "@/data/farm";
 import { act } from "../act";
@@ -14,7 +14,7 @@ const ARRANGE_TASK = object(["requestKey", "taskKey", "personId", "until"], {
   /** Whose it is; null for anyone. */
   personId: orNull(ROW_ID),
   /** Not before then; null for as soon as it is due. */
-  until: orNull({ type: "string", format: "date-time" }),
+  until: orNull(MOMENT),
   reason: orNull(REASON),
 });
 

@@ -44,7 +44,7 @@ function dueTasks(plots: readonly PlotCalendar[], today: string, now: Date): Rou
         does: "put-on",
         on: name,
         title: `${name}: on ${plural(own.length, "bed")}`,
-        why: `${USES[use].name}, by your schedules:  ${own
+        why: `${USES[use].name}, by your schedules: ${own
           .slice(0, NAMED)
           .map((due) => due.name)
           .join(", ")}${more}`,

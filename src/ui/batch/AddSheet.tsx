@@ -53,7 +53,7 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
   return (
     <FormSheet
       title={`Add to ${vesselName}`}
-      act="Mark as added"
+      act="Log addition"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

@@ -22,7 +22,7 @@ const Reasons = ({ page, running }: { readonly page: BatchPage; readonly running
       {running && batch.bestLook ? <li>{batch.bestLook.words}</li> : null}
       {running && batch.next.atMs > page.nowMs + 1_800_000 ? (
         <li>
-          Try again {sayForecastMoment(new Date(batch.next.atMs), new Date(page.nowMs), clock)}
+          Next check: {sayForecastMoment(new Date(batch.next.atMs), new Date(page.nowMs), clock)}
           {batch.next.atMs - page.nowMs < 9 * 3_600_000 && isNight(new Date(batch.next.atMs), clock)
             ? ", though it is night: it may be best then"
             : ""}

@@ -153,7 +153,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
           <TextArea
             label={
               draft.isEarly
-                ? `Why strain it now? Its state is “${batch.stateWords.toLowerCase()}”?`
+                ? `Its state is “${batch.stateWords.toLowerCase()}”. Why strain it now?`
                 : "Why does it go where food grows?"
             }
             hint="Saved with the batch."

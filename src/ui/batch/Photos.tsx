@@ -66,7 +66,7 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
         <div>
           <TakePicture
             of="A photograph of it"
-            label={busy ? "Storage" : "Take photo"}
+            label={busy ? "Saving…" : "Take photo"}
             disabled={busy}
             onTaken={(file) => void keep(file)}
           />

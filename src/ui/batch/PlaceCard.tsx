@@ -36,7 +36,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
   const put = async (request: { kind: PlaceKind; lowC?: number; highC?: number }) => {
     if (!(await say.run({ vesselId, ...request }))) return;
     setOpen(false);
-    told(request.kind === "unsaid" ? "Place removed." : "Its place is reserved for it.");
+    told(request.kind === "unsaid" ? "Place removed." : "Place saved.");
   };
   if (place && !open)
     return (

@@ -36,7 +36,7 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
   return (
     <FormSheet
       title="Into the shed"
-      act="Mark as added the shed"
+      act="Add to stock"
       busy={act.busy}
       error={act.error}
       onSubmit={submit}

@@ -61,7 +61,7 @@ export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange }: WhenChoi
               {sayAgo(hours)}
             </option>
           ))}
-          <option value="on">on change use-by date</option>
+          <option value="on">on another day</option>
         </select>
       </label>
       {when.type === "on" ? (

@@ -72,11 +72,11 @@ describe("adding to a batch", () => {
     fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
     expect(screen.getByText(/The recipe asks for 275 g of brown sugar on day 2/)).toBeVisible();
     expect(screen.getByLabelText("How much (kg)")).toHaveValue("0.275");
-    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log addition" }));
     await waitFor(() => expect(screen.getAllByText("The shed holds 100 g of brown sugar.").length).toBeGreaterThan(0));
     expect(screen.getByLabelText("How much (kg)")).toHaveValue("0.275");
-    await waitFor(() => expect(screen.getByRole("button", { name: "Mark as added" })).toBeEnabled());
-    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
+    await waitFor(() => expect(screen.getByRole("button", { name: "Log addition" })).toBeEnabled());
+    fireEvent.click(screen.getByRole("button", { name: "Log addition" }));
     await waitFor(() => expect(actions.addToBatch).toHaveBeenCalledTimes(2));
     expect(actions.addToBatch).toHaveBeenCalledWith(
       expect.objectContaining({ batchId: 4, ingredientId: "brown-sugar", amount: 0.275 }),
@@ -86,7 +86,7 @@ describe("adding to a batch", () => {
     const actions = show(pageOf("lactic-serum"));
     fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
     fireEvent.change(screen.getByLabelText("How much (kg)"), { target: { value: amount } });
-    fireEvent.click(screen.getByRole("button", { name: "Mark as added" }));
+    fireEvent.click(screen.getByRole("button", { name: "Log addition" }));
     await waitFor(() => expect(screen.getByLabelText("How much (kg)")).toHaveAttribute("aria-invalid", "true"));
     expect(actions.addToBatch).not.toHaveBeenCalled();
   });
@@ -97,7 +97,7 @@ describe("taking some for other batches", () => {
     const actions = show(pageOf("lactic-serum"));
     fireEvent.click(screen.getByRole("button", { name: "Move some to shed" }));
     fireEvent.change(screen.getByLabelText("Taken (L)"), { target: { value: "2,5" } });
-    fireEvent.click(screen.getByRole("button", { name: "Mark as added the shed" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
     await waitFor(() =>
       expect(actions.takeFromBatch).toHaveBeenCalledWith(expect.objectContaining({ batchId: 4, litres: 2.5 })),
     );
@@ -107,7 +107,7 @@ describe("taking some for other batches", () => {
     fireEvent.click(screen.getByRole("button", { name: "To the shed" }));
     expect(screen.getByText(/serves other recipes as lactic culture. 6 L are there/)).toBeVisible();
     fireEvent.change(screen.getByLabelText("Taken (L)"), { target: { value: "2" } });
-    fireEvent.click(screen.getByRole("button", { name: "Mark as added the shed" }));
+    fireEvent.click(screen.getByRole("button", { name: "Add to stock" }));
     await waitFor(() =>
       expect(actions.moveToShed).toHaveBeenCalledWith(expect.objectContaining({ storeId: 8, litres: 2 })),
     );

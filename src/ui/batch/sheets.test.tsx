@@ -137,7 +137,7 @@ describe("straining", () => {
   });
   it("asks for a reason only against the verdict", () => {
     openClose(batchOf("cultured-extract", { state: "early", stateWords: "Too early" }));
-    expect(screen.getByLabelText(/Why strain it now\? Its state is “too early”/)).toBeVisible();
+    expect(screen.getByLabelText(/Its state is “too early”\. Why strain it now\?/)).toBeVisible();
   });
   it("lets a failed batch only be thrown away, with the caution", async () => {
     const { sent } = openClose(batchOf("cultured-extract", { state: "spoiled", stateWords: "Failed" }));

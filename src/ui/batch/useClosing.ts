@@ -77,7 +77,7 @@ export function destinationsOf({ state, closing }: BatchView) {
       label: "Used at once",
       note: living
         ? `On leaves within an hour of the air stopping, on soil within ${keeping.shelfH} h.`
-        : "Straight to the field; what is left stays as a container.",
+        : "Straight to the field. What is left is kept in a container.",
       disabled: failed || weighed,
     },
     { value: "discard" as const, label: "Thrown away", note: "On hot compost, away from water. Never on crops." },

@@ -169,7 +169,7 @@ const WhatGoesIn = ({
       <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
         <th className="text-left font-normal">Goes in</th>
         <th className="pr-3 text-right font-normal">usual</th>
-        <th className="pr-3 text-right font-normal">is usual</th>
+        <th className="pr-3 text-right font-normal">Usual</th>
         <th className="text-right font-normal">dose</th>
       </tr>
     </thead>

@@ -29,7 +29,7 @@ export const WaterNeed = ({
       {rate && thinL > 0
         ? `, ${sayVolume(thinL, units)} to dilute it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
         : ""}
-      , {sayVolume(rinseL, units)} to rinse. Treat water now: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
+      , {sayVolume(rinseL, units)} to rinse. Set aside to stand: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
       {known.length === 0
         ? "What the butts hold is not read yet: it is written down in the shed, under Water."
         : `${known.map(({ name, leftL }) => `${name} holds about ${sayVolume(leftL, units)}`).join("; ")}: ${

@@ -253,7 +253,7 @@ describe("the scale panel", () => {
     fireEvent.click(screen.getByRole("radio", { name: "So much water" }));
     type("Water (L)", "10");
     expect(screen.getByLabelText("Water in all")).toHaveTextContent(
-      /Water in all: 2.390 L, 10 L to brew, 2.375 L to dilute it all at 1:250 \(drench, growing plants\), 5 L to rinse\. Treat water now: none\./,
+      /Water in all: 2.390 L, 10 L to brew, 2.375 L to dilute it all at 1:250 \(drench, growing plants\), 5 L to rinse\. Set aside to stand: none\./,
     );
   });
   it("works out the land", () => {

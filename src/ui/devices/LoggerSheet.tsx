@@ -159,7 +159,7 @@ const HowToRead = ({
       ) : null}
       {preview.columns.length > 0 ? (
         <Choices
-          label="Mark as added"
+          label="Unit"
           value={unit}
           onChange={setUnit}
           options={(["°C", "°F", "pH"] as const).map((value) => ({ value, label: value }))}

@@ -65,7 +65,7 @@ const Layer = ({
             : ""}
           {dose.clearOn ? ` Not to be harvested before ${sayDay(dose.clearOn)}.` : ""}
           {dose.note ? ` ${dose.note}` : ""}
-          {dose.overrideReason ? ` Reason:  ${dose.overrideReason}` : ""}
+          {dose.overrideReason ? ` Reason: ${dose.overrideReason}` : ""}
         </span>
       </span>
       <Button

@@ -17,7 +17,7 @@ import { ShedNav } from "../shed/ShedNav";
 import { readLines, type FileLine } from "./readStream";
 
 const KIND_WORDS: Readonly<Record<FileKind, { readonly name: string; readonly note: string }>> = {
-  lots: { name: "lots", note: "What added: new lots are added, those that are there already are left alone." },
+  lots: { name: "lots", note: "Your stock: new lots are added, those that are there already are left alone." },
   stock: { name: "stock", note: "What is on hand: each row counts a lot, and the difference is written as a count." },
   plantings: {
     name: "plantings",

@@ -112,7 +112,7 @@ export const FillMain = ({ vessel, making, farm, filling }: FillSheetProps & { r
           tone="error"
           title={vessel.status === "running" ? `${vessel.name} is in use.` : `${vessel.name} needs washing first.`}
         >
-          Your text saved. Choose another vessel.
+          Your text is saved. Choose another vessel.
         </Notice>
       ) : null}
       {noAir ? (

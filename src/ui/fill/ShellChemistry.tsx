@@ -17,7 +17,7 @@ function workOut(
   percent: number | null,
   units: UnitSystem,
 ): { answer: ShellCalcium | null; problem: string | null } {
-  if (percent === null) return { answer: null, problem: "Dilution is it, in per cent?" };
+  if (percent === null) return { answer: null, problem: "Fill in the strength of the vinegar, in per cent." };
   try {
     return { answer: shellCalcium({ vinegarL, shellKg, aceticPercent: percent }), problem: null };
   } catch (error) {

@@ -88,7 +88,7 @@ describe("filling by any recipe", () => {
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "90" } });
     expect(within(chemistry).getByRole("alert")).toHaveTextContent("must lie between 0 % and 30 %");
     fireEvent.change(within(chemistry).getByLabelText(/strength/), { target: { value: "strong" } });
-    expect(within(chemistry).getByRole("alert")).toHaveTextContent("Dilution is it, in per cent?");
+    expect(within(chemistry).getByRole("alert")).toHaveTextContent("Fill in the strength of the vinegar, in per cent.");
     expect(screen.getByLabelText("Crushed eggshell, kg")).toHaveValue("8.22");
   });
   it("warns where a starter is too thin, the brew too cold, the recipe new here", () => {

@@ -29,7 +29,7 @@ const PhotoButton = ({ place }: { readonly place: Place }) => {
   const send = async (file: File) => {
     setBusy(true);
     try {
-      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("The picture saved.");
+      if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("Photo saved.");
     } catch {
       toast.error("This picture could not be read. Is it a photograph?");
     } finally {
@@ -142,7 +142,7 @@ function useVisit(place: Place, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    told(takes ? "Added to stock. The place rests now." : "The visit saved.");
+    told(takes ? "Added to stock. The place rests now." : "Visit saved.");
     onClose();
   });
   const { fields } = act;

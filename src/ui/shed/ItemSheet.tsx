@@ -200,7 +200,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
     >
       <div className="grid gap-6">
         <section aria-label="Lots">
-          {item.lots.length === 0 ? <p className="text-soft">Nothing of it added to stock.</p> : null}
+          {item.lots.length === 0 ? <p className="text-soft">None of it in stock yet.</p> : null}
           <ol className="divide-y divide-line border-y border-line empty:hidden">
             {item.lots.map((one) => (
               <LotRow

@@ -19,7 +19,7 @@ const TITLES: Readonly<Record<LotAct, string>> = {
   "place": "It was moved",
   "waste": "Some of it removed",
   "count": "What is left of it",
-  "expiry": "It keeps to change use-by date",
+  "expiry": "Change use-by date",
   "beans-sown": "Three beans are sown in it",
   "beans": "How did the beans come up?",
   "vigour": "What a handful tells",

@@ -216,7 +216,7 @@ describe("a store", () => {
     renderWith(actions, <StoreSheet store={STORE} view={VIEW} onClose={closed} />);
     return actions;
   };
-  it("is measured, and keeps to change use-by date by a reason", async () => {
+  it("is measured, and gets another use-by date by a reason", async () => {
     const actions = open();
     fireEvent.click(screen.getByRole("radio", { name: "measured" }));
     type("It holds (L)", "18,5");

@@ -126,7 +126,7 @@ const Made = ({ made, trace }: { readonly made: TracedApplication; readonly trac
       <td className="pr-3">
         {USES[made.useId]?.name ?? made.useId}, {sayDilution(made.partsWater)}, {sayVolume(made.mixL, units)}
         {made.note ? `. ${made.note}` : ""}
-        {made.overrideReason ? `. Reason:  ${made.overrideReason}` : ""}
+        {made.overrideReason ? `. Reason: ${made.overrideReason}` : ""}
       </td>
       <td className="pr-3">{made.by}</td>
       <td className="pr-3">{made.carries.map(sayCarried).join("; ") || "nothing to wait for"}</td>
@@ -172,7 +172,7 @@ export const TraceScreen = ({ trace }: { readonly trace: Trace }) => (
       <Where trace={trace} />
     )}
     <h2 className="mt-6 text-xl">Made from</h2>
-    {trace.batches.length === 0 ? <p className="text-soft">Mark as added no batch.</p> : null}
+    {trace.batches.length === 0 ? <p className="text-soft">It went into no batch.</p> : null}
     <ul>
       {trace.batches.map((batch) => (
         <BatchLine key={batch.id} batch={batch} trace={trace} />

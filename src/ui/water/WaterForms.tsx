@@ -17,7 +17,7 @@ export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; read
   const typed = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres }) => {
     if (!(await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number }))) return;
-    told(`${water.name}: the level saved.`);
+    told(`${water.name}: level saved.`);
     onClose();
   });
   return (
@@ -48,7 +48,7 @@ export const StripSheet = ({ water, onClose }: { readonly water: WaterView; read
   const submit = handleSubmit(async ({ free, total }) => {
     if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))
       return;
-    told(`${water.name}: the strip saved.`);
+    told(`${water.name}: strip reading saved.`);
     onClose();
   });
   return (

@@ -44,7 +44,7 @@ describe("picking the water", () => {
     const draft = (sourceId: number, startId: number | null = null) => ({ sourceId, startId, reason: "" });
     expect(waterProblem(VIEW, draft(1), 50)).toBeNull();
     expect(waterProblem(VIEW, draft(2), 50)).toMatch(/0\.9 mg\/L of chlorine kills/);
-    expect(waterProblem(VIEW, draft(2, 5), 50)).toBe("Ready in 3 h more.");
+    expect(waterProblem(VIEW, draft(2, 5), 50)).toBe("Ready in 3 h.");
     expect(waterProblem(VIEW, draft(2, 6), 50)).toBeNull();
     expect(waterProblem(VIEW, NO_WATER, 50)).toBeNull();
   });

@@ -50,7 +50,7 @@ export function waterProblem(view: WatersView, { sourceId, startId }: WaterDraft
   const start = view.starts.find(({ id }) => id === startId);
   if (start) {
     const leftH = (start.readyMs - view.nowMs) / 3_600_000;
-    if (leftH > 0) return `Ready in ${sayDuration(leftH)} more.`;
+    if (leftH > 0) return `Ready in ${sayDuration(leftH)}.`;
     return null;
   }
   const answer = treatWater({

@@ -17,6 +17,6 @@ export const DOOR: Readonly<Record<DoorCode, (megabytes: number) => string>> = {
   "disk-full": () =>
     "The disk of the farm's computer is full: nothing more can be saved until there is room on it. What you typed is kept here.",
   "busy": () => "Others are writing to the same thing just now. What you typed is kept here; send it again.",
-  "out-of-reach": () => "No connection to Ruchka. Your text saved. Try again in a moment.",
-  "internal": () => "Ruchka had an error. Your text saved. If it happens again, tell the person who runs Ruchka.",
+  "out-of-reach": () => "No connection to Ruchka. Your text is saved. Try again in a moment.",
+  "internal": () => "Ruchka had an error. Your text is saved. If it happens again, tell the person who runs Ruchka.",
 };

@@ -154,7 +154,7 @@ const REASONS: Words = {
     ),
   "second-look": (reason) =>
     reason.what === "ph"
-      ? "One reading says ready. Read it once more, on change use-by date, to be sure."
+      ? "One reading says ready. Read it once more, on another day, to be sure."
       : "One sign says ready. Check once more to be sure.",
   "by-nose-alone": () => "No pH yet: only smells tell. A pH strip would make it sure.",
   "ph-rests-near": (reason) =>
@@ -183,7 +183,7 @@ const REASONS: Words = {
   "place-doubted": (reason, telling) =>
     `It was said to stand elsewhere: a liquid of ${sayTemperature(reason.meanC, telling.units)} does not go with that place in this weather. Say its place again, or log the heater.`,
   "readings-stopped": (reason, telling) =>
-    `No reading since ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}: no sensor reading. Check the sensor; until then the temperature is calculated.`,
+    `No reading since ${sayForecastMoment(atHour(telling, reason.hour), telling.now, telling.clock)}. Check the sensor; until then the temperature is calculated.`,
   "overheated": () => "It was too hot for its culture. It will stay slower.",
   "slow": () => "Slower than usual at this temperature. Check the culture, the dose, and chlorine in the water.",
   "no-bloom": (reason, telling) =>

@@ -138,7 +138,7 @@ export const REFUSALS = {
   "not-there-yet": () => "It had not come in on that day.",
   "received-ahead": () => "A lot can't come in on a day that has not been.",
   "expires-early": () => "The use-by date is before the date received.",
-  "opened-early": () => "It can't have been opened before it added.",
+  "opened-early": () => "It was opened before it was received. Check both dates.",
   "collected-backwards": () => "Collecting can't end before it began.",
   "not-made-yet": () => "It was not made by then.",
   "no-time-zone": ({ zone }: { zone: string }) => `"${zone}" is not a time zone.`,
@@ -184,7 +184,7 @@ export const REFUSALS = {
 
   // Vessels and room
   "vessel-filled": ({ vessel }: { vessel: string }): Said => [
-    `${vessel} was just filled. Choose another vessel. Your text saved.`,
+    `${vessel} was just filled. Choose another vessel. Your text is saved.`,
     "Just filled.",
   ],
   "vessel-mixing": ({ vessel, by }: { vessel: string; by: string }): Said => [
@@ -196,7 +196,7 @@ export const REFUSALS = {
     { vessel, method, from, until }: { vessel: string; method: string; from: string; until: string },
     say: Speech,
   ) =>
-    `${vessel} is taken by ${method} from ${say.day(from)} to about ${say.day(until)}. Take change use-by date or another vessel.`,
+    `${vessel} is taken by ${method} from ${say.day(from)} to about ${say.day(until)}. Choose another day or another vessel.`,
   "vessel-dirty": ({ vessel }: { vessel: string }): Said => [
     `${vessel} is not washed. Wash it first.`,
     "Wash it first.",
@@ -246,7 +246,7 @@ export const REFUSALS = {
   "step-done": ({ by }: { by: string }) => `${by} has done this step already. Load the page again.`,
   "step-is-put-on": () => "This comes out of a store: it is put on, and taken back, on the field.",
   "same-store-twice": () => "These are one store. Choose another to go with it.",
-  "residue-in-shed": () => "Mark as added the shed as a lot. Put its amount right there.",
+  "residue-in-shed": () => "It is in stock as a lot. Correct its amount there.",
   "entry-corrected": () => "Someone just corrected this entry. Reload the page.",
   "mixing-given-up": () => "Someone cancelled this filling.",
   "mixing-finished": () => "Someone finished this filling; the batch runs.",
@@ -280,7 +280,7 @@ export const REFUSALS = {
   "lot-counted-wrong": ({ left }: { left: Left }, say: Speech) =>
     `${say.stock(left.amount, left.unit)} are left by now: count it again.`,
   "more-than-came-in": ({ more }: { more: Left }, say: Speech) =>
-    `Then ${say.stock(more.amount, more.unit)} more would have gone out of this lot than added.`,
+    `Then ${say.stock(more.amount, more.unit)} more would have gone out of this lot than was added.`,
   "line-is-a-correction": () => "Count the lot instead: this line is itself a putting right.",
   "line-corrected": () => "Someone just corrected this line. Reload the page.",
   "no-weighing": ({ measure }: { measure: string }) => `No weighing of ${measure} is left.`,

@@ -14,7 +14,7 @@ const WHOLE = 0.995;
  */
 export function sayThinned(strength: number, partsWater: number): string | null {
   if (strength > WHOLE) return null;
-  const share = `Water added water: it is at ${formatNumber(100 * strength, 2)} % of its first strength`;
+  const share = `Thinned with water: it is at ${formatNumber(100 * strength, 2)} % of its first strength`;
   const parts = Math.round(partsForStrength(partsWater, strength));
   return parts > 0
     ? `${share}, and 1:${formatNumber(parts, 3)} does what 1:${formatNumber(partsWater, 3)} would.`

@@ -25,7 +25,7 @@ export function sayWaterWay({
   readonly hours: number;
   readonly ascorbicG: number | null;
 }): string {
-  const when = hours < 0.02 ? "under 3 h" : `in about ${sayDuration(hours)}`;
+  const when = hours < 0.02 ? "now" : `in about ${sayDuration(hours)}`;
   switch (treatment) {
     case "bubble":
       return `bubbled with air ${when}`;
@@ -44,7 +44,7 @@ export function sayWaterReason(reason: WaterReason): string {
     case "free-of-chlorine-by-source":
       return `Water from ${reason.source === "reverse-osmosis" ? "reverse osmosis" : `the ${reason.source}`} carries no chlorine.`;
     case "strip-needed":
-      return "Add strip reading for free and total chlorine first: without it chloramine can't be ruled out.";
+      return "Measure free and total chlorine with a strip first: without it chloramine can't be ruled out.";
     case "low-enough":
       return `${formatNumber(reason.totalMgPerL, 2)} mg/L of chlorine is little enough.`;
     case "chlorine-left":

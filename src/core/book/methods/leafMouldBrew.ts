@@ -72,7 +72,7 @@ export const leafMouldBrew: Method = {
       "A handful is three or four times too much, and sodium stays.",
       ["sea-salt"],
     ),
-    step("food", "Knead the mash through a fine bag in the water.", "Ready in the starch out and the skins in.", [
+    step("food", "Knead the mash through a fine bag in the water.", "The starch must come out; the skins stay in.", [
       "potato",
     ]),
     step(

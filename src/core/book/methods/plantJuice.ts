@@ -180,5 +180,5 @@ export const plantJuice: Method = {
     air: "breathable cover, sugar cap",
     time: "5 to 7 days, by floating and smell",
   },
-  sureness: "Days are well agreed between 20 and 25 °C. Dilution to use it is not: schools lie fifty times apart.",
+  sureness: "Days are well agreed between 20 and 25 °C. The dilution is not: recipes differ fifty times.",
 };

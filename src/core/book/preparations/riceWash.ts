@@ -56,5 +56,5 @@ export const riceWash: Method = {
   cautions: ["chlorine", "kitchen-apart", "not-for-people"],
   work: { fillMin: 10, dayMin: 0, closeMin: 2 },
   lookAlike: { sugar: "none", water: "the rinse itself", air: "no matter", time: "none: minutes" },
-  sureness: "Dilution it should be is agreed within a factor of two.",
+  sureness: "Recipes agree on the dilution within a factor of two.",
 };

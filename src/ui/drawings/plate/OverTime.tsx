@@ -15,10 +15,9 @@ interface OverTimeProps {
 /** Where the temperature behind a forecast is from, for its drawing. */
 const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
   read: "Liquid temperature: measured.",
-  place:
-    "The liquid’s temperature is calculated from its place and the air outside, through the vessel’s own slowness.",
+  place: "Liquid temperature: calculated from its place, the air outside and the size of the vessel.",
   air: "Liquid temperature: calculated from the air and the size of the vessel.",
-  climate: "The temperature is usual for this time of year: nothing tells it now.",
+  climate: "Temperature: usual for this time of year. Nothing measures it now.",
   stated: "Liquid temperature: as entered at the start.",
   guessed: "Liquid temperature: a guess. Measure it.",
 };
