@@ -457,6 +457,8 @@ describe("the round", () => {
         clock={FARM}
         busyKey={null}
         onTouch={() => undefined}
+        onTouchAll={() => undefined}
+        onArrange={() => undefined}
       />,
     );
     expect(screen.getByText("Tomorrow: 1 thing")).toBeVisible();

@@ -21,6 +21,7 @@ const taskOf = (key: string, change: Partial<RoundTask>): RoundTask => ({
   touch: { type: "log-act", batchId: 1, act: "stirred" },
   vesselOrder: 0,
   tomorrow: false,
+  putOff: null,
   who: null,
   ...change,
 });
