@@ -83,7 +83,7 @@ test.describe(() => {
         await page.getByLabel("Reason for using it anyway").fill("a trial bed");
       await seesNoBarrier(page);
       await page.getByRole("button", { name: "Log application" }).click();
-      await hears(page, /2 beds: .* down in the books\./);
+      await hears(page, /2 beds: .* logged\./);
 
       await page.getByRole("button", { name: "Bed 14," }).click();
       await page.getByRole("link", { name: "Open it" }).click();

@@ -202,10 +202,10 @@ test.describe(() => {
       await expect(page.getByText(/Undiluted it burns what grows there/).first()).toBeVisible();
       await page.getByLabel("Dilution", { exact: true }).fill("1:1");
       await page.getByLabel("Mix (L per m²)").fill("20");
-      await expect(loads.getByText(/ L in store: shared out by who wants it most/)).toBeVisible();
+      await expect(loads.getByText(/ L in stock: shared out by who wants it most/)).toBeVisible();
       await expect(page.getByText(/times what a bed soaks up at once/).first()).toBeVisible();
       await page.getByLabel("Dilution", { exact: true }).fill("1:0");
-      await expect(page.getByText('Write "neat" to use it undiluted.')).toBeVisible();
+      await expect(page.getByText('Write "undiluted" to use it without water.')).toBeVisible();
       await page.getByLabel("Dilution", { exact: true }).fill("1:16");
       await page.getByLabel("Mix (L per m²)").fill("2");
       await page.getByRole("button", { name: "Log application" }).click();

@@ -40,6 +40,12 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
+        <a
+          href="#content"
+          className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-chalk focus:px-4 focus:py-3 focus:font-semibold focus:text-ink focus:underline"
+        >
+          Skip to the page
+        </a>
         <SerwistProvider swUrl={WORKER} cacheOnNavigation={false} reloadOnOnline={false}>
           <FarmDoor units={frame?.farm.units ?? "metric"} person={person} readMs={frame?.ctx.now().getTime() ?? 0}>
             <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
@@ -50,7 +56,9 @@ export default async function RootLayout({ children }: { readonly children: Reac
                 person={person}
                 people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
               />
-              <main>{page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}</main>
+              <main id="content" tabIndex={-1} className="outline-none">
+                {page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}
+              </main>
               <Toaster
                 position="bottom-left"
                 offset={{ bottom: 76 }}

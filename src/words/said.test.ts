@@ -77,7 +77,7 @@ describe("amounts in the farm's units", () => {
   });
   it("neat loads have no water to tell", () => {
     expect(sayLoads([{ count: 2, mixL: 10, concentrateL: 10, waterL: 0 }], "can", "metric")).toBe(
-      "2 cans of 10 L, neat",
+      "2 cans of 10 L, undiluted",
     );
   });
 });

@@ -90,7 +90,7 @@ describe("ratios in growers' notations", () => {
   it.each(["1:0", "0:5", "a lot", "", "5 kg/L", "100 %", "0 %", "1:"])("refuses %p with a reason", (text) => {
     expect(refusal(() => parseDilution(text))).not.toBe("no refusal");
   });
-  it("tells a neat use from a slip", () => expect(refusal(() => parseDilution("1:0"))).toContain('Write "neat"'));
+  it("tells a neat use from a slip", () => expect(refusal(() => parseDilution("1:0"))).toContain('Write "undiluted"'));
 });
 
 describe("dilute", () => {

@@ -106,7 +106,7 @@ describe("a figure that can't be worked out gets a hint", () => {
     ["3 smoots", '"smoots" is not a unit'],
     ["0 L", "must be above nothing"],
     ["5000000000 L", "more than any farm has"],
-    ["16 L at 1:0", 'Write "neat"'],
+    ["16 L at 1:0", 'Write "undiluted"'],
     ["16 L at noon", "After “at” comes a ratio"],
     ["2 kg in 3 L", "Both must be volumes"],
     ["3 kg at 1:20", "A ratio needs a volume"],

@@ -234,7 +234,7 @@ describe("straining, storing, applying", () => {
       "/overrideReason",
       "stronger than the strongest",
     ],
-    ["a ratio with no water", { ratio: "1:0" }, "/ratio", 'Write "neat"'],
+    ["a ratio with no water", { ratio: "1:0" }, "/ratio", 'Write "undiluted"'],
     ["a ratio in words", { ratio: "a good glug" }, "/ratio", "is not a ratio"],
     ["a use that does not exist", { useId: "bathe" }, "/useId", "Unknown use"],
     [

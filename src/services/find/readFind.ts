@@ -1,5 +1,6 @@
 import "server-only";
 import { METHODS } from "@/core/book";
+import { namesOf } from "@/core/book/growersNames";
 import { INGREDIENT_IDS, INGREDIENTS, isWater } from "@/core/book/ingredients";
 import { listNamedBatches } from "@/data/batch";
 import { listPlotNames, listLand } from "@/data/field";
@@ -53,7 +54,13 @@ export async function readFind({ pool }: Context): Promise<{ readonly things: re
       ...stores.map(({ id, label, place, batchId }) => thing("container", id, label, place, `/batches/${batchId}`)),
       ...land.map(({ id, block }) => thing("bed", id, names.get(id) ?? "", block, `/field/plots/${id}`)),
       ...METHODS.map(({ id, name, shortName }) =>
-        thing("method", id, name, shortName === name ? "" : shortName, `/book/${id}`),
+        thing(
+          "method",
+          id,
+          name,
+          [...(shortName === name ? [] : [shortName]), ...namesOf(id)].join(", "),
+          `/book/${id}`,
+        ),
       ),
       ...INGREDIENT_IDS.filter((id) => !isWater(id)).map((id) =>
         thing("ingredient", id, INGREDIENTS[id].name, "", `/shed?item=${id}`),

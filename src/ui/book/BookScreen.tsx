@@ -4,8 +4,9 @@ import { METHODS } from "@/core/book";
 import type { Family } from "@/core/book/types";
 import type { BookView } from "@/services/book";
 import { farmRecipe } from "@/core/recipe/pick";
-import { Button } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
+import { Link } from "../kit/Link";
 import { useKey } from "../frame/keys";
 import { DayChoice } from "./DayChoice";
 import { GoalChoice } from "./GoalChoice";
@@ -50,6 +51,9 @@ export const BookScreen = ({ view, startBy }: { readonly view: BookView; readonl
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-2xl">Methods</h1>
         <div className="flex flex-wrap gap-2">
+          <Link href="/book/names" className={buttonClass("plain")}>
+            Names and family tree
+          </Link>
           <Button onClick={() => setOpen("weigh")}>Weigh own measure</Button>
           <Button onClick={() => setOpen("import")}>Import a recipe</Button>
         </div>

@@ -4,6 +4,8 @@ import type { Recipe } from "@/core/book/recipe";
 import { useState } from "react";
 import { told } from "../kit/told";
 import { findMethod } from "@/core/book";
+import { CLAIMS, claimsOf } from "@/core/book/claims";
+import { namesOf } from "@/core/book/growersNames";
 import { findIngredient } from "@/core/book/ingredients";
 import { cautionsFor } from "@/core/safety/cautionsFor";
 import { Cautions } from "../kit/Cautions";
@@ -19,6 +21,7 @@ import { Button, buttonClass } from "../kit/Button";
 import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
+import { Claims } from "./Claims";
 import { EditSheet } from "./EditSheet";
 import { FarmRecord } from "./FarmRecord";
 import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutEquipment } from "./MethodParts";
@@ -88,6 +91,14 @@ const MethodHead = ({
       <div>
         <h1 className="text-3xl">{method.name}</h1>
         <p className="text-lg">{method.purpose}</p>
+        {namesOf(methodId).length > 0 ? (
+          <p className="text-soft">
+            Also called: {namesOf(methodId).join(", ")}.{" "}
+            <Link href="/book/names" className="underline print:hidden">
+              Names and family tree
+            </Link>
+          </p>
+        ) : null}
         <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-[0.95rem] sm:grid-cols-[auto_1fr_auto_1fr]">
           {Object.entries(recipe.lookAlike).map(([what, says]) => (
             <div key={what} className="contents">
@@ -159,6 +170,9 @@ const Beyond = ({
     </Part>
     <Part title="Where growers differ">
       <Differences methodId={methodId} />
+    </Part>
+    <Part title="What people say">
+      <Claims claims={[...claimsOf(methodId), ...CLAIMS.filter(({ methodIds }) => methodIds.length === 0)]} />
     </Part>
     <Versions view={view} methodId={methodId} />
     <Part title="Safety">

@@ -98,7 +98,7 @@ describe("applying", () => {
     expect(loads()).toHaveTextContent("In all 18 L of mix");
   });
   it.each([
-    ["1:0", 'Write "neat"'],
+    ["1:0", 'Write "undiluted"'],
     ["a glug", "is not a ratio"],
     ["200 %", "100 % or more of the mix"],
   ])("refuses %s at its field", (ratio, words) => {

@@ -13,6 +13,7 @@ export const PAGES_FOUND: readonly {
   { href: "/shed/count", name: "Stock count", words: ["inventory"] },
   { href: "/shed/files", name: "Files of the shed", words: ["csv", "import", "export"] },
   { href: "/book", name: "Methods", words: ["recipes"] },
+  { href: "/book/names", name: "Names and family tree", words: ["glossary", "called", "what is true"] },
   { href: "/field", name: "Field", words: ["beds", "apply", "spray", "drench"] },
   { href: "/field/land", name: "Draw the field", words: ["map", "beds", "plan"] },
   { href: "/field/programmes", name: "Schedules", words: ["programmes", "how often"] },

@@ -22,6 +22,7 @@ import { ThingSheet } from "../farm/ThingSheet";
 import { ArrangeSheet } from "./ArrangeSheet";
 import { RoundList } from "./RoundList";
 import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "../drawings/TimePlate";
+import { YardKey } from "./YardKey";
 import { VesselColumn, type VesselActs } from "./VesselColumn";
 import { useYardKeys } from "./useYardKeys";
 
@@ -313,6 +314,9 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
               <Link href="/farm/vessel" className={buttonClass("quiet")}>
                 Change vessels
               </Link>
+            </div>
+            <div className="px-4 pb-4 md:pl-[92px]">
+              <YardKey open={yard.vessels.filter(({ batch }) => batch).length === 1} />
             </div>
           </>
         )}

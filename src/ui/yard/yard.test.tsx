@@ -73,16 +73,39 @@ describe("the yard", () => {
         ])}
       />,
     );
-    expect(container.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(1);
-    expect(container.querySelectorAll("path[stroke='var(--rust)']")).toHaveLength(1);
+    // The key below draws each sign once more.
+    const drum = container.querySelector("article")!;
+    expect(drum.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(1);
+    expect(drum.querySelectorAll("path[stroke='var(--rust)']")).toHaveLength(1);
     unmount();
     const lost = renderWith(
       fakeActions(),
       <YardScreen yard={yardOf([running("Drum", { state: "stuck", stateWords: "Stuck" })])} />,
     );
-    expect(lost.container.querySelector("rect[fill^='url(#hatch']")).not.toBeNull();
-    expect(lost.container.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(0);
+    expect(lost.container.querySelector("article rect[fill^='url(#hatch']")).not.toBeNull();
+    const lostDrum = lost.container.querySelector("article")!;
+    expect(lostDrum.querySelectorAll("path[fill='var(--marigold)']")).toHaveLength(0);
   });
+  it("says what its signs mean, unfolded while there is one batch only", () => {
+    const one = renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum", {})])} />);
+    expect(screen.getByText("What the signs mean").closest("details")).toHaveAttribute("open");
+    const marks = screen.getByRole("list", { name: "Marks" });
+    for (const words of [
+      "Too early",
+      "Almost ready",
+      "Ready",
+      "Best now",
+      "Past its best",
+      "Stuck",
+      "On hold",
+      "Failed",
+    ])
+      expect(within(marks).getByText(words)).toBeVisible();
+    one.unmount();
+    renderWith(fakeActions(), <YardScreen yard={yardOf([running("Drum", {}), { ...running("Pail", {}), id: 2 }])} />);
+    expect(screen.getByText("What the signs mean").closest("details")).not.toHaveAttribute("open");
+  });
+
   it("opens the right panel for what is next", () => {
     renderWith(
       fakeActions(),

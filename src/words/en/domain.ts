@@ -28,12 +28,13 @@ export const DOMAIN: {
       ? "Turning a volume into a mass needs an ingredient, for its density."
       : `The density of "${ingredient}" is not known, so a volume can't be turned into a mass.`,
   "measure-shadows-unit": ({ name }) => `"${name}" is already a standard unit; give the farm's measure another name.`,
-  "ratio-unreadable": ({ text }) => `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or neat.`,
+  "ratio-unreadable": ({ text }) =>
+    `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or undiluted.`,
   "ratio-ambiguous": ({ text, partsWater }, say) =>
     `"${text}" may mean ${partsWater.map((parts) => `1:${say.number(parts, 4)}`).join(" or ")}. Write the one you mean that way: 1 part to so many of water.`,
-  "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "neat" to use it undiluted.`,
+  "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "undiluted" to use it without water.`,
   "ratio-too-strong-to-be-a-mix": ({ text }) =>
-    `"${text}" is 100 % or more of the mix. Write "neat" to use it undiluted.`,
+    `"${text}" is 100 % or more of the mix. Write "undiluted" to use it without water.`,
   "dilution-underdetermined": () => "Give two of concentrate, water and total; or one of them and a ratio.",
   "dilution-overdetermined": () =>
     "Too much is given: two of concentrate, water and total; or one of them and a ratio.",
@@ -53,7 +54,7 @@ export const DOMAIN: {
   "no-room": ({ vesselL, headspaceL }, say) =>
     `A headspace of ${say.volumeLeft(headspaceL)} leaves no room in ${say.volumeLeft(vesselL)}.`,
   "injector-too-weak": ({ wantedPartsWater, injectorPartsWater }, say) =>
-    `1:${say.number(wantedPartsWater, 4)} is stronger than this injector can give: neat, at 1:${say.number(injectorPartsWater, 4)}, is its strongest. ` +
+    `1:${say.number(wantedPartsWater, 4)} is stronger than this injector can give: undiluted, at 1:${say.number(injectorPartsWater, 4)}, is its strongest. ` +
     "Use a stronger setting, a can or a knapsack.",
   "plot-without-size": ({ plot, need }) =>
     `Plot "${plot}" has no ${need === "area" ? "area" : "number of plants"}, which this rate needs.`,

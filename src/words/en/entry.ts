@@ -60,6 +60,16 @@ function sayMeasure(kind: MeasureKind, value: number, units: UnitSystem): string
   }
 }
 
+const SIGN_NAMES: Readonly<Record<Exclude<SignKind, "lens">, string>> = {
+  smell: "Smell",
+  surface: "Foam",
+  film: "Film",
+  solids: "Solids",
+  liquid: "Liquid",
+  texture: "A handful, squeezed",
+  warmth: "Warmth",
+};
+
 /** What an entry holds, as far as its words need it. */
 export interface EntryLike {
   readonly kind: "ph" | "temperature" | SignKind | MeasureKind | "act" | "note" | "withdrawn";
@@ -93,6 +103,6 @@ export function sayEntry(entry: EntryLike, units: UnitSystem): string {
     case "withdrawn":
       return "Crossed out";
     default:
-      return `${entry.kind.charAt(0).toUpperCase()}${entry.kind.slice(1)}: ${entry.word}`;
+      return `${SIGN_NAMES[entry.kind]}: ${entry.word}`;
   }
 }

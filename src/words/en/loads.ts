@@ -35,7 +35,7 @@ export function sayLoad(
   preMix: PreMix | null = null,
 ): string {
   const fill = sayVolume(load.mixL, units);
-  const what = isNeat(load) ? ", neat" : ` with ${dose(load, units, preMix)}`;
+  const what = isNeat(load) ? ", undiluted" : ` with ${dose(load, units, preMix)}`;
   if (isLast) return `a last ${tool} of ${fill}${what}`;
   const each = load.count === 1 || isNeat(load) ? "" : " in each";
   return `${plural(load.count, tool)} of ${fill}${what}${each}`;

@@ -93,7 +93,7 @@ const SIGN_VERBS: Record<SignKind, string> = {
   film: "Film:",
   solids: "Solids:",
   liquid: "Liquid:",
-  texture: "Squeeze a handful:",
+  texture: "A handful, squeezed:",
   warmth: "Feels",
   lens: "Microscope",
 };
