@@ -213,7 +213,7 @@ test("chooses by what is needed, and for a day", { tag: "@both" }, async ({ page
 
 test("compares two schools: where they differ, by how much, and the cautious recipe", async ({ page }) => {
   await page.goto("/book/plant-juice");
-  const table = page.getByRole("region", { name: "Compare recipes" }).first();
+  const table = page.getByRole("region", { name: "Recipes side by side" });
   await expect(table.getByRole("columnheader", { name: /Equal weight/ })).toContainText("cautious");
   const sugar = table.getByRole("row", { name: /Brown sugar/ });
   await expect(sugar).toContainText(/× 2 apart/);

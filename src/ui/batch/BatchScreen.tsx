@@ -169,8 +169,8 @@ export const BatchScreen = ({
     <div className="mx-auto max-w-[1240px] px-4 py-5">
       <BatchHead page={page} running={running} onOpen={setSheet} />
       <OverTime page={page} clock={clock} pins={pinsOf(page)} />
-      <div className="mt-6 grid gap-x-10 gap-y-8 md:grid-cols-2">
-        <div className="grid content-start gap-8">
+      <div className="mt-6 grid grid-cols-1 gap-x-10 gap-y-8 md:grid-cols-2">
+        <div className="grid min-w-0 grid-cols-1 content-start gap-8">
           <Part title="Log">
             {page.log.length === 0 ? (
               <p className="text-soft">Nothing logged yet. Smell it or measure pH.</p>

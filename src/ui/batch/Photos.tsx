@@ -40,7 +40,7 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
         {family ? <DrawnLooks family={family} id={`b${batchId}`} /> : null}
       </div>
       {photos.length > 0 ? (
-        <ol className="flex snap-x gap-3 overflow-x-auto pb-1" aria-label="Photographs by time" tabIndex={0}>
+        <ol className="flex snap-x gap-3 relative overflow-x-auto pb-1" aria-label="Photographs by time" tabIndex={0}>
           {photos.map((photo) => (
             <li key={photo.id} className="w-40 shrink-0 snap-start">
               {/* eslint-disable-next-line @next/next/no-img-element -- out of the farm's books, made small already */}

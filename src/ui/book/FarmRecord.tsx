@@ -37,7 +37,7 @@ function sayPace(learned: NonNullable<MethodRecord["learned"]>): string {
 
 /** Batch by batch: what was said, and what came of it. */
 const RecordTable = ({ lines, clock }: { readonly lines: MethodRecord["lines"]; readonly clock: FarmClock }) => (
-  <div role="region" aria-label="Forecasts and results" tabIndex={0} className="overflow-x-auto">
+  <div role="region" aria-label="Forecasts and results" tabIndex={0} className="relative overflow-x-auto">
     <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
       <thead>
         <tr className="border-b-2 border-ink align-bottom">

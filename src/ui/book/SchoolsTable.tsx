@@ -164,7 +164,7 @@ const Rows = ({
 
 /** Schools side by side: every dose to the litre, every use, the days; where they differ, by how much, and which is the cautious one. */
 export const SchoolsTable = ({ columns }: { readonly columns: readonly SchoolColumn[] }) => (
-  <div role="region" aria-label="Compare recipes" tabIndex={0} className="overflow-x-auto">
+  <div role="region" aria-label="Recipes side by side" tabIndex={0} className="relative overflow-x-auto">
     <table className="w-full min-w-[560px]">
       <thead>
         <tr className="border-b-2 border-ink align-bottom">

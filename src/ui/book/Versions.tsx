@@ -11,7 +11,7 @@ import { BookText } from "../kit/BookText";
 
 /** What one version does otherwise than another. */
 const Changes = ({ changes }: { readonly changes: ReturnType<typeof diffRecipes> }) => (
-  <div role="region" aria-label="The difference" tabIndex={0} className="overflow-x-auto">
+  <div role="region" aria-label="The difference" tabIndex={0} className="relative overflow-x-auto">
     <table aria-label="What differs" className="mt-3 w-full max-w-[900px] min-w-[480px]">
       <thead>
         <tr className="border-b-2 border-ink text-left text-[0.86rem] text-soft">

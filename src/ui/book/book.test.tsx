@@ -156,7 +156,7 @@ describe("a method", () => {
     method("shell-calcium");
     const head = screen.getByRole("columnheader", { name: /Four to one/ });
     expect(head).toHaveTextContent("◆ cautious, ● our choice");
-    const schools = screen.getAllByRole("region", { name: "Compare recipes" })[0]!;
+    const schools = screen.getByRole("region", { name: "Recipes side by side" });
     expect(within(schools).getByRole("row", { name: /^Crushed eggshell/ })).toHaveTextContent(
       "250 g/L100 g/L× 2.5 apart",
     );

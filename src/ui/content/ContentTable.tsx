@@ -60,7 +60,7 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: Conten
         <thead>
           <tr className="border-b-2 border-ink text-[0.86rem] text-soft">
             <th scope="col" className="text-left font-normal">
-              &nbsp;
+              of
             </th>
             <th scope="col" className="pl-3 text-right font-normal">
               {sayContentUnit(units)}, usual

@@ -32,7 +32,7 @@ const Shown = ({
       {token}
     </p>
     <p className="mt-4">It posts to this farm’s address, at /api/readings, as often as it likes:</p>
-    <pre className="reading mt-2 overflow-x-auto border border-line bg-limewash p-3 text-[0.9rem]">
+    <pre className="reading mt-2 relative overflow-x-auto border border-line bg-limewash p-3 text-[0.9rem]">
       {`POST /api/readings\nAuthorization: Bearer TOKEN\n\n${EXAMPLE}`}
     </pre>
     <ul className="mt-3 list-disc pl-5 text-[0.95rem]">

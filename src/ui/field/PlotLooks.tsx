@@ -119,7 +119,11 @@ const Pictures = ({ page }: { readonly page: PlotPage }) => {
         ? "before, "
         : `${sayAfter(Math.max(1, Math.round((look.atMs - lastDoseMs) / 86_400_000)))}, `;
   return (
-    <ol className="flex snap-x gap-3 overflow-x-auto py-2" aria-label="Pictures, before beside after" tabIndex={0}>
+    <ol
+      className="flex snap-x gap-3 relative overflow-x-auto py-2"
+      aria-label="Pictures, before beside after"
+      tabIndex={0}
+    >
       {[...before, ...after].map((look) => (
         <li key={look.id} className="w-40 shrink-0 snap-start">
           {/* eslint-disable-next-line @next/next/no-img-element -- out of the farm's books, made small already */}

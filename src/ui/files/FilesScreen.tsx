@@ -51,7 +51,7 @@ type State =
   | { readonly type: "previewed"; readonly file: File; readonly preview: FilePreview };
 
 const Rows = ({ preview, say }: { readonly preview: FilePreview; readonly say: Speech }) => (
-  <div className="overflow-x-auto">
+  <div className="relative overflow-x-auto">
     <table className="w-full text-left">
       <caption className="sr-only">What would become of each row</caption>
       <thead>

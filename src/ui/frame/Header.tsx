@@ -118,7 +118,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
     <>
       <header className="bg-board text-board-ink">
         <div className="flex min-h-14 items-center gap-2 px-4">
-          <Link href="/" className="mr-6 font-display text-[1.6rem] font-bold leading-none">
+          <Link href="/" className="mr-2 font-display text-[1.6rem] font-bold leading-none lg:mr-6">
             Ruchka
           </Link>
           {farmName ? (
@@ -129,7 +129,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
                   href={href}
                   aria-current={isHere(href, path) ? "page" : undefined}
                   className={clsx(
-                    "grid min-h-14 place-items-center border-b-4 px-4 pt-1 text-[1.02rem]",
+                    "grid min-h-14 place-items-center border-b-4 px-2.5 pt-1 text-[1.02rem] lg:px-4",
                     isHere(href, path) ? "border-marigold font-bold" : "border-transparent hover:border-board-ink/40",
                   )}
                 >

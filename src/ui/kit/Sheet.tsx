@@ -2,6 +2,7 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
+import { useFocusBack } from "./useFocusBack";
 
 interface SheetProps {
   readonly open: boolean;
@@ -21,11 +22,7 @@ export const Sheet = ({ open, onClose, title, lead, children, foot, wide = false
       <Dialog.Overlay className="fixed inset-0 z-40 bg-board/45" />
       <Dialog.Content
         aria-describedby={undefined}
-        onOpenAutoFocus={(event) => {
-          // Focus goes to the panel, not to its close button; Tab leads on from there.
-          event.preventDefault();
-          (event.currentTarget as HTMLElement).focus();
-        }}
+        {...useFocusBack()}
         className={`sheet-in fixed inset-y-0 right-0 z-50 flex w-full flex-col border-l-[3px] border-ink bg-chalk text-ink outline-none ${wide ? "md:w-[860px]" : "md:w-[480px]"}`}
       >
         <header className="flex items-start gap-3 border-b border-line px-5 pb-3 pt-4">

@@ -15,14 +15,14 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
   const { currency, units } = view.farm;
   return (
     <li className="border-t-2 border-ink pt-2">
-      <h3 className="text-[1.05rem]">
+      <h2 className="text-[1.05rem]">
         <Link
           href={`/batches/${batch.id}`}
           className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
         >
           {batch.name}, {batch.vesselName}
         </Link>
-      </h3>
+      </h2>
       <p className="text-[0.9rem] text-soft">
         batch {batch.id}, from {dayMonth(new Date(batch.startedMs), view.farm)}
         {batch.yieldL === null ? "" : `; ${sayVolume(batch.yieldL, units)} strained`}

@@ -88,7 +88,7 @@ const StillHere = ({ trace }: { readonly trace: Trace }) => {
 
 /** Where it went: bed by bed, with what must be waited for. */
 const Where = ({ trace }: { readonly trace: Trace }) => (
-  <div className="overflow-x-auto">
+  <div className="relative overflow-x-auto">
     <table className="w-full text-left text-[0.95rem]">
       <thead>
         <tr className="border-b-2 border-ink">

@@ -203,7 +203,7 @@ const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselA
         role="region"
         aria-label="Vessels and when each is ready"
         tabIndex={0}
-        className="snap-x scroll-pl-14 overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
+        className="snap-x scroll-pl-14 relative overflow-x-auto max-md:pt-3 md:scroll-pl-[88px]"
       >
         <div
           className="relative grid [--col:68vw] [--gutter:3.5rem] md:[--col:106px] md:[--gutter:88px]"

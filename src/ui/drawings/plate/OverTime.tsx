@@ -72,7 +72,13 @@ export const OverTime = ({ page, pins, clock }: OverTimeProps) => {
   }, []);
   return (
     <>
-      <div ref={box} role="region" aria-label="The batch over time" tabIndex={0} className="mt-4 overflow-x-auto">
+      <div
+        ref={box}
+        role="region"
+        aria-label="The batch over time"
+        tabIndex={0}
+        className="mt-4 relative overflow-x-auto"
+      >
         <div className="grid min-w-[760px]">
           <StripLabels page={page} />
           <div className="col-start-1 row-start-1">

@@ -90,7 +90,7 @@ export const FieldPlan = ({
   const { svg, layer, isFarAtFirst, zoomBy, fit } = usePlanZoom(frame.pxPerM);
   return (
     <div role="region" aria-label="Field plan">
-      <div className="mb-1 flex items-center justify-between gap-2">
+      <div className="mb-1 flex flex-wrap items-center justify-between gap-2">
         <div className="flex flex-wrap items-center gap-x-2">{tools}</div>
         <ZoomKeys zoomBy={zoomBy} fit={fit} />
       </div>

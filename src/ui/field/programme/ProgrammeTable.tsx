@@ -192,7 +192,7 @@ export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps)
           error={act.fields["/crops"] ?? act.fields["/crops/0"]}
         />
       </div>
-      <div className="mt-3 overflow-x-auto" role="region" aria-label="Its lines" tabIndex={0}>
+      <div className="relative mt-3 overflow-x-auto" role="region" aria-label={`Lines: ${draft.name}`} tabIndex={0}>
         <table className="w-full">
           <thead>
             <tr className="text-left text-[0.86rem] text-soft">

@@ -78,7 +78,7 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
           </span>
         ))}
       </p>
-      <div className="overflow-x-auto" role="region" aria-label="The season ahead" tabIndex={0}>
+      <div className="relative overflow-x-auto" role="region" aria-label="The season ahead" tabIndex={0}>
         <table className="border-b border-line">
           <thead>
             <tr className="text-[0.82rem] text-soft">
