@@ -26,6 +26,9 @@ const PAGES = [
   "/farm/vessel",
   "/farm/person",
   "/farm/history",
+  "/paper/applications",
+  "/paper/batch?batch=5",
+  "/paper/round",
   "/batches/5",
 ];
 
@@ -64,7 +67,7 @@ test("every page fits from 320 to 1024 px, and has no barrier by day or at dusk"
     await page.goto(path);
     for (const width of [320, 768, 1024]) {
       await page.setViewportSize({ width, height: 800 });
-      await expect(async () => fitsTheScreen(page)).toPass();
+      await expect(async () => fitsTheScreen(page), `${path} at ${width} px`).toPass({ timeout: 10_000 });
     }
     await seesNoBarrier(page);
     await page.evaluate(() => (document.documentElement.dataset.theme = "dusk"));

@@ -101,7 +101,10 @@ test.describe(() => {
       await expect(page.getByRole("row", { name: /Bed 3/ }).first()).toBeVisible();
       await page.goBack();
       await page.getByRole("link", { name: "Bed 14" }).click();
-      await page.getByRole("button", { name: /^Undo/ }).first().click();
+      await page
+        .getByRole("button", { name: /^Undo: / })
+        .first()
+        .click();
       await page.getByLabel("What happened?").fill("the wrong bed");
       await page.getByRole("button", { name: "It never went on" }).click();
       await hears(page, "Taken back: what it took is back in stock.");

@@ -169,7 +169,13 @@ test("prints mixing sheet, shopping and picking list as pages", async ({ page })
   await page.goto("/shed/shopping");
   await page.getByRole("listitem").filter({ hasText: "Shell calcium" }).getByRole("link", { name: "Sheet" }).click();
   await expect(page.getByRole("heading", { name: /Shell calcium .* in Pail one/i })).toBeVisible();
-  for (const path of [page.url(), "/paper/shopping", "/paper/picking", "/paper/round?language=es"]) {
+  for (const path of [
+    page.url(),
+    "/paper/shopping",
+    "/paper/picking",
+    "/paper/round?language=es",
+    "/paper/applications",
+  ]) {
     await page.goto(path);
     await expect(page.getByRole("button", { name: "Print" })).toBeVisible();
     const { pages, widthMm, heightMm } = await sheetsOf(page);

@@ -186,7 +186,7 @@ describe("a batch's page", () => {
     renderWith(fakeActions(), <BatchScreen page={{ ...PAGE, close, stores: [storeOf()] }} />);
     const outcome = screen.getByRole("region", { name: "Result" });
     expect(outcome).toHaveTextContent(
-      "150 L strained of 170 L (as usual: 144 L to 160 L) today 07:00 by Ben; what was left: onto the compost, 1.5 kg; rinsed with 4 L, into the liquid, which it thins. Strained while “early”: frost tonight",
+      "150 L strained of 170 L (as usual: 144 L to 160 L) today 07:00 by Ben; what was left: onto the compost, 1.5 kg; rinsed with 4 L, into the liquid, which it thins. Strained while “too early”: frost tonight",
     );
     expect(screen.queryByRole("button", { name: "Strain or throw away" })).toBeNull();
   });

@@ -42,6 +42,7 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   things: () => ({ kind: "vessel" }),
   programmes: () => ({}),
   jobs: () => ({}),
+  applicationRecord: () => ({ from: "2030-01-01" }),
   making: () => ({}),
   mixing: () => null,
   plannedMixing: () => null,

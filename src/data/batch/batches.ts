@@ -1,4 +1,5 @@
 import "server-only";
+import type { VerdictState } from "@/core/judge/verdictState";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { insert, select, type Queryable } from "../db";
 import type { RinseTo } from "@/core/recipe/level";
@@ -49,7 +50,7 @@ export interface BatchClose {
   /** What solids and vessel were rinsed with, and where it went; null where they were not. */
   readonly rinse: { readonly litres: number; readonly to: RinseTo } | null;
   readonly labourMin: number;
-  readonly verdict: string;
+  readonly verdict: VerdictState;
   readonly overrideReason: string | null;
   readonly actorName: string;
 }
@@ -97,7 +98,7 @@ interface BatchRow {
   rinse_l: string | null;
   rinse_to: RinseTo | null;
   close_labour_min: string;
-  verdict: string;
+  verdict: VerdictState;
   override_reason: string | null;
   closed_by: string;
 }

@@ -1,7 +1,7 @@
 import "server-only";
 import { findMethod } from "@/core/book";
 import { outcomeOf, scoreOf, type Score } from "@/core/judge/outcome";
-import { isUsable, type VerdictState } from "@/core/judge/verdictState";
+import { isUsable } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
 import { type Batch, listBatchesById, listStandingOf, listForecastsOfMethod, type KeptForecast } from "@/data/batch";
 import type { Farm } from "@/data/farm";
@@ -75,7 +75,7 @@ function lineOf(batch: Batch, log: Parameters<typeof logItemsOf>[1], kept: reado
   if (recipe.readiness.type !== "ripens" || !batch.close) return null;
   const closedH = hourOf(batch, batch.close.at);
   // Strained when it was past, it says nothing of when it was ready.
-  const judgedReady = batch.close.kind === "strained" && isUsable(batch.close.verdict as VerdictState);
+  const judgedReady = batch.close.kind === "strained" && isUsable(batch.close.verdict);
   const outcome = outcomeOf(recipe, logItemsOf(batch, log), judgedReady ? closedH : null);
   if (!outcome) return null;
   const halfH = outcome.byH / 2;

@@ -5,6 +5,12 @@ export { setElsewhere } from "./elsewhere";
 export { exportLand, importLand, setMark } from "./marks";
 export { changePlanting, clearPlantings, plantPlots, seeStage } from "./plantings";
 export { doJobStep, setJob, takeBackJobStep } from "./jobs";
+export {
+  applicationsWithin,
+  readApplicationRecord,
+  type ApplicationRecordView,
+  type DaySpan,
+} from "./readApplicationRecord";
 export { readJobs, type JobStepView, type JobsView, type JobView } from "./readJobs";
 export { seePlot } from "./looks";
 export { seePatchTest, startPatchTest } from "./patchTests";

@@ -1,14 +1,13 @@
 import "server-only";
-import { USES } from "@/core/book/uses";
 import { listBatches } from "@/data/batch";
 import type { Farm } from "@/data/farm";
-import { listPlotApplications, listPlotNames } from "@/data/field";
 import { listAllDraws } from "@/data/shed";
 import { findIngredient } from "@/core/book/ingredients";
 import { groupBy } from "@/core/groupBy";
 import { writeCsv } from "@/formats/csv/decode";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
+import { applicationsWithin, type DaySpan } from "../field";
 
 /** What an inspector asks for: what went on where, and what it was made of. */
 export const RECORD_KINDS = ["applications", "batches"] as const;
@@ -16,15 +15,10 @@ export type RecordKind = (typeof RECORD_KINDS)[number];
 
 const MOST_BATCHES = 100_000;
 
-/** A span of days, both in it. */
-interface Span {
-  readonly from: string;
-  readonly to: string;
-}
-const within = (day: string, { from, to }: Span): boolean => day >= from && day <= to;
+const within = (day: string, { from, to }: DaySpan): boolean => day >= from && day <= to;
 
-async function applications(ctx: Context, farm: Farm, span: Span): Promise<string> {
-  const [made, names] = await Promise.all([listPlotApplications(ctx.pool), listPlotNames(ctx.pool)]);
+async function applications(ctx: Context, farm: Farm, span: DaySpan): Promise<string> {
+  const made = await applicationsWithin(ctx, farm, span);
   return writeCsv(
     [
       "day",
@@ -46,34 +40,30 @@ async function applications(ctx: Context, farm: Farm, span: Span): Promise<strin
       "reason",
       "note",
     ],
-    made
-      .map((one) => ({ ...one, day: isoDay(one.at, farm) }))
-      .filter(({ day }) => within(day, span))
-      .toReversed()
-      .map((one) => [
-        one.day,
-        one.at.toISOString(),
-        names.get(one.plotId) ?? "",
-        one.storeLabel,
-        one.batchId,
-        USES[one.useId as keyof typeof USES]?.name ?? one.useId,
-        one.partsWater,
-        one.concentrateL,
-        one.mixL,
-        one.blendedWith ?? "",
-        one.actorName,
-        one.carries.join(" "),
-        one.clearOn ?? "",
-        one.weather?.airC ?? "",
-        one.weather?.rainMm ?? "",
-        one.weather?.windMPerS ?? "",
-        one.overrideReason ?? "",
-        one.note,
-      ]),
+    made.map((one) => [
+      one.day,
+      one.at.toISOString(),
+      one.plotName,
+      one.storeLabel,
+      one.batchId,
+      one.useName,
+      one.partsWater,
+      one.concentrateL,
+      one.mixL,
+      one.blendedWith ?? "",
+      one.actorName,
+      one.carries.join(" "),
+      one.clearOn ?? "",
+      one.weather?.airC ?? "",
+      one.weather?.rainMm ?? "",
+      one.weather?.windMPerS ?? "",
+      one.overrideReason ?? "",
+      one.note,
+    ]),
   );
 }
 
-async function batches(ctx: Context, farm: Farm, span: Span): Promise<string> {
+async function batches(ctx: Context, farm: Farm, span: DaySpan): Promise<string> {
   const [made, draws] = await Promise.all([listBatches(ctx.pool, MOST_BATCHES), listAllDraws(ctx.pool)]);
   const drawsOf = groupBy(draws, ({ batchId }) => batchId);
   return writeCsv(
@@ -117,5 +107,5 @@ async function batches(ctx: Context, farm: Farm, span: Span): Promise<string> {
 }
 
 /** The record of a span of days as CSV, the earliest first. @param span ISO dates, both in it */
-export const exportRecord = (ctx: Context, farm: Farm, kind: RecordKind, span: Span): Promise<string> =>
+export const exportRecord = (ctx: Context, farm: Farm, kind: RecordKind, span: DaySpan): Promise<string> =>
   kind === "applications" ? applications(ctx, farm, span) : batches(ctx, farm, span);

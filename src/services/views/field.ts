@@ -1,6 +1,6 @@
 import "server-only";
-import { object } from "@/contracts/parts";
-import { readField, readJobs, readPlot, readProgrammes } from "../field";
+import { DAY, object } from "@/contracts/parts";
+import { readApplicationRecord, readField, readJobs, readPlot, readProgrammes } from "../field";
 import { readTrace } from "../trace";
 import { ID, NOTHING, view } from "../view";
 
@@ -12,6 +12,11 @@ export const FIELD_VIEWS = {
   jobs: view({ name: "jobs", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readJobs(ctx, farm)),
   programmes: view({ name: "programmes", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
     readProgrammes(ctx, farm),
+  ),
+  /** Of a span of days, both in it; of all days where none is given. */
+  applicationRecord: view(
+    { name: "applicationRecord", schema: object([], { from: DAY, to: DAY }), may: "everybody" },
+    ({ ctx, farm }, asked) => readApplicationRecord(ctx, farm, asked),
   ),
   /** Of one of the three. */
   trace: view(

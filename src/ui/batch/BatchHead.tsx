@@ -60,6 +60,9 @@ const Acts = ({
   </div>
 );
 
+const HEAD_LINK =
+  "inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4";
+
 /** The vessel, what is in it, how it stands, what to do. */
 export const BatchHead = ({
   page,
@@ -75,18 +78,17 @@ export const BatchHead = ({
   return (
     <>
       <div className="flex flex-wrap justify-between gap-x-6">
-        <Link
-          href="/"
-          className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
-        >
+        <Link href="/" className={HEAD_LINK}>
           Back to the yard
         </Link>
-        <Link
-          href={`/paper/labels?batch=${batch.id}`}
-          className="inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4"
-        >
-          Labels for it
-        </Link>
+        <span className="flex flex-wrap gap-x-6">
+          <Link href={`/paper/labels?batch=${batch.id}`} className={HEAD_LINK}>
+            Labels for it
+          </Link>
+          <Link href={`/paper/batch?batch=${batch.id}`} className={HEAD_LINK}>
+            Print record
+          </Link>
+        </span>
       </div>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[220px_1fr]">
         <div className="flex items-end justify-center border-b-[3px] border-ink max-md:order-2">

@@ -1,5 +1,5 @@
 "use client";
-import { RINSE_WORDS, sayResidueTo } from "@/words/said";
+import { RINSE_WORDS, sayResidueTo, sayVerdict } from "@/words/said";
 import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
 import type { Range } from "@/core/book/range";
@@ -70,7 +70,9 @@ export const Outcome = ({
               ? `; rinsed with ${sayVolume(page.close.rinse.litres, page.farm.units)}, ${RINSE_WORDS[page.close.rinse.to]}`
               : ""}
             {"."}
-            {page.close.overrideReason ? ` Strained while “${page.close.verdict}”: ${page.close.overrideReason}` : ""}
+            {page.close.overrideReason
+              ? ` Strained while “${sayVerdict(page.close.verdict)}”: ${page.close.overrideReason}`
+              : ""}
           </li>
         ) : null}
         {page.stores.map((store) => (

@@ -103,10 +103,10 @@ const Line = ({
   const answer = known && !line.mouldy ? possibilitiesOf({ ...line, amount }, shedMap(view), largestL(view)) : null;
   return (
     <section aria-label={line.text} className="mt-4">
-      <h3 className="text-lg">
+      <h2 className="text-lg">
         {line.text}
         {line.amount === null && amount !== null ? `, ${sayStock(amount, unit, view.farm.units)}` : ""}
-      </h3>
+      </h2>
       {!known ? (
         <Notice tone="error" title="Unknown ingredient">
           Unknown plants can poison people. Use only plants you know. Try another name.
@@ -161,7 +161,7 @@ const FIT_WORDS = {
 /** What the shed would let be made now, or but for one thing. */
 const FromShed = ({ view }: { readonly view: BookView }) => (
   <section aria-label="From the shed" className="mt-6">
-    <h3 className="text-lg">From the shed as it is</h3>
+    <h2 className="text-lg">From the shed as it is</h2>
     <ul className="divide-y divide-line border-y border-line">
       {makeableFrom(shedMap(view), new Set(view.shelf.flatMap((item) => (item.heldBecause ? [item.ingredientId] : []))))
         .filter(({ fit }) => fit !== "lacks-more")

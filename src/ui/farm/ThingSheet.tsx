@@ -30,11 +30,10 @@ interface FieldProps {
   readonly field: ThingField;
   readonly typed: string;
   readonly error: string | undefined;
-  readonly first: boolean;
   readonly onType: (typed: string) => void;
 }
 
-const Field = ({ field, typed, error, first, onType }: FieldProps) => {
+const Field = ({ field, typed, error, onType }: FieldProps) => {
   const { units } = useMeasures();
   const { label, hint, maxLength } = field;
   const common = {
@@ -67,7 +66,7 @@ const Field = ({ field, typed, error, first, onType }: FieldProps) => {
         </SelectField>
       );
     case "text":
-      return <TextField {...common} maxLength={maxLength} autoFocus={first} />;
+      return <TextField {...common} maxLength={maxLength} />;
   }
 };
 
@@ -182,11 +181,10 @@ export const ThingSheet = ({
       ) : null}
       {THING_FIELDS[kind]
         .filter(({ shown }) => shown?.(typed, thing?.facts ?? null) ?? true)
-        .map((field, index) => (
+        .map((field) => (
           <Field
             key={field.fact}
             field={field}
-            first={index === 0 && thing === null}
             typed={typed[field.fact] ?? ""}
             error={saving.fields[`/${field.fact}`]}
             onType={(text) => type(field.fact, text)}

@@ -58,7 +58,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
   });
   return (
     <FormSheet title="Add a bed" act="Add bed" busy={add.busy} error={add.error} onSubmit={submit} onClose={onClose}>
-      <TextField label="Name" autoFocus {...register("name")} error={add.fields["/name"]} />
+      <TextField label="Name" {...register("name")} error={add.fields["/name"]} />
       <TextField label="Crop" {...register("crop")} error={add.fields["/crop"]} />
       <SelectField label="Stage" {...register("stage")} error={add.fields["/stage"]}>
         <option value="bare">bare soil</option>

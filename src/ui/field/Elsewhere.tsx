@@ -47,7 +47,6 @@ const ElsewhereSheet = ({ before, onClose }: { readonly before: PlotView | null;
       </SelectField>
       <TextField
         label="Name"
-        autoFocus
         maxLength={40}
         value={name}
         onChange={(event) => setName(event.target.value)}

@@ -1,5 +1,5 @@
 "use client";
-import { Download } from "lucide-react";
+import { Download, Printer } from "lucide-react";
 import { useState } from "react";
 import { buttonClass } from "../kit/Button";
 import { TextField } from "../kit/fields";
@@ -26,6 +26,12 @@ const ForInspector = () => {
       <a href={href("applications")} className={buttonClass("plain")} download>
         <Download aria-hidden className="size-5" /> What went on the plots
       </a>
+      <Link
+        href={`/paper/applications?${new URLSearchParams({ from, to }).toString()}`}
+        className={buttonClass("plain")}
+      >
+        <Printer aria-hidden className="size-5" /> Application record on paper
+      </Link>
       <a href={href("batches")} className={buttonClass("plain")} download>
         <Download aria-hidden className="size-5" /> What was made
       </a>

@@ -84,7 +84,6 @@ const PlantingFields = ({ form, set, errors }: FieldsProps) => {
     <>
       <TextField
         label="Crop"
-        autoFocus
         value={form.crop}
         onChange={(event) => set({ crop: event.target.value })}
         error={errors["/crop"]}

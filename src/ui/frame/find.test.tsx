@@ -41,7 +41,7 @@ describe("the line that finds and calculates", () => {
     fireEvent.change(line, { target: { value: "north bed" } });
     expect(found()).toEqual(["Bed 3bed, North"]);
     fireEvent.change(line, { target: { value: "inspector" } });
-    expect(found()).toEqual(["Files of the fieldpage"]);
+    expect(found()).toEqual(["Files of the fieldpage", "Print application recordpage"]);
     fireEvent.keyDown(line, { key: "Enter" });
     expect(push).toHaveBeenCalledWith("/field/files");
     await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());

@@ -22,6 +22,7 @@ export const PAGES_FOUND: readonly {
   { href: "/trace", name: "Trace", words: ["where from", "which bed"] },
   { href: "/ledger", name: "Costs", words: ["money", "ledger", "price"] },
   { href: "/paper/round", name: "Print today’s jobs", words: ["paper", "print"] },
+  { href: "/paper/applications", name: "Print application record", words: ["paper", "print", "inspector"] },
   { href: "/paper/labels", name: "Print labels", words: ["paper", "print", "drum label"] },
   { href: "/farm", name: "Farm settings", words: ["units", "currency", "climate", "time zone"] },
   { href: "/farm/vessel", name: "Vessels", words: ["change", "lend", "put away"] },

@@ -76,7 +76,7 @@ export const MixingPaper = ({ view, paper }: { readonly view: MixingView; readon
       <table className="mt-[4mm] w-full border-collapse text-left">
         <thead>
           <tr className="border-b-[0.5mm] border-black">
-            <th className="w-[9mm]" />
+            <td className="w-[9mm]" />
             <th>what</th>
             <th className="w-[34mm]">how much</th>
             <th className="w-[26mm]">really</th>

@@ -15,6 +15,9 @@ const STATE_WORDS: Record<VerdictState, string> = {
   spoiled: "Failed",
 };
 
+/** What a batch was judged when it was closed, within a sentence. @example sayVerdict("early"); // "too early" */
+export const sayVerdict = (state: VerdictState): string => STATE_WORDS[state].toLowerCase();
+
 /** The verdict's heading: what failed for good, and what is held back until the doubt is settled, are told apart. */
 export const sayState = ({ state, spoilt }: Pick<Verdict, "state" | "spoilt">): string =>
   spoilt === "hold" ? "On hold" : STATE_WORDS[state];

@@ -61,9 +61,9 @@ const StepHead = ({
   readonly onTakeOut: (at: number) => void;
 }) => (
   <div className="mb-2 flex items-center gap-2">
-    <h3 className="grow text-lg">
+    <h2 className="grow text-lg">
       {at + 1}. {STEP_WORDS[step.does]}
-    </h3>
+    </h2>
     <Button variant="quiet" disabled={at === 0} aria-label={`Step ${at + 1}: earlier`} onClick={() => onMove(at, -1)}>
       <ArrowUp aria-hidden className="size-5" />
     </Button>

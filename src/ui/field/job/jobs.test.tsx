@@ -76,7 +76,7 @@ describe("jobs", () => {
     fireEvent.click(editor.getByRole("button", { name: "And lay something on" }));
     expect(editor.getAllByRole("checkbox", { name: /Bed 2/ })[1]).toBeChecked();
     fireEvent.click(editor.getByRole("button", { name: "Put the layers in order" }));
-    expect(editor.getAllByRole("heading", { level: 3 }).map(({ textContent }) => textContent)).toEqual([
+    expect(editor.getAllByRole("heading", { level: 2 }).map(({ textContent }) => textContent)).toEqual([
       "1. lay something on",
       "2. put a liquid on",
     ]);
