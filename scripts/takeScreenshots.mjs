@@ -1,11 +1,12 @@
 /**
- * Takes the README's pictures anew from a demo that runs: `node scripts/takeScreenshots.mjs http://127.0.0.1:3000`.
+ * Takes the README's pictures anew from a demo that runs, and from a farm that is set up and still empty:
+ * `node scripts/takeScreenshots.mjs http://127.0.0.1:3000 docs/screenshots http://127.0.0.1:3100`.
  * Each names what must be seen on it, so that no picture of an error page is kept.
  */
 import path from "node:path";
 import { chromium } from "@playwright/test";
 
-const [base = "http://127.0.0.1:3000", folder = "docs/screenshots"] = process.argv.slice(2);
+const [base = "http://127.0.0.1:3000", folder = "docs/screenshots", empty = null] = process.argv.slice(2);
 const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -27,16 +28,17 @@ const PICTURES = [
     sees: "The yard",
   },
   { name: "round-phone", at: "/", size: PHONE, sees: "Today’s jobs" },
-  { name: "batch", at: "/", does: [link("Blue drum")], sees: "May be done with it" },
+  { name: "batch", at: "/", does: [link("Blue drum")], sees: "What you can do with it" },
   { name: "fill", at: "/", does: [button("Fill Pail one")], sees: "Filling steps" },
   { name: "log-phone", at: "/", size: PHONE, does: [button("Log Air drum")], sees: "Smell" },
   { name: "book", at: "/book", sees: "Methods" },
   { name: "method", at: "/book/aerated-tea", sees: "Making it" },
-  { name: "scale", at: "/book/drum-manure-tea?scale", sees: "Scale" },
+  { name: "names", at: "/book/names", sees: "What growers call it" },
   { name: "shed", at: "/shed", sees: "Ready to use" },
   { name: "shopping", at: "/shed/shopping", sees: "To buy" },
   { name: "gathering", at: "/shed/gathering", sees: "Gathering" },
-  { name: "equipment", at: "/shed/equipment", sees: "Equipment" },
+  { name: "farm", at: "/farm", sees: "Time zone" },
+  { name: "first-drum-phone", at: "/", size: PHONE, on: empty, sees: "Your first drum" },
   { name: "probes", at: "/shed/probes", sees: "Last heard" },
   {
     name: "field",
@@ -45,7 +47,7 @@ const PICTURES = [
       async (page) => {
         for (const bed of [1, 2, 3, 4, 6, 8, 9, 12, 16])
           await page.getByRole("button", { name: `Bed ${bed},` }).click();
-        await page.getByLabel("Dilution").fill("1:4");
+        await page.getByLabel("Dilution", { exact: true }).fill("1:4");
         await page.getByLabel(/^Mix/).fill("4");
       },
     ],
@@ -75,10 +77,11 @@ const browser = await chromium.launch({
   args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
 });
 let failed = 0;
-for (const { name, at, size = LAPTOP, does = [], sees } of PICTURES) {
+for (const { name, at, size = LAPTOP, does = [], sees, on = base } of PICTURES) {
+  if (on === null) continue;
   const page = await browser.newPage({ viewport: size });
   try {
-    await page.goto(base + at, { waitUntil: "networkidle" });
+    await page.goto(on + at, { waitUntil: "networkidle" });
     for (const act of does) await act(page);
     await page.getByText(sees).first().waitFor({ timeout: 10_000 });
     await page.waitForTimeout(500);
