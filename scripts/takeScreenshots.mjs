@@ -16,7 +16,6 @@ const link = (name) => (page) => page.getByRole("link", { name }).first().click(
 /** What each picture shows: its page, what is done there first, and words that stand on it. */
 const PICTURES = [
   { name: "yard", at: "/", sees: "The yard" },
-  { name: "yard-dusk", at: "/", does: [button("Light or dark screen")], sees: "The yard" },
   {
     name: "yard-phone",
     at: "/",

@@ -1,5 +1,8 @@
 import type { ReactNode } from "react";
 
+/** An amount, a bed, a name: not broken between its figure and its unit. */
+const isShort = (cell: ReactNode): boolean => typeof cell === "string" && cell.length < 10;
+
 /** A table as records are kept: its heads again on each page, no row broken over two. */
 export const RecordTable = ({
   label,
@@ -32,7 +35,7 @@ export const RecordTable = ({
             className={`break-inside-avoid border-b-[0.2mm] border-black align-top ${struck ? "line-through" : ""}`}
           >
             {cells.map((cell, index) => (
-              <td key={index} className="py-[1mm] pr-[2mm]">
+              <td key={index} className={`py-[1mm] pr-[2mm] ${isShort(cell) ? "whitespace-nowrap" : ""}`}>
                 {cell}
               </td>
             ))}
