@@ -134,7 +134,7 @@ export function equipmentGaps(
   }
   if (recipe.ingredients.some(({ bagged, optional }) => bagged && !optional)) need("bag", "the solids go in one");
   const lid = FOR_LID[recipe.lid];
-  if (lid) need(lid, `it is covered so`);
+  if (lid) need(lid, `the vessel is closed with it`);
   if (phTarget(recipe) !== null) need("ph-meter", "pH decides; strips do, read twice");
   if (airC !== null && airC < recipe.comfortC.low - 2) {
     const { holdW } = heaterNeed(Math.max(litres, 1), airC, recipe.comfortC.low);

@@ -34,8 +34,11 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
       const said = sayEntry(entry, units);
       const at = new Date(entry.atMs);
       return (
-        <li key={entry.id} className="grid grid-cols-[6.4rem_1fr_auto] items-center gap-2 py-1.5">
-          <span className="reading text-[0.92rem] text-soft">
+        <li
+          key={entry.id}
+          className="grid grid-cols-[1fr_auto] items-center gap-x-2 py-1.5 min-[380px]:grid-cols-[6.4rem_1fr_auto]"
+        >
+          <span className="reading text-[0.92rem] text-soft max-[379px]:col-span-2">
             {dayMonth(at, clock)} {clockTime(at, clock)}
           </span>
           <span>
