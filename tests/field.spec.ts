@@ -144,7 +144,7 @@ test("layers on a bed are one job, done step by step; a compost bin is named, tr
   await editor.getByRole("button", { name: "And lay something on" }).click();
   await editor.getByRole("button", { name: "And water in" }).click();
   await editor.getByRole("button", { name: "Put the layers in order" }).click();
-  await expect(editor.getByRole("heading", { level: 3 })).toHaveText([
+  await expect(editor.getByRole("heading", { level: 2 })).toHaveText([
     "1. lay something on",
     "2. put a liquid on",
     "3. water in",

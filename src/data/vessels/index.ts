@@ -3,6 +3,7 @@ import "server-only";
 export { insertPlaceAtSite, listVesselPlaces } from "./vesselPlaces";
 export {
   insertCleaning,
+  takeBackCleaning,
   insertVessel,
   listVesselStates,
   lockVessel,

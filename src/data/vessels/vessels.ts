@@ -49,8 +49,8 @@ const COLUMNS =
 const LATEST_BATCH = `
   left join batch on batch.id = (select max(newest.id) from batch newest where newest.vessel_id = vessel.id)
   left join batch_close on batch_close.batch_id = batch.id
-  left join vessel_cleaning on vessel_cleaning.batch_id = batch.id`;
-const STATE = `${COLUMNS}, batch.id as batch_id, batch_close.kind as closed_as, vessel_cleaning.batch_id is not null as cleaned`;
+  left join standing_cleaning on standing_cleaning.batch_id = batch.id`;
+const STATE = `${COLUMNS}, batch.id as batch_id, batch_close.kind as closed_as, standing_cleaning.batch_id is not null as cleaned`;
 const SELECT_STATES = `select ${STATE} from vessel ${LATEST_BATCH} order by vessel.sort_order, vessel.id`;
 const SELECT_STATE = `select ${STATE} from vessel ${LATEST_BATCH} where vessel.id = ?`;
 const LOCK_VESSEL = "select id from vessel where id = ? for update";
@@ -101,3 +101,11 @@ export const insertVessel = (db: Queryable, vessel: NewVessel): Promise<number> 
 
 export const insertCleaning = (db: Queryable, batchId: number, at: Date, actorId: number): Promise<number> =>
   insert(db, "insert into vessel_cleaning (batch_id, at, actor_id) values (?, ?, ?)", [batchId, at, actorId]);
+
+/** The washing that stands since a batch never was. */
+export const takeBackCleaning = (db: Queryable, batchId: number, at: Date, actorId: number): Promise<number> =>
+  insert(
+    db,
+    "insert into cleaning_taken_back (cleaning_id, at, actor_id) select id, ?, ? from standing_cleaning where batch_id = ?",
+    [at, actorId, batchId],
+  );

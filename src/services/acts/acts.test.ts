@@ -147,6 +147,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   closeBatch: { requestKey: KEY, batchId: 1, kind: "strained", yieldL: 80, residue: "compost", labourMin: 20 },
   logResidue: { requestKey: KEY, batchId: 1, what: "liquor", to: "trees", amount: 12, unit: "L" },
   cleanVessel: { requestKey: KEY, vesselId: 1 },
+  takeBackWashing: { requestKey: KEY, vesselId: 1 },
   applyStore: {
     requestKey: KEY,
     storeId: 1,

@@ -1,7 +1,7 @@
 import "server-only";
 import { addVessel } from "../farm";
-import { cleanVessel } from "../batch";
+import { cleanVessel, takeBackWashing } from "../batch";
 import { sayPlace } from "../ferment";
 import { arrangeTask } from "../yard";
 
-export const YARD_ACTS = { addVessel, cleanVessel, sayPlace, arrangeTask } as const;
+export const YARD_ACTS = { addVessel, cleanVessel, takeBackWashing, sayPlace, arrangeTask } as const;

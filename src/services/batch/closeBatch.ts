@@ -12,7 +12,6 @@ import { listLinesOf, insertClose, lockBatch, type Batch, listStanding } from "@
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { insertStore, insertStoreMovement, type StoreContainer } from "@/data/stores";
-import { insertCleaning, lockVessel } from "@/data/vessels";
 import { isoDay } from "@/formats/times";
 import { assessBatch, hourOf, logItemsOf, readSituation } from "../ferment";
 import type { Context } from "../context";
@@ -205,22 +204,3 @@ async function openStore(
   });
   return storeId;
 }
-
-const CLEAN_VESSEL = object(["requestKey", "vesselId"], {
-  requestKey: REQUEST_KEY,
-  vesselId: ROW_ID,
-  at: MOMENT,
-});
-
-/** Marks a vessel as washed since its last batch, so that it is free. @throws {Refusal} */
-export const cleanVessel = act(
-  { name: "cleanVessel", schema: CLEAN_VESSEL, may: "everybody" },
-  async (db, request, ctx): Promise<{ vesselId: number }> => {
-    const vessel = await lockVessel(db, request.vesselId);
-    if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
-    if (vessel.batchId === null || vessel.cleaned) return { vesselId: vessel.id };
-    if (vessel.closedAs === null) throw refuse("vessel-holds-batch", { vessel: vessel.name });
-    await insertCleaning(db, vessel.batchId, momentOf(ctx, request.at), ctx.actor.id);
-    return { vesselId: vessel.id };
-  },
-);

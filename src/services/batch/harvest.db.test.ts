@@ -4,10 +4,12 @@ import { hoursAgo, key, NOW, refusalOf, TestFarm, RAIN_ID } from "@/testing/scra
 import { addTool } from "../farm/addThings";
 import { applyStore } from "../field/applyStore";
 import { seePatchTest, startPatchTest } from "../field/patchTests";
-import { cleanVessel, closeBatch } from "./closeBatch";
+import { closeBatch } from "./closeBatch";
+import { cleanVessel, takeBackWashing } from "./washing";
 import { readBatch } from "./readBatch";
 import { readField } from "../field/readField";
 import { setHarvestRule } from "../field/harvestRules";
+import { readHistory } from "../history/readHistory";
 import { readLedger } from "../ledger/readLedger";
 import { readYard } from "../yard/readYard";
 import { addWaterSource } from "../water/waters";
@@ -62,6 +64,25 @@ describe("straining, storing, applying", () => {
     await cleanVessel(farm.context(), { requestKey: key(), vesselId: drum });
     await cleanVessel(farm.context(), { requestKey: key(), vesselId: drum });
     expect(await vesselStatus()).toBe("free");
+  });
+
+  it("takes a washing back as a slip, as often as it was one; not once something is in it", async () => {
+    const asked = () => ({ requestKey: key(), vesselId: drum });
+    expect(await refusalOf(takeBackWashing(farm.context(), asked()))).toMatchObject({ code: "vessel-holds-batch" });
+    await strain();
+    for (let times = 0; times < 2; times += 1) {
+      await cleanVessel(farm.context(), asked());
+      expect(await vesselStatus()).toBe("free");
+      await takeBackWashing(farm.context(), asked());
+      await takeBackWashing(farm.context(), asked());
+      expect(await vesselStatus()).toBe("dirty");
+    }
+    const { lines } = await readHistory(farm.context(), await farmRow(), { part: "making" });
+    const codes = lines.map(({ code }) => code);
+    for (const code of ["washed", "washing-undone"]) expect(codes.filter((one) => one === code)).toHaveLength(2);
+    await cleanVessel(farm.context(), asked());
+    await farm.readyExtract(drum);
+    expect(await refusalOf(takeBackWashing(farm.context(), asked()))).toMatchObject({ code: "vessel-holds-batch" });
   });
 
   it("knows what it was rinsed with, and that a rinse in the liquid thins it", async () => {

@@ -1,7 +1,8 @@
 import "server-only";
 /** A running batch: its log, its photographs, its end. What other places, pages and screens may use of it. */
 export { batchView, type BatchView, type WordChoice } from "./batchView";
-export { cleanVessel, closeBatch } from "./closeBatch";
+export { closeBatch } from "./closeBatch";
+export { cleanVessel, takeBackWashing } from "./washing";
 export { costOfBatch } from "./costs";
 export { addToBatch, moveToShed, takeFromBatch } from "./feedBatch";
 export { logEntry } from "./logEntry";

@@ -87,12 +87,14 @@ function useYardActs(yard: YardView) {
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const [busyKey, setBusyKey] = useState<string | null>(null);
   const clean = useYardAct("cleanVessel", "toast");
+  const unclean = useYardAct("takeBackWashing", "toast");
   const log = useBatchAct("logEntry", "toast");
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
   useRefreshing();
 
   const washed = async (vesselId: number, name: string) => {
-    if (await clean.run({ vesselId })) told(`${name} is free.`);
+    if (await clean.run({ vesselId }))
+      told(`${name} is free.`, { action: { label: "Undo", onClick: () => void unclean.run({ vesselId }) } });
   };
   const acts: VesselActs = {
     onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
@@ -134,15 +136,14 @@ function useYardActs(yard: YardView) {
   /** One after the other; one word for all, and one way back. */
   const touchAll = async (tasks: readonly RoundTask[]) => {
     const logged: { batchId: number; entryId: number }[] = [];
-    let count = 0;
+    const washings: number[] = [];
     for (const { touch: wanted } of tasks) {
-      if (wanted.type === "clean" && (await clean.run({ vesselId: wanted.vesselId }))) count += 1;
+      if (wanted.type === "clean" && (await clean.run({ vesselId: wanted.vesselId }))) washings.push(wanted.vesselId);
       if (wanted.type !== "log-act") continue;
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
-      if (!answer) continue;
-      count += 1;
-      logged.push({ batchId: wanted.batchId, entryId: answer.entryId });
+      if (answer) logged.push({ batchId: wanted.batchId, entryId: answer.entryId });
     }
+    const count = washings.length + logged.length;
     if (count === 0) return;
     told(`${plural(count, "task")} done.`, {
       action: {
@@ -151,6 +152,7 @@ function useYardActs(yard: YardView) {
           void (async () => {
             for (const { batchId, entryId } of logged)
               await log.run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } });
+            for (const vesselId of washings) await unclean.run({ vesselId });
           })(),
       },
     });

@@ -134,6 +134,7 @@ export const HISTORY_WORDS = {
     return `${line.subject}: ${name} ${ENDED[line.word ?? ""] ?? "ended"}${line.amount === null ? "" : `, ${amountOf(line, units)}`}`;
   },
   "washed": ({ subject }) => `${subject}: washed`,
+  "washing-undone": ({ subject }) => `${subject}: washing undone`,
   "planned": ({ subject, word }) => `Planned for ${word ? sayDay(word) : "a day"}: ${lower(subject)}`,
   "plan-ended": ({ subject }) => `Plan dropped: ${lower(subject)}`,
   "recipe": ({ subject, word }) => `${subject}: own version ${word} saved`,
