@@ -19,7 +19,7 @@ test(
       await expect(panel.getByLabel("Note")).toHaveValue("two sacks");
       const other = await page.context().newPage();
       await other.goto("/ledger");
-      await expect(other.getByText("The farm's data is not available")).toBeVisible();
+      await expect(other.getByText("The farm’s data is not available")).toBeVisible();
     } finally {
       ownDatabase!.start();
     }
