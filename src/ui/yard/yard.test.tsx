@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { RoundTask } from "@/services/yard/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
+import { Toaster } from "sonner";
 import { RoundList } from "./RoundList";
 import { AHEAD_H, PLATE_H, yOf } from "../drawings/timeScale";
 import { VesselDrawing } from "../drawings/VesselDrawing";
@@ -125,11 +126,19 @@ describe("the yard", () => {
     fireEvent.click(screen.getByRole("button", { name: "Strain: Drum" }));
     expect(screen.getByRole("dialog", { name: "Strain Drum" })).toBeVisible();
   });
-  it("washes with one touch", async () => {
+  it("washes with one touch, and takes it back with another", async () => {
     const actions = fakeActions();
-    renderWith(actions, <YardScreen yard={yardOf([vesselOf("Pail", { id: 2, status: "dirty" })])} />);
+    renderWith(
+      actions,
+      <>
+        <YardScreen yard={yardOf([vesselOf("Pail", { id: 2, status: "dirty" })])} />
+        <Toaster />
+      </>,
+    );
     fireEvent.click(screen.getByRole("button", { name: "Washed: Pail" }));
     await waitFor(() => expect(actions.cleanVessel.mock.calls[0]?.[0]).toMatchObject({ vesselId: 2 }));
+    fireEvent.click(await screen.findByRole("button", { name: "Undo" }));
+    await waitFor(() => expect(actions.takeBackWashing.mock.calls[0]?.[0]).toMatchObject({ vesselId: 2 }));
   });
   it("does a task of the round with one touch, and opens the log for what needs an eye", async () => {
     const actions = fakeActions();
