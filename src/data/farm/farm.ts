@@ -1,5 +1,5 @@
 import "server-only";
-import { insert, select, type Queryable } from "../db";
+import { insert, select, type Queryable, type SqlValue } from "../db";
 
 export interface Farm {
   readonly name: string;
@@ -60,34 +60,24 @@ export async function findFarm(db: Queryable): Promise<Farm | null> {
   };
 }
 
-export const insertFarm = (db: Queryable, farm: Farm): Promise<number> =>
-  insert(db, INSERT_FARM, [
-    farm.name,
-    farm.timeZone,
-    farm.latitudeDeg,
-    farm.longitudeDeg,
-    farm.units,
-    farm.currency,
-    farm.labourMinorPerH,
-    farm.powerMinorPerKWh,
-    farm.climateMeanC,
-    farm.climateSwingC,
-  ]);
+/** In the order in which both statements name the columns. */
+const valuesOf = (farm: Farm): SqlValue[] => [
+  farm.name,
+  farm.timeZone,
+  farm.latitudeDeg,
+  farm.longitudeDeg,
+  farm.units,
+  farm.currency,
+  farm.labourMinorPerH,
+  farm.powerMinorPerKWh,
+  farm.climateMeanC,
+  farm.climateSwingC,
+];
+
+export const insertFarm = (db: Queryable, farm: Farm): Promise<number> => insert(db, INSERT_FARM, valuesOf(farm));
 
 /** The farm as it is from now on. */
-export const updateFarm = (db: Queryable, farm: Farm): Promise<unknown> =>
-  db.execute(UPDATE_FARM, [
-    farm.name,
-    farm.timeZone,
-    farm.latitudeDeg,
-    farm.longitudeDeg,
-    farm.units,
-    farm.currency,
-    farm.labourMinorPerH,
-    farm.powerMinorPerKWh,
-    farm.climateMeanC,
-    farm.climateSwingC,
-  ]);
+export const updateFarm = (db: Queryable, farm: Farm): Promise<unknown> => db.execute(UPDATE_FARM, valuesOf(farm));
 
 /** Who works here now. */
 export const listActors = (db: Queryable): Promise<Actor[]> =>

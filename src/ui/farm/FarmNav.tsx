@@ -1,6 +1,6 @@
 import type { ThingKind } from "@/services/types";
 import { THING_NAMES } from "@/words/said";
-import { Link } from "../kit/Link";
+import { PlaceNav } from "../kit/PlaceNav";
 
 /** Kinds in the order in which a farm comes to have them. */
 export const KINDS_SHOWN: readonly ThingKind[] = [
@@ -23,20 +23,4 @@ const PLACES: readonly { readonly href: string; readonly name: string }[] = [
 ];
 
 /** All that was set up, a step away from each other. */
-export const FarmNav = ({ here }: { readonly here: string }) => (
-  <nav aria-label="Farm" className="mt-2">
-    <ul className="-ml-2.5 flex flex-wrap gap-x-1">
-      {PLACES.map(({ href, name }) => (
-        <li key={href}>
-          <Link
-            href={href}
-            aria-current={href === here ? "page" : undefined}
-            className={`inline-flex min-h-11 items-center border-b-[3px] px-2.5 ${href === here ? "border-marigold font-semibold" : "border-transparent text-soft hover:border-line"}`}
-          >
-            {name}
-          </Link>
-        </li>
-      ))}
-    </ul>
-  </nav>
-);
+export const FarmNav = ({ here }: { readonly here: string }) => <PlaceNav label="Farm" places={PLACES} here={here} />;

@@ -1,4 +1,4 @@
-import { Link } from "../kit/Link";
+import { PlaceNav } from "../kit/PlaceNav";
 
 const PLACES = [
   { href: "/shed", name: "Stock" },
@@ -12,19 +12,5 @@ const PLACES = [
 
 /** What belongs to the shed, a step away from each other. */
 export const ShedNav = ({ here }: { readonly here: (typeof PLACES)[number]["href"] }) => (
-  <nav aria-label="In the shed" className="mt-2">
-    <ul className="-ml-2.5 flex flex-wrap gap-x-1">
-      {PLACES.map(({ href, name }) => (
-        <li key={href}>
-          <Link
-            href={href}
-            aria-current={href === here ? "page" : undefined}
-            className={`inline-flex min-h-11 items-center border-b-[3px] px-2.5 ${href === here ? "border-marigold font-semibold" : "border-transparent text-soft hover:border-line"}`}
-          >
-            {name}
-          </Link>
-        </li>
-      ))}
-    </ul>
-  </nav>
+  <PlaceNav label="In the shed" places={PLACES} here={here} />
 );
