@@ -1,10 +1,4 @@
 import "server-only";
 /** What was written, by whom and when, over all tables. */
-export {
-  HISTORY_CODES,
-  HISTORY_PARTS,
-  listHistory,
-  type HistoryCode,
-  type HistoryLine,
-  type HistoryPart,
-} from "./history";
+export { listHistory, type HistoryLine } from "./history";
+export { HISTORY_CODES, HISTORY_PARTS, type HistoryCode, type HistoryPart } from "./sources";
