@@ -1,0 +1,103 @@
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { plural } from "@/formats/numbers";
+import type { BatchView } from "@/services/batch";
+import type { RoundTask, YardView } from "@/services/yard";
+import { useBatchAct } from "../acts/batch";
+import { useYardAct } from "../acts/yard";
+import { focusFor, type LogFocus } from "../batch/LogSheet";
+import { useKey } from "../frame/keys";
+import { useRefreshing } from "../frame/useRefreshing";
+import { told } from "../kit/told";
+import { useYardKeys } from "./useYardKeys";
+import type { VesselActs } from "./VesselColumn";
+
+/** An open panel keeps the batch that it was opened for, so that nothing typed is lost when someone else ends it meanwhile. */
+export type OpenSheet =
+  | { readonly type: "log"; readonly batch: BatchView; readonly vesselName: string; readonly focus: LogFocus }
+  | { readonly type: "close"; readonly batch: BatchView; readonly vesselName: string }
+  | { readonly type: "add" }
+  | { readonly type: "arrange"; readonly task: RoundTask }
+  | null;
+
+/** What can be done from the yard: with a vessel, and with a task of the round. */
+export function useYardActs(yard: YardView) {
+  const router = useRouter();
+  const [sheet, setSheet] = useState<OpenSheet>(null);
+  const [busyKey, setBusyKey] = useState<string | null>(null);
+  const clean = useYardAct("cleanVessel", "toast");
+  const unclean = useYardAct("takeBackWashing", "toast");
+  const log = useBatchAct("logEntry", "toast");
+  const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
+  useRefreshing();
+
+  const washed = async (vesselId: number, name: string) => {
+    if (await clean.run({ vesselId }))
+      told(`${name} is free.`, { action: { label: "Undo", onClick: () => void unclean.run({ vesselId }) } });
+  };
+  const acts: VesselActs = {
+    onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
+    onLog: ({ batch, name }) => batch && setSheet({ type: "log", batch, vesselName: name, focus: focusFor(batch) }),
+    onClose: ({ batch, name }) => batch && setSheet({ type: "close", batch, vesselName: name }),
+    onClean: (vessel) => void washed(vessel.id, vessel.name),
+  };
+  const touch = async (task: RoundTask) => {
+    const { touch: wanted } = task;
+    if (wanted.type === "go") {
+      router.push(wanted.href);
+      return;
+    }
+    if (wanted.type === "open-log" || wanted.type === "close") {
+      const vessel = holding(wanted.batchId);
+      if (!vessel?.batch) return;
+      const opened = { batch: vessel.batch, vesselName: vessel.name };
+      setSheet(
+        wanted.type === "close" ? { type: "close", ...opened } : { type: "log", focus: wanted.focus, ...opened },
+      );
+      return;
+    }
+    setBusyKey(task.key);
+    if (wanted.type === "clean")
+      await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
+    else {
+      const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
+      if (answer)
+        told(`${task.title}. Done.`, {
+          action: {
+            label: "Undo",
+            onClick: () =>
+              void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
+          },
+        });
+    }
+    setBusyKey(null);
+  };
+  /** One after the other; one word for all, and one way back. */
+  const touchAll = async (tasks: readonly RoundTask[]) => {
+    const logged: { batchId: number; entryId: number }[] = [];
+    const washings: number[] = [];
+    for (const { touch: wanted } of tasks) {
+      if (wanted.type === "clean" && (await clean.run({ vesselId: wanted.vesselId }))) washings.push(wanted.vesselId);
+      if (wanted.type !== "log-act") continue;
+      const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
+      if (answer) logged.push({ batchId: wanted.batchId, entryId: answer.entryId });
+    }
+    const count = washings.length + logged.length;
+    if (count === 0) return;
+    told(`${plural(count, "task")} done.`, {
+      action: {
+        label: "Undo",
+        onClick: () =>
+          void (async () => {
+            for (const { batchId, entryId } of logged)
+              await log.run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } });
+            for (const vesselId of washings) await unclean.run({ vesselId });
+          })(),
+      },
+    });
+  };
+  useYardKeys(yard.vessels, acts);
+  useKey("n", () => setSheet({ type: "add" }));
+
+  return { sheet, setSheet, busyKey, acts, touch, touchAll };
+}
