@@ -1,17 +1,15 @@
 import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
-import { SerwistProvider } from "@serwist/turbopack/react";
-import { Toaster } from "sonner";
 import { Away } from "@/ui/frame/Away";
 import { listZonePlaces, readMeasures } from "@/services/farm";
 import { offersMadeUpFarm } from "@/services/madeUpFarm";
-import { WORKER } from "@/ui/away/warm";
 import { Header } from "@/ui/frame/Header";
+import { Toasts } from "@/ui/frame/Toasts";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
-import { SetUpScreen } from "@/ui/setup/SetUpScreen";
 import { FarmDoor } from "./FarmDoor";
 import "./globals.css";
+import { SetUpScreen } from "./laterScreens";
 import { openPage } from "./openPage";
 
 export const metadata: Metadata = {
@@ -46,30 +44,21 @@ export default async function RootLayout({ children }: { readonly children: Reac
         >
           Skip to the page
         </a>
-        <SerwistProvider swUrl={WORKER} cacheOnNavigation={false} reloadOnOnline={false}>
-          <FarmDoor units={frame?.farm.units ?? "metric"} person={person} readMs={frame?.ctx.now().getTime() ?? 0}>
-            <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
-              <Header
-                farmName={frame?.farm.name ?? null}
-                units={frame?.farm.units ?? "metric"}
-                measures={frame?.measures ?? []}
-                person={person}
-                people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
-              />
-              <main id="content" tabIndex={-1} className="outline-none">
-                {page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}
-              </main>
-              <Toaster
-                position="bottom-left"
-                offset={{ bottom: 76 }}
-                toastOptions={{
-                  className: "!rounded-none !border-2 !border-ink !bg-chalk !text-ink !text-base !font-[inherit]",
-                  duration: 7000,
-                }}
-              />
-            </MeasuresProvider>
-          </FarmDoor>
-        </SerwistProvider>
+        <FarmDoor units={frame?.farm.units ?? "metric"} person={person} readMs={frame?.ctx.now().getTime() ?? 0}>
+          <MeasuresProvider own={frame?.measures ?? []} units={frame?.farm.units ?? "metric"}>
+            <Header
+              farmName={frame?.farm.name ?? null}
+              units={frame?.farm.units ?? "metric"}
+              measures={frame?.measures ?? []}
+              person={person}
+              people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
+            />
+            <main id="content" tabIndex={-1} className="outline-none">
+              {page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}
+            </main>
+            <Toasts />
+          </MeasuresProvider>
+        </FarmDoor>
       </body>
     </html>
   );

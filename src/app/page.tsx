@@ -1,7 +1,6 @@
-import { FillSheet } from "@/ui/fill/FillSheet";
 import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
-import { FirstDrumScreen } from "@/ui/first/FirstDrumScreen";
 import { YardScreen } from "@/ui/yard/YardScreen";
+import { FillSheet, FirstDrumScreen } from "./laterScreens";
 import { openView } from "./openPage";
 
 interface YardQuery {

@@ -1,4 +1,5 @@
 import type { ErrorObject, ValidateFunction } from "ajv";
+import type { UnitSystem } from "@/core/quantity/typed/unitWords";
 import type { Complaint } from "@/words/codes";
 import { sayComplaint } from "@/words/complaints";
 import { speechOf, type Speech } from "@/words/speech";
@@ -80,12 +81,12 @@ export function complaintsOf(validate: ValidateFunction, value: unknown): Compla
 export const sayComplaints = (complaints: Complaints, say: Speech): FieldErrors =>
   Object.fromEntries(Object.entries(complaints).map(([path, complaint]) => [path, sayComplaint(complaint, path, say)]));
 
-/** Both at once: what does not fit, in words; null where all is well. */
+/** Both at once: what does not fit, in words and in the farm's units; null where all is well. */
 export function fieldErrors(
   validate: ValidateFunction,
   value: unknown,
-  say: Speech = speechOf("metric"),
+  units: UnitSystem = "metric",
 ): FieldErrors | null {
   const complaints = complaintsOf(validate, value);
-  return complaints && sayComplaints(complaints, say);
+  return complaints && sayComplaints(complaints, speechOf(units));
 }

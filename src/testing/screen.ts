@@ -1,6 +1,7 @@
 import "@testing-library/jest-dom";
 import { webcrypto } from "node:crypto";
 import { configure } from "@testing-library/react";
+import { allCome } from "@/ui/kit/later";
 
 // Ends a wait for what never comes; how quick the machine is must not decide.
 configure({ asyncUtilTimeout: 60_000 });
@@ -28,6 +29,20 @@ window.getComputedStyle = (element, pseudo) =>
           return typeof value === "function" ? value.bind(style) : value;
         },
       });
+
+/** Everything is in sight: there is no screen here to be scrolled. */
+class AllSeen implements Pick<IntersectionObserver, "observe" | "unobserve" | "disconnect"> {
+  constructor(private readonly onSeen: (entries: { isIntersecting: boolean }[]) => void) {}
+  observe() {
+    this.onSeen([{ isIntersecting: true }]);
+  }
+  unobserve() {}
+  disconnect() {}
+}
+globalThis.IntersectionObserver ??= AllSeen as never;
+
+// Screens are whole from the start; what comes later has a test of its own.
+beforeAll(allCome);
 
 // What one test left on its device is not there in the next.
 afterEach(() => localStorage.clear());

@@ -1,6 +1,6 @@
 import type { Recipe } from "../book/recipe";
 import type { UseRate } from "../book/types";
-import { findUseRate } from "../book";
+import { findUseRate } from "../book/useRate";
 import type { UseId } from "../book/uses";
 import type { PlotKind } from "../land/geojson";
 

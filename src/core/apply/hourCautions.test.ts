@@ -1,4 +1,5 @@
-import { findUseRate, findRecipe, METHODS } from "../book";
+import { findRecipe, METHODS } from "../book";
+import { findUseRate } from "../book/useRate";
 import { findUse } from "../book/uses";
 import type { FitBand } from "./fitHours";
 import type { WeatherHour } from "./weatherHour";

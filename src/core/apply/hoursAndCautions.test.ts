@@ -1,5 +1,6 @@
 import { carriedBy } from "../safety/carried";
-import { findRecipe, findUseRate } from "../book";
+import { findRecipe } from "../book";
+import { findUseRate } from "../book/useRate";
 import { findUse, type UseId } from "../book/uses";
 import { dueTasks } from "../tend/dueTasks";
 import { findCautions, reasonSuffices } from "./cautions";

@@ -1,4 +1,4 @@
-import { findUseRate } from "../book";
+import { findUseRate } from "../book/useRate";
 import type { Recipe } from "../book/recipe";
 import { findUse, type UseId } from "../book/uses";
 import { findCautions, type ApplyCase } from "./cautions";

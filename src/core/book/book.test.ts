@@ -1,7 +1,8 @@
 import { occupiedLitres } from "../recipe/room";
 import { scaleRecipe } from "../recipe/scale";
 import { CAUTIONS } from "./cautions";
-import { findMethod, findRecipe, findSchool, findUseRate, METHODS } from "./index";
+import { findMethod, findRecipe, findSchool, METHODS } from "./index";
+import { findUseRate } from "./useRate";
 import { minimumAgeD, phTarget, recipeOf } from "./recipe";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS } from "./ingredients";
 import { findUse, USE_IDS, USES } from "./uses";

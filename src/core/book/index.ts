@@ -22,7 +22,7 @@ import { riceWash } from "./preparations/riceWash";
 import { roastedShell } from "./preparations/roastedShell";
 import { wormCastings } from "./preparations/wormCastings";
 import { recipeOf, type Recipe } from "./recipe";
-import type { Method, School, UseRate } from "./types";
+import type { Method, School } from "./types";
 
 /** What goes on the land, in the order a chooser shows it. */
 const INPUTS: readonly Method[] = [
@@ -78,14 +78,6 @@ export function findSchool(method: Method, id: string | undefined, path = "/scho
     );
   return school;
 }
-
-/** How strong a school puts its input to a use, or null where the book knows no such use of it. */
-export const findUseRate = (school: Pick<School, "uses">, use: string): UseRate | null =>
-  school.uses.find((rate) => rate.use === use) ?? null;
-
-/** The use that stands for all where one must: on growing plants, else however it goes on at all; null for what goes nowhere. */
-export const usualRate = (school: Pick<School, "uses">): UseRate | null =>
-  findUseRate(school, "drench-growing") ?? school.uses[0] ?? null;
 
 /**
  * The recipe of a method and school as the book has it; the cautious school's if none is named.

@@ -1,4 +1,5 @@
-import { METHODS, usualRate } from "../book";
+import { METHODS } from "../book";
+import { usualRate } from "../book/useRate";
 import type { GoalId } from "../book/goals";
 import type { Method, School, UseRate } from "../book/types";
 import type { UseId } from "../book/uses";

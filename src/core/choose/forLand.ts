@@ -1,7 +1,7 @@
 import type { Recipe } from "../book/recipe";
 import { findUse, type UseId } from "../book/uses";
 import { DomainError, requirePositive } from "../errors";
-import { findUseRate } from "../book";
+import { findUseRate } from "../book/useRate";
 
 /** More rounds than this nobody brews ahead for. */
 const MOST_ROUNDS = 12;

@@ -1,4 +1,4 @@
-import { usualRate } from "../book";
+import { usualRate } from "../book/useRate";
 import type { CautionId } from "../book/cautions";
 import { findIngredient, type IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { findRecipe, findUseRate, METHODS } from "../book";
+import { findRecipe, METHODS } from "../book";
+import { findUseRate } from "../book/useRate";
 import { addDays, daysBetween } from "../calendar";
 import { GROWTH_STAGES, stageOn, type Planting } from "../land/planting";
 import { clashesOf, daysDue, isFor, isInSpan, type Programme, type ProgrammeStep } from "./programme";

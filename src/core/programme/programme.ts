@@ -1,4 +1,5 @@
-import { findRecipe, findUseRate } from "../book";
+import { findRecipe } from "../book";
+import { findUseRate } from "../book/useRate";
 import { cropFacts } from "../book/crops";
 import type { IngredientId } from "../book/ingredients";
 import type { UseId } from "../book/uses";

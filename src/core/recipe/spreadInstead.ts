@@ -1,4 +1,4 @@
-import { findUseRate } from "../book";
+import { findUseRate } from "../book/useRate";
 import type { IngredientId } from "../book/ingredients";
 import type { Recipe } from "../book/recipe";
 import { findUse } from "../book/uses";

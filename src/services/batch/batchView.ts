@@ -98,6 +98,9 @@ export interface BatchView {
   readonly closing: Closing;
 }
 
+/** A batch as its panels want it: all but the points of its drawing, which are most of it. */
+export type BatchBrief = Omit<BatchView, "ribbon">;
+
 const lastOf = (entries: readonly Entry[], kind: Entry["kind"]) =>
   entries.findLast((entry) => entry.kind === kind) ?? null;
 

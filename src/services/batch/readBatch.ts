@@ -1,5 +1,5 @@
 import "server-only";
-import { usualRate } from "@/core/book";
+import { usualRate } from "@/core/book/useRate";
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { phTarget, type Recipe } from "@/core/book/recipe";

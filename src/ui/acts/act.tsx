@@ -1,13 +1,11 @@
 "use client";
 import { createContext, useContext, useState, useTransition, type ReactNode } from "react";
-import { toast } from "sonner";
 import type { ActError, ActResult } from "@/contracts/answer";
-import { fieldErrors, type FieldErrors, type Validator } from "@/contracts/fieldErrors";
+import type { FieldErrors, Validator } from "@/contracts/fieldErrors";
 import type { DoorCode } from "@/words/codes";
 import { sayDoor } from "@/words/door";
-import { speechOf, type Speech } from "@/words/speech";
 import type { UnitSystem } from "@/core/quantity/typed/unitWords";
-import { nextIsKept } from "../kit/told";
+import { nextIsKept, toldOfTrouble } from "../kit/told";
 import type { ActsOf, AnswerOf, Place, RequestOf } from "@/services/acts";
 
 /** Done, and waiting on this device until the farm can be reached. */
@@ -68,7 +66,7 @@ type Failure = "in-place" | "toast";
 
 function useSending(
   name: string,
-  check: (request: object, say: Speech) => FieldErrors | null,
+  check: (request: object, units: UnitSystem) => Promise<FieldErrors | null>,
   failure: Failure,
 ): Acting<object, unknown> {
   const door = useDoor();
@@ -81,7 +79,7 @@ function useSending(
     const key = intent?.body === body ? intent.key : newKey();
     setIntent({ key, body });
     const full = { ...request, requestKey: key };
-    const complaints = check(full, speechOf(door.units));
+    const complaints = await check(full, door.units);
     if (complaints) {
       setError({ ...doorError("bad-request"), fields: complaints });
       return null;
@@ -95,7 +93,7 @@ function useSending(
     }
     if (!result.ok) {
       setError(result.error);
-      if (failure === "toast") toast.error(result.error.message);
+      if (failure === "toast") toldOfTrouble(result.error.message);
       return null;
     }
     setError(null);
@@ -116,14 +114,20 @@ function useSending(
 /**
  * The hook of a place's acts: one intended write, checked with the server's own schema, sent with a key that a resend keeps, so that
  * a double tap or a lost answer does not write twice. The key is renewed once it went through, or once the request changed.
+ * @param schemas the place's compiled schemas; they come with the first act, as most pages are only read
  */
 export const actsOf =
-  <P extends Place>(_place: P, validators: Readonly<Record<string, Validator>>) =>
+  <P extends Place>(_place: P, schemas: () => Promise<{ readonly default: Readonly<Record<string, Validator>> }>) =>
   <N extends keyof ActsOf<P> & string>(
     name: N,
     failure: Failure = "in-place",
   ): Acting<Asking<P, N>, AnswerOf<ActsOf<P>[N]>> =>
-    useSending(name, (request, say) => fieldErrors(validators[name]!, request, say), failure) as Acting<
-      Asking<P, N>,
-      AnswerOf<ActsOf<P>[N]>
-    >;
+    useSending(
+      name,
+      async (request, units) => {
+        // Far from the farm the schemas may not be on this device; the farm checks all the same as it takes the act.
+        const come = await Promise.all([schemas(), import("@/contracts/fieldErrors")]).catch(() => null);
+        return come && come[1].fieldErrors(come[0].default[name]!, request, units);
+      },
+      failure,
+    ) as Acting<Asking<P, N>, AnswerOf<ActsOf<P>[N]>>;

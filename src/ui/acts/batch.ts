@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/batch.cjs";
 import { actsOf } from "./act";
 
-export const useBatchAct = actsOf("batch", validators);
+export const useBatchAct = actsOf("batch", () => import("@/contracts/generated/acts/batch.cjs"));

@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/book.cjs";
 import { actsOf } from "./act";
 
-export const useBookAct = actsOf("book", validators);
+export const useBookAct = actsOf("book", () => import("@/contracts/generated/acts/book.cjs"));

@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/devices.cjs";
 import { actsOf } from "./act";
 
-export const useDevicesAct = actsOf("devices", validators);
+export const useDevicesAct = actsOf("devices", () => import("@/contracts/generated/acts/devices.cjs"));

@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/equipment.cjs";
 import { actsOf } from "./act";
 
-export const useEquipmentAct = actsOf("equipment", validators);
+export const useEquipmentAct = actsOf("equipment", () => import("@/contracts/generated/acts/equipment.cjs"));

@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/farm.cjs";
 import { actsOf } from "./act";
 
-export const useFarmAct = actsOf("farm", validators);
+export const useFarmAct = actsOf("farm", () => import("@/contracts/generated/acts/farm.cjs"));

@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/field.cjs";
 import { actsOf } from "./act";
 
-export const useFieldAct = actsOf("field", validators);
+export const useFieldAct = actsOf("field", () => import("@/contracts/generated/acts/field.cjs"));

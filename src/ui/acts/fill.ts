@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/fill.cjs";
 import { actsOf } from "./act";
 
-export const useFillAct = actsOf("fill", validators);
+export const useFillAct = actsOf("fill", () => import("@/contracts/generated/acts/fill.cjs"));

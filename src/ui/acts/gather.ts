@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/gather.cjs";
 import { actsOf } from "./act";
 
-export const useGatherAct = actsOf("gather", validators);
+export const useGatherAct = actsOf("gather", () => import("@/contracts/generated/acts/gather.cjs"));

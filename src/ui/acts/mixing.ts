@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/mixing.cjs";
 import { actsOf } from "./act";
 
-export const useMixingAct = actsOf("mixing", validators);
+export const useMixingAct = actsOf("mixing", () => import("@/contracts/generated/acts/mixing.cjs"));

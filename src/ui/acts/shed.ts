@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/shed.cjs";
 import { actsOf } from "./act";
 
-export const useShedAct = actsOf("shed", validators);
+export const useShedAct = actsOf("shed", () => import("@/contracts/generated/acts/shed.cjs"));

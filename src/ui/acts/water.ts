@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/water.cjs";
 import { actsOf } from "./act";
 
-export const useWaterAct = actsOf("water", validators);
+export const useWaterAct = actsOf("water", () => import("@/contracts/generated/acts/water.cjs"));

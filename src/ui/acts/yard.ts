@@ -1,5 +1,4 @@
 "use client";
-import validators from "@/contracts/generated/acts/yard.cjs";
 import { actsOf } from "./act";
 
-export const useYardAct = actsOf("yard", validators);
+export const useYardAct = actsOf("yard", () => import("@/contracts/generated/acts/yard.cjs"));

@@ -1,13 +1,15 @@
 "use client";
 import { useEffect, useState, useSyncExternalStore } from "react";
-import { toast } from "sonner";
 import { plural } from "@/formats/numbers";
 import { sayDeviceMoment } from "@/formats/times";
 import { Button } from "../kit/Button";
+import { panel } from "../kit/later";
+import { toldBesides } from "../kit/told";
 import { askReach, inReach, subscribeReach } from "./reach";
 import { noneWaiting, subscribeWaiting, waitingNow } from "./queue";
-import { Unsent } from "./Unsent";
 import { warm } from "./warm";
+
+const Unsent = panel(() => import("./Unsent").then((module) => module.Unsent));
 
 const ASK_EVERY_MS = 15_000;
 /** The page itself comes first. */
@@ -28,7 +30,7 @@ function useSending(sendNow: () => Promise<number>): void {
       if (!waits && inReach()) return;
       if (!(await askReach())) return;
       const sent = await sendNow();
-      if (sent > 0) toast.success(`${plural(sent, "entry", "entries")} sent to the farm.`);
+      if (sent > 0) toldBesides(`${plural(sent, "entry", "entries")} sent to the farm.`);
     };
     const now = () => void tryNow();
     const tick = () => {

@@ -3,7 +3,7 @@ import { inReach } from "./reach";
 /** Where the service worker keeps pages for when the farm is out of reach. */
 export const PAGES_CACHE = "ruchka-pages";
 /** Where the service worker is asked for. */
-export const WORKER = "/serwist/sw.js";
+const WORKER = "/serwist/sw.js";
 const WARM_EVERY_MS = 10 * 60_000;
 const WARMED_KEY = "ruchka-warmed";
 /** The places where a day's work is entered; the yard's page tells which drums there are. */
@@ -21,7 +21,10 @@ async function keep(cache: Cache, path: string): Promise<string> {
   return answer.text();
 }
 
-/** Whether the service worker stands; where its first try failed, as on a bad line, it is asked to try again. */
+/**
+ * Whether the service worker stands. It is asked for once the page is there, so that the files of all other pages do not come before its own; where
+ * that failed, as on a bad line, it is asked for again.
+ */
 async function isReady(): Promise<boolean> {
   const registration = await navigator.serviceWorker.getRegistration();
   if (registration?.active) return true;

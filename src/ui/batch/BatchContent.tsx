@@ -1,6 +1,5 @@
-"use client";
 import { Link } from "../kit/Link";
-import { useState, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { NUTRIENTS } from "@/core/book/composition";
 import { findIngredient } from "@/core/book/ingredients";
 import { inContentUnit, sayContentUnit, sayStock } from "@/formats/amounts";
@@ -8,12 +7,10 @@ import { formatNumber } from "@/formats/numbers";
 import { sayThinned } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
 import { ContentTable } from "../content/ContentTable";
-import { LabSheet } from "../content/LabSheet";
-import { Button } from "../kit/Button";
+import { AddLab } from "./deskButtons";
 
 /** What is in a batch, worked out or measured. */
 export const InIt = ({ page }: { readonly page: BatchPage }) => {
-  const [open, setOpen] = useState(false);
   const { units } = page.farm;
   const thinned = sayThinned(page.strength, page.use.partsWater);
   return (
@@ -24,6 +21,7 @@ export const InIt = ({ page }: { readonly page: BatchPage }) => {
         partsWater={page.use.partsWater}
         useName={page.use.name}
         mixLPerM2={page.use.mixLPerM2}
+        units={units}
       />
       {page.lab.map((result, index) => (
         <p key={index} className="text-[0.9rem] text-soft">
@@ -32,10 +30,7 @@ export const InIt = ({ page }: { readonly page: BatchPage }) => {
           {result.note ? `, ${result.note}` : ""}; entered by {result.actorName}.
         </p>
       ))}
-      <Button variant="quiet" onClick={() => setOpen(true)}>
-        Add lab result
-      </Button>
-      {open ? <LabSheet batchId={page.batch.id} onClose={() => setOpen(false)} /> : null}
+      <AddLab batchId={page.batch.id} />
     </>
   );
 };

@@ -1,13 +1,11 @@
-"use client";
 import { Link } from "../kit/Link";
 import { sayVolume } from "@/formats/amounts";
 import { clockTime, fullDate, hourOfDay, sayForecastMoment, type FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
-import { Button } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
-import { contentsOf } from "../yard/VesselColumn";
+import { contentsOf } from "../drawings/contentsOf";
 import { VesselDrawing } from "../drawings/VesselDrawing";
-import { type OpenSheet } from "./BatchSheets";
+import { Acts } from "./deskButtons";
 import { PlaceCard } from "./PlaceCard";
 import { ReasonList } from "./ReasonList";
 import { WindowTable } from "./WindowTable";
@@ -33,47 +31,13 @@ const Reasons = ({ page, running }: { readonly page: BatchPage; readonly running
   );
 };
 
-/** What can be done with it now. */
-const Acts = ({
-  batch,
-  onOpen,
-}: {
-  readonly batch: BatchPage["batch"];
-  readonly onOpen: (sheet: OpenSheet) => void;
-}) => (
-  <div className="mt-4 flex flex-wrap gap-3">
-    <Button variant="strong" onClick={() => onOpen("log")}>
-      {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost"
-        ? "Log"
-        : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
-    </Button>
-    <Button onClick={() => onOpen("close")}>Strain or throw away</Button>
-    {batch.spoilt === "discard" ? null : (
-      <>
-        <Button onClick={() => onOpen("add")}>Add ingredient</Button>
-        <Button onClick={() => onOpen("what-if")}>What if</Button>
-      </>
-    )}
-    {batch.closing.makes ? (
-      <Button onClick={() => onOpen({ take: "batch", heldL: batch.filledL })}>Move some to shed</Button>
-    ) : null}
-  </div>
-);
-
 const HEAD_LINK =
   "inline-flex min-h-11 items-center text-[0.95rem] underline decoration-line decoration-2 underline-offset-4";
 
 /** The vessel, what is in it, how it stands, what to do. */
-export const BatchHead = ({
-  page,
-  running,
-  onOpen,
-}: {
-  readonly page: BatchPage;
-  readonly running: boolean;
-  readonly onOpen: (sheet: OpenSheet) => void;
-}) => {
+export const BatchHead = ({ page, running }: { readonly page: BatchPage; readonly running: boolean }) => {
   const { batch, farm } = page;
+  const { next, spoilt, filledL, closing } = batch;
   const clock = farm;
   return (
     <>
@@ -127,7 +91,7 @@ export const BatchHead = ({
             <PlaceCard vesselId={page.vesselId} vesselName={page.vesselName} place={page.place} units={farm.units} />
           ) : null}
           {running && batch.state !== "spoiled" ? <WindowTable batch={batch} nowMs={page.nowMs} clock={clock} /> : null}
-          {running ? <Acts batch={batch} onOpen={onOpen} /> : null}
+          {running ? <Acts batch={{ next, spoilt, filledL, closing: { makes: closing.makes } }} /> : null}
         </div>
       </div>
     </>

@@ -1,4 +1,3 @@
-"use client";
 import { RINSE_WORDS, sayResidueTo, sayVerdict } from "@/words/said";
 import { Link } from "../kit/Link";
 import type { ReactNode } from "react";
@@ -7,7 +6,8 @@ import { findUse } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
 import { dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
-import { Button, buttonClass } from "../kit/Button";
+import { buttonClass } from "../kit/Button";
+import { ToShed } from "./deskButtons";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -44,13 +44,7 @@ const sayAgainst = (got: number, { low, high }: Range, say: (amount: number) => 
   `${got < low ? "less than usual" : got > high ? "more than usual" : "as usual"}: ${say(low)} to ${say(high)}`;
 
 /** The end of a batch, and what became of what it gave. */
-export const Outcome = ({
-  page,
-  onTake,
-}: {
-  readonly page: BatchPage;
-  readonly onTake: (storeId: number, heldL: number) => void;
-}) => {
+export const Outcome = ({ page }: { readonly page: BatchPage }) => {
   const clock = page.farm;
   const now = new Date(page.nowMs);
   return (
@@ -87,9 +81,7 @@ export const Outcome = ({
                 <Link href={`/field?store=${store.id}`} className={buttonClass("plain")}>
                   Apply
                 </Link>
-                {page.batch.closing.makes ? (
-                  <Button onClick={() => onTake(store.id, store.onHandL)}>To the shed</Button>
-                ) : null}
+                {page.batch.closing.makes ? <ToShed storeId={store.id} heldL={store.onHandL} /> : null}
               </span>
             ) : null}
           </li>

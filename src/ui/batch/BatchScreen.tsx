@@ -1,27 +1,21 @@
-"use client";
-import { useState } from "react";
-import { told } from "../kit/told";
 import { sayMoney } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
-import { sayEntry } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
-import { useBatchAct } from "../acts/batch";
-import { useRefreshing } from "../frame/useRefreshing";
 import { Cautions } from "../kit/Cautions";
 import { Notice } from "../kit/Notice";
 import { CostMeasure } from "../ledger/CostMeasure";
 import { InIt, Origins } from "./BatchContent";
-import type { Pin } from "../drawings/plate/BatchPlate";
 import { OverTime } from "../drawings/plate/OverTime";
+import { briefOf } from "./briefOf";
+import { BatchDesk, type DeskPage, type OpenSheet } from "./BatchDesk";
 import { BatchHead } from "./BatchHead";
 import { Lines, Outcome, Part } from "./BatchParts";
-import { BatchSheets, type OpenSheet } from "./BatchSheets";
 import { Earlier } from "./Earlier";
 import { LogList } from "./LogList";
-import type { DrawnFamily } from "./Looks";
+import { DrawnLooks, type DrawnFamily } from "./Looks";
 import { Photos } from "./Photos";
 import { Residues } from "./Residues";
-import type { Correcting } from "./LogSheet";
+import type { ResiduePage } from "./ResidueSheet";
 import { Tending } from "./Tending";
 import { BookText } from "../kit/BookText";
 
@@ -33,24 +27,6 @@ const LOOKS: Partial<Record<string, DrawnFamily>> = {
   char: "char",
   soak: "other",
 };
-
-/** What stands on the axis: what was logged, what was photographed. */
-const pinsOf = (page: BatchPage): Pin[] => [
-  ...page.log
-    .filter(({ kind }) => kind !== "withdrawn")
-    .map((entry) => ({
-      atMs: entry.atMs,
-      text: sayEntry(entry, page.farm.units),
-      struck: entry.correctedById !== null,
-      kind: entry.kind === "act" ? ("act" as const) : ("seen" as const),
-    })),
-  ...page.progress.photos.map(({ atMs, note }) => ({
-    atMs,
-    text: note || "a photograph",
-    struck: false,
-    kind: "photo" as const,
-  })),
-];
 
 /** What it cost so far. */
 const Cost = ({ page }: { readonly page: BatchPage }) => {
@@ -93,13 +69,14 @@ const Mind = ({ page }: { readonly page: BatchPage }) => (
 /** How it was tended, how it looks, what earlier ones did. */
 const Course = ({ page, running }: { readonly page: BatchPage; readonly running: boolean }) => {
   const { batch, farm: clock } = page;
+  const family = LOOKS[page.looks];
   return (
     <>
       {page.progress.tending.length > 0 || page.progress.stages.length > 0 ? (
         <Part title="Stages and care">
           <Tending
-            batch={batch}
-            progress={page.progress}
+            batch={{ id: batch.id, seal: batch.seal }}
+            progress={{ stages: page.progress.stages, tending: page.progress.tending }}
             people={page.people}
             shares={page.shares}
             running={running}
@@ -112,7 +89,7 @@ const Course = ({ page, running }: { readonly page: BatchPage; readonly running:
           batchId={batch.id}
           startedMs={batch.startedMs}
           photos={page.progress.photos}
-          family={LOOKS[page.looks] ?? null}
+          looks={family ? <DrawnLooks family={family} id={`b${batch.id}`} /> : null}
           running={running}
           clock={clock}
         />
@@ -145,6 +122,24 @@ const MadeOf = ({ page }: { readonly page: BatchPage }) => (
   </div>
 );
 
+/** What the residues' list wants of the page. */
+const residuePageOf = ({ residues, farm, nowMs, batch }: BatchPage): ResiduePage => ({
+  residues,
+  farm,
+  nowMs,
+  batch: { id: batch.id, closing: { residues: batch.closing.residues } },
+});
+
+/** What the sheets over the page want of it. */
+const deskPageOf = ({ vesselName, nowMs, farm, later, batch, progress }: BatchPage): DeskPage => ({
+  vesselName,
+  nowMs,
+  farm,
+  later,
+  batch: briefOf(batch),
+  meter: progress.meter,
+});
+
 /** One batch: the vessel large, its ribbon and past on one axis, the log, what went in, what it cost, what came of it. */
 export const BatchScreen = ({
   page,
@@ -153,61 +148,33 @@ export const BatchScreen = ({
   readonly page: BatchPage;
   readonly startWith?: OpenSheet;
 }) => {
-  useRefreshing();
-  const [sheet, setSheet] = useState<OpenSheet>(startWith);
-  const [correcting, setCorrecting] = useState<Correcting | null>(null);
-  const withdraw = useBatchAct("logEntry", "toast");
-  const { batch, farm } = page;
-  const clock = farm;
+  const { farm } = page;
   const running = page.close === null;
-  const strike = async (entryId: number) => {
-    if (await withdraw.run({ batchId: batch.id, correctsId: entryId, entry: { kind: "withdrawn" } }))
-      told("Crossed out. It stays in the log.");
-  };
-
   return (
-    <div className="mx-auto max-w-[1240px] px-4 py-5">
-      <BatchHead page={page} running={running} onOpen={setSheet} />
-      <OverTime page={page} clock={clock} pins={pinsOf(page)} />
-      <div className="mt-6 grid grid-cols-1 gap-x-10 gap-y-8 md:grid-cols-2">
-        <div className="grid min-w-0 grid-cols-1 content-start gap-8">
-          <Part title="Log">
-            {page.log.length === 0 ? (
-              <p className="text-soft">Nothing logged yet. Smell it or measure pH.</p>
-            ) : (
-              <LogList
-                log={page.log}
-                clock={clock}
-                units={farm.units}
-                onCorrect={(next) => {
-                  setCorrecting(next);
-                  setSheet("log");
-                }}
-                onWithdraw={(entryId) => void strike(entryId)}
-              />
-            )}
-          </Part>
-          <Course page={page} running={running} />
-          {page.close || page.stores.length > 0 ? (
-            <Outcome page={page} onTake={(take, heldL) => setSheet({ take, heldL })} />
-          ) : null}
-          {page.close || page.residues.length > 0 ? (
-            <Part title="What was left">
-              <Residues page={page} />
+    <BatchDesk page={deskPageOf(page)} startWith={startWith}>
+      <div className="mx-auto max-w-[1240px] px-4 py-5">
+        <BatchHead page={page} running={running} />
+        <OverTime page={page} />
+        <div className="mt-6 grid grid-cols-1 gap-x-10 gap-y-8 md:grid-cols-2">
+          <div className="grid min-w-0 grid-cols-1 content-start gap-8">
+            <Part title="Log">
+              {page.log.length === 0 ? (
+                <p className="text-soft">Nothing logged yet. Smell it or measure pH.</p>
+              ) : (
+                <LogList log={page.log} clock={farm} units={farm.units} />
+              )}
             </Part>
-          ) : null}
+            <Course page={page} running={running} />
+            {page.close || page.stores.length > 0 ? <Outcome page={page} /> : null}
+            {page.close || page.residues.length > 0 ? (
+              <Part title="What was left">
+                <Residues page={residuePageOf(page)} />
+              </Part>
+            ) : null}
+          </div>
+          <MadeOf page={page} />
         </div>
-        <MadeOf page={page} />
       </div>
-      <BatchSheets
-        page={page}
-        sheet={sheet}
-        correcting={correcting}
-        onClose={() => {
-          setSheet(null);
-          setCorrecting(null);
-        }}
-      />
-    </div>
+    </BatchDesk>
   );
 };

@@ -12,7 +12,7 @@ import { RINSE_TO } from "@/core/recipe/level";
 import { RESIDUE_TO_WORDS, RESIDUE_WORDS, RINSE_WORDS, sayResidueAdvice } from "@/words/said";
 import { speechOf } from "@/words/speech";
 import { Draining } from "./Draining";
-import type { BatchView } from "@/services/batch";
+import type { BatchBrief } from "@/services/batch";
 import { CarriedIn } from "./CarriedIn";
 import { ACT_WORDS, destinationsOf, RESIDUE, useClosing, type CloseSheetProps } from "./useClosing";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -75,7 +75,7 @@ const CameOff = ({
   units,
   draft,
 }: {
-  readonly batch: BatchView;
+  readonly batch: BatchBrief;
   readonly units: UnitSystem;
   readonly draft: ReturnType<typeof useClosing>;
 }) => {

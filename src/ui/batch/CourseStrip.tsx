@@ -1,10 +1,9 @@
 "use client";
 import { type FarmClock } from "@/formats/times";
 import { sayCourse } from "@/words/said";
-import type { BatchView } from "@/services/batch";
 import type { Course } from "@/services/ferment";
 import { RibbonStrip } from "../drawings/plate/RibbonStrip";
-import { plateScale, PLATE_W, timeTicks } from "../drawings/plate/scale";
+import { acrossPlate, PLATE_W, timeTicks } from "../drawings/plate/scale";
 
 /** As many times as fit under a strip on a phone. */
 const TICKS_SHOWN = 5;
@@ -12,7 +11,6 @@ const TICKS_SHOWN = 5;
 export const Strip = ({
   title,
   course,
-  batch,
   nowMs,
   fromMs,
   toMs,
@@ -21,15 +19,13 @@ export const Strip = ({
 }: {
   readonly title: string;
   readonly course: Course;
-  readonly batch: BatchView;
   readonly nowMs: number;
   readonly fromMs: number;
   readonly toMs: number;
   readonly id: string;
   readonly clock: FarmClock;
 }) => {
-  const { x } = plateScale({ batch, close: null, nowMs });
-  const drawn = { x: x.copy().domain([fromMs, toMs]), fromMs, toMs, nowMs };
+  const drawn = { x: acrossPlate(fromMs, toMs), fromMs, toMs, nowMs };
   const words = sayCourse(course.window, nowMs, clock);
   const all = timeTicks(drawn, clock);
   const ticks = all.filter((_, index) => index % Math.ceil(all.length / TICKS_SHOWN) === 0);

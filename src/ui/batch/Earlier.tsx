@@ -1,16 +1,9 @@
-"use client";
-import dynamic from "next/dynamic";
 import { Link } from "../kit/Link";
+import { EarlierPlot } from "./EarlierPlot";
 import { LEAD_WORDS } from "@/words/said";
 import { fullDate, type FarmClock } from "@/formats/times";
 import { STROKES } from "./earlierStrokes";
 import type { Progress } from "@/services/ferment";
-
-// Most batches have no forerunner to be drawn beside: the chart, half of the page's script, comes where one has.
-const EarlierChart = dynamic(() => import("./EarlierChart").then((module) => module.EarlierChart), {
-  ssr: false,
-  loading: () => <p className="h-56 text-soft">Drawing the earlier ones</p>,
-});
 
 interface EarlierProps {
   readonly progress: Progress;
@@ -32,7 +25,7 @@ export const Earlier = ({ progress, startedMs, clock }: EarlierProps) => {
   return (
     <div className="grid gap-3">
       {own.length > 0 && drawn.length > 0 ? (
-        <EarlierChart drawn={drawn} own={own} words={words} isPh={curve?.feature === "ph"} />
+        <EarlierPlot drawn={drawn} own={own} words={words} isPh={curve?.feature === "ph"} />
       ) : null}
       <ul className="divide-y divide-line border-y border-line">
         {earlier.map((batch, index) => (

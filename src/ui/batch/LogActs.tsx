@@ -7,7 +7,7 @@ import { ACT_WORDS } from "@/words/said";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { fieldUnit } from "@/formats/measured";
 import { formatNumber } from "@/formats/numbers";
-import type { BatchView } from "@/services/batch";
+import type { BatchBrief } from "@/services/batch";
 import { Button } from "../kit/Button";
 import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
@@ -20,7 +20,7 @@ const Surroundings = ({
   units,
   busy,
   onLog,
-}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
+}: SectionProps & { readonly batch: BatchBrief; readonly units: UnitSystem }) => {
   const [celsius, setCelsius] = useState(NaN);
   const at = Number.isFinite(celsius) ? sayTemperature(celsius, units) : "so many degrees: say how many";
   const act = (name: Act, label: string, withDegrees: boolean) => (
@@ -59,7 +59,7 @@ const Surroundings = ({
   );
 };
 
-function actsFor(batch: BatchView): { act: Act; label: string }[] {
+function actsFor(batch: BatchBrief): { act: Act; label: string }[] {
   return [
     { act: "stirred" as const, label: "Stirred" },
     ...(batch.state === "stuck" ? [{ act: "fed" as const, label: "Fed: culture and sugar" }] : []),
@@ -88,7 +88,7 @@ export const ActsSection = ({
   units,
   busy,
   onLog,
-}: SectionProps & { readonly batch: BatchView; readonly units: UnitSystem }) => {
+}: SectionProps & { readonly batch: BatchBrief; readonly units: UnitSystem }) => {
   const unit = fieldUnit("L", units);
   const [poured, setPoured] = useState(NaN);
   const litres = () => Number(fromBase(toBase({ value: poured, unit }), "L").value.toFixed(3));

@@ -1,12 +1,11 @@
-"use client";
 import { clsx } from "clsx";
 import { MEASURE_KINDS } from "@/core/book/words";
 import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayEntry } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
-import { Button } from "../kit/Button";
-import type { Correcting } from "./LogSheet";
+import { EntryButtons } from "./deskButtons";
+import type { Correcting } from "./logFocus";
 
 export type LogLine = BatchPage["log"][number];
 
@@ -22,12 +21,10 @@ interface LogListProps {
   readonly log: readonly LogLine[];
   readonly clock: FarmClock;
   readonly units: UnitSystem;
-  readonly onCorrect: (correcting: Correcting) => void;
-  readonly onWithdraw: (entryId: number) => void;
 }
 
 /** The whole log, newest first. What was corrected stays readable, struck through, with what took its place. */
-export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListProps) => (
+export const LogList = ({ log, clock, units }: LogListProps) => (
   <ol className="divide-y divide-line border-y border-line">
     {log.map((entry) => {
       const struck = entry.correctedById !== null;
@@ -51,26 +48,9 @@ export const LogList = ({ log, clock, units, onCorrect, onWithdraw }: LogListPro
             </span>
           </span>
           {struck || entry.kind === "withdrawn" ? null : (
-            <span className="flex">
-              <Button
-                variant="quiet"
-                className="text-[0.88rem]"
-                aria-label={`Correct: ${said}`}
-                onClick={() =>
-                  onCorrect({ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) })
-                }
-              >
-                Correct
-              </Button>
-              <Button
-                variant="quiet"
-                className="text-[0.88rem]"
-                aria-label={`Cross out: ${said}`}
-                onClick={() => onWithdraw(entry.id)}
-              >
-                Cross out
-              </Button>
-            </span>
+            <EntryButtons
+              entry={{ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) }}
+            />
           )}
         </li>
       );

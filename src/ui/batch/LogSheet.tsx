@@ -4,7 +4,7 @@ import { told } from "../kit/told";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayMoment, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/words/said";
-import type { BatchView } from "@/services/batch";
+import type { BatchBrief } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
@@ -18,28 +18,13 @@ import {
   type Entry,
   type SectionProps,
 } from "./LogSections";
+import type { Correcting, LogFocus } from "./logFocus";
 import { PhSection } from "./PhSection";
 import { ReasonList } from "./ReasonList";
 import { sentAt, WhenChoice, type When } from "./WhenChoice";
 
-export type LogFocus = "ph" | "smell" | "temperature" | "note";
-
-/** What a log is opened for, by what the verdict asks next. */
-export function focusFor({ next }: Pick<BatchView, "next">): LogFocus {
-  if (next.act === "read-ph" || next.act === "repeat-ph") return "ph";
-  return next.act === "warm" || next.act === "cool" || next.act === "feed" ? "temperature" : "smell";
-}
-
-/** An entry that the next one takes the place of. */
-export interface Correcting {
-  readonly entryId: number;
-  readonly atMs: number;
-  readonly was: string;
-  readonly kind: "ph" | "temperature" | "words" | "measures" | "act" | "note";
-}
-
 interface LogSheetProps {
-  readonly batch: BatchView;
+  readonly batch: BatchBrief;
   readonly vesselName: string;
   readonly focus: LogFocus;
   readonly clock: FarmClock;

@@ -1,20 +1,18 @@
 "use client";
-import { useState } from "react";
-import { toast } from "sonner";
+import { useState, type ReactNode } from "react";
 import { TakePicture } from "../kit/TakePicture";
-import { told } from "../kit/told";
+import { told, toldOfTrouble } from "../kit/told";
 import { dayMonth, clockTime, sayAge, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment";
 import { useBatchAct } from "../acts/batch";
 import { photoOf } from "../kit/smallJpeg";
-import { DrawnLooks, type DrawnFamily } from "./Looks";
 
 interface PhotosProps {
   readonly batchId: number;
   readonly startedMs: number;
   readonly photos: Progress["photos"];
-  /** Null where nothing drawn is like it: a bed of bran, shells in vinegar, milk. */
-  readonly family: DrawnFamily | null;
+  /** How early, full and spent look, where something drawn is like it. */
+  readonly looks: ReactNode;
   readonly running: boolean;
   readonly clock: FarmClock;
 }
@@ -22,7 +20,7 @@ interface PhotosProps {
 const HOUR_MS = 3_600_000;
 
 /** Photographs by time, and above them how early, full and spent look, to hold one against the other. */
-export const Photos = ({ batchId, startedMs, photos, family, running, clock }: PhotosProps) => {
+export const Photos = ({ batchId, startedMs, photos, looks, running, clock }: PhotosProps) => {
   const addPhoto = useBatchAct("addBatchPhoto", "toast");
   const [busy, setBusy] = useState(false);
   const keep = async (chosen: File) => {
@@ -30,15 +28,13 @@ export const Photos = ({ batchId, startedMs, photos, family, running, clock }: P
     try {
       if (await addPhoto.run({ batchId, jpeg: await photoOf(chosen) })) told("The picture is kept with the batch.");
     } catch {
-      toast.error("This picture could not be read. Take another.");
+      toldOfTrouble("This picture could not be read. Take another.");
     }
     setBusy(false);
   };
   return (
     <div className="grid gap-4">
-      <div className="grid max-w-md grid-cols-3 gap-3">
-        {family ? <DrawnLooks family={family} id={`b${batchId}`} /> : null}
-      </div>
+      <div className="grid max-w-md grid-cols-3 gap-3">{looks}</div>
       {photos.length > 0 ? (
         <ol className="flex snap-x gap-3 relative overflow-x-auto pb-1" aria-label="Photographs by time" tabIndex={0}>
           {photos.map((photo) => (

@@ -3,13 +3,14 @@ import { useState } from "react";
 import { dayMonth, sayDuration, type FarmClock } from "@/formats/times";
 import type { Progress } from "@/services/ferment";
 import type { BatchView } from "@/services/batch";
-import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
-import { Choices } from "../kit/Choices";
+import { part } from "../kit/later";
+
+const TaskShare = part("Who does it", () => import("./TaskShare").then((module) => module.TaskShare));
 
 interface TendingProps {
   readonly batch: Pick<BatchView, "id" | "seal">;
-  readonly progress: Progress;
+  readonly progress: Pick<Progress, "stages" | "tending">;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly shares: readonly {
     readonly act: string;
@@ -49,59 +50,6 @@ const Stages = ({ progress, batch, clock }: Pick<TendingProps, "progress" | "bat
     })}
   </ol>
 );
-
-type Slot = "any" | "morning" | "midday" | "evening";
-
-/** Who does it, and when in the day. */
-const Share = ({
-  batchId,
-  act,
-  people,
-  onDone,
-}: {
-  readonly batchId: number;
-  readonly act: string;
-  readonly people: TendingProps["people"];
-  readonly onDone: () => void;
-}) => {
-  const share = useBatchAct("shareTask", "toast");
-  const [person, setPerson] = useState("0");
-  const [slot, setSlot] = useState<Slot>("any");
-  const save = async () => {
-    const request = {
-      batchId,
-      act,
-      personId: person === "0" ? null : Number(person),
-      slot: slot === "any" ? null : slot,
-    };
-    if (await share.run(request)) onDone();
-  };
-  return (
-    <div className="mt-2 grid gap-3 border-l-4 border-marigold pl-3">
-      <Choices
-        label="Who"
-        value={person}
-        onChange={setPerson}
-        options={[
-          { value: "0", label: "Anyone" },
-          ...people.map(({ id, name }) => ({ value: String(id), label: name })),
-        ]}
-      />
-      <Choices
-        label="When"
-        value={slot}
-        onChange={setSlot}
-        options={(["any", "morning", "midday", "evening"] as const).map((value) => ({
-          value,
-          label: value === "any" ? "when it is due" : value,
-        }))}
-      />
-      <Button variant="strong" disabled={share.busy} onClick={() => void save()} className="justify-self-start">
-        Save
-      </Button>
-    </div>
-  );
-};
 
 /** A batch's stages and its programme: what was done, what was missed and what that means, and whose it is. */
 export const Tending = ({ batch, progress, people, shares, running, clock }: TendingProps) => {
@@ -152,7 +100,7 @@ export const Tending = ({ batch, progress, people, shares, running, clock }: Ten
                 </p>
               ) : null}
               {sharing === task.act ? (
-                <Share batchId={batch.id} act={task.act} people={people} onDone={() => setSharing(null)} />
+                <TaskShare batchId={batch.id} act={task.act} people={people} onDone={() => setSharing(null)} />
               ) : null}
             </li>
           );

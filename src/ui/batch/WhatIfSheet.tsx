@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { clockTime, longWeekday, type FarmClock } from "@/formats/times";
 import { sayDifference } from "@/words/said";
-import type { BatchView } from "@/services/batch";
+import type { BatchBrief } from "@/services/batch";
 import type { WhatIfAnswer } from "@/services/ferment";
 import type { QueryOf } from "@/services/views";
 import { useDoor } from "../acts/act";
@@ -17,7 +17,7 @@ import { WarmthStepper } from "../measures/WarmthStepper";
 import { Strip } from "./CourseStrip";
 
 interface WhatIfSheetProps {
-  readonly batch: BatchView;
+  readonly batch: BatchBrief;
   readonly vesselName: string;
   readonly nowMs: number;
   readonly units: UnitSystem;
@@ -210,7 +210,6 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
           <Strip
             title={answer.of === "next" ? "The next one, made as this, begun now" : "Now"}
             course={answer.asIs}
-            batch={batch}
             nowMs={nowMs}
             fromMs={fromMs}
             toMs={toMs}
@@ -221,7 +220,6 @@ export const WhatIfSheet = ({ batch, vesselName, nowMs, units, clock, onClose }:
             <Strip
               title={answer.of === "next" ? "The next one, changed" : "With the change"}
               course={answer.changed}
-              batch={batch}
               nowMs={nowMs}
               fromMs={fromMs}
               toMs={toMs}

@@ -170,7 +170,7 @@ describe("what is in it", () => {
     );
     renderWith(
       fakeActions(),
-      <ContentTable content={content} partsWater={0} useName="Drench, bare soil" mixLPerM2={2} />,
+      <ContentTable content={content} partsWater={0} useName="Drench, bare soil" mixLPerM2={2} units="metric" />,
     );
     expect(screen.getByRole("row", { name: /^N measured/ })).toHaveTextContent("0.0440");
     expect(screen.getByRole("row", { name: /^Na/ })).toHaveTextContent("0.340.32 to 0.35342");

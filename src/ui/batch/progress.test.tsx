@@ -80,12 +80,21 @@ const progress: Progress = progressOf({
 
 describe("the plate", () => {
   const page = { ...PAGE_REST, batch, progress, close: null, nowMs: NOW_MS, targetPh: 4, farm: FARM } as never;
+  const ENTRY = {
+    id: 1,
+    atMs: at(-20),
+    kind: "ph",
+    numberValue: 3.4,
+    instrument: "meter",
+    spot: "film",
+    settled: true,
+    correctedById: null,
+  };
   it("draws ribbon, course, warmth and what happened; a reading that does not count is hollow and says so", () => {
-    const pins = [{ atMs: at(-20), text: "pH 3.4 in the film", struck: false, kind: "seen" as const }];
-    render(<BatchPlate page={page} pins={pins} clock={FARM} />);
+    render(<BatchPlate page={{ ...(page as object), log: [ENTRY] } as never} />);
     const plate = screen.getByRole("img", { name: /with 1 entries/ });
     expect(within(plate).getByText("3.4, not counted")).toBeInTheDocument();
-    expect(within(plate).getByText("pH 3.4 in the film")).toBeInTheDocument();
+    expect(within(plate).getByText("pH 3.4 by meter, in the film")).toBeInTheDocument();
     const radius = Number(within(plate).getByText("4.6").closest("circle")!.getAttribute("r"));
     const dots = [...plate.querySelectorAll("circle")].filter(
       (circle) => Number(circle.getAttribute("r")) < radius / 2,
@@ -94,7 +103,7 @@ describe("the plate", () => {
   });
   it("opens on the present where it is wider than the screen", () => {
     const width = jest.spyOn(HTMLElement.prototype, "scrollWidth", "get").mockReturnValue(1000);
-    render(<OverTime page={{ ...(page as object), close: null } as never} pins={[]} clock={FARM} />);
+    render(<OverTime page={{ ...(page as object), log: [] } as never} />);
     const region = screen.getByRole("region", { name: "The batch over time" });
     expect(region.scrollLeft).toBeCloseTo(1000 * nowShare(page), 0);
     // What the strips show stays in sight, wherever it is pushed.

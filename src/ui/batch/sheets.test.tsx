@@ -1,7 +1,8 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
 import { CloseSheet } from "./CloseSheet";
-import { LogSheet, type Correcting, type LogFocus } from "./LogSheet";
+import { LogSheet } from "./LogSheet";
+import type { Correcting, LogFocus } from "./logFocus";
 
 const push = jest.fn();
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh: jest.fn() }) }));

@@ -8,14 +8,14 @@ import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { OF_LITRES, type Measurable } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
-import type { BatchView } from "@/services/batch";
+import type { BatchBrief } from "@/services/batch";
 import type { StoreContainer } from "@/services/types";
 import { useBatchAct } from "../acts/batch";
 import { told } from "../kit/told";
 import { useReadAmount } from "../measures/AmountField";
 
 export interface CloseSheetProps {
-  readonly batch: BatchView;
+  readonly batch: BatchBrief;
   readonly vesselName: string;
   readonly units: UnitSystem;
   readonly onClose: () => void;
@@ -48,7 +48,7 @@ export const ACT_WORDS: Readonly<Record<Destination, string>> = {
 const FIT_STATES = new Set(["ready", "peak"]);
 
 /** What may become of it, with what each means. */
-export function destinationsOf({ state, closing }: BatchView) {
+export function destinationsOf({ state, closing }: BatchBrief) {
   const { keeping, makes, unit } = closing;
   const { living } = keeping;
   const weighed = unit === "kg";

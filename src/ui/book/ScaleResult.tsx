@@ -1,6 +1,6 @@
 "use client";
 import { expectedYield } from "@/core/recipe/expectedYield";
-import { usualRate } from "@/core/book";
+import { usualRate } from "@/core/book/useRate";
 import { findIngredient, type IngredientId, isWater } from "@/core/book/ingredients";
 import type { Recipe } from "@/core/book/recipe";
 import { findUse } from "@/core/book/uses";
@@ -15,6 +15,7 @@ import { sayDose } from "@/formats/bookText";
 import { formatNumber } from "@/formats/numbers";
 import type { BookView } from "@/services/book";
 import { ContentTable } from "../content/ContentTable";
+import { useMeasures } from "../measures/measuresContext";
 import { ShellChemistry } from "../fill/ShellChemistry";
 import { Notice } from "../kit/Notice";
 import { plannedCost } from "./drumCost";
@@ -183,6 +184,7 @@ const WhatGoesIn = ({
 
 /** What is in a litre of it. */
 const WhatIsInIt = ({ scaled, recipe }: { readonly scaled: ScaledRecipe; readonly recipe: Recipe }) => {
+  const { units } = useMeasures();
   const rate = usualRate(recipe);
   return recipe.yieldUnit === "L" && rate ? (
     <section aria-label="Nutrients">
@@ -192,6 +194,7 @@ const WhatIsInIt = ({ scaled, recipe }: { readonly scaled: ScaledRecipe; readonl
         partsWater={rate.partsWater.default}
         useName={findUse(rate.use).name}
         mixLPerM2={findUse(rate.use).mixLPerM2?.default ?? null}
+        units={units}
       />
     </section>
   ) : null;

@@ -1,4 +1,4 @@
-import { usualRate } from "@/core/book";
+import { usualRate } from "@/core/book/useRate";
 import { findUse } from "@/core/book/uses";
 import type { Recipe } from "@/core/book/recipe";
 import type { ScaledRecipe } from "@/core/recipe/scale";

@@ -5,7 +5,6 @@ import type { Range } from "@/core/book/range";
 import { inContentUnit, sayContentUnit, sayDilution, type UnitSystem } from "@/formats/amounts";
 import { sayMixRate } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
-import { useMeasures } from "../measures/measuresContext";
 
 /** Two digits are more than such a figure knows. */
 const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
@@ -19,6 +18,7 @@ interface ContentTableProps {
   readonly partsWater: number;
   readonly useName: string;
   readonly mixLPerM2: number | null;
+  readonly units: UnitSystem;
 }
 
 const Row = ({
@@ -46,8 +46,7 @@ const Row = ({
 );
 
 /** What is in a litre, as a span; what of it is in the mix; and what of it stays in the ground. */
-export const ContentTable = ({ content, partsWater, useName, mixLPerM2 }: ContentTableProps) => {
-  const { units } = useMeasures();
+export const ContentTable = ({ content, partsWater, useName, mixLPerM2, units }: ContentTableProps) => {
   /** What lies on a bed afterwards, of grams on a square metre. */
   const onBed = (gPerM2: number) =>
     units === "us" ? `${say(gPerM2 * OZ_PER_100_FT2_OF_G_PER_M2)} oz` : `${say(gPerM2)} g`;

@@ -1,8 +1,7 @@
-import { line } from "d3-shape";
 import type { FitBand } from "@/core/apply/fitHours";
-import { formatNumber } from "@/formats/numbers";
 import { clockTime, hourOfDay, midnights, weekday, type FarmClock } from "@/formats/times";
 import type { AirPoint } from "@/services/yard";
+import { sayBand } from "./bandWords";
 import { AHEAD_H, PLATE_H, yOf } from "./timeScale";
 
 const HOUR_MS = 3_600_000;
@@ -13,18 +12,6 @@ const WORDS_FROM_PX = 12;
 const LABEL_PX = 15;
 
 const BAND_FILL = { leaves: "var(--marigold-wash)", soil: "var(--rain-wash)", none: "transparent" } as const;
-const BECAUSE = {
-  dry: "dry",
-  rain: "rain",
-  wind: "wind",
-  cold: "cold",
-  heat: "heat",
-  unknown: "check rain and wind yourself",
-} as const;
-/** @example sayBand(band); // "dawn: cold, soil only" */
-export const sayBand = ({ fit, when, because }: FitBand): string =>
-  `${when}: ${fit === "none" ? "not fit, " : ""}${BECAUSE[because]}${fit === "soil" ? ", soil only" : ""}`;
-
 /** Midnights within the plate, each with the day that begins. The last is left out where its name would hang over the top. */
 const daysBegin = (nowMs: number, clock: FarmClock): { atMs: number; label: string }[] =>
   midnights(nowMs, nowMs + AHEAD_H * HOUR_MS, clock)
@@ -84,12 +71,10 @@ export const TimeAxis = ({
   const temperatures = air.map(({ airC }) => airC);
   const [low, high] = [Math.min(...temperatures), Math.max(...temperatures)];
   const xOf = (celsius: number) => 4 + (36 * (celsius - low)) / Math.max(1, high - low);
-  const path =
-    line<AirPoint>()
-      .x(({ airC }) => xOf(airC))
-      .y(({ atMs }) => yOf(atMs, nowMs))(
-      air.filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS),
-    ) ?? "";
+  const points = air
+    .filter(({ atMs }) => atMs >= nowMs && atMs <= nowMs + AHEAD_H * HOUR_MS)
+    .map(({ airC, atMs }) => `${xOf(airC).toFixed(1)},${yOf(atMs, nowMs).toFixed(1)}`)
+    .join(" ");
   const intoDayH = hourOfDay(new Date(nowMs), clock);
   // A label gives way where it would touch another: a day to "now", an hour to either.
   const nowY = PLATE_H - 4;
@@ -110,7 +95,7 @@ export const TimeAxis = ({
         height={PLATE_H}
         className="absolute left-0 top-0 hidden md:block"
       >
-        <path d={path} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
+        <polyline points={points} fill="none" stroke="var(--soft)" strokeWidth={1.4} />
       </svg>
       {days.map(({ atMs, label }) => (
         <span
@@ -133,10 +118,4 @@ export const TimeAxis = ({
       <span className="reading absolute bottom-[-2px] right-2 text-[0.86rem] font-bold">now</span>
     </div>
   );
-};
-
-/** The air's span in words, above its curve; what nobody told is called usual. */
-export const sayAirSpan = (air: readonly AirPoint[], unit: string, toUnit: (celsius: number) => number): string => {
-  const temperatures = air.map(({ airC }) => toUnit(airC));
-  return `${air.every(({ usual }) => usual) ? "usual" : "air"} ${formatNumber(Math.round(Math.min(...temperatures)), 2)} to ${formatNumber(Math.round(Math.max(...temperatures)), 2)} ${unit}`;
 };

@@ -4,8 +4,11 @@ import { isoDay } from "@/formats/times";
 import type { FieldView } from "@/services/field";
 import { Button } from "../kit/Button";
 import { Link } from "../kit/Link";
-import { PlantSheet } from "./PlantSheet";
-import { ClearSheet, StageSheet } from "./StageSheet";
+import { panel } from "../kit/later";
+
+const PlantSheet = panel(() => import("./PlantSheet").then((module) => module.PlantSheet));
+const StageSheet = panel(() => import("./StageSheet").then((module) => module.StageSheet));
+const ClearSheet = panel(() => import("./StageSheet").then((module) => module.ClearSheet));
 
 const DAY_MS = 86_400_000;
 

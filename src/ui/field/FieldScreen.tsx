@@ -7,20 +7,19 @@ import type { FieldView } from "@/services/field";
 import { useKey } from "../frame/keys";
 import { Button, buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
-import { sayBand } from "../drawings/TimePlate";
-import { AddPlotSheet } from "./AddPlotSheet";
-import { ThingSheet } from "../farm/ThingSheet";
-import { ApplyPanel } from "./ApplyPanel";
+import { panel, part, WhenSeen } from "../kit/later";
+import { sayBand } from "../drawings/bandWords";
 import { StageKey } from "./plan/hatches";
 import { FieldPlan, fillPointOf, planFrameOf } from "./plan/FieldPlan";
 import type { Poured } from "./plan/poured";
 import { Elsewhere } from "./Elsewhere";
-import { JobCard } from "./JobCard";
-import { stopsOf } from "./PourList";
-import { useApply } from "./useApply";
 import type { ApplyStart } from "./useChoice";
 import { ChooseBy, WithChosen } from "./ChosenPlots";
-import { HarvestRulesSheet } from "./HarvestRules";
+
+const ApplySide = part("Apply", () => import("./ApplySide").then((module) => module.ApplySide));
+const AddPlotSheet = panel(() => import("./AddPlotSheet").then((module) => module.AddPlotSheet));
+const ThingSheet = panel(() => import("../farm/ThingSheet").then((module) => module.ThingSheet));
+const HarvestRulesSheet = panel(() => import("./HarvestRules").then((module) => module.HarvestRulesSheet));
 
 interface FieldScreenProps {
   readonly view: FieldView;
@@ -135,38 +134,30 @@ const Pouring = ({
   head,
   foot,
 }: LandProps & { readonly start: ApplyStart; readonly head: ReactNode; readonly foot: ReactNode }) => {
-  const applying = useApply(view, start, chosen, () => onChoose(new Set()));
+  const [poured, setPoured] = useState<readonly Poured[] | null>(null);
   const frame = useMemo(() => planFrameOf(view), [view]);
-  const fillPoint = fillPointOf(view.marks, frame);
-  const stops = stopsOf(applying, fillPoint);
-  const onPlan = new Map(view.plots.map((plot) => [plot.id, plot.ring]));
-  const places = new Map(stops.map(({ plotId }, index) => [plotId, index + 1]));
-  const poured =
-    applying.asked && applying.plan && !applying.choice.isAway
-      ? applying.asked.shares
-          .filter(({ id, wantedL }) => wantedL > 0 && onPlan.has(id))
-          .map(({ id, wantedL, concentrateL }) => ({
-            plotId: id,
-            ring: onPlan.get(id)!,
-            wantedL,
-            concentrateL,
-            nth: places.get(id) ?? null,
-          }))
-      : null;
   return (
-    <>
-      <Columns
-        left={
-          <>
-            {head}
-            <Land view={view} chosen={chosen} onChoose={onChoose} poured={poured} />
-            {foot}
-          </>
-        }
-        right={<ApplyPanel applying={applying} stops={stops} />}
-      />
-      <JobCard applying={applying} stops={stops} />
-    </>
+    <Columns
+      left={
+        <>
+          {head}
+          <Land view={view} chosen={chosen} onChoose={onChoose} poured={poured} />
+          {foot}
+        </>
+      }
+      right={
+        <WhenSeen wanted={chosen.size > 0}>
+          <ApplySide
+            view={view}
+            start={start}
+            chosen={chosen}
+            fillPoint={fillPointOf(view.marks, frame)}
+            onPoured={setPoured}
+            onDone={() => onChoose(new Set())}
+          />
+        </WhenSeen>
+      }
+    />
   );
 };
 

@@ -1,7 +1,7 @@
 import { handsHours } from "@/core/apply/haul";
 import { MOST_HANDS, workWindows, type WorkWindow } from "@/core/apply/workWindows";
 import { clockTime, sayDuration, sayMoment } from "@/formats/times";
-import { sayBand } from "../drawings/TimePlate";
+import { sayBand } from "../drawings/bandWords";
 import type { Applying } from "./useApply";
 
 const SHOWN = 3;

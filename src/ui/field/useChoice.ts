@@ -5,7 +5,7 @@ import { isElsewhere, rateFor, usesOn } from "@/core/apply/elsewhere";
 import { isSolid } from "@/core/apply/solids";
 import { isInline, type ToolKind } from "@/core/apply/tool";
 import { partsWaterFor, type Often } from "@/core/apply/strengthCautions";
-import { usualRate } from "@/core/book";
+import { usualRate } from "@/core/book/useRate";
 import { findUse, type UseId } from "@/core/book/uses";
 import { DomainError } from "@/core/errors";
 import { parseDilution } from "@/core/quantity/ratio";

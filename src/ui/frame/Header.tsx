@@ -1,17 +1,18 @@
 "use client";
 import { clsx } from "clsx";
-import { Check, Keyboard, Moon, Sun, UserRound } from "lucide-react";
+import { Keyboard, Moon, Sun } from "lucide-react";
 import { Link } from "../kit/Link";
 import { usePathname, useRouter } from "next/navigation";
-import { DropdownMenu } from "radix-ui";
 import { useEffect, useState } from "react";
 import type { UnitSystem } from "@/formats/amounts";
 import type { OwnMeasure } from "@/formats/figure/parts";
-import { useDoor } from "../acts/act";
-import { KeysSheet } from "./KeysSheet";
+import { panel } from "../kit/later";
 import { Find } from "./Find";
 import { isTyping } from "./keys";
+import { Person } from "./Person";
 import { isHere, PLACES } from "./places";
+
+const KeysSheet = panel(() => import("./KeysSheet").then((module) => module.KeysSheet));
 
 interface HeaderProps {
   readonly farmName: string | null;
@@ -30,48 +31,6 @@ function turnLight(): void {
 }
 
 const ICON_BUTTON = "grid size-11 place-items-center rounded-[5px] hover:bg-board-ink/15";
-
-const PersonMenu = ({
-  person,
-  people,
-}: Pick<HeaderProps, "people"> & { readonly person: { id: number; name: string } }) => {
-  const { choosePerson, onChanged } = useDoor();
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15"
-        aria-label={`${person.name} is recording; change`}
-      >
-        <UserRound aria-hidden className="size-5" />
-        <span className="max-sm:sr-only">{person.name}</span>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-50 min-w-44 border-2 border-ink bg-chalk p-1 text-ink">
-          <DropdownMenu.Label className="px-3 py-1 text-[0.88rem] text-soft">Record as</DropdownMenu.Label>
-          {people.map(({ id, name }) => (
-            <DropdownMenu.Item
-              key={id}
-              onSelect={() => void choosePerson(id).then(onChanged)}
-              className="flex min-h-11 cursor-pointer items-center justify-between gap-4 px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
-            >
-              {name}
-              {id === person.id ? <Check aria-label="recording now" className="size-5" /> : null}
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Separator className="my-1 border-t border-line" />
-          <DropdownMenu.Item asChild>
-            <Link
-              href="/farm"
-              className="flex min-h-11 items-center px-3 data-[highlighted]:bg-marigold-wash data-[highlighted]:outline-none"
-            >
-              Farm settings
-            </Link>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
-  );
-};
 
 /** The places under the thumb. */
 const FootPlaces = ({ path }: { readonly path: string }) => (
@@ -161,12 +120,12 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
               <Sun aria-hidden className="size-5 [[data-theme=dusk]_&]:hidden" />
               <Moon aria-hidden className="hidden size-5 [[data-theme=dusk]_&]:block" />
             </button>
-            {person ? <PersonMenu person={person} people={people} /> : null}
+            {person ? <Person person={person} people={people} /> : null}
           </div>
         </div>
       </header>
       {farmName ? <FootPlaces path={path} /> : null}
-      <KeysSheet open={keysOpen} onClose={() => setKeysOpen(false)} />
+      {keysOpen ? <KeysSheet onClose={() => setKeysOpen(false)} /> : null}
     </>
   );
 };

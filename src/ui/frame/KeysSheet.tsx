@@ -20,8 +20,8 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["?", "These keys"],
 ];
 
-export const KeysSheet = ({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) => (
-  <Sheet open={open} onClose={onClose} title="Keys">
+export const KeysSheet = ({ onClose }: { readonly onClose: () => void }) => (
+  <Sheet open onClose={onClose} title="Keys">
     <dl className="grid grid-cols-[5rem_1fr] gap-y-2">
       {KEYS.map(([key, what]) => (
         <div key={key} className="contents">

@@ -1,8 +1,7 @@
 "use client";
 import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
-import { toast } from "sonner";
-import { told } from "../kit/told";
+import { told, toldOfTrouble } from "../kit/told";
 import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
@@ -31,7 +30,7 @@ const PhotoButton = ({ place }: { readonly place: Place }) => {
     try {
       if (await addPhoto.run({ placeId: place.id, jpeg: await photoOf(file) })) told("Photo saved.");
     } catch {
-      toast.error("This picture could not be read. Is it a photograph?");
+      toldOfTrouble("This picture could not be read. Is it a photograph?");
     } finally {
       setBusy(false);
     }

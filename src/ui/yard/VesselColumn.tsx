@@ -1,22 +1,16 @@
-"use client";
 import { Link } from "../kit/Link";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import type { FarmClock } from "@/formats/times";
 import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { YardVessel } from "@/services/yard";
-import { Button, buttonClass } from "../kit/Button";
+import { buttonClass } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { Ribbon } from "../drawings/Ribbon";
 import { PLATE_H } from "../drawings/timeScale";
-import { VesselDrawing, type Contents } from "../drawings/VesselDrawing";
-
-export interface VesselActs {
-  readonly onFill: (vessel: YardVessel) => void;
-  readonly onLog: (vessel: YardVessel) => void;
-  readonly onClose: (vessel: YardVessel) => void;
-  readonly onClean: (vessel: YardVessel) => void;
-}
+import { contentsOf } from "../drawings/contentsOf";
+import { VesselDrawing } from "../drawings/VesselDrawing";
+import { VesselButton } from "./YardDesk";
 
 interface VesselColumnProps {
   readonly vessel: YardVessel;
@@ -26,33 +20,14 @@ interface VesselColumnProps {
   readonly pxPerM: number;
   /** Some name of the yard takes two lines: then every name has room for two, so that the rest stands level. */
   readonly roomForNames: boolean;
-  readonly acts: VesselActs;
 }
 
 const VESSEL_H = 118;
 
-export const contentsOf = (batch: BatchView): Contents => ({
-  filledL: batch.filledL,
-  methodId: batch.methodId,
-  lid: batch.lid,
-  aerated: batch.aerated,
-  airOn: batch.airOn,
-  surface: batch.last.surface,
-  film: batch.last.film,
-  floatingSolids: batch.floatingSolids,
-});
-
 const wantsClose = (batch: BatchView) =>
   batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost";
 
-const RunningFoot = ({
-  vessel,
-  batch,
-  nowMs,
-  clock,
-  units,
-  acts,
-}: VesselColumnProps & { readonly batch: BatchView }) => (
+const RunningFoot = ({ vessel, batch, nowMs, clock, units }: VesselColumnProps & { readonly batch: BatchView }) => (
   <>
     <p className="reading text-[0.9rem] text-soft">
       {sayVolume(batch.filledL, units)} · {batch.ageText}
@@ -71,28 +46,28 @@ const RunningFoot = ({
     <div className="mx-auto mt-2 grid w-full max-w-52 gap-1.5 px-1.5">
       {wantsClose(batch) ? (
         <>
-          <Button
+          <VesselButton
+            vesselId={vessel.id}
+            does="close"
             variant="strong"
-            wide
-            onClick={() => acts.onClose(vessel)}
-            aria-label={`${batch.next.words}: ${vessel.name}`}
+            label={`${batch.next.words}: ${vessel.name}`}
           >
             {batch.next.act === "compost" ? "Compost it" : "Strain"}
-          </Button>
-          <Button wide onClick={() => acts.onLog(vessel)} aria-label={`Log ${vessel.name}`}>
+          </VesselButton>
+          <VesselButton vesselId={vessel.id} does="log" label={`Log ${vessel.name}`}>
             Log
-          </Button>
+          </VesselButton>
         </>
       ) : (
         <>
-          <Button
+          <VesselButton
+            vesselId={vessel.id}
+            does="log"
             variant={batch.next.atMs <= nowMs + 3_600_000 ? "strong" : "plain"}
-            wide
-            onClick={() => acts.onLog(vessel)}
-            aria-label={`Log ${vessel.name}: ${batch.next.words}`}
+            label={`Log ${vessel.name}: ${batch.next.words}`}
           >
             {batch.next.words}
-          </Button>
+          </VesselButton>
           <Link
             href={`/batches/${batch.id}`}
             className="grid min-h-11 place-items-center rounded-[5px] text-[0.92rem] underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
@@ -105,7 +80,7 @@ const RunningFoot = ({
   </>
 );
 
-const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "units" | "acts">) => (
+const IdleFoot = ({ vessel, units }: Pick<VesselColumnProps, "vessel" | "units">) => (
   <>
     <p className="reading text-[0.9rem] text-soft">{sayVolume(vessel.volumeL, units)}</p>
     <p className="text-[0.95rem] leading-tight">{vessel.airW > 0 ? "has air" : "no air"}</p>
@@ -129,13 +104,13 @@ const IdleFoot = ({ vessel, units, acts }: Pick<VesselColumnProps, "vessel" | "u
           Go on
         </Link>
       ) : vessel.status === "dirty" ? (
-        <Button wide onClick={() => acts.onClean(vessel)} aria-label={`Washed: ${vessel.name}`}>
+        <VesselButton vesselId={vessel.id} does="clean" label={`Washed: ${vessel.name}`}>
           Washed
-        </Button>
+        </VesselButton>
       ) : (
-        <Button wide onClick={() => acts.onFill(vessel)} aria-label={`Fill ${vessel.name}`}>
+        <VesselButton vesselId={vessel.id} does="fill" label={`Fill ${vessel.name}`}>
           Fill
-        </Button>
+        </VesselButton>
       )}
     </div>
   </>

@@ -1,23 +1,18 @@
-"use client";
+import type { ComponentProps } from "react";
 import { Link } from "../kit/Link";
 import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { clockTime, longWeekday } from "@/formats/times";
-import type { BatchView } from "@/services/batch";
 import type { YardVessel, YardView } from "@/services/yard";
-import { CloseSheet } from "../batch/CloseSheet";
-import { LogSheet } from "../batch/LogSheet";
-import { asItStands } from "../kit/asItStands";
-import { Button, buttonClass } from "../kit/Button";
-import { ThingSheet } from "../farm/ThingSheet";
-import { ArrangeSheet } from "./ArrangeSheet";
-import { RoundList } from "./RoundList";
-import { BandLayer, BandWords, sayAirSpan, sayBand, TimeAxis } from "../drawings/TimePlate";
+import { briefOf } from "../batch/briefOf";
+import { buttonClass } from "../kit/Button";
+import { sayAirSpan, sayBand } from "../drawings/bandWords";
+import { BandLayer, BandWords, TimeAxis } from "../drawings/TimePlate";
 import { YardKey } from "./YardKey";
-import { VesselColumn, type VesselActs } from "./VesselColumn";
-import { useYardActs, type OpenSheet } from "./useYardActs";
+import { VesselColumn } from "./VesselColumn";
+import { AddVessel, YardDesk } from "./YardDesk";
 
 /** Longer names than this take two lines in a column. */
 const ONE_LINE_NAME = 10;
@@ -92,7 +87,7 @@ const YardHead = ({ yard }: { readonly yard: YardView }) => {
 };
 
 /** The vessels on one ground line, time rising out of them. */
-const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselActs }) => {
+const Plate = ({ yard }: { readonly yard: YardView }) => {
   const clock = yard.farm;
   const { units } = yard.farm;
   const toUnit = (celsius: number) =>
@@ -140,7 +135,6 @@ const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselA
               units={units}
               pxPerM={pxPerM}
               roomForNames={roomForNames}
-              acts={acts}
             />
           ))}
         </div>
@@ -149,73 +143,40 @@ const Plate = ({ yard, acts }: { readonly yard: YardView; readonly acts: VesselA
   );
 };
 
-/** The panel that is open over the yard. */
-const YardSheet = ({
-  yard,
-  sheet,
-  onClose,
-}: {
-  readonly yard: YardView;
-  readonly sheet: OpenSheet;
-  readonly onClose: () => void;
-}) => {
-  const clock = yard.farm;
-  const { units } = yard.farm;
-  const fresh = (batch: BatchView) =>
-    asItStands(
-      yard.vessels.flatMap((vessel) => vessel.batch ?? []),
-      batch,
-    );
-  return (
-    <>
-      {sheet?.type === "log" ? (
-        <LogSheet
-          batch={fresh(sheet.batch)}
-          vesselName={sheet.vesselName}
-          focus={sheet.focus}
-          clock={clock}
-          units={units}
-          nowMs={yard.nowMs}
-          onClose={onClose}
-        />
-      ) : null}
-      {sheet?.type === "close" ? (
-        <CloseSheet batch={fresh(sheet.batch)} vesselName={sheet.vesselName} units={units} onClose={onClose} />
-      ) : null}
-      {sheet?.type === "arrange" ? (
-        <ArrangeSheet task={sheet.task} people={yard.people} nowMs={yard.nowMs} clock={clock} onClose={onClose} />
-      ) : null}
-      {sheet?.type === "add" ? <ThingSheet kind="vessel" onClose={onClose} /> : null}
-    </>
-  );
-};
+/** What stands where no vessel is in use. */
+const NoVessel = () => (
+  <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
+    <p>No vessel is in use. Add one, or bring one back.</p>
+    <AddVessel variant="strong" className="mr-2 mt-3" />
+    <Link href="/farm/vessel" className={buttonClass("plain")}>
+      Vessels that are away
+    </Link>
+  </div>
+);
+
+const pageOf = ({ farm, nowMs, round, people, done, vessels }: YardView): ComponentProps<typeof YardDesk>["yard"] => ({
+  farm,
+  nowMs,
+  round,
+  people,
+  done,
+  vessels: vessels.map(({ id, name, status, batch }) => ({ id, name, status, batch: batch && briefOf(batch) })),
+});
 
 /** The home view: time rising out of the vessels, and today's round beside it (before it on a phone). */
-export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
-  const { sheet, setSheet, busyKey, acts, touch, touchAll } = useYardActs(yard);
-  const clock = yard.farm;
-
-  return (
-    <div className="grid md:grid-cols-[minmax(0,1fr)_316px]">
-      <div className="min-w-0 max-md:order-2">
+export const YardScreen = ({ yard }: { readonly yard: YardView }) => (
+  <YardDesk
+    yard={pageOf(yard)}
+    plate={
+      <>
         <YardHead yard={yard} />
         {yard.vessels.length === 0 ? (
-          <div className="m-6 max-w-md border-l-4 border-marigold bg-chalk p-4">
-            <p>No vessel is in use. Add one, or bring one back.</p>
-            <Button variant="strong" className="mr-2 mt-3" onClick={() => setSheet({ type: "add" })}>
-              Add vessel
-            </Button>
-            <Link href="/farm/vessel" className={buttonClass("plain")}>
-              Vessels that are away
-            </Link>
-          </div>
+          <NoVessel />
         ) : (
           <>
-            <Plate yard={yard} acts={acts} />
+            <Plate yard={yard} />
             <div className="px-4 py-3 md:pl-[92px]">
-              <Button variant="quiet" onClick={() => setSheet({ type: "add" })}>
-                Add vessel
-              </Button>
+              <AddVessel variant="quiet" />
               <Link href="/farm/vessel" className={buttonClass("quiet")}>
                 Change vessels
               </Link>
@@ -225,22 +186,8 @@ export const YardScreen = ({ yard }: { readonly yard: YardView }) => {
             </div>
           </>
         )}
-      </div>
-      <aside className="border-line bg-chalk px-4 py-4 max-md:order-1 max-md:border-b md:border-l">
-        <RoundList
-          tasks={yard.round}
-          done={yard.done}
-          people={yard.people}
-          nowMs={yard.nowMs}
-          clock={clock}
-          busyKey={busyKey}
-          onTouch={(task) => void touch(task)}
-          onTouchAll={(tasks) => void touchAll(tasks)}
-          onArrange={(task) => setSheet({ type: "arrange", task })}
-        />
-        <FitHours yard={yard} />
-      </aside>
-      <YardSheet yard={yard} sheet={sheet} onClose={() => setSheet(null)} />
-    </div>
-  );
-};
+      </>
+    }
+    aside={<FitHours yard={yard} />}
+  />
+);

@@ -1,46 +1,64 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { plural } from "@/formats/numbers";
-import type { BatchView } from "@/services/batch";
-import type { RoundTask, YardView } from "@/services/yard";
+import type { BatchBrief } from "@/services/batch";
+import type { RoundTask } from "@/services/yard";
 import { useBatchAct } from "../acts/batch";
 import { useYardAct } from "../acts/yard";
-import { focusFor, type LogFocus } from "../batch/LogSheet";
+import { focusFor, type LogFocus } from "../batch/logFocus";
 import { useKey } from "../frame/keys";
 import { useRefreshing } from "../frame/useRefreshing";
 import { told } from "../kit/told";
 import { useYardKeys } from "./useYardKeys";
-import type { VesselActs } from "./VesselColumn";
+import type { YardHands, YardPage } from "./yardHands";
 
 /** An open panel keeps the batch that it was opened for, so that nothing typed is lost when someone else ends it meanwhile. */
 export type OpenSheet =
-  | { readonly type: "log"; readonly batch: BatchView; readonly vesselName: string; readonly focus: LogFocus }
-  | { readonly type: "close"; readonly batch: BatchView; readonly vesselName: string }
+  | { readonly type: "log"; readonly batch: BatchBrief; readonly vesselName: string; readonly focus: LogFocus }
+  | { readonly type: "close"; readonly batch: BatchBrief; readonly vesselName: string }
   | { readonly type: "add" }
   | { readonly type: "arrange"; readonly task: RoundTask }
   | null;
 
+/** What can be done with the vessels: most open a panel, washing is done at a touch. */
+function useHands(yard: YardPage, setSheet: (sheet: OpenSheet) => void) {
+  const router = useRouter();
+  const clean = useYardAct("cleanVessel", "toast");
+  const unclean = useYardAct("takeBackWashing", "toast");
+  const vesselOf = (vesselId: number) => yard.vessels.find(({ id }) => id === vesselId);
+  const washed = async (vesselId: number) => {
+    if (await clean.run({ vesselId }))
+      told(`${vesselOf(vesselId)?.name ?? "It"} is free.`, {
+        action: { label: "Undo", onClick: () => void unclean.run({ vesselId }) },
+      });
+  };
+  const hands: YardHands = {
+    fill: (vesselId) => router.push(`/?fill=${vesselId}`, { scroll: false }),
+    log: (vesselId) => {
+      const vessel = vesselOf(vesselId);
+      if (vessel?.batch)
+        setSheet({ type: "log", batch: vessel.batch, vesselName: vessel.name, focus: focusFor(vessel.batch) });
+    },
+    close: (vesselId) => {
+      const vessel = vesselOf(vesselId);
+      if (vessel?.batch) setSheet({ type: "close", batch: vessel.batch, vesselName: vessel.name });
+    },
+    clean: (vesselId) => void washed(vesselId),
+    add: () => setSheet({ type: "add" }),
+  };
+  return { hands, washed, clean, unclean };
+}
+
 /** What can be done from the yard: with a vessel, and with a task of the round. */
-export function useYardActs(yard: YardView) {
+export function useYardActs(yard: YardPage) {
   const router = useRouter();
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const [busyKey, setBusyKey] = useState<string | null>(null);
-  const clean = useYardAct("cleanVessel", "toast");
-  const unclean = useYardAct("takeBackWashing", "toast");
   const log = useBatchAct("logEntry", "toast");
+  const { hands, washed, clean, unclean } = useHands(yard, setSheet);
   const holding = (batchId: number) => yard.vessels.find(({ batch }) => batch?.id === batchId);
   useRefreshing();
 
-  const washed = async (vesselId: number, name: string) => {
-    if (await clean.run({ vesselId }))
-      told(`${name} is free.`, { action: { label: "Undo", onClick: () => void unclean.run({ vesselId }) } });
-  };
-  const acts: VesselActs = {
-    onFill: (vessel) => router.push(`/?fill=${vessel.id}`, { scroll: false }),
-    onLog: ({ batch, name }) => batch && setSheet({ type: "log", batch, vesselName: name, focus: focusFor(batch) }),
-    onClose: ({ batch, name }) => batch && setSheet({ type: "close", batch, vesselName: name }),
-    onClean: (vessel) => void washed(vessel.id, vessel.name),
-  };
   const touch = async (task: RoundTask) => {
     const { touch: wanted } = task;
     if (wanted.type === "go") {
@@ -57,8 +75,7 @@ export function useYardActs(yard: YardView) {
       return;
     }
     setBusyKey(task.key);
-    if (wanted.type === "clean")
-      await washed(wanted.vesselId, yard.vessels.find(({ id }) => id === wanted.vesselId)?.name ?? "It");
+    if (wanted.type === "clean") await washed(wanted.vesselId);
     else {
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
       if (answer)
@@ -96,8 +113,8 @@ export function useYardActs(yard: YardView) {
       },
     });
   };
-  useYardKeys(yard.vessels, acts);
-  useKey("n", () => setSheet({ type: "add" }));
+  useYardKeys(yard.vessels, hands);
+  useKey("n", hands.add);
 
-  return { sheet, setSheet, busyKey, acts, touch, touchAll };
+  return { sheet, setSheet, busyKey, hands, touch, touchAll };
 }

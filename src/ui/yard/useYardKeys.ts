@@ -1,19 +1,18 @@
 "use client";
 import { useEffect } from "react";
-import type { YardVessel } from "@/services/yard";
 import { isTyping } from "../frame/keys";
-import type { VesselActs } from "./VesselColumn";
+import type { YardHands, YardPage } from "./yardHands";
 
 const columns = () => [...document.querySelectorAll<HTMLElement>("[data-vessel]")];
 
-function actOn(vessel: YardVessel, acts: VesselActs): void {
-  if (vessel.status === "free") acts.onFill(vessel);
-  else if (vessel.status === "dirty") acts.onClean(vessel);
-  else acts.onLog(vessel);
+function actOn({ id, status }: YardPage["vessels"][number], hands: YardHands): void {
+  if (status === "free") hands.fill(id);
+  else if (status === "dirty") hands.clean(id);
+  else hands.log(id);
 }
 
 /** Keys of the yard: v and the arrows walk along the vessels, Enter does what is next, l logs, c closes, r goes to the round. */
-export function useYardKeys(vessels: readonly YardVessel[], acts: VesselActs): void {
+export function useYardKeys(vessels: YardPage["vessels"], hands: YardHands): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event)) return;
@@ -30,13 +29,13 @@ export function useYardKeys(vessels: readonly YardVessel[], acts: VesselActs): v
       else if (!vessel) return;
       else if (event.key === "ArrowRight") go(at + 1);
       else if (event.key === "ArrowLeft") go(at - 1);
-      else if (event.key === "Enter") actOn(vessel, acts);
-      else if (event.key === "l" && vessel.batch) acts.onLog(vessel);
-      else if (event.key === "c" && vessel.batch) acts.onClose(vessel);
+      else if (event.key === "Enter") actOn(vessel, hands);
+      else if (event.key === "l" && vessel.batch) hands.log(vessel.id);
+      else if (event.key === "c" && vessel.batch) hands.close(vessel.id);
       else return;
       event.preventDefault();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [vessels, acts]);
+  }, [vessels, hands]);
 }

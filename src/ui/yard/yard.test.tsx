@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { RoundTask } from "@/services/yard/roundTask";
 import { at, batchOf, FARM, fakeActions, NOW_MS, renderWith, vesselOf, yardOf } from "@/testing/views";
-import { Toaster } from "sonner";
+import { Toasts } from "../frame/Toasts";
 import { RoundList } from "./RoundList";
 import { AHEAD_H, PLATE_H, yOf } from "../drawings/timeScale";
 import { VesselDrawing } from "../drawings/VesselDrawing";
@@ -132,7 +132,7 @@ describe("the yard", () => {
       actions,
       <>
         <YardScreen yard={yardOf([vesselOf("Pail", { id: 2, status: "dirty" })])} />
-        <Toaster />
+        <Toasts />
       </>,
     );
     fireEvent.click(screen.getByRole("button", { name: "Washed: Pail" }));

@@ -12,5 +12,11 @@ interface BatchRouteProps {
 export default async function BatchRoute({ params, searchParams }: BatchRouteProps) {
   const [{ id }, { open }] = await Promise.all([params, searchParams]);
   const page = await openView("batch", { id });
-  return page ? <BatchScreen page={page} startWith={open === "add" && page.close === null ? "add" : null} /> : null;
+  return page ? (
+    <BatchScreen
+      page={page}
+
+      startWith={open === "add" && page.close === null ? "add" : null}
+    />
+  ) : null;
 }

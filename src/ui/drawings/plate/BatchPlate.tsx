@@ -1,5 +1,6 @@
-import { dayMonth, type FarmClock } from "@/formats/times";
+import { dayMonth } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
+import { sayEntry } from "@/words/said";
 import { CurveStrip } from "./CurveStrip";
 import { RibbonStrip } from "./RibbonStrip";
 import { plateLayout, RIBBON_H, TOP } from "./layout";
@@ -9,7 +10,7 @@ import { WarmthStrip } from "./WarmthStrip";
 /** Half of a mark's words: nearer to the right edge they would be cut. */
 const LABEL_HALF = 24;
 
-export interface Pin {
+interface Pin {
   readonly atMs: number;
   readonly text: string;
   readonly struck: boolean;
@@ -18,9 +19,25 @@ export interface Pin {
 
 interface BatchPlateProps {
   readonly page: BatchPage;
-  readonly pins: readonly Pin[];
-  readonly clock: FarmClock;
 }
+
+/** What stands on the axis: what was logged, what was photographed. */
+const pinsOf = (page: BatchPage): Pin[] => [
+  ...page.log
+    .filter(({ kind }) => kind !== "withdrawn")
+    .map((entry) => ({
+      atMs: entry.atMs,
+      text: sayEntry(entry, page.farm.units),
+      struck: entry.correctedById !== null,
+      kind: entry.kind === "act" ? ("act" as const) : ("seen" as const),
+    })),
+  ...page.progress.photos.map(({ atMs, note }) => ({
+    atMs,
+    text: note || "a photograph",
+    struck: false,
+    kind: "photo" as const,
+  })),
+];
 
 /** What is pinned where it happened: round what was seen, square what was done, a frame for a photograph. */
 const PinMark = ({ x, y, pin }: { readonly x: number; readonly y: number; readonly pin: Pin }) => (
@@ -37,8 +54,9 @@ const PinMark = ({ x, y, pin }: { readonly x: number; readonly y: number; readon
 );
 
 /** One batch on one axis from its start to what is ahead: its ribbon, what happened, its course with the band, its warmth. */
-export const BatchPlate = ({ page, pins, clock }: BatchPlateProps) => {
-  const { batch, progress, close } = page;
+export const BatchPlate = ({ page }: BatchPlateProps) => {
+  const { batch, progress, close, farm: clock } = page;
+  const pins = pinsOf(page);
   const { scale, curve, warmth, bottom, height } = plateLayout(page);
   const { x, fromMs, toMs, nowMs } = scale;
   const pinY = TOP + RIBBON_H + 14;

@@ -18,7 +18,7 @@ export const CurveStrip = ({ scale, curve, targetPh, axis }: CurveStripProps) =>
   const { x, fromMs, toMs } = scale;
   const { feature, points, readings } = curve;
   const { y } = axis;
-  const [low] = y.domain();
+  const [low] = axis.span;
   const { scale: factor, unit } = LEAD_WORDS[feature];
   const drawn = seenOf(points, scale);
   type Point = (typeof drawn)[number];
@@ -38,7 +38,7 @@ export const CurveStrip = ({ scale, curve, targetPh, axis }: CurveStripProps) =>
           x={x(fromMs)}
           y={y(targetPh)}
           width={x(toMs) - x(fromMs)}
-          height={y(low!) - y(targetPh)}
+          height={y(low) - y(targetPh)}
           fill="var(--leaf-wash)"
           opacity={0.55}
         />

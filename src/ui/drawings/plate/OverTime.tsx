@@ -1,16 +1,8 @@
-"use client";
-import { useEffect, useRef } from "react";
-import type { FarmClock } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
-import { BatchPlate, type Pin } from "./BatchPlate";
+import { BatchPlate } from "./BatchPlate";
 import { plateLayout } from "./layout";
+import { Pushed } from "./Pushed";
 import { nowShare } from "./scale";
-
-interface OverTimeProps {
-  readonly page: BatchPage;
-  readonly pins: readonly Pin[];
-  readonly clock: FarmClock;
-}
 
 /** Where the temperature behind a forecast is from, for its drawing. */
 const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
@@ -21,9 +13,6 @@ const BASIS_WORDS: Record<BatchPage["batch"]["basis"], string> = {
   stated: "Liquid temperature: as entered at the start.",
   guessed: "Liquid temperature: a guess. Measure it.",
 };
-
-/** The present stands so far across what is seen of a plate that is wider than the screen. */
-const NOW_AT = 0.6;
 
 /** Figures that would lie under a strip's title are left out, in the plate's units. */
 const TITLE_H = 24;
@@ -60,35 +49,19 @@ const StripLabels = ({ page }: { readonly page: BatchPage }) => {
   );
 };
 
-/** The batch's plate and how to read it. Where it is wider than the screen it opens on the present, not on the first day. */
-export const OverTime = ({ page, pins, clock }: OverTimeProps) => {
-  const box = useRef<HTMLDivElement>(null);
-  const share = nowShare(page);
-  useEffect(() => {
-    const element = box.current;
-    if (element) element.scrollLeft = share * element.scrollWidth - NOW_AT * element.clientWidth;
-    // Only as it opens: whoever has pushed it aside to look at the first days is left there.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
-  return (
-    <>
-      <div
-        ref={box}
-        role="region"
-        aria-label="The batch over time"
-        tabIndex={0}
-        className="mt-4 relative overflow-x-auto"
-      >
-        <div className="grid min-w-[760px]">
-          <StripLabels page={page} />
-          <div className="col-start-1 row-start-1">
-            <BatchPlate page={page} clock={clock} pins={pins} />
-          </div>
+/** The batch's plate and how to read it. */
+export const OverTime = ({ page }: { readonly page: BatchPage }) => (
+  <>
+    <Pushed label="The batch over time" nowShare={nowShare(page)}>
+      <div className="grid min-w-[760px]">
+        <StripLabels page={page} />
+        <div className="col-start-1 row-start-1">
+          <BatchPlate page={page} />
         </div>
       </div>
-      <p className="text-[0.9rem] text-soft">
-        {BASIS_WORDS[page.batch.basis]} ■ actions, ● checks, · sensor readings, □ photos, ○ not counted.
-      </p>
-    </>
-  );
-};
+    </Pushed>
+    <p className="text-[0.9rem] text-soft">
+      {BASIS_WORDS[page.batch.basis]} ■ actions, ● checks, · sensor readings, □ photos, ○ not counted.
+    </p>
+  </>
+);

@@ -1,15 +1,17 @@
-import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { fromBase } from "@/core/quantity/units";
 import type { LeadFeature } from "@/core/judge/expectedCurve";
 import type { UnitSystem } from "@/formats/amounts";
 import { LEAD_WORDS } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import type { Progress } from "@/services/ferment";
+import { linear, type Linear } from "../linear";
 import type { PlateScale } from "./scale";
 
 /** A strip's own axis: where a value stands, its marks in words, and what the strip shows. */
 export interface StripAxis {
-  readonly y: ScaleLinear<number, number>;
+  readonly y: Linear;
+  /** The values at its foot and at its head. */
+  readonly span: readonly [number, number];
   readonly ticks: readonly { readonly y: number; readonly text: string }[];
   readonly title: string;
   readonly top: number;
@@ -36,15 +38,23 @@ const TICKS: Record<LeadFeature, readonly number[]> = {
 
 /** Of the course, by what leads it. */
 export function curveAxis(feature: LeadFeature, targetPh: number | null, top: number, height: number): StripAxis {
-  const y = scaleLinear(RANGES[feature], [top + height - 8, top + 20]).clamp(true);
+  const y = linear(RANGES[feature], [top + height - 8, top + 20], true);
   const { scale, name } = LEAD_WORDS[feature];
   return {
     y,
+    span: RANGES[feature],
     ticks: TICKS[feature].map((value) => ({ y: y(value), text: formatNumber(value * scale, 2) })),
     title:
       feature === "ph" && targetPh !== null ? `${name}; the band is ready, ${formatNumber(targetPh)} and under` : name,
     top,
   };
+}
+
+/** Three to five even degrees from one end to the other, both multiples of five. */
+function degreesBetween(low: number, high: number): number[] {
+  const step = high - low <= 20 ? 5 : high - low <= 45 ? 10 : 20;
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, index) => first + index * step);
 }
 
 /** Of the warmth, over all that is drawn of it. */
@@ -61,11 +71,12 @@ export function warmthAxis(
     ...temperatures.filter(isDrawn).map(({ celsius }) => celsius),
   ];
   const [low, high] = [Math.floor(Math.min(12, ...all) / 5) * 5, Math.ceil(Math.max(25, ...all) / 5) * 5];
-  const y = scaleLinear([low, high], [top + height - 6, top + 20]);
+  const y = linear([low, high], [top + height - 6, top + 20]);
   const unit = units === "us" ? "°F" : "°C";
   return {
     y,
-    ticks: y.ticks(3).map((celsius) => ({
+    span: [low, high],
+    ticks: degreesBetween(low, high).map((celsius) => ({
       y: y(celsius),
       text: String(Math.round(fromBase({ dimension: "temperature", value: celsius }, unit).value)),
     })),

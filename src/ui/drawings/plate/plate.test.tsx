@@ -41,14 +41,14 @@ describe("what is usual of a course", () => {
 });
 
 describe("the axis of warmth", () => {
-  const spans = (celsius: readonly number[]) => warmthAxis(scale, warm(celsius), "metric", 0, 96).y.domain();
+  const spans = (celsius: readonly number[]) => warmthAxis(scale, warm(celsius), "metric", 0, 96).span;
   it("takes in all that is drawn, in steps of five, and an ordinary summer at least", () => {
     expect(spans([15, 20])).toEqual([10, 25]);
     expect(spans([3, 38])).toEqual([0, 40]);
   });
   it("looks at nothing outside the plate", () => {
     const late = { liquid: [{ atMs: at(5000), celsius: 60, airC: 60 }], temperatures: [] };
-    expect(warmthAxis(scale, late, "metric", 0, 96).y.domain()).toEqual([10, 25]);
+    expect(warmthAxis(scale, late, "metric", 0, 96).span).toEqual([10, 25]);
   });
   it("is in the farm's degrees", () => {
     const us = warmthAxis(scale, warm([15, 20]), "us", 0, 96);

@@ -1,8 +1,8 @@
-import { scaleLinear, type ScaleLinear } from "d3-scale";
 import { shownUntilH } from "@/core/judge/shownUntil";
 import { clockTime, dayMonth, midnights, weekday, type FarmClock } from "@/formats/times";
 import type { MarkTimes } from "@/services/ferment";
 import type { BatchPage } from "@/services/batch";
+import { linear, type Linear } from "../linear";
 
 /** Drawn wide, and scaled down as one; on a phone it is pushed sideways. */
 export const PLATE_W = 1000;
@@ -11,12 +11,15 @@ const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
 
 export interface PlateScale {
-  readonly x: ScaleLinear<number, number>;
+  readonly x: Linear;
   readonly fromMs: number;
   readonly toMs: number;
   /** The present, or the end of a batch that is closed. */
   readonly nowMs: number;
 }
+
+/** Where a moment stands across the plate. */
+export const acrossPlate = (fromMs: number, toMs: number): Linear => linear([fromMs, toMs], [PAD_X, PLATE_W - 12]);
 
 /** One axis for all that is drawn of a batch: from its start to a little after its window closes, or to its end. */
 export function plateScale({ batch, close, nowMs: at }: Pick<BatchPage, "batch" | "close" | "nowMs">): PlateScale {
@@ -27,7 +30,7 @@ export function plateScale({ batch, close, nowMs: at }: Pick<BatchPage, "batch" 
   const { start, peak, end } = batch.window;
   const window = { start: hoursOf(start), peak: hoursOf(peak), end: hoursOf(end) };
   const toMs = close ? nowMs : fromMs + shownUntilH(window, hourOf(nowMs)!) * HOUR_MS;
-  return { x: scaleLinear([fromMs, toMs], [PAD_X, PLATE_W - 12]), fromMs, toMs, nowMs };
+  return { x: acrossPlate(fromMs, toMs), fromMs, toMs, nowMs };
 }
 
 /** Points in the order of time that are seen on an axis, and one more beyond its end, so that a line runs on to the edge. */

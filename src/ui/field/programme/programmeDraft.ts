@@ -1,4 +1,5 @@
-import { findRecipe, METHODS, usualRate } from "@/core/book";
+import { findRecipe, METHODS } from "@/core/book";
+import { usualRate } from "@/core/book/useRate";
 import type { UseId } from "@/core/book/uses";
 import type { GrowthStage } from "@/core/land/planting";
 import type { Programme } from "@/core/programme/programme";

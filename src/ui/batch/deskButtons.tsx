@@ -1,0 +1,83 @@
+"use client";
+import { useState } from "react";
+import type { BatchBrief } from "@/services/batch";
+import { Button } from "../kit/Button";
+import { panel } from "../kit/later";
+import { useBatchDesk } from "./BatchDesk";
+import type { Correcting } from "./logFocus";
+
+const LabSheet = panel(() => import("../content/LabSheet").then((module) => module.LabSheet));
+
+/** What can be done with it now. */
+export const Acts = ({
+  batch,
+}: {
+  readonly batch: Pick<BatchBrief, "next" | "spoilt" | "filledL"> & {
+    readonly closing: Pick<BatchBrief["closing"], "makes">;
+  };
+}) => {
+  const { open } = useBatchDesk();
+  return (
+    <div className="mt-4 flex flex-wrap gap-3">
+      <Button variant="strong" onClick={() => open("log")}>
+        {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost"
+          ? "Log"
+          : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
+      </Button>
+      <Button onClick={() => open("close")}>Strain or throw away</Button>
+      {batch.spoilt === "discard" ? null : (
+        <>
+          <Button onClick={() => open("add")}>Add ingredient</Button>
+          <Button onClick={() => open("what-if")}>What if</Button>
+        </>
+      )}
+      {batch.closing.makes ? (
+        <Button onClick={() => open({ take: "batch", heldL: batch.filledL })}>Move some to shed</Button>
+      ) : null}
+    </div>
+  );
+};
+
+/** What can be done with an entry of the log. */
+export const EntryButtons = ({ entry }: { readonly entry: Correcting }) => {
+  const { correct, strike } = useBatchDesk();
+  return (
+    <span className="flex">
+      <Button
+        variant="quiet"
+        className="text-[0.88rem]"
+        aria-label={`Correct: ${entry.was}`}
+        onClick={() => correct(entry)}
+      >
+        Correct
+      </Button>
+      <Button
+        variant="quiet"
+        className="text-[0.88rem]"
+        aria-label={`Cross out: ${entry.was}`}
+        onClick={() => strike(entry.entryId)}
+      >
+        Cross out
+      </Button>
+    </span>
+  );
+};
+
+/** Moves what a store holds to the shed. */
+export const ToShed = ({ storeId, heldL }: { readonly storeId: number; readonly heldL: number }) => {
+  const { open } = useBatchDesk();
+  return <Button onClick={() => open({ take: storeId, heldL })}>To the shed</Button>;
+};
+
+/** A laboratory's figure for what is in it. */
+export const AddLab = ({ batchId }: { readonly batchId: number }) => {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button variant="quiet" onClick={() => setOpen(true)}>
+        Add lab result
+      </Button>
+      {open ? <LabSheet batchId={batchId} onClose={() => setOpen(false)} /> : null}
+    </>
+  );
+};
