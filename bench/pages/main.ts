@@ -55,7 +55,9 @@ async function bare(bytes: number): Promise<number> {
 }
 
 async function scriptOf(address: string, body: string): Promise<{ readonly plain: number; readonly packed: number }> {
-  const sources = new Set([...body.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, source]) => source!));
+  const sources = new Set(
+    [...body.matchAll(/<script(?![^>]*noModule)[^>]* src="([^"]+)"/gi)].map(([, source]) => source!),
+  );
   const texts = await Promise.all([...sources].map(async (source) => (await fetch(new URL(source, address))).text()));
   return {
     plain: texts.reduce((sum, text) => sum + Buffer.byteLength(text), 0),

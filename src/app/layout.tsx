@@ -5,6 +5,7 @@ import { Away } from "@/ui/frame/Away";
 import { listZonePlaces, readMeasures } from "@/services/farm";
 import { offersMadeUpFarm } from "@/services/madeUpFarm";
 import { Header } from "@/ui/frame/Header";
+import { SET_SCREEN } from "@/ui/frame/screenSettings";
 import { Toasts } from "@/ui/frame/Toasts";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { FarmDoor } from "./FarmDoor";
@@ -19,9 +20,6 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 export const dynamic = "force-dynamic";
 
-// Before the first paint, so that dusk does not flash white.
-const LIGHT = `try{var l=localStorage.getItem("ruchka-light");document.documentElement.dataset.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day")}catch(e){}`;
-
 /** What stands on every address until there is a farm. */
 async function NewFarm() {
   return <SetUpScreen zones={await listZonePlaces()} canLookAround={offersMadeUpFarm((await headers()).get("host"))} />;
@@ -35,7 +33,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
-        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: LIGHT }} />
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: SET_SCREEN }} />
       </head>
       <body className="min-h-dvh max-md:pb-20">
         <a

@@ -223,12 +223,23 @@ describe("the frame", () => {
     header(null);
     expect(screen.queryByRole("link", { name: "Shed" })).toBeNull();
   });
-  it("turns to dusk and back, and remembers", () => {
+  it("turns to dusk and back, to large letters and back, and remembers", async () => {
     header();
-    const switcher = screen.getByRole("button", { name: "Light or dark screen" });
-    fireEvent.click(switcher);
+    fireEvent.click(screen.getByRole("button", { name: "Screen" }));
+    const dark = await screen.findByRole("menuitemcheckbox", { name: "Dark screen" });
+    fireEvent.click(dark);
     expect([document.documentElement.dataset.theme, localStorage.getItem("ruchka-light")]).toEqual(["dusk", "dusk"]);
-    fireEvent.click(switcher);
+    expect(dark).toBeChecked();
+    fireEvent.click(dark);
     expect(document.documentElement.dataset.theme).toBe("day");
+    fireEvent.click(screen.getByRole("menuitemcheckbox", { name: "Large letters" }));
+    expect([document.documentElement.dataset.letters, localStorage.getItem("ruchka-letters")]).toEqual([
+      "large",
+      "large",
+    ]);
+    fireEvent.click(screen.getByRole("menuitemcheckbox", { name: "Large letters" }));
+    expect(document.documentElement.dataset.letters).toBe("usual");
+    fireEvent.click(screen.getByRole("menuitem", { name: "Keys" }));
+    expect(await screen.findByRole("dialog", { name: "Keys" })).toBeVisible();
   });
 });

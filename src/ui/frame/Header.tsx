@@ -1,18 +1,27 @@
 "use client";
 import { clsx } from "clsx";
-import { Keyboard, Moon, Sun } from "lucide-react";
 import { Link } from "../kit/Link";
 import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import type { UnitSystem } from "@/formats/amounts";
 import type { OwnMeasure } from "@/formats/figure/parts";
-import { panel } from "../kit/later";
+import { menu, panel } from "../kit/later";
 import { Find } from "./Find";
 import { isTyping } from "./keys";
-import { Person } from "./Person";
+import { PersonButton, ScreenButton, type PersonMenuProps, type ScreenMenuProps } from "./menuButtons";
 import { isHere, PLACES } from "./places";
+import { turnLight } from "./screenSettings";
 
 const KeysSheet = panel(() => import("./KeysSheet").then((module) => module.KeysSheet));
+
+const Person = menu<PersonMenuProps>(
+  ({ person }, button) => <PersonButton person={person} {...button} />,
+  () => import("./PersonMenu").then((module) => module.PersonMenu),
+);
+const Screen = menu<ScreenMenuProps>(
+  (_, button) => <ScreenButton {...button} />,
+  () => import("./ScreenMenu").then((module) => module.ScreenMenu),
+);
 
 interface HeaderProps {
   readonly farmName: string | null;
@@ -21,16 +30,6 @@ interface HeaderProps {
   readonly person: { readonly id: number; readonly name: string } | null;
   readonly people: readonly { readonly id: number; readonly name: string }[];
 }
-
-const THEME_KEY = "ruchka-light";
-
-function turnLight(): void {
-  const next = document.documentElement.dataset.theme === "dusk" ? "day" : "dusk";
-  document.documentElement.dataset.theme = next;
-  localStorage.setItem(THEME_KEY, next);
-}
-
-const ICON_BUTTON = "grid size-11 place-items-center rounded-[5px] hover:bg-board-ink/15";
 
 /** The places under the thumb. */
 const FootPlaces = ({ path }: { readonly path: string }) => (
@@ -108,18 +107,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
               </Link>
             ) : null}
             <Find units={units} own={measures} />
-            <button
-              type="button"
-              className={`${ICON_BUTTON} max-md:hidden`}
-              aria-label="Keys"
-              onClick={() => setKeysOpen(true)}
-            >
-              <Keyboard aria-hidden className="size-5" />
-            </button>
-            <button type="button" className={ICON_BUTTON} aria-label="Light or dark screen" onClick={turnLight}>
-              <Sun aria-hidden className="size-5 [[data-theme=dusk]_&]:hidden" />
-              <Moon aria-hidden className="hidden size-5 [[data-theme=dusk]_&]:block" />
-            </button>
+            <Screen onKeys={() => setKeysOpen(true)} />
             {person ? <Person person={person} people={people} /> : null}
           </div>
         </div>

@@ -3,7 +3,7 @@ import { Check } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useDoor } from "../acts/act";
 import { Link } from "../kit/Link";
-import { PersonButton, type PersonMenuProps } from "./PersonButton";
+import { PersonButton, type PersonMenuProps } from "./menuButtons";
 
 /** The open menu: who else may record, and the farm's settings. It takes the place of the button that asked for it. */
 export const PersonMenu = ({ person, people }: PersonMenuProps) => {

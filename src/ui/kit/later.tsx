@@ -1,6 +1,8 @@
 "use client";
 import { useEffect, useRef, useState, type ComponentType, type ReactNode } from "react";
+import { sayDoor } from "@/words/door";
 import { Button } from "./Button";
+import { toldOfTrouble } from "./told";
 
 /** So long a panel may take before it is said that it is coming, ms: most are there sooner, and a flash of words would only startle. */
 const PATIENCE_MS = 250;
@@ -21,7 +23,7 @@ export async function allCome(): Promise<void> {
  */
 function later<Props extends object>(
   load: Load<Props>,
-  waiting: ReactNode,
+  waiting: (props: Props) => ReactNode,
   missing: (again: () => void, props: Props) => ReactNode,
 ): ComponentType<Props> {
   let come: ComponentType<Props> | null = null;
@@ -42,7 +44,7 @@ function later<Props extends object>(
       };
     }, [Come, isMissing]);
     if (Come) return <Come {...props} />;
-    return isMissing ? missing(() => setMissing(false), props) : waiting;
+    return isMissing ? missing(() => setMissing(false), props) : waiting(props);
   };
   return Later;
 }
@@ -95,9 +97,17 @@ const Missing = ({
  * @param load `() => import("./LogSheet").then((module) => module.LogSheet)`
  */
 export const panel = <Props extends { readonly onClose: () => void }>(load: Load<Props>): ComponentType<Props> =>
-  later(load, <Opening />, (again, { onClose }) => (
-    <Missing className="fixed inset-x-0 bottom-14 z-50 border-t-[3px] md:bottom-0" onAgain={again} onClose={onClose} />
-  ));
+  later(
+    load,
+    () => <Opening />,
+    (again, { onClose }) => (
+      <Missing
+        className="fixed inset-x-0 bottom-14 z-50 border-t-[3px] md:bottom-0"
+        onAgain={again}
+        onClose={onClose}
+      />
+    ),
+  );
 
 /**
  * A part within a page, such as a chart, whose script comes after the page's own.
@@ -106,11 +116,50 @@ export const panel = <Props extends { readonly onClose: () => void }>(load: Load
 export const part = <Props extends object>(name: string, load: Load<Props>): ComponentType<Props> =>
   later(
     load,
-    <p role="status" className="min-h-56 text-soft">
-      {name}
-    </p>,
+    () => (
+      <p role="status" className="min-h-56 text-soft">
+        {name}
+      </p>
+    ),
     (again) => <Missing className="border-l-4" onAgain={again} />,
   );
+
+/** Says in passing that it can't come: beside a button there is no room for it. */
+const OutOfReach = () => {
+  useEffect(() => toldOfTrouble(sayDoor("out-of-reach")), []);
+  return null;
+};
+
+interface MenuButton {
+  readonly "aria-expanded"?: false;
+  readonly "onClick"?: () => void;
+}
+
+/**
+ * A button with a menu whose script comes with the first touch.
+ * @param face the button while it has none
+ * @param load the menu, opened as it comes, with a button of its own that looks alike
+ */
+export function menu<Props extends object>(
+  face: (props: Props, button: MenuButton) => ReactNode,
+  load: Load<Props>,
+): ComponentType<Props> {
+  const Opened = later<Props>(
+    load,
+    (props) => face(props, {}),
+    (again, props) => (
+      <>
+        <OutOfReach />
+        {face(props, { onClick: again })}
+      </>
+    ),
+  );
+  const Menu = (props: Props) => {
+    const [isAsked, setAsked] = useState(false);
+    return isAsked ? <Opened {...props} /> : face(props, { "aria-expanded": false, "onClick": () => setAsked(true) });
+  };
+  return Menu;
+}
 
 /** Draws what is in it only once it comes into sight, or is wanted for another reason. */
 export const WhenSeen = ({ wanted = false, children }: { readonly wanted?: boolean; readonly children: ReactNode }) => {
