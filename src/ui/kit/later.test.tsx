@@ -48,7 +48,7 @@ describe("a part of a page that comes after it", () => {
   it("has its name in its place until it is there", async () => {
     const Later = part("Drawing the earlier ones", async () => Chart);
     render(<Later title="Earlier ones" />);
-    expect(screen.getByRole("status")).toHaveTextContent("Drawing the earlier ones");
+    expect(screen.getByText("Drawing the earlier ones")).toBeVisible();
     expect(await screen.findByRole("figure", { name: "Earlier ones" })).toBeVisible();
   });
   it("leaves the focus alone where it can't come", async () => {

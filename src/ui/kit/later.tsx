@@ -117,7 +117,7 @@ export const part = <Props extends object>(name: string, load: Load<Props>): Com
   later(
     load,
     () => (
-      <p role="status" className="min-h-56 text-soft">
+      <p aria-busy className="min-h-56 text-soft">
         {name}
       </p>
     ),
