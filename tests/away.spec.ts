@@ -5,6 +5,7 @@ import { hasPages, Phone } from "./harness/phone";
 
 /** Puts nettle extract on beds, at noon. */
 async function pourOn(page: Page, beds: readonly string[]): Promise<void> {
+  await page.getByRole("complementary", { name: "Apply" }).scrollIntoViewIfNeeded();
   const what = page.getByLabel("What", { exact: true });
   await what.selectOption(await what.locator("option").filter({ hasText: "Nettle extract" }).getAttribute("value"));
   for (const bed of beds) await page.getByRole("button", { name: bed }).click();

@@ -1,14 +1,17 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { lazy, type ComponentProps } from "react";
+import type { ComponentProps } from "react";
 import type { FillSheet as Fill } from "@/ui/fill/FillSheet";
-import { panel } from "@/ui/kit/later";
+import { panel, part } from "@/ui/kit/later";
 
-// What stands where a page is for once only: a grower with a farm does not carry it along every day.
-export const FirstDrumScreen = lazy(async () => ({
-  default: (await import("@/ui/first/FirstDrumScreen")).FirstDrumScreen,
-}));
-export const SetUpScreen = lazy(async () => ({ default: (await import("@/ui/setup/SetUpScreen")).SetUpScreen }));
+// What stands where a page is for once only: a grower with a farm does not carry it along every day. Its fields are there once they work: what is typed
+// into a form that is only drawn is lost as it comes to life.
+export const FirstDrumScreen = part("Your first drum", () =>
+  import("@/ui/first/FirstDrumScreen").then((module) => module.FirstDrumScreen),
+);
+export const SetUpScreen = part("Set up your farm", () =>
+  import("@/ui/setup/SetUpScreen").then((module) => module.SetUpScreen),
+);
 
 type FillProps = ComponentProps<typeof Fill>;
 const FillPanel = panel<FillProps & { readonly onClose: () => void }>(() =>

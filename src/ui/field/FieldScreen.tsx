@@ -146,7 +146,15 @@ const Pouring = ({
         </>
       }
       right={
-        <WhenSeen wanted={chosen.size > 0}>
+        <WhenSeen
+          wanted={chosen.size > 0}
+          before={
+            <>
+              <h2 className="text-xl">Apply</h2>
+              <p className="py-3 text-soft">Choose beds on the plan.</p>
+            </>
+          }
+        >
           <ApplySide
             view={view}
             start={start}

@@ -117,7 +117,7 @@ export const part = <Props extends object>(name: string, load: Load<Props>): Com
   later(
     load,
     () => (
-      <p aria-busy className="min-h-56 text-soft">
+      <p aria-busy className="min-h-56 px-4 py-5 text-soft">
         {name}
       </p>
     ),
@@ -162,7 +162,16 @@ export function menu<Props extends object>(
 }
 
 /** Draws what is in it only once it comes into sight, or is wanted for another reason. */
-export const WhenSeen = ({ wanted = false, children }: { readonly wanted?: boolean; readonly children: ReactNode }) => {
+export const WhenSeen = ({
+  wanted = false,
+  before = null,
+  children,
+}: {
+  readonly wanted?: boolean;
+  /** What stands in its place until then. */
+  readonly before?: ReactNode;
+  readonly children: ReactNode;
+}) => {
   const [isSeen, setSeen] = useState(false);
   const place = useRef<HTMLDivElement>(null);
   const isShown = isSeen || wanted;
@@ -175,5 +184,11 @@ export const WhenSeen = ({ wanted = false, children }: { readonly wanted?: boole
     observer.observe(place.current);
     return () => observer.disconnect();
   }, [isShown]);
-  return isShown ? children : <div ref={place} className="min-h-56" />;
+  return isShown ? (
+    children
+  ) : (
+    <div ref={place} className="min-h-56">
+      {before}
+    </div>
+  );
 };
