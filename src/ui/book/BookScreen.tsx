@@ -11,9 +11,11 @@ import { useKey } from "../frame/keys";
 import { DayChoice } from "./DayChoice";
 import { GoalChoice } from "./GoalChoice";
 import { HandChoice } from "./HandChoice";
-import { ImportSheet } from "./ImportSheet";
 import { MethodPlate } from "./MethodPlate";
-import { WeighSheet } from "../measures/WeighSheet";
+import { panel } from "../kit/later";
+
+const ImportSheet = panel(() => import("./ImportSheet").then((module) => module.ImportSheet));
+const WeighSheet = panel(() => import("../measures/WeighSheet").then((module) => module.WeighSheet));
 
 type By = "all" | "goal" | "hand" | "day";
 

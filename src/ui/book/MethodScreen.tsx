@@ -22,16 +22,18 @@ import { Choices } from "../kit/Choices";
 import { Notice } from "../kit/Notice";
 import { useKey } from "../frame/keys";
 import { Claims } from "./Claims";
-import { EditSheet } from "./EditSheet";
 import { FarmRecord } from "./FarmRecord";
 import { Cues, Keeping, Part, Stages, Steps, Tending, Uses, WithoutEquipment } from "./MethodParts";
 import { RecipeDrawing } from "./MethodPlate";
-import { ScaleSheet } from "./ScaleSheet";
 import type { ScaleStart } from "./scaleDraft";
 import { Differences, SchoolsTable, type SchoolColumn } from "./SchoolsTable";
 import { Versions } from "./Versions";
 import { BookText } from "../kit/BookText";
 import { formatNumber } from "@/formats/numbers";
+import { panel } from "../kit/later";
+
+const EditSheet = panel(() => import("./EditSheet").then((module) => module.EditSheet));
+const ScaleSheet = panel(() => import("./ScaleSheet").then((module) => module.ScaleSheet));
 
 interface MethodScreenProps {
   readonly view: BookView;

@@ -13,8 +13,10 @@ import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { ShedNav } from "../shed/ShedNav";
-import { AddDeviceSheet } from "./AddDeviceSheet";
-import { LoggerSheet } from "./LoggerSheet";
+import { panel } from "../kit/later";
+
+const AddDeviceSheet = panel(() => import("./AddDeviceSheet").then((module) => module.AddDeviceSheet));
+const LoggerSheet = panel(() => import("./LoggerSheet").then((module) => module.LoggerSheet));
 
 const KINDS = { station: "weather station", probe: "probe", logger: "logger, from its files" } as const;
 const WORDS = {

@@ -13,8 +13,10 @@ import { Fold } from "../kit/Fold";
 import { Link } from "../kit/Link";
 import { FarmNav, thingHref } from "./FarmNav";
 import { VESSEL_KIND_WORDS } from "./thingFields";
-import { ThingSheet } from "./ThingSheet";
 import { isAddedHere } from "./useThing";
+import { panel } from "../kit/later";
+
+const ThingSheet = panel(() => import("./ThingSheet").then((module) => module.ThingSheet));
 
 /** Where those are added that ask more than a few fields. */
 const ADDED_ELSEWHERE: Partial<Record<ThingKind, { readonly href: string; readonly where: string }>> = {

@@ -18,12 +18,14 @@ import { TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { FilledBy } from "./Filled";
-import { ChangePlantingSheet } from "./PlantSheet";
 import { Hatches, stageFill } from "./plan/hatches";
 import { PlotLooks } from "./PlotLooks";
 import { Wants } from "./Wants";
 import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
+import { panel } from "../kit/later";
+
+const ChangePlantingSheet = panel(() => import("./PlantSheet").then((module) => module.ChangePlantingSheet));
 
 type Dose = PlotPage["doses"][number];
 

@@ -13,11 +13,13 @@ import { Refusal } from "../kit/Refusal";
 import { told } from "../kit/told";
 import { useDraft } from "../kit/useDraft";
 import { useMeasures } from "../measures/measuresContext";
-import { ThingSheet } from "../farm/ThingSheet";
 import { FillPick } from "./FillPick";
 import { EMPTY_DRAFT, firstRequest, workOutFirst, type FirstDraft, type FirstDrum, type FirstGap } from "./firstDraft";
 import { HandPick } from "./HandPick";
 import { VesselPick } from "./VesselPick";
+import { panel } from "../kit/later";
+
+const ThingSheet = panel(() => import("../farm/ThingSheet").then((module) => module.ThingSheet));
 
 /** On a phone one view after the other; the address keeps which, so that Back goes back one. */
 const STEPS = ["vessel", "hand", "fill"] as const;

@@ -9,10 +9,15 @@ import type { GatherView } from "@/services/gather";
 import { Button, buttonClass } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { ShedNav } from "../shed/ShedNav";
-import { BinSheet, BinPanel } from "./WormBins";
-import { AddBinSheet, AddPlaceSheet } from "./AddSheets";
-import { PickSheet } from "./PickSheet";
-import { PlacePanel, VisitSheet } from "./Places";
+import { BinPanel } from "./WormBins";
+import { PlacePanel } from "./Places";
+import { panel } from "../kit/later";
+
+const BinSheet = panel(() => import("./WormBins").then((module) => module.BinSheet));
+const AddBinSheet = panel(() => import("./AddSheets").then((module) => module.AddBinSheet));
+const AddPlaceSheet = panel(() => import("./AddSheets").then((module) => module.AddPlaceSheet));
+const PickSheet = panel(() => import("./PickSheet").then((module) => module.PickSheet));
+const VisitSheet = panel(() => import("./Places").then((module) => module.VisitSheet));
 
 type Open =
   | { readonly type: "pick"; readonly species: string }

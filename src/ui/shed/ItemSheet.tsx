@@ -13,11 +13,13 @@ import { Button } from "../kit/Button";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { useReadAmount } from "../measures/AmountField";
-import { WeighSheet } from "../measures/WeighSheet";
 import { LedgerList } from "./LedgerList";
 import { LotRow } from "./LotRow";
 import { LotSheet, type LotAct } from "./LotSheet";
-import { SupplySheet } from "./SupplySheet";
+import { panel } from "../kit/later";
+
+const WeighSheet = panel(() => import("../measures/WeighSheet").then((module) => module.WeighSheet));
+const SupplySheet = panel(() => import("./SupplySheet").then((module) => module.SupplySheet));
 
 interface ItemSheetProps {
   readonly item: ItemView;

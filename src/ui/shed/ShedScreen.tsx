@@ -7,12 +7,14 @@ import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { WaterPanel } from "../water/WaterPanel";
 import { IngredientShelf } from "./IngredientShelf";
-import { ItemSheet } from "./ItemSheet";
-import { OwnIngredientSheet } from "./OwnIngredientSheet";
-import { ReceiveSheet } from "./ReceiveSheet";
 import { ShedNav } from "./ShedNav";
-import { StoreSheet } from "./store/StoreSheet";
 import { StoreShelf } from "./StoreShelf";
+import { panel } from "../kit/later";
+
+const ItemSheet = panel(() => import("./ItemSheet").then((module) => module.ItemSheet));
+const OwnIngredientSheet = panel(() => import("./OwnIngredientSheet").then((module) => module.OwnIngredientSheet));
+const ReceiveSheet = panel(() => import("./ReceiveSheet").then((module) => module.ReceiveSheet));
+const StoreSheet = panel(() => import("./store/StoreSheet").then((module) => module.StoreSheet));
 
 type Open = { readonly type: "receive" | "own" } | { readonly type: "store"; readonly store: ShedStore } | null;
 

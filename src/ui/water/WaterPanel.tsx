@@ -8,9 +8,12 @@ import type { WatersView, WaterStartView, WaterView } from "@/services/water";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { ChangeThing } from "../farm/ChangeThing";
-import { ThingSheet } from "../farm/ThingSheet";
-import { LevelSheet, StripSheet } from "./WaterForms";
-import { StartWaterSheet } from "./StartWaterSheet";
+import { panel } from "../kit/later";
+
+const ThingSheet = panel(() => import("../farm/ThingSheet").then((module) => module.ThingSheet));
+const LevelSheet = panel(() => import("./WaterForms").then((module) => module.LevelSheet));
+const StripSheet = panel(() => import("./WaterForms").then((module) => module.StripSheet));
+const StartWaterSheet = panel(() => import("./StartWaterSheet").then((module) => module.StartWaterSheet));
 
 const TREATMENT_WORDS = {
   none: "as it is",
