@@ -102,7 +102,7 @@ test.describe(() => {
       await page.goBack();
       await page.getByRole("link", { name: "Bed 14" }).click();
       await page
-        .getByRole("button", { name: /^Undo: / })
+        .getByRole("button", { name: /^Correct: / })
         .first()
         .click();
       await page.getByLabel("What happened?").fill("the wrong bed");

@@ -9,7 +9,7 @@ import { brotliCompressSync, gzipSync } from "node:zlib";
 import { chromium, type Browser, type Page } from "@playwright/test";
 
 const SLOWER = 4;
-const TIMES = 5;
+const TIMES = Number(process.env.TIMES ?? 5);
 /** So long after the page is there nothing more comes by itself, ms. */
 const SETTLED_MS = 3000;
 
@@ -19,7 +19,12 @@ const PAGES: readonly { readonly path: string; readonly name: string; readonly t
   { path: "/batches/5", name: "log", taps: [/^Log/, /^What if/] },
   { path: "/field", name: "field", taps: [/^Choose all/, /^Add a bed/] },
   { path: "/shed", name: "shed", taps: [/^Add stock/] },
-  { path: "/book/cultured-extract", name: "method", taps: [/^Scale recipe/] },
+  { path: "/shed/gathering", name: "gathering", taps: [/^Log picked plants/] },
+  { path: "/shed/probes", name: "sensors", taps: [/^Add sensor/] },
+  { path: "/book", name: "methods", taps: [/^Import a recipe/] },
+  { path: "/book/cultured-extract", name: "one method", taps: [/^Scale recipe/] },
+  { path: "/field/plots/3", name: "one bed", taps: [/^Look at it/] },
+  { path: "/farm/vessel", name: "vessels", taps: [/^Add vessel/] },
 ];
 
 interface Felt {

@@ -231,64 +231,6 @@ export async function listApplicationsOfBatches(
   return (await select<PlotApplicationRow>(db, sql, [...batchIds])).map(toPlotApplication);
 }
 
-/** An application as far as taking it back asks of it. */
-export interface StandingApplication {
-  readonly id: number;
-  readonly storeId: number;
-  readonly concentrateL: number;
-  readonly at: Date;
-  /** What a litre brought, g; null for what went on before that was kept. */
-  readonly brings: BroughtAmounts | null;
-  readonly plots: readonly { readonly plotId: number; readonly concentrateL: number }[];
-}
-
-/** An application with what was in the can with it, as far as they stand; none where there is none, or it is taken back already. */
-export async function listStandingOfBlend(db: Queryable, id: number): Promise<StandingApplication[]> {
-  const rows = await select<{
-    id: number;
-    store_id: number;
-    concentrate_l: string;
-    at: Date;
-    brings: BroughtAmounts | string | null;
-  }>(
-    db,
-    `select application.id, application.store_id, application.concentrate_l, application.at, application.brings
-     from application asked join application on application.id = asked.id or application.blend_id = asked.blend_id
-     where asked.id = ? and application.id not in (select application_id from application_taken_back) order by application.id`,
-    [id],
-  );
-  if (rows.length === 0) return [];
-  const parts = await select<{ application_id: number; plot_id: number; concentrate_l: string }>(
-    db,
-    `select application_id, plot_id, concentrate_l from application_plot where application_id in (${places(rows)})`,
-    rows.map((row) => row.id),
-  );
-  return rows.map((row) => ({
-    id: row.id,
-    storeId: row.store_id,
-    concentrateL: Number(row.concentrate_l),
-    at: row.at,
-    brings: typeof row.brings === "string" ? (JSON.parse(row.brings) as BroughtAmounts) : row.brings,
-    plots: parts
-      .filter(({ application_id }) => application_id === row.id)
-      .map((part) => ({ plotId: part.plot_id, concentrateL: Number(part.concentrate_l) })),
-  }));
-}
-
 /** A number under which liquids of one can are put on. */
 export const insertBlend = (db: Queryable, addedAt: Date): Promise<number> =>
   insert(db, "insert into blend (added_at) values (?)", [addedAt]);
-
-export const insertTakenBack = (
-  db: Queryable,
-  applicationId: number,
-  reason: string,
-  actorId: number,
-  addedAt: Date,
-): Promise<number> =>
-  insert(db, "insert into application_taken_back (application_id, reason, actor_id, added_at) values (?, ?, ?, ?)", [
-    applicationId,
-    reason,
-    actorId,
-    addedAt,
-  ]);

@@ -4,17 +4,16 @@ export {
   insertApplication,
   insertApplicationPlot,
   insertBlend,
-  insertTakenBack,
   listApplicationsOfBatches,
   listApplicationsOfPlot,
   listApplicationsOfBatch,
   listClearDays,
   listDosesSince,
   listPlotApplications,
-  listStandingOfBlend,
   type PlotApplication,
   type WeatherThen,
 } from "./applications";
+export { copyApplication, insertTakenBack, listStandingOfBlend, listStepsOf } from "./corrections";
 export { addToBrought, listBrought } from "./brought";
 export {
   findJob,

@@ -59,6 +59,12 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     cost: 12,
   },
   takeBackApplication: { requestKey: KEY, applicationId: 1, reason: "the wrong bed" },
+  redateApplication: {
+    requestKey: KEY,
+    applicationId: 1,
+    at: "2031-03-02T08:00:00.000Z",
+    reason: "it was the day before",
+  },
   drawLand: {
     requestKey: KEY,
     plots: [

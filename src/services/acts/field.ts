@@ -18,6 +18,7 @@ import {
   setMark,
   setProgramme,
   startPatchTest,
+  redateApplication,
   takeBackApplication,
   takeBackJobStep,
 } from "../field";
@@ -38,6 +39,7 @@ export const FIELD_ACTS = {
   seePlot,
   applyStore,
   takeBackApplication,
+  redateApplication,
   setElsewhere,
   setHarvestRule,
   setJob,

@@ -11,7 +11,7 @@ import { applyStore } from "./applyStore";
 import { setElsewhere } from "./elsewhere";
 import { readField } from "./readField";
 import { readPlot } from "./readPlot";
-import { takeBackApplication } from "./takeBack";
+import { redateApplication, takeBackApplication } from "./takeBack";
 
 describe("putting on", () => {
   let farm: TestFarm;
@@ -26,8 +26,8 @@ describe("putting on", () => {
   });
   afterEach(() => farm.scratch.drop());
   const farmRow = async () => (await findFarm(farm.scratch.db))!;
-  const put = (change: object = {}) =>
-    applyStore(farm.context(), {
+  const put = (change: object = {}, ctx = farm.context()) =>
+    applyStore(ctx, {
       requestKey: key(),
       storeId: store,
       useId: "drench-growing",
@@ -121,6 +121,59 @@ describe("putting on", () => {
       { numRuns: 8 },
     );
     expect((await readPlot(farm.context(), await farmRow(), bed))!.filled[0]!.share).toBeGreaterThan(0);
+  });
+
+  describe("at another date than was entered", () => {
+    /** Two days and a half after its brew was strained. */
+    const then = () => farm.context(hoursAgo(-60));
+    const redate = (applicationId: number, hours: number) =>
+      redateApplication(then(), {
+        requestKey: key(),
+        applicationId,
+        at: hoursAgo(-hours).toISOString(),
+        reason: "it was before",
+      });
+    const dosesOf = async (plotId: number) => (await readPlot(then(), await farmRow(), plotId))!.doses;
+
+    it("stands at the right one alone, with all that follows from it moved, and nothing of its store lost", async () => {
+      const { applicationId } = await put({}, then());
+      const [left, got] = [await onHand(store), await brought()];
+      const [before] = await dosesOf(bed);
+      await fc.assert(
+        fc.asyncProperty(fc.integer({ min: 1, max: 59 }), async (hours) => {
+          const [now] = await dosesOf(bed);
+          await redate(now!.applicationId, hours);
+          const doses = await dosesOf(bed);
+          expect(doses).toHaveLength(1);
+          expect(doses[0]).toMatchObject({
+            atMs: hoursAgo(-hours).getTime(),
+            concentrateL: before!.concentrateL,
+            mixL: before!.mixL,
+            actorName: before!.actorName,
+          });
+          expect(await onHand(store)).toBe(left);
+          const is = await brought();
+          for (const what of BROUGHT) expect(is[what]).toBeCloseTo(got[what], 6);
+        }),
+        { numRuns: 6 },
+      );
+      // The first one counts no more.
+      expect((await refusalOf(redate(applicationId, 3))).fields).toHaveProperty(["/applicationId"]);
+    });
+    it("moves both liquids of one can", async () => {
+      const { applicationId } = await put({ second: { storeId: await second(), parts: 1 } }, then());
+      await redate(applicationId, 2);
+      const doses = await dosesOf(bed);
+      expect(doses.map(({ atMs, blendedWith }) => [atMs, blendedWith === null])).toEqual(
+        [1, 2].map(() => [hoursAgo(-2).getTime(), false]),
+      );
+    });
+    it("is refused ahead, and before its brew was in its container", async () => {
+      const { applicationId } = await put({}, then());
+      expect((await refusalOf(redate(applicationId, 62))).fields).toHaveProperty(["/at"]);
+      expect((await refusalOf(redate(applicationId, -1))).fields).toHaveProperty(["/at"]);
+      expect(await dosesOf(bed)).toHaveLength(1);
+    });
   });
 
   describe("where nothing is drawn", () => {

@@ -19,5 +19,5 @@ export { addPlot, addPlotWith, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readPlot, type PlotPage } from "./readPlot";
 export { readField, type FieldStore, type FieldView, type PatchTestView, type PlotView } from "./readField";
-export { takeBackApplication } from "./takeBack";
+export { redateApplication, takeBackApplication } from "./takeBack";
 export { storeUses, type StoreUses } from "./takers";

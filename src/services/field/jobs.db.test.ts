@@ -4,7 +4,7 @@ import { applyStore } from "./applyStore";
 import { doJobStep, setJob, takeBackJobStep } from "./jobs";
 import { readJobs } from "./readJobs";
 import { readPlot } from "./readPlot";
-import { takeBackApplication } from "./takeBack";
+import { redateApplication, takeBackApplication } from "./takeBack";
 
 describe("jobs", () => {
   let farm: TestFarm;
@@ -69,6 +69,18 @@ describe("jobs", () => {
       ["water", 50],
     ]);
     expect(page.doses.map((dose) => dose.applicationId)).toEqual([applicationId]);
+    // At another time it is the same step, and still whose it was.
+    const at = new Date(NOW.getTime() + 3_600_000);
+    const { applicationId: redated } = await redateApplication(farm.context(new Date(NOW.getTime() + 7_200_000)), {
+      requestKey: key(),
+      applicationId,
+      at: at.toISOString(),
+      reason: "an hour later",
+    });
+    expect((await readPlot(farm.context(), await farmRow(), beds[0]!))!.doses).toMatchObject([
+      { applicationId: redated, atMs: at.getTime(), actorName: "Ben" },
+    ]);
+    expect((await read())[0]!.steps.map(({ done }) => done !== null)).toEqual([true, true, true]);
     // A step is done once, whoever comes second.
     expect((await refusalOf(putOn(jobId))).fields["/jobStep"]).toContain("Ben");
     expect(

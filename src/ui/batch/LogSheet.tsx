@@ -21,7 +21,7 @@ import {
 import type { Correcting, LogFocus } from "./logFocus";
 import { PhSection } from "./PhSection";
 import { ReasonList } from "./ReasonList";
-import { sentAt, WhenChoice, type When } from "./WhenChoice";
+import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
 
 interface LogSheetProps {
   readonly batch: BatchBrief;

@@ -14,6 +14,7 @@ import { Link } from "../kit/Link";
 import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
+import { WhenChoice } from "../kit/WhenChoice";
 import { LoadDrawing } from "./LoadDrawing";
 import { Stock } from "./LoadsResult";
 import { PourList, type Stop } from "./PourList";
@@ -202,6 +203,20 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
           onChange={setWater}
         />
       ) : null}
+      <div>
+        <WhenChoice
+          when={applying.when}
+          nowMs={view.nowMs}
+          startedMs={choice.store.shelfFromMs}
+          clock={view.farm}
+          onChange={applying.setWhen}
+        />
+        {apply.fields["/at"] ? (
+          <p role="alert" className="font-semibold text-rust">
+            {apply.fields["/at"]}
+          </p>
+        ) : null}
+      </div>
       <MixClock applying={applying} />
       <FitHours applying={applying} />
       <Against applying={applying} />

@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import { told } from "../kit/told";
 import { isElsewhere, isOnPlan } from "@/core/apply/elsewhere";
 import { USES } from "@/core/book/uses";
 import type { UseId } from "@/core/book/uses";
@@ -12,10 +11,7 @@ import { sayDay, sayMoment } from "@/formats/times";
 import type { PlotPage } from "@/services/field";
 import type { PlantingRow } from "@/services/types";
 import { ELSEWHERE_WORDS, LAID_WORDS } from "@/words/said";
-import { useFieldAct } from "../acts/field";
 import { Button } from "../kit/Button";
-import { TextArea } from "../kit/fields";
-import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { FilledBy } from "./Filled";
 import { Hatches, stageFill } from "./plan/hatches";
@@ -25,6 +21,7 @@ import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
 import { panel } from "../kit/later";
 
+const DoseSheet = panel(() => import("./DoseSheet").then((module) => module.DoseSheet));
 const ChangePlantingSheet = panel(() => import("./PlantSheet").then((module) => module.ChangePlantingSheet));
 
 type Dose = PlotPage["doses"][number];
@@ -41,11 +38,11 @@ const PALES_D = 60;
 const Layer = ({
   dose,
   page,
-  onTakeBack,
+  onCorrect,
 }: {
   readonly dose: Dose;
   readonly page: PlotPage;
-  readonly onTakeBack: () => void;
+  readonly onCorrect: () => void;
 }) => {
   const { units } = page.farm;
   const agoD = (page.nowMs - dose.atMs) / DAY_MS;
@@ -73,10 +70,10 @@ const Layer = ({
       <Button
         variant="quiet"
         className="whitespace-nowrap"
-        onClick={onTakeBack}
-        aria-label={`Undo: ${dose.storeLabel}`}
+        onClick={onCorrect}
+        aria-label={`Correct: ${dose.storeLabel}`}
       >
-        Undo
+        Correct
       </Button>
     </li>
   );
@@ -128,35 +125,6 @@ const layersOf = ({ doses, laid }: PlotPage): PlotLayer[] =>
     ...laid.map((one) => ({ type: "laid" as const, atMs: one.atMs, laid: one })),
   ].toSorted((a, b) => b.atMs - a.atMs);
 
-/** A slip is taken back, with its reason. */
-const TakeBackSheet = ({ dose, onClose }: { readonly dose: Dose; readonly onClose: () => void }) => {
-  const act = useFieldAct("takeBackApplication");
-  const [reason, setReason] = useState("");
-  const submit = async () => {
-    if (!(await act.run({ applicationId: dose.applicationId, reason }))) return;
-    told("Taken back: what it took is back in stock.");
-    onClose();
-  };
-  return (
-    <FormSheet
-      title={`Undo ${dose.storeLabel.toLowerCase()}`}
-      act="It never went on"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
-      <p>All beds of this application lose it, and what it took is back in stock. The record shows it as undone.</p>
-      <TextArea
-        label="What happened?"
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        error={act.fields["/reason"]}
-      />
-    </FormSheet>
-  );
-};
-
 const sayPlanting = (planting: PlantingRow, today: string): string => {
   const stage = stageOn(planting, today);
   const parts = [
@@ -202,7 +170,7 @@ const Plantings = ({ page }: { readonly page: PlotPage }) => {
 /** One plot opened: the ground in section with what it got, deeper the longer ago; what grew; and where it all came from. */
 export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
   const { plot, farm } = page;
-  const [taking, setTaking] = useState<Dose | null>(null);
+  const [wrong, setWrong] = useState<Dose | null>(null);
   const { widthM, lengthM } = sidesOf(plot.ring);
   const onPlan = isOnPlan(plot);
   const inField = (metres: number) => typedInField(metres, "m", farm.units);
@@ -253,7 +221,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
                   key={`dose ${layer.dose.applicationId}`}
                   dose={layer.dose}
                   page={page}
-                  onTakeBack={() => setTaking(layer.dose)}
+                  onCorrect={() => setWrong(layer.dose)}
                 />
               ) : (
                 <LaidLayer key={`laid ${layer.laid.what} ${layer.laid.atMs}`} laid={layer.laid} page={page} />
@@ -273,7 +241,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
           {onPlan && (plot.stage === "bare" || plot.next) ? <Soakings page={page} /> : null}
         </div>
       </div>
-      {taking ? <TakeBackSheet dose={taking} onClose={() => setTaking(null)} /> : null}
+      {wrong ? <DoseSheet dose={wrong} clock={farm} nowMs={page.nowMs} onClose={() => setWrong(null)} /> : null}
     </div>
   );
 };

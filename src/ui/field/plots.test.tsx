@@ -188,12 +188,28 @@ describe("one plot", () => {
   it("takes a slip back, by a reason", async () => {
     const actions = fakeActions();
     renderWith(actions, <PlotScreen page={pageOf()} />);
-    click("Undo: Nettle extract");
+    click("Correct: Nettle extract");
     type("What happened?", "the wrong bed");
     click("It never went on");
     await waitFor(() =>
       expect(actions.takeBackApplication).toHaveBeenCalledWith(
         expect.objectContaining({ applicationId: 3, reason: "the wrong bed" }),
+      ),
+    );
+  });
+  it("puts another date to it, by a reason", async () => {
+    const actions = fakeActions();
+    renderWith(actions, <PlotScreen page={pageOf()} />);
+    click("Correct: Nettle extract");
+    fireEvent.click(screen.getByRole("radio", { name: "The date or time" }));
+    fireEvent.change(screen.getByLabelText("When"), { target: { value: "on" } });
+    fireEvent.change(screen.getByLabelText("Day"), { target: { value: "2031-03-01" } });
+    fireEvent.change(screen.getByLabelText("Time"), { target: { value: "07:30" } });
+    type("What happened?", "it was on Saturday");
+    click("Change the date");
+    await waitFor(() =>
+      expect(actions.redateApplication).toHaveBeenCalledWith(
+        expect.objectContaining({ applicationId: 3, reason: "it was on Saturday", at: "2031-03-01T07:30:00.000Z" }),
       ),
     );
   });

@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { told } from "../kit/told";
+import { sentAt, type When } from "../kit/WhenChoice";
 import { addBrought, broughtPerL, NOTHING_BROUGHT, timesBrought } from "@/core/apply/brought";
 import { findCautions, gatherCautions, type ApplyCaution } from "@/core/apply/cautions";
 import { isElsewhere, rateFor } from "@/core/apply/elsewhere";
@@ -30,6 +31,7 @@ const cautionsOfStore = (
   dilution: { readonly partsWater: number },
   plots: readonly ServedPlot[],
   fromRiver: boolean,
+  atMs: number,
 ): readonly ApplyCaution[] => {
   const recipe = recipeFrom(store.recipe);
   const other = second ? (store === first ? second : first) : null;
@@ -41,8 +43,8 @@ const cautionsOfStore = (
     rate: rateFor(recipe, useId),
     use,
     partsWater: dilution.partsWater,
-    hoursPastExpiry: (view.nowMs - store.expiresMs) / 3_600_000,
-    hoursSinceShelf: (view.nowMs - store.shelfFromMs) / 3_600_000,
+    hoursPastExpiry: (atMs - store.expiresMs) / 3_600_000,
+    hoursSinceShelf: (atMs - store.shelfFromMs) / 3_600_000,
     smelt: store.smelt,
     recheck: store.recheck,
     plots: plots.map((plot) => {
@@ -55,13 +57,19 @@ const cautionsOfStore = (
     urineStoredD: store.urineStoredD,
     riverWater: store.riverWater || fromRiver,
     rules: view.rules,
-    today: isoDay(new Date(view.nowMs), view.farm),
-    hour: { ...view.hour, atMs: view.nowMs },
+    today: isoDay(new Date(atMs), view.farm),
+    hour: { ...view.hour, atMs },
     patchTests: store.patchTests,
     brings: addBrought(timesBrought(brings, share), timesBrought(secondBrings, 1 - share)),
     ...(other ? { with: recipeFrom(other.recipe) } : {}),
   });
 };
+
+/** The moment meant; now, where what was typed is none: the farm says so at its field. */
+function momentOf(at: string | undefined, nowMs: number): number {
+  const meant = at === undefined ? nowMs : Date.parse(at);
+  return Number.isNaN(meant) ? nowMs : meant;
+}
 
 /** Whether any of it lies far enough from water. */
 const isTreatable = ({ treatableM2 }: FieldView["plots"][number]): boolean => treatableM2 >= 0.05;
@@ -122,10 +130,11 @@ const cautionsOf = (
   dilution: { readonly partsWater: number },
   served: readonly ServedPlot[],
   fromRiver: boolean,
+  atMs: number,
 ): ApplyCaution[] =>
   gatherCautions(
     [choice.store, ...(choice.second ? [choice.second] : [])].flatMap((one) =>
-      cautionsOfStore(view, one, choice, dilution, served, fromRiver),
+      cautionsOfStore(view, one, choice, dilution, served, fromRiver, atMs),
     ),
   );
 
@@ -148,6 +157,7 @@ function useDoing() {
   const [isStrained, setIsStrained] = useState(false);
   /** How many go out with it, a card each. */
   const [people, setPeople] = useState(1);
+  const [when, setWhen] = useState<When>({ type: "now" });
   const [skipped, setSkipped] = useState<ReadonlySet<number>>(new Set());
   return {
     labourMin,
@@ -160,6 +170,8 @@ function useDoing() {
     setIsStrained,
     people,
     setPeople,
+    when,
+    setWhen,
     isSkipped: (id: number) => skipped.has(id),
     skip: (id: number, isLeftOut: boolean) =>
       setSkipped(new Set(isLeftOut ? [...skipped, id] : [...skipped].filter((other) => other !== id))),
@@ -168,6 +180,7 @@ function useDoing() {
       setNote("");
       setIsStrained(false);
       setSkipped(new Set());
+      setWhen({ type: "now" });
     },
   };
 }
@@ -190,7 +203,8 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
   const served: readonly ServedPlot[] = asked ? withShares(plots, asked) : plots.filter(isTreatable);
   const { plan, dilution, problem } = workOut(ratio, mixRate, countedBy(per), tool, served, choice.availableL, units);
   const fromRiver = view.waters.waters.some(({ id, kind }) => id === water.sourceId && kind === "river");
-  const cautions = dilution ? cautionsOf(view, choice, dilution, served, fromRiver) : [];
+  const at = sentAt(doing.when, view.nowMs, view.farm);
+  const cautions = dilution ? cautionsOf(view, choice, dilution, served, fromRiver, momentOf(at, view.nowMs)) : [];
   // A solid is thinned by the ground that it goes into.
   const waterL = plan && !choice.solid ? plan.totals.mixL - plan.totals.concentrateL : 0;
 
@@ -211,6 +225,7 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
       plotIds: done.map(({ id }) => id),
       mixL: done.map(({ mixL }) => mixL),
       labourMin: parseNumber(doing.labourMin) as number,
+      ...(at === undefined ? {} : { at }),
       overrideReason: doing.reason,
       note: doing.note,
       ...(choice.use.target === "leaves" ? { isStrained: doing.isStrained } : {}),
