@@ -275,6 +275,7 @@ export const makingOf = (change: Partial<MakingView> = {}): MakingView => ({
   equipment: [],
   plans: [],
   today: "2031-03-20",
+  nowMs: NOW_MS,
   ...change,
 });
 

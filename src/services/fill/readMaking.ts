@@ -31,6 +31,7 @@ export interface MakingView {
   readonly equipment: readonly EquipmentView[];
   readonly plans: readonly Plan[];
   readonly today: string;
+  readonly nowMs: number;
 }
 
 export async function readMaking(ctx: Context, timeZone = "UTC"): Promise<MakingView> {
@@ -52,5 +53,6 @@ export async function readMaking(ctx: Context, timeZone = "UTC"): Promise<Making
     equipment,
     plans,
     today: isoDay(ctx.now(), { timeZone }),
+    nowMs: ctx.now().getTime(),
   };
 }

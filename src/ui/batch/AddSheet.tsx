@@ -1,12 +1,16 @@
 "use client";
+import { useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { told } from "../kit/told";
 import { findIngredient, INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { measurableOf } from "@/formats/measured";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
+import type { FarmClock } from "@/formats/times";
+import type { BatchBrief } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
 interface AddForm {
@@ -16,16 +20,19 @@ interface AddForm {
 }
 
 interface AddSheetProps {
-  readonly batchId: number;
+  readonly batch: Pick<BatchBrief, "id" | "startedMs">;
   readonly vesselName: string;
   readonly units: UnitSystem;
   /** What the recipe has for a later day, the next one first. */
   readonly suggested: readonly { readonly ingredient: IngredientId; readonly amount: number; readonly onDay: number }[];
+  readonly clock: FarmClock;
+  readonly nowMs: number;
   readonly onClose: () => void;
 }
 
 /** Something more goes into a running batch: drawn from the shed, oldest lot first. */
-export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: AddSheetProps) => {
+export const AddSheet = ({ batch, vesselName, units, suggested, clock, nowMs, onClose }: AddSheetProps) => {
+  const [when, setWhen] = useState<When>({ type: "now" });
   const act = useBatchAct("addToBatch");
   const { read, show } = useReadAmount();
   const first = suggested[0];
@@ -40,8 +47,10 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
   const item = findIngredient(ingredientId);
   const of = measurableOf(ingredientId);
   const submit = handleSubmit(async ({ amount, overrideReason }) => {
+    const at = sentAt(when, nowMs, clock);
     const answer = await act.run({
-      batchId,
+      batchId: batch.id,
+      ...(at === undefined ? {} : { at }),
       ingredientId,
       amount: read(amount, of) as number,
       overrideReason: overrideReason.trim() === "" ? null : overrideReason.trim(),
@@ -73,6 +82,14 @@ export const AddSheet = ({ batchId, vesselName, units, suggested, onClose }: Add
         ))}
       </SelectField>
       <AmountField label="How much" of={of} typed={typed} {...register("amount")} error={act.fields["/amount"]} />
+      <WhenChoice
+        when={when}
+        nowMs={nowMs}
+        startedMs={batch.startedMs}
+        clock={clock}
+        onChange={setWhen}
+        error={act.fields["/at"]}
+      />
       {act.fields["/overrideReason"] || reason !== "" ? (
         <TextArea
           label="Reason for using it anyway"

@@ -50,30 +50,12 @@ interface SheetsProps {
 const Sheets = ({ page, sheet, correcting, onClose }: SheetsProps) => {
   const router = useRouter();
   const { batch, farm, vesselName, nowMs } = page;
-  const shared = { batch, vesselName, units: farm.units, onClose };
+  const shared = { batch, vesselName, units: farm.units, clock: farm, nowMs, onClose };
   if (sheet === null) return null;
   if (sheet === "log")
-    return (
-      <LogSheet
-        {...shared}
-        focus={focusFor(batch)}
-        meter={page.meter}
-        clock={farm}
-        nowMs={nowMs}
-        {...(correcting ? { correcting } : {})}
-      />
-    );
-  if (sheet === "what-if") return <WhatIfSheet {...shared} nowMs={nowMs} clock={farm} />;
-  if (sheet === "add")
-    return (
-      <AddSheet
-        batchId={batch.id}
-        vesselName={vesselName}
-        units={farm.units}
-        suggested={page.later.filter(({ done }) => !done)}
-        onClose={onClose}
-      />
-    );
+    return <LogSheet {...shared} focus={focusFor(batch)} meter={page.meter} {...(correcting ? { correcting } : {})} />;
+  if (sheet === "what-if") return <WhatIfSheet {...shared} />;
+  if (sheet === "add") return <AddSheet {...shared} suggested={page.later.filter(({ done }) => !done)} />;
   if (sheet === "close")
     return (
       <CloseSheet

@@ -8,6 +8,7 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
+import { WhenChoice } from "../kit/WhenChoice";
 import { RINSE_TO } from "@/core/recipe/level";
 import { RESIDUE_TO_WORDS, RESIDUE_WORDS, RINSE_WORDS, sayResidueAdvice } from "@/words/said";
 import { speechOf } from "@/words/speech";
@@ -115,7 +116,7 @@ const CameOff = ({
 
 /** Ends a batch: strained into a store, strained and used at once, or thrown out. */
 export const CloseSheet = (props: CloseSheetProps) => {
-  const { batch, vesselName, units, onClose } = props;
+  const { batch, vesselName, units, clock, nowMs, onClose } = props;
   const draft = useClosing(props);
   const { close, destination, setDestination, needsReason, register, submit } = draft;
   return (
@@ -148,6 +149,14 @@ export const CloseSheet = (props: CloseSheetProps) => {
         ) : (
           <CameOff batch={batch} units={units} draft={draft} />
         )}
+        <WhenChoice
+          when={draft.when}
+          nowMs={nowMs}
+          startedMs={batch.startedMs}
+          clock={clock}
+          onChange={draft.setWhen}
+          error={close.fields["/at"]}
+        />
         <NumberField label="Work time" unit="min" {...register("labourMin")} error={close.fields["/labourMin"]} />
         {needsReason ? (
           <TextArea

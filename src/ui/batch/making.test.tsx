@@ -82,6 +82,17 @@ describe("adding to a batch", () => {
       expect.objectContaining({ batchId: 4, ingredientId: "brown-sugar", amount: 0.275 }),
     );
   });
+  it("is dated back where it went in before", async () => {
+    const actions = show(pageOf("lactic-serum"));
+    fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
+    fireEvent.change(screen.getByLabelText("When"), { target: { value: "24" } });
+    fireEvent.click(screen.getByRole("button", { name: "Log addition" }));
+    await waitFor(() =>
+      expect(actions.addToBatch).toHaveBeenCalledWith(
+        expect.objectContaining({ at: new Date(NOW_MS - 24 * 3_600_000).toISOString() }),
+      ),
+    );
+  });
   it.each(["", "0", "-1", "a cup"])("does not send %p", async (amount) => {
     const actions = show(pageOf("lactic-serum"));
     fireEvent.click(screen.getByRole("button", { name: "Add ingredient" }));
@@ -126,6 +137,8 @@ describe("closing what other recipes use", () => {
         batch={batchOf(methodId, { state: "ready", basisAmount: 4 })}
         vesselName="Pot"
         units="metric"
+        clock={FARM}
+        nowMs={NOW_MS}
         onClose={() => undefined}
       />,
     );

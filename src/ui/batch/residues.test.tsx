@@ -76,6 +76,8 @@ describe("straining", () => {
         batch={batchOf("cultured-extract", { state: "ready", stateWords: "Ready" })}
         vesselName="Drum"
         units="metric"
+        clock={FARM}
+        nowMs={NOW_MS}
         onClose={jest.fn()}
       />,
     );
@@ -89,7 +91,10 @@ describe("straining", () => {
   });
   it("asks why what holds dung goes where food grows, and sends the answer", async () => {
     const actions = fakeActions();
-    renderWith(actions, <CloseSheet batch={dungTea()} vesselName="Drum" units="metric" onClose={jest.fn()} />);
+    renderWith(
+      actions,
+      <CloseSheet batch={dungTea()} vesselName="Drum" units="metric" clock={FARM} nowMs={NOW_MS} onClose={jest.fn()} />,
+    );
     expect(screen.queryByLabelText(/where food grows/)).toBeNull();
     fireEvent.change(screen.getByLabelText("The solids of the sack go"), { target: { value: "hot-compost" } });
     fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));

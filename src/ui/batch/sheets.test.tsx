@@ -109,7 +109,10 @@ describe("the log sheet", () => {
 
 function openClose(batch: Batch, actions = fakeActions()) {
   const onClose = jest.fn();
-  renderWith(actions, <CloseSheet batch={batch} vesselName="Drum" units="metric" onClose={onClose} />);
+  renderWith(
+    actions,
+    <CloseSheet batch={batch} vesselName="Drum" units="metric" clock={FARM} nowMs={NOW_MS} onClose={onClose} />,
+  );
   return { actions, onClose, sent: () => actions.closeBatch.mock.calls.at(-1)?.[0] as Record<string, unknown> };
 }
 
@@ -128,6 +131,13 @@ describe("straining", () => {
       overrideReason: "",
     });
     expect(push).not.toHaveBeenCalled();
+  });
+  it("is dated back where it was done before", async () => {
+    const { sent, onClose } = openClose(batchOf("cultured-extract", { state: "ready", stateWords: "Ready" }));
+    fireEvent.change(screen.getByLabelText("When"), { target: { value: "2" } });
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    expect(sent()).toMatchObject({ kind: "strained", at: new Date(at(-2)).toISOString() });
   });
   it("sends a living tea on to the field, with no store to put it in", async () => {
     const { sent } = openClose(batchOf("aerated-tea", { state: "peak", stateWords: "Best now" }));

@@ -7,17 +7,20 @@ import type { ResidueTo } from "@/core/recipe/residue";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { OF_LITRES, type Measurable } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
-import { sayDuration } from "@/formats/times";
+import { sayDuration, type FarmClock } from "@/formats/times";
 import type { BatchBrief } from "@/services/batch";
 import type { StoreContainer } from "@/services/types";
 import { useBatchAct } from "../acts/batch";
 import { told } from "../kit/told";
+import { sentAt, type When } from "../kit/WhenChoice";
 import { useReadAmount } from "../measures/AmountField";
 
 export interface CloseSheetProps {
   readonly batch: BatchBrief;
   readonly vesselName: string;
   readonly units: UnitSystem;
+  readonly clock: FarmClock;
+  readonly nowMs: number;
   readonly onClose: () => void;
 }
 
@@ -84,8 +87,36 @@ export function destinationsOf({ state, closing }: BatchBrief) {
   ];
 }
 
+/** A batch's end as it is sent, but for whose it is. */
+function endOf(
+  form: CloseForm,
+  destination: Destination,
+  read: ReturnType<typeof useReadAmount>["read"],
+  of: Measurable,
+) {
+  const discarding = destination === "discard";
+  const weighed = of.unit === "kg";
+  return {
+    kind: discarding ? ("discarded" as const) : ("strained" as const),
+    yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
+    yieldKg: discarding || !weighed ? null : (read(form.yieldL, of) as number),
+    intoShed: destination === "shed",
+    residue: discarding ? ("hot-compost" as const) : form.residue,
+    residueKg: form.residueKg.trim() === "" ? null : (read(form.residueKg, RESIDUE) as number),
+    ...(discarding || form.rinseL.trim() === ""
+      ? {}
+      : { rinseL: read(form.rinseL, OF_LITRES) as number, rinseTo: form.rinseTo }),
+    labourMin: parseNumber(form.labourMin) as number,
+    atOnce: destination === "at-once",
+    label: form.label,
+    place: form.place,
+    container: form.container,
+    overrideReason: form.overrideReason,
+  };
+}
+
 /** What is filled in of a batch's end, and its sending. */
-export function useClosing({ batch, vesselName, units, onClose }: CloseSheetProps) {
+export function useClosing({ batch, vesselName, units, clock, nowMs, onClose }: CloseSheetProps) {
   const router = useRouter();
   const close = useBatchAct("closeBatch");
   const { keeping, expected, residues, makes, unit } = batch.closing;
@@ -96,6 +127,7 @@ export function useClosing({ batch, vesselName, units, onClose }: CloseSheetProp
   const [destination, setDestination] = useState<Destination>(
     failed ? "discard" : weighed ? "shed" : living ? "at-once" : "store",
   );
+  const [when, setWhen] = useState<When>({ type: "now" });
   const { read, show } = useReadAmount();
   const of: Measurable = weighed ? { itemId: makes ?? batch.methodId, unit: "kg", densityKgPerL: null } : OF_LITRES;
   const { register, handleSubmit, control } = useForm<CloseForm>({
@@ -121,23 +153,11 @@ export function useClosing({ batch, vesselName, units, onClose }: CloseSheetProp
   const needsReason = destination !== "discard" && (isEarly || fouls);
   const submit = handleSubmit(async (form) => {
     const discarding = destination === "discard";
+    const at = sentAt(when, nowMs, clock);
     const answer = await close.run({
+      ...endOf(form, destination, read, of),
       batchId: batch.id,
-      kind: discarding ? "discarded" : "strained",
-      yieldL: discarding || weighed ? 0 : (read(form.yieldL, OF_LITRES) as number),
-      yieldKg: discarding || !weighed ? null : (read(form.yieldL, of) as number),
-      intoShed: destination === "shed",
-      residue: discarding ? "hot-compost" : form.residue,
-      residueKg: form.residueKg.trim() === "" ? null : (read(form.residueKg, RESIDUE) as number),
-      ...(discarding || form.rinseL.trim() === ""
-        ? {}
-        : { rinseL: read(form.rinseL, OF_LITRES) as number, rinseTo: form.rinseTo }),
-      labourMin: parseNumber(form.labourMin) as number,
-      atOnce: destination === "at-once",
-      label: form.label,
-      place: form.place,
-      container: form.container,
-      overrideReason: form.overrideReason,
+      ...(at === undefined ? {} : { at }),
     });
     if (!answer) return;
     told(
@@ -151,6 +171,8 @@ export function useClosing({ batch, vesselName, units, onClose }: CloseSheetProp
 
   return {
     close,
+    when,
+    setWhen,
     destination,
     setDestination,
     needsReason,

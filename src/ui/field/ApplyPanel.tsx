@@ -203,20 +203,14 @@ const Doing = ({ applying }: { readonly applying: Applying }) => {
           onChange={setWater}
         />
       ) : null}
-      <div>
-        <WhenChoice
-          when={applying.when}
-          nowMs={view.nowMs}
-          startedMs={choice.store.shelfFromMs}
-          clock={view.farm}
-          onChange={applying.setWhen}
-        />
-        {apply.fields["/at"] ? (
-          <p role="alert" className="font-semibold text-rust">
-            {apply.fields["/at"]}
-          </p>
-        ) : null}
-      </div>
+      <WhenChoice
+        when={applying.when}
+        nowMs={view.nowMs}
+        startedMs={choice.store.shelfFromMs}
+        clock={view.farm}
+        onChange={applying.setWhen}
+        error={apply.fields["/at"]}
+      />
       <MixClock applying={applying} />
       <FitHours applying={applying} />
       <Against applying={applying} />

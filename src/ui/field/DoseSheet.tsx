@@ -65,14 +65,14 @@ export const DoseSheet = ({ dose, clock, nowMs, onClose }: DoseSheetProps) => {
       ) : (
         <>
           <p>All beds of this application move with it, and so do their days before harvest.</p>
-          <div>
-            <WhenChoice when={when} nowMs={nowMs} startedMs={nowMs - YEAR_MS} clock={clock} onChange={setWhen} />
-            {act.fields["/at"] ? (
-              <p role="alert" className="font-semibold text-rust">
-                {act.fields["/at"]}
-              </p>
-            ) : null}
-          </div>
+          <WhenChoice
+            when={when}
+            nowMs={nowMs}
+            startedMs={nowMs - YEAR_MS}
+            clock={clock}
+            onChange={setWhen}
+            error={act.fields["/at"]}
+          />
         </>
       )}
       <TextArea

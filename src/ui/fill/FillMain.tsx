@@ -3,6 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { sayStock, type UnitSystem } from "@/formats/amounts";
 import { NumberField, TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
+import { WhenChoice } from "../kit/WhenChoice";
 import { WaterPicker } from "../water/WaterPicker";
 import { FillExtras } from "./FillExtras";
 import { FillLines } from "./FillLines";
@@ -31,18 +32,23 @@ const Later = ({ later, units }: { readonly later: Filling["fill"]["plan"]["late
   </section>
 );
 
-/** How warm the liquid is, and how long hands were at it. */
+/** What was started longer ago is not filled in anew. */
+const EARLIEST_MS = 60 * 86_400_000;
+
+/** When it was started, how warm the liquid is, and how long hands were at it. */
 const WarmthAndTime = ({
   recipe,
-  units,
+  farm,
+  nowMs,
   filling,
 }: {
   readonly recipe: Recipe;
-  readonly units: UnitSystem;
+  readonly farm: FillSheetProps["farm"];
+  readonly nowMs: number;
   readonly filling: Filling;
 }) => {
   const { stated, setStated, statedC, startsCold, setStartsCold, labourMin, setLabourMin, fields } = filling;
-  const degree = units === "us" ? "°F" : "°C";
+  const degree = farm.units === "us" ? "°F" : "°C";
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
@@ -62,6 +68,15 @@ const WarmthAndTime = ({
           error={fields["/labourMin"]}
         />
       </div>
+      <WhenChoice
+        label="Started"
+        when={filling.when}
+        nowMs={nowMs}
+        startedMs={nowMs - EARLIEST_MS}
+        clock={farm}
+        onChange={filling.setWhen}
+        error={fields["/startedAt"]}
+      />
       {isColdFor(recipe, statedC) ? (
         <TickField
           label="It may start cold: I know that it will be late, or never start"
@@ -161,7 +176,7 @@ export const FillMain = ({ vessel, making, farm, filling }: FillSheetProps & { r
         onChange={(tools) => set({ tools })}
       />
       <FillExtras fill={fill} shelf={making.shelf} units={units} />
-      <WarmthAndTime recipe={recipe} units={units} filling={filling} />
+      <WarmthAndTime recipe={recipe} farm={farm} nowMs={making.nowMs} filling={filling} />
       <FillCautions recipe={recipe} lines={scaled?.lines ?? []} filledL={filledL} />
     </div>
   );

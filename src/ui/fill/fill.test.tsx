@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
-import { FARM, fakeActions, makingOf, refused, renderWith, shelfItem } from "@/testing/views";
+import { FARM, fakeActions, makingOf, refused, renderWith, shelfItem, NOW_MS } from "@/testing/views";
 import { FillSheet } from "./FillSheet";
 
 const push = jest.fn();
@@ -120,6 +120,15 @@ describe("the fill panel", () => {
     });
     expect(request.lines.find(({ ingredientId }) => ingredientId === "molasses")).toMatchObject({ used: 0.6 });
     expect(request.lines.find(({ ingredientId }) => ingredientId === "plant")).toMatchObject({ pickedNow: true });
+  });
+  it("says that it was started before, where it was", async () => {
+    const { sent } = open();
+    fireEvent.click(screen.getByRole("checkbox", { name: "picked just now" }));
+    water();
+    fireEvent.change(screen.getByLabelText("Started"), { target: { value: "8" } });
+    fireEvent.click(screen.getByRole("button", { name: "Start batch" }));
+    await waitFor(() => expect(push).toHaveBeenCalledWith("/", { scroll: false }));
+    expect(sent()).toMatchObject({ startedAt: new Date(NOW_MS - 8 * 3_600_000).toISOString() });
   });
   it("does not offer a method that needs air to a vessel without, and does to one with", () => {
     open();

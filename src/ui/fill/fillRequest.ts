@@ -8,6 +8,8 @@ export interface FillSaid {
   readonly planId: number | null;
   readonly statedC: number | null;
   readonly reason: string;
+  /** When it was started, where that was not just now. */
+  readonly startedAt?: string | undefined;
 }
 
 type Drafted = Pick<Fill, "state" | "plan" | "stated">;
@@ -39,6 +41,7 @@ export const fillRequest = (fill: Drafted, said: FillSaid, labourMin: number) =>
   ...chosenRequest(fill, said),
   lines: fill.plan.lines.map((line) => ({ ...lineOf(fill, line), used: line.used as number })),
   labourMin,
+  ...(said.startedAt === undefined ? {} : { startedAt: said.startedAt }),
 });
 
 /** The mixing as it is begun, each amount meant. */

@@ -1,6 +1,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { told } from "../kit/told";
+import { sentAt, type When } from "../kit/WhenChoice";
 import { isWater } from "@/core/book/ingredients";
 import type { RecipeKey } from "@/core/recipe/pick";
 import { parseNumber, readCelsius } from "@/formats/numbers";
@@ -28,6 +29,27 @@ export interface FillSheetProps {
   readonly start?: FillStart | null;
 }
 
+/** What is said beside the amounts. */
+function useBesides() {
+  const [stated, setStated] = useState("");
+  const [startsCold, setStartsCold] = useState(false);
+  const [labourMin, setLabourMin] = useState("45");
+  const [reason, setReason] = useState("");
+  const [when, setWhen] = useState<When>({ type: "now" });
+  return {
+    stated,
+    setStated,
+    startsCold,
+    setStartsCold,
+    labourMin,
+    setLabourMin,
+    reason,
+    setReason,
+    when,
+    setWhen,
+  };
+}
+
 /** What is filled in beside the amounts, what keeps it from being started, and its starting. */
 export function useFilling({ vessel, making, farm, startWith, plan = null, start: begun = plan }: FillSheetProps) {
   const router = useRouter();
@@ -36,10 +58,8 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
   const fill = useFill(vessel, making, startWith, begun);
   const { units } = farm;
   const [started, setStarted] = useState(false);
-  const [stated, setStated] = useState("");
-  const [startsCold, setStartsCold] = useState(false);
-  const [labourMin, setLabourMin] = useState("45");
-  const [reason, setReason] = useState("");
+  const besides = useBesides();
+  const { stated, startsCold, labourMin, reason, when } = besides;
   const [planning, setPlanning] = useState(false);
   const { state, recipe } = fill;
   const { scaled, lines, filledL, overBrim } = fill.plan;
@@ -48,7 +68,8 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
 
   const leave = () => router.push("/", { scroll: false });
   const statedC = readCelsius(stated, units);
-  const said = { vesselId: vessel.id, planId: plan?.id ?? null, statedC, reason };
+  const startedAt = sentAt(when, making.nowMs, farm);
+  const said = { vesselId: vessel.id, planId: plan?.id ?? null, statedC, reason, startedAt };
   const waitsForWarmth = isColdFor(recipe, statedC) && !startsCold;
   const wait = () => {
     setStarted(true);
@@ -86,14 +107,7 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
     mixing,
     fill,
     started,
-    stated,
-    setStated,
-    startsCold,
-    setStartsCold,
-    labourMin,
-    setLabourMin,
-    reason,
-    setReason,
+    ...besides,
     planning,
     setPlanning,
     waterL,

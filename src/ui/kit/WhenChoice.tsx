@@ -11,7 +11,7 @@ const FIELD = "min-h-11 rounded-[5px] border-[1.5px] border-line bg-chalk px-3";
 /** What a look of another day is taken for where nobody says. */
 const USUAL_TIME = "08:00";
 
-/** When something was seen or done: just now, hours ago, or on any day since the batch began. */
+/** When something was seen or done: just now, hours ago, or on any day since it could be. */
 export type When =
   | { readonly type: "now" }
   | { readonly type: "ago"; readonly hours: number }
@@ -28,12 +28,15 @@ export function sentAt(when: When, nowMs: number, clock: FarmClock): string | un
 interface WhenChoiceProps {
   readonly when: When;
   readonly nowMs: number;
+  /** Not before this, ms since the epoch. */
   readonly startedMs: number;
   readonly clock: FarmClock;
   readonly onChange: (when: When) => void;
+  readonly label?: string;
+  readonly error?: string | undefined;
 }
 
-export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange }: WhenChoiceProps) => {
+export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange, label = "When", error }: WhenChoiceProps) => {
   const today = isoDay(new Date(nowMs), clock);
   const [lastOn, setLastOn] = useState({
     day: isoDay(new Date(Math.max(startedMs, nowMs - DAY_MS)), clock),
@@ -45,9 +48,9 @@ export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange }: WhenChoi
     onChange({ type: "on", ...next });
   };
   return (
-    <div className="mb-4 flex flex-wrap items-center gap-3">
+    <div className="mb-1 flex flex-wrap items-center gap-3">
       <label className="flex items-center gap-3">
-        <span className="text-[0.92rem] font-semibold">When</span>
+        <span className="text-[0.92rem] font-semibold">{label}</span>
         <select
           value={when.type === "now" ? 0 : when.type === "ago" ? when.hours : "on"}
           onChange={({ target: { value } }) => {
@@ -83,6 +86,11 @@ export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange }: WhenChoi
             className={FIELD}
           />
         </>
+      ) : null}
+      {error ? (
+        <p role="alert" className="w-full font-semibold text-rust">
+          {error}
+        </p>
       ) : null}
     </div>
   );

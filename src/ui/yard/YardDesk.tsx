@@ -88,7 +88,16 @@ const YardSheet = ({
         />
       );
     case "close":
-      return <CloseSheet batch={fresh(sheet.batch)} vesselName={sheet.vesselName} units={units} onClose={onClose} />;
+      return (
+        <CloseSheet
+          batch={fresh(sheet.batch)}
+          vesselName={sheet.vesselName}
+          units={units}
+          clock={clock}
+          nowMs={yard.nowMs}
+          onClose={onClose}
+        />
+      );
     case "arrange":
       return <ArrangeSheet task={sheet.task} people={yard.people} nowMs={yard.nowMs} clock={clock} onClose={onClose} />;
     case "add":
