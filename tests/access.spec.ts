@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
-import { fitsTheScreen, seesNoBarrier } from "./harness/look";
+import { fitsTheScreen, seesNoBarrier, smallForThumbs } from "./harness/look";
 
 const PAGES = [
   "/",
@@ -72,6 +72,32 @@ test("every page fits from 320 to 1024 px, and has no barrier by day or at dusk"
     await seesNoBarrier(page);
     await page.evaluate(() => (document.documentElement.dataset.theme = "dusk"));
     await seesNoBarrier(page);
+  }
+});
+
+test("every page fits in large letters too, which the device keeps", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Screen" }).click();
+  await page.getByRole("menuitemcheckbox", { name: "Large letters" }).click();
+  await page.keyboard.press("Escape");
+  for (const path of PAGES) {
+    await page.goto(path);
+    await expect(page.getByRole("heading", { name: "Page not found" })).toHaveCount(0);
+    await expect(async () =>
+      expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize), path).toBe("20px"),
+    ).toPass();
+    for (const width of [320, 768, 1280]) {
+      await page.setViewportSize({ width, height: 800 });
+      await expect(async () => fitsTheScreen(page), `${path} at ${width} px`).toPass({ timeout: 10_000 });
+    }
+  }
+});
+
+test("what stands alone is as large as a thumb, on every page", { tag: "@phone" }, async ({ page }) => {
+  for (const path of PAGES) {
+    await page.goto(path);
+    await expect(page.getByRole("heading").first()).toBeVisible();
+    expect(await smallForThumbs(page), path).toEqual([]);
   }
 });
 

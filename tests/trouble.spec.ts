@@ -104,3 +104,36 @@ test("sends nothing outside and needs no eval", async ({ page }) => {
   expect(outside).toEqual([]);
   expect(complaints).toEqual([]);
 });
+
+test("an address with a slip in it is told so, or is no page", async ({ page }) => {
+  for (const path of [
+    "/nothing",
+    "/batches/9999",
+    "/book/none",
+    "/field/plots/abc",
+    "/farm/nonsense",
+    "/trace?plot=9999",
+  ]) {
+    expect((await page.goto(path))!.status(), path).toBe(404);
+    await expect(page.getByRole("heading", { name: "Page not found" })).toBeVisible();
+  }
+  for (const path of [
+    "/?fill=99",
+    "/?colour=red",
+    "/shed?item=gold",
+    "/book?by=stars",
+    "/field?store=99",
+    "/paper/round?paper=a9",
+  ]) {
+    expect((await page.goto(path))!.status(), path).toBe(200);
+    await expect(page.getByRole("alert").filter({ hasText: "leads nowhere" }), path).toContainText(path.split("?")[1]!);
+  }
+});
+
+test("a trace begins from a bed or a batch, where none is named", async ({ page }) => {
+  await page.goto("/trace");
+  await page.getByLabel("Bed", { exact: true }).selectOption({ label: "Bed 3, carrots" });
+  await page.getByRole("button", { name: "Trace bed" }).click();
+  await expect(page).toHaveURL(/plot=\d+/);
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("Bed 3");
+});

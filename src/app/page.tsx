@@ -1,3 +1,5 @@
+import { METHODS } from "@/core/book";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { fillStartFrom, recipeKeyFrom } from "@/ui/fill/recipeKey";
 import { YardScreen } from "@/ui/yard/YardScreen";
 import { FillSheet, FirstDrumScreen } from "./laterScreens";
@@ -15,6 +17,8 @@ interface YardQuery {
   readonly swaps?: string;
 }
 
+const anything = () => true;
+
 export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
   const query = await searchParams;
   const [yard, making] = await Promise.all([openView("yard"), query.fill === undefined ? null : openView("making")]);
@@ -27,6 +31,21 @@ export default async function YardPage({ searchParams }: { readonly searchParams
   const vessel = yard.vessels.find(({ id }) => String(id) === query.fill);
   return (
     <>
+      <NotUsed
+        query={{ ...query }}
+        fits={{
+          fill: () => vessel !== undefined,
+          plan: () => plan !== null,
+          method: (id) => METHODS.some((method) => method.id === id),
+          amount: (amount) => Number(amount) > 0,
+          // What these name is looked up with the method, and left out where it is not of it.
+          school: anything,
+          version: anything,
+          include: anything,
+          stated: anything,
+          swaps: anything,
+        }}
+      />
       <YardScreen yard={yard} />
       {vessel && making ? (
         <FillSheet

@@ -24,4 +24,25 @@ export async function fitsTheScreen(page: Page): Promise<void> {
   ).toBeLessThanOrEqual(0);
 }
 
+/** What can be touched and is smaller than 44 px, but for links within a sentence and what is drawn to scale. */
+export const smallForThumbs = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const LEAST_PX = 44;
+    return [
+      ...document.querySelectorAll<HTMLElement>("button, a[href], input:not([aria-hidden]), select, textarea, summary"),
+    ]
+      .filter((element) => {
+        const style = getComputedStyle(element);
+        const own = element.getBoundingClientRect();
+        // A label is touched for its box; what is a pixel wide is for screen readers.
+        const { width, height } = (element.closest("label") ?? element).getBoundingClientRect();
+        if (own.width <= 1 || own.height <= 1 || style.visibility === "hidden" || element.closest("svg")) return false;
+        const isInSentence =
+          style.display === "inline" &&
+          element.closest("p, li, td, dd, h1, h2, h3, div")!.textContent!.trim() !== element.textContent!.trim();
+        return !isInSentence && Math.min(Math.max(own.width, width), Math.max(own.height, height)) < LEAST_PX;
+      })
+      .map((element) => `${element.tagName} ${element.getAttribute("aria-label") ?? element.textContent!.trim()}`);
+  });
+
 export const panel = (page: Page, name: string | RegExp): Locator => page.getByRole("dialog", { name });

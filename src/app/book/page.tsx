@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { BookScreen } from "@/ui/book/BookScreen";
 import { openView } from "../openPage";
 
@@ -12,7 +13,13 @@ interface BookQuery {
 }
 
 export default async function BookPage({ searchParams }: { readonly searchParams: Promise<BookQuery> }) {
-  const { by, day } = await searchParams;
+  const query = await searchParams;
+  const { by, day } = query;
   const view = await openView("book", { day });
-  return view ? <BookScreen view={view} startBy={WAYS.find((way) => way === by) ?? "all"} /> : null;
+  return view ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ by: (way) => WAYS.some((known) => known === way), day: () => true }} />
+      <BookScreen view={view} startBy={WAYS.find((way) => way === by) ?? "all"} />
+    </>
+  ) : null;
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { FieldScreen } from "@/ui/field/FieldScreen";
 import { startOf } from "@/ui/field/job/startOf";
 import { openView } from "../openPage";
@@ -10,13 +11,24 @@ interface FieldPageProps {
 }
 
 export default async function FieldPage({ searchParams }: FieldPageProps) {
-  const { store, job, step } = await searchParams;
+  const query = await searchParams;
+  const { store, job, step } = query;
   if (job !== undefined && step !== undefined) {
     const jobs = await openView("jobs");
-    return jobs ? <FieldScreen view={jobs.field} start={startOf(jobs, Number(job), step)} /> : null;
+    if (!jobs) return null;
+    const start = startOf(jobs, Number(job), step);
+    return (
+      <>
+        <NotUsed query={query} fits={{ job: () => start.step !== null, step: () => start.step !== null }} />
+        <FieldScreen view={jobs.field} start={start} />
+      </>
+    );
   }
   const view = await openView("field");
   return view ? (
-    <FieldScreen view={view} start={{ storeId: store === undefined ? null : Number(store), step: null }} />
+    <>
+      <NotUsed query={query} fits={{ store: (id) => view.stores.some((known) => String(known.id) === id) }} />
+      <FieldScreen view={view} start={{ storeId: store === undefined ? null : Number(store), step: null }} />
+    </>
   ) : null;
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { ShedScreen } from "@/ui/shed/ShedScreen";
 import { openView } from "../openPage";
 
@@ -9,14 +10,24 @@ export default async function ShedPage({
 }: {
   readonly searchParams: Promise<{ item?: string; store?: string }>;
 }) {
-  const { item: itemId, store: storeId } = await searchParams;
+  const query = await searchParams;
+  const { item: itemId, store: storeId } = query;
   const view = await openView("shed", { item: itemId });
   return view ? (
-    <ShedScreen
-      key={storeId ?? ""}
-      view={view.shed}
-      item={view.item}
-      storeId={storeId === undefined ? null : Number(storeId)}
-    />
+    <>
+      <NotUsed
+        query={query}
+        fits={{
+          item: () => view.item !== null,
+          store: (id) => view.shed.stores.some((store) => String(store.id) === id),
+        }}
+      />
+      <ShedScreen
+        key={storeId ?? ""}
+        view={view.shed}
+        item={view.item}
+        storeId={storeId === undefined ? null : Number(storeId)}
+      />
+    </>
   ) : null;
 }

@@ -1,15 +1,37 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { TraceChoice } from "@/ui/trace/TraceChoice";
 import { TraceScreen } from "@/ui/trace/TraceScreen";
 import { openView } from "../openPage";
 
 export const metadata: Metadata = { title: "Trace" };
+
+const anything = () => true;
+// What is asked for and is not there is the page that says so.
+const FITS = { plot: anything, batch: anything, lot: anything };
 
 export default async function TracePage({
   searchParams,
 }: {
   readonly searchParams: Promise<{ plot?: string; batch?: string; lot?: string }>;
 }) {
-  const { plot, batch, lot } = await searchParams;
+  const query = await searchParams;
+  const { plot, batch, lot } = query;
+  const says = <NotUsed query={query} fits={FITS} />;
+  if (plot === undefined && batch === undefined && lot === undefined) {
+    const [field, ledger] = await Promise.all([openView("field"), openView("ledger")]);
+    return field && ledger ? (
+      <>
+        {says}
+        <TraceChoice field={field} ledger={ledger} />
+      </>
+    ) : null;
+  }
   const trace = await openView("trace", { plotId: plot, batchId: batch, lotId: lot });
-  return trace ? <TraceScreen trace={trace} /> : null;
+  return trace ? (
+    <>
+      {says}
+      <TraceScreen trace={trace} />
+    </>
+  ) : null;
 }

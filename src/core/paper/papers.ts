@@ -18,6 +18,9 @@ export const PAPERS: readonly Paper[] = [
 ];
 export type PaperId = Paper["id"];
 
+/** Whether an address names a paper that there is. */
+export const isPaper = (id: string): boolean => PAPERS.some((paper) => paper.id === id);
+
 /** The paper that an address names, A4 where it names none. */
 export const paperNamed = (id: string | undefined): Paper => PAPERS.find((paper) => paper.id === id) ?? PAPERS[0]!;
 

@@ -32,7 +32,7 @@ export const Earlier = ({ progress, startedMs, clock }: EarlierProps) => {
           <li key={batch.batchId} className="flex items-baseline justify-between gap-3 py-1.5">
             <Link
               href={`/batches/${batch.batchId}`}
-              className="underline decoration-line decoration-2 underline-offset-4"
+              className="thumb underline decoration-line decoration-2 underline-offset-4"
             >
               <span
                 aria-hidden

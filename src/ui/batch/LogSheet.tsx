@@ -145,7 +145,7 @@ export const LogSheet = ({
       {correcting ? null : (
         <WhenChoice when={when} nowMs={nowMs} startedMs={batch.startedMs} clock={clock} onChange={setWhen} />
       )}
-      <div className="grid gap-5">
+      <div className="mt-4 grid gap-5">
         {order.map((part) => (
           <div key={part} className="grid gap-3">
             {sentFrom === part ? <PartRefusal log={log} /> : null}

@@ -15,7 +15,7 @@ const Round = ({
   readonly children?: ReactNode;
 }) => (
   <figure className="text-center">
-    <svg role="img" aria-label={label} viewBox="-50 -50 100 100" className="mx-auto block w-24">
+    <svg role="img" aria-label={label} viewBox="-50 -50 100 100" className="mx-auto block w-full max-w-24">
       <clipPath id={`look-${id}`}>
         <circle r={R} />
       </clipPath>

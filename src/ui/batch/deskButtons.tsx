@@ -42,7 +42,7 @@ export const Acts = ({
 export const EntryButtons = ({ entry }: { readonly entry: Correcting }) => {
   const { correct, strike } = useBatchDesk();
   return (
-    <span className="flex">
+    <span className="flex max-sm:flex-col">
       <Button
         variant="quiet"
         className="text-[0.88rem]"

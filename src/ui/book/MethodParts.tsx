@@ -58,7 +58,7 @@ const Ingredient = ({ line, recipe, units }: { line: MethodIngredient; recipe: R
     <li className="border-t border-line/70 py-1 text-[0.95rem]">
       <span className="font-semibold">
         {maker && maker.id !== recipe.id ? (
-          <Link href={`/book/${maker.id}`} className="underline decoration-line decoration-2 underline-offset-4">
+          <Link href={`/book/${maker.id}`} className="thumb underline decoration-line decoration-2 underline-offset-4">
             {findIngredient(line.ingredient).name}
           </Link>
         ) : (

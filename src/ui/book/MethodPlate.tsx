@@ -38,7 +38,7 @@ export const MethodPlate = ({ recipe, lead, because, children }: MethodPlateProp
       <h3 className="text-lg">
         <Link
           href={`/book/${recipe.id}`}
-          className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+          className="thumb underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
         >
           {recipe.name}
         </Link>

@@ -15,7 +15,7 @@ const Meaning = ({ id }: { readonly id: string }) => {
   const { name, lookAlike } = findMethod(id);
   return (
     <li>
-      <Link href={`/book/${id}`} className="font-semibold underline">
+      <Link href={`/book/${id}`} className="thumb font-semibold underline">
         {name}
       </Link>
       <span className="text-soft">
@@ -55,7 +55,7 @@ const Branches = ({ branches }: { readonly branches: readonly FamilyBranch[] }) 
         key={method.id}
         className="relative py-1 before:absolute before:-left-4 before:top-4 before:w-3 before:border-t-2 before:border-line"
       >
-        <Link href={`/book/${method.id}`} className="underline">
+        <Link href={`/book/${method.id}`} className="thumb underline">
           {method.name}
         </Link>
         {below.length > 0 ? <Branches branches={below} /> : null}
@@ -90,7 +90,7 @@ export const NamesScreen = () => {
             <p className="mb-2 text-soft">Below each product is what is made from it.</p>
             {families.map(({ method, branches }) => (
               <div key={method.id} className="mb-3">
-                <Link href={`/book/${method.id}`} className="font-semibold underline">
+                <Link href={`/book/${method.id}`} className="thumb font-semibold underline">
                   {method.name}
                 </Link>
                 <Branches branches={branches} />
@@ -100,7 +100,7 @@ export const NamesScreen = () => {
             <ul className="flex flex-wrap gap-x-4">
               {alone.map(({ method }) => (
                 <li key={method.id}>
-                  <Link href={`/book/${method.id}`} className="inline-block py-1 underline">
+                  <Link href={`/book/${method.id}`} className="thumb inline-block py-1 underline">
                     {method.name}
                   </Link>
                 </li>

@@ -127,17 +127,17 @@ export const FarmScreen = ({ farm, zones }: { readonly farm: FarmSettings; reado
           <ClimateFields draft={shown} fields={fields} onChange={change} />
           <ul className="grid gap-1 border-t border-line pt-3">
             <li>
-              <Link href="/book" className="underline decoration-line decoration-2 underline-offset-4">
+              <Link href="/book" className="thumb underline decoration-line decoration-2 underline-offset-4">
                 Recipes: cautious, or your own choice for each method
               </Link>
             </li>
             <li>
-              <Link href="/field" className="underline decoration-line decoration-2 underline-offset-4">
-                Days before harvest: in the field, under “Harvest rules”
+              <Link href="/field" className="thumb underline decoration-line decoration-2 underline-offset-4">
+                Days before harvest: in the field, the button of that name
               </Link>
             </li>
             <li>
-              <Link href="/shed" className="underline decoration-line decoration-2 underline-offset-4">
+              <Link href="/shed" className="thumb underline decoration-line decoration-2 underline-offset-4">
                 Own measures: weigh a scoop where an ingredient stands
               </Link>
             </li>

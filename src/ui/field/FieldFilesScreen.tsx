@@ -43,7 +43,7 @@ const ForInspector = () => {
 export const FieldFilesScreen = () => (
   <div className="px-4 py-5 md:px-8">
     <p>
-      <Link href="/field" className="underline">
+      <Link href="/field" className="thumb underline">
         The field
       </Link>
     </p>

@@ -177,7 +177,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
   return (
     <div className="px-4 py-4 md:px-8">
       <p>
-        <Link href="/field" className="underline">
+        <Link href="/field" className="thumb underline">
           The field
         </Link>
       </p>
@@ -188,7 +188,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
             {isElsewhere(plot.kind) ? ELSEWHERE_WORDS[plot.kind] : plot.crop || "bare"}
           </span>
         </h1>
-        <Link href={`/trace?plot=${plot.id}`} className="font-semibold underline">
+        <Link href={`/trace?plot=${plot.id}`} className="thumb font-semibold underline">
           Where it all came from
         </Link>
       </div>

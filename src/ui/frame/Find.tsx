@@ -3,6 +3,7 @@ import { Search } from "lucide-react";
 import { useState } from "react";
 import type { FindLineProps } from "./FindLine";
 import { useKey } from "./keys";
+import { HEAD_BUTTON } from "./menuButtons";
 import { panel } from "../kit/later";
 
 // All units and the collection of methods come with the first question, and not with every page.
@@ -18,14 +19,11 @@ export const Find = ({ units, own = [] }: Pick<FindLineProps, "units"> & Partial
 
   return (
     <>
-      <button
-        type="button"
-        aria-haspopup="dialog"
-        onClick={() => setOpen(true)}
-        className="flex min-h-11 items-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15 max-lg:min-w-11 max-lg:justify-center"
-      >
+      <button type="button" aria-haspopup="dialog" onClick={() => setOpen(true)} className={HEAD_BUTTON}>
         <Search aria-hidden className="size-5" />
-        <span className="max-lg:sr-only">Find or calculate</span>
+        <span>
+          Find<span className="max-lg:sr-only"> or calculate</span>
+        </span>
       </button>
       {open ? <FindPanel units={units} own={own} text={text} onType={setText} onClose={() => setOpen(false)} /> : null}
     </>

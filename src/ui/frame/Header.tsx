@@ -10,7 +10,7 @@ import { Find } from "./Find";
 import { isTyping } from "./keys";
 import { PersonButton, ScreenButton, type PersonMenuProps, type ScreenMenuProps } from "./menuButtons";
 import { isHere, PLACES } from "./places";
-import { turnLight } from "./screenSettings";
+import { setScreenAgain, turnLight } from "./screenSettings";
 
 const KeysSheet = panel(() => import("./KeysSheet").then((module) => module.KeysSheet));
 
@@ -59,6 +59,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
+  useEffect(setScreenAgain, [path]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -75,8 +76,11 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
   return (
     <>
       <header className="bg-board text-board-ink">
-        <div className="flex min-h-14 items-center gap-2 px-4">
-          <Link href="/" className="mr-2 font-display text-[1.6rem] font-bold leading-none lg:mr-6">
+        <div className="flex min-h-14 flex-wrap items-center gap-x-2 px-2 sm:px-4">
+          <Link
+            href="/"
+            className="inline-flex min-h-11 items-center font-display text-[1.35rem] font-bold leading-none sm:mr-2 sm:text-[1.6rem] lg:mr-6"
+          >
             Ruchka
           </Link>
           {farmName ? (
@@ -96,7 +100,7 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
               ))}
             </nav>
           ) : null}
-          <div className="ml-auto flex items-center gap-1">
+          <div className="ml-auto flex items-center sm:gap-1">
             {farmName ? (
               <Link
                 href="/farm"

@@ -1,7 +1,9 @@
 import { SunMoon, UserRound } from "lucide-react";
 import type { ComponentProps } from "react";
 
-const BUTTON = "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15";
+/** A picture with its word: beside it where there is room, small below it on a phone. */
+export const HEAD_BUTTON =
+  "flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-[5px] px-2 hover:bg-board-ink/15 max-lg:flex-col max-lg:gap-0 max-lg:px-1.5 max-lg:text-[0.8rem]";
 
 export interface PersonMenuProps {
   readonly person: { readonly id: number; readonly name: string };
@@ -14,11 +16,11 @@ export const PersonButton = ({ person, ...button }: Pick<PersonMenuProps, "perso
     type="button"
     aria-haspopup="menu"
     aria-label={`${person.name} is recording; change`}
-    className={BUTTON}
+    className={HEAD_BUTTON}
     {...button}
   >
     <UserRound aria-hidden className="size-5" />
-    <span className="max-sm:sr-only">{person.name}</span>
+    <span className="max-w-[7rem] truncate max-lg:max-w-[4.2rem]">{person.name}</span>
   </button>
 );
 
@@ -29,8 +31,8 @@ export interface ScreenMenuProps {
 
 /** How the screen is set. */
 export const ScreenButton = (button: ComponentProps<"button">) => (
-  <button type="button" aria-haspopup="menu" className={BUTTON} {...button}>
+  <button type="button" aria-haspopup="menu" className={HEAD_BUTTON} {...button}>
     <SunMoon aria-hidden className="size-5" />
-    <span className="max-lg:sr-only">Screen</span>
+    <span>Screen</span>
   </button>
 );

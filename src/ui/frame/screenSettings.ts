@@ -15,3 +15,12 @@ export const turnLight = (): void => set("theme", LIGHT_KEY, isDark() ? "day" : 
 
 export const isLarge = (): boolean => document.documentElement.dataset.letters === "large";
 export const turnLetters = (): void => set("letters", LETTERS_KEY, isLarge() ? "usual" : "large");
+
+/** Sets the page anew as this device was set: a page that is not found is drawn afresh, without what was set before its first paint. */
+export function setScreenAgain(): void {
+  const { dataset } = document.documentElement;
+  if (dataset.letters !== undefined) return;
+  const light = localStorage.getItem(LIGHT_KEY);
+  dataset.theme = light ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dusk" : "day");
+  dataset.letters = localStorage.getItem(LETTERS_KEY) ?? "usual";
+}

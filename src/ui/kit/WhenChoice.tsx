@@ -48,7 +48,7 @@ export const WhenChoice = ({ when, nowMs, startedMs, clock, onChange, label = "W
     onChange({ type: "on", ...next });
   };
   return (
-    <div className="mb-1 flex flex-wrap items-center gap-3">
+    <div className="flex flex-wrap items-center gap-3">
       <label className="flex items-center gap-3">
         <span className="text-[0.92rem] font-semibold">{label}</span>
         <select

@@ -18,7 +18,7 @@ const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view
       <h2 className="text-[1.05rem]">
         <Link
           href={`/batches/${batch.id}`}
-          className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
+          className="thumb underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink"
         >
           {batch.name}, {batch.vesselName}
         </Link>
@@ -123,7 +123,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
           <ul className="mt-6 divide-y divide-line border-y border-line">
             {view.batches.slice(DRAWN_BATCHES).map((batch) => (
               <li key={batch.id} className="flex justify-between gap-3 py-1.5">
-                <Link href={`/batches/${batch.id}`} className="underline decoration-line underline-offset-4">
+                <Link href={`/batches/${batch.id}`} className="thumb underline decoration-line underline-offset-4">
                   {batch.name}, {batch.vesselName}, batch {batch.id}
                 </Link>
                 <span className="reading">

@@ -26,7 +26,7 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
       <p className="flex flex-wrap justify-between gap-x-4">
         <Link
           href={`/shed?item=${line.ingredient}`}
-          className="font-semibold underline decoration-line underline-offset-4"
+          className="thumb font-semibold underline decoration-line underline-offset-4"
         >
           {line.name}
         </Link>
@@ -175,7 +175,7 @@ export const ShoppingScreen = ({ view }: { readonly view: ShoppingView }) => {
                   <li key={item.itemId} className="flex flex-wrap justify-between gap-3 py-2">
                     <Link
                       href={`/shed?item=${item.itemId}`}
-                      className="font-semibold underline decoration-line underline-offset-4"
+                      className="thumb font-semibold underline decoration-line underline-offset-4"
                     >
                       {item.name}
                     </Link>

@@ -97,7 +97,7 @@ const Several = ({
   if (tasks.length < 2) return null;
   if (picked === null)
     return (
-      <Button variant="quiet" className="-ml-3 justify-self-start" onClick={() => onPick(new Set())}>
+      <Button variant="quiet" className="-ml-3 self-start" onClick={() => onPick(new Set())}>
         Several at once
       </Button>
     );

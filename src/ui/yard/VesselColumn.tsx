@@ -152,7 +152,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
         {batch ? (
           <Link
             href={`/batches/${batch.id}`}
-            className="underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink"
+            className="thumb underline decoration-transparent decoration-2 underline-offset-4 hover:decoration-ink"
           >
             {vessel.name}
           </Link>

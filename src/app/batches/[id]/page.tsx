@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { BatchScreen } from "@/ui/batch/BatchScreen";
 import { openView } from "../../openPage";
 
@@ -10,13 +11,12 @@ interface BatchRouteProps {
 }
 
 export default async function BatchRoute({ params, searchParams }: BatchRouteProps) {
-  const [{ id }, { open }] = await Promise.all([params, searchParams]);
+  const [{ id }, query] = await Promise.all([params, searchParams]);
   const page = await openView("batch", { id });
   return page ? (
-    <BatchScreen
-      page={page}
-
-      startWith={open === "add" && page.close === null ? "add" : null}
-    />
+    <>
+      <NotUsed query={query} fits={{ open: (sheet) => sheet === "add" }} />
+      <BatchScreen page={page} startWith={query.open === "add" && page.close === null ? "add" : null} />
+    </>
   ) : null;
 }

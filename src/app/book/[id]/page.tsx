@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { METHODS } from "@/core/book";
 import { INGREDIENT_IDS } from "@/core/book/ingredients";
 import { MethodScreen } from "@/ui/book/MethodScreen";
@@ -15,19 +16,30 @@ export async function generateMetadata({ params }: MethodRouteProps): Promise<Me
 }
 
 export default async function MethodRoute({ params, searchParams }: MethodRouteProps) {
-  const [{ id }, { scale, limit, amount }] = await Promise.all([params, searchParams]);
+  const [{ id }, query] = await Promise.all([params, searchParams]);
+  const { scale, limit, amount } = query;
   const view = await openView("method", { id });
   if (!view) return null;
   const ingredient = INGREDIENT_IDS.find((known) => known === limit);
   const start = ingredient && Number(amount) > 0 ? { ingredient, amount: Number(amount) } : null;
   return (
-    <MethodScreen
-      key={id}
-      view={view.book}
-      record={view.record}
-      starts={view.starts}
-      methodId={id}
-      scaleFrom={scale === undefined ? null : { limit: start }}
-    />
+    <>
+      <NotUsed
+        query={query}
+        fits={{
+          scale: () => true,
+          limit: () => ingredient !== undefined,
+          amount: (typed) => Number(typed) > 0,
+        }}
+      />
+      <MethodScreen
+        key={id}
+        view={view.book}
+        record={view.record}
+        starts={view.starts}
+        methodId={id}
+        scaleFrom={scale === undefined ? null : { limit: start }}
+      />
+    </>
   );
 }

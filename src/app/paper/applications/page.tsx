@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { ApplicationsPaper } from "@/ui/paper/ApplicationsPaper";
 import { openView } from "../../openPage";
 
@@ -10,8 +11,14 @@ interface Query {
 }
 
 export default async function ApplicationsPaperPage({ searchParams }: Query) {
-  const { from, to, paper } = await searchParams;
+  const query = await searchParams;
+  const { from, to, paper } = query;
   // A day that was emptied is a day not asked for.
   const view = await openView("applicationRecord", { from: from || undefined, to: to || undefined });
-  return view ? <ApplicationsPaper view={view} paper={paperNamed(paper)} /> : null;
+  return view ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ from: () => true, to: () => true, paper: isPaper }} />
+      <ApplicationsPaper view={view} paper={paperNamed(paper)} />
+    </>
+  ) : null;
 }

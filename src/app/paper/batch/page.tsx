@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { BatchPaper } from "@/ui/paper/BatchPaper";
 import { openView } from "../../openPage";
 
@@ -10,7 +11,13 @@ interface Query {
 }
 
 export default async function BatchPaperPage({ searchParams }: Query) {
-  const { batch, paper } = await searchParams;
+  const query = await searchParams;
+  const { batch, paper } = query;
   const page = await openView("batch", { id: batch });
-  return page ? <BatchPaper page={page} paper={paperNamed(paper)} /> : null;
+  return page ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ batch: () => true, paper: isPaper }} />
+      <BatchPaper page={page} paper={paperNamed(paper)} />
+    </>
+  ) : null;
 }

@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
+import { NotUsed } from "@/ui/frame/NotUsed";
 import { headers } from "next/headers";
-import { paperNamed } from "@/core/paper/papers";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { isLabelLanguage } from "@/words/labelLanguage";
 import { LabelsPaper } from "@/ui/paper/LabelsPaper";
 import { openView } from "../../openPage";
@@ -22,18 +23,31 @@ async function originOf(): Promise<string> {
 }
 
 export default async function LabelsPage({ searchParams }: { readonly searchParams: Promise<LabelsQuery> }) {
-  const { batch, paper, copies = "1", hand, language } = await searchParams;
+  const query = await searchParams;
+  const { batch, paper, copies = "1", hand, language } = query;
   const origin = await originOf();
   const view = await openView("labels", { batch, origin });
   if (!view) return null;
   const count = /^\d{1,2}$/.test(copies) ? Math.min(50, Math.max(1, Number(copies))) : 1;
   return (
-    <LabelsPaper
-      view={view}
-      paper={paperNamed(paper)}
-      copies={count}
-      hand={hand === "1"}
-      language={isLabelLanguage(language) ? language : "en"}
-    />
+    <>
+      <NotUsed
+        query={{ ...query }}
+        fits={{
+          batch: () => true,
+          paper: isPaper,
+          copies: (count) => /^\d{1,2}$/.test(count),
+          hand: (is) => is === "0" || is === "1",
+          language: isLabelLanguage,
+        }}
+      />
+      <LabelsPaper
+        view={view}
+        paper={paperNamed(paper)}
+        copies={count}
+        hand={hand === "1"}
+        language={isLabelLanguage(language) ? language : "en"}
+      />
+    </>
   );
 }

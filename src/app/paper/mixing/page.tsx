@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { MixingPaper } from "@/ui/paper/MixingPaper";
 import { openView } from "../../openPage";
 
@@ -10,7 +11,13 @@ export default async function MixingPaperPage({
 }: {
   readonly searchParams: Promise<{ id?: string; plan?: string; paper?: string }>;
 }) {
-  const { id, plan, paper } = await searchParams;
+  const query = await searchParams;
+  const { id, plan, paper } = query;
   const view = await (id === undefined ? openView("plannedMixing", { planId: plan }) : openView("mixing", { id }));
-  return view ? <MixingPaper view={view} paper={paperNamed(paper)} /> : null;
+  return view ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ id: () => true, plan: () => true, paper: isPaper }} />
+      <MixingPaper view={view} paper={paperNamed(paper)} />
+    </>
+  ) : null;
 }

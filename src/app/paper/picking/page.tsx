@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { PickingPaper } from "@/ui/paper/PickingPaper";
 import { openView } from "../../openPage";
 
@@ -10,7 +11,13 @@ export default async function PickingPaperPage({
 }: {
   readonly searchParams: Promise<{ paper?: string }>;
 }) {
-  const { paper } = await searchParams;
+  const query = await searchParams;
+  const { paper } = query;
   const view = await openView("gather");
-  return view ? <PickingPaper view={view} paper={paperNamed(paper)} /> : null;
+  return view ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ paper: isPaper }} />
+      <PickingPaper view={view} paper={paperNamed(paper)} />
+    </>
+  ) : null;
 }

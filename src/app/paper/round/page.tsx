@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { isLabelLanguage } from "@/words/labelLanguage";
 import { RoundPaper } from "@/ui/paper/RoundPaper";
 import { openView } from "../../openPage";
@@ -11,17 +12,21 @@ export default async function RoundPaperPage({
 }: {
   readonly searchParams: Promise<{ paper?: string; language?: string }>;
 }) {
-  const { paper, language } = await searchParams;
+  const query = await searchParams;
+  const { paper, language } = query;
   const yard = await openView("yard");
   if (!yard) return null;
   const { round, farm, nowMs } = yard;
   return (
-    <RoundPaper
-      tasks={round}
-      farm={farm}
-      nowMs={nowMs}
-      paper={paperNamed(paper)}
-      language={isLabelLanguage(language) ? language : "en"}
-    />
+    <>
+      <NotUsed query={{ ...query }} fits={{ paper: isPaper, language: isLabelLanguage }} />
+      <RoundPaper
+        tasks={round}
+        farm={farm}
+        nowMs={nowMs}
+        paper={paperNamed(paper)}
+        language={isLabelLanguage(language) ? language : "en"}
+      />
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
-import { paperNamed } from "@/core/paper/papers";
+import { NotUsed } from "@/ui/frame/NotUsed";
+import { isPaper, paperNamed } from "@/core/paper/papers";
 import { ShoppingPaper } from "@/ui/paper/ShoppingPaper";
 import { openView } from "../../openPage";
 
@@ -10,7 +11,13 @@ export default async function ShoppingPaperPage({
 }: {
   readonly searchParams: Promise<{ paper?: string }>;
 }) {
-  const { paper } = await searchParams;
+  const query = await searchParams;
+  const { paper } = query;
   const view = await openView("shopping");
-  return view ? <ShoppingPaper view={view} paper={paperNamed(paper)} /> : null;
+  return view ? (
+    <>
+      <NotUsed query={{ ...query }} fits={{ paper: isPaper }} />
+      <ShoppingPaper view={view} paper={paperNamed(paper)} />
+    </>
+  ) : null;
 }

@@ -162,7 +162,7 @@ export const LandScreen = ({ view }: { readonly view: FieldView }) => {
       <div className="min-w-0 px-4 py-4 md:px-6">
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
           <h1 className="text-2xl">Drawing the field</h1>
-          <Link href="/field" className="underline">
+          <Link href="/field" className="thumb underline">
             Back to the field
           </Link>
         </div>

@@ -203,7 +203,7 @@ export const JobsScreen = ({ view }: { readonly view: JobsView }) => {
   return (
     <div className="px-4 py-4 md:px-8">
       <p className="print:hidden">
-        <Link href="/field" className="underline">
+        <Link href="/field" className="thumb underline">
           The field
         </Link>
       </p>

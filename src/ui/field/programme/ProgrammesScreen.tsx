@@ -14,7 +14,7 @@ export const ProgrammesScreen = ({ view }: { readonly view: ProgrammesView }) =>
   return (
     <div className="px-4 py-4 md:px-8">
       <p>
-        <Link href="/field" className="underline">
+        <Link href="/field" className="thumb underline">
           The field
         </Link>
       </p>
