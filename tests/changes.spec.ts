@@ -49,3 +49,17 @@ for (const kind of KINDS)
     await expect(panel).toHaveCount(0);
     await expect(row).not.toContainText("■");
   });
+
+test("a batch that was thrown away by a slip runs on, and the history says both", async ({ page }) => {
+  await page.goto("/batches/5");
+  await page.getByRole("button", { name: "Strain or throw away" }).click();
+  await page.getByRole("radio", { name: /^Thrown away/ }).click();
+  await page.getByRole("button", { name: "Throw away batch" }).click();
+  await expect(page.getByRole("button", { name: "Strain or throw away" })).toHaveCount(0);
+  await page.getByRole("button", { name: "It is not over: undo the end" }).click();
+  await expect(page.getByRole("button", { name: "Strain or throw away" })).toBeVisible();
+  await page.goto("/farm/history");
+  await expect(page.getByText("Blue drum: the end of plant extract undone, it runs on")).toBeVisible();
+  await page.goto("/");
+  await expect(page.getByRole("article", { name: "Blue drum" })).toContainText("Almost ready");
+});

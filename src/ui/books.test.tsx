@@ -190,6 +190,21 @@ describe("a batch's page", () => {
     );
     expect(screen.queryByRole("button", { name: "Strain or throw away" })).toBeNull();
   });
+  it("runs on, where its end was a slip", async () => {
+    const actions = fakeActions();
+    const close = {
+      kind: "discarded",
+      atMs: at(-5),
+      yieldL: 0,
+      yieldKg: null,
+      residue: "hot-compost",
+      residueKg: null,
+    };
+    const ended = { ...close, rinse: null, labourMin: 5, verdict: "early", overrideReason: null, actorName: "Ben" };
+    renderWith(actions, <BatchScreen page={{ ...PAGE, close: ended as never }} />);
+    fireEvent.click(screen.getByRole("button", { name: "It is not over: undo the end" }));
+    await waitFor(() => expect(actions.takeBackEnd).toHaveBeenCalledWith(expect.objectContaining({ batchId: 4 })));
+  });
 });
 
 describe("the frame", () => {

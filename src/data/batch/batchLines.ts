@@ -26,7 +26,7 @@ const SELECT =
 const ORDER = "order by line.batch_id, line.line_no";
 const SELECT_OF = (count: number) => `${SELECT} where line.batch_id in (${Array(count).fill("?").join(", ")}) ${ORDER}`;
 const SELECT_OF_RUNNING = `
-  ${SELECT} left join batch_close done on done.batch_id = line.batch_id
+  ${SELECT} left join standing_close done on done.batch_id = line.batch_id
   where done.batch_id is null ${ORDER}`;
 
 function byBatch(rows: readonly LineRow[]): Map<number, BatchLine[]> {

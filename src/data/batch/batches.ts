@@ -109,19 +109,20 @@ const SELECT = `
          done.kind as closed_as, done.at as closed_at, done.yield_l, done.yield_kg, done.residue, done.residue_kg, done.rinse_l, done.rinse_to, done.labour_min as close_labour_min,
          done.verdict, done.override_reason, closer.name as closed_by,
          ${TOPPED_UP_L} as topped_up_l,
-         coalesce((select sum(lot.received) from lot
-                   where lot.from_batch_id = batch.id and (done.at is null or lot.added_at < done.at)), 0) as taken_out_l
+         coalesce((select sum(move.change_by) from lot join stock_movement move on move.lot_id = lot.id
+                   where lot.from_batch_id = batch.id and move.kind in ('received', 'corrected')
+                     and (done.at is null or lot.added_at < done.at)), 0) as taken_out_l
   from batch
   join vessel on vessel.id = batch.vessel_id
   join actor on actor.id = batch.actor_id
-  left join batch_close done on done.batch_id = batch.id
+  left join standing_close done on done.batch_id = batch.id
   left join actor closer on closer.id = done.actor_id`;
 const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
 const SELECT_ONE = `${SELECT} where batch.id = ?`;
 const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
 const SELECT_OF_METHOD = `${SELECT} where batch.method_id = ? order by batch.started_at desc, batch.id desc limit ?`;
 const SELECT_METHODS_MADE =
-  "select distinct batch.method_id from batch join batch_close done on done.batch_id = batch.id where done.kind = 'strained'";
+  "select distinct batch.method_id from batch join standing_close done on done.batch_id = batch.id where done.kind = 'strained'";
 const SELECT_METHODS_OF_VESSEL = "select distinct method_id from batch where vessel_id = ?";
 const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
@@ -129,7 +130,7 @@ const INSERT_BATCH = `
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 const SELECT_FINISHED = `${SELECT} where done.kind = 'strained' order by done.at desc, batch.id desc limit ?`;
 const SELECT_CLOSE_STATE =
-  "select database() as name, count(*) as closed, coalesce(max(batch_id), 0) as newest, coalesce(max(at), '1970-01-01') as latest from batch_close";
+  "select database() as name, count(*) as closed, coalesce(max(id), 0) as newest, coalesce(max(at), '1970-01-01') as latest from standing_close";
 const INSERT_CLOSE = `
   insert into batch_close (batch_id, kind, at, yield_l, yield_kg, residue, residue_kg, rinse_l, rinse_to, labour_min, verdict, override_reason, note, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;

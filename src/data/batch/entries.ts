@@ -64,7 +64,7 @@ const SELECT_STANDING_OF_RUNNING = `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry
   join actor on actor.id = entry.actor_id
-  left join batch_close done on done.batch_id = entry.batch_id
+  left join standing_close done on done.batch_id = entry.batch_id
   where done.batch_id is null order by entry.at, entry.id`;
 const SELECT_STANDING = `
   select ${COLUMNS}, null as corrected_by_id

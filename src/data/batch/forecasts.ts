@@ -63,8 +63,8 @@ const SELECT_LATEST_OF_RUNNING = `
     .join(", ")}
   from batch_forecast forecast
   join (select max(kept.id) as id from batch_forecast kept
-        left join batch_close on batch_close.batch_id = kept.batch_id
-        where batch_close.batch_id is null group by kept.batch_id) latest on latest.id = forecast.id`;
+        left join standing_close on standing_close.batch_id = kept.batch_id
+        where standing_close.batch_id is null group by kept.batch_id) latest on latest.id = forecast.id`;
 const INSERT_RESET = "insert into learning_reset (model_id, reason, at, actor_id) values (?, ?, ?, ?)";
 const SELECT_RESETS = `
   select learning_reset.model_id, learning_reset.reason, learning_reset.at, actor.name as actor_name

@@ -49,3 +49,4 @@ export { insertArranged, listArranged, type ArrangedTask } from "./arranged";
 export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";
 export { insertResidue, listResidues, type BatchResidue } from "./residues";
 export { listLastPh } from "./readings";
+export { findStandingClose, insertCloseTakenBack, listLotsLeft, listStoresLeft, type LeftByEnd } from "./closes";

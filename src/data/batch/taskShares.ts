@@ -18,7 +18,7 @@ const SELECT_OF_RUNNING = `
   from task_share share
   left join task_share later on later.batch_id = share.batch_id and later.act = share.act and later.id > share.id
   left join actor person on person.id = share.person_id
-  left join batch_close done on done.batch_id = share.batch_id
+  left join standing_close done on done.batch_id = share.batch_id
   where later.id is null and done.batch_id is null`;
 
 export const insertTaskShare = (

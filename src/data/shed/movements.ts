@@ -124,9 +124,9 @@ export async function listReceipts(
 const DRAWN_SINCE = `
   select movement.batch_id, lot.ingredient_id, -sum(movement.change_by) as amount, coalesce(max(line.used), 0) as at_start
   from stock_movement movement join lot on lot.id = movement.lot_id
-  left join batch_close on batch_close.batch_id = movement.batch_id
+  left join standing_close on standing_close.batch_id = movement.batch_id
   left join batch_line line on line.batch_id = movement.batch_id and line.ingredient_id = lot.ingredient_id
-  where movement.batch_id is not null and batch_close.batch_id is null
+  where movement.batch_id is not null and standing_close.batch_id is null
   group by movement.batch_id, lot.ingredient_id`;
 
 /** What a running batch got of an ingredient after its start. */

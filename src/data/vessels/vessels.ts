@@ -48,9 +48,9 @@ const COLUMNS =
   "vessel.id, vessel.name, vessel.kind, vessel.volume_l, vessel.diameter_m, vessel.site, vessel.air_w, vessel.held_before, vessel.state";
 const LATEST_BATCH = `
   left join batch on batch.id = (select max(newest.id) from batch newest where newest.vessel_id = vessel.id)
-  left join batch_close on batch_close.batch_id = batch.id
+  left join standing_close on standing_close.batch_id = batch.id
   left join standing_cleaning on standing_cleaning.batch_id = batch.id`;
-const STATE = `${COLUMNS}, batch.id as batch_id, batch_close.kind as closed_as, standing_cleaning.batch_id is not null as cleaned`;
+const STATE = `${COLUMNS}, batch.id as batch_id, standing_close.kind as closed_as, standing_cleaning.batch_id is not null as cleaned`;
 const SELECT_STATES = `select ${STATE} from vessel ${LATEST_BATCH} order by vessel.sort_order, vessel.id`;
 const SELECT_STATE = `select ${STATE} from vessel ${LATEST_BATCH} where vessel.id = ?`;
 const LOCK_VESSEL = "select id from vessel where id = ? for update";

@@ -3,6 +3,7 @@ import {
   logEntry,
   logResidue,
   closeBatch,
+  takeBackEnd,
   addToBatch,
   takeFromBatch,
   moveToShed,
@@ -14,6 +15,7 @@ import { addLabResult } from "../farm";
 export const BATCH_ACTS = {
   logEntry,
   closeBatch,
+  takeBackEnd,
   logResidue,
   addToBatch,
   takeFromBatch,

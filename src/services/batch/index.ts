@@ -1,6 +1,7 @@
 import "server-only";
 /** A running batch: its log, its photographs, its end. What other places, pages and screens may use of it. */
 export { batchView, type BatchBrief, type BatchView, type WordChoice } from "./batchView";
+export { takeBackEnd } from "./takeBackEnd";
 export { closeBatch } from "./closeBatch";
 export { cleanVessel, takeBackWashing } from "./washing";
 export { costOfBatch } from "./costs";

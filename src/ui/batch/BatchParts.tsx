@@ -7,7 +7,7 @@ import { sayDilution, sayStock, sayVolume } from "@/formats/amounts";
 import { dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
 import { buttonClass } from "../kit/Button";
-import { ToShed } from "./deskButtons";
+import { NotOver, ToShed } from "./deskButtons";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -93,6 +93,7 @@ export const Outcome = ({ page }: { readonly page: BatchPage }) => {
           </li>
         ))}
       </ul>
+      {page.close ? <NotOver batchId={page.batch.id} /> : null}
     </Part>
   );
 };

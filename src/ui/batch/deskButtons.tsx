@@ -1,8 +1,10 @@
 "use client";
 import { useState } from "react";
 import type { BatchBrief } from "@/services/batch";
+import { useBatchAct } from "../acts/batch";
 import { Button } from "../kit/Button";
 import { panel } from "../kit/later";
+import { told } from "../kit/told";
 import { useBatchDesk } from "./BatchDesk";
 import type { Correcting } from "./logFocus";
 
@@ -79,5 +81,20 @@ export const AddLab = ({ batchId }: { readonly batchId: number }) => {
       </Button>
       {open ? <LabSheet batchId={batchId} onClose={() => setOpen(false)} /> : null}
     </>
+  );
+};
+
+/** Takes the end of a batch back, where it was a slip. */
+export const NotOver = ({ batchId }: { readonly batchId: number }) => {
+  const { run, busy } = useBatchAct("takeBackEnd", "toast");
+  return (
+    <Button
+      variant="quiet"
+      className="-ml-3"
+      disabled={busy}
+      onClick={() => void run({ batchId }).then((done) => done && told("It runs on, in its vessel."))}
+    >
+      It is not over: undo the end
+    </Button>
   );
 };

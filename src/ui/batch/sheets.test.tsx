@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { at, batchOf, FARM, fakeActions, NOW_MS, refused, renderWith } from "@/testing/views";
 import { CloseSheet } from "./CloseSheet";
+import { Toasts } from "../frame/Toasts";
 import { LogSheet } from "./LogSheet";
 import type { Correcting, LogFocus } from "./logFocus";
 
@@ -131,6 +132,27 @@ describe("straining", () => {
       overrideReason: "",
     });
     expect(push).not.toHaveBeenCalled();
+  });
+  it("is undone in the seconds after it", async () => {
+    const actions = fakeActions();
+    renderWith(
+      actions,
+      <>
+        <CloseSheet
+          batch={batchOf("cultured-extract", { state: "ready", stateWords: "Ready" })}
+          vesselName="Drum"
+          units="metric"
+          clock={FARM}
+          nowMs={NOW_MS}
+          onClose={jest.fn()}
+        />
+        <Toasts />
+      </>,
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
+    // The panel closes as it is done; here it stays, and hides what lies beside it.
+    fireEvent.click(await screen.findByText("Undo"));
+    await waitFor(() => expect(actions.takeBackEnd).toHaveBeenCalledWith(expect.objectContaining({ batchId: 4 })));
   });
   it("is dated back where it was done before", async () => {
     const { sent, onClose } = openClose(batchOf("cultured-extract", { state: "ready", stateWords: "Ready" }));

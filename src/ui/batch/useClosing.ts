@@ -119,6 +119,7 @@ function endOf(
 export function useClosing({ batch, vesselName, units, clock, nowMs, onClose }: CloseSheetProps) {
   const router = useRouter();
   const close = useBatchAct("closeBatch");
+  const takeBack = useBatchAct("takeBackEnd", "toast");
   const { keeping, expected, residues, makes, unit } = batch.closing;
   const left = residues[0]!;
   const living = keeping.living;
@@ -164,6 +165,7 @@ export function useClosing({ batch, vesselName, units, clock, nowMs, onClose }: 
       discarding
         ? `${vesselName} is empty. Wash it next.`
         : `${sayStock(read(form.yieldL, of) ?? 0, unit, units)} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
+      { action: { label: "Undo", onClick: () => void takeBack.run({ batchId: batch.id }) } },
     );
     onClose();
     if (answer.storeId && destination === "at-once") router.push(`/field?store=${answer.storeId}`);

@@ -133,6 +133,7 @@ export const HISTORY_WORDS = {
     const name = lower(String(line.extra.name ?? ""));
     return `${line.subject}: ${name} ${ENDED[line.word ?? ""] ?? "ended"}${line.amount === null ? "" : `, ${amountOf(line, units)}`}`;
   },
+  "end-undone": ({ subject, word }) => `${subject}: the end of ${lower(word)} undone, it runs on`,
   "washed": ({ subject }) => `${subject}: washed`,
   "washing-undone": ({ subject }) => `${subject}: washing undone`,
   "planned": ({ subject, word }) => `Planned for ${word ? sayDay(word) : "a day"}: ${lower(subject)}`,

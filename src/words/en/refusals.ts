@@ -191,6 +191,10 @@ export const REFUSALS = {
     `${vessel} is being filled by ${by} step by step. Finish or cancel that one first.`,
     "Being filled.",
   ],
+  "not-ended": () => "This batch still runs.",
+  "end-used": ({ what }: { what: string }) => `Some of ${what} is used, poured or counted already. Undo that first.`,
+  "end-vessel-washed": ({ vessel }: { vessel: string }) => `${vessel} has been washed since. Undo the washing first.`,
+  "end-vessel-taken": ({ vessel }: { vessel: string }) => `${vessel} has been filled again since.`,
   "vessel-holds-batch": ({ vessel }: { vessel: string }) => `${vessel} still holds a batch.`,
   "vessel-planned": (
     { vessel, method, from, until }: { vessel: string; method: string; from: string; until: string },
