@@ -1,9 +1,10 @@
 import { Link } from "../kit/Link";
 import { clsx } from "clsx";
 import type { Recipe } from "@/core/book/recipe";
-import { sayLead } from "@/words/said";
+import { sayLead, sayLookAlike } from "@/words/said";
 import type { LeadTime } from "@/core/choose/leadTime";
 import { VesselDrawing } from "../drawings/VesselDrawing";
+import { BookText } from "../kit/BookText";
 import { recipeContents } from "../drawings/recipeContents";
 
 export const RISK_WORDS = { low: "little risk", some: "some risk", high: "risky" } as const;
@@ -53,8 +54,7 @@ export const MethodPlate = ({ recipe, lead, because, children }: MethodPlateProp
         </span>
       </p>
       <p className="text-[0.9rem] leading-snug text-soft">
-        Sugar: {recipe.lookAlike.sugar}. Water: {recipe.lookAlike.water}. Air: {recipe.lookAlike.air}. Time:{" "}
-        {recipe.lookAlike.time}.
+        <BookText>{sayLookAlike(recipe.lookAlike)}</BookText>
       </p>
       {children}
     </div>

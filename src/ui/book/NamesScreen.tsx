@@ -4,6 +4,8 @@ import { findMethod } from "@/core/book";
 import { CLAIMS } from "@/core/book/claims";
 import { familyTree, type FamilyBranch } from "@/core/book/family";
 import { GROWERS_NAMES, type GrowersName } from "@/core/book/growersNames";
+import { sayLookAlike } from "@/words/said";
+import { BookText } from "../kit/BookText";
 import { TextField } from "../kit/fields";
 import { Link } from "../kit/Link";
 import { Claims } from "./Claims";
@@ -20,7 +22,7 @@ const Meaning = ({ id }: { readonly id: string }) => {
       </Link>
       <span className="text-soft">
         {" "}
-        Sugar: {lookAlike.sugar}. Water: {lookAlike.water}. Air: {lookAlike.air}. Time: {lookAlike.time}.
+        <BookText>{sayLookAlike(lookAlike)}</BookText>
       </span>
     </li>
   );

@@ -10,6 +10,7 @@ export * from "./job";
 export * from "./lead";
 export * from "./loads";
 export * from "./look";
+export * from "./lookAlike";
 export * from "./looks";
 export * from "./mix";
 export * from "./place";
