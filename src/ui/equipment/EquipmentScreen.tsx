@@ -1,139 +1,22 @@
 "use client";
 import { Link } from "../kit/Link";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { told } from "../kit/told";
-import { EQUIPMENT_KINDS, kindWord, SIZE_UNIT, type EquipmentKind } from "@/core/equipment/needs";
+import { kindWord, SIZE_UNIT } from "@/core/equipment/needs";
 import { sayVolume } from "@/formats/amounts";
-import { formatNumber, parseNumber, plural, readOptional } from "@/formats/numbers";
+import { formatNumber, plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { EquipmentView, EquipmentPageView } from "@/services/equipment";
 import { useEquipmentAct } from "../acts/equipment";
 import { asItStands } from "../kit/asItStands";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
-import { NumberField, SelectField, TextField } from "../kit/fields";
-import { FormSheet } from "../kit/FormSheet";
+import { panel } from "../kit/later";
 import { ShedNav } from "../shed/ShedNav";
 import { EquipmentOutline } from "./EquipmentOutline";
 
-const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
-  const act = useEquipmentAct("addEquipment");
-  const [kind, setKind] = useState<EquipmentKind>("pump");
-  const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
-  const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
-    const answer = await act.run({
-      kind,
-      name: form.name,
-      count: parseNumber(form.count) as number,
-      size: readOptional(form.size),
-      outlets: kind === "pump" ? readOptional(form.outlets) : null,
-      note: form.note,
-    });
-    if (!answer) return;
-    told(`${form.name} hangs on the wall.`);
-    onClose();
-  };
-  const { fields } = act;
-  const unit = SIZE_UNIT[kind];
-  return (
-    <FormSheet
-      title="A piece of equipment"
-      act="Add equipment"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
-      <SelectField label="What" value={kind} onChange={(event) => setKind(event.target.value as EquipmentKind)}>
-        {EQUIPMENT_KINDS.map((one) => (
-          <option key={one} value={one}>
-            {kindWord(one)}
-          </option>
-        ))}
-      </SelectField>
-      <TextField
-        label="Name"
-        value={form.name}
-        onChange={(event) => set({ name: event.target.value })}
-        error={fields["/name"]}
-      />
-      <div className="grid grid-cols-2 gap-3">
-        <NumberField
-          label="How many"
-          value={form.count}
-          onChange={(event) => set({ count: event.target.value })}
-          error={fields["/count"]}
-        />
-        {unit ? (
-          <NumberField
-            label="Size"
-            unit={unit}
-            value={form.size}
-            onChange={(event) => set({ size: event.target.value })}
-            error={fields["/size"]}
-          />
-        ) : null}
-        {kind === "pump" ? (
-          <NumberField
-            label="Outlets"
-            value={form.outlets}
-            onChange={(event) => set({ outlets: event.target.value })}
-            error={fields["/outlets"]}
-          />
-        ) : null}
-      </div>
-      <TextField
-        label="Note"
-        value={form.note}
-        onChange={(event) => set({ note: event.target.value })}
-        error={fields["/note"]}
-      />
-    </FormSheet>
-  );
-};
-
-const UseSheet = ({
-  piece,
-  view,
-  onClose,
-}: {
-  readonly piece: EquipmentView;
-  readonly view: EquipmentPageView;
-  readonly onClose: () => void;
-}) => {
-  const act = useEquipmentAct("noteEquipment");
-  const [batchId, setBatchId] = useState(view.running[0]?.id ?? 0);
-  const submit = async (event?: FormEvent) => {
-    event?.preventDefault();
-    if (!(await act.run({ equipmentId: piece.id, kind: "used", batchId }))) return;
-    onClose();
-  };
-  return (
-    <FormSheet
-      title={`${piece.name} is in`}
-      act="It hangs in there"
-      busy={act.busy}
-      error={act.error}
-      onSubmit={submit}
-      onClose={onClose}
-    >
-      <SelectField
-        label="Which batch"
-        value={batchId}
-        onChange={(event) => setBatchId(Number(event.target.value))}
-        error={act.fields["/batchId"]}
-      >
-        {view.running.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </SelectField>
-    </FormSheet>
-  );
-};
+const AddToolSheet = panel(() => import("./AddToolSheet").then((module) => module.AddToolSheet));
+const UseSheet = panel(() => import("./UseSheet").then((module) => module.UseSheet));
 
 function sayState(piece: EquipmentView, today: string): readonly { readonly text: string; readonly warn: boolean }[] {
   return [
