@@ -140,7 +140,7 @@ describe("straining", () => {
       <>
         <CloseSheet
           batch={batchOf("cultured-extract", { state: "ready", stateWords: "Ready" })}
-          vesselName="Drum"
+          vesselName="Old drum"
           units="metric"
           clock={FARM}
           nowMs={NOW_MS}
@@ -150,8 +150,9 @@ describe("straining", () => {
       </>,
     );
     fireEvent.click(screen.getByRole("button", { name: "Strain and store" }));
-    // The panel closes as it is done; here it stays, and hides what lies beside it.
-    fireEvent.click(await screen.findByText("Undo"));
+    // What the tests before it told is shown here, too.
+    const told = (await screen.findByText(/Wash Old drum next/)).closest("li")!;
+    fireEvent.click(within(told).getByText("Undo"));
     await waitFor(() => expect(actions.takeBackEnd).toHaveBeenCalledWith(expect.objectContaining({ batchId: 4 })));
   });
   it("is dated back where it was done before", async () => {
