@@ -1,19 +1,7 @@
+import { THING_NAMES } from "@/words/en/things";
 import { expect, test } from "./harness/farm";
 
-/** All kinds of things that a farm sets up, by their addresses. */
-const KINDS = [
-  "vessel",
-  "person",
-  "tool",
-  "water",
-  "equipment",
-  "own-ingredient",
-  "gathering-place",
-  "worm-bin",
-  "device",
-] as const;
-
-for (const kind of KINDS)
+for (const kind of Object.keys(THING_NAMES))
   test(`of each ${kind}: renamed, changed back in the history, put away, brought back`, async ({ page }) => {
     await page.goto(`/farm/${kind}`);
     const change = page.getByRole("button", { name: /^Change / });

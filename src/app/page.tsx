@@ -17,8 +17,6 @@ interface YardQuery {
   readonly swaps?: string;
 }
 
-const anything = () => true;
-
 export default async function YardPage({ searchParams }: { readonly searchParams: Promise<YardQuery> }) {
   const query = await searchParams;
   const [yard, making] = await Promise.all([openView("yard"), query.fill === undefined ? null : openView("making")]);
@@ -34,16 +32,16 @@ export default async function YardPage({ searchParams }: { readonly searchParams
       <NotUsed
         query={{ ...query }}
         fits={{
-          fill: () => vessel !== undefined,
-          plan: () => plan !== null,
+          fill: vessel !== undefined,
+          plan: plan !== null,
           method: (id) => METHODS.some((method) => method.id === id),
           amount: (amount) => Number(amount) > 0,
           // What these name is looked up with the method, and left out where it is not of it.
-          school: anything,
-          version: anything,
-          include: anything,
-          stated: anything,
-          swaps: anything,
+          school: true,
+          version: true,
+          include: true,
+          stated: true,
+          swaps: true,
         }}
       />
       <YardScreen yard={yard} />

@@ -18,7 +18,7 @@ export default async function BookPage({ searchParams }: { readonly searchParams
   const view = await openView("book", { day });
   return view ? (
     <>
-      <NotUsed query={{ ...query }} fits={{ by: (way) => WAYS.some((known) => known === way), day: () => true }} />
+      <NotUsed query={{ ...query }} fits={{ by: (way) => WAYS.some((known) => known === way), day: true }} />
       <BookScreen view={view} startBy={WAYS.find((way) => way === by) ?? "all"} />
     </>
   ) : null;

@@ -19,7 +19,7 @@ export default async function FieldPage({ searchParams }: FieldPageProps) {
     const start = startOf(jobs, Number(job), step);
     return (
       <>
-        <NotUsed query={query} fits={{ job: () => start.step !== null, step: () => start.step !== null }} />
+        <NotUsed query={query} fits={{ job: start.step !== null, step: start.step !== null }} />
         <FieldScreen view={jobs.field} start={start} />
       </>
     );

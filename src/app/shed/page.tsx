@@ -18,7 +18,7 @@ export default async function ShedPage({
       <NotUsed
         query={query}
         fits={{
-          item: () => view.item !== null,
+          item: view.item !== null,
           store: (id) => view.shed.stores.some((store) => String(store.id) === id),
         }}
       />

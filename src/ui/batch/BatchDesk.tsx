@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
+import { createContext, useContext, useState, type ReactNode } from "react";
 import type { BatchBrief, BatchPage } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
 import { useRefreshing } from "../frame/useRefreshing";
@@ -93,24 +93,18 @@ export const BatchDesk = ({
   const [correcting, setCorrecting] = useState<Correcting | null>(null);
   const { run } = useBatchAct("logEntry", "toast");
   const batchId = page.batch.id;
-  const strike = useCallback(
-    async (entryId: number) => {
-      if (await run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } }))
-        told("Crossed out. It stays in the log.");
+  const strike = async (entryId: number) => {
+    if (await run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } }))
+      told("Crossed out. It stays in the log.");
+  };
+  const desk: Desk = {
+    open: setSheet,
+    correct: (entry) => {
+      setCorrecting(entry);
+      setSheet("log");
     },
-    [run, batchId],
-  );
-  const desk = useMemo(
-    (): Desk => ({
-      open: setSheet,
-      correct: (entry) => {
-        setCorrecting(entry);
-        setSheet("log");
-      },
-      strike: (entryId) => void strike(entryId),
-    }),
-    [strike],
-  );
+    strike: (entryId) => void strike(entryId),
+  };
   return (
     <DeskContext.Provider value={desk}>
       {children}

@@ -47,11 +47,11 @@ export const ApplySide = ({ view, start, chosen, fillPoint, onPoured, onDone }: 
   const stops = stopsOf(applying, fillPoint);
   const poured = pouredOver(view, applying, stops);
   // It is worked out anew at every drawing: only what came out otherwise is told.
-  const told = JSON.stringify(poured);
+  const shape = JSON.stringify(poured);
   useEffect(() => {
     onPoured(poured);
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [told, onPoured]);
+  }, [shape, onPoured]);
   useEffect(() => () => onPoured(null), [onPoured]);
   return (
     <>

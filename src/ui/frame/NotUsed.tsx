@@ -5,18 +5,22 @@ export type AddressQuery = Readonly<Record<string, string | readonly string[] | 
 
 /**
  * Says which words of an address a page could do nothing with, so that a link with a slip in it is not taken for another.
- * @param fits what is asked of each word that the page knows: whether it names something that is there
+ * @param fits of each word that the page knows: whether it names something that is there, or how to tell
  */
 export const NotUsed = ({
   query,
   fits,
 }: {
   readonly query: AddressQuery;
-  readonly fits: Readonly<Record<string, (value: string) => boolean>>;
+  readonly fits: Readonly<Record<string, boolean | ((value: string) => boolean)>>;
 }) => {
+  const fit = (name: string, value: string): boolean => {
+    const asked = fits[name] ?? false;
+    return typeof asked === "boolean" ? asked : asked(value);
+  };
   // A field of a form that is left empty names nothing.
   const wrong = Object.entries(query).filter(
-    ([name, value]) => value !== undefined && value !== "" && !(typeof value === "string" && fits[name]?.(value)),
+    ([name, value]) => value !== undefined && value !== "" && !(typeof value === "string" && fit(name, value)),
   );
   if (wrong.length === 0) return null;
   return (

@@ -27,8 +27,8 @@ export default async function MethodRoute({ params, searchParams }: MethodRouteP
       <NotUsed
         query={query}
         fits={{
-          scale: () => true,
-          limit: () => ingredient !== undefined,
+          scale: true,
+          limit: ingredient !== undefined,
           amount: (typed) => Number(typed) > 0,
         }}
       />

@@ -17,7 +17,7 @@ export default async function ApplicationsPaperPage({ searchParams }: Query) {
   const view = await openView("applicationRecord", { from: from || undefined, to: to || undefined });
   return view ? (
     <>
-      <NotUsed query={{ ...query }} fits={{ from: () => true, to: () => true, paper: isPaper }} />
+      <NotUsed query={{ ...query }} fits={{ from: true, to: true, paper: isPaper }} />
       <ApplicationsPaper view={view} paper={paperNamed(paper)} />
     </>
   ) : null;

@@ -16,7 +16,7 @@ export default async function BatchPaperPage({ searchParams }: Query) {
   const page = await openView("batch", { id: batch });
   return page ? (
     <>
-      <NotUsed query={{ ...query }} fits={{ batch: () => true, paper: isPaper }} />
+      <NotUsed query={{ ...query }} fits={{ batch: true, paper: isPaper }} />
       <BatchPaper page={page} paper={paperNamed(paper)} />
     </>
   ) : null;

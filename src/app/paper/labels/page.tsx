@@ -34,7 +34,7 @@ export default async function LabelsPage({ searchParams }: { readonly searchPara
       <NotUsed
         query={{ ...query }}
         fits={{
-          batch: () => true,
+          batch: true,
           paper: isPaper,
           copies: (count) => /^\d{1,2}$/.test(count),
           hand: (is) => is === "0" || is === "1",

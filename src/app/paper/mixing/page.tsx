@@ -16,7 +16,7 @@ export default async function MixingPaperPage({
   const view = await (id === undefined ? openView("plannedMixing", { planId: plan }) : openView("mixing", { id }));
   return view ? (
     <>
-      <NotUsed query={{ ...query }} fits={{ id: () => true, plan: () => true, paper: isPaper }} />
+      <NotUsed query={{ ...query }} fits={{ id: true, plan: true, paper: isPaper }} />
       <MixingPaper view={view} paper={paperNamed(paper)} />
     </>
   ) : null;
