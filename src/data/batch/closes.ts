@@ -45,7 +45,7 @@ export const listLotsLeft = async (db: Queryable, batchId: number, since: Date):
     )
   ).map(toLeft);
 
-/** The end of a batch that stands, locked; null where it has none. */
+/** The end of a batch that stands; null where it has none. */
 export async function findStandingClose(
   db: Queryable,
   batchId: number,

@@ -70,9 +70,13 @@ const SELECT_ON_HAND = `
 const SELECT_ONE = `
   select ${COLUMNS}, coalesce((select sum(change_by_l) from store_movement where store_id = store.id), 0) as on_hand_l
   from store join batch on batch.id = store.batch_id where store.id = ?`;
+// What an end gave that was taken back never was: it is empty, and nothing became of it.
 const SELECT_OF_BATCH = `
   select ${COLUMNS}, store.on_hand_l
-  from store_on_hand store join batch on batch.id = store.batch_id where store.batch_id = ? order by store.id`;
+  from store_on_hand store join batch on batch.id = store.batch_id
+  where store.batch_id = ? and (store.on_hand_l > 0 or exists (
+    select 1 from store_movement move where move.store_id = store.id and move.kind not in ('strained', 'corrected')))
+  order by store.id`;
 const INSERT_STORE =
   "insert into store (batch_id, parent_id, part_no, label, at_once, place, container, shelf_from, expires_at) values (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 const INSERT_MOVEMENT =

@@ -44,14 +44,13 @@ export const takeBackEnd = act(
     if (vessel.batchId !== batchId) throw refuse("end-vessel-taken", { vessel: vessel.name }, "/batchId");
     if (vessel.cleaned) throw refuse("end-vessel-washed", { vessel: vessel.name }, "/batchId");
     const moved = { at: ctx.now(), actorId: ctx.actor.id, note: NOTE, kind: "corrected" as const };
-    for (const { id, onHand } of untouched(await listStoresLeft(db, batchId), "strained")) {
-      await lockStore(db, id);
+    // Locked first, and looked at then: somebody may be pouring from one just now.
+    for (const { id } of await listStoresLeft(db, batchId)) await lockStore(db, id);
+    for (const { id } of await listLotsLeft(db, batchId, close.addedAt)) await lockLot(db, id);
+    for (const { id, onHand } of untouched(await listStoresLeft(db, batchId), "strained"))
       await insertStoreMovement(db, { ...moved, storeId: id, changeByL: -onHand, applicationId: null });
-    }
-    for (const { id, onHand } of untouched(await listLotsLeft(db, batchId, close.addedAt), "received")) {
-      await lockLot(db, id);
+    for (const { id, onHand } of untouched(await listLotsLeft(db, batchId, close.addedAt), "received"))
       await insertStockMovement(db, { ...moved, lotId: id, changeBy: -onHand, batchId: null });
-    }
     await insertCloseTakenBack(db, close.id, ctx.now(), ctx.actor.id);
     await keepForecast(db, batchId, null, ctx.now());
     return { batchId };

@@ -8,6 +8,7 @@ import {
   addToBrought,
   copyApplication,
   insertBlend,
+  insertJobDone,
   insertTakenBack,
   listStandingOfBlend,
   listStepsOf,
@@ -19,7 +20,6 @@ import { act } from "../act";
 import { momentOf } from "../checks";
 import { refuse } from "../refusal";
 import { weatherAt } from "../weather";
-import { markStep } from "./jobs";
 
 const TAKE_BACK = object(["requestKey", "applicationId", "reason"], {
   requestKey: REQUEST_KEY,
@@ -111,9 +111,16 @@ export const redateApplication = act(
       made.set(id, copyId);
       const steps = await listStepsOf(db, id);
       await insertTakenBack(db, id, reason, ctx.actor.id, ctx.now());
-      // Whoever puts a date right has not done the step.
-      for (const { actorId, ...step } of steps)
-        await markStep(db, { ...ctx, actor: { ...ctx.actor, id: actorId } }, step, copyId, at);
+      // Whoever puts a date right has not done the step; and it was done, whatever became of the job since.
+      for (const step of steps)
+        await insertJobDone(db, {
+          ...step,
+          applicationId: copyId,
+          note: "",
+          takesBackId: null,
+          at,
+          addedAt: ctx.now(),
+        });
       for (const { plotId, concentrateL: litres } of brings ? plots : []) {
         await addToBrought(db, plotId, was, timesBrought(brings!, -litres));
         await addToBrought(db, plotId, is, timesBrought(brings!, litres));

@@ -93,7 +93,9 @@ const Loads = ({ applying, stops }: { readonly applying: Applying; readonly stop
 /** What speaks against it, and what it takes all the same. */
 const Against = ({ applying }: { readonly applying: Applying }) => {
   const { apply, choice, cautions, barred, blocked, reason, setReason } = applying;
-  if (cautions.length === 0) return null;
+  // Of another hour than this one the farm knows the weather, and may ask where nothing speaks against it here.
+  const isAsked = apply.fields["/overrideReason"] !== undefined || reason !== "";
+  if (cautions.length === 0 && !isAsked) return null;
   return (
     <section aria-label="Warnings" className="grid gap-4">
       {cautions.map((caution) => (

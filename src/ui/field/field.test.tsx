@@ -305,6 +305,28 @@ describe("the field without something", () => {
   });
 });
 
+it("of another hour, takes the reason that the farm alone asks for", async () => {
+  const actions = fakeActions();
+  actions.applyStore.mockResolvedValueOnce(
+    refused("Why at that hour?", { "/overrideReason": "The sun was high: give a reason." }),
+  );
+  const { sent } = openPanel([1], undefined, actions);
+  fireEvent.change(screen.getByLabelText("When"), { target: { value: "8" } });
+  expect(screen.queryByLabelText("Reason for using it anyway")).toBeNull();
+  fireEvent.click(screen.getByRole("button", { name: "Log application" }));
+  const reason = await screen.findByLabelText("Reason for using it anyway");
+  expect(reason).toHaveAttribute("aria-invalid", "true");
+  fireEvent.change(reason, { target: { value: "overcast all day" } });
+  await waitFor(() => expect(screen.getByRole("button", { name: "Log application" })).toBeEnabled());
+  fireEvent.click(screen.getByRole("button", { name: "Log application" }));
+  await waitFor(() =>
+    expect(sent()).toMatchObject({
+      overrideReason: "overcast all day",
+      at: new Date(NOW_MS - 8 * 3_600_000).toISOString(),
+    }),
+  );
+});
+
 describe("beside the mix", () => {
   const living = () =>
     fieldOf({ stores: [fieldStoreOf({ methodId: "aerated-tea", recipe: bookDocument("aerated-tea") })] });
