@@ -13,7 +13,7 @@ setPrecision(1e-6);
  * Steps to a metre on which corners are laid, tried in turn: where outlines all but coincide the package finds no answer on one grid, and does on the
  * next. None is coarser than anybody stakes out.
  */
-const GRIDS = [1000, 997, 331, 100] as const;
+const GRIDS = [1000, 997, 331, 100, 991, 499, 211, 103] as const;
 
 // The set operations of the package work on the plane; its measures, which take degrees of the globe, are not used.
 const toPolygon = (ring: Ring, grid: number) =>
