@@ -3,6 +3,7 @@ import type { Context } from "@/services/context";
 import { addEquipment, noteEquipment } from "@/services/equipment";
 import { addForagePlace, addWormBin, noteWormBin, recordPick, visitForage } from "@/services/gather";
 import { weighMeasure } from "@/services/farm";
+import { takeBack } from "@/services/takenBack";
 import { noteLot, wasteLot, planBatch, receiveLot, addOwnIngredient, setSupply } from "@/services/shed";
 
 const DAY_H = 24;
@@ -273,6 +274,18 @@ async function gathering(tell: Telling): Promise<void> {
       what,
       at: tell.moment(daysAgo * DAY_H),
     });
+  // The scale's display was read twice: the second feed never was.
+  const twice = await noteWormBin(tell.context(4 * DAY_H - 0.1, 2), {
+    requestKey: tell.keyOf("fed twice"),
+    binId: bin.binId,
+    kind: "fed",
+    kg: 5,
+    what: "lettuce trimmings",
+  });
+  await takeBack(tell.context(4 * DAY_H - 0.2, 2), {
+    requestKey: tell.keyOf("not fed twice"),
+    rows: [{ kind: "bin-entry", id: twice.entryId }],
+  });
 }
 
 /** The shed's own chapter: tools on the wall, measures weighed, lots with their papers, places that rest, a worm bin, and what is planned. */

@@ -39,8 +39,11 @@ export interface Batch {
   readonly close: BatchClose | null;
 }
 
+/** How a batch is over; `taken-back` was started by a slip and never was. */
+export type CloseKind = "strained" | "discarded" | "taken-back";
+
 export interface BatchClose {
-  readonly kind: "strained" | "discarded";
+  readonly kind: CloseKind;
   readonly at: Date;
   readonly yieldL: number;
   /** What is weighed rather than measured: castings, mash, shell. */
@@ -89,7 +92,7 @@ interface BatchRow {
   labour_min: string;
   power_w: string;
   actor_name: string;
-  closed_as: "strained" | "discarded" | null;
+  closed_as: CloseKind | null;
   closed_at: Date;
   yield_l: string;
   yield_kg: string | null;
@@ -119,11 +122,12 @@ const SELECT = `
   left join actor closer on closer.id = done.actor_id`;
 const SELECT_RUNNING = `${SELECT} where done.batch_id is null order by batch.id`;
 const SELECT_ONE = `${SELECT} where batch.id = ?`;
-const SELECT_ALL = `${SELECT} order by batch.started_at desc, batch.id desc limit ?`;
-const SELECT_OF_METHOD = `${SELECT} where batch.method_id = ? order by batch.started_at desc, batch.id desc limit ?`;
+const WAS_MADE = "coalesce(done.kind, '') <> 'taken-back'";
+const SELECT_ALL = `${SELECT} where ${WAS_MADE} order by batch.started_at desc, batch.id desc limit ?`;
+const SELECT_OF_METHOD = `${SELECT} where batch.method_id = ? and ${WAS_MADE} order by batch.started_at desc, batch.id desc limit ?`;
 const SELECT_METHODS_MADE =
   "select distinct batch.method_id from batch join standing_close done on done.batch_id = batch.id where done.kind = 'strained'";
-const SELECT_METHODS_OF_VESSEL = "select distinct method_id from batch where vessel_id = ?";
+const SELECT_METHODS_OF_VESSEL = "select distinct method_id from standing_batch where vessel_id = ?";
 const LOCK_BATCH = "select id from batch where id = ? for update";
 const INSERT_BATCH = `
   insert into batch (vessel_id, method_id, school_id, recipe, filled_l, basis_amount, started_at, stated_c, labour_min, power_w, added_at, actor_id)
@@ -276,5 +280,5 @@ export const listNamedBatches = (
   select(
     db,
     `select batch.id, json_value(batch.recipe, '$.shortName') as name, vessel.name as vesselName
-     from batch join vessel on vessel.id = batch.vessel_id order by batch.id desc limit ${Math.floor(most)}`,
+     from standing_batch made join batch on batch.id = made.id join vessel on vessel.id = batch.vessel_id order by batch.id desc limit ${Math.floor(most)}`,
   );

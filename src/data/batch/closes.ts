@@ -1,5 +1,6 @@
 import "server-only";
 import { insert, select, type Queryable } from "../db";
+import type { CloseKind } from "./batches";
 
 /** What a batch left as it ended, as far as taking that back asks of it. */
 export interface LeftByEnd {
@@ -45,17 +46,32 @@ export const listLotsLeft = async (db: Queryable, batchId: number, since: Date):
     )
   ).map(toLeft);
 
+/** Whether anything hangs on a batch since its start: a line of its log, a picture, a figure, residue, something drawn off, a patch. */
+export async function isWrittenOf(db: Queryable, batchId: number): Promise<boolean> {
+  const [row] = await select<{ written: number }>(
+    db,
+    `select exists (select 1 from standing_entry where batch_id = ?)
+       or exists (select 1 from batch_photo where batch_id = ?)
+       or exists (select 1 from lab_result where batch_id = ?)
+       or exists (select 1 from batch_residue where batch_id = ?)
+       or exists (select 1 from patch_test where batch_id = ?)
+       or exists (select 1 from lot_on_hand where from_batch_id = ? and on_hand > 0) as written`,
+    [batchId, batchId, batchId, batchId, batchId, batchId],
+  );
+  return row?.written === 1;
+}
+
 /** The end of a batch that stands; null where it has none. */
 export async function findStandingClose(
   db: Queryable,
   batchId: number,
-): Promise<{ readonly id: number; readonly addedAt: Date } | null> {
-  const [row] = await select<{ id: number; added_at: Date }>(
+): Promise<{ readonly id: number; readonly kind: CloseKind; readonly addedAt: Date } | null> {
+  const [row] = await select<{ id: number; kind: CloseKind; added_at: Date }>(
     db,
-    "select id, added_at from standing_close where batch_id = ?",
+    "select id, kind, added_at from standing_close where batch_id = ?",
     [batchId],
   );
-  return row ? { id: row.id, addedAt: row.added_at } : null;
+  return row ? { id: row.id, kind: row.kind, addedAt: row.added_at } : null;
 }
 
 export const insertCloseTakenBack = (db: Queryable, closeId: number, at: Date, actorId: number): Promise<number> =>

@@ -17,6 +17,7 @@ export {
   lockBatch,
   type Batch,
   type BatchClose,
+  type CloseKind,
 } from "./batches";
 export {
   TOPPED_UP_L,
@@ -49,4 +50,11 @@ export { insertArranged, listArranged, type ArrangedTask } from "./arranged";
 export { insertTaskShare, listTaskShares, type DaySlot, type TaskShare } from "./taskShares";
 export { insertResidue, listResidues, type BatchResidue } from "./residues";
 export { listLastPh } from "./readings";
-export { findStandingClose, insertCloseTakenBack, listLotsLeft, listStoresLeft, type LeftByEnd } from "./closes";
+export {
+  findStandingClose,
+  insertCloseTakenBack,
+  isWrittenOf,
+  listLotsLeft,
+  listStoresLeft,
+  type LeftByEnd,
+} from "./closes";

@@ -10,11 +10,11 @@ export interface NamedFeeding extends Feeding {
 const SELECT_FEEDINGS = `
   select distinct lot.from_batch_id as from_id, movement.batch_id as into_id,
          json_value(giver.recipe, '$.shortName') as from_name, json_value(taker.recipe, '$.shortName') as into_name
-  from stock_movement movement
+  from standing_draw movement
   join lot on lot.id = movement.lot_id
   join batch giver on giver.id = lot.from_batch_id
   join batch taker on taker.id = movement.batch_id
-  where lot.from_batch_id is not null and movement.batch_id is not null`;
+  where lot.from_batch_id is not null`;
 
 /** Which batch went into which, over all that was ever made. */
 export const listFeedings = async (db: Queryable): Promise<NamedFeeding[]> =>

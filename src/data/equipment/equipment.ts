@@ -40,9 +40,9 @@ interface EquipmentRow {
 /** The latest event of each kind: all that its state follows from. */
 const SELECT_EVENTS = `
   select event.equipment_id, event.kind, event.batch_id, batch.method_id, event.batch_id is not null and standing_close.batch_id is null as batch_running, event.at
-  from equipment_event event
+  from standing_equipment_event event
   left join batch on batch.id = event.batch_id left join standing_close on standing_close.batch_id = event.batch_id
-  where event.id in (select max(id) from equipment_event group by equipment_id, kind) order by event.at, event.id`;
+  where event.id in (select max(id) from standing_equipment_event group by equipment_id, kind) order by event.at, event.id`;
 
 export async function listEquipment(db: Queryable): Promise<EquipmentState[]> {
   const [rows, events] = await Promise.all([
@@ -116,11 +116,11 @@ export const listUnwashed = async (
   select<{ name: string; usedAt: Date }>(
     db,
     `select equipment.name, max(used.at) as usedAt
-     from equipment join equipment_event used on used.equipment_id = equipment.id and used.kind = 'used'
+     from equipment join standing_equipment_event used on used.equipment_id = equipment.id and used.kind = 'used'
      left join standing_close done on done.batch_id = used.batch_id
      where equipment.kind in (${places(kinds)})
      group by equipment.id, equipment.name
-     having max(used.at) > coalesce((select max(washed.at) from equipment_event washed where washed.equipment_id = equipment.id and washed.kind = 'washed'), '1970-01-01')
+     having max(used.at) > coalesce((select max(washed.at) from standing_equipment_event washed where washed.equipment_id = equipment.id and washed.kind = 'washed'), '1970-01-01')
         and sum(done.batch_id is null) = 0
      order by usedAt`,
     [...kinds],

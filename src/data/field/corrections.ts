@@ -9,6 +9,8 @@ export interface StandingApplication {
   readonly storeId: number;
   readonly concentrateL: number;
   readonly at: Date;
+  /** When it was written down. */
+  readonly addedAt: Date;
   /** What a litre brought, g; null for what went on before that was kept. */
   readonly brings: BroughtAmounts | null;
   readonly plots: readonly { readonly plotId: number; readonly concentrateL: number }[];
@@ -21,10 +23,11 @@ export async function listStandingOfBlend(db: Queryable, id: number): Promise<St
     store_id: number;
     concentrate_l: string;
     at: Date;
+    added_at: Date;
     brings: BroughtAmounts | string | null;
   }>(
     db,
-    `select application.id, application.store_id, application.concentrate_l, application.at, application.brings
+    `select application.id, application.store_id, application.concentrate_l, application.at, application.added_at, application.brings
      from application asked join application on application.id = asked.id or application.blend_id = asked.blend_id
      where asked.id = ? and application.id not in (select application_id from application_taken_back) order by application.id`,
     [id],
@@ -40,6 +43,7 @@ export async function listStandingOfBlend(db: Queryable, id: number): Promise<St
     storeId: row.store_id,
     concentrateL: Number(row.concentrate_l),
     at: row.at,
+    addedAt: row.added_at,
     brings: typeof row.brings === "string" ? (JSON.parse(row.brings) as BroughtAmounts) : row.brings,
     plots: parts
       .filter(({ application_id }) => application_id === row.id)
@@ -50,16 +54,16 @@ export async function listStandingOfBlend(db: Queryable, id: number): Promise<St
 export const insertTakenBack = (
   db: Queryable,
   applicationId: number,
-  reason: string,
+  /** Why, and the application that took its place. */
+  { reason, anewId }: { readonly reason: string; readonly anewId: number | null },
   actorId: number,
   addedAt: Date,
 ): Promise<number> =>
-  insert(db, "insert into application_taken_back (application_id, reason, actor_id, added_at) values (?, ?, ?, ?)", [
-    applicationId,
-    reason,
-    actorId,
-    addedAt,
-  ]);
+  insert(
+    db,
+    "insert into application_taken_back (application_id, reason, anew_id, actor_id, added_at) values (?, ?, ?, ?, ?)",
+    [applicationId, reason, anewId, actorId, addedAt],
+  );
 
 /** What stands otherwise in an application that takes the place of another. */
 export interface Redated {

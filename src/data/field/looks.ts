@@ -35,8 +35,8 @@ export async function listLooks(
   const rows = await select<LookRow>(
     db,
     `select look.id, look.plot_id as plotId, look.at, look.signs, look.note, actor.name as actorName, look.public_id as publicId,
-       look.jpeg is not null as hasPhoto
-     from plot_look look join actor on actor.id = look.actor_id
+       look.has_photo as hasPhoto
+     from standing_look look join actor on actor.id = look.actor_id
      where look.at >= ?${plotId === null ? "" : " and look.plot_id = ?"} order by look.at desc, look.id desc`,
     plotId === null ? [since] : [since, plotId],
   );

@@ -42,7 +42,7 @@ const SELECT_PLACES = `
   from forage_place place where place.state = 'in-use' order by place.name`;
 const SELECT_VISITS = `
   select visit.place_id, visit.lot_id, visit.vigour, visit.note, visit.on_day, actor.name as actor_name
-  from forage_visit visit join actor on actor.id = visit.actor_id order by visit.on_day desc, visit.id desc limit 2000`;
+  from standing_visit visit join actor on actor.id = visit.actor_id order by visit.on_day desc, visit.id desc limit 2000`;
 
 export async function listForagePlaces(db: Queryable): Promise<ForagePlace[]> {
   const [places, visits] = await Promise.all([
@@ -105,7 +105,7 @@ export async function lockForagePlace(
   if (!row) return null;
   const taken = await select<{ on_day: string }>(
     db,
-    "select on_day from forage_visit where place_id = ? and lot_id is not null",
+    "select on_day from standing_visit where place_id = ? and lot_id is not null",
     [id],
   );
   return { name: row.name, kind: row.kind, restD: row.rest_d, takenOn: taken.map(({ on_day }) => on_day) };

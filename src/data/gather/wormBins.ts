@@ -16,7 +16,7 @@ export interface WormBin {
 
 const SELECT_ENTRIES = `
   select entry.bin_id, entry.kind, entry.kg, entry.what, entry.at, actor.name as actor_name
-  from worm_bin_entry entry join actor on actor.id = entry.actor_id order by entry.at, entry.id`;
+  from standing_bin_entry entry join actor on actor.id = entry.actor_id order by entry.at, entry.id`;
 
 export async function listWormBins(db: Queryable): Promise<WormBin[]> {
   const [bins, entries] = await Promise.all([

@@ -1,5 +1,6 @@
 import "server-only";
 import { select, type Queryable, type SqlValue } from "../db";
+import type { TakenBackKind } from "../takenBack";
 import { SOURCES, type HistoryCode, type HistoryPart, type Source } from "./sources";
 
 /** A line of the farm's history: who wrote what, when, and when it happened. */
@@ -18,6 +19,10 @@ export interface HistoryLine {
   readonly batchId: number | null;
   readonly plotId: number | null;
   readonly itemId: string | null;
+  /** As what it can be undone now; null where it cannot. */
+  readonly undo: TakenBackKind | null;
+  /** Whether it was undone. */
+  readonly isUndone: boolean;
 }
 
 export interface HistoryAsked {
@@ -44,6 +49,8 @@ interface Row {
   batch_id: number | null;
   plot_id: number | null;
   item_id: string | null;
+  undo_as: TakenBackKind | null;
+  is_undone: number;
 }
 
 /** One table's newest lines; each is asked for no more than is shown of all. */
@@ -55,10 +62,14 @@ function partOf(source: Source, asked: HistoryAsked): { readonly sql: string; re
     ...(source.where ? [source.where] : []),
   ];
   const value = (sql: string | undefined) => sql ?? "null";
+  const { undo } = source;
+  const undone = undo
+    ? `exists (select 1 from taken_back mark where mark.kind = '${undo.kind}' and mark.row_id = ${undo.row ?? source.id})`
+    : "false";
   const sql = `(select '${source.code}' as code, '${source.part}' as part, ${source.id} as id, ${source.added} as added_at, ${source.at ?? source.added} as at,
     ${source.actor} as actor_id, ${source.subject} as subject, cast(${value(source.word)} as char) as word, ${value(source.amount)} as amount,
     ${value(source.unit)} as unit, ${value(source.extra)} as extra, ${value(source.batchId)} as batch_id, ${value(source.plotId)} as plot_id,
-    ${value(source.itemId)} as item_id
+    ${value(source.itemId)} as item_id, ${undone} as is_undone, ${undo ? `if(${undo.when ?? "true"} and not ${undone}, '${undo.kind}', null)` : "null"} as undo_as
     from ${source.from} where ${where.join(" and ")} order by ${source.added} desc, ${source.id} desc limit ${Math.floor(asked.most)})`;
   return {
     sql,
@@ -95,5 +106,7 @@ export async function listHistory(db: Queryable, asked: HistoryAsked): Promise<H
     batchId: row.batch_id,
     plotId: row.plot_id,
     itemId: row.item_id,
+    undo: row.undo_as,
+    isUndone: Number(row.is_undone) === 1,
   }));
 }

@@ -27,7 +27,7 @@ interface MixingRow {
 const SELECT = `
   select mixing.id, mixing.vessel_id, mixing.plan_id, mixing.fill, mixing.started_at, actor.name as actor_name, mixing_end.at as end_at,
          mixing_end.batch_id as end_batch_id
-  from mixing join actor on actor.id = mixing.actor_id left join mixing_end on mixing_end.mixing_id = mixing.id`;
+  from mixing join actor on actor.id = mixing.actor_id left join standing_mixing_end mixing_end on mixing_end.mixing_id = mixing.id`;
 
 const toMixing = <Fill>(row: MixingRow): Mixing<Fill> => ({
   id: row.id,

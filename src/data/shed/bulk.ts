@@ -1,7 +1,7 @@
 import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
 import { select, type Queryable } from "../db";
-import { lotValues, type NewLot } from "./lots";
+import { LOT_COLUMNS, lotValues, type NewLot } from "./lots";
 import { type StockMovement } from "./movements";
 
 /** Rows of one insert: large enough to be quick, small enough to tell how far it is. */
@@ -20,8 +20,7 @@ export async function insertLots(
     const chunk = lots.slice(from, from + CHUNK);
     const ids = await select<{ id: number }>(
       db,
-      `insert into lot (ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, actor_id, added_at)
-       values ${rowsOf(chunk.length, 14)} returning id`,
+      `insert into lot (${LOT_COLUMNS.join(", ")}) values ${rowsOf(chunk.length, LOT_COLUMNS.length)} returning id`,
       chunk.flatMap(lotValues),
     );
     await insertMovements(

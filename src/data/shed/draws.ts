@@ -28,8 +28,10 @@ const DRAWS = `
   select movement.batch_id, movement.lot_id, lot.ingredient_id, lot.unit, lot.received_on, -sum(movement.change_by) as amount,
          coalesce(lot.cost_minor / nullif(balance.came_in, 0), 0) as unit_cost_minor
   from stock_movement movement join lot on lot.id = movement.lot_id join lot_balance balance on balance.lot_id = lot.id`;
-const SELECT_DRAWS_OF_BATCH = `${DRAWS} where movement.batch_id = ? group by movement.batch_id, lot.id order by min(movement.id)`;
-const SELECT_ALL_DRAWS = `${DRAWS} where movement.batch_id is not null group by movement.batch_id, lot.id order by movement.batch_id, min(movement.id)`;
+// What was put back is no draw.
+const PER_LOT = "group by movement.batch_id, lot.id having sum(movement.change_by) <> 0";
+const SELECT_DRAWS_OF_BATCH = `${DRAWS} where movement.batch_id = ? ${PER_LOT} order by min(movement.id)`;
+const SELECT_ALL_DRAWS = `${DRAWS} where movement.batch_id is not null ${PER_LOT} order by movement.batch_id, min(movement.id)`;
 
 const toDraw = (row: DrawRow): LotDraw => ({
   batchId: row.batch_id,
@@ -48,7 +50,7 @@ export async function listDrawsOfBatches(db: Queryable, batchIds: readonly numbe
   if (batchIds === null) return listAllDraws(db);
   if (batchIds.length === 0) return [];
   const marks = batchIds.map(() => "?").join(", ");
-  const sql = `${DRAWS} where movement.batch_id in (${marks}) group by movement.batch_id, lot.id order by movement.batch_id, min(movement.id)`;
+  const sql = `${DRAWS} where movement.batch_id in (${marks}) ${PER_LOT} order by movement.batch_id, min(movement.id)`;
   return (await select<DrawRow>(db, sql, [...batchIds])).map(toDraw);
 }
 export const listAllDraws = async (db: Queryable): Promise<LotDraw[]> =>
@@ -90,7 +92,7 @@ export async function listOriginsOf(db: Queryable, batchIds: readonly number[]):
   const rows = await select<OriginRow>(
     db,
     `select distinct lot.id, lot.ingredient_id, lot.received_on, lot.provenance
-     from stock_movement movement join lot on lot.id = movement.lot_id
+     from standing_draw movement join lot on lot.id = movement.lot_id
      where movement.batch_id in (${batchIds.map(() => "?").join(", ")}) and lot.provenance is not null`,
     [...batchIds],
   );
@@ -121,7 +123,7 @@ export async function listDrawnInto(db: Queryable, batchIds: readonly number[]):
   }>(
     db,
     `select movement.batch_id, lot.ingredient_id, lot.provenance, movement.at
-     from stock_movement movement join lot on lot.id = movement.lot_id where movement.batch_id in (${places})
+     from standing_draw movement join lot on lot.id = movement.lot_id where movement.batch_id in (${places})
      union all
      select line.batch_id, line.ingredient_id, null, batch.started_at
      from batch_line line join batch on batch.id = line.batch_id

@@ -28,8 +28,12 @@ export {
 export {
   findLedgerLine,
   insertStockMovement,
+  listDrawLines,
   listDrawnSince,
   listLedgerOf,
+  listLinesCameWith,
+  listLinesOfEntry,
+  listLinesOfLot,
   listReceipts,
   listUse,
   type DayFlow,

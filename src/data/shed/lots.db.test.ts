@@ -23,6 +23,7 @@ const lotOf = (change: Partial<NewLot> = {}): NewLot => ({
   place: "",
   provenance: {},
   fromBatchId: null,
+  cameWithBatchId: null,
   actorId: 1,
   addedAt: NOW,
   ...change,

@@ -19,6 +19,8 @@ export interface Lot {
   readonly place: string;
   readonly provenance: Provenance;
   readonly fromBatchId: number | null;
+  /** The batch that it was picked for, or with which it first came into the books; null for a lot that came in by itself. */
+  readonly cameWithBatchId: number | null;
   readonly onHand: number;
 }
 
@@ -41,11 +43,12 @@ interface LotRow {
   place: string;
   provenance: Provenance | string | null;
   from_batch_id: number | null;
+  came_with_batch_id: number | null;
   on_hand: string;
 }
 
 const COLUMNS =
-  "id, ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, on_hand";
+  "id, ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, came_with_batch_id, on_hand";
 const SELECT_ON_HAND = `select ${COLUMNS} from lot_on_hand where on_hand > 0 order by ingredient_id, received_on, id`;
 const SELECT_OF_INGREDIENT = `select ${COLUMNS} from lot_on_hand where ingredient_id = ? and on_hand > 0 order by received_on, id`;
 const SELECT_LOT = `select ${COLUMNS} from lot_on_hand where id = ?`;
@@ -53,9 +56,25 @@ const SELECT_LOT = `select ${COLUMNS} from lot_on_hand where id = ?`;
 const LOCK_BALANCES =
   "select lot_id from lot_balance where ingredient_id = ? and on_hand > 0 order by lot_id for update";
 const LOCK_BALANCE = "select lot_id from lot_balance where lot_id = ? for update";
-const INSERT_LOT = `
-  insert into lot (ingredient_id, own_ingredient_id, unit, origin, received_on, received, cost_minor, expires_on, note, place, provenance, from_batch_id, actor_id, added_at)
-  values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+/** What is written of a new lot, in the order of `lotValues`. */
+export const LOT_COLUMNS = [
+  "ingredient_id",
+  "own_ingredient_id",
+  "unit",
+  "origin",
+  "received_on",
+  "received",
+  "cost_minor",
+  "expires_on",
+  "note",
+  "place",
+  "provenance",
+  "from_batch_id",
+  "came_with_batch_id",
+  "actor_id",
+  "added_at",
+];
+const INSERT_LOT = `insert into lot (${LOT_COLUMNS.join(", ")}) values (${LOT_COLUMNS.map(() => "?").join(", ")})`;
 
 /** JSON arrives parsed from a table and as text through a view. */
 export const parsed = (value: Provenance | string | null): Provenance =>
@@ -75,6 +94,7 @@ const toLot = (row: LotRow): Lot => ({
   place: row.place,
   provenance: parsed(row.provenance),
   fromBatchId: row.from_batch_id,
+  cameWithBatchId: row.came_with_batch_id,
   onHand: Number(row.on_hand),
 });
 
@@ -118,6 +138,7 @@ export const lotValues = (lot: NewLot): SqlValue[] => [
   lot.place,
   Object.keys(lot.provenance).length === 0 ? null : JSON.stringify(lot.provenance),
   lot.fromBatchId,
+  lot.cameWithBatchId,
   lot.actorId,
   lot.addedAt,
 ];

@@ -8,6 +8,8 @@ export interface StockMovement {
   readonly changeBy: number;
   readonly kind: MovementKind;
   readonly batchId: number | null;
+  /** The line of a log that it belongs to: an addition, something drawn off. */
+  readonly entryId?: number | null;
   /** The line that this one puts right. */
   readonly correctsId?: number | null;
   readonly at: Date;
@@ -22,10 +24,13 @@ export interface LedgerLine {
   readonly changeBy: number;
   readonly kind: MovementKind;
   readonly batchId: number | null;
+  readonly entryId: number | null;
   readonly correctsId: number | null;
   readonly at: Date;
   readonly note: string;
   readonly actorName: string;
+  /** Whether a later line put it right. */
+  readonly corrected: boolean;
 }
 
 interface LineRow {
@@ -34,15 +39,17 @@ interface LineRow {
   change_by: string;
   kind: MovementKind;
   batch_id: number | null;
+  entry_id: number | null;
   corrects_id: number | null;
   at: Date;
   note: string;
   actor_name: string;
+  corrected: number;
 }
 
 const LINES = `
-  select movement.id, movement.lot_id, movement.change_by, movement.kind, movement.batch_id, movement.corrects_id, movement.at, movement.note,
-         actor.name as actor_name
+  select movement.id, movement.lot_id, movement.change_by, movement.kind, movement.batch_id, movement.entry_id, movement.corrects_id, movement.at, movement.note,
+         actor.name as actor_name, exists (select 1 from stock_movement fix where fix.corrects_id = movement.id) as corrected
   from stock_movement movement join actor on actor.id = movement.actor_id`;
 /** The newest lines of lots that still hold something, or did lately. */
 const OF_INGREDIENT = `
@@ -55,10 +62,12 @@ const toLine = (row: LineRow): LedgerLine => ({
   changeBy: Number(row.change_by),
   kind: row.kind,
   batchId: row.batch_id,
+  entryId: row.entry_id,
   correctsId: row.corrects_id,
   at: row.at,
   note: row.note,
   actorName: row.actor_name,
+  corrected: row.corrected === 1,
 });
 
 export const listLedgerOf = async (db: Queryable, ingredientId: string): Promise<LedgerLine[]> =>
@@ -68,6 +77,35 @@ export async function findLedgerLine(db: Queryable, id: number): Promise<LedgerL
   const [row] = await select<LineRow>(db, ONE, [id]);
   return row ? toLine(row) : null;
 }
+
+const listLines = async (db: Queryable, where: string, id: number): Promise<LedgerLine[]> =>
+  (
+    await select<LineRow>(
+      db,
+      `${LINES} where movement.kind in ('received', 'used') and ${where} order by movement.id`,
+      [id],
+    )
+  ).map(toLine);
+
+/** What a batch drew, line by line, oldest first. */
+export const listDrawLines = (db: Queryable, batchId: number): Promise<LedgerLine[]> =>
+  listLines(db, "movement.batch_id = ?", batchId);
+
+/** What belongs to a line of a batch's log, oldest first. */
+export const listLinesOfEntry = (db: Queryable, entryId: number): Promise<LedgerLine[]> =>
+  listLines(db, "movement.entry_id = ?", entryId);
+
+/** What brought in the lots that came with a batch. */
+export const listLinesCameWith = (db: Queryable, batchId: number): Promise<LedgerLine[]> =>
+  listLines(
+    db,
+    "movement.kind = 'received' and movement.lot_id in (select id from lot where came_with_batch_id = ?)",
+    batchId,
+  );
+
+/** All that ever came of a lot or went, oldest first. */
+export const listLinesOfLot = async (db: Queryable, lotId: number): Promise<LedgerLine[]> =>
+  (await select<LineRow>(db, `${LINES} where movement.lot_id = ? order by movement.id`, [lotId])).map(toLine);
 
 /** What was used of each ingredient in a day, or came in. */
 export interface DayFlow {
@@ -150,7 +188,7 @@ export async function listDrawnSince(db: Queryable): Promise<DrawnSince[]> {
 }
 
 const INSERT_MOVEMENT =
-  "insert into stock_movement (lot_id, change_by, kind, batch_id, corrects_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?, ?)";
+  "insert into stock_movement (lot_id, change_by, kind, batch_id, entry_id, corrects_id, at, actor_id, note) values (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 
 export const insertStockMovement = (db: Queryable, move: StockMovement): Promise<number> =>
   insert(db, INSERT_MOVEMENT, [
@@ -158,6 +196,7 @@ export const insertStockMovement = (db: Queryable, move: StockMovement): Promise
     move.changeBy.toFixed(3),
     move.kind,
     move.batchId,
+    move.entryId ?? null,
     move.correctsId ?? null,
     move.at,
     move.actorId,

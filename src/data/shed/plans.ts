@@ -50,11 +50,11 @@ interface PlanRow {
 const SELECT_OPEN = `
   select plan.id, plan.method_id, plan.school_id, plan.version_no, plan.vessel_id, vessel.name as vessel_name, plan.name, plan.basis_amount, plan.choice,
          plan.for_day, plan.note
-  from plan left join vessel on vessel.id = plan.vessel_id left join plan_end on plan_end.plan_id = plan.id
+  from plan left join vessel on vessel.id = plan.vessel_id left join standing_plan_end plan_end on plan_end.plan_id = plan.id
   where plan_end.plan_id is null order by plan.for_day, plan.id`;
 const SELECT_LINES = `
   select line.plan_id, line.ingredient_id, line.part, line.amount, line.on_day
-  from plan_line line left join plan_end on plan_end.plan_id = line.plan_id
+  from plan_line line left join standing_plan_end plan_end on plan_end.plan_id = line.plan_id
   where plan_end.plan_id is null order by line.plan_id, line.line_no`;
 
 /** Plans that have neither become a batch nor been given up, the soonest first. */
@@ -93,7 +93,7 @@ export async function listOpenPlans(db: Queryable): Promise<Plan[]> {
 export async function lockPlan(db: Queryable, id: number): Promise<{ readonly open: boolean } | null> {
   const [row] = await select<{ id: number }>(db, "select id from plan where id = ? for update", [id]);
   if (!row) return null;
-  const ended = await select(db, "select plan_id from plan_end where plan_id = ?", [id]);
+  const ended = await select(db, "select plan_id from standing_plan_end where plan_id = ?", [id]);
   return { open: ended.length === 0 };
 }
 

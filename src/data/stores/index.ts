@@ -3,9 +3,11 @@ import "server-only";
 export { copyStoreChecks, insertStoreCheck, listChecksOf, listStoreChecks } from "./storeChecks";
 export {
   countParts,
+  findStoreLine,
   insertStore,
   insertStoreExpiry,
   insertStoreMovement,
+  listStoreLines,
   listStoresOfBatch,
   listStoresOnHand,
   lockStore,

@@ -136,6 +136,27 @@ export const insertStoreMovement = (db: Queryable, move: StoreMovement): Promise
     move.note,
   ]);
 
+interface StoreLineRow {
+  id: number;
+  storeId: number;
+  changeByL: string;
+  kind: StoreMovement["kind"];
+}
+/** One thing that happened to what a container holds. */
+export type StoreLine = Omit<StoreLineRow, "changeByL"> & { readonly changeByL: number };
+
+const STORE_LINES = "select id, store_id as storeId, change_by_l as changeByL, kind from store_movement";
+const toStoreLine = (row: StoreLineRow): StoreLine => ({ ...row, changeByL: Number(row.changeByL) });
+
+/** All that happened to what a container holds, oldest first. */
+export const listStoreLines = async (db: Queryable, storeId: number): Promise<StoreLine[]> =>
+  (await select<StoreLineRow>(db, `${STORE_LINES} where store_id = ? order by id`, [storeId])).map(toStoreLine);
+
+export async function findStoreLine(db: Queryable, id: number): Promise<StoreLine | null> {
+  const [row] = await select<StoreLineRow>(db, `${STORE_LINES} where id = ?`, [id]);
+  return row ? toStoreLine(row) : null;
+}
+
 /** How many parts a batch has been poured into so far. */
 export async function countParts(db: Queryable, batchId: number): Promise<number> {
   const [row] = await select<{ n: number }>(db, "select coalesce(max(part_no), 1) as n from store where batch_id = ?", [

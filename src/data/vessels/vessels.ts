@@ -21,7 +21,8 @@ export interface Vessel {
 /** A vessel with its newest batch; `cleaned` tells whether it was washed since. */
 export interface VesselState extends Vessel {
   readonly batchId: number | null;
-  readonly closedAs: "strained" | "discarded" | null;
+  /** Whether its newest batch is over. */
+  readonly ended: boolean;
   readonly cleaned: boolean;
 }
 
@@ -40,17 +41,17 @@ interface VesselRow {
 }
 interface StateRow extends VesselRow {
   batch_id: number | null;
-  closed_as: "strained" | "discarded" | null;
+  ended: number;
   cleaned: number;
 }
 
 const COLUMNS =
   "vessel.id, vessel.name, vessel.kind, vessel.volume_l, vessel.diameter_m, vessel.site, vessel.air_w, vessel.held_before, vessel.state";
 const LATEST_BATCH = `
-  left join batch on batch.id = (select max(newest.id) from batch newest where newest.vessel_id = vessel.id)
+  left join batch on batch.id = (select max(newest.id) from standing_batch newest where newest.vessel_id = vessel.id)
   left join standing_close on standing_close.batch_id = batch.id
   left join standing_cleaning on standing_cleaning.batch_id = batch.id`;
-const STATE = `${COLUMNS}, batch.id as batch_id, standing_close.kind as closed_as, standing_cleaning.batch_id is not null as cleaned`;
+const STATE = `${COLUMNS}, batch.id as batch_id, standing_close.batch_id is not null as ended, standing_cleaning.batch_id is not null as cleaned`;
 const SELECT_STATES = `select ${STATE} from vessel ${LATEST_BATCH} order by vessel.sort_order, vessel.id`;
 const SELECT_STATE = `select ${STATE} from vessel ${LATEST_BATCH} where vessel.id = ?`;
 const LOCK_VESSEL = "select id from vessel where id = ? for update";
@@ -72,7 +73,7 @@ const toVessel = (row: VesselRow): Vessel => ({
 const toState = (row: StateRow): VesselState => ({
   ...toVessel(row),
   batchId: row.batch_id,
-  closedAs: row.closed_as,
+  ended: row.ended === 1,
   cleaned: row.cleaned === 1,
 });
 

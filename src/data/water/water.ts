@@ -59,8 +59,8 @@ interface StartRow {
 const SELECT_WATERS = `
   select source.id, source.name, source.kind, reading.free_mg_per_l, reading.total_mg_per_l, reading.at as read_at,
          level.volume_l
-           - coalesce((select sum(volume_l) from water_use where source_id = source.id and start_id is null and at > level.at), 0)
-           - coalesce((select sum(volume_l) from water_start where source_id = source.id and started_at > level.at), 0) as left_l
+           - coalesce((select sum(volume_l) from standing_water_use where source_id = source.id and start_id is null and at > level.at), 0)
+           - coalesce((select sum(volume_l) from standing_water_start where source_id = source.id and started_at > level.at), 0) as left_l
   from water_source source
   left join (select source_id, max(id) as id from water_reading group by source_id) latest on latest.source_id = source.id
   left join water_reading reading on reading.id = latest.id
@@ -70,9 +70,9 @@ const SELECT_ALL = `${SELECT_WATERS} where source.state = 'in-use' order by sour
 const SELECT_ONE = `${SELECT_WATERS} where source.id = ?`;
 const SELECT_STARTS = `
   select start.id, start.source_id, source.name as source_name, start.purpose, start.volume_l,
-         start.volume_l - coalesce((select sum(volume_l) from water_use where start_id = start.id), 0) as left_l,
+         start.volume_l - coalesce((select sum(volume_l) from standing_water_use where start_id = start.id), 0) as left_l,
          start.treatment, start.place, start.ascorbic_g, start.started_at, start.ready_at
-  from water_start start join water_source source on source.id = start.source_id`;
+  from standing_water_start start join water_source source on source.id = start.source_id`;
 // Water that has stood a week is no news any more, whether it was used or tipped out.
 const SELECT_OPEN = `${SELECT_STARTS} where start.started_at >= ? having left_l > 0 order by start.ready_at`;
 const LOCK_START = "select id from water_start where id = ? for update";
@@ -205,7 +205,7 @@ export async function findWaterOfBatch(
 ): Promise<{ sourceName: string; overrideReason: string | null } | null> {
   const [row] = await select<{ name: string; override_reason: string | null }>(
     db,
-    "select source.name, used.override_reason from water_use used join water_source source on source.id = used.source_id where used.batch_id = ?",
+    "select source.name, used.override_reason from standing_water_use used join water_source source on source.id = used.source_id where used.batch_id = ?",
     [batchId],
   );
   return row ? { sourceName: row.name, overrideReason: row.override_reason } : null;
@@ -216,7 +216,7 @@ export async function listRiverBatches(db: Queryable, batchIds: readonly number[
   if (batchIds.length === 0) return new Set();
   const rows = await select<{ batch_id: number }>(
     db,
-    `select distinct used.batch_id from water_use used join water_source source on source.id = used.source_id
+    `select distinct used.batch_id from standing_water_use used join water_source source on source.id = used.source_id
      where source.kind = 'river' and used.batch_id in (${batchIds.map(() => "?").join(", ")})`,
     [...batchIds],
   );

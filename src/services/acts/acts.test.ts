@@ -151,6 +151,8 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   },
   logEntry: { requestKey: KEY, batchId: 1, entry: { kind: "ph", value: 4.2, instrument: "meter", spot: "mid-depth" } },
   closeBatch: { requestKey: KEY, batchId: 1, kind: "strained", yieldL: 80, residue: "compost", labourMin: 20 },
+  takeBackStart: { requestKey: KEY, batchId: 1 },
+  takeBack: { requestKey: KEY, rows: [{ kind: "lot", id: 1 }] },
   takeBackEnd: { requestKey: KEY, batchId: 1 },
   logResidue: { requestKey: KEY, batchId: 1, what: "liquor", to: "trees", amount: 12, unit: "L" },
   cleanVessel: { requestKey: KEY, vesselId: 1 },

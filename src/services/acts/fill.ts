@@ -1,5 +1,5 @@
 import "server-only";
-import { fillVessel, startFirstDrum } from "../fill";
+import { fillVessel, startFirstDrum, takeBackStart } from "../fill";
 import { planBatch, dropPlan } from "../shed";
 
-export const FILL_ACTS = { fillVessel, startFirstDrum, planBatch, dropPlan } as const;
+export const FILL_ACTS = { fillVessel, startFirstDrum, takeBackStart, planBatch, dropPlan } as const;

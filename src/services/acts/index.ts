@@ -11,6 +11,7 @@ import { GATHER_ACTS } from "./gather";
 import { MIXING_ACTS } from "./mixing";
 import { SHED_ACTS } from "./shed";
 import { EQUIPMENT_ACTS } from "./equipment";
+import { UNDO_ACTS } from "./undo";
 import { WATER_ACTS } from "./water";
 import { YARD_ACTS } from "./yard";
 
@@ -29,6 +30,7 @@ export const ACTS = {
   field: FIELD_ACTS,
   devices: DEVICES_ACTS,
   farm: FARM_ACTS,
+  undo: UNDO_ACTS,
 } as const;
 export type Place = keyof typeof ACTS;
 export type ActsOf<P extends Place> = (typeof ACTS)[P];

@@ -65,18 +65,6 @@ export const addToBatch = act(
     if (conflict) throw refuse("clash", { why: conflict.why }, "/ingredientId");
     const farm = await findFarm(db);
     const timeZone = farm?.timeZone ?? "UTC";
-    if (!isWater) {
-      const lots = await drawOut(db, ctx, {
-        ingredient: item.id,
-        amount: request.amount,
-        batchId: batch.id,
-        at,
-        timeZone,
-        path: "/amount",
-        overrideReason: request.overrideReason,
-      });
-      await requireNoRing(db, batch.id, lots);
-    }
     const entryId = await insertEntry(db, {
       batchId: batch.id,
       kind: "act",
@@ -92,6 +80,19 @@ export const addToBatch = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
+    if (!isWater) {
+      const lots = await drawOut(db, ctx, {
+        ingredient: item.id,
+        amount: request.amount,
+        batchId: batch.id,
+        entryId,
+        at,
+        timeZone,
+        path: "/amount",
+        overrideReason: request.overrideReason,
+      });
+      await requireNoRing(db, batch.id, lots);
+    }
     await keepForecast(db, batch.id, entryId, ctx.now());
     return { entryId };
   },
@@ -116,6 +117,7 @@ async function takeIn(
   litres: number,
   ofL: number,
   at: Date,
+  entryId: number | null = null,
 ): Promise<number> {
   const recipe = recipeFrom(batch.recipe.document);
   if (!recipe.makes) throw refuse("no-ingredient", { method: recipe.name }, "/litres");
@@ -136,6 +138,7 @@ async function takeIn(
       fromBatchId: batch.id,
     },
     at,
+    entryId,
   );
 }
 
@@ -149,13 +152,12 @@ const TAKE_FROM_BATCH = object(["requestKey", "batchId", "litres"], {
 /** Draws some of a running batch off into the shed, to start another with. @throws {Refusal} */
 export const takeFromBatch = act(
   { name: "takeFromBatch", schema: TAKE_FROM_BATCH, may: "everybody" },
-  async (db, request, ctx): Promise<{ lotId: number }> => {
+  async (db, request, ctx): Promise<{ lotId: number; entryId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
     const standsL = standsIn(batch);
     if (!fits(request.litres, standsL)) throw refuse("more-than-stands", { standsL }, "/litres");
-    const lotId = await takeIn(db, ctx, batch, Math.min(request.litres, standsL), standsL, at);
-    await insertEntry(db, {
+    const entryId = await insertEntry(db, {
       batchId: batch.id,
       kind: "note",
       word: null,
@@ -170,7 +172,8 @@ export const takeFromBatch = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { lotId };
+    const lotId = await takeIn(db, ctx, batch, Math.min(request.litres, standsL), standsL, at, entryId);
+    return { lotId, entryId };
   },
 );
 
@@ -184,7 +187,7 @@ const MOVE_TO_SHED = object(["requestKey", "storeId", "litres"], {
 /** Moves part of a store to the shed, to serve as an ingredient. @throws {Refusal} */
 export const moveToShed = act(
   { name: "moveToShed", schema: MOVE_TO_SHED, may: "everybody" },
-  async (db, request, ctx): Promise<{ lotId: number }> => {
+  async (db, request, ctx): Promise<{ lotId: number; movementId: number }> => {
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
     const at = momentOf(ctx, request.at, store.shelfFrom);
@@ -192,7 +195,7 @@ export const moveToShed = act(
     const batch = await lockBatch(db, store.batchId);
     const litres = Math.min(request.litres, store.onHandL);
     const lotId = await takeIn(db, ctx, batch!, litres, batch!.close?.yieldL || batch!.filledL, at);
-    await insertStoreMovement(db, {
+    const movementId = await insertStoreMovement(db, {
       storeId: store.id,
       changeByL: -litres,
       kind: "moved",
@@ -201,6 +204,6 @@ export const moveToShed = act(
       actorId: ctx.actor.id,
       note: "",
     });
-    return { lotId };
+    return { lotId, movementId };
   },
 );

@@ -16,9 +16,11 @@ import {
 import { act, type Asked } from "../act";
 import { lockBatch, type Batch, findEntry, insertEntry, type NewEntry } from "@/data/batch";
 import type { Queryable } from "@/data/db";
+import { listLinesOfEntry } from "@/data/shed";
 import { keepForecast } from "../ferment";
 import { refuse } from "../refusal";
 import { requireRoomFor } from "../fill";
+import { putBack } from "../shed";
 import { momentOf } from "../checks";
 
 type LoggedThing = Asked<typeof LOG_ENTRY>["entry"];
@@ -54,10 +56,12 @@ function valuesOf(entry: LoggedThing): EntryValues {
   }
 }
 
-async function requireCorrectable(db: Queryable, id: number, batch: Batch): Promise<void> {
+/** The entry that is corrected. @throws {Refusal} where something went out of stock with it and it is not crossed out but said otherwise */
+async function requireCorrectable(db: Queryable, id: number, batch: Batch, entry: LoggedThing): Promise<void> {
   const earlier = await findEntry(db, id);
   if (!earlier || earlier.batchId !== batch.id) throw refuse("not-found", { thing: "entry" }, "/correctsId");
   if (earlier.correctedById !== null) throw refuse("entry-corrected", {});
+  if (earlier.moved && entry.kind !== "withdrawn") throw refuse("entry-moved-stock", {}, "/entry/kind");
 }
 
 const entry = <const K extends string, const P extends Record<string, unknown>, const R extends readonly string[]>(
@@ -121,7 +125,11 @@ export const logEntry = act(
     // A closed batch takes corrections of what was logged, nothing new.
     if (batch.close && correctsId === null)
       throw refuse("batch-closed", { as: batch.close.kind, by: batch.close.actorName });
-    if (correctsId !== null) await requireCorrectable(db, correctsId, batch);
+    if (correctsId !== null) {
+      await requireCorrectable(db, correctsId, batch, request.entry);
+      // What an addition took is in stock again, what was drawn off never was.
+      await putBack(db, ctx, await listLinesOfEntry(db, correctsId), "/correctsId");
+    }
     if (request.entry.kind === "act" && request.entry.act === "topped-up" && correctsId === null)
       await requireRoomFor(db, batch, request.entry.litres ?? 0, "/entry/litres");
     const at = momentOf(ctx, request.at, batch.startedAt);

@@ -16,7 +16,6 @@ import { keepForecast } from "../ferment";
 import { refuse } from "../refusal";
 
 const TAKE_BACK = object(["requestKey", "batchId"], { requestKey: REQUEST_KEY, batchId: ROW_ID });
-const NOTE = "its end was taken back";
 
 /** What was left untouched since. @throws {Refusal} for what was used, poured or counted: that comes first */
 function untouched(left: readonly LeftByEnd[], came: string): readonly LeftByEnd[] {
@@ -41,9 +40,10 @@ export const takeBackEnd = act(
     const vessel = (await lockVessel(db, batch.vesselId))!;
     const close = await findStandingClose(db, batchId);
     if (!close) throw refuse("not-ended", {}, "/batchId");
+    if (close.kind === "taken-back") throw refuse("never-started", {}, "/batchId");
     if (vessel.batchId !== batchId) throw refuse("end-vessel-taken", { vessel: vessel.name }, "/batchId");
     if (vessel.cleaned) throw refuse("end-vessel-washed", { vessel: vessel.name }, "/batchId");
-    const moved = { at: ctx.now(), actorId: ctx.actor.id, note: NOTE, kind: "corrected" as const };
+    const moved = { at: ctx.now(), actorId: ctx.actor.id, note: "", kind: "corrected" as const };
     // Locked first, and looked at then: somebody may be pouring from one just now.
     for (const { id } of await listStoresLeft(db, batchId)) await lockStore(db, id);
     for (const { id } of await listLotsLeft(db, batchId, close.addedAt)) await lockLot(db, id);

@@ -14,7 +14,7 @@ const NOT_WASHED = object(["requestKey", "vesselId"], { requestKey: REQUEST_KEY,
 async function lockEnded(db: Queryable, vesselId: number): Promise<VesselState> {
   const vessel = await lockVessel(db, vesselId);
   if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
-  if (vessel.batchId !== null && vessel.closedAs === null)
+  if (vessel.batchId !== null && !vessel.ended)
     throw refuse("vessel-holds-batch", { vessel: vessel.name }, "/vesselId");
   return vessel;
 }

@@ -62,12 +62,12 @@ const NOTE_EQUIPMENT = object(["requestKey", "equipmentId", "kind"], {
 /** A tool was washed, calibrated, broken, mended, or put to a batch. @throws {Refusal} */
 export const noteEquipment = act(
   { name: "noteEquipment", schema: NOTE_EQUIPMENT, may: "everybody" },
-  async (db, request, ctx): Promise<{ equipmentId: number }> => {
+  async (db, request, ctx): Promise<{ equipmentId: number; eventId: number }> => {
     if (!(await lockEquipment(db, request.equipmentId))) throw refuse("not-found", { thing: "tool" }, "/equipmentId");
     const batchId = request.batchId ?? null;
     if ((request.kind === "used") !== (batchId !== null)) throw refuse("used-in-batch-only", {}, "/batchId");
     if (batchId !== null && !(await findBatch(db, batchId))) throw refuse("not-found", { thing: "batch" }, "/batchId");
-    await insertEquipmentEvent(db, {
+    const eventId = await insertEquipmentEvent(db, {
       equipmentId: request.equipmentId,
       kind: request.kind,
       batchId,
@@ -75,7 +75,7 @@ export const noteEquipment = act(
       at: momentOf(ctx, request.at),
       actorId: ctx.actor.id,
     });
-    return { equipmentId: request.equipmentId };
+    return { equipmentId: request.equipmentId, eventId };
   },
 );
 

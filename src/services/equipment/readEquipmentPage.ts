@@ -82,7 +82,7 @@ export async function readEquipmentPage(ctx: Context, farm: Farm): Promise<Equip
     today,
     equipment,
     carriers,
-    dirtyVessels: vessels.filter(({ closedAs, cleaned }) => closedAs !== null && !cleaned).map(({ name }) => name),
+    dirtyVessels: vessels.filter(({ ended, cleaned }) => ended && !cleaned).map(({ name }) => name),
     lacks: lacks.filter(({ gaps }) => gaps.length > 0),
     running: running.map(({ id, recipe, vesselName }) => ({ id, name: `${recipe.shortName} in ${vesselName}` })),
   };

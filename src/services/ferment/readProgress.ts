@@ -13,6 +13,7 @@ import {
   listForecastsOfBatch,
   listStandingOf,
   type Entry,
+  type CloseKind,
 } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import type { VesselReading } from "@/data/devices";
@@ -80,7 +81,7 @@ export interface Progress {
   readonly earlier: readonly {
     readonly batchId: number;
     readonly startedMs: number;
-    readonly outcome: "strained" | "discarded";
+    readonly outcome: CloseKind;
     readonly closedD: number;
     readonly readings: readonly { readonly day: number; readonly value: number }[];
   }[];

@@ -1,5 +1,5 @@
 import "server-only";
-import { MOMENT, NEEDED_REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { MOMENT, NEEDED_REASON, REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { timesBrought } from "@/core/apply/brought";
 import { daysBetween } from "@/core/calendar";
 import type { Queryable } from "@/data/db";
@@ -21,10 +21,14 @@ import { momentOf } from "../checks";
 import { refuse } from "../refusal";
 import { weatherAt } from "../weather";
 
-const TAKE_BACK = object(["requestKey", "applicationId", "reason"], {
+/** So long after it was written down a slip explains itself. */
+const AT_ONCE_MS = 10 * 60_000;
+
+const TAKE_BACK = object(["requestKey", "applicationId"], {
   requestKey: REQUEST_KEY,
   applicationId: ROW_ID,
-  reason: NEEDED_REASON,
+  /** None for a slip that is seen at once. */
+  reason: REASON,
 });
 
 /**
@@ -54,9 +58,11 @@ export const takeBackApplication = act(
     const { applicationId } = request;
     const { standing } = await lockStanding(db, applicationId);
     const clock = { timeZone: (await findFarm(db))?.timeZone ?? "UTC" };
-    const reason = request.reason.trim();
+    const reason = request.reason?.trim() ?? "";
+    const writtenMs = Math.max(...standing.map(({ addedAt }) => addedAt.getTime()));
+    if (reason === "" && ctx.now().getTime() - writtenMs > AT_ONCE_MS) throw refuse("needed", {}, "/reason");
     for (const { id, storeId, concentrateL, at, brings, plots } of standing) {
-      await insertTakenBack(db, id, reason, ctx.actor.id, ctx.now());
+      await insertTakenBack(db, id, { reason, anewId: null }, ctx.actor.id, ctx.now());
       if (brings)
         for (const plot of plots)
           await addToBrought(db, plot.plotId, isoDay(at, clock), timesBrought(brings, -plot.concentrateL));
@@ -67,7 +73,7 @@ export const takeBackApplication = act(
         applicationId: null,
         at: ctx.now(),
         actorId: ctx.actor.id,
-        note: `taken back: ${reason}`.slice(0, 200),
+        note: reason.slice(0, 200),
       });
     }
     await seekLatest(
@@ -97,7 +103,7 @@ export const redateApplication = act(
     const at = momentOf(ctx, request.at, new Date(Math.max(...stores.map(({ shelfFrom }) => shelfFrom.getTime()))));
     const farm = await findFarm(db);
     const clock = { timeZone: farm?.timeZone ?? "UTC" };
-    const reason = `Another date: ${request.reason.trim()}`.slice(0, 300);
+    const reason = request.reason.trim();
     const blendId = standing.length > 1 ? await insertBlend(db, ctx.now()) : null;
     const made = new Map<number, number>();
     for (const { id, storeId, concentrateL, at: before, brings, plots } of standing) {
@@ -110,7 +116,7 @@ export const redateApplication = act(
       );
       made.set(id, copyId);
       const steps = await listStepsOf(db, id);
-      await insertTakenBack(db, id, reason, ctx.actor.id, ctx.now());
+      await insertTakenBack(db, id, { reason, anewId: copyId }, ctx.actor.id, ctx.now());
       // Whoever puts a date right has not done the step; and it was done, whatever became of the job since.
       for (const step of steps)
         await insertJobDone(db, {

@@ -158,6 +158,7 @@ export async function lotRows(
           place: lot.place,
           provenance: {},
           fromBatchId: null,
+          cameWithBatchId: null,
           actorId: ctx.actor.id,
           addedAt: ctx.now(),
         })),

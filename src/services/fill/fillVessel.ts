@@ -62,9 +62,10 @@ async function drawLine(
       received: line.amount,
       costMinor: 0,
       expiresOn: null,
-      note: "picked for this batch",
+      note: "",
       provenance: plant,
       fromBatchId: null,
+      cameWithBatchId: batchId,
     },
     startedAt,
   );
@@ -96,9 +97,10 @@ async function bookFromElsewhere(
       received: Number(short.toFixed(3)),
       costMinor: 0,
       expiresOn: null,
-      note: `not recorded before; went into batch ${batchId}`,
+      note: "",
       provenance: {},
       fromBatchId: null,
+      cameWithBatchId: batchId,
     },
     startedAt,
   );

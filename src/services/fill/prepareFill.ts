@@ -20,8 +20,7 @@ type FillLine = FillRequest["lines"][number];
 function requireFree(vessel: VesselState | null): VesselState {
   if (!vessel) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
   if (vessel.state !== "in-use") throw refuse("vessel-away", { vessel: vessel.name, state: vessel.state }, "/vesselId");
-  if (vessel.batchId !== null && vessel.closedAs === null)
-    throw refuse("vessel-filled", { vessel: vessel.name }, "/vesselId");
+  if (vessel.batchId !== null && !vessel.ended) throw refuse("vessel-filled", { vessel: vessel.name }, "/vesselId");
   if (vessel.batchId !== null && !vessel.cleaned) throw refuse("vessel-dirty", { vessel: vessel.name }, "/vesselId");
   return vessel;
 }
@@ -89,6 +88,18 @@ async function requireKeptApart(db: Queryable, vessel: VesselState, recipe: Reci
   if (dung) throw refuse("vessel-of-dung", { vessel: vessel.name, held: dung.name }, "/methodId");
 }
 
+/** A vessel that nothing is in and nobody fills, locked. @param mixingId a filling that may be the one in it @throws {Refusal} */
+export async function requireFreeVessel(
+  db: Queryable,
+  vesselId: number,
+  mixingId: number | null = null,
+): Promise<VesselState> {
+  const vessel = requireFree(await lockVessel(db, vesselId));
+  const mixing = (await listOpenMixings(db)).find((open) => open.vesselId === vesselId && open.id !== mixingId);
+  if (mixing) throw refuse("vessel-mixing", { vessel: vessel.name, by: mixing.actorName }, "/vesselId");
+  return vessel;
+}
+
 /** A vessel that is free, has air where the recipe needs it, and held no dung where it may not. @throws {Refusal} */
 export async function requireVesselFor(
   db: Queryable,
@@ -96,9 +107,7 @@ export async function requireVesselFor(
   recipe: Recipe,
   mixingId: number | null = null,
 ): Promise<VesselState> {
-  const vessel = requireFree(await lockVessel(db, vesselId));
-  const mixing = (await listOpenMixings(db)).find((open) => open.vesselId === vesselId && open.id !== mixingId);
-  if (mixing) throw refuse("vessel-mixing", { vessel: vessel.name, by: mixing.actorName }, "/vesselId");
+  const vessel = await requireFreeVessel(db, vesselId, mixingId);
   if (recipe.aerated && vessel.airW === 0)
     throw refuse("vessel-without-air", { vessel: vessel.name, method: recipe.name }, "/methodId");
   await requireKeptApart(db, vessel, recipe);

@@ -47,8 +47,8 @@ export async function readFind({ pool }: Context): Promise<{ readonly things: re
   });
   return {
     things: [
-      ...vessels.map(({ id, name, batchId, closedAs, site }) =>
-        thing("vessel", id, name, site, batchId !== null && closedAs === null ? `/batches/${batchId}` : "/farm/vessel"),
+      ...vessels.map(({ id, name, batchId, ended, site }) =>
+        thing("vessel", id, name, site, batchId !== null && !ended ? `/batches/${batchId}` : "/farm/vessel"),
       ),
       ...batches.map(({ id, name, vesselName }) => thing("batch", id, `${name} ${id}`, vesselName, `/batches/${id}`)),
       ...stores.map(({ id, label, place, batchId }) => thing("container", id, label, place, `/batches/${batchId}`)),

@@ -213,7 +213,7 @@ const NOTE_WORM_BIN = object(["requestKey", "binId", "kind", "kg"], {
 /** A bin was fed, weighed, or its castings taken; castings go into the shed once a ball of them held. @throws {Refusal} */
 export const noteWormBin = act(
   { name: "noteWormBin", schema: NOTE_WORM_BIN, may: "everybody" },
-  async (db, request, ctx): Promise<{ lotId: number | null }> => {
+  async (db, request, ctx): Promise<{ lotId: number | null; entryId: number }> => {
     const bin = await lockWormBin(db, request.binId);
     if (!bin) throw refuse("not-found", { thing: "bin" }, "/binId");
     if (request.kind !== "note" && !(request.kg > 0)) throw refuse("how-many-kg", {}, "/kg");
@@ -244,7 +244,7 @@ export const noteWormBin = act(
         provenance: { overrideReason: reason === "" ? null : reason },
       });
     }
-    await insertWormBinEntry(db, {
+    const entryId = await insertWormBinEntry(db, {
       binId: request.binId,
       kind: request.kind,
       kg: request.kg,
@@ -253,6 +253,6 @@ export const noteWormBin = act(
       at,
       actorId: ctx.actor.id,
     });
-    return { lotId };
+    return { lotId, entryId };
   },
 );

@@ -2,7 +2,7 @@ import "server-only";
 import { isOnPlan } from "@/core/apply/elsewhere";
 import type { BatchCost } from "@/core/money/batchCost";
 import { listPlotApplications, type PlotApplication, listPlots } from "@/data/field";
-import { listBatches } from "@/data/batch";
+import { listBatches, type CloseKind } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { listAllDraws, type LotDraw } from "@/data/shed";
 import { isoDay } from "@/formats/times";
@@ -15,7 +15,7 @@ export interface LedgerBatch {
   readonly name: string;
   readonly vesselName: string;
   readonly startedMs: number;
-  readonly outcome: "running" | "strained" | "discarded";
+  readonly outcome: "running" | CloseKind;
   readonly yieldL: number | null;
   readonly cost: BatchCost;
 }

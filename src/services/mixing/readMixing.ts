@@ -86,7 +86,7 @@ async function viewOf(
     lines: fill.lines.map(({ ingredientId, part }) => ({ ingredientId, part })),
     waters,
     freeVessels: vessels
-      .filter((one) => one.id !== vesselId && (one.batchId === null || (one.closedAs !== null && one.cleaned)))
+      .filter((one) => one.id !== vesselId && (one.batchId === null || (one.ended && one.cleaned)))
       .map(({ id, name }) => ({ id, name })),
   };
 }

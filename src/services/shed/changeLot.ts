@@ -44,11 +44,11 @@ const WASTE_LOT = object(["requestKey", "lotId", "amount", "reason"], {
 /** Some of a lot is thrown out, spilt or gone off; or used for something that is no batch. @throws {Refusal} for more than there is */
 export const wasteLot = act(
   { name: "wasteLot", schema: WASTE_LOT, may: "everybody" },
-  async (db, request, ctx): Promise<{ lotId: number }> => {
+  async (db, request, ctx): Promise<{ lotId: number; movementIds: number[] }> => {
     const lot = await requireLot(db, request.lotId);
     if (toMilli(request.amount) > toMilli(lot.onHand))
       throw refuse("short-of-lot", { left: { amount: lot.onHand, unit: lot.unit } }, "/amount");
-    await insertStockMovement(db, {
+    const movementId = await insertStockMovement(db, {
       lotId: lot.id,
       changeBy: -request.amount,
       kind: request.usedElsewhere === true ? "used" : "wasted",
@@ -57,7 +57,7 @@ export const wasteLot = act(
       actorId: ctx.actor.id,
       note: request.reason.trim(),
     });
-    return { lotId: lot.id };
+    return { lotId: lot.id, movementIds: [movementId] };
   },
 );
 
@@ -127,8 +127,8 @@ const COUNT_STOCK = object(["requestKey", "lines"], {
  */
 export const countStock = act(
   { name: "countStock", schema: COUNT_STOCK, may: "everybody" },
-  async (db, request, ctx): Promise<{ changed: number }> => {
-    let changed = 0;
+  async (db, request, ctx): Promise<{ changed: number; movementIds: number[] }> => {
+    const movementIds: number[] = [];
     const lines = request.lines.map((line, index) => ({ ...line, index })).toSorted((a, b) => a.lotId - b.lotId);
     for (const { lotId, counted, expected, index } of lines) {
       const lot = await requireLot(db, lotId, `/lines/${index}/lotId`);
@@ -136,18 +136,19 @@ export const countStock = act(
       if (differenceMilli === 0) continue;
       if (toMilli(lot.onHand) + differenceMilli < 0)
         throw refuse("lot-counted-wrong", { left: { amount: lot.onHand, unit: lot.unit } }, `/lines/${index}/counted`);
-      await insertStockMovement(db, {
-        lotId,
-        changeBy: differenceMilli / 1000,
-        kind: "counted",
-        batchId: null,
-        at: ctx.now(),
-        actorId: ctx.actor.id,
-        note: request.note ?? "",
-      });
-      changed += 1;
+      movementIds.push(
+        await insertStockMovement(db, {
+          lotId,
+          changeBy: differenceMilli / 1000,
+          kind: "counted",
+          batchId: null,
+          at: ctx.now(),
+          actorId: ctx.actor.id,
+          note: request.note ?? "",
+        }),
+      );
     }
-    return { changed };
+    return { changed: movementIds.length, movementIds };
   },
 );
 

@@ -9,6 +9,6 @@ export { readItem, type ItemView } from "./readItem";
 export { readShed, readShelf, type ShedStore, type ShedView, type ShelfItem } from "./readShed";
 export { readShopping, type ShoppingLine, type ShoppingView } from "./readShopping";
 export { bookLot, lotFault, receiveLot } from "./receiveLot";
-export { bookIn, drawOut, chooseDraw } from "./shedBook";
+export { bookIn, drawOut, chooseDraw, putBack } from "./shedBook";
 export { readShelfLots } from "./shelf";
 export { addOwnIngredient, setSupply } from "./terms";

@@ -45,7 +45,7 @@ async function requireVesselFree(
   const untilDay = addDays(forDay, await busyDays(ctx, farm, recipe));
   const taken = (name: string, from: string, until: string) =>
     refuse("vessel-planned", { vessel: vessel.name, method: name, from, until }, "/forDay");
-  if (vessel.batchId !== null && vessel.closedAs === null) {
+  if (vessel.batchId !== null && !vessel.ended) {
     const running = await findBatch(db, vessel.batchId);
     if (running) {
       const from = isoDay(running.startedAt, farm);

@@ -3,22 +3,29 @@ import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import { fits } from "@/core/quantity/fits";
 import { drawOldestFirst, toMilli } from "@/core/stock/drawOldest";
 import type { Queryable } from "@/data/db";
-import { insertLot, lockLots, type Lot, type NewLot, insertStockMovement } from "@/data/shed";
+import { insertLot, insertStockMovement, lockLot, lockLots, type LedgerLine, type Lot, type NewLot } from "@/data/shed";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
 import { stateLotsOf } from "./lotStates";
 
-type Optional = "ownId" | "place" | "provenance";
+type Optional = "ownId" | "place" | "provenance" | "cameWithBatchId";
 type LotIn = Omit<NewLot, "unit" | "actorId" | "addedAt" | "ingredientId" | Optional> &
   Partial<Pick<NewLot, Optional>> & { readonly ingredientId: IngredientId };
 
-/** A lot comes into the shed, with the movement that puts it there. */
-export async function bookIn(db: Queryable, ctx: Context, lot: LotIn, at: Date): Promise<number> {
+/** A lot comes into the shed, with the movement that puts it there. @param entryId the line of a log that tells of it */
+export async function bookIn(
+  db: Queryable,
+  ctx: Context,
+  lot: LotIn,
+  at: Date,
+  entryId: number | null = null,
+): Promise<number> {
   const lotId = await insertLot(db, {
     ownId: null,
     place: "",
     provenance: {},
+    cameWithBatchId: null,
     ...lot,
     unit: findIngredient(lot.ingredientId).stockUnit,
     actorId: ctx.actor.id,
@@ -29,6 +36,7 @@ export async function bookIn(db: Queryable, ctx: Context, lot: LotIn, at: Date):
     changeBy: lot.received,
     kind: "received",
     batchId: null,
+    entryId,
     at,
     actorId: ctx.actor.id,
     note: "",
@@ -50,6 +58,8 @@ export interface DrawRequest {
   readonly timeZone: string;
   readonly path: string;
   readonly onlyLotId?: number;
+  /** The line of the log that tells of it, for what goes in after the start. */
+  readonly entryId?: number;
   /** Why a lot that is held goes in all the same; kept with the draw. */
   readonly overrideReason?: string | null | undefined;
 }
@@ -112,9 +122,34 @@ export async function drawOut(db: Queryable, ctx: Context, draw: DrawRequest): P
       changeBy: -amount,
       kind: "used",
       batchId: draw.batchId,
+      entryId: draw.entryId ?? null,
       at: draw.at,
       actorId: ctx.actor.id,
       note,
     });
   return draws.map(({ lotId }) => lotId);
+}
+
+/**
+ * Puts lines of the ledger to nothing, as slips: what was drawn is in stock again, what came in never did.
+ * @throws {Refusal} at the path, where a line was corrected by hand since, or some of what came in is used
+ */
+export async function putBack(db: Queryable, ctx: Context, lines: readonly LedgerLine[], path: string): Promise<void> {
+  for (const line of lines.toSorted((a, b) => a.lotId - b.lotId || a.id - b.id)) {
+    const lot = (await lockLot(db, line.lotId))!;
+    const { name } = findIngredient(lot.ingredientId);
+    if (line.corrected) throw refuse("stock-corrected", { name }, path);
+    if (toMilli(lot.onHand) < toMilli(line.changeBy)) throw refuse("lot-used", { name }, path);
+    await insertStockMovement(db, {
+      lotId: line.lotId,
+      changeBy: -line.changeBy,
+      kind: "corrected",
+      batchId: line.batchId,
+      entryId: line.entryId,
+      correctsId: line.id,
+      at: ctx.now(),
+      actorId: ctx.actor.id,
+      note: "",
+    });
+  }
 }

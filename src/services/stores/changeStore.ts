@@ -57,12 +57,13 @@ const EMPTY_STORE = object(["requestKey", "storeId", "litres", "to", "reason"], 
 /** What is past its peak goes to the heap, onto bare ground or out, with the reason; it stays in the books. @throws {Refusal} */
 export const emptyStore = act(
   { name: "emptyStore", schema: EMPTY_STORE, may: "everybody" },
-  async (db, request, ctx): Promise<{ storeId: number }> => {
+  async (db, request, ctx): Promise<{ storeId: number; movementId: number }> => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
     await requireLitres(db, store, request.litres, "/litres");
-    await move(db, ctx, store.id, -Math.min(request.litres, store.onHandL), request.to, at, request.reason.trim());
-    return { storeId: store.id };
+    const litres = Math.min(request.litres, store.onHandL);
+    const movementId = await move(db, ctx, store.id, -litres, request.to, at, request.reason.trim());
+    return { storeId: store.id, movementId };
   },
 );
 
@@ -76,11 +77,12 @@ const COUNT_STORE = object(["requestKey", "storeId", "litres"], {
 /** A store was measured: the difference is a line of its own. @throws {Refusal} */
 export const countStore = act(
   { name: "countStore", schema: COUNT_STORE, may: "everybody" },
-  async (db, request, ctx): Promise<{ storeId: number }> => {
+  async (db, request, ctx): Promise<{ storeId: number; movementId: number | null }> => {
     const store = await requireStore(db, request.storeId);
     const difference = Math.round((request.litres - store.onHandL) * 1000) / 1000;
-    if (difference !== 0) await move(db, ctx, store.id, difference, "counted", ctx.now(), request.reason ?? "");
-    return { storeId: store.id };
+    const movementId =
+      difference === 0 ? null : await move(db, ctx, store.id, difference, "counted", ctx.now(), request.reason ?? "");
+    return { storeId: store.id, movementId };
   },
 );
 

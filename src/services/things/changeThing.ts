@@ -96,7 +96,7 @@ const SHORT_TEXT = (maxLength: number) => ({ type: "string", maxLength }) as con
 /** A full vessel can't be smaller than what stands in it. */
 const vesselHolds: Check = async (db, id, asked) => {
   const vessel = await lockVessel(db, id);
-  if (!vessel || vessel.batchId === null || vessel.closedAs !== null || typeof asked.volumeL !== "number") return;
+  if (!vessel || vessel.batchId === null || vessel.ended || typeof asked.volumeL !== "number") return;
   const batch = await findBatch(db, vessel.batchId);
   if (batch && !fits(batch.filledL, asked.volumeL))
     throw refuse("over-brim", { takesL: batch.filledL, vessel: vessel.name, holdsL: asked.volumeL }, "/volumeL");

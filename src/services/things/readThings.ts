@@ -29,9 +29,7 @@ export async function readThings(ctx: Context, farm: Farm, kind: ThingKind): Pro
     kind === "vessel" ? listVesselStates(ctx.pool) : [],
   ]);
   const retired = new Set(devices.filter(({ retiredAt }) => retiredAt !== null).map(({ id }) => id));
-  const filled = new Set(
-    vessels.filter(({ batchId, closedAs }) => batchId !== null && closedAs === null).map(({ id }) => id),
-  );
+  const filled = new Set(vessels.filter(({ batchId, ended }) => batchId !== null && !ended).map(({ id }) => id));
   return {
     farm: farmView(farm),
     kind,

@@ -23,8 +23,7 @@ const SET_THING_STATE = object(["requestKey", "kind", "id", "state"], {
 async function requireEmpty(db: Queryable, id: number): Promise<void> {
   const vessel = await lockVessel(db, id);
   if (!vessel) return;
-  if (vessel.batchId !== null && vessel.closedAs === null)
-    throw refuse("vessel-filled", { vessel: vessel.name }, "/id");
+  if (vessel.batchId !== null && !vessel.ended) throw refuse("vessel-filled", { vessel: vessel.name }, "/id");
   const mixing = (await listOpenMixings(db)).find(({ vesselId }) => vesselId === id);
   if (mixing) throw refuse("vessel-mixing", { vessel: vessel.name, by: mixing.actorName }, "/id");
 }

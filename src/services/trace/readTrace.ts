@@ -3,7 +3,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import { isElsewhere } from "@/core/apply/elsewhere";
 import type { UseId } from "@/core/book/uses";
 import { ancestorsOf, descendantsOf } from "@/core/stock/lineage";
-import { listBatchesById, listFeedings, type Batch } from "@/data/batch";
+import { listBatchesById, listFeedings, type Batch, type CloseKind } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import {
@@ -31,6 +31,7 @@ export interface TracedLot {
   /** The plant that was picked, and where; null where it was none. */
   readonly picked: { readonly species: string; readonly place: string } | null;
   readonly note: string;
+  readonly cameWithBatchId: number | null;
 }
 
 export interface TracedBatch {
@@ -40,8 +41,7 @@ export interface TracedBatch {
   readonly startedMs: number;
   readonly startedBy: string;
   /** How it ended; null while it runs. */
-  readonly closedAs: string | null;
-  readonly closedMs: number | null;
+  readonly close: { readonly kind: CloseKind; readonly atMs: number } | null;
   readonly lots: readonly TracedLot[];
   /** Batches that went into it. */
   readonly madeFrom: readonly number[];
@@ -234,8 +234,7 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
         vesselName: batch.vesselName,
         startedMs: batch.startedAt.getTime(),
         startedBy: batch.actorName,
-        closedAs: batch.close?.kind ?? null,
-        closedMs: batch.close?.at.getTime() ?? null,
+        close: batch.close && { kind: batch.close.kind, atMs: batch.close.at.getTime() },
         lots: draws
           .filter(({ batchId }) => batchId === batch.id)
           .map(({ lotId, amount, unit }) => {
@@ -250,6 +249,7 @@ export async function readTrace(ctx: Context, farm: Farm, asked: TraceAsked): Pr
               receivedOn: lot.receivedOn,
               picked: plant && { species: plant.species, place: plant.place },
               note: lot.note,
+              cameWithBatchId: lot.cameWithBatchId,
             };
           }),
         madeFrom: feedings.filter(({ into }) => into === batch.id).map(({ from }) => from),

@@ -53,7 +53,9 @@ describe("a trace", () => {
     expect(found.applications).toMatchObject([
       { batchId, plotName: "B", mixL: 8, by: "Ana", note: "B half done: dark came", weather: { source: "usual" } },
     ]);
-    expect(found.batches).toMatchObject([{ id: batchId, vesselName: "Drum", startedBy: "Ana", closedAs: "strained" }]);
+    expect(found.batches).toMatchObject([
+      { id: batchId, vesselName: "Drum", startedBy: "Ana", close: { kind: "strained" } },
+    ]);
     const drawn = found.batches[0]!.lots;
     expect(drawn.map(({ ingredient }) => ingredient)).toContain("Molasses");
     expect(drawn.every(({ amount, receivedOn }) => amount > 0 && receivedOn !== "")).toBe(true);

@@ -56,7 +56,7 @@ export interface YardView {
 }
 
 export const statusOf = (vessel: VesselState): VesselStatus =>
-  vessel.batchId === null || vessel.cleaned ? "free" : vessel.closedAs === null ? "running" : "dirty";
+  vessel.batchId === null || vessel.cleaned ? "free" : !vessel.ended ? "running" : "dirty";
 
 export function groupByBatch(entries: readonly Entry[]): Map<number, Entry[]> {
   const groups = new Map<number, Entry[]>();

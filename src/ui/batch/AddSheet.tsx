@@ -8,6 +8,7 @@ import { sayStock, type UnitSystem } from "@/formats/amounts";
 import type { FarmClock } from "@/formats/times";
 import type { BatchBrief } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
+import { undoOffer } from "../acts/undo";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
@@ -34,6 +35,7 @@ interface AddSheetProps {
 export const AddSheet = ({ batch, vesselName, units, suggested, clock, nowMs, onClose }: AddSheetProps) => {
   const [when, setWhen] = useState<When>({ type: "now" });
   const act = useBatchAct("addToBatch");
+  const log = useBatchAct("logEntry", "toast");
   const { read, show } = useReadAmount();
   const first = suggested[0];
   const { register, handleSubmit, control } = useForm<AddForm>({
@@ -56,7 +58,14 @@ export const AddSheet = ({ batch, vesselName, units, suggested, clock, nowMs, on
       overrideReason: overrideReason.trim() === "" ? null : overrideReason.trim(),
     });
     if (!answer) return;
-    told(`${item.name} went into ${vesselName}.`);
+    told(
+      `${item.name} went into ${vesselName}.`,
+      undoOffer(
+        answer.entryId
+          ? () => log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } })
+          : null,
+      ),
+    );
     onClose();
   });
   return (

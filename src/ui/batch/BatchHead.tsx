@@ -5,7 +5,7 @@ import type { BatchPage } from "@/services/batch";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { contentsOf } from "../drawings/contentsOf";
 import { VesselDrawing } from "../drawings/VesselDrawing";
-import { Acts } from "./deskButtons";
+import { Acts, NeverStarted } from "./deskButtons";
 import { PlaceCard } from "./PlaceCard";
 import { ReasonList } from "./ReasonList";
 import { WindowTable } from "./WindowTable";
@@ -77,7 +77,9 @@ export const BatchHead = ({ page, running }: { readonly page: BatchPage; readonl
           <p className={`mt-3 flex items-center gap-2 text-2xl font-bold ${STATE_TEXT[batch.state]}`}>
             <StateMark verdict={batch} size={22} />
             {page.close
-              ? `${page.close.kind === "strained" ? "Strained" : "Thrown away"}; judged ${batch.stateWords.toLowerCase()} then`
+              ? page.close.kind === "taken-back"
+                ? "Started by mistake: its start was undone"
+                : `${page.close.kind === "strained" ? "Strained" : "Thrown away"}; judged ${batch.stateWords.toLowerCase()} then`
               : batch.stateWords}
           </p>
           <Reasons page={page} running={running} />
@@ -92,6 +94,9 @@ export const BatchHead = ({ page, running }: { readonly page: BatchPage; readonl
           ) : null}
           {running && batch.state !== "spoiled" ? <WindowTable batch={batch} nowMs={page.nowMs} clock={clock} /> : null}
           {running ? <Acts batch={{ next, spoilt, filledL, closing: { makes: closing.makes } }} /> : null}
+          {running && page.log.every((entry) => entry.correctedById !== null || entry.kind === "withdrawn") ? (
+            <NeverStarted batchId={batch.id} vesselName={page.vesselName} />
+          ) : null}
         </div>
       </div>
     </>

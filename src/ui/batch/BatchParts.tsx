@@ -50,7 +50,12 @@ export const Outcome = ({ page }: { readonly page: BatchPage }) => {
   return (
     <Part title="Result">
       <ul className="divide-y divide-line border-y border-line">
-        {page.close ? (
+        {page.close?.kind === "taken-back" ? (
+          <li className="py-1.5">
+            {page.close.actorName} undid its start: what it took is in stock again, and {page.vesselName} stands as
+            before.
+          </li>
+        ) : page.close ? (
           <li className="py-1.5">
             {page.close.kind === "strained"
               ? page.close.yieldKg === null
@@ -93,7 +98,7 @@ export const Outcome = ({ page }: { readonly page: BatchPage }) => {
           </li>
         ))}
       </ul>
-      {page.close ? <NotOver batchId={page.batch.id} /> : null}
+      {page.close && page.close.kind !== "taken-back" ? <NotOver batchId={page.batch.id} /> : null}
     </Part>
   );
 };

@@ -166,7 +166,7 @@ export const BatchScreen = ({
             </Part>
             <Course page={page} running={running} />
             {page.close || page.stores.length > 0 ? <Outcome page={page} /> : null}
-            {page.close || page.residues.length > 0 ? (
+            {(page.close && page.close.kind !== "taken-back") || page.residues.length > 0 ? (
               <Part title="What was left">
                 <Residues page={residuePageOf(page)} />
               </Part>

@@ -50,6 +50,7 @@ export const LogList = ({ log, clock, units }: LogListProps) => (
           {struck || entry.kind === "withdrawn" ? null : (
             <EntryButtons
               entry={{ entryId: entry.id, atMs: entry.atMs, was: said, kind: correctingKind(entry.kind) }}
+              mayCorrect={!entry.moved}
             />
           )}
         </li>

@@ -5,6 +5,7 @@ import { INGREDIENTS, type IngredientId } from "@/core/book/ingredients";
 import { OF_LITRES } from "@/formats/measured";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
 import { useBatchAct } from "../acts/batch";
+import { undoOffer, useUndo } from "../acts/undo";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 
@@ -22,15 +23,26 @@ interface TakeSheetProps {
 export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeSheetProps) => {
   const take = useBatchAct("takeFromBatch");
   const move = useBatchAct("moveToShed");
+  const log = useBatchAct("logEntry", "toast");
+  const undo = useUndo();
   const act = "batchId" in from ? take : move;
   const { read } = useReadAmount();
   const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });
   const litresTyped = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres: typed }) => {
     const litres = read(typed, OF_LITRES) as number;
-    const answer = "batchId" in from ? await take.run({ ...from, litres }) : await move.run({ ...from, litres });
-    if (!answer) return;
-    told(`${INGREDIENTS[makes].name} is in the shed.`);
+    const said = `${INGREDIENTS[makes].name} is in the shed.`;
+    if ("batchId" in from) {
+      const answer = await take.run({ ...from, litres });
+      if (!answer) return;
+      const { entryId } = answer;
+      const crossOut = () => log.run({ batchId: from.batchId, correctsId: entryId, entry: { kind: "withdrawn" } });
+      told(said, undoOffer(entryId ? crossOut : null));
+    } else {
+      const answer = await move.run({ ...from, litres });
+      if (!answer) return;
+      told(said, undo({ kind: "lot", id: answer.lotId }, { kind: "container-move", id: answer.movementId }));
+    }
     onClose();
   });
   return (

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { BatchBrief } from "@/services/batch";
 import { useBatchAct } from "../acts/batch";
+import { useFillAct } from "../acts/fill";
 import { Button } from "../kit/Button";
 import { panel } from "../kit/later";
 import { told } from "../kit/told";
@@ -41,18 +42,27 @@ export const Acts = ({
 };
 
 /** What can be done with an entry of the log. */
-export const EntryButtons = ({ entry }: { readonly entry: Correcting }) => {
+export const EntryButtons = ({
+  entry,
+  mayCorrect,
+}: {
+  readonly entry: Correcting;
+  /** What stock hangs on is crossed out and logged anew. */
+  readonly mayCorrect: boolean;
+}) => {
   const { correct, strike } = useBatchDesk();
   return (
     <span className="flex max-sm:flex-col">
-      <Button
-        variant="quiet"
-        className="text-[0.88rem]"
-        aria-label={`Correct: ${entry.was}`}
-        onClick={() => correct(entry)}
-      >
-        Correct
-      </Button>
+      {mayCorrect ? (
+        <Button
+          variant="quiet"
+          className="text-[0.88rem]"
+          aria-label={`Correct: ${entry.was}`}
+          onClick={() => correct(entry)}
+        >
+          Correct
+        </Button>
+      ) : null}
       <Button
         variant="quiet"
         className="text-[0.88rem]"
@@ -95,6 +105,19 @@ export const NotOver = ({ batchId }: { readonly batchId: number }) => {
       onClick={() => void run({ batchId }).then((done) => done && told("It runs on, in its vessel."))}
     >
       It is not over: undo the end
+    </Button>
+  );
+};
+
+/** Takes the start of a batch back, where it was a slip and nothing is logged yet. */
+export const NeverStarted = ({ batchId, vesselName }: { readonly batchId: number; readonly vesselName: string }) => {
+  const { run, busy } = useFillAct("takeBackStart", "toast");
+  const undo = async () => {
+    if (await run({ batchId })) told(`${vesselName} is as it was. What the batch took is in stock again.`);
+  };
+  return (
+    <Button variant="quiet" className="-ml-3 mt-1" disabled={busy} onClick={() => void undo()}>
+      Started by mistake: undo the start
     </Button>
   );
 };

@@ -8,6 +8,7 @@ import { formatNumber, plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { EquipmentView, EquipmentPageView } from "@/services/equipment";
 import { useEquipmentAct } from "../acts/equipment";
+import { useUndo } from "../acts/undo";
 import { asItStands } from "../kit/asItStands";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
@@ -49,8 +50,10 @@ const Peg = ({
   readonly onUse: () => void;
 }) => {
   const act = useEquipmentAct("noteEquipment", "toast");
+  const undo = useUndo();
   const note = async (kind: "washed" | "calibrated" | "broken" | "mended", said: string) => {
-    if (await act.run({ equipmentId: piece.id, kind })) told(`${piece.name}: ${said}.`);
+    const answer = await act.run({ equipmentId: piece.id, kind });
+    if (answer) told(`${piece.name}: ${said}.`, undo({ kind: "tool-event", id: answer.eventId }));
   };
   const unit = SIZE_UNIT[piece.kind];
   const acts: readonly (readonly [string, () => void])[] = [

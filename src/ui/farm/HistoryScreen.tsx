@@ -1,10 +1,12 @@
 "use client";
+import { clsx } from "clsx";
 import { useRouter } from "next/navigation";
 import { groupBy } from "@/core/groupBy";
 import { clockTime, isoDay, longWeekday, sayDay } from "@/formats/times";
 import type { HistoryLineView, HistoryView } from "@/services/history";
-import type { ThingFacts, ThingKind } from "@/services/types";
+import type { TakenBackKind, ThingFacts, ThingKind } from "@/services/types";
 import { HISTORY_PART_WORDS, sayHistory } from "@/words/said";
+import { useUndoAct } from "../acts/undo";
 import { Button, buttonClass } from "../kit/Button";
 import { SelectField, TextField } from "../kit/fields";
 import { Link } from "../kit/Link";
@@ -65,6 +67,29 @@ const ChangeBack = ({ line }: { readonly line: HistoryLineView }) => {
   );
 };
 
+/** A plan is named by itself, all else by its own line. */
+const UndoLine = ({
+  line,
+  kind,
+  said,
+}: {
+  readonly line: HistoryLineView;
+  readonly kind: TakenBackKind;
+  readonly said: string;
+}) => {
+  const { busy, run } = useUndoAct("takeBack", "toast");
+  return (
+    <Button
+      variant="quiet"
+      disabled={busy}
+      aria-label={`Undo: ${said}`}
+      onClick={() => void run({ rows: [{ kind, id: line.id }] }).then((done) => done && told("Undone."))}
+    >
+      Undo
+    </Button>
+  );
+};
+
 const Line = ({ line, view }: { readonly line: HistoryLineView; readonly view: HistoryView }) => {
   const { farm } = view;
   const href = placeOf(line);
@@ -75,12 +100,19 @@ const Line = ({ line, view }: { readonly line: HistoryLineView; readonly view: H
       <span className="reading text-soft">{clockTime(new Date(line.addedMs), farm)}</span>
       <span className="min-w-0">
         {href ? (
-          <Link href={href} className="underline decoration-line decoration-2 underline-offset-4 hover:decoration-ink">
+          <Link
+            href={href}
+            className={clsx(
+              "decoration-line decoration-2 underline-offset-4 hover:decoration-ink",
+              line.isUndone ? "line-through" : "underline",
+            )}
+          >
             {said}
           </Link>
         ) : (
-          said
+          <span className={clsx(line.isUndone && "line-through")}>{said}</span>
         )}
+        {line.isUndone ? <span className="text-[0.88rem] text-soft"> undone</span> : null}
         <span className="block text-[0.88rem] text-soft">
           {line.actorName}
           {late
@@ -88,7 +120,13 @@ const Line = ({ line, view }: { readonly line: HistoryLineView; readonly view: H
             : ""}
         </span>
       </span>
-      {line.code === "changed" && line.word !== "farm" ? <ChangeBack line={line} /> : <span />}
+      {line.code === "changed" && line.word !== "farm" ? (
+        <ChangeBack line={line} />
+      ) : line.undo ? (
+        <UndoLine line={line} kind={line.undo} said={said} />
+      ) : (
+        <span />
+      )}
     </li>
   );
 };

@@ -4,6 +4,7 @@ import { SIGN_IDS, SIGNS, type Looked, type SignId } from "@/core/apply/looks";
 import type { PlotPage } from "@/services/field";
 import { SIGN_WORDS } from "@/words/said";
 import { useFieldAct } from "../acts/field";
+import { useUndo } from "../acts/undo";
 import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { photoOf } from "../kit/smallJpeg";
@@ -56,6 +57,7 @@ const PictureField = ({
 /** What is seen of a plot now: the signs that tell by this day first, all others below; a picture with it. */
 export const LookSheet = ({ page, onClose }: SheetProps) => {
   const act = useFieldAct("seePlot");
+  const undo = useUndo();
   const [signs, setSigns] = useState<Looked>({});
   const [note, setNote] = useState("");
   const [picture, setPicture] = useState<string | null>(null);
@@ -66,8 +68,9 @@ export const LookSheet = ({ page, onClose }: SheetProps) => {
     setSigns(word === "" ? rest : ({ ...rest, [id]: word } as Looked));
   };
   const submit = async () => {
-    if (!(await act.run({ plotId: page.plot.id, signs, note, ...(picture === null ? {} : { jpeg: picture }) }))) return;
-    told(`${page.plot.name}: what you saw is written down.`);
+    const answer = await act.run({ plotId: page.plot.id, signs, note, ...(picture === null ? {} : { jpeg: picture }) });
+    if (!answer) return;
+    told(`${page.plot.name}: what you saw is written down.`, undo({ kind: "look", id: answer.lookId }));
     onClose();
   };
   return (

@@ -358,8 +358,7 @@ describe("a trace", () => {
         vesselName: "Drum",
         startedMs: NOW_MS - 20 * DAY_MS,
         startedBy: "Odo",
-        closedAs: "strained",
-        closedMs: NOW_MS - 3 * DAY_MS,
+        close: { kind: "strained", atMs: NOW_MS - 3 * DAY_MS },
         lots: [
           {
             lotId: 4,
@@ -370,6 +369,7 @@ describe("a trace", () => {
             receivedOn: "2031-02-20",
             picked: { species: "comfrey", place: "the bank" },
             note: "",
+            cameWithBatchId: null,
           },
         ],
         madeFrom: [],

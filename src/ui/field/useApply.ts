@@ -234,7 +234,7 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
       jobStep: choice.step && { jobId: choice.step.jobId, stepKey: choice.step.stepKey },
     });
     if (!answer) return;
-    const undo = () => void takeBack.run({ applicationId: answer.applicationId, reason: "a slip, taken back at once" });
+    const undo = () => void takeBack.run({ applicationId: answer.applicationId });
     told(`${done.length === 1 ? done[0]!.name : `${done.length} beds`}: ${store.label.toLowerCase()} logged.`, {
       action: { label: "Undo", onClick: undo },
     });

@@ -6,6 +6,7 @@ import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { measurableOf } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import { useShedAct } from "../acts/shed";
+import { useUndo } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -26,6 +27,7 @@ const ORIGIN = { bought: "bought", foraged: "foraged", saved: "home-made", made:
 /** What the stock does not know of and somebody has: it is added here, without leaving the fill. */
 export const HaveThis = ({ ingredient, missing, today, currency }: HaveThisProps) => {
   const act = useShedAct("receiveLot");
+  const undo = useUndo();
   const { read, show } = useReadAmount();
   const of = measurableOf(ingredient);
   const [open, setOpen] = useState(false);
@@ -46,7 +48,7 @@ export const HaveThis = ({ ingredient, missing, today, currency }: HaveThisProps
       ...(isPickedPlant(ingredient) ? { provenance: { plant: { species, part: "", place: "" } } } : {}),
     });
     if (!answer) return;
-    told(`${name} added to stock.`);
+    told(`${name} added to stock.`, undo({ kind: "lot", id: answer.lotId }));
     setOpen(false);
     setAmount(null);
     setCost("");

@@ -4,6 +4,7 @@ import { told } from "../kit/told";
 import { sayDay } from "@/formats/times";
 import type { Asking } from "../acts/act";
 import { useFillAct } from "../acts/fill";
+import { undoOffer } from "../acts/undo";
 import { TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 
@@ -24,6 +25,7 @@ export const PlanSheet = ({
   readonly onDone: () => void;
 }) => {
   const act = useFillAct("planBatch");
+  const drop = useFillAct("dropPlan", "toast");
   const { register, handleSubmit } = useForm({ defaultValues: { forDay: today, note: "" } });
   const submit = handleSubmit(async ({ forDay, note }) => {
     const { methodId, schoolId, versionNo, vesselId, basisAmount, substitutes, stated, include } = ask;
@@ -40,7 +42,10 @@ export const PlanSheet = ({
       include: include ?? [],
     });
     if (!answer) return;
-    told(`${name} is planned for ${sayDay(forDay)}.`);
+    told(
+      `${name} is planned for ${sayDay(forDay)}.`,
+      undoOffer(answer.planId ? () => drop.run({ planId: answer.planId }) : null),
+    );
     onDone();
   });
   return (

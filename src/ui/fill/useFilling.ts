@@ -9,6 +9,7 @@ import type { FarmView } from "@/services/farm";
 import type { MakingView } from "@/services/fill";
 import type { Plan, Vessel } from "@/services/types";
 import { useFillAct } from "../acts/fill";
+import { undoOffer } from "../acts/undo";
 import { useMixingAct } from "../acts/mixing";
 import { waterProblem } from "../water/waterDraft";
 import { isColdFor } from "./FillNotices";
@@ -54,6 +55,7 @@ function useBesides() {
 export function useFilling({ vessel, making, farm, startWith, plan = null, start: begun = plan }: FillSheetProps) {
   const router = useRouter();
   const act = useFillAct("fillVessel");
+  const takeBack = useFillAct("takeBackStart", "toast");
   const mixing = useMixingAct("startMixing");
   const fill = useFill(vessel, making, startWith, begun);
   const { units } = farm;
@@ -79,7 +81,10 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
     const answer = await act.run(fillRequest(fill, said, parseNumber(labourMin) as number));
     if (!answer) return;
     fill.drop();
-    told(`${vessel.name}: ${recipe.shortName.toLowerCase()} started.`);
+    told(
+      `${vessel.name}: ${recipe.shortName.toLowerCase()} started.`,
+      undoOffer(answer.batchId ? () => takeBack.run({ batchId: answer.batchId }) : null),
+    );
     wait();
   };
   const stepByStep = async () => {

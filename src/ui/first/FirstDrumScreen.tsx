@@ -7,6 +7,7 @@ import { sayVolume } from "@/formats/amounts";
 import type { BookView } from "@/services/book";
 import { sayLead, sayWaterSource, sayWhatIHave } from "@/words/said";
 import { useFillAct } from "../acts/fill";
+import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { TextField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -121,6 +122,7 @@ function sayOutcome(drum: FirstDrum, view: BookView, draft: FirstDraft): string 
 /** Starting it, or planning it for a day, with what keeps it from being started. */
 function useStarting(view: BookView, draft: FirstDraft, drum: FirstDrum, drop: () => void) {
   const act = useFillAct("startFirstDrum");
+  const takeBack = useFillAct("takeBackStart", "toast");
   const { own, units } = useMeasures();
   const [asked, setAsked] = useState(false);
   const send = async (forDay: string | null) => {
@@ -132,7 +134,11 @@ function useStarting(view: BookView, draft: FirstDraft, drum: FirstDrum, drop: (
     const answer = await act.run(firstRequest(draft, drum, { own, units, lead: leadOf(view, draft) }, forDay));
     if (answer === null) return;
     const name = drum.option!.recipe.shortName;
-    told(forDay === null ? `${name} started.` : `${name} planned for ${sayDay(forDay)}.`);
+    const { batchId } = answer;
+    told(
+      forDay === null ? `${name} started.` : `${name} planned for ${sayDay(forDay)}.`,
+      undoOffer(batchId ? () => takeBack.run({ batchId }) : null),
+    );
     window.history.replaceState(null, "", "/");
     drop();
   };

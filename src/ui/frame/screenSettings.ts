@@ -2,8 +2,15 @@
 const LIGHT_KEY = "ruchka-light";
 const LETTERS_KEY = "ruchka-letters";
 
-/** Sets the page as this device was set, before its first paint, so that dusk does not flash white and no letter jumps. */
-export const SET_SCREEN = `try{var d=document.documentElement.dataset,l=localStorage.getItem("${LIGHT_KEY}");d.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day");d.letters=localStorage.getItem("${LETTERS_KEY}")||"usual"}catch(e){}`;
+declare global {
+  interface Window {
+    /** Sets the page as this device was set; stands once `SET_SCREEN` ran. */
+    setScreen?: () => void;
+  }
+}
+
+/** A script for the page's head that sets it as this device was set, before its first paint: dusk does not flash white, and no letter jumps. */
+export const SET_SCREEN = `window.setScreen=function(){try{var d=document.documentElement.dataset,l=localStorage.getItem("${LIGHT_KEY}");d.theme=l||(matchMedia("(prefers-color-scheme: dark)").matches?"dusk":"day");d.letters=localStorage.getItem("${LETTERS_KEY}")||"usual"}catch(e){}};window.setScreen()`;
 
 const set = (name: "theme" | "letters", key: string, value: string) => {
   document.documentElement.dataset[name] = value;
@@ -18,9 +25,5 @@ export const turnLetters = (): void => set("letters", LETTERS_KEY, isLarge() ? "
 
 /** Sets the page anew as this device was set: a page that is not found is drawn afresh, without what was set before its first paint. */
 export function setScreenAgain(): void {
-  const { dataset } = document.documentElement;
-  if (dataset.letters !== undefined) return;
-  const light = localStorage.getItem(LIGHT_KEY);
-  dataset.theme = light ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dusk" : "day");
-  dataset.letters = localStorage.getItem(LETTERS_KEY) ?? "usual";
+  if (document.documentElement.dataset.letters === undefined) window.setScreen?.();
 }

@@ -6,6 +6,7 @@ import type { IngredientId } from "@/core/book/ingredients";
 import { checkPlant } from "@/core/safety/checkPlant";
 import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
+import { useUndo } from "../acts/undo";
 import { SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
@@ -31,6 +32,7 @@ const slotOf = (species: string): IngredientId => {
 /** What is filled in of a picking, what its plant is known for, and its sending. */
 function usePick(species: string, view: GatherView, onClose: () => void) {
   const act = useGatherAct("recordPick");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm({
     defaultValues: {
@@ -63,7 +65,7 @@ function usePick(species: string, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    told(`${form.species} added to stock, for today.`);
+    told(`${form.species} added to stock, for today.`, undo({ kind: "lot", id: answer.lotId }));
     onClose();
   });
   const { fields } = act;

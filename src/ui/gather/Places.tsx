@@ -6,6 +6,7 @@ import { OF_KILOGRAMS } from "@/formats/measured";
 import { sayDay } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
+import { useUndo } from "../acts/undo";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
@@ -119,6 +120,7 @@ export const PlacePanel = ({
 /** What is filled in of a visit, and its sending. */
 function useVisit(place: Place, view: GatherView, onClose: () => void) {
   const act = useGatherAct("visitForage");
+  const undo = useUndo();
   const { register, handleSubmit, control, setValue } = useForm({
     defaultValues: {
       vigour: "strong" as keyof typeof VIGOUR_WORDS,
@@ -141,7 +143,7 @@ function useVisit(place: Place, view: GatherView, onClose: () => void) {
       overrideReason: form.overrideReason,
     });
     if (!answer) return;
-    told(takes ? "Added to stock. The place rests now." : "Visit saved.");
+    told(takes ? "Added to stock. The place rests now." : "Visit saved.", undo({ kind: "visit", id: answer.visitId }));
     onClose();
   });
   const { fields } = act;

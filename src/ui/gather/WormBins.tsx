@@ -7,6 +7,7 @@ import { sayMass, type UnitSystem } from "@/formats/amounts";
 import { fullDate, sayDuration } from "@/formats/times";
 import type { GatherView } from "@/services/gather";
 import { useGatherAct } from "../acts/gather";
+import { useUndo } from "../acts/undo";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
@@ -118,6 +119,7 @@ type Kind = "fed" | "harvested" | "weighed";
 /** What is filled in of what was done at a bin, and its sending. */
 function useBin(bin: Bin, onClose: () => void) {
   const act = useGatherAct("noteWormBin");
+  const undo = useUndo();
   const [kind, setKind] = useState<Kind>(bin.state.dueInDays === 0 ? "harvested" : "fed");
   const [kg, setKg] = useState("");
   const [what, setWhat] = useState("");
@@ -140,7 +142,10 @@ function useBin(bin: Bin, onClose: () => void) {
       overrideReason: reason,
     });
     if (!answer) return;
-    told(answer.lotId === null ? "Saved." : "Castings added to stock.");
+    told(
+      answer.lotId === null ? "Saved." : "Castings added to stock.",
+      undo({ kind: "bin-entry", id: answer.entryId }),
+    );
     onClose();
   };
   const { fields } = act;

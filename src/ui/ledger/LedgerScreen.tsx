@@ -8,7 +8,12 @@ import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
 import { CostMeasure } from "./CostMeasure";
 
-const OUTCOME = { running: "still running", strained: "", discarded: "thrown away, no yield" } as const;
+const OUTCOME = {
+  "running": "still running",
+  "strained": "",
+  "discarded": "thrown away, no yield",
+  "taken-back": "start undone",
+} as const;
 const DRAWN_BATCHES = 9;
 
 const BatchCard = ({ batch, view }: { readonly batch: LedgerBatch; readonly view: LedgerView }) => {

@@ -8,7 +8,9 @@ import { fromBase } from "@/core/quantity/units";
 import { parseNumber, readCelsius } from "@/formats/numbers";
 import { clockTime } from "@/formats/times";
 import type { MixingView } from "@/services/mixing";
+import { useFillAct } from "../acts/fill";
 import { useMixingAct } from "../acts/mixing";
+import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { NumberField, SelectField, TextArea, TextField, TickField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -36,6 +38,7 @@ const degreeOf = (view: MixingView) => (view.farm.units === "us" ? "°F" : "°C"
 function useFinish(view: MixingView) {
   const router = useRouter();
   const act = useMixingAct("finishMixing");
+  const takeBack = useFillAct("takeBackStart", "toast");
   const degree = degreeOf(view);
   const [stated, setStated] = useState(
     view.statedC === null
@@ -62,7 +65,10 @@ function useFinish(view: MixingView) {
       species,
     });
     if (!answer) return;
-    told("Its clock runs. The label is ready to print.");
+    told(
+      "Its clock runs. The label is ready to print.",
+      undoOffer(answer.batchId ? () => takeBack.run({ batchId: answer.batchId }) : null),
+    );
     router.push(`/batches/${answer.batchId}`);
   };
   const { fields, error } = act;

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { told } from "../kit/told";
 import type { MixingView } from "@/services/mixing";
 import { useMixingAct } from "../acts/mixing";
+import { useUndo } from "../acts/undo";
 import { useRefreshing } from "../frame/useRefreshing";
 import { Button, buttonClass } from "../kit/Button";
 import { Cautions } from "../kit/Cautions";
@@ -50,6 +51,7 @@ function useMixing(view: MixingView) {
   const router = useRouter();
   const tick = useMixingAct("tickMixing");
   const drop = useMixingAct("dropMixing", "toast");
+  const undo = useUndo();
   const [leaving, setLeaving] = useState(false);
   const [skipped, setSkipped] = useState<number | null>(null);
   const { progress } = view;
@@ -83,7 +85,7 @@ function useMixing(view: MixingView) {
   };
   const giveUp = async () => {
     if (!(await drop.run({ mixingId: view.id }))) return;
-    told("Filling cancelled. No stock was used.");
+    told("Filling cancelled. No stock was used.", undo({ kind: "filling-drop", id: view.id }));
     router.push("/");
   };
   return { tick, send, giveUp, leaving, setLeaving, skipped, setSkipped, nowMs };

@@ -7,6 +7,7 @@ import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { CountLot, CountView } from "@/services/shed";
 import { useShedAct } from "../acts/shed";
+import { useUndo } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
@@ -88,6 +89,7 @@ const LotCount = ({
 function useCount(view: CountView) {
   const router = useRouter();
   const act = useShedAct("countStock");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const [kept, setKept] = useState<Kept>(NONE);
   const [loaded, setLoaded] = useState(false);
@@ -115,7 +117,10 @@ function useCount(view: CountView) {
     });
     if (!answer) return;
     keep(NONE);
-    told(answer.changed === 0 ? "All as recorded." : `${plural(answer.changed, "lot")} corrected.`);
+    told(
+      answer.changed === 0 ? "All as recorded." : `${plural(answer.changed, "lot")} corrected.`,
+      undo(...(answer.movementIds ?? []).map((id) => ({ kind: "stock-move" as const, id }))),
+    );
     router.refresh();
   };
   const errorAt = (lotId: number) => {

@@ -26,9 +26,6 @@ export const LedgerList = ({
   readonly onCorrect: (movementId: number) => void;
 }) => {
   if (item.ledger.length === 0) return null;
-  const corrected = new Map(
-    item.ledger.flatMap(({ id, correctsId }) => (correctsId === null ? [] : [[correctsId, id] as const])),
-  );
   return (
     <section aria-label="In and out">
       <h3 className="text-lg">In and out</h3>
@@ -48,13 +45,13 @@ export const LedgerList = ({
               {line.note ? `: ${line.note}` : ""}, {line.actorName}
             </span>
             <span className="flex items-center gap-1">
-              <span className={`reading font-semibold ${corrected.has(line.id) ? "line-through" : ""}`}>
+              <span className={`reading font-semibold ${line.corrected ? "line-through" : ""}`}>
                 {line.changeBy > 0 ? "+" : "−"}
                 {sayStock(Math.abs(line.changeBy), item.unit, farm.units, 4)}
               </span>
-              {corrected.has(line.id) || line.kind === "corrected" || line.kind === "counted" ? (
+              {line.corrected || line.kind === "corrected" || line.kind === "counted" ? (
                 <span className="w-[5.2rem] text-center text-[0.85rem] text-soft">
-                  {corrected.has(line.id) ? "corrected" : ""}
+                  {line.corrected ? "corrected" : ""}
                 </span>
               ) : (
                 <Button

@@ -12,8 +12,10 @@ import { Button } from "../kit/Button";
 import { Link } from "../kit/Link";
 import type { LotAct } from "./LotSheet";
 
+import { sayCameWith } from "@/words/said";
+
 /** What a lot's papers say, in words. */
-function sayOrigin({ provenance, fromBatchId }: LotView, units: FarmView["units"]): string[] {
+function sayOrigin({ provenance, fromBatchId, cameWithBatchId, origin }: LotView, units: FarmView["units"]): string[] {
   const { dung, urine, charSource, plant, firstRinse, overrideReason } = provenance;
   return [
     ...(dung ? [`${dung.age} ${dung.animal} dung`] : []),
@@ -24,6 +26,7 @@ function sayOrigin({ provenance, fromBatchId }: LotView, units: FarmView["units"
       ? [`first rinse, ${sayVolume(firstRinse.rinseL, units)} off ${sayMass(firstRinse.riceKg, units)} of rice`]
       : []),
     ...(fromBatchId ? [`batch ${fromBatchId}`] : []),
+    ...(cameWithBatchId ? [sayCameWith(cameWithBatchId, origin)] : []),
     ...(overrideReason ? [`taken in because: ${overrideReason}`] : []),
   ];
 }

@@ -7,6 +7,7 @@ import { sayDay } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
 import type { ItemView, LotView } from "@/services/shed";
 import { useShedAct } from "../acts/shed";
+import { useUndo } from "../acts/undo";
 import { Choices } from "../kit/Choices";
 import { TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -53,6 +54,7 @@ function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   const count = useShedAct("countStock");
   const note = useShedAct("noteLot");
   const correct = useShedAct("correctMovement");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const [amount, setAmount] = useState("");
   const [reason, setReason] = useState("");
@@ -62,7 +64,7 @@ function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   const [beans, setBeans] = useState<"beans-clean" | "beans-damaged" | "">("");
   const run = { waste, count, correct }[act as "waste" | "count" | "correct"] ?? note;
   const { fields } = run;
-  const ask = (): Promise<unknown> => {
+  const ask = (): Promise<{ readonly lotId?: number; readonly movementIds?: readonly number[] } | null> => {
     const read_ = read(amount, item) as number;
     if (act === "waste") return waste.run({ lotId: lot!.id, amount: read_, reason, usedElsewhere });
     if (act === "count")
@@ -72,8 +74,9 @@ function useLotAct({ act, lot, line, item, today, onClose }: LotSheetProps) {
   };
   const submit = async (event?: FormEvent) => {
     event?.preventDefault();
-    if (!(await ask())) return;
-    told("Saved.");
+    const answer = await ask();
+    if (!answer) return;
+    told("Saved.", undo(...(answer.movementIds ?? []).map((id) => ({ kind: "stock-move" as const, id }))));
     onClose();
   };
   const wantsAmount = act === "waste" || act === "count" || act === "correct";

@@ -8,6 +8,7 @@ import { parseNumber } from "@/formats/numbers";
 import type { FarmView } from "@/services/farm";
 import type { OwnIngredient } from "@/services/types";
 import { useShedAct } from "../acts/shed";
+import { useUndo } from "../acts/undo";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { Cautions } from "../kit/Cautions";
 import { FormSheet } from "../kit/FormSheet";
@@ -33,6 +34,7 @@ interface ReceiveSheetProps {
 /** What is filled in of a lot, and its sending. */
 function useReceiving({ today, own, startWith, onClose }: ReceiveSheetProps) {
   const receive = useShedAct("receiveLot");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const options = itemOptions(own);
   const { register, handleSubmit, control, setValue } = useForm<ReceiveForm>({
@@ -84,7 +86,7 @@ function useReceiving({ today, own, startWith, onClose }: ReceiveSheetProps) {
       provenance: provenanceOf(form, item.ingredientId, read),
     });
     if (!answer) return;
-    told(`${item.name} added to stock.`);
+    told(`${item.name} added to stock.`, undo({ kind: "lot", id: answer.lotId }));
     onClose();
   });
   const { fields } = receive;

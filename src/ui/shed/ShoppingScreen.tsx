@@ -8,6 +8,7 @@ import { sayDay } from "@/formats/times";
 import type { ShoppingLine, ShoppingView } from "@/services/shed";
 import type { Plan } from "@/services/types";
 import { useFillAct } from "../acts/fill";
+import { useUndo } from "../acts/undo";
 import { Button, buttonClass } from "../kit/Button";
 import { useReadAmount } from "../measures/AmountField";
 import { bookOption } from "./ingredientOptions";
@@ -93,6 +94,7 @@ const sayOf = (amount: number, id: ShoppingLine["ingredient"], view: ShoppingVie
 
 const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingView }) => {
   const drop = useFillAct("dropPlan", "toast");
+  const undo = useUndo();
   const late = plan.forDay < view.today;
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
@@ -116,7 +118,8 @@ const PlanRow = ({ plan, view }: { readonly plan: Plan; readonly view: ShoppingV
           variant="quiet"
           disabled={drop.busy}
           onClick={async () => {
-            if (await drop.run({ planId: plan.id })) told(`${plan.name} cancelled; its stock is free again.`);
+            if (await drop.run({ planId: plan.id }))
+              told(`${plan.name} cancelled; its stock is free again.`, undo({ kind: "plan-drop", id: plan.id }));
           }}
         >
           Cancel

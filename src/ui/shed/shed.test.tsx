@@ -79,6 +79,7 @@ const lot = (id: number, change: Partial<ItemView["lots"][number]> = {}): ItemVi
   place: "cool corner",
   provenance: {},
   fromBatchId: null,
+  cameWithBatchId: null,
   onHand: 2,
   state: {
     place: "cool corner",
@@ -98,6 +99,8 @@ const line = (id: number, change: Partial<ItemView["ledger"][number]> = {}): Ite
   kind: "received",
   batchId: null,
   correctsId: null,
+  entryId: null,
+  corrected: false,
   atMs: NOW_MS,
   note: "",
   actorName: "Ana",
@@ -116,7 +119,7 @@ const ITEM: ItemView = {
   ledger: [
     line(9, { kind: "corrected", correctsId: 3, changeBy: -1 }),
     line(4, { kind: "used", changeBy: -4, batchId: 12 }),
-    line(3),
+    line(3, { corrected: true }),
   ],
   terms: null,
   measures: [],

@@ -88,6 +88,7 @@ const LOT: ItemView["lots"][number] = {
   place: "",
   provenance: {},
   fromBatchId: null,
+  cameWithBatchId: null,
   onHand: 4,
   state: {
     place: "",

@@ -4,7 +4,7 @@ import { USES } from "@/core/book/uses";
 import { sayDilution, sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { sayDay, sayMoment } from "@/formats/times";
 import type { Trace, TracedApplication, TracedBatch, TracedLot } from "@/services/trace";
-import { sayCarried } from "@/words/said";
+import { ENDED_WORDS, sayCameWith, sayCarried } from "@/words/said";
 import { Button, buttonClass } from "../kit/Button";
 import { Link } from "../kit/Link";
 
@@ -18,6 +18,7 @@ const sayLot = (lot: TracedLot, units: UnitSystem): string =>
       : lot.origin,
     sayDay(lot.receivedOn),
     lot.note,
+    lot.cameWithBatchId === null ? "" : sayCameWith(lot.cameWithBatchId, lot.origin),
   ]
     .filter(Boolean)
     .join(", ");
@@ -32,7 +33,9 @@ const BatchLine = ({ batch, trace }: { readonly batch: TracedBatch; readonly tra
       </Link>{" "}
       <span className="text-soft">
         {batch.vesselName}, filled {moment(batch.startedMs, trace)} by {batch.startedBy}
-        {batch.closedMs === null ? ", still in its vessel" : `, ${batch.closedAs} ${moment(batch.closedMs, trace)}`}
+        {batch.close === null
+          ? ", still in its vessel"
+          : `, ${ENDED_WORDS[batch.close.kind]} ${moment(batch.close.atMs, trace)}`}
       </span>
       <ul className="ml-4 list-disc pl-3 text-[0.95rem]">
         {batch.madeFrom.map((from) => (
@@ -55,7 +58,7 @@ const BatchLine = ({ batch, trace }: { readonly batch: TracedBatch; readonly tra
 
 /** What can still be held back: it stands on the shelf or in a store, and batches of it still run. */
 const StillHere = ({ trace }: { readonly trace: Trace }) => {
-  const running = trace.batches.filter(({ closedMs }) => closedMs === null);
+  const running = trace.batches.filter(({ close }) => close === null);
   const { units } = trace.farm;
   return (
     <section aria-labelledby="still">

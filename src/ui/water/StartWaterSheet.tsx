@@ -10,6 +10,7 @@ import { sayDuration } from "@/formats/times";
 import { sayWaterReason } from "@/words/said";
 import type { WaterView } from "@/services/water";
 import { useWaterAct } from "../acts/water";
+import { useUndo } from "../acts/undo";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Notice } from "../kit/Notice";
@@ -53,6 +54,7 @@ function answerOf(
 /** What is filled in of water set aside, what comes of it, and its sending. */
 function useStart(water: WaterView, units: UnitSystem, onClose: () => void) {
   const act = useWaterAct("startWater");
+  const undo = useUndo();
   const { read, show } = useReadAmount();
   const degree = units === "us" ? "°F" : "°C";
   const chlorinated = water.kind === "mains" || water.kind === "unknown";
@@ -80,7 +82,7 @@ function useStart(water: WaterView, units: UnitSystem, onClose: () => void) {
       place,
     });
     if (!done) return;
-    told(`${water.name} is set aside; its clock runs.`);
+    told(`${water.name} is set aside; its clock runs.`, undo({ kind: "water", id: done.startId }));
     onClose();
   });
   return { act, register, form, answer, degree, submit };

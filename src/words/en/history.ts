@@ -2,7 +2,7 @@ import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import { sayEntry, type EntryLike } from "./entry";
-import { STATE_WORDS, THING_NAMES } from "./things";
+import { ENDED_WORDS, STATE_WORDS, THING_NAMES } from "./things";
 
 /** A line of the history as its words need it. */
 export interface HistoryTold {
@@ -21,7 +21,7 @@ const withNote = (text: string, { extra }: HistoryTold): string =>
   extra.note ? `${text}: ${String(extra.note)}` : text;
 const lower = (text: string | null): string => (text ?? "").toLowerCase();
 
-const ENDED: Readonly<Record<string, string>> = { strained: "strained", discarded: "thrown away" };
+const ENDED: Readonly<Record<string, string>> = ENDED_WORDS;
 const STOCK: Readonly<Record<string, string>> = { wasted: "thrown away", corrected: "corrected", counted: "counted" };
 const CHECKED: Readonly<Record<string, string>> = {
   "loosened": "gas let out",
@@ -55,6 +55,19 @@ const BIN: Readonly<Record<string, string>> = {
   harvested: "castings taken",
   weighed: "worms weighed",
   note: "noted",
+};
+const UNDONE: Readonly<Record<string, string>> = {
+  "lot": "stock that was added",
+  "stock-move": "a change of stock",
+  "container-move": "a change of a container",
+  "pour": "a pouring",
+  "visit": "a visit to a gathering place",
+  "bin-entry": "an entry of a worm bin",
+  "tool-event": "an entry of equipment",
+  "look": "a check of a bed",
+  "water": "water set aside",
+  "plan-drop": "dropping a plan",
+  "filling-drop": "cancelling a filling",
 };
 const ORIGIN: Readonly<Record<string, string>> = {
   "bought": "bought",
@@ -129,6 +142,7 @@ export const HISTORY_WORDS = {
     const said = entry.kind === "withdrawn" ? "an entry crossed out" : sayEntry(entry, units);
     return `${subject}, ${lower(word)}: ${said}${extra.correctsId && entry.kind !== "withdrawn" ? " (corrected)" : ""}`;
   },
+  "start-undone": ({ subject, word }) => `${subject}: the start of ${lower(word)} undone, it never was`,
   "ended": (line, units) => {
     const name = lower(String(line.extra.name ?? ""));
     return `${line.subject}: ${name} ${ENDED[line.word ?? ""] ?? "ended"}${line.amount === null ? "" : `, ${amountOf(line, units)}`}`;
@@ -155,7 +169,8 @@ export const HISTORY_WORDS = {
     `${line.subject}: ${BIN[line.word ?? ""] ?? line.word}${line.amount ? `, ${amountOf(line, units)}` : ""}`,
   "applied": (line, units) =>
     `${line.subject}: ${line.amount === null ? "" : `${sayVolume(line.amount, units)} `}applied on ${plural(Number(line.word ?? 0), "bed")}`,
-  "application-undone": (line) => withNote(`${line.subject}: application undone`, line),
+  "application-undone": (line) =>
+    withNote(`${line.subject}: ${line.extra.anew ? "date of the application changed" : "application undone"}`, line),
   "planting": ({ subject, word, extra }) =>
     `${subject}: ${String(extra.crop ?? "") || "planting"} ${word === "cleared" ? "cleared" : "planted or changed"}`,
   "drew-bed": ({ subject, word }) => `${subject}: ${word === "away" ? "taken off the map" : "drawn"}`,
@@ -164,6 +179,7 @@ export const HISTORY_WORDS = {
   "job": ({ subject, word }) => `Job ${subject}: ${word === "away" ? "put away" : "saved"}`,
   "added": ({ subject, word }) => `${subject}: added (${THING_NAMES[word as keyof typeof THING_NAMES]?.one ?? word})`,
   "changed": (line) => sayChanged(line),
+  "undone": ({ word }) => `Undone: ${UNDONE[word ?? ""] ?? word}`,
 } as const satisfies Record<string, Say>;
 
 /** Parts of the farm, as the history is looked through. */

@@ -18,3 +18,14 @@ export const STATE_WORDS = {
   "repair": "in repair",
   "retired": "put away",
 } as const;
+
+/** How a batch ended. */
+export const ENDED_WORDS = {
+  "strained": "strained",
+  "discarded": "thrown away",
+  "taken-back": "start undone",
+} as const;
+
+/** Of a lot that came into stock with the batch that it went into. */
+export const sayCameWith = (batchId: number, origin: string): string =>
+  origin === "foraged" ? `picked for batch ${batchId}` : `not in stock before, came with batch ${batchId}`;

@@ -3,6 +3,7 @@ import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
+import { useUndo } from "../../acts/undo";
 import { Choices } from "../../kit/Choices";
 import { TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
@@ -11,13 +12,15 @@ import { StoreForm, type StoreActProps } from "./StoreForm";
 /** Brought where what is over belongs, with the reason. */
 export const EmptyStore = ({ store, over, onDone }: StoreActProps & { readonly over: boolean }) => {
   const act = useShedAct("emptyStore");
+  const undo = useUndo();
   const { read, show } = useReadAmount();
   const [litres, setLitres] = useState(() => show(store.onHandL, OF_LITRES, true));
   const [to, setTo] = useState<"composted" | "bare-ground" | "wasted">("composted");
   const [reason, setReason] = useState(over ? "expired" : "");
   const submit = async () => {
-    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason }))) return;
-    told("Saved with the reason.");
+    const answer = await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, to, reason });
+    if (!answer) return;
+    told("Saved with the reason.", undo({ kind: "container-move", id: answer.movementId }));
     onDone();
   };
   return (

@@ -3,6 +3,7 @@ import { OF_LITRES } from "@/formats/measured";
 import { useState } from "react";
 import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
+import { useUndo } from "../../acts/undo";
 import { TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
@@ -10,12 +11,14 @@ import { StoreForm, type StoreActProps } from "./StoreForm";
 /** Measured again: the books follow what is in it. */
 export const MeasureStore = ({ store, onDone }: StoreActProps) => {
   const act = useShedAct("countStore");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const [litres, setLitres] = useState("");
   const [reason, setReason] = useState("");
   const submit = async () => {
-    if (!(await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason }))) return;
-    told("Saved.");
+    const answer = await act.run({ storeId: store.id, litres: read(litres, OF_LITRES) as number, reason });
+    if (!answer) return;
+    told("Saved.", undo({ kind: "container-move", id: answer.movementId }));
     onDone();
   };
   return (

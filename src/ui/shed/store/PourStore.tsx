@@ -4,6 +4,7 @@ import { told } from "../../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import { parseNumber } from "@/formats/numbers";
 import { useShedAct } from "../../acts/shed";
+import { useUndo } from "../../acts/undo";
 import { NumberField, SelectField, TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
@@ -14,6 +15,7 @@ const MOST_PARTS = 40;
 /** Poured over into cans and jars, each with a number of its own. */
 export const PourStore = ({ store, onDone }: StoreActProps) => {
   const act = useShedAct("pourStore");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const [count, setCount] = useState("2");
   const [litres, setLitres] = useState("");
@@ -36,7 +38,10 @@ export const PourStore = ({ store, onDone }: StoreActProps) => {
       })),
     });
     if (!answer) return;
-    told(`Poured. ${answer.storeIds.length === 1 ? "Its label is" : "Their labels are"} ready to print.`);
+    told(
+      `Poured. ${vessels === 1 ? "Its label is" : "Their labels are"} ready to print.`,
+      undo(...(answer.storeIds ?? []).map((id) => ({ kind: "pour" as const, id }))),
+    );
     onDone();
   };
   const { fields } = act;

@@ -1,0 +1,153 @@
+import "server-only";
+import type { MixingFill } from "@/contracts/fill";
+import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
+import { fits } from "@/core/quantity/fits";
+import type { Queryable } from "@/data/db";
+import { lockMixing } from "@/data/mixing";
+import { findLedgerLine, listLinesOfLot, lockPlan } from "@/data/shed";
+import { findStoreLine, insertStoreMovement, listStoreLines, lockStore } from "@/data/stores";
+import {
+  findDrop,
+  insertTakenBackRow,
+  lockRowOf,
+  TAKEN_BACK_KINDS,
+  type PlainKind,
+  type TakenBackKind,
+} from "@/data/takenBack";
+import { lockWaterStart } from "@/data/water";
+import { act } from "../act";
+import type { Context } from "../context";
+import { requireFreeVessel } from "../fill";
+import { refuse } from "../refusal";
+import { putBack } from "../shed";
+
+const PATH = "/rows";
+type Undo = (db: Queryable, ctx: Context, id: number) => Promise<number>;
+
+/** A lot that came in by a slip never came, unless some of it went since. @throws {Refusal} */
+async function undoLot(db: Queryable, ctx: Context, id: number): Promise<number> {
+  const lines = await listLinesOfLot(db, id);
+  const [first] = lines;
+  if (!first) throw refuse("not-found", { thing: "lot" }, PATH);
+  // What a line of a batch's log brought in goes with that line.
+  if (first.entryId !== null) throw refuse("lot-of-log", {}, PATH);
+  await putBack(db, ctx, [first], PATH);
+  return id;
+}
+
+async function undoStockMove(db: Queryable, ctx: Context, id: number): Promise<number> {
+  const line = await findLedgerLine(db, id);
+  if (!line || line.kind === "received" || line.batchId !== null)
+    throw refuse("not-found", { thing: "lot-line" }, PATH);
+  await putBack(db, ctx, [line], PATH);
+  return id;
+}
+
+const correction = (ctx: Context, storeId: number, changeByL: number) => ({
+  storeId,
+  changeByL,
+  kind: "corrected" as const,
+  applicationId: null,
+  at: ctx.now(),
+  actorId: ctx.actor.id,
+  note: "",
+});
+
+const OUT_OF_CONTAINER = ["composted", "bare-ground", "wasted", "counted", "moved"];
+
+/** What went out of a container, or was measured, by a slip: it holds what it held. @throws {Refusal} */
+async function undoContainerMove(db: Queryable, ctx: Context, id: number): Promise<number> {
+  const line = await findStoreLine(db, id);
+  if (!line || !OUT_OF_CONTAINER.includes(line.kind)) throw refuse("not-found", { thing: "store" }, PATH);
+  const store = (await lockStore(db, line.storeId))!;
+  if (!fits(line.changeByL, store.onHandL)) throw refuse("end-used", { what: store.label }, PATH);
+  await insertStoreMovement(db, correction(ctx, store.id, -line.changeByL));
+  return id;
+}
+
+/** A part that was poured off is back where it came from. @throws {Refusal} for one that was used since */
+async function undoPour(db: Queryable, ctx: Context, partId: number): Promise<number> {
+  const [line, ...since] = await listStoreLines(db, partId);
+  if (line?.kind !== "poured") throw refuse("not-found", { thing: "store" }, PATH);
+  const part = (await lockStore(db, partId))!;
+  const whole = part.parentId === null ? null : await lockStore(db, part.parentId);
+  if (since.length > 0 || whole === null) throw refuse("end-used", { what: part.label }, PATH);
+  await insertStoreMovement(db, correction(ctx, partId, -line.changeByL));
+  await insertStoreMovement(db, correction(ctx, whole.id, line.changeByL));
+  return partId;
+}
+
+const undoPlain =
+  (kind: PlainKind): Undo =>
+  async (db, ctx, id) => {
+    const row = await lockRowOf(db, kind, id);
+    if (!row) throw refuse("not-found", { thing: "entry" }, PATH);
+    if (row.lotId !== null) await undoLot(db, ctx, row.lotId);
+    return id;
+  };
+
+/** Water that was set aside by a slip is in its butt. @throws {Refusal} where some went into a batch or a can */
+async function undoWater(db: Queryable, _ctx: Context, id: number): Promise<number> {
+  const start = await lockWaterStart(db, id);
+  if (!start) throw refuse("not-found", { thing: "prepared-water" }, PATH);
+  if (start.leftL < start.volumeL) throw refuse("water-used", {}, PATH);
+  return id;
+}
+
+async function undoPlanDrop(db: Queryable, _ctx: Context, planId: number): Promise<number> {
+  await lockPlan(db, planId);
+  const end = await findDrop(db, "plan", planId);
+  if (end === null) throw refuse("not-found", { thing: "plan" }, PATH);
+  return end;
+}
+
+/** A filling that was cancelled goes on where it stood, as long as its vessel is free. @throws {Refusal} */
+async function undoFillingDrop(db: Queryable, _ctx: Context, mixingId: number): Promise<number> {
+  const mixing = await lockMixing<MixingFill>(db, mixingId);
+  const end = await findDrop(db, "mixing", mixingId);
+  if (!mixing || end === null) throw refuse("not-found", { thing: "mixing" }, PATH);
+  await requireFreeVessel(db, mixing.vesselId, mixingId);
+  return end;
+}
+
+const UNDO: Readonly<Record<TakenBackKind, Undo>> = {
+  "lot": undoLot,
+  "stock-move": undoStockMove,
+  "container-move": undoContainerMove,
+  "pour": undoPour,
+  "visit": undoPlain("visit"),
+  "bin-entry": undoPlain("bin-entry"),
+  "tool-event": undoPlain("tool-event"),
+  "look": undoPlain("look"),
+  "water": undoWater,
+  "plan-drop": undoPlanDrop,
+  "filling-drop": undoFillingDrop,
+};
+
+const TAKE_BACK = object(["requestKey", "rows"], {
+  requestKey: REQUEST_KEY,
+  /** What was written by the slip, all of it. */
+  rows: {
+    type: "array",
+    minItems: 1,
+    maxItems: 400,
+    items: object(["kind", "id"], { kind: { enum: TAKEN_BACK_KINDS }, id: ROW_ID }),
+  },
+});
+
+/**
+ * Takes what was just done back, all of it or nothing: each row counts no more, and what it moved is where it was.
+ * @throws {Refusal} for what was taken back already, and where something hangs on it since
+ */
+export const takeBack = act(
+  { name: "takeBack", schema: TAKE_BACK, may: "everybody" },
+  async (db, { rows }, ctx): Promise<{ count: number }> => {
+    const inOrder = rows.toSorted((a, b) => a.kind.localeCompare(b.kind) || a.id - b.id);
+    for (const { kind, id } of inOrder) {
+      const rowId = await UNDO[kind](db, ctx, id);
+      const isNew = await insertTakenBackRow(db, { kind, id: rowId, at: ctx.now(), actorId: ctx.actor.id });
+      if (!isNew) throw refuse("undone-already", {}, PATH);
+    }
+    return { count: rows.length };
+  },
+);
