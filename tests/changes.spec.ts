@@ -51,3 +51,56 @@ test("a batch that was thrown away by a slip runs on, and the history says both"
   await page.goto("/");
   await expect(page.getByRole("article", { name: "Blue drum" })).toContainText("Almost ready");
 });
+
+test("a drum that was started by a slip is as it was by one tap, at once and from its page", async ({ page }) => {
+  const pail = page.getByRole("article", { name: "Pail one" });
+  const start = async () => {
+    await page.goto("/");
+    await pail.getByRole("button", { name: "Fill Pail one" }).click();
+    const panel = page.getByRole("dialog");
+    await panel.getByRole("radio", { name: /^Equal parts/ }).click();
+    await panel.getByRole("radio", { name: /So much water/ }).click();
+    await panel.getByLabel("Water (L)", { exact: true }).fill("14");
+    await panel.getByLabel("picked just now").check();
+    await panel.getByLabel("Which plants").fill("nettle");
+    await panel.getByLabel(/^Water for the brew/).selectOption({ label: "Butt by the lean-to: free of chlorine" });
+    await panel.getByRole("button", { name: "Start batch" }).click();
+    await expect(panel).toHaveCount(0);
+  };
+  await page.goto("/shed?item=molasses");
+  const held = await page.getByRole("dialog").getByText(/ of /).first().textContent();
+  await start();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(pail.getByRole("button", { name: "Fill Pail one" })).toBeVisible();
+  await start();
+  await pail.getByRole("link", { name: "Pail one" }).click();
+  await page.getByRole("button", { name: "Started by mistake: undo the start" }).click();
+  await expect(page.getByText("Started by mistake: its start was undone")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Add ingredient" })).toHaveCount(0);
+  await page.goto("/shed?item=molasses");
+  expect(await page.getByRole("dialog").getByText(/ of /).first().textContent()).toBe(held);
+  await page.goto("/farm/history");
+  await expect(page.getByText(/^Pail one: the start of .* undone, it never was$/)).toHaveCount(2);
+});
+
+test("what was added to stock or to a drum by a slip is undone by one tap", async ({ page }) => {
+  await page.goto("/shed");
+  await page.getByRole("button", { name: "Add stock" }).click();
+  const panel = page.getByRole("dialog");
+  await panel.getByLabel("What").selectOption("kelp-meal");
+  await panel.getByLabel("How much (kg)").fill("4.25");
+  await panel.getByRole("button", { name: "Add to stock" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await page.goto("/farm/history");
+  await expect(page.getByText("Undone: stock that was added")).toBeVisible();
+
+  await page.goto("/batches/5");
+  await page.getByRole("button", { name: "Add ingredient" }).click();
+  await panel.getByLabel("What", { exact: true }).selectOption("molasses");
+  await panel.getByLabel(/^How much/).fill("0.2");
+  await page.getByRole("button", { name: "Log addition" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await expect(page.getByText(/corrected later/).first()).toBeVisible();
+});

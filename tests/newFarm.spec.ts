@@ -2,6 +2,19 @@ import { expect, test } from "./harness/farm";
 
 test.use({ farmKind: "new", timezoneId: "Europe/Vienna", locale: "en-GB" });
 
+test("a made-up farm opens by one tap, and nothing of it is in one's own", async ({ page, baseURL }) => {
+  test.setTimeout(300_000);
+  await page.goto("/");
+  await page.getByLabel("Name of the farm").fill("Own field");
+  await page.getByRole("button", { name: "Look around a made-up farm first" }).click();
+  await page.waitForURL((url) => url.origin !== baseURL, { timeout: 280_000 });
+  await expect(page.getByRole("article").first()).toBeVisible();
+  await page.goto(baseURL!);
+  // One's own is as it was left: not set up, and what was typed stands.
+  await expect(page.getByRole("heading", { name: "Set up your farm" })).toBeVisible();
+  await expect(page.getByLabel("Name of the farm")).toHaveValue("Own field");
+});
+
 test("a farm of one's own begins empty, each place with its next step", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Set up your farm" })).toBeVisible();

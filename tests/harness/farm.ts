@@ -43,7 +43,7 @@ class WebServer {
     private readonly child: ChildProcess,
     readonly url: string,
   ) {}
-  static async start(databaseUrl: string): Promise<WebServer> {
+  static async start(databaseUrl: string, madeUp: MadeUpPlace): Promise<WebServer> {
     const port = await freePort();
     const log = openSync(path.join(asked("DATA"), "web.log"), "a");
     const child = spawn(
@@ -54,7 +54,7 @@ class WebServer {
         "node_modules/next/dist/bin/next",
         ...["start", "-H", "127.0.0.1", "-p", String(port)],
       ],
-      { env: { ...process.env, DATABASE_URL: databaseUrl }, stdio: ["ignore", log, log, "ipc"] },
+      { env: { ...process.env, ...madeUp, DATABASE_URL: databaseUrl }, stdio: ["ignore", log, log, "ipc"] },
     );
     const url = `http://127.0.0.1:${port}`;
     await answers(url, child);
@@ -114,6 +114,37 @@ export class OwnDatabase {
   }
 }
 
+/** Where the made-up farm is made that a set-up page opens, as a server is told it. */
+interface MadeUpPlace {
+  readonly RUCHKA_DEMO_PORT: string;
+  readonly RUCHKA_DEMO_DB_PORT: string;
+  readonly RUCHKA_DEMO_DATA: string;
+}
+async function madeUpPlace(): Promise<MadeUpPlace> {
+  return {
+    RUCHKA_DEMO_PORT: String(await freePort()),
+    RUCHKA_DEMO_DB_PORT: String(await freePort()),
+    RUCHKA_DEMO_DATA: path.join(
+      mkdtempSync(path.join(existsSync("/dev/shm") ? "/dev/shm" : tmpdir(), "ruchka-")),
+      "demo",
+    ),
+  };
+}
+/** Stops the made-up farm, where one was made, and takes it away. */
+function removeMadeUp({ RUCHKA_DEMO_PORT, RUCHKA_DEMO_DB_PORT, RUCHKA_DEMO_DATA }: MadeUpPlace): void {
+  if (existsSync(RUCHKA_DEMO_DATA))
+    execFileSync("bash", ["bin/stop"], {
+      env: {
+        ...process.env,
+        RUCHKA_DATA: RUCHKA_DEMO_DATA,
+        RUCHKA_PORT: RUCHKA_DEMO_PORT,
+        RUCHKA_DB_PORT: RUCHKA_DEMO_DB_PORT,
+      },
+      stdio: "ignore",
+    });
+  rmSync(path.dirname(RUCHKA_DEMO_DATA), { recursive: true, force: true });
+}
+
 interface FarmOptions {
   /** What the walk's farm begins as. */
   farmKind: FarmKind;
@@ -141,12 +172,14 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
     // Playwright wants its first argument taken apart, also where nothing is asked for.
     async ({}, hand) => {
       let server: WebServer | null = null;
+      const madeUp = await madeUpPlace();
       await hand(async (databaseUrl) => {
         if (server) await server.turnTo(databaseUrl);
-        else server = await WebServer.start(databaseUrl);
+        else server = await WebServer.start(databaseUrl, madeUp);
         return server;
       });
       await (server as WebServer | null)?.stop();
+      removeMadeUp(madeUp);
     },
     { scope: "worker" },
   ],

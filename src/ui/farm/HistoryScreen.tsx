@@ -103,8 +103,8 @@ const Line = ({ line, view }: { readonly line: HistoryLineView; readonly view: H
           <Link
             href={href}
             className={clsx(
-              "decoration-line decoration-2 underline-offset-4 hover:decoration-ink",
-              line.isUndone ? "line-through" : "underline",
+              "decoration-2 underline-offset-4 hover:decoration-ink",
+              line.isUndone ? "line-through" : "underline decoration-line",
             )}
           >
             {said}

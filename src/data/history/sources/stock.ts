@@ -5,6 +5,10 @@ const ITEM = "if(lot.own_ingredient_id is null, lot.ingredient_id, concat('own-'
 const LOT_NAME = "coalesce(own.name, lot.ingredient_id)";
 const OWN = "left join own_ingredient own on own.id = lot.own_ingredient_id";
 
+/** What came of it is still whole. */
+const untouched = (row: string): string =>
+  `not exists (select 1 from stock_movement since where since.lot_id = ${row}.lot_id and since.kind <> 'received')`;
+
 /** Stock, containers, water, tools and gathering, as lines of the history. */
 export const STOCK_SOURCES: readonly Source[] = [
   {
@@ -22,7 +26,8 @@ export const STOCK_SOURCES: readonly Source[] = [
     undo: {
       kind: "lot",
       when: `lot.from_batch_id is null and lot.came_with_batch_id is null and not exists (select 1 from forage_visit visit where visit.lot_id = lot.id)
-        and not exists (select 1 from worm_bin_entry entry where entry.lot_id = lot.id)`,
+        and not exists (select 1 from worm_bin_entry entry where entry.lot_id = lot.id)
+        and not exists (select 1 from stock_movement since where since.lot_id = lot.id and since.kind <> 'received')`,
     },
   },
   {
@@ -101,7 +106,7 @@ export const STOCK_SOURCES: readonly Source[] = [
     word: "start.treatment",
     amount: "start.volume_l",
     unit: "'L'",
-    undo: { kind: "water" },
+    undo: { kind: "water", when: "not exists (select 1 from standing_water_use used where used.start_id = start.id)" },
   },
   {
     code: "equipment",
@@ -124,7 +129,7 @@ export const STOCK_SOURCES: readonly Source[] = [
     id: "visit.id",
     subject: "place.name",
     word: "visit.vigour",
-    undo: { kind: "visit" },
+    undo: { kind: "visit", when: untouched("visit") },
   },
   {
     code: "worm-bin",
@@ -137,6 +142,6 @@ export const STOCK_SOURCES: readonly Source[] = [
     word: "entry.kind",
     amount: "entry.kg",
     unit: "'kg'",
-    undo: { kind: "bin-entry" },
+    undo: { kind: "bin-entry", when: untouched("entry") },
   },
 ];
