@@ -55,7 +55,7 @@ export async function fillShed(pool: Database): Promise<void> {
           place: `shelf ${index % 20}`,
           provenance: {},
           fromBatchId: null,
-  cameWithBatchId: null,
+          cameWithBatchId: null,
           actorId: 1,
           addedAt,
         } as const;

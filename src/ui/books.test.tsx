@@ -35,6 +35,8 @@ describe("a batch's cost, drawn", () => {
 
 const LEDGER: LedgerView = {
   farm: FARM,
+  labourMinorPerH: 1500,
+  powerMinorPerKWh: 30,
   nowMs: NOW_MS,
   batchCount: 80,
   batches: [

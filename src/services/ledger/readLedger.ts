@@ -43,6 +43,9 @@ export interface LedgerPlot {
 
 export interface LedgerView {
   readonly farm: FarmView;
+  /** What an hour of work and a kilowatt-hour are counted at. */
+  readonly labourMinorPerH: number;
+  readonly powerMinorPerKWh: number;
   readonly nowMs: number;
   readonly batches: readonly LedgerBatch[];
   /** How many batches there are in all; the list shows the newest. */
@@ -105,6 +108,8 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
   }
   return {
     farm: farmView(farm),
+    labourMinorPerH: farm.labourMinorPerH,
+    powerMinorPerKWh: farm.powerMinorPerKWh,
     nowMs: now.getTime(),
     batchCount: costed.length,
     batches: costed.slice(0, SHOWN_BATCHES).map(({ batch, cost }) => ({

@@ -5,7 +5,7 @@ import { actsOf } from "./act";
 
 export const useUndoAct = actsOf("undo", () => import("@/contracts/generated/acts/undo.cjs"));
 
-interface Row {
+export interface UndoRow {
   readonly kind: TakenBackKind;
   /** Nothing where the write waits on this device: then there is nothing to undo yet. */
   readonly id: number | null | undefined;
@@ -23,7 +23,7 @@ export const undoOffer = (undo: (() => Promise<unknown>) | null): UndoOffer | un
     : { action: { label: "Undo", onClick: () => void undo().then((done) => done && told("Undone.")) } };
 
 /** Gives the "Undo" of a message for the rows that were just written. */
-export function useUndo(): (...rows: readonly Row[]) => UndoOffer | undefined {
+export function useUndo(): (...rows: readonly UndoRow[]) => UndoOffer | undefined {
   const { run } = useUndoAct("takeBack", "toast");
   return (...rows) => {
     const known = rows.flatMap(({ kind, id }) => (typeof id === "number" ? [{ kind, id }] : []));

@@ -6,6 +6,7 @@ import { PLACE_KINDS, type Place, type PlaceKind } from "@/core/ferment/temperat
 import type { UnitSystem } from "@/formats/amounts";
 import { PLACE_WORDS, sayPlace } from "@/words/said";
 import { useYardAct } from "../acts/yard";
+import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
 import { WarmthStepper } from "../measures/WarmthStepper";
@@ -36,7 +37,16 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
   const put = async (request: { kind: PlaceKind; lowC?: number; highC?: number }) => {
     if (!(await say.run({ vesselId, ...request }))) return;
     setOpen(false);
-    told(request.kind === "unsaid" ? "Place removed." : "Place saved.");
+    const before = place
+      ? {
+          kind: place.kind,
+          ...(place.celsius ? { lowC: place.celsius[0], highC: place.celsius[1] } : {}),
+        }
+      : { kind: "unsaid" as const };
+    told(
+      request.kind === "unsaid" ? "Place removed." : "Place saved.",
+      undoOffer(() => say.run({ vesselId, ...before })),
+    );
   };
   if (place && !open)
     return (

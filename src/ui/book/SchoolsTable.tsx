@@ -6,7 +6,7 @@ import { findUse, USE_IDS } from "@/core/book/uses";
 import { leadTime } from "@/core/choose/leadTime";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { sayDilution } from "@/formats/amounts";
-import { sayLead } from "@/words/said";
+import { KEEPS_FROM_WORDS, sayLead } from "@/words/said";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { BookText } from "../kit/BookText";
@@ -113,7 +113,7 @@ function makingRows(columns: readonly SchoolColumn[]): TableRow[] {
     { head: "Lid", cells: recipes.map(({ lid }) => lid), apart: null },
     {
       head: "Keeps",
-      cells: recipes.map(({ keeping }) => `${sayDuration(keeping.shelfH)} from ${keeping.from.replace("-", " ")}`),
+      cells: recipes.map(({ keeping }) => `${sayDuration(keeping.shelfH)} from ${KEEPS_FROM_WORDS[keeping.from]}`),
       apart: apartOf(recipes.map(({ keeping }) => keeping.shelfH)),
     },
   ];

@@ -2,6 +2,7 @@
 import type { FarmSettings, ZonePlace } from "@/services/farm";
 import { parseNumber } from "@/formats/numbers";
 import { useFarmAct } from "../acts/farm";
+import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";
 import { Link } from "../kit/Link";
@@ -70,10 +71,17 @@ function useSettings(farm: FarmSettings) {
   };
   const shown: Typed = { ...shownWas, ...draft?.value };
   const save = async () => {
-    const answer = await act.run(changesOf(shown, shownWas));
-    if (answer === null) return;
+    const changes = changesOf(shown, shownWas);
+    if ((await act.run(changes)) === null) return;
     drop();
-    told("Farm settings saved.");
+    const { labourMinorPerH, powerMinorPerKWh, ...kept } = farm;
+    const before = { ...kept, labourPerH: labourMinorPerH / MINOR, powerPerKWh: powerMinorPerKWh / MINOR };
+    const names = Object.keys(changes) as (keyof typeof changes)[];
+    const back = Object.fromEntries(names.map((name) => [name, before[name]]));
+    told(
+      "Farm settings saved.",
+      undoOffer(() => act.run(back)),
+    );
   };
   return { act, shown, change, save, drop, isKept: draft !== null };
 }

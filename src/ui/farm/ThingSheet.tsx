@@ -4,6 +4,7 @@ import { sayWeighed, sayWeighedUnit } from "@/formats/fieldUnits";
 import { OF_LITRES } from "@/formats/measured";
 import type { ThingFacts, ThingKind, ThingState } from "@/services/types";
 import { STATE_WORDS, THING_NAMES } from "@/words/said";
+import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { Electricity } from "../kit/Electricity";
 import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
@@ -134,7 +135,11 @@ function useForm(kind: ThingKind, thing: ThingAsItIs | null, onClose: () => void
     const facts = thing ? changedFacts(kind, typed, thing.facts, amounts) : factsOf(kind, typed, null, amounts);
     if (!(await saving.save(thing?.id ?? null, facts))) return;
     drop();
-    told(`${typed.name ?? ""} ${thing ? "saved" : "added"}.`);
+    const was = thing && Object.fromEntries(Object.keys(facts).map((fact) => [fact, thing.facts[fact] ?? null]));
+    told(
+      `${typed.name ?? ""} ${thing ? "saved" : "added"}.`,
+      undoOffer(thing && was && Object.keys(was).length > 0 ? () => saving.save(thing.id, was as ThingFacts) : null),
+    );
     if (another) setTyped({ ...typed, name: "" });
     else onClose();
   };

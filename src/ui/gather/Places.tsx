@@ -10,6 +10,7 @@ import { useUndo } from "../acts/undo";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
 import { Choices } from "../kit/Choices";
+import { GATHERED_WORDS } from "@/words/said";
 import { TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -91,7 +92,7 @@ export const PlacePanel = ({
             ) : null}
             <div className="min-w-0">
               <p className="font-semibold">
-                {place.name} <span className="font-normal text-soft">· {place.kind.replace("-", " ")}</span>
+                {place.name} <span className="font-normal text-soft">· {GATHERED_WORDS[place.kind]}</span>
               </p>
               <p className={place.restsUntil ? "font-semibold" : "text-leaf"}>
                 {place.restsUntil ? `▲ rests until ${sayDay(place.restsUntil)}` : "◆ may be taken from"}

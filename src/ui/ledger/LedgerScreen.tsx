@@ -1,11 +1,13 @@
 "use client";
 import { clsx } from "clsx";
+import { HowSure } from "../kit/HowSure";
 import { Link } from "../kit/Link";
 import { findUse } from "@/core/book/uses";
 import { sayArea, sayDilution, sayMoney, sayVolume } from "@/formats/amounts";
 import { sayPricePer } from "@/formats/fieldUnits";
 import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
+import { sureCosts } from "@/words/said";
 import { CostMeasure } from "./CostMeasure";
 
 const OUTCOME = {
@@ -116,6 +118,14 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
           Cost of each batch
         </h1>
         <p className="text-soft">Ingredients, work time and power. Layer height = share of cost.</p>
+        <div className="mt-3 max-w-2xl">
+          <HowSure
+            lines={sureCosts({
+              labour: sayMoney(view.labourMinorPerH, view.farm.currency),
+              power: sayMoney(view.powerMinorPerKWh, view.farm.currency),
+            })}
+          />
+        </div>
         {view.batches.length === 0 ? (
           <p className="mt-3">No batch yet. The first one’s price stands here as soon as it is filled.</p>
         ) : null}

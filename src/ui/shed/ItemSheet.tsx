@@ -1,15 +1,18 @@
 "use client";
 import { useState } from "react";
 import { CAUTIONS } from "@/core/book/cautions";
+import { findIngredient } from "@/core/book/ingredients";
 import { NUTRIENTS, type Nutrient } from "@/core/book/composition";
 import { sayMoney, sayStock, type UnitSystem } from "@/formats/amounts";
 import { sayDensity, sayWeighed } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
-import { sayDuration } from "@/formats/times";
+import { fullDate, sayDuration } from "@/formats/times";
 import type { FarmView } from "@/services/farm";
 import type { ItemView, ShedItem } from "@/services/shed";
+import { sureStock } from "@/words/said";
 import { ChangeThing } from "../farm/ChangeThing";
 import { Button } from "../kit/Button";
+import { HowSure } from "../kit/HowSure";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
 import { useReadAmount } from "../measures/AmountField";
@@ -182,6 +185,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
   const [open, setOpen] = useState<Open>(null);
   const { inOurs } = useReadAmount();
   const say = (amount: number) => sayStock(amount, item.unit, farm.units);
+  const counted = item.ledger.find(({ kind }) => kind === "counted");
   const onHand = shelf?.onHand ?? 0;
   const ours = inOurs(onHand, item);
   const close = () => setOpen(null);
@@ -193,7 +197,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
       open
       onClose={onClose}
       title={item.name}
-      lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.${item.own ? ` Counts as ${item.ingredientId.replace("-", " ")}.` : ""}`}
+      lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.${item.own ? ` Counts as ${findIngredient(item.ingredientId).name.toLowerCase()}.` : ""}`}
       foot={
         <Button variant="strong" onClick={onReceive}>
           Add stock
@@ -219,6 +223,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
         <InOurMeasures item={item} farm={farm} onWeigh={() => setOpen({ type: "weigh" })} />
         <LedgerList item={item} farm={farm} onCorrect={(movementId) => setOpen({ type: "line", movementId })} />
         <Facts item={item} units={farm.units} />
+        <HowSure lines={sureStock(counted === undefined ? null : fullDate(new Date(counted.atMs), farm))} />
       </div>
       {open?.type === "supply" ? <SupplySheet item={item} farm={farm} onClose={close} /> : null}
       {open?.type === "weigh" ? <WeighSheet measures={item.measures} of={item.ingredientId} onClose={close} /> : null}

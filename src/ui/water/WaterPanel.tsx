@@ -5,6 +5,7 @@ import { clockTime, longWeekday, sayDuration } from "@/formats/times";
 import { sayStrip } from "@/words/said";
 import type { FarmView } from "@/services/farm";
 import type { WatersView, WaterStartView, WaterView } from "@/services/water";
+import { sayWaterSource } from "@/words/said";
 import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { ChangeThing } from "../farm/ChangeThing";
@@ -71,7 +72,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
               <span>
                 <span className="font-semibold">{water.name}</span>
                 <span className="block text-[0.9rem] text-soft">
-                  {water.kind === "unknown" ? "unknown source" : water.kind.replace("-", " ")}; {sayStrip(water)}
+                  {sayWaterSource(water.kind).toLowerCase()}; {sayStrip(water)}
                   {water.readMs === null ? "" : `, read ${sayDuration((view.nowMs - water.readMs) / 3_600_000)} ago`}
                   {water.leftL === null ? "" : `; about ${sayVolume(water.leftL, farm.units)} in it`}
                 </span>

@@ -65,7 +65,7 @@ describe("picking the water", () => {
 describe("the farm's waters", () => {
   it("stand with their strips, and what is set aside with its clock", () => {
     renderWith(fakeActions(), <WaterPanel view={VIEW} farm={FARM} />);
-    expect(screen.getByText(/mains; 0\.9 mg\/L total, 0\.3 mg\/L free, read 24 h ago/)).toBeVisible();
+    expect(screen.getByText(/tap water; 0\.9 mg\/L total, 0\.3 mg\/L free, read 24 h ago/)).toBeVisible();
     expect(screen.getByRole("img", { name: "77 % of its time" })).toBeInTheDocument();
     expect(screen.getByText(/standing, tank; ready$/)).toBeVisible();
   });

@@ -18,6 +18,7 @@ export * from "./programme";
 export * from "./reasons";
 export * from "./residue";
 export * from "./strength";
+export * from "./sure";
 export * from "./things";
 export * from "./verdict";
 export * from "./water";

@@ -29,3 +29,15 @@ export const ENDED_WORDS = {
 /** Of a lot that came into stock with the batch that it went into. */
 export const sayCameWith = (batchId: number, origin: string): string =>
   origin === "foraged" ? `picked for batch ${batchId}` : `not in stock before, came with batch ${batchId}`;
+
+/** What a gathering place gives. */
+export const GATHERED_WORDS = { "leaf-mould": "leaf mould", "plants": "plants", "seaweed": "seaweed" } as const;
+
+/** From when on what was made keeps. */
+export const KEEPS_FROM_WORDS = {
+  "air-off": "when the air stops",
+  "ready": "when it is ready",
+  "strained": "straining",
+  "closed": "closing it",
+  "made": "the day it is made",
+} as const;
