@@ -6,7 +6,7 @@ const config: NextConfig = {
   // The type check is a step of its own (npm run typecheck).
   typescript: { ignoreBuildErrors: true },
   // A thread takes its loader for TypeScript from there as it runs.
-  serverExternalPackages: ["mysql2", "tsx"],
+  serverExternalPackages: ["mysql2", "tsx", "@node-rs/argon2"],
   poweredByHeader: false,
   // It answers this machine alone (bin/start binds to loopback), where packing costs more than it saves.
   compress: false,

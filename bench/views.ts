@@ -53,7 +53,7 @@ async function rowsOf(size: string, views: readonly View[]): Promise<string[]> {
 
 async function measure(pool: Database, farm: Farm, size: string): Promise<string[]> {
   const db: Queryable = pool;
-  const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
+  const ctx: Context = { pool, now, actor: { id: 1, name: "bench", role: "steward" } };
   const views: readonly View[] = [
     [
       "yard",
@@ -95,7 +95,7 @@ async function measure(pool: Database, farm: Farm, size: string): Promise<string
 
 /** The shed alone, on shelves that are full: what it answers beside the bare SQL of it. */
 async function measureShed(pool: Database, farm: Farm, size: string): Promise<string[]> {
-  const ctx: Context = { pool, now, actor: { id: 1, name: "bench" } };
+  const ctx: Context = { pool, now, actor: { id: 1, name: "bench", role: "steward" } };
   const views: readonly View[] = [
     ["shed", () => readShed(ctx, farm), () => Promise.all([listLotsOnHand(pool), listStoresOnHand(pool)])],
     ["one container", () => readItem(ctx, "molasses", "2031-01-11"), () => listLotsOf(pool, "molasses")],

@@ -5,7 +5,12 @@ const REF = (name: string) => ({ $ref: `#/components/schemas/${name}` });
 const json = (schema: object) => ({ content: { "application/json": { schema } } });
 
 const WHO = {
-  everybody: "Whoever is at the screen.",
+  viewer: "A viewer, helper, grower or steward who is signed in.",
+  helper: "A helper, grower or steward who is signed in.",
+  grower: "A grower or steward who is signed in.",
+  steward: "A steward who is signed in.",
+  anybody: "Anybody who reaches the farm: to sign in.",
+  session: "A device on which somebody is signed in, though it be locked.",
   device: "A device, by its token.",
   founder: "Whoever opens the farm for the first time.",
 } as const;

@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, type ReactNode } from "react";
 import type { ActResult } from "@/contracts/answer";
+import type { Role } from "@/core/people/roles";
 import { PERSON_HEADER } from "@/contracts/waiting";
 import { DoorProvider, type Door } from "@/ui/acts/act";
 import { AwayBar } from "@/ui/away/AwayBar";
@@ -22,7 +23,7 @@ const toAct: Post = async (name, request, person) =>
 
 interface FarmDoorProps {
   readonly units: Door["units"];
-  readonly person: { readonly id: number; readonly name: string } | null;
+  readonly person: { readonly id: number; readonly name: string; readonly role: Role } | null;
   /** When this page was read, ms since the epoch. */
   readonly readMs: number;
   readonly children: ReactNode;
@@ -34,8 +35,10 @@ export function FarmDoor({ units, person, readMs, children }: FarmDoorProps) {
   const door = useMemo(
     (): Door => ({
       units,
+      role: person?.role ?? null,
       send: async (name, request) => {
-        const sent = await sendOrKeep(toAct, name, request, person);
+        // Signing in is nobody's yet.
+        const sent = await sendOrKeep(toAct, name, request, person && { id: person.id, name: person.name });
         return "seq" in sent ? { kept: true, note: (said) => void noteWaiting(sent.seq, { said }) } : sent;
       },
       read: async (name, query, signal) =>
@@ -43,15 +46,14 @@ export function FarmDoor({ units, person, readMs, children }: FarmDoorProps) {
           await fetch(`/api/view/${name}?${new URLSearchParams(query)}`, { signal })
         ).json()) as ActResult<unknown>,
       onChanged: () => router.refresh(),
-      choosePerson: async (id) => void (await post("/api/person", { id })),
     }),
     [router, units, person],
   );
   const sendNow = useCallback(async () => {
-    const sent = await sendWaiting(toAct);
+    const sent = await sendWaiting(toAct, person?.id ?? null);
     if (sent > 0) router.refresh();
     return sent;
-  }, [router]);
+  }, [router, person]);
   return (
     <DoorProvider door={door}>
       <AwayBar readMs={readMs} sendNow={sendNow} />

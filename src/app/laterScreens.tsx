@@ -13,6 +13,13 @@ export const SetUpScreen = part("Set up your farm", () =>
   import("@/ui/setup/SetUpScreen").then((module) => module.SetUpScreen),
 );
 
+export const SignInScreen = part("Sign in", () =>
+  import("@/ui/people/SignInScreen").then((module) => module.SignInScreen),
+);
+export const LockScreen = part("Open this phone", () =>
+  import("@/ui/people/LockScreen").then((module) => module.LockScreen),
+);
+
 type FillProps = ComponentProps<typeof Fill>;
 const FillPanel = panel<FillProps & { readonly onClose: () => void }>(() =>
   import("@/ui/fill/FillSheet").then((module) => module.FillSheet),

@@ -3,6 +3,7 @@ import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { Away } from "@/ui/frame/Away";
 import { listZonePlaces, readMeasures } from "@/services/farm";
+import { demoPeople } from "@/services/people";
 import { offersMadeUpFarm } from "@/services/madeUpFarm";
 import { Header } from "@/ui/frame/Header";
 import { SET_SCREEN } from "@/ui/frame/screenSettings";
@@ -10,8 +11,9 @@ import { Toasts } from "@/ui/frame/Toasts";
 import { MeasuresProvider } from "@/ui/measures/measuresContext";
 import { FarmDoor } from "./FarmDoor";
 import "./globals.css";
-import { SetUpScreen } from "./laterScreens";
-import { openPage } from "./openPage";
+import { LockScreen, SetUpScreen, SignInScreen } from "./laterScreens";
+import { openPage, type Opened } from "./openPage";
+import { openStanding } from "./session";
 
 export const metadata: Metadata = {
   title: { default: "Ruchka", template: "%s · Ruchka" },
@@ -25,11 +27,31 @@ async function NewFarm() {
   return <SetUpScreen zones={await listZonePlaces()} canLookAround={offersMadeUpFarm((await headers()).get("host"))} />;
 }
 
+/** The page itself, or what stands in its place: nobody is in, or there is no farm yet. */
+function Within({ page, children }: { readonly page: Opened<unknown>; readonly children: ReactNode }) {
+  switch (page.type) {
+    case "away":
+      return <Away />;
+    case "not-set-up":
+      return <NewFarm />;
+    case "signed-out": {
+      const { farmName, isClaimed, people } = page;
+      return <SignInScreen farmName={farmName} isClaimed={isClaimed} people={people} tries={demoPeople()} />;
+    }
+    case "locked":
+      return <LockScreen farmName={page.farmName} people={page.people} />;
+    case "open":
+      return children;
+  }
+}
+
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const page = await openPage(async (frame) => ({ ...frame, measures: await readMeasures(frame.ctx) }));
   const nonce = (await headers()).get("x-nonce") ?? "";
   const frame = page.type === "open" ? page.value : null;
-  const person = frame ? { id: frame.ctx.actor.id, name: frame.ctx.actor.name } : null;
+  const standing = page.type === "open" ? await openStanding() : null;
+  const person =
+    frame && standing?.type === "open" ? { ...frame.ctx.actor, isShared: standing.found.session.isShared } : null;
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
@@ -49,10 +71,9 @@ export default async function RootLayout({ children }: { readonly children: Reac
               units={frame?.farm.units ?? "metric"}
               measures={frame?.measures ?? []}
               person={person}
-              people={frame?.people.map(({ id, name }) => ({ id, name })) ?? []}
             />
             <main id="content" tabIndex={-1} className="outline-none">
-              {page.type === "away" ? <Away /> : page.type === "not-set-up" ? <NewFarm /> : children}
+              <Within page={page}>{children}</Within>
             </main>
             <Toasts />
           </MeasuresProvider>

@@ -3,16 +3,16 @@ import type { Frame } from "@/services/context";
 import { outageOf } from "@/services/outage";
 import { Misfit } from "@/services/refusal";
 import { VIEWS, type Seen, type ViewName } from "@/services/views";
-import { openFrame } from "./session";
+import { openStanding, type Standing } from "./session";
 
-export type Opened<T> =
-  { readonly type: "open"; readonly value: T } | { readonly type: "not-set-up" } | { readonly type: "away" };
+type Outside = Exclude<Standing, { readonly type: "open" }>;
+export type Opened<T> = { readonly type: "open"; readonly value: T } | Outside | { readonly type: "away" };
 
-/** Loads a page's data; a farm that is not set up and a database that is away are answers, not crashes. */
+/** Loads a page's data; a farm that is not set up, a device that nobody is signed in on and a database that is away are answers, not crashes. */
 export async function openPage<T>(load: (frame: Frame) => Promise<T>): Promise<Opened<T>> {
   try {
-    const frame = await openFrame();
-    return frame ? { type: "open", value: await load(frame) } : { type: "not-set-up" };
+    const standing = await openStanding();
+    return standing.type === "open" ? { type: "open", value: await load(standing.frame) } : standing;
   } catch (error) {
     if (outageOf(error) !== null) return { type: "away" };
     throw error;

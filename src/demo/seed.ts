@@ -1,11 +1,13 @@
 import { createHash } from "node:crypto";
-import type { Database } from "@/data/db";
+import type { Database, Queryable } from "@/data/db";
 import { isActLogged } from "@/data/batch";
 import { findRecipe } from "@/core/book";
 import { bookDocument } from "@/core/recipe/document";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
-import { findFarm, listActors, type Actor } from "@/data/farm";
+import { findFarm, insertActor, listActors, setActorRole, type Actor } from "@/data/farm";
+import { listWithSecret, setSecret } from "@/data/people";
+import { DEMO_PEOPLE, hashSecret, onMachine } from "@/services/people";
 import { listLand, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
 import { addTool, addVessel, setUpFarm } from "@/services/farm";
@@ -99,7 +101,8 @@ class Teller {
     return {
       pool: this.pool,
       now: () => new Date(this.now.getTime() - hoursAgo * HOUR_MS),
-      actor: this.people[person]!,
+      // Whoever tells the story does what it took then, whatever they may today.
+      actor: { ...this.people[person]!, role: "steward" },
     };
   }
 
@@ -630,6 +633,32 @@ async function seedRunningJuice(tell: Teller, vessel: VesselByName): Promise<voi
   await tell.log("j2 press", juice, 26, { kind: "act", act: LAST_ACT }, 2);
 }
 
+async function makeFarm(pool: Database, now: Date): Promise<void> {
+  const [steward] = DEMO_PEOPLE;
+  await setUpFarm(
+    onMachine(pool, () => now),
+    {
+      requestKey: keyOf("farm"),
+      ...FARM,
+      people: DEMO_PEOPLE.map(({ name }) => name),
+      passphrase: steward!.passphrase,
+    },
+  );
+}
+
+/** One of each role, each with a way in; in a demo of an earlier build too, whose people had none. */
+async function makePeople(db: Queryable, now: Date): Promise<void> {
+  const pins = await listWithSecret(db, "pin");
+  const known = new Map((await listActors(db)).map(({ id, name }) => [name, id]));
+  for (const { name, role, passphrase, pin } of DEMO_PEOPLE) {
+    const actorId = known.get(name) ?? (await insertActor(db, name, role));
+    if (pins.has(actorId)) continue;
+    await setActorRole(db, actorId, role);
+    await setSecret(db, { actorId, kind: "passphrase", hash: await hashSecret(passphrase), at: now });
+    await setSecret(db, { actorId, kind: "pin", hash: await hashSecret(pin), at: now });
+  }
+}
+
 /**
  * Makes the demo farm in an empty database, or what of it is missing.
  * @returns whether anything had to be made
@@ -637,7 +666,8 @@ async function seedRunningJuice(tell: Teller, vessel: VesselByName): Promise<voi
 export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const db = pool;
   const isNew = (await findFarm(db)) === null;
-  if (isNew) await setUpFarm({ pool }, { requestKey: keyOf("farm"), ...FARM, people: [...FARM.people] });
+  if (isNew) await makeFarm(pool, now);
+  await makePeople(db, now);
   const people = await listActors(db);
   const tell = new Teller(pool, people, now);
   // A farm whose story an earlier build told to its end goes on from there: new chapters don't fit into its past.

@@ -4,7 +4,6 @@
  */
 export const FARM = {
   name: "Quillet Field",
-  people: ["Maren", "Odo", "Pilar"],
   timeZone: "Etc/GMT-10",
   latitudeDeg: -37.5,
   longitudeDeg: 150,

@@ -2,6 +2,7 @@ import "server-only";
 import { createHash } from "node:crypto";
 import stringify from "fast-json-stable-stringify";
 import type { FromSchema, JSONSchema } from "json-schema-to-ts";
+import { mayAs, ROLES, type Role } from "@/core/people/roles";
 import { complaintsOf } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/acts.cjs";
 import { errnoOf, inTransaction, SQL_ERROR, type Queryable } from "@/data/db";
@@ -9,8 +10,19 @@ import { claimRequest, findResult, keepResult } from "@/data/requests";
 import type { Context } from "./context";
 import { Misfit, refuse } from "./refusal";
 
-/** Who may do it: everybody of the farm, a device by its token, whoever opens the farm for the first time. */
-export type Role = "everybody" | "device" | "founder";
+/**
+ * Who may do it: people of the farm from a role on; a device by its token; whoever founds the farm; anybody who comes to the door; whoever is at a device on
+ * which somebody signed in, though it be locked.
+ */
+export type May = Role | "device" | "founder" | "anybody" | "session";
+export const isRole = (may: May): may is Role => ROLES.some((role) => role === may);
+
+/** Of what an act does to what somebody else wrote: who may, and whose it is. */
+export interface OfOthers<Request> {
+  readonly may: Role;
+  /** Whose it is; null for nobody's. */
+  readonly ownerOf: (db: Queryable, request: Request, askerId: number) => Promise<number | null>;
+}
 
 /** One thing that can be done to the farm: called as a function, and read as an entry of its place's list. */
 export interface Act<Request, Answer, Asker = Context> {
@@ -18,7 +30,9 @@ export interface Act<Request, Answer, Asker = Context> {
   (asker: Asker, input: unknown): Promise<Answer>;
   readonly actName: string;
   readonly schema: object;
-  readonly may: Role;
+  readonly may: May;
+  /** From which role on also what another wrote. */
+  readonly ofOthers?: { readonly may: Role };
   /** What its JSON may weigh, where that is more than the door takes of any. */
   readonly mostBytes?: number;
   /** For the compiler alone: what is asked. */
@@ -31,8 +45,23 @@ export type Asked<S> = S extends JSONSchema ? FromSchema<S> : never;
 export interface ActHead<S> {
   readonly name: string;
   readonly schema: S;
-  readonly may: Role;
+  readonly may: May;
+  readonly ofOthers?: OfOthers<unknown>;
   readonly mostBytes?: number;
+}
+
+/** @throws {Refusal} `may-not` for who may it not */
+export function requireMay(asker: unknown, may: May): void {
+  if (!isRole(may)) return;
+  const { actor } = asker as Context;
+  if (!mayAs(actor.role, may)) throw refuse("may-not", { role: actor.role, least: may });
+}
+
+/** @throws {Refusal} `not-yours` for what another wrote, where only its own may be touched */
+async function requireOwn(db: Queryable, ctx: Context, request: unknown, ofOthers?: OfOthers<unknown>): Promise<void> {
+  if (!ofOthers || mayAs(ctx.actor.role, ofOthers.may)) return;
+  const owner = await ofOthers.ownerOf(db, request, ctx.actor.id);
+  if (owner !== null && owner !== ctx.actor.id) throw refuse("not-yours", { least: ofOthers.may });
 }
 
 /**
@@ -49,7 +78,10 @@ function made<Request, Answer, Asker>(
   { name, ...head }: ActHead<object>,
   run: (asker: Asker, request: Request) => Promise<Answer>,
 ): Act<Request, Answer, Asker> {
-  const call = async (asker: Asker, input: unknown) => run(asker, fitting<Request>(name, input));
+  const call = async (asker: Asker, input: unknown) => {
+    requireMay(asker, head.may);
+    return run(asker, fitting<Request>(name, input));
+  };
   return Object.assign(call, { actName: name, ...head });
 }
 
@@ -66,17 +98,21 @@ export const bareAct = <const S extends object, T, Asker>(
 export const act = <const S extends object, T>(
   head: ActHead<S>,
   work: (db: Queryable, request: Asked<S>, ctx: Context) => Promise<T>,
-): Act<Asked<S>, T> => made(head as ActHead<object>, once(head.name, work));
+): Act<Asked<S>, T> => made(head as ActHead<object>, once(head, work));
 
 /** Work done once for its key, however often it is asked for. */
 const once =
-  <Request, Answer>(name: string, work: (db: Queryable, request: Request, ctx: Context) => Promise<Answer>) =>
+  <Request, Answer>(
+    { name, ofOthers }: ActHead<object>,
+    work: (db: Queryable, request: Request, ctx: Context) => Promise<Answer>,
+  ) =>
   async (ctx: Context, request: Request): Promise<Answer> => {
     const { requestKey } = request as { readonly requestKey: string };
     const askedSha256 = createHash("sha256").update(stringify(request)).digest("hex");
     try {
       return await inTransaction(ctx.pool, async (db) => {
         await claimRequest(db, { key: requestKey, useCase: name, askedSha256, actorId: ctx.actor.id, at: ctx.now() });
+        await requireOwn(db, ctx, request, ofOthers);
         const result = await work(db, request, ctx);
         await keepResult(db, requestKey, result);
         return result;

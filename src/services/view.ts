@@ -2,10 +2,11 @@ import "server-only";
 import { complaintsOf } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/views.cjs";
 import { revisionOf } from "@/data/db";
-import type { Asked, Role } from "./act";
+import { mayAs, type Role } from "@/core/people/roles";
+import type { Asked } from "./act";
 import type { Frame } from "./context";
 import { keeping } from "./kept";
-import { Misfit } from "./refusal";
+import { Misfit, refuse } from "./refusal";
 
 /** One thing that can be read of the farm: called as a function, and read as an entry of its place's list. */
 export interface View<Query, Answer> {
@@ -35,7 +36,7 @@ const MINUTE_MS = 60_000;
 /** What was read once stands to the end of its minute, for the same person and question, unless something was written meanwhile. */
 function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
   const minute = Math.floor(ctx.now().getTime() / MINUTE_MS);
-  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor.id, asked]);
+  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor, ctx.sessionId, asked]);
   const known = kept.get(key);
   if (known) return known as Promise<T>;
   const reading = read();
@@ -60,6 +61,8 @@ export const view = <const S extends object, T>(
   read: (frame: Frame, query: Asked<S>) => Promise<T>,
 ): View<Asked<S>, T> => {
   const call = async (frame: Frame, query: unknown) => {
+    const { role } = frame.ctx.actor;
+    if (!mayAs(role, head.may)) throw refuse("may-not", { role, least: head.may });
     const asked: Record<string, unknown> = { ...(query as object) };
     const complaints = complaintsOf(validators[name]!, asked);
     if (complaints) throw new Misfit(complaints);

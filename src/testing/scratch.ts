@@ -13,6 +13,8 @@ import { receiveLot } from "@/services/shed";
 import type { Context } from "@/services/context";
 import type { PlaceKind } from "@/core/ferment/temperature/places";
 import { sayPlace } from "@/services/ferment";
+import type { Role } from "@/core/people/roles";
+import { onMachine } from "@/services/people";
 import { fillVessel } from "@/services/fill";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { sayComplaints } from "@/contracts/fieldErrors";
@@ -100,6 +102,9 @@ export async function scratchDatabase(options: { migrated: boolean } = { migrate
 /** The rain butt that every test farm has. */
 export const RAIN_ID = 1;
 
+/** Of the first person of every test farm. */
+export const PASSPHRASE = "a dozen green pails";
+
 export const key = (): string => randomUUID();
 
 /** A small farm on a scratch database, and words for what its people do. */
@@ -111,10 +116,11 @@ export class TestFarm {
 
   static async make(): Promise<TestFarm> {
     const scratch = await scratchDatabase();
-    await setUpFarm(scratch, {
+    await setUpFarm(onMachine(scratch.pool), {
       requestKey: key(),
       name: "Test field",
       people: ["Ana", "Ben"],
+      passphrase: PASSPHRASE,
       timeZone: "UTC",
       latitudeDeg: 45,
       // So far east that the sun is low at NOW: beds may be watered.
@@ -135,11 +141,11 @@ export class TestFarm {
     return farm;
   }
 
-  context(at: Date = NOW, person = 0): Context {
+  context(at: Date = NOW, person = 0, role: Role = "steward"): Context {
     return {
       pool: this.scratch.pool,
       now: () => at,
-      actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]! },
+      actor: { id: this.actorIds[person]!, name: ["Ana", "Ben"][person]!, role },
     };
   }
 

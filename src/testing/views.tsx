@@ -53,7 +53,7 @@ export const doorTo = (acts: Calls): Door => ({
   },
   units: "metric",
   onChanged: () => undefined,
-  choosePerson: async () => undefined,
+  role: "steward",
 });
 
 export const refused = (message: string, fields: Record<string, string> = {}) => ({

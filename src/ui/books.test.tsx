@@ -218,8 +218,7 @@ describe("the frame", () => {
         farmName={farmName}
         units="metric"
         measures={[]}
-        person={{ id: 1, name: "Ana" }}
-        people={[{ id: 1, name: "Ana" }]}
+        person={{ id: 1, name: "Ana", role: "steward", isShared: false }}
       />,
     );
   it("marks the place one is in, and goes to another by its key", () => {

@@ -8,7 +8,9 @@ import type { Context } from "@/services/context";
 import { addDevice, takeReadings } from "@/services/devices";
 import { fillVessel } from "@/services/fill";
 import { logEntry } from "@/services/batch";
+import { onMachine } from "@/services/people";
 import { now, pool } from "@/services/runtime";
+import { WALK_PASSPHRASE } from "../harness/signedIn";
 import { receiveLot } from "@/services/shed";
 import { addWaterSource } from "@/services/water";
 
@@ -17,7 +19,7 @@ const HOUR_MS = 3_600_000;
 const TOKEN = "fermenting-farm-probe-token-0123456789abcdef";
 let made = now();
 const at = (hoursAgo: number) => new Date(made.getTime() - hoursAgo * HOUR_MS);
-let actor = { id: 0, name: "" };
+let actor: Context["actor"] = { id: 0, name: "", role: "steward" };
 let sourceId = 0;
 const context = (hoursAgo: number): Context => ({ pool: pool(), now: () => at(hoursAgo), actor });
 
@@ -57,23 +59,21 @@ const log = (batchId: number, hoursAgo: number, entry: object) =>
 
 export async function fermentFarm(): Promise<void> {
   made = now();
-  await setUpFarm(
-    { pool: pool() },
-    {
-      requestKey: randomUUID(),
-      name: "Cool hollow",
-      people: ["Ana", "Ben"],
-      timeZone: "Etc/GMT-10",
-      latitudeDeg: -37.5,
-      longitudeDeg: 150,
-      units: "metric",
-      currency: "crowns",
-      labourPerH: 12,
-      powerPerKWh: 0.3,
-      climateMeanC: 12,
-      climateSwingC: 0,
-    },
-  );
+  await setUpFarm(onMachine(pool(), now), {
+    requestKey: randomUUID(),
+    name: "Cool hollow",
+    people: ["Ana", "Ben"],
+    passphrase: WALK_PASSPHRASE,
+    timeZone: "Etc/GMT-10",
+    latitudeDeg: -37.5,
+    longitudeDeg: 150,
+    units: "metric",
+    currency: "crowns",
+    labourPerH: 12,
+    powerPerKWh: 0.3,
+    climateMeanC: 12,
+    climateSwingC: 0,
+  });
   [actor = actor] = await listActors(pool());
   sourceId = (await addWaterSource(context(9000), { requestKey: randomUUID(), name: "Butt", kind: "rain" })).sourceId;
   const vessel = async (name: string, volumeL: number, airW = 0) =>

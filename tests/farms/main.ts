@@ -3,12 +3,16 @@
  * one process, as loading Ruchka takes longer than telling most of them.
  */
 import { execFile } from "node:child_process";
+import { createHash } from "node:crypto";
 import { writeFile } from "node:fs/promises";
 import path from "node:path";
 import { promisify } from "node:util";
+import { listActors } from "@/data/farm";
+import { findSession, insertSession } from "@/data/people";
 import { seedDemo } from "@/demo/seed";
 import { now, pool } from "@/services/runtime";
 import { client, copyOf, drop } from "@/testing/copyDatabase";
+import { WALK_TOKEN } from "../harness/signedIn";
 import { blueDrum } from "./blueDrum";
 import { fermentFarm } from "./fermentFarm";
 import { ripe } from "./ripe";
@@ -42,6 +46,26 @@ const DUMP = [
   "--no-autocommit",
 ];
 
+const DAY_MS = 86_400_000;
+
+/** The first person of the farm is signed in by the token that every walk brings along. */
+async function signIn(): Promise<void> {
+  const db = pool();
+  const [actor] = await listActors(db);
+  const tokenSha256 = createHash("sha256").update(WALK_TOKEN).digest();
+  const at = now();
+  const known = await findSession(db, tokenSha256, at, at);
+  if (actor && !known)
+    await insertSession(db, {
+      tokenSha256,
+      actorId: actor.id,
+      device: "",
+      address: "",
+      at,
+      endsAt: new Date(at.getTime() + 400 * DAY_MS),
+    });
+}
+
 const holder = globalThis as { ruchkaPool?: unknown; ruchkaClockOffsetMs?: unknown };
 
 async function main(): Promise<void> {
@@ -55,6 +79,7 @@ async function main(): Promise<void> {
     delete holder.ruchkaPool;
     delete holder.ruchkaClockOffsetMs;
     await tell();
+    await signIn();
     await pool().end();
     const { args, options } = client(database);
     const { stdout } = await promisify(execFile)("mariadb-dump", [...args, ...DUMP, database.pathname.slice(1)], {

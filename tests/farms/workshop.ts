@@ -5,7 +5,9 @@ import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { listActors } from "@/data/farm";
 import { addVessel, setUpFarm } from "@/services/farm";
 import type { Context } from "@/services/context";
+import { onMachine } from "@/services/people";
 import { now, pool } from "@/services/runtime";
+import { WALK_PASSPHRASE } from "../harness/signedIn";
 import { receiveLot } from "@/services/shed";
 import { addWaterSource } from "@/services/water";
 import { isoDay } from "@/formats/times";
@@ -13,23 +15,21 @@ import { WORKSHOP } from "../harness/workshop";
 
 export async function workshop(units: "metric" | "us"): Promise<void> {
   const timeZone = units === "us" ? "Etc/GMT+7" : "Etc/GMT-5";
-  await setUpFarm(
-    { pool: pool() },
-    {
-      requestKey: randomUUID(),
-      name: "Workshop",
-      people: ["Ana"],
-      timeZone,
-      latitudeDeg: 40,
-      longitudeDeg: units === "us" ? -105 : 75,
-      units,
-      currency: "crowns",
-      labourPerH: 12,
-      powerPerKWh: 0.3,
-      climateMeanC: 22,
-      climateSwingC: 0,
-    },
-  );
+  await setUpFarm(onMachine(pool(), now), {
+    requestKey: randomUUID(),
+    name: "Workshop",
+    people: ["Ana"],
+    passphrase: WALK_PASSPHRASE,
+    timeZone,
+    latitudeDeg: 40,
+    longitudeDeg: units === "us" ? -105 : 75,
+    units,
+    currency: "crowns",
+    labourPerH: 12,
+    powerPerKWh: 0.3,
+    climateMeanC: 22,
+    climateSwingC: 0,
+  });
   const [actor] = await listActors(pool());
   const ctx: Context = { pool: pool(), now, actor: actor! };
   await addWaterSource(ctx, { requestKey: randomUUID(), name: "Butt", kind: "rain" });

@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { test as base } from "@playwright/test";
 import { copyOf, drop } from "@/testing/copyDatabase";
+import { walkCookie } from "./signedIn";
 
 /** The farms that bin/test tells once; each walk begins on a copy of one. */
 export type FarmKind =
@@ -183,6 +184,10 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
     },
     { scope: "worker" },
   ],
+  // Signed in as the farm's first person, in the page as in what is asked beside it; a farm that is new has none.
+  storageState: async ({ baseURL }, hand) => {
+    await hand({ cookies: [walkCookie(baseURL!)], origins: [] });
+  },
   baseURL: async ({ farmKind, ownDatabase, webServerOn }, hand) => {
     const template = path.join(asked("DATA"), "templates", `${farmKind}.sql`);
     const { owner, web } = ownDatabase?.start() ?? { owner: asked("DATABASE_URL"), web: asked("WEB_DATABASE_URL") };

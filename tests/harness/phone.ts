@@ -3,6 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { chromium, type BrowserContext, type Page } from "@playwright/test";
 import { expect } from "./farm";
+import { walkCookie } from "./signedIn";
 
 /** A browser with a profile on the disk: what it keeps is there when it is opened again. */
 export class Phone {
@@ -11,6 +12,7 @@ export class Phone {
   constructor(private readonly options: Parameters<typeof chromium.launchPersistentContext>[1]) {}
   async open(): Promise<Page> {
     this.context = await chromium.launchPersistentContext(this.profile, this.options);
+    if (this.options?.baseURL) await this.context.addCookies([walkCookie(this.options.baseURL)]);
     // Its clock goes with the farm's: what waits is dated by it.
     await this.context.clock.setSystemTime(process.env.RUCHKA_NOW!);
     return this.context.pages()[0]!;

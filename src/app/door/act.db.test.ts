@@ -2,17 +2,32 @@ import { findFarm } from "@/data/farm/farm";
 import { listActs } from "@/services/acts";
 import { pool } from "@/services/runtime";
 import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
-import { openFrame } from "../session";
+import { onMachine } from "@/services/people";
+import { openStanding, visitorNow } from "../session";
 import { actDoor } from "./act";
 
-jest.mock("../session", () => ({ openFrame: jest.fn() }));
+jest.mock("../session", () => ({
+  openStanding: jest.fn(),
+  visitorNow: jest.fn(),
+  keepToken: jest.fn(),
+  turnToken: jest.fn(),
+}));
 jest.mock("@/services/runtime", () => ({ pool: jest.fn(), now: () => new Date("2031-03-20T10:00:00Z") }));
-const frame = openFrame as unknown as jest.Mock;
+const standing = openStanding as unknown as jest.Mock;
+/** Somebody is in, as a program on the machine would be asked. */
+const isIn = async (ctx = farm.context()) =>
+  standing.mockResolvedValue({
+    type: "open",
+    frame: { ctx, farm: await findFarm(farm.scratch.db), people: [] },
+    found: {},
+    token: "",
+  });
 
 let farm: TestFarm;
 beforeAll(async () => {
   farm = await TestFarm.make();
-  frame.mockResolvedValue({ ctx: farm.context(), farm: await findFarm(farm.scratch.db), people: [] });
+  await isIn();
+  (visitorNow as unknown as jest.Mock).mockResolvedValue(onMachine(farm.scratch.pool, () => NOW));
   (pool as unknown as jest.Mock).mockReturnValue(farm.scratch.pool);
 });
 afterAll(() => farm.scratch.drop());
@@ -81,7 +96,7 @@ describe("the one door", () => {
     expect(given).toBeLessThan(30);
   });
   it("is closed until there is a farm, but for who founds it", async () => {
-    frame.mockResolvedValueOnce(null);
+    standing.mockResolvedValueOnce({ type: "not-set-up" });
     expect(await post("addVessel", vessel("Early"))).toMatchObject({ status: 404, error: { code: "no-farm" } });
     expect(await post("setUpFarm", {})).toMatchObject({ status: 400, error: { code: "bad-request" } });
   });
@@ -94,8 +109,7 @@ describe("a clock that was set back", () => {
     const batchId = await farm.fill(await farm.vessel("Clock drum"), "cultured-extract", 70, hoursAgo(60));
     const reading = { kind: "ph", value: 4.1, instrument: "meter", spot: "mid-depth" };
     const log = () => post("logEntry", { requestKey: key(), batchId, at: NOW.toISOString(), entry: reading });
-    const at = async (now: Date) =>
-      frame.mockResolvedValue({ ctx: farm.context(now), farm: await findFarm(farm.scratch.db), people: [] });
+    const at = async (now: Date) => isIn(farm.context(now));
     await at(hoursAgo(24 * 40));
     expect(await log()).toMatchObject({
       status: 422,

@@ -7,8 +7,10 @@ import { now, pool } from "@/services/runtime";
 import { sweepKeys } from "@/services/sweepKeys";
 import type { DoorCode } from "@/words/codes";
 import { speechOf, type Speech } from "@/words/speech";
-import { openFrame } from "../session";
-import { doorError, grant, refuse, TIME_LIMIT_MS, toActError, tooLong } from "./answer";
+import { PERSON_HEADER } from "@/contracts/waiting";
+import { Opened } from "@/services/people";
+import { keepToken, openStanding, turnToken, visitorNow } from "../session";
+import { CLOSED, doorError, grant, refuse, TIME_LIMIT_MS, toActError, tooLong } from "./answer";
 import { readBody } from "./body";
 import { strangeness } from "./stranger";
 
@@ -36,15 +38,23 @@ interface Asking {
 /** Who asks, by what the act wants; a code where it is nobody that may. Asked before a byte of the body is read. */
 async function askerFor({ may }: AnyAct, request: Request): Promise<Asking | DoorCode> {
   const here = { pool: pool(), now };
-  if (may === "founder") return { asker: here, say: speechOf("metric") };
+  const visitor = await visitorNow();
+  if (may === "founder" || may === "anybody") return { asker: visitor, say: speechOf("metric") };
   if (may === "device") {
     const token = bearerOf(request);
     const device = token === null ? null : await deviceOf(pool(), token);
     if (!device) return "no-token";
     return (await mayPost(device.id)) ? { asker: { ...here, device }, say: speechOf("metric") } : "too-often";
   }
-  const frame = await openFrame();
-  return frame ? { asker: frame.ctx, say: speechOf(frame.farm.units) } : "no-farm";
+  const standing = await openStanding();
+  if (may === "session" && (standing.type === "open" || standing.type === "locked"))
+    return { asker: { ...visitor, ...standing.found }, say: speechOf("metric") };
+  if (standing.type !== "open") return CLOSED[standing.type];
+  const { ctx, farm } = standing.frame;
+  // What waited on a device tells who did it: it is sent while they are at it, and nobody else writes in their name.
+  const told = request.headers.get(PERSON_HEADER);
+  if (told !== null && Number(told) !== ctx.actor.id) return "other-person";
+  return { asker: ctx, say: speechOf(farm.units) };
 }
 
 /** The body as JSON, or what is wrong with it. */
@@ -67,6 +77,11 @@ async function run(act: AnyAct, request: Request): Promise<Response> {
     const read = await inputOf(request, act.mostBytes ?? MOST_BYTES);
     if (!("input" in read)) return refuse(read);
     const value = await act(asking.asker, read.input);
+    if (value instanceof Opened) {
+      await keepToken(value.token);
+      return grant(value.value ?? null);
+    }
+    await turnToken();
     void sweepKeys({ pool: pool(), now });
     return grant(value ?? null);
   } catch (error) {

@@ -17,6 +17,8 @@ export const doorError = (code: DoorCode, megabytes?: number): ActError => ({
   code,
   message: sayDoor(code, megabytes),
 });
+/** Why nobody gets in as things stand. */
+export const CLOSED = { "not-set-up": "no-farm", "signed-out": "signed-out", "locked": "locked" } as const;
 export const tooLong = (mostBytes: number): ActError => doorError("too-long", Math.round(mostBytes / 1e6));
 
 /** Every error becomes an answer here: a refusal with its fields, or a plain word for what is nobody's business. */
@@ -43,6 +45,13 @@ const STATUS: Readonly<Record<string, number>> = {
   "bad-json": 400,
   "too-long": 413,
   "no-token": 401,
+  "signed-out": 401,
+  "locked": 401,
+  "wrong-sign-in": 401,
+  "may-not": 403,
+  "not-yours": 403,
+  "other-person": 403,
+  "too-many-tries": 429,
   "no-act": 404,
   "no-farm": 404,
   "not-found": 404,

@@ -8,6 +8,9 @@ const allowedHosts = (): readonly string[] => [
 /** A host's name without its port, as it stands in a Host header. */
 const nameOf = (host: string): string => host.toLowerCase().replace(/:\d+$/, "");
 
+/** Whether a request came to this machine by its own name. */
+export const isLoopback = (host: string | null): boolean => host !== null && LOOPBACK.includes(nameOf(host));
+
 /** Whether the farm answers to this name at all: a page elsewhere that points its own name at this machine must find nothing. */
 export const isAllowedHost = (host: string | null): boolean => host !== null && allowedHosts().includes(nameOf(host));
 

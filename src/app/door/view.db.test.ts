@@ -1,11 +1,19 @@
 import { findFarm } from "@/data/farm/farm";
 import { listViews, type QueryOf, type ViewName, VIEWS } from "@/services/views";
 import { hoursAgo, NOW, TestFarm } from "@/testing/scratch";
-import { openFrame } from "../session";
+import type { Frame } from "@/services/context";
+import { openStanding } from "../session";
 import { viewDoor } from "./view";
 
-jest.mock("../session", () => ({ openFrame: jest.fn() }));
-const frame = openFrame as unknown as jest.Mock;
+jest.mock("../session", () => ({
+  openStanding: jest.fn(),
+  visitorNow: jest.fn(),
+  keepToken: jest.fn(),
+  turnToken: jest.fn(),
+}));
+const standing = openStanding as unknown as jest.Mock;
+let frame: Frame;
+const isIn = (within: Frame) => standing.mockResolvedValue({ type: "open", frame: within, found: {}, token: "" });
 
 let farm: TestFarm;
 let batchId: number;
@@ -19,7 +27,8 @@ beforeAll(async () => {
   plotId = await farm.plot("Bed", { crop: "leeks" });
   const { db } = farm.scratch;
   const found = (await findFarm(db))!;
-  frame.mockResolvedValue({ ctx: farm.context(NOW), farm: found, people: [{ id: 1, name: "Ana" }] });
+  frame = { ctx: farm.context(NOW), farm: found, people: [{ id: 1, name: "Ana" }] };
+  isIn(frame);
 });
 afterAll(() => farm.scratch.drop());
 
@@ -36,6 +45,7 @@ const get = async (name: string, query: Record<string, string> = {}, headers: Re
 /** What each view is asked on this farm; null where the farm has none of it. */
 const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   yard: () => ({}),
+  access: () => ({}),
   find: () => ({}),
   settings: () => ({}),
   history: () => ({ part: "making" }),
@@ -67,7 +77,7 @@ const text = (query: object) => Object.fromEntries(Object.entries(query).map(([n
 
 it.each(there)("%s says to a program what its page shows, with nothing lost on the way", async (name) => {
   const asked = ASKED[name]()!;
-  const shown = await VIEWS[name]((await openFrame())!, asked);
+  const shown = await VIEWS[name](frame, asked);
   const { status, value } = await get(name, text(asked));
   expect(status).toBe(200);
   expect(value).toEqual(shown);
@@ -87,12 +97,12 @@ it.each<[string, string, Record<string, string>, Record<string, string>, number,
 it.each(there)("%s is shown by a clock that was set back, or stood still for years", async (name) => {
   for (const days of [-400, -3, 4000]) {
     const ctx = farm.context(new Date(NOW.getTime() + days * 86_400_000));
-    frame.mockResolvedValueOnce({ ...(await openFrame())!, ctx });
+    standing.mockResolvedValueOnce({ type: "open", frame: { ...frame, ctx }, found: {}, token: "" });
     expect([days, (await get(name, text(ASKED[name]()!))).status]).toEqual([days, 200]);
   }
 });
 it("is closed until there is a farm", async () => {
-  frame.mockResolvedValueOnce(null);
+  standing.mockResolvedValueOnce({ type: "not-set-up" });
   expect(await get("yard")).toMatchObject({ status: 404, error: { code: "no-farm" } });
 });
 it.each(listViews().map(({ viewName }) => viewName))("%s answers junk in words", async (name) => {
@@ -106,7 +116,7 @@ it.each(listViews().map(({ viewName }) => viewName))("%s answers junk in words",
 
 describe("what was read once", () => {
   const later = new Date(NOW.getTime() + 60_000);
-  const yardOf = async (context = farm.context(NOW)) => VIEWS.yard({ ...(await openFrame())!, ctx: context }, {});
+  const yardOf = async (context = farm.context(NOW)) => VIEWS.yard({ ...frame, ctx: context }, {});
 
   it("stands until something is written", async () => {
     const first = await yardOf();

@@ -1,15 +1,16 @@
 import pTimeout from "p-timeout";
 import { findView, type AnyView } from "@/services/views";
 import { speechOf } from "@/words/speech";
-import { openFrame } from "../session";
-import { doorError, grant, refuse, TIME_LIMIT_MS, toActError } from "./answer";
+import { openStanding } from "../session";
+import { CLOSED, doorError, grant, refuse, TIME_LIMIT_MS, toActError } from "./answer";
 import { strangeness } from "./stranger";
 
 async function run(view: AnyView, query: unknown): Promise<Response> {
   let say = speechOf("metric");
   try {
-    const frame = await openFrame();
-    if (!frame) return refuse(doorError("no-farm"));
+    const standing = await openStanding();
+    if (standing.type !== "open") return refuse(doorError(CLOSED[standing.type]));
+    const { frame } = standing;
     say = speechOf(frame.farm.units);
     const value = await view(frame, query);
     return value === null ? refuse(doorError("not-there")) : grant(value);

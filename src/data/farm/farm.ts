@@ -1,4 +1,5 @@
 import "server-only";
+import type { Role } from "@/core/people/roles";
 import { insert, select, type Queryable, type SqlValue } from "../db";
 
 export interface Farm {
@@ -17,6 +18,7 @@ export interface Farm {
 export interface Actor {
   readonly id: number;
   readonly name: string;
+  readonly role: Role;
 }
 
 interface FarmRow {
@@ -81,9 +83,11 @@ export const updateFarm = (db: Queryable, farm: Farm): Promise<unknown> => db.ex
 
 /** Who works here now. */
 export const listActors = (db: Queryable): Promise<Actor[]> =>
-  select<Actor>(db, "select id, name from actor where state = 'in-use' order by id");
-export const insertActor = (db: Queryable, name: string): Promise<number> =>
-  insert(db, "insert into actor (name) values (?)", [name]);
+  select<Actor>(db, "select id, name, role from actor where state = 'in-use' order by id");
+export const insertActor = (db: Queryable, name: string, role: Role): Promise<number> =>
+  insert(db, "insert into actor (name, role) values (?, ?)", [name, role]);
+export const setActorRole = (db: Queryable, id: number, role: Role): Promise<unknown> =>
+  db.execute("update actor set role = ? where id = ?", [role, id]);
 
 /** Where the database server keeps its files, as that server's machine names it. */
 export const findDataFolder = async (db: Queryable): Promise<string> =>

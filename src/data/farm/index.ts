@@ -4,6 +4,7 @@ export {
   findDataFolder,
   findFarm,
   insertActor,
+  setActorRole,
   insertFarm,
   listActors,
   updateFarm,

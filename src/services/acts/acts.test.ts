@@ -1,3 +1,4 @@
+import { ROLES } from "@/core/people/roles";
 import { bookDocument } from "@/core/recipe/document";
 import { fieldErrors } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/acts.cjs";
@@ -15,6 +16,7 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     requestKey: KEY,
     name: "Own field",
     people: ["Ana"],
+    passphrase: "three green words",
     timeZone: "UTC",
     latitudeDeg: 45,
     longitudeDeg: 15,
@@ -25,6 +27,19 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
     climateMeanC: 11,
     climateSwingC: 8,
   },
+  signIn: { requestKey: KEY, name: "Ana", passphrase: "three green words" },
+  joinFarm: { requestKey: KEY, code: "abcd-efgh-jkmn-pqrs", passphrase: "three green words" },
+  claimFarm: { requestKey: KEY, personId: 1, passphrase: "three green words" },
+  signOut: { requestKey: KEY },
+  lockDevice: { requestKey: KEY },
+  unlockDevice: { requestKey: KEY, personId: 1, pin: "2468" },
+  invitePerson: { requestKey: KEY, personId: 1 },
+  setRole: { requestKey: KEY, personId: 1, role: "helper" },
+  setPassphrase: { requestKey: KEY, current: "three green words", passphrase: "four other green words" },
+  setPin: { requestKey: KEY, current: "three green words", pin: "2468" },
+  shareDevice: { requestKey: KEY },
+  signOutEverywhere: { requestKey: KEY, personId: 1 },
+  endOneSession: { requestKey: KEY, sessionId: 1 },
   changeFarm: { requestKey: KEY, name: "Own field", currency: "EUR" },
   arrangeTask: { requestKey: KEY, taskKey: "12-stirred", personId: 1, until: AT, reason: "at the market" },
   addPerson: { requestKey: KEY, name: "Cleo" },
@@ -406,10 +421,16 @@ it("is listed once, under its own name, with who may do it", () => {
   expect(new Set(ACTIONS).size).toBe(ACTIONS.length);
   expect(
     listActs()
-      .filter(({ may }) => may !== "everybody")
+      .filter(({ may }) => !ROLES.some((role) => role === may))
       .map(({ actName, may }) => [actName, may]),
   ).toEqual([
     ["postReadings", "device"],
     ["setUpFarm", "founder"],
+    ["signIn", "anybody"],
+    ["joinFarm", "anybody"],
+    ["claimFarm", "anybody"],
+    ["signOut", "session"],
+    ["lockDevice", "session"],
+    ["unlockDevice", "session"],
   ]);
 });

@@ -14,6 +14,22 @@ import {
   setThingState,
 } from "../things";
 
+import {
+  claimFarm,
+  endOneSession,
+  invitePerson,
+  joinFarm,
+  lockDevice,
+  setPassphrase,
+  setPin,
+  setRole,
+  shareDevice,
+  signIn,
+  signOut,
+  signOutEverywhere,
+  unlockDevice,
+} from "../people";
+
 export const FARM_ACTS = {
   setUpFarm,
   changeFarm,
@@ -28,4 +44,17 @@ export const FARM_ACTS = {
   changeWormBin,
   changeDevice,
   setThingState,
+  signIn,
+  joinFarm,
+  claimFarm,
+  signOut,
+  lockDevice,
+  unlockDevice,
+  invitePerson,
+  setRole,
+  setPassphrase,
+  setPin,
+  shareDevice,
+  signOutEverywhere,
+  endOneSession,
 } as const;

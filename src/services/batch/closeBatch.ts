@@ -102,7 +102,7 @@ const CLOSE_BATCH = object(["requestKey", "batchId", "kind", "yieldL", "residue"
  * @throws {Refusal} for a batch that has ended, a yield over the fill, a failed batch, a verdict that is overridden without a reason
  */
 export const closeBatch = act(
-  { name: "closeBatch", schema: CLOSE_BATCH, may: "everybody" },
+  { name: "closeBatch", schema: CLOSE_BATCH, may: "grower" },
   async (db, request, ctx): Promise<{ storeId: number | null }> => {
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);

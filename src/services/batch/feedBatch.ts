@@ -54,7 +54,7 @@ const ADD_TO_BATCH = object(["requestKey", "batchId", "ingredientId", "amount"],
  * @throws {Refusal} for a batch that has ended, too little in the shed, or a batch that would be made from itself
  */
 export const addToBatch = act(
-  { name: "addToBatch", schema: ADD_TO_BATCH, may: "everybody" },
+  { name: "addToBatch", schema: ADD_TO_BATCH, may: "helper" },
   async (db, request, ctx): Promise<{ entryId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
@@ -151,7 +151,7 @@ const TAKE_FROM_BATCH = object(["requestKey", "batchId", "litres"], {
 
 /** Draws some of a running batch off into the shed, to start another with. @throws {Refusal} */
 export const takeFromBatch = act(
-  { name: "takeFromBatch", schema: TAKE_FROM_BATCH, may: "everybody" },
+  { name: "takeFromBatch", schema: TAKE_FROM_BATCH, may: "helper" },
   async (db, request, ctx): Promise<{ lotId: number; entryId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     const at = momentOf(ctx, request.at, batch.startedAt);
@@ -186,7 +186,7 @@ const MOVE_TO_SHED = object(["requestKey", "storeId", "litres"], {
 
 /** Moves part of a store to the shed, to serve as an ingredient. @throws {Refusal} */
 export const moveToShed = act(
-  { name: "moveToShed", schema: MOVE_TO_SHED, may: "everybody" },
+  { name: "moveToShed", schema: MOVE_TO_SHED, may: "grower" },
   async (db, request, ctx): Promise<{ lotId: number; movementId: number }> => {
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");

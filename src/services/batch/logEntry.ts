@@ -1,4 +1,5 @@
 import "server-only";
+import { writerOf } from "@/data/people";
 import { MOMENT, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import {
   ACTS,
@@ -116,7 +117,18 @@ const LOG_ENTRY = object(["requestKey", "batchId", "entry"], {
  * @throws {Refusal} for a batch that has ended, a moment before its start or ahead, an entry corrected already
  */
 export const logEntry = act(
-  { name: "logEntry", schema: LOG_ENTRY, may: "everybody" },
+  {
+    name: "logEntry",
+    schema: LOG_ENTRY,
+    may: "helper",
+    ofOthers: {
+      may: "grower",
+      ownerOf: async (db, asked) => {
+        const { correctsId } = asked as { correctsId?: number | null };
+        return correctsId ? writerOf(db, "entry", correctsId) : null;
+      },
+    },
+  },
   async (db, request, ctx): Promise<{ entryId: number }> => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");

@@ -78,7 +78,7 @@ async function keep(
  * @throws {Refusal} for a batch that there is not, what was replaced already or is a lot of the shed, food beds without a reason
  */
 export const logResidue = act(
-  { name: "logResidue", schema: LOG_RESIDUE, may: "everybody" },
+  { name: "logResidue", schema: LOG_RESIDUE, may: "helper" },
   async (db, request, ctx): Promise<{ residueId: number }> => {
     const batch = await lockBatch(db, request.batchId);
     if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");

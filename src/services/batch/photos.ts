@@ -16,7 +16,7 @@ const ADD_BATCH_PHOTO = object(["requestKey", "batchId", "jpeg"], {
 
 /** Keeps a photograph of a batch, as it looked at a moment. @throws {Refusal} for what is no picture, or lies outside the batch's life */
 export const addBatchPhoto = act(
-  { name: "addBatchPhoto", schema: ADD_BATCH_PHOTO, may: "everybody", mostBytes: PHOTO_ACT_BYTES },
+  { name: "addBatchPhoto", schema: ADD_BATCH_PHOTO, may: "helper", mostBytes: PHOTO_ACT_BYTES },
   async (db, request, ctx): Promise<{ photoId: string }> => {
     const jpeg = await cleanPhoto(request.jpeg);
     const batch = await findBatch(db, request.batchId);

@@ -16,7 +16,7 @@ const SHARE_TASK = object(["requestKey", "batchId", "act", "personId", "slot"], 
 
 /** Says who does a task of a batch, and in which part of the day. @throws {Refusal} */
 export const shareTask = act(
-  { name: "shareTask", schema: SHARE_TASK, may: "everybody" },
+  { name: "shareTask", schema: SHARE_TASK, may: "helper" },
   async (db, request, ctx): Promise<{ shareId: number }> => {
     const batch = await requireRunning(db, request.batchId);
     if (request.personId !== null && !(await listActors(db)).some(({ id }) => id === request.personId))

@@ -33,7 +33,7 @@ function untouched(left: readonly LeftByEnd[], came: string): readonly LeftByEnd
  * @throws {Refusal}
  */
 export const takeBackEnd = act(
-  { name: "takeBackEnd", schema: TAKE_BACK, may: "everybody" },
+  { name: "takeBackEnd", schema: TAKE_BACK, may: "grower" },
   async (db, { batchId }, ctx): Promise<{ batchId: number }> => {
     const batch = await lockBatch(db, batchId);
     if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");

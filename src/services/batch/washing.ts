@@ -21,7 +21,7 @@ async function lockEnded(db: Queryable, vesselId: number): Promise<VesselState> 
 
 /** Marks a vessel as washed since its last batch, so that it is free. @throws {Refusal} */
 export const cleanVessel = act(
-  { name: "cleanVessel", schema: WASHED, may: "everybody" },
+  { name: "cleanVessel", schema: WASHED, may: "helper" },
   async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = await lockEnded(db, request.vesselId);
     if (vessel.batchId !== null && !vessel.cleaned)
@@ -32,7 +32,7 @@ export const cleanVessel = act(
 
 /** Takes the last washing of a vessel back, as a slip: it needs washing again. Not once something is in it. @throws {Refusal} */
 export const takeBackWashing = act(
-  { name: "takeBackWashing", schema: NOT_WASHED, may: "everybody" },
+  { name: "takeBackWashing", schema: NOT_WASHED, may: "helper" },
   async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = await lockEnded(db, request.vesselId);
     const mixing = (await listOpenMixings(db)).find(({ vesselId }) => vesselId === vessel.id);

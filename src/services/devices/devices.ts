@@ -33,7 +33,7 @@ const ADD_DEVICE = object(["requestKey", "name", "kind", "vesselId", "token"], {
  * @throws {Refusal} for a name that is taken, a probe without a vessel
  */
 export const addDevice = act(
-  { name: "addDevice", schema: ADD_DEVICE, may: "everybody" },
+  { name: "addDevice", schema: ADD_DEVICE, may: "steward" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (request.kind === "probe" && request.vesselId === null) throw refuse("which-vessel", {}, "/vesselId");
     await requireVessel(db, request.vesselId);
@@ -61,7 +61,7 @@ const PLACE_DEVICE = object(["requestKey", "deviceId", "vesselId"], {
 
 /** Hangs a device elsewhere from a moment on; what it read before stays where it was read. @throws {Refusal} */
 export const placeDevice = act(
-  { name: "placeDevice", schema: PLACE_DEVICE, may: "everybody" },
+  { name: "placeDevice", schema: PLACE_DEVICE, may: "grower" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (!(await lockDevice(db, request.deviceId))) throw refuse("not-found", { thing: "device" }, "/deviceId");
     await requireVessel(db, request.vesselId);
@@ -74,7 +74,7 @@ const RETIRE_DEVICE = object(["requestKey", "deviceId"], { requestKey: REQUEST_K
 
 /** Takes a device out of use: its token no longer opens anything, its readings stay. @throws {Refusal} */
 export const retireDevice = act(
-  { name: "retireDevice", schema: RETIRE_DEVICE, may: "everybody" },
+  { name: "retireDevice", schema: RETIRE_DEVICE, may: "steward" },
   async (db, request, ctx): Promise<{ deviceId: number }> => {
     if (!(await lockDevice(db, request.deviceId))) throw refuse("not-found", { thing: "device" }, "/deviceId");
     await endDevice(db, request.deviceId, ctx.now());

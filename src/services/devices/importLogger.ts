@@ -64,7 +64,7 @@ const IMPORT_LOGGER = object(["requestKey", "name", "vesselId", "text", "zone", 
  * @throws {Refusal} for a file whose times can't be read, a column that is not there
  */
 export const importLogger = act(
-  { name: "importLogger", schema: IMPORT_LOGGER, may: "everybody", mostBytes: 18_000_000 },
+  { name: "importLogger", schema: IMPORT_LOGGER, may: "grower", mostBytes: 18_000_000 },
   async (db, request, ctx): Promise<{ taken: number; known: number; setAside: number }> => {
     if (request.vesselId !== null && !(await lockVessel(db, request.vesselId)))
       throw refuse("not-found", { thing: "vessel" }, "/vesselId");

@@ -30,7 +30,7 @@ const ADD_EQUIPMENT = object(["requestKey", "kind", "name"], {
 
 /** A tool for the shed. @throws {Refusal} */
 export const addEquipment = act(
-  { name: "addEquipment", schema: ADD_EQUIPMENT, may: "everybody" },
+  { name: "addEquipment", schema: ADD_EQUIPMENT, may: "grower" },
   async (db, request, ctx): Promise<{ equipmentId: number }> => {
     const name = request.name.trim();
     return {
@@ -61,7 +61,7 @@ const NOTE_EQUIPMENT = object(["requestKey", "equipmentId", "kind"], {
 
 /** A tool was washed, calibrated, broken, mended, or put to a batch. @throws {Refusal} */
 export const noteEquipment = act(
-  { name: "noteEquipment", schema: NOTE_EQUIPMENT, may: "everybody" },
+  { name: "noteEquipment", schema: NOTE_EQUIPMENT, may: "helper" },
   async (db, request, ctx): Promise<{ equipmentId: number; eventId: number }> => {
     if (!(await lockEquipment(db, request.equipmentId))) throw refuse("not-found", { thing: "tool" }, "/equipmentId");
     const batchId = request.batchId ?? null;

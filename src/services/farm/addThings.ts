@@ -21,7 +21,7 @@ const ADD_VESSEL = object(["requestKey", "name", "kind", "volumeL"], {
 
 /** A vessel for the yard. @throws {Refusal} */
 export const addVessel = act(
-  { name: "addVessel", schema: ADD_VESSEL, may: "everybody" },
+  { name: "addVessel", schema: ADD_VESSEL, may: "grower" },
   async (db, request, ctx): Promise<{ vesselId: number }> => {
     const vessel = {
       name: request.name.trim(),
@@ -51,7 +51,7 @@ const ADD_TOOL = object(["requestKey", "name", "kind", "volumeL"], {
 
 /** What carries a mix to the beds. @throws {Refusal} */
 export const addTool = act(
-  { name: "addTool", schema: ADD_TOOL, may: "everybody" },
+  { name: "addTool", schema: ADD_TOOL, may: "grower" },
   async (db, request): Promise<{ toolId: number }> => {
     const isInjector = isInline(request.kind);
     if (isInjector && !request.partsWater) throw refuse("injector-ratio", {}, "/partsWater");

@@ -16,7 +16,7 @@ const MINOR = 100;
  * @throws {Refusal} for a time zone that is none
  */
 export const changeFarm = act(
-  { name: "changeFarm", schema: CHANGE_FARM, may: "everybody" },
+  { name: "changeFarm", schema: CHANGE_FARM, may: "steward" },
   async (db, { requestKey: _key, labourPerH, powerPerKWh, ...asked }, ctx): Promise<{ changed: string[] }> => {
     const farm = await findFarm(db);
     if (!farm) throw refuse("farm-not-set-up", {});

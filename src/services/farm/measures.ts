@@ -22,7 +22,7 @@ const WEIGH_MEASURE = object(["requestKey", "measure", "ingredientId", "amount"]
 
 /** One weighing of the farm's own measure; several make its spread. @throws {Refusal} */
 export const weighMeasure = act(
-  { name: "weighMeasure", schema: WEIGH_MEASURE, may: "everybody" },
+  { name: "weighMeasure", schema: WEIGH_MEASURE, may: "helper" },
   async (db, request, ctx): Promise<{ weighingId: number }> => {
     const item = atField("/ingredientId", () => findIngredient(request.ingredientId));
     const measure = request.measure.trim().toLowerCase();
@@ -48,7 +48,7 @@ const TAKE_BACK_WEIGHING = object(["requestKey", "measure", "ingredientId"], {
 
 /** The last weighing of a measure was a slip: it counts no more. @throws {Refusal} where none is left */
 export const takeBackWeighing = act(
-  { name: "takeBackWeighing", schema: TAKE_BACK_WEIGHING, may: "everybody" },
+  { name: "takeBackWeighing", schema: TAKE_BACK_WEIGHING, may: "helper" },
   async (db, request, ctx): Promise<{ weighingId: number }> => {
     const weighingId = await lockLastWeighing(db, request.measure, request.ingredientId);
     if (weighingId === null) throw refuse("no-weighing", { measure: request.measure }, "/measure");
@@ -67,7 +67,7 @@ const ADD_LAB_RESULT = object(["requestKey", "batchId", "nutrient", "gPerL"], {
 
 /** A laboratory's figure for a batch, in place of what is worked out. @throws {Refusal} */
 export const addLabResult = act(
-  { name: "addLabResult", schema: ADD_LAB_RESULT, may: "everybody" },
+  { name: "addLabResult", schema: ADD_LAB_RESULT, may: "grower" },
   async (db, request, ctx): Promise<{ resultId: number }> => {
     if (!(await findBatch(db, request.batchId))) throw refuse("not-found", { thing: "batch" }, "/batchId");
     return {

@@ -1,9 +1,11 @@
 import "server-only";
+import { PASSPHRASE_MOST } from "@/core/people/roles";
 import { NAME, object, REQUEST_KEY } from "@/contracts/parts";
 import { errnoOf, inTransaction, SQL_ERROR } from "@/data/db";
 import { insertActor, insertFarm } from "@/data/farm";
+import { insertAccessEvent, setSecret } from "@/data/people";
 import { bareAct } from "../act";
-import type { Context } from "../context";
+import { hashSecret, Opened, openSession, requirePassphrase, type Visitor } from "../people";
 import { refuse } from "../refusal";
 
 /** Whether this machine knows a time zone of that name. */
@@ -35,6 +37,7 @@ const SET_UP_FARM = object(
     "requestKey",
     "name",
     "people",
+    "passphrase",
     "timeZone",
     "latitudeDeg",
     "longitudeDeg",
@@ -49,6 +52,8 @@ const SET_UP_FARM = object(
     requestKey: REQUEST_KEY,
     ...FARM_FACTS,
     people: { type: "array", minItems: 1, maxItems: 30, items: NAME },
+    /** Of the first of them, who is the steward. */
+    passphrase: { type: "string", minLength: 1, maxLength: PASSPHRASE_MOST },
   },
 );
 
@@ -58,18 +63,25 @@ const SET_UP_FARM = object(
  */
 export const setUpFarm = bareAct(
   { name: "setUpFarm", schema: SET_UP_FARM, may: "founder" },
-  async ({ pool }: Pick<Context, "pool">, request): Promise<{ name: string }> => {
+  async ({ pool, now, from }: Visitor, { passphrase, ...request }): Promise<Opened<{ name: string }>> => {
     if (!isTimeZone(request.timeZone)) throw refuse("no-time-zone", { zone: request.timeZone }, "/timeZone");
+    requirePassphrase(passphrase, [request.name, request.people[0]!], "/passphrase");
+    const hash = await hashSecret(passphrase);
     try {
-      await inTransaction(pool, async (db) => {
+      const token = await inTransaction(pool, async (db) => {
         await insertFarm(db, {
           ...request,
           labourMinorPerH: request.labourPerH * 100,
           powerMinorPerKWh: request.powerPerKWh * 100,
         });
-        for (const name of new Set(request.people.map((person) => person.trim()))) await insertActor(db, name);
+        const [first, ...others] = new Set(request.people.map((person) => person.trim()));
+        const steward = await insertActor(db, first!, "steward");
+        for (const name of others) await insertActor(db, name, "helper");
+        await setSecret(db, { actorId: steward, kind: "passphrase", hash, at: now() });
+        await insertAccessEvent(db, { ...from, kind: "signed-in", actorId: steward, at: now() });
+        return openSession(db, steward, from, now());
       });
-      return { name: request.name };
+      return new Opened(token, { name: request.name });
     } catch (error) {
       if (errnoOf(error) === SQL_ERROR.duplicate) throw refuse("farm-set-up", {});
       throw error;

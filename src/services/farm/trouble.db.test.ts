@@ -1,9 +1,10 @@
+import { onMachine } from "@/services/people";
 import { once } from "node:events";
 import { createServer, type AddressInfo } from "node:net";
 import { openPool, isConnectionError } from "@/data/db";
 import { findFarm } from "@/data/farm/farm";
 import { seedDemo } from "@/demo/seed";
-import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm } from "@/testing/scratch";
+import { hoursAgo, key, NOW, refusalOf, scratchDatabase, TestFarm, PASSPHRASE } from "@/testing/scratch";
 import { addVessel } from "./addThings";
 import { sayPlace } from "../ferment/sayPlace";
 import { readHealth } from "../health";
@@ -141,6 +142,7 @@ describe("trouble", () => {
       requestKey: key(),
       name: "F",
       people: ["A"],
+      passphrase: PASSPHRASE,
       timeZone: "UTC",
       latitudeDeg: 1,
       longitudeDeg: 1,
@@ -151,12 +153,14 @@ describe("trouble", () => {
       climateMeanC: 10,
       climateSwingC: 5,
     };
-    expect((await refusalOf(setUpFarm(scratch, { ...request, timeZone: "Mars/Crater" }))).fields).toHaveProperty([
-      "/timeZone",
+    expect(
+      (await refusalOf(setUpFarm(onMachine(scratch.pool), { ...request, timeZone: "Mars/Crater" }))).fields,
+    ).toHaveProperty(["/timeZone"]);
+    expect((await refusalOf(setUpFarm(onMachine(scratch.pool), { ...request, people: [] }))).fields).toHaveProperty([
+      "/people",
     ]);
-    expect((await refusalOf(setUpFarm(scratch, { ...request, people: [] }))).fields).toHaveProperty(["/people"]);
-    await setUpFarm(scratch, request);
-    expect((await refusalOf(setUpFarm(scratch, request))).code).toBe("farm-set-up");
+    await setUpFarm(onMachine(scratch.pool), request);
+    expect((await refusalOf(setUpFarm(onMachine(scratch.pool), request))).code).toBe("farm-set-up");
     await scratch.drop();
   });
 });
@@ -168,7 +172,7 @@ describe("the demo farm", () => {
     const now = new Date("2031-07-02T21:30:00Z");
     expect(await seedDemo(scratch.pool, now)).toBe(true);
     const farm = (await findFarm(scratch.db))!;
-    const ctx = { pool: scratch.pool, now: () => now, actor: { id: 1, name: "Maren" } };
+    const ctx = { pool: scratch.pool, now: () => now, actor: { id: 1, name: "Maren", role: "steward" as const } };
     const yard = await readYard(ctx, farm);
     expect(yard.vessels).toHaveLength(8);
     expect(yard.vessels.filter(({ status }) => status === "running")).toHaveLength(4);

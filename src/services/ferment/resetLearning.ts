@@ -28,7 +28,7 @@ const RESET_LEARNING = object(["requestKey", "modelId", "reason"], {
 
 /** From now on the farm's earlier batches of a model teach nothing. They stay in the record. @throws {Refusal} */
 export const resetLearning = act(
-  { name: "resetLearning", schema: RESET_LEARNING, may: "everybody" },
+  { name: "resetLearning", schema: RESET_LEARNING, may: "steward" },
   async (db, request, ctx): Promise<{ resetId: number }> => {
     if (!isKnownModel(request.modelId)) throw refuse("not-found", { thing: "method" }, "/modelId");
     if (request.reason.trim() === "") throw refuse("what-has-changed", {}, "/reason");

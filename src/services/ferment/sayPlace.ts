@@ -21,7 +21,7 @@ const SAY_PLACE = object(["requestKey", "vesselId", "kind"], {
  * @throws {Refusal} for a vessel that is none, or a warmth whose ends are crossed
  */
 export const sayPlace = act(
-  { name: "sayPlace", schema: SAY_PLACE, may: "everybody" },
+  { name: "sayPlace", schema: SAY_PLACE, may: "helper" },
   async (db, request, ctx): Promise<{ vessels: number }> => {
     if (!(await lockVessel(db, request.vesselId))) throw refuse("not-found", { thing: "vessel" }, "/vesselId");
     const { kind, lowC, highC } = request;

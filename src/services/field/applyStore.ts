@@ -161,7 +161,7 @@ async function writeDown(
  * @throws {Refusal} for a store that holds too little, an injector that is too weak, a caution overridden without a reason
  */
 export const applyStore = act(
-  { name: "applyStore", schema: APPLY_STORE, may: "everybody" },
+  { name: "applyStore", schema: APPLY_STORE, may: "helper" },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
     if (request.mixL && request.mixL.length !== request.plotIds.length)
       throw refuse("shares-do-not-match", { plots: request.plotIds.length, shares: request.mixL.length }, "/mixL");

@@ -21,7 +21,7 @@ const NOWHERE = rectangle([0, 0], 1, 1);
 
 /** Something that is treated and lies nowhere on the plan: named, named anew, or put away with its past kept. @throws {Refusal} */
 export const setElsewhere = act(
-  { name: "setElsewhere", schema: SET_ELSEWHERE, may: "everybody" },
+  { name: "setElsewhere", schema: SET_ELSEWHERE, may: "grower" },
   async (db, request, ctx): Promise<{ plotId: number }> => {
     const name = request.name.trim();
     const shape = {

@@ -15,7 +15,7 @@ const SET_HARVEST_RULE = object(["requestKey", "hazard", "touchingD", "clearD", 
 
 /** The farm's own days before harvest, with whose rule they are; the latest counts, earlier ones stay readable. @throws {Refusal} */
 export const setHarvestRule = act(
-  { name: "setHarvestRule", schema: SET_HARVEST_RULE, may: "everybody" },
+  { name: "setHarvestRule", schema: SET_HARVEST_RULE, may: "steward" },
   async (db, request, ctx): Promise<{ ruleId: number }> => ({
     ruleId: await insertHarvestRule(db, {
       hazard: request.hazard,

@@ -88,7 +88,7 @@ async function stepOf(
 
 /** Work on beds that belongs together, told or told anew; steps that are done stay done. @throws {Refusal} */
 export const setJob = act(
-  { name: "setJob", schema: SET_JOB, may: "everybody" },
+  { name: "setJob", schema: SET_JOB, may: "grower" },
   async (db, request, ctx): Promise<{ jobId: number }> => {
     const farm = await findFarm(db);
     if (!farm) throw refuse("no-farm", {});
@@ -175,7 +175,7 @@ const DO_STEP = object(["requestKey", "jobId", "stepKey"], {
 
 /** Something was laid on, or water poured: the plots keep it. What comes out of a store is put on in the field. @throws {Refusal} */
 export const doJobStep = act(
-  { name: "doJobStep", schema: DO_STEP, may: "everybody" },
+  { name: "doJobStep", schema: DO_STEP, may: "helper" },
   async (db, request, ctx): Promise<{ doneId: number }> => {
     const { jobId, stepKey } = request;
     const { step, done } = await findStep(db, jobId, stepKey);
@@ -212,7 +212,7 @@ const TAKE_BACK_STEP = object(["requestKey", "jobId", "stepKey"], {
 
 /** A step that was a slip is open again; one that was an application is taken back where it was put on. @throws {Refusal} */
 export const takeBackJobStep = act(
-  { name: "takeBackJobStep", schema: TAKE_BACK_STEP, may: "everybody" },
+  { name: "takeBackJobStep", schema: TAKE_BACK_STEP, may: "helper" },
   async (db, request, ctx): Promise<{ jobId: number }> => {
     const { jobId, stepKey } = request;
     const { done } = await findStep(db, jobId, stepKey);

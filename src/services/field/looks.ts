@@ -23,7 +23,7 @@ const SEE_PLOT = object(["requestKey", "plotId", "signs"], {
 
 /** How a plot looks, in the closed words, with a photograph where one is taken. @throws {Refusal} for a look at nothing */
 export const seePlot = act(
-  { name: "seePlot", schema: SEE_PLOT, may: "everybody", mostBytes: PHOTO_ACT_BYTES },
+  { name: "seePlot", schema: SEE_PLOT, may: "helper", mostBytes: PHOTO_ACT_BYTES },
   async (db, request, ctx): Promise<{ lookId: number }> => {
     const { plotId, signs, note = "", jpeg } = request;
     if (!(await lockPlot(db, plotId))) throw refuse("not-found", { thing: "plot" }, "/plotId");

@@ -24,7 +24,7 @@ const SET_MARK = object(["requestKey", "kind", "name", "line", "bufferM"], {
 
 /** A well, a stream, a tap, drawn in, drawn anew or put away, with the distance that is kept from it. @throws {Refusal} */
 export const setMark = act(
-  { name: "setMark", schema: SET_MARK, may: "everybody" },
+  { name: "setMark", schema: SET_MARK, may: "grower" },
   async (db, request, ctx): Promise<{ markId: number }> => {
     const markId = request.markId ?? null;
     if (markId !== null && !(await listMarks(db)).some(({ id }) => id === markId))
@@ -53,7 +53,7 @@ const IMPORT_LAND = object(["requestKey", "text", "fileName"], {
  * @throws {Refusal} for a file that is none, or an outline that says nothing
  */
 export const importLand = act(
-  { name: "importLand", schema: IMPORT_LAND, may: "everybody", mostBytes: 9_000_000 },
+  { name: "importLand", schema: IMPORT_LAND, may: "grower", mostBytes: 9_000_000 },
   async (db, request, ctx): Promise<{ plots: number; marks: number }> => {
     const origin = await findOrigin(db);
     const land = atField("/text", () => landFromGeoJson(parseJson(request.text), origin));

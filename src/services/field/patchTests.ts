@@ -21,7 +21,7 @@ const PATCH_TEST = object(["requestKey", "storeId", "plotId", "useId", "ratio"],
 
 /** A few leaves of a plot are treated, to be looked at before the rest is. @throws {Refusal} */
 export const startPatchTest = act(
-  { name: "startPatchTest", schema: PATCH_TEST, may: "everybody" },
+  { name: "startPatchTest", schema: PATCH_TEST, may: "helper" },
   async (db, request, ctx): Promise<{ patchTestId: number }> => {
     const store = await lockStore(db, request.storeId);
     if (!store) throw refuse("not-found", { thing: "store" }, "/storeId");
@@ -49,7 +49,7 @@ const LOOK = object(["requestKey", "patchTestId", "result", "note"], {
 
 /** What a patch test shows; looked at again, the latest look counts. @throws {Refusal} */
 export const seePatchTest = act(
-  { name: "seePatchTest", schema: LOOK, may: "everybody" },
+  { name: "seePatchTest", schema: LOOK, may: "helper" },
   async (db, request, ctx): Promise<{ patchTestId: number }> => {
     const { patchTestId: testId, result, note } = request;
     if (!(await lockPatchTest(db, testId))) throw refuse("not-found", { thing: "patch-test" }, "/patchTestId");

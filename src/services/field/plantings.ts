@@ -55,7 +55,7 @@ const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
 
 /** The same crop on one plot or on many at once; on a day ahead it is meant to be, and the ground is bare till then. @throws {Refusal} */
 export const plantPlots = act(
-  { name: "plantPlots", schema: PLANT, may: "everybody" },
+  { name: "plantPlots", schema: PLANT, may: "grower" },
   async (db, request, ctx): Promise<{ plantingIds: readonly number[] }> => {
     const { plotIds, requestKey: _key, ...told } = request;
     const telling = tellingOf(told);
@@ -79,7 +79,7 @@ const CHANGE = object(["requestKey", "plantingId", "crop"], {
 
 /** A planting told otherwise: its dates, its number, its end; what was said before stays readable. @throws {Refusal} */
 export const changePlanting = act(
-  { name: "changePlanting", schema: CHANGE, may: "everybody" },
+  { name: "changePlanting", schema: CHANGE, may: "grower" },
   async (db, request, ctx): Promise<{ plantingId: number }> => {
     const { plantingId, endedOn = null, requestKey: _key, ...told } = request;
     if (!(await lockPlanting(db, plantingId))) throw refuse("not-found", { thing: "planting" }, "/plantingId");
@@ -100,7 +100,7 @@ const CLEAR = object(["requestKey", "plantingIds", "on"], {
 
 /** Plots are cleared of what grew on them, or it was a mistake and it stands. @throws {Refusal} */
 export const clearPlantings = act(
-  { name: "clearPlantings", schema: CLEAR, may: "everybody" },
+  { name: "clearPlantings", schema: CLEAR, may: "grower" },
   async (db, request, ctx): Promise<{ cleared: number }> => {
     if (request.on !== null && request.on > (await todayOf(db, ctx))) throw refuse("day-ahead", {}, "/on");
     for (const [index, id] of request.plantingIds.entries()) {
@@ -121,7 +121,7 @@ const SEE_STAGE = object(["requestKey", "plantingIds", "stage"], {
 
 /** How far a crop was seen to be, whatever its dates say; the latest word counts. @throws {Refusal} */
 export const seeStage = act(
-  { name: "seeStage", schema: SEE_STAGE, may: "everybody" },
+  { name: "seeStage", schema: SEE_STAGE, may: "helper" },
   async (db, request, ctx): Promise<{ seen: number }> => {
     const today = await todayOf(db, ctx);
     const on = request.on ?? today;

@@ -70,7 +70,7 @@ async function requireStanding(
  * @throws {Refusal} for a name that is taken, an outline that crosses itself, a plot that is put away already
  */
 export const drawLand = act(
-  { name: "drawLand", schema: DRAW_LAND, may: "everybody" },
+  { name: "drawLand", schema: DRAW_LAND, may: "grower" },
   async (db, request, ctx): Promise<{ plotIds: readonly number[] }> => {
     requireNames(request.plots);
     const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
@@ -185,6 +185,6 @@ export async function addPlotWith(
 
 /** A plot with what grows on it, set down beside those that are there. @throws {Refusal} */
 export const addPlot = act(
-  { name: "addPlot", schema: ADD_PLOT, may: "everybody" },
+  { name: "addPlot", schema: ADD_PLOT, may: "grower" },
   (db, { requestKey: _key, ...request }, ctx) => addPlotWith(db, ctx, request),
 );

@@ -48,7 +48,7 @@ const SET_PROGRAMME = object(["requestKey", "name", "crops", "steps"], {
 
 /** What crops of a kind are given over a season, told or told anew; what was said before stays readable. @throws {Refusal} */
 export const setProgramme = act(
-  { name: "setProgramme", schema: SET_PROGRAMME, may: "everybody" },
+  { name: "setProgramme", schema: SET_PROGRAMME, may: "grower" },
   async (db, request, ctx): Promise<{ programmeId: number }> => {
     const programmeId = request.programmeId ?? null;
     const known = await listProgrammes(db);

@@ -1,4 +1,5 @@
 import "server-only";
+import { writerOf } from "@/data/people";
 import { MOMENT, NEEDED_REASON, REASON, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { timesBrought } from "@/core/apply/brought";
 import { daysBetween } from "@/core/calendar";
@@ -53,7 +54,15 @@ async function lockStanding(db: Queryable, applicationId: number) {
  * @throws {Refusal} where there is none, or it is taken back already
  */
 export const takeBackApplication = act(
-  { name: "takeBackApplication", schema: TAKE_BACK, may: "everybody" },
+  {
+    name: "takeBackApplication",
+    schema: TAKE_BACK,
+    may: "helper",
+    ofOthers: {
+      may: "grower",
+      ownerOf: (db, asked) => writerOf(db, "application", (asked as { applicationId: number }).applicationId),
+    },
+  },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
     const { applicationId } = request;
     const { standing } = await lockStanding(db, applicationId);
@@ -97,7 +106,15 @@ const REDATE = object(["requestKey", "applicationId", "at", "reason"], {
  * @throws {Refusal} where there is none, it is taken back already, it lies ahead, or before its brew was in its container
  */
 export const redateApplication = act(
-  { name: "redateApplication", schema: REDATE, may: "everybody" },
+  {
+    name: "redateApplication",
+    schema: REDATE,
+    may: "helper",
+    ofOthers: {
+      may: "grower",
+      ownerOf: (db, asked) => writerOf(db, "application", (asked as { applicationId: number }).applicationId),
+    },
+  },
   async (db, request, ctx): Promise<{ applicationId: number }> => {
     const { standing, stores } = await lockStanding(db, request.applicationId);
     const at = momentOf(ctx, request.at, new Date(Math.max(...stores.map(({ shelfFrom }) => shelfFrom.getTime()))));

@@ -93,7 +93,7 @@ const TABLES: Readonly<Record<ThingTable, Table>> = {
     kind: "person",
     nameLetters: 60,
     read: () => ({ facts: {}, volumeL: null, words: [] }),
-    add: (db, _ctx, { name }) => insertActor(db, name),
+    add: (db, _ctx, { name }) => insertActor(db, name, "helper"),
   },
   vessels: {
     kind: "vessel",

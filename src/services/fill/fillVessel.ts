@@ -190,7 +190,7 @@ export async function fillWith(
  * @throws {Refusal} for a vessel that is taken or dirty, a fill over the brim, more than the shed holds, a start in the future
  */
 export const fillVessel = act(
-  { name: "fillVessel", schema: FILL_VESSEL, may: "everybody" },
+  { name: "fillVessel", schema: FILL_VESSEL, may: "helper" },
   (db, { requestKey: _key, ...request }, ctx): Promise<{ batchId: number }> =>
     fillWith(db, ctx, request, { mixingId: null }),
 );

@@ -155,7 +155,7 @@ const waterL = ({ fill }: FirstDrum): number =>
  * @throws {Refusal} as each of these does alone, at its own field
  */
 export const startFirstDrum = act(
-  { name: "startFirstDrum", schema: START_FIRST_DRUM, may: "everybody" },
+  { name: "startFirstDrum", schema: START_FIRST_DRUM, may: "grower" },
   async (db, request, ctx): Promise<{ vesselId: number; batchId: number | null; planId: number | null }> => {
     const { water, fill } = request;
     const { place = "unsaid", ...vessel } = request.vessel;

@@ -1,4 +1,5 @@
 import "server-only";
+import { writerOf } from "@/data/people";
 import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
 import { insertClose, isWrittenOf, lockBatch } from "@/data/batch";
 import { listDrawLines, listLinesCameWith } from "@/data/shed";
@@ -15,7 +16,12 @@ const TAKE_BACK_START = object(["requestKey", "batchId"], { requestKey: REQUEST_
  * @throws {Refusal}
  */
 export const takeBackStart = act(
-  { name: "takeBackStart", schema: TAKE_BACK_START, may: "everybody" },
+  {
+    name: "takeBackStart",
+    schema: TAKE_BACK_START,
+    may: "helper",
+    ofOthers: { may: "grower", ownerOf: (db, asked) => writerOf(db, "batch", (asked as { batchId: number }).batchId) },
+  },
   async (db, { batchId }, ctx): Promise<{ vesselId: number }> => {
     const batch = await lockBatch(db, batchId);
     if (!batch) throw refuse("not-found", { thing: "batch" }, "/batchId");

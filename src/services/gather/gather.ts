@@ -46,7 +46,7 @@ const RECORD_PICK = object(["requestKey", "species", "part", "ingredientId", "am
  * @throws {Refusal}
  */
 export const recordPick = act(
-  { name: "recordPick", schema: RECORD_PICK, may: "everybody" },
+  { name: "recordPick", schema: RECORD_PICK, may: "helper" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const check = checkPlant(request.species, request.place, request.crops ?? []);
     if (check.type === "refused") throw refuse("poisonous", { why: check.why }, "/species");
@@ -87,7 +87,7 @@ const ADD_FORAGE_PLACE = object(["requestKey", "name", "kind", "restD"], {
 
 /** A place that the farm gathers from. @throws {Refusal} */
 export const addForagePlace = act(
-  { name: "addForagePlace", schema: ADD_FORAGE_PLACE, may: "everybody" },
+  { name: "addForagePlace", schema: ADD_FORAGE_PLACE, may: "grower" },
   async (db, request, ctx): Promise<{ placeId: number }> => {
     const name = request.name.trim();
     return {
@@ -125,7 +125,7 @@ const VISIT_FORAGE = object(["requestKey", "placeId", "vigour", "onDay"], {
 
 /** A visit to a place: looked at, or taken from. Taking during its rest wants a reason. @throws {Refusal} */
 export const visitForage = act(
-  { name: "visitForage", schema: VISIT_FORAGE, may: "everybody" },
+  { name: "visitForage", schema: VISIT_FORAGE, may: "helper" },
   async (db, request, ctx): Promise<{ visitId: number }> => {
     const place = await lockForagePlace(db, request.placeId);
     if (!place) throw refuse("not-found", { thing: "place" }, "/placeId");
@@ -184,7 +184,7 @@ const ADD_WORM_BIN = object(["requestKey", "name", "wormsKg"], {
 
 /** A worm bin with the worms it begins with. @throws {Refusal} */
 export const addWormBin = act(
-  { name: "addWormBin", schema: ADD_WORM_BIN, may: "everybody" },
+  { name: "addWormBin", schema: ADD_WORM_BIN, may: "grower" },
   async (db, request, ctx): Promise<{ binId: number }> => {
     const name = request.name.trim();
     return {
@@ -212,7 +212,7 @@ const NOTE_WORM_BIN = object(["requestKey", "binId", "kind", "kg"], {
 
 /** A bin was fed, weighed, or its castings taken; castings go into the shed once a ball of them held. @throws {Refusal} */
 export const noteWormBin = act(
-  { name: "noteWormBin", schema: NOTE_WORM_BIN, may: "everybody" },
+  { name: "noteWormBin", schema: NOTE_WORM_BIN, may: "helper" },
   async (db, request, ctx): Promise<{ lotId: number | null; entryId: number }> => {
     const bin = await lockWormBin(db, request.binId);
     if (!bin) throw refuse("not-found", { thing: "bin" }, "/binId");

@@ -14,7 +14,7 @@ const ADD_FORAGE_PHOTO = object(["requestKey", "placeId", "jpeg"], {
 
 /** Keeps a picture of a place. @throws {Refusal} for what is no picture, or a place that is not there */
 export const addForagePhoto = act(
-  { name: "addForagePhoto", schema: ADD_FORAGE_PHOTO, may: "everybody", mostBytes: PHOTO_ACT_BYTES },
+  { name: "addForagePhoto", schema: ADD_FORAGE_PHOTO, may: "helper", mostBytes: PHOTO_ACT_BYTES },
   async (db, request, ctx): Promise<{ photoId: string }> => {
     const jpeg = await cleanPhoto(request.jpeg);
     if (!(await lockForagePlace(db, request.placeId))) throw refuse("not-found", { thing: "place" }, "/jpeg");

@@ -1,4 +1,5 @@
 import "server-only";
+import { writerOf } from "@/data/people";
 import { AMOUNT, ID, MINUTES, MOMENT, NOTE, REQUEST_KEY, ROW_ID, WATER_ASKED, object } from "@/contracts/parts";
 import { act, type Asked } from "../act";
 import { findIngredient, isWater } from "@/core/book/ingredients";
@@ -69,7 +70,7 @@ async function requireFinishable(db: Queryable, ctx: Context, request: Meant, { 
 
 /** Begins a fill that is done step by step; the vessel is taken from now on. @throws {Refusal} */
 export const startMixing = act(
-  { name: "startMixing", schema: START_MIXING, may: "everybody" },
+  { name: "startMixing", schema: START_MIXING, may: "helper" },
   async (db, { requestKey: _key, ...request }, ctx): Promise<{ mixingId: number }> => {
     const { recipe } = await pickRecipe(db, request);
     const vessel = await requireVesselFor(db, request.vesselId, recipe);
@@ -125,7 +126,7 @@ const TICK_MIXING = object(["requestKey", "mixingId", "stepKey", "kind"], {
  * @throws {Refusal} for a check that is not ticked, an answer that does not fit, a tick from before the last one
  */
 export const tickMixing = act(
-  { name: "tickMixing", schema: TICK_MIXING, may: "everybody" },
+  { name: "tickMixing", schema: TICK_MIXING, may: "helper" },
   async (db, request, ctx): Promise<{ mixingId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     const { recipe } = await pickRecipe(db, mixing.fill);
@@ -191,7 +192,7 @@ const FINISH_MIXING = object(["requestKey", "mixingId", "labourMin"], {
  * @throws {Refusal} while a step is open, and as any fill
  */
 export const finishMixing = act(
-  { name: "finishMixing", schema: FINISH_MIXING, may: "everybody" },
+  { name: "finishMixing", schema: FINISH_MIXING, may: "helper" },
   async (db, request, ctx): Promise<{ batchId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     const { recipe } = await pickRecipe(db, mixing.fill);
@@ -234,7 +235,15 @@ const DROP_MIXING = object(["requestKey", "mixingId"], {
 
 /** Gives a mixing up; the vessel is free again. Nothing was drawn. @throws {Refusal} */
 export const dropMixing = act(
-  { name: "dropMixing", schema: DROP_MIXING, may: "everybody" },
+  {
+    name: "dropMixing",
+    schema: DROP_MIXING,
+    may: "helper",
+    ofOthers: {
+      may: "grower",
+      ownerOf: (db, asked) => writerOf(db, "mixing", (asked as { mixingId: number }).mixingId),
+    },
+  },
   async (db, request, ctx): Promise<{ mixingId: number }> => {
     const mixing = await requireOpen(db, request.mixingId);
     await insertMixingEnd(db, {

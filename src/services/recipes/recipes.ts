@@ -50,7 +50,7 @@ const SAVE_RECIPE = object(["requestKey", "document", "basedOn"], {
  * @throws {Refusal} at the fields of the document; `version-moved` where someone else has kept one meanwhile
  */
 export const saveRecipe = act(
-  { name: "saveRecipe", schema: SAVE_RECIPE, may: "everybody" },
+  { name: "saveRecipe", schema: SAVE_RECIPE, may: "grower" },
   async (db, request, ctx): Promise<{ versionNo: number; unconfirmed: number }> => {
     const document = request.document as RecipeDocument;
     const flags = atField("/document/school", () => reviewRecipe(document));
@@ -86,7 +86,7 @@ const CHOOSE_RECIPE = object(["requestKey", "methodId", "schoolId"], {
 
 /** Says which school, or own version, the farm makes a method by. @throws {Refusal} */
 export const chooseRecipe = act(
-  { name: "chooseRecipe", schema: CHOOSE_RECIPE, may: "everybody" },
+  { name: "chooseRecipe", schema: CHOOSE_RECIPE, may: "grower" },
   async (db, request, ctx): Promise<{ methodId: string }> => {
     const { recipe, versionNo } = await pickRecipe(db, request);
     await insertRecipeChoice(db, {

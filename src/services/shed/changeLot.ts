@@ -43,7 +43,7 @@ const WASTE_LOT = object(["requestKey", "lotId", "amount", "reason"], {
 
 /** Some of a lot is thrown out, spilt or gone off; or used for something that is no batch. @throws {Refusal} for more than there is */
 export const wasteLot = act(
-  { name: "wasteLot", schema: WASTE_LOT, may: "everybody" },
+  { name: "wasteLot", schema: WASTE_LOT, may: "helper" },
   async (db, request, ctx): Promise<{ lotId: number; movementIds: number[] }> => {
     const lot = await requireLot(db, request.lotId);
     if (toMilli(request.amount) > toMilli(lot.onHand))
@@ -74,7 +74,7 @@ const CORRECT_MOVEMENT = object(["requestKey", "movementId", "amount", "reason"]
  * @throws {Refusal} for a line that was corrected already, or one that would leave less than nothing
  */
 export const correctMovement = act(
-  { name: "correctMovement", schema: CORRECT_MOVEMENT, may: "everybody" },
+  { name: "correctMovement", schema: CORRECT_MOVEMENT, may: "grower" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const line = await findLedgerLine(db, request.movementId);
     if (!line) throw refuse("not-found", { thing: "lot-line" }, "/movementId");
@@ -126,7 +126,7 @@ const COUNT_STOCK = object(["requestKey", "lines"], {
  * @throws {Refusal} where a count would leave less than nothing
  */
 export const countStock = act(
-  { name: "countStock", schema: COUNT_STOCK, may: "everybody" },
+  { name: "countStock", schema: COUNT_STOCK, may: "helper" },
   async (db, request, ctx): Promise<{ changed: number; movementIds: number[] }> => {
     const movementIds: number[] = [];
     const lines = request.lines.map((line, index) => ({ ...line, index })).toSorted((a, b) => a.lotId - b.lotId);
@@ -162,7 +162,7 @@ const NOTE_LOT = object(["requestKey", "lotId", "kind", "onDay"], {
 
 /** Something happened to a lot: opened, moved, bean test sown or read, another expiry, stood hot. @throws {Refusal} */
 export const noteLot = act(
-  { name: "noteLot", schema: NOTE_LOT, may: "everybody" },
+  { name: "noteLot", schema: NOTE_LOT, may: "helper" },
   async (db, request, ctx): Promise<{ lotId: number }> => {
     const lot = await requireLot(db, request.lotId);
     const word = request.word?.trim() ?? "";

@@ -129,7 +129,7 @@ export async function planWith(
 
 /** Means a batch for a day, so that what it will take is kept for it and shopped for. @throws {Refusal} */
 export const planBatch = act(
-  { name: "planBatch", schema: PLAN_BATCH, may: "everybody" },
+  { name: "planBatch", schema: PLAN_BATCH, may: "grower" },
   (db, { requestKey: _key, ...request }, ctx) => planWith(db, ctx, request),
 );
 
@@ -137,7 +137,7 @@ const DROP_PLAN = object(["requestKey", "planId"], { requestKey: REQUEST_KEY, pl
 
 /** Gives a plan up; what it kept is free again. @throws {Refusal} for one that ended */
 export const dropPlan = act(
-  { name: "dropPlan", schema: DROP_PLAN, may: "everybody" },
+  { name: "dropPlan", schema: DROP_PLAN, may: "grower" },
   async (db, request, ctx): Promise<{ planId: number }> => {
     await endPlan(db, ctx, request.planId, null, request.note ?? "");
     return { planId: request.planId };

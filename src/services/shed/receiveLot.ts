@@ -169,7 +169,7 @@ const RECEIVE_LOT = object(["requestKey", "ingredientId", "amount", "origin", "r
 
 /** A lot comes into the shed, with what the whole of it cost and where it came from. @throws {Refusal} */
 export const receiveLot = act(
-  { name: "receiveLot", schema: RECEIVE_LOT, may: "everybody" },
+  { name: "receiveLot", schema: RECEIVE_LOT, may: "helper" },
   async (db, { requestKey: _key, ...request }, ctx): Promise<{ lotId: number }> => ({
     lotId: await bookLot(db, ctx, request),
   }),

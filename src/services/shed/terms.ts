@@ -22,7 +22,7 @@ const ADD_OWN_INGREDIENT = object(["requestKey", "name", "countsAs"], {
 
 /** An ingredient of the farm's own, as a kind of one that the book knows. @throws {Refusal} */
 export const addOwnIngredient = act(
-  { name: "addOwnIngredient", schema: ADD_OWN_INGREDIENT, may: "everybody" },
+  { name: "addOwnIngredient", schema: ADD_OWN_INGREDIENT, may: "grower" },
   async (db, request, ctx): Promise<{ ownId: number }> => {
     const item = atField("/countsAs", () => findIngredient(request.countsAs));
     if (isWater(item.id)) throw refuse("water-is-no-lot", {}, "/countsAs");
@@ -61,7 +61,7 @@ const SET_SUPPLY = object(["requestKey", "itemId", "packName", "packAmount"], {
 
 /** How an ingredient is bought, and when to order again. @throws {Refusal} */
 export const setSupply = act(
-  { name: "setSupply", schema: SET_SUPPLY, may: "everybody" },
+  { name: "setSupply", schema: SET_SUPPLY, may: "grower" },
   async (db, request, ctx): Promise<{ supplyId: number }> => {
     const own = /^own-(\d+)$/.exec(request.itemId);
     if (own) {

@@ -56,7 +56,7 @@ const EMPTY_STORE = object(["requestKey", "storeId", "litres", "to", "reason"], 
 
 /** What is past its peak goes to the heap, onto bare ground or out, with the reason; it stays in the books. @throws {Refusal} */
 export const emptyStore = act(
-  { name: "emptyStore", schema: EMPTY_STORE, may: "everybody" },
+  { name: "emptyStore", schema: EMPTY_STORE, may: "grower" },
   async (db, request, ctx): Promise<{ storeId: number; movementId: number }> => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
@@ -76,7 +76,7 @@ const COUNT_STORE = object(["requestKey", "storeId", "litres"], {
 
 /** A store was measured: the difference is a line of its own. @throws {Refusal} */
 export const countStore = act(
-  { name: "countStore", schema: COUNT_STORE, may: "everybody" },
+  { name: "countStore", schema: COUNT_STORE, may: "helper" },
   async (db, request, ctx): Promise<{ storeId: number; movementId: number | null }> => {
     const store = await requireStore(db, request.storeId);
     const difference = Math.round((request.litres - store.onHandL) * 1000) / 1000;
@@ -98,7 +98,7 @@ const KEEP_STORE = object(["requestKey", "storeId", "until", "reason"], {
  * @throws {Refusal}
  */
 export const keepStore = act(
-  { name: "keepStore", schema: KEEP_STORE, may: "everybody" },
+  { name: "keepStore", schema: KEEP_STORE, may: "grower" },
   async (db, request, ctx): Promise<{ storeId: number }> => {
     const store = await requireStore(db, request.storeId);
     const farm = await findFarm(db);
@@ -140,7 +140,7 @@ const POUR_STORE = object(["requestKey", "storeId", "parts"], {
  * @throws {Refusal} for more than there is, and for a tight lid on what makes gas
  */
 export const pourStore = act(
-  { name: "pourStore", schema: POUR_STORE, may: "everybody" },
+  { name: "pourStore", schema: POUR_STORE, may: "helper" },
   async (db, request, ctx): Promise<{ storeIds: number[] }> => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
@@ -194,7 +194,7 @@ const CHECK_STORE = object(["requestKey", "storeId", "kind"], {
  * @throws {Refusal} for a good word over a pH that has climbed
  */
 export const checkStore = act(
-  { name: "checkStore", schema: CHECK_STORE, may: "everybody" },
+  { name: "checkStore", schema: CHECK_STORE, may: "helper" },
   async (db, request, ctx): Promise<{ storeId: number }> => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);

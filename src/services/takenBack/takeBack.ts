@@ -1,4 +1,5 @@
 import "server-only";
+import { writerOf } from "@/data/people";
 import type { MixingFill } from "@/contracts/fill";
 import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
 import { fits } from "@/core/quantity/fits";
@@ -15,7 +16,7 @@ import {
   type TakenBackKind,
 } from "@/data/takenBack";
 import { lockWaterStart } from "@/data/water";
-import { act } from "../act";
+import { act, type Asked } from "../act";
 import type { Context } from "../context";
 import { requireFreeVessel } from "../fill";
 import { refuse } from "../refusal";
@@ -135,12 +136,22 @@ const TAKE_BACK = object(["requestKey", "rows"], {
   },
 });
 
+/** Who wrote any of it that whoever asks did not; the first of them. */
+async function othersOf(db: Queryable, asked: unknown, askerId: number): Promise<number | null> {
+  const { rows } = asked as Asked<typeof TAKE_BACK>;
+  for (const { kind, id } of rows) {
+    const writer = await writerOf(db, kind, id);
+    if (writer !== null && writer !== askerId) return writer;
+  }
+  return null;
+}
+
 /**
  * Takes what was just done back, all of it or nothing: each row counts no more, and what it moved is where it was.
  * @throws {Refusal} for what was taken back already, and where something hangs on it since
  */
 export const takeBack = act(
-  { name: "takeBack", schema: TAKE_BACK, may: "everybody" },
+  { name: "takeBack", schema: TAKE_BACK, may: "helper", ofOthers: { may: "grower", ownerOf: othersOf } },
   async (db, { rows }, ctx): Promise<{ count: number }> => {
     const inOrder = rows.toSorted((a, b) => a.kind.localeCompare(b.kind) || a.id - b.id);
     for (const { kind, id } of inOrder) {

@@ -87,7 +87,10 @@ function changeOf<const N extends string, const F extends Record<string, object>
     await writeThing(db, ctx, kind, id, tidy);
     return { id };
   };
-  return act({ name: actName, schema, may: "everybody" }, change) as Act<ChangeRequest<F>, { id: number }>;
+  return act({ name: actName, schema, may: kind === "person" ? "steward" : "grower" }, change) as Act<
+    ChangeRequest<F>,
+    { id: number }
+  >;
 }
 
 const name = (maxLength: number) => ({ ...NAME, maxLength });

@@ -6,7 +6,7 @@ import { listActors } from "@/data/farm";
 import { listOpenMixings } from "@/data/mixing";
 import { insertThingChange, THING_KINDS, THING_STATES } from "@/data/things";
 import { lockVessel } from "@/data/vessels";
-import { act } from "../act";
+import { act, requireMay } from "../act";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
 import { writeThing } from "./changeThing";
@@ -33,6 +33,7 @@ async function requireOthers(db: Queryable, ctx: Context, id: number): Promise<v
   const others = (await listActors(db)).filter((actor) => actor.id !== id);
   if (others.length === 0) throw refuse("last-person", {}, "/id");
   if (id === ctx.actor.id) throw refuse("recording-as", { name: ctx.actor.name }, "/id");
+  if (!others.some(({ role }) => role === "steward")) throw refuse("last-steward", {}, "/id");
 }
 
 async function setDevice(db: Queryable, ctx: Context, id: number, retired: boolean): Promise<void> {
@@ -55,8 +56,9 @@ async function setDevice(db: Queryable, ctx: Context, id: number, retired: boole
  * @throws {Refusal} for a vessel with something in it, for the last person, and for who is recording just now
  */
 export const setThingState = act(
-  { name: "setThingState", schema: SET_THING_STATE, may: "everybody" },
+  { name: "setThingState", schema: SET_THING_STATE, may: "grower" },
   async (db, { kind, id, state, note = "" }, ctx): Promise<{ id: number }> => {
+    if (kind === "person") requireMay(ctx, "steward");
     const leaves = state !== "in-use";
     if ((kind === "person" || kind === "device") && leaves && state !== "retired")
       throw refuse("state-of-kind", {}, "/state");

@@ -18,10 +18,10 @@ const WHAT_IF = object(["batchId"], {
 });
 
 export const BATCH_VIEWS = {
-  batch: view({ name: "batch", schema: object(["id"], { id: ID }), may: "everybody" }, ({ ctx, farm }, { id }) =>
+  batch: view({ name: "batch", schema: object(["id"], { id: ID }), may: "viewer" }, ({ ctx, farm }, { id }) =>
     readBatch(ctx, farm, id),
   ),
-  whatIf: view({ name: "whatIf", schema: WHAT_IF, may: "everybody" }, ({ ctx, farm }, { batchId, ...asked }) =>
+  whatIf: view({ name: "whatIf", schema: WHAT_IF, may: "viewer" }, ({ ctx, farm }, { batchId, ...asked }) =>
     askWhatIf(ctx, farm, batchId, asked),
   ),
 } as const;

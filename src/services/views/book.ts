@@ -10,10 +10,10 @@ const METHOD = object(["id"], { id: { type: "string", maxLength: 60 } });
 
 export const BOOK_VIEWS = {
   /** With a day: when each method should be started to be ready on it. */
-  book: view({ name: "book", schema: object([], { day: DAY }), may: "everybody" }, ({ ctx, farm }, { day }) =>
+  book: view({ name: "book", schema: object([], { day: DAY }), may: "viewer" }, ({ ctx, farm }, { day }) =>
     readBook(ctx, farm, day ?? null),
   ),
-  method: view({ name: "method", schema: METHOD, may: "everybody" }, async ({ ctx, farm }, { id }) =>
+  method: view({ name: "method", schema: METHOD, may: "viewer" }, async ({ ctx, farm }, { id }) =>
     METHODS.some((method) => method.id === id)
       ? {
           book: await readBook(ctx, farm, null),

@@ -3,7 +3,7 @@ import { readEquipmentPage } from "../equipment";
 import { NOTHING, view } from "../view";
 
 export const EQUIPMENT_VIEWS = {
-  equipment: view({ name: "equipment", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
+  equipment: view({ name: "equipment", schema: NOTHING, may: "viewer" }, ({ ctx, farm }) =>
     readEquipmentPage(ctx, farm),
   ),
 } as const;

@@ -5,15 +5,20 @@ import { THING_KINDS } from "@/data/things";
 import { readSettings } from "../farm";
 import { readFind } from "../find";
 import { readHistory } from "../history";
+import { ACTS } from "../acts";
+import { readAccess, roleTable } from "../access";
 import { readThings } from "../things";
 import { ID, NOTHING, view } from "../view";
 
 export const FARM_VIEWS = {
-  find: view({ name: "find", schema: NOTHING, may: "everybody" }, ({ ctx }) => readFind(ctx)),
-  settings: view({ name: "settings", schema: NOTHING, may: "everybody" }, ({ farm }) => readSettings(farm)),
+  find: view({ name: "find", schema: NOTHING, may: "viewer" }, ({ ctx }) => readFind(ctx)),
+  settings: view({ name: "settings", schema: NOTHING, may: "grower" }, ({ farm }) => readSettings(farm)),
   things: view(
-    { name: "things", schema: object(["kind"], { kind: { enum: THING_KINDS } }), may: "everybody" },
+    { name: "things", schema: object(["kind"], { kind: { enum: THING_KINDS } }), may: "viewer" },
     ({ ctx, farm }, { kind }) => readThings(ctx, farm, kind),
+  ),
+  access: view({ name: "access", schema: NOTHING, may: "viewer" }, ({ ctx, farm }) =>
+    readAccess(ctx, farm, roleTable(ACTS)),
   ),
   history: view(
     {
@@ -25,7 +30,7 @@ export const FARM_VIEWS = {
         before: { type: "integer", minimum: 0, maximum: 8_640_000_000_000_000 },
         skip: { type: "integer", minimum: 0, maximum: 10_000 },
       }),
-      may: "everybody",
+      may: "viewer",
     },
     ({ ctx, farm }, asked) => readHistory(ctx, farm, asked),
   ),

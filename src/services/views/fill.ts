@@ -3,7 +3,5 @@ import { readMaking } from "../fill";
 import { NOTHING, view } from "../view";
 
 export const FILL_VIEWS = {
-  making: view({ name: "making", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) =>
-    readMaking(ctx, farm.timeZone),
-  ),
+  making: view({ name: "making", schema: NOTHING, may: "viewer" }, ({ ctx, farm }) => readMaking(ctx, farm.timeZone)),
 } as const;

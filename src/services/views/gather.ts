@@ -3,5 +3,5 @@ import { readGather } from "../gather";
 import { NOTHING, view } from "../view";
 
 export const GATHER_VIEWS = {
-  gather: view({ name: "gather", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readGather(ctx, farm)),
+  gather: view({ name: "gather", schema: NOTHING, may: "viewer" }, ({ ctx, farm }) => readGather(ctx, farm)),
 } as const;

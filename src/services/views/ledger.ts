@@ -3,5 +3,5 @@ import { readLedger } from "../ledger";
 import { NOTHING, view } from "../view";
 
 export const LEDGER_VIEWS = {
-  ledger: view({ name: "ledger", schema: NOTHING, may: "everybody" }, ({ ctx, farm }) => readLedger(ctx, farm)),
+  ledger: view({ name: "ledger", schema: NOTHING, may: "grower" }, ({ ctx, farm }) => readLedger(ctx, farm)),
 } as const;

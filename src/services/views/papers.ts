@@ -7,7 +7,7 @@ const LABELS = object(["batch", "origin"], { batch: ID, origin: { type: "string"
 
 export const PAPERS_VIEWS = {
   /** `origin` is the address that the code on a label leads a phone to. */
-  labels: view({ name: "labels", schema: LABELS, may: "everybody" }, ({ ctx, farm }, { batch, origin }) =>
+  labels: view({ name: "labels", schema: LABELS, may: "viewer" }, ({ ctx, farm }, { batch, origin }) =>
     readLabels(ctx, farm, batch, origin),
   ),
 } as const;

@@ -28,7 +28,7 @@ const ADD_WATER_SOURCE = object(["requestKey", "name", "kind"], {
 
 /** A source of water. @throws {Refusal} */
 export const addWaterSource = act(
-  { name: "addWaterSource", schema: ADD_WATER_SOURCE, may: "everybody" },
+  { name: "addWaterSource", schema: ADD_WATER_SOURCE, may: "grower" },
   async (db, request, ctx): Promise<{ sourceId: number }> => {
     const name = request.name.trim();
     const entered = { actorId: ctx.actor.id, addedAt: ctx.now() };
@@ -54,7 +54,7 @@ const READ_WATER_LEVEL = object(["requestKey", "sourceId", "volumeL"], {
 
 /** How much stands in a butt or tank as somebody looks. @throws {Refusal} */
 export const readWaterLevel = act(
-  { name: "readWaterLevel", schema: READ_WATER_LEVEL, may: "everybody" },
+  { name: "readWaterLevel", schema: READ_WATER_LEVEL, may: "helper" },
   async (db, request, ctx): Promise<{ levelId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     return {
@@ -80,7 +80,7 @@ const READ_WATER = object(["requestKey", "sourceId"], {
 });
 
 export const readWater = act(
-  { name: "readWater", schema: READ_WATER, may: "everybody" },
+  { name: "readWater", schema: READ_WATER, may: "helper" },
   async (db, request, ctx): Promise<{ readingId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const [freeMgPerL, totalMgPerL] = [request.freeMgPerL ?? null, request.totalMgPerL ?? null];
@@ -143,7 +143,7 @@ const START_WATER = object(["requestKey", "sourceId", "purpose", "volumeL", "tre
 
 /** Sets water to stand, to bubble, or doses it: its clock starts. @throws {Refusal} for a treatment that does not clear it */
 export const startWater = act(
-  { name: "startWater", schema: START_WATER, may: "everybody" },
+  { name: "startWater", schema: START_WATER, may: "helper" },
   async (db, request, ctx): Promise<{ startId: number }> => {
     const water = await requireWater(db, request.sourceId, "/sourceId");
     const answer = atField("/volumeL", () => answerFor(water, request));

@@ -20,7 +20,7 @@ const ARRANGE_TASK = object(["requestKey", "taskKey", "personId", "until"], {
 
 /** Gives a task of the day to a person, or puts it off to another hour with a reason; arranged again it counts anew. @throws {Refusal} */
 export const arrangeTask = act(
-  { name: "arrangeTask", schema: ARRANGE_TASK, may: "everybody" },
+  { name: "arrangeTask", schema: ARRANGE_TASK, may: "helper" },
   async (db, request, ctx): Promise<{ arrangedId: number }> => {
     const until = request.until === null ? null : new Date(request.until);
     const reason = request.reason?.trim() ?? "";

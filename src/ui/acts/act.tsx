@@ -1,5 +1,6 @@
 "use client";
 import { createContext, useContext, useState, useTransition, type ReactNode } from "react";
+import type { Role } from "@/core/people/roles";
 import type { ActError, ActResult } from "@/contracts/answer";
 import type { FieldErrors, Validator } from "@/contracts/fieldErrors";
 import type { DoorCode } from "@/words/codes";
@@ -29,8 +30,8 @@ export interface Door {
   readonly onChanged: () => void;
   /** The units that the farm talks in. */
   readonly units: UnitSystem;
-  /** Says who is at this screen. */
-  readonly choosePerson: (id: number) => Promise<void>;
+  /** What whoever is at this screen may; null for nobody. */
+  readonly role: Role | null;
 }
 
 const DoorContext = createContext<Door | null>(null);

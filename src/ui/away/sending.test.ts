@@ -48,9 +48,9 @@ describe("what is done without a signal", () => {
     expect((await listWaiting()).map(({ person, refused }) => [person?.name, refused])).toEqual(
       Array(3).fill(["Maren", null]),
     );
-    expect(await sendWaiting(farm.post)).toBe(0);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(0);
     farm.mode = "there";
-    expect(await sendWaiting(farm.post)).toBe(3);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(3);
     expect(farm.taken.map(({ key, person }) => [key, person])).toEqual([
       ["a", 2],
       ["b", 2],
@@ -67,7 +67,7 @@ describe("what is done without a signal", () => {
     farm.mode = "gone";
     await sendOrKeep(farm.post, "logEntry", doing("a", { at: "2031-01-01T08:00:00.000Z" }), MAREN);
     farm.mode = "there";
-    await sendWaiting(farm.post);
+    await sendWaiting(farm.post, MAREN.id);
     expect(farm.taken[0]!.at).toBe("2031-01-01T08:00:00.000Z");
   });
   it("goes before what is done next", async () => {
@@ -83,7 +83,7 @@ describe("what is done without a signal", () => {
     farm.mode = "answer-lost";
     await log(farm, "a");
     farm.mode = "there";
-    expect(await sendWaiting(farm.post)).toBe(1);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
     expect(farm.taken.map(({ key }) => key)).toEqual(["a"]);
   });
   it("stays with the farm's reason where it is refused, and holds nothing else up", async () => {
@@ -91,14 +91,14 @@ describe("what is done without a signal", () => {
     farm.mode = "gone";
     await log(farm, "a");
     farm.mode = "refuses";
-    await sendWaiting(farm.post);
+    await sendWaiting(farm.post, MAREN.id);
     const [refused] = await listWaiting();
     expect(refused).toMatchObject({ request: { requestKey: "a" }, refused: { message: "Too little left." } });
     farm.mode = "there";
     await log(farm, "b");
     expect(farm.taken.map(({ key }) => key)).toEqual(["b"]);
     await noteWaiting(refused!.seq, { refused: null });
-    expect(await sendWaiting(farm.post)).toBe(1);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
     expect(farm.taken.map(({ key }) => key)).toEqual(["b", "a"]);
   });
   it("waits on where the farm is busy", async () => {
@@ -106,7 +106,7 @@ describe("what is done without a signal", () => {
     farm.mode = "gone";
     await log(farm, "a");
     farm.mode = "busy";
-    expect(await sendWaiting(farm.post)).toBe(0);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(0);
     expect(await listWaiting()).toMatchObject([{ refused: null }]);
   });
   it("is for what may wait; the rest says that nobody answered", async () => {
@@ -128,7 +128,7 @@ describe("what is done without a signal", () => {
           if ("seq" in sent || sent.ok) kept.push(`k${index}`);
         }
         farm.mode = "there";
-        await sendWaiting(farm.post);
+        await sendWaiting(farm.post, MAREN.id);
         expect(farm.taken.map(({ key }) => key)).toEqual(kept);
         expect(await listWaiting()).toEqual([]);
       }),

@@ -7,13 +7,24 @@ import { setReach } from "./reach";
 export type Post = (name: string, request: object, person: number | null) => Promise<ActResult<unknown>>;
 
 /** Answers after which the same may go through later as it is. */
-const PASSING = new Set(["busy", "too-slow", "away", "out-of-reach", "disk-full", "no-farm"]);
+const PASSING = new Set([
+  "busy",
+  "too-slow",
+  "away",
+  "out-of-reach",
+  "disk-full",
+  "no-farm",
+  "signed-out",
+  "locked",
+  "other-person",
+]);
 
 /** Sends what waits, one after the other. @returns how many are at the farm now that were not */
-async function sendInOrder(post: Post): Promise<number> {
+async function sendInOrder(post: Post, personId: number | null): Promise<number> {
   let sent = 0;
   for (const { seq, name, request, person, refused } of await listWaiting()) {
-    if (refused) continue;
+    // What somebody else entered waits until they are at this device again.
+    if (refused || (person?.id ?? null) !== personId) continue;
     let answer: ActResult<unknown>;
     try {
       answer = await post(name, request, person?.id ?? null);
@@ -31,16 +42,18 @@ async function sendInOrder(post: Post): Promise<number> {
   return sent;
 }
 
-/** Sends what waits, in order; one window of the browser at a time. @returns how many went */
-export async function sendWaiting(post: Post): Promise<number> {
+/** Sends what one person did and waits, in order; one window of the browser at a time. @returns how many went */
+export async function sendWaiting(post: Post, personId: number | null): Promise<number> {
   const locks = globalThis.navigator?.locks as LockManager | undefined;
-  if (!locks) return sendInOrder(post);
-  return locks.request("ruchka-away", { ifAvailable: true }, (lock) => (lock ? sendInOrder(post) : 0));
+  if (!locks) return sendInOrder(post, personId);
+  return locks.request("ruchka-away", { ifAvailable: true }, (lock) => (lock ? sendInOrder(post, personId) : 0));
 }
 
 /** Whether anything waits that the farm has not been asked about; no device storage, nothing waits. */
-const isAnyUnsent = async (): Promise<boolean> =>
-  (await listWaiting().catch(() => [])).some(({ refused }) => refused === null);
+const isAnyUnsent = async (personId: number | null): Promise<boolean> =>
+  (await listWaiting().catch(() => [])).some(
+    ({ refused, person }) => refused === null && (person?.id ?? null) === personId,
+  );
 
 /** With the moment at which it was done, where nobody told it: sent a day later it happened now. */
 function dated(name: keyof typeof MAY_WAIT, request: object, atMs: number): object {
@@ -67,10 +80,11 @@ export async function sendOrKeep(
     const atMs = Date.now();
     return { seq: await keepWaiting({ name, request: dated(kept, request, atMs), said: "", person, atMs }) };
   };
-  if (await isAnyUnsent()) {
-    await sendWaiting(post);
+  const personId = person?.id ?? null;
+  if (await isAnyUnsent(personId)) {
+    await sendWaiting(post, personId);
     // What can't be sent now goes behind, so that the farm hears of it in the order in which it was done.
-    if (mayWait(name) && (await isAnyUnsent())) return keep(name);
+    if (mayWait(name) && (await isAnyUnsent(personId))) return keep(name);
   }
   try {
     const answer = await post(name, request, person?.id ?? null);

@@ -19,6 +19,7 @@ export const thingHref = (kind: ThingKind): string => `/farm/${kind}`;
 const PLACES: readonly { readonly href: string; readonly name: string }[] = [
   { href: "/farm", name: "Settings" },
   ...KINDS_SHOWN.map((kind) => ({ href: thingHref(kind), name: THING_NAMES[kind].many })),
+  { href: "/farm/access", name: "Sign-in" },
   { href: "/farm/history", name: "History" },
 ];
 

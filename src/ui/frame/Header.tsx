@@ -6,6 +6,7 @@ import { useEffect, useState } from "react";
 import type { UnitSystem } from "@/formats/amounts";
 import type { OwnMeasure } from "@/formats/figure/parts";
 import { menu, panel } from "../kit/later";
+import { AutoLock } from "../people/AutoLock";
 import { Find } from "./Find";
 import { isTyping } from "./keys";
 import { PersonButton, ScreenButton, type PersonMenuProps, type ScreenMenuProps } from "./menuButtons";
@@ -27,8 +28,7 @@ interface HeaderProps {
   readonly farmName: string | null;
   readonly units: UnitSystem;
   readonly measures: readonly OwnMeasure[];
-  readonly person: { readonly id: number; readonly name: string } | null;
-  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly person: PersonMenuProps["person"] | null;
 }
 
 /** The places under the thumb. */
@@ -55,7 +55,7 @@ const FootPlaces = ({ path }: { readonly path: string }) => (
 );
 
 /** The board across the top: the name, the places, who is writing. On a phone the places stand at the foot, under the thumb. */
-export const Header = ({ farmName, units, measures, person, people }: HeaderProps) => {
+export const Header = ({ farmName, units, measures, person }: HeaderProps) => {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
@@ -110,13 +110,14 @@ export const Header = ({ farmName, units, measures, person, people }: HeaderProp
                 {farmName}
               </Link>
             ) : null}
-            <Find units={units} own={measures} />
+            {farmName ? <Find units={units} own={measures} /> : null}
             <Screen onKeys={() => setKeysOpen(true)} />
-            {person ? <Person person={person} people={people} /> : null}
+            {person ? <Person person={person} /> : null}
           </div>
         </div>
       </header>
       {farmName ? <FootPlaces path={path} /> : null}
+      {person?.isShared ? <AutoLock /> : null}
       {keysOpen ? <KeysSheet onClose={() => setKeysOpen(false)} /> : null}
     </>
   );

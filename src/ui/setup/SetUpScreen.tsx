@@ -1,5 +1,5 @@
 "use client";
-import { useSyncExternalStore, type FormEvent } from "react";
+import { useState, useSyncExternalStore, type FormEvent } from "react";
 import type { ZonePlace } from "@/services/farm";
 import { useFarmAct } from "../acts/farm";
 import { Button } from "../kit/Button";
@@ -9,6 +9,7 @@ import { useDraft } from "../kit/useDraft";
 import { ClimateFields, CountingFields, PositionFields } from "./FarmFields";
 import { askedFarm, draftOf, weatherIn, type FarmDraft } from "./farmDraft";
 import { guessFarm, hereNow, type Here } from "./guess";
+import { Passphrase } from "../people/Passphrase";
 import { MadeUpFarm } from "./MadeUpFarm";
 
 /** What the server takes it for, until the browser has told. */
@@ -39,11 +40,14 @@ function useSetUp(zones: readonly ZonePlace[]) {
     const inUnits = more.units ? weatherIn(more.units, draft, typed.changes) : {};
     keep({ ...typed, changes: { ...typed.changes, ...inUnits, ...more } });
   };
+  // Kept nowhere: not on the device either.
+  const [passphrase, setPassphrase] = useState("");
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await setUp.run({
       name: typed.name,
       people: [typed.person.trim()],
+      passphrase,
       ...askedFarm(draft),
       labourPerH: 0,
       powerPerKWh: 0,
@@ -51,7 +55,7 @@ function useSetUp(zones: readonly ZonePlace[]) {
     // The page is drawn anew by what was set up; what was typed for it is done with.
     if (answer !== null) drop();
   };
-  return { setUp, guess, typed, keep, draft, change, submit };
+  return { setUp, guess, typed, keep, draft, change, submit, passphrase, setPassphrase };
 }
 
 /** The first page of a new farm: its name and who works there; all else has an answer that can be changed. */
@@ -62,13 +66,14 @@ export const SetUpScreen = ({
   readonly zones: readonly ZonePlace[];
   readonly canLookAround: boolean;
 }) => {
-  const { setUp, guess, typed, keep, draft, change, submit } = useSetUp(zones);
+  const { setUp, guess, typed, keep, draft, change, submit, passphrase, setPassphrase } = useSetUp(zones);
   const { fields } = setUp;
   return (
     <form onSubmit={(event) => void submit(event)} noValidate className="mx-auto max-w-5xl px-5 pb-28 pt-8 md:pb-8">
       <h1 className="text-3xl">Set up your farm</h1>
       <p className="mt-2 max-w-2xl text-soft">
-        Type two names. The rest is guessed from this device; you can change all of it later in farm settings.
+        Type two names, and a passphrase to sign in by. The rest is guessed from this device; you can change all of it
+        later in farm settings.
       </p>
       <div className="mt-6 grid gap-x-10 gap-y-6 md:grid-cols-2">
         <div className="grid content-start gap-4">
@@ -89,6 +94,7 @@ export const SetUpScreen = ({
             onChange={(event) => keep({ ...typed, person: event.target.value })}
             error={fields["/people/0"] ?? fields["/people"]}
           />
+          <Passphrase isNew value={passphrase} onChange={setPassphrase} error={fields["/passphrase"]} />
           <div className="fixed inset-x-0 bottom-0 z-20 border-t border-line bg-limewash px-5 py-3 md:static md:border-0 md:bg-transparent md:p-0">
             <Refusal error={setUp.error} />
             <Button type="submit" variant="strong" wide disabled={setUp.busy}>

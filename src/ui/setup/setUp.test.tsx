@@ -87,15 +87,17 @@ describe("setting up a farm", () => {
   const type = (label: string | RegExp, value: string) =>
     fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
-  it("asks for two names, sends good answers for the rest, and forgets the draft then", async () => {
+  it("asks for two names and a passphrase that it keeps nowhere, sends good answers for the rest, and forgets the draft then", async () => {
     const actions = fakeActions();
     renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} />);
     type("Name of the farm", "Own field");
     type("Your name", "Ana");
+    type("New passphrase", "a dozen green pails");
     fireEvent.click(screen.getByRole("button", { name: "Set up farm" }));
     await waitFor(() =>
       expect(actions.setUpFarm.mock.calls[0]?.[0]).toMatchObject({ name: "Own field", people: ["Ana"], labourPerH: 0 }),
     );
+    expect(JSON.stringify(localStorage)).not.toContain("green pails");
     await waitFor(() => expect(screen.getByLabelText("Name of the farm")).toHaveValue(""));
   });
   it("keeps what is typed over a reload, and sends nothing that can't be read", async () => {

@@ -1,4 +1,5 @@
 /** All that is said in English but for the catalogues by code. */
+export * from "./acts";
 export * from "./firstDrum";
 export * from "./aside";
 export * from "./care";
@@ -17,6 +18,7 @@ export * from "./place";
 export * from "./programme";
 export * from "./reasons";
 export * from "./residue";
+export * from "./roles";
 export * from "./strength";
 export * from "./sure";
 export * from "./things";

@@ -1,3 +1,5 @@
+import { PASSPHRASE_LEAST, PIN_LEAST, PIN_MOST, type Role } from "@/core/people/roles";
+import { ROLE_WORDS } from "@/words/en/roles";
 import type { DomainError } from "@/core/errors";
 import type { Speech } from "../../speech";
 import { DOMAIN } from "../domain";
@@ -10,6 +12,30 @@ export const OF_WHAT_IS_ASKED = {
   "reason-needed": ({ because }: { because: ReasonWanted }, say: Speech): Said => sayReasonWanted(because, say),
   "domain": ({ error }: { error: Pick<DomainError, "code" | "params"> }, say: Speech) =>
     (DOMAIN[error.code] as (of: unknown, say: Speech) => string)(error.params, say),
+  // Who may come in, and what each may do
+  "may-not": ({ role, least }: { role: Role; least: Role }) =>
+    `A ${ROLE_WORDS[role]} may not do this. Ask a ${ROLE_WORDS[least]}.`,
+  "not-yours": ({ least }: { least: Role }) => `Somebody else wrote this. Ask them, or a ${ROLE_WORDS[least]}.`,
+  "wrong-sign-in": () => "Name and passphrase do not fit together.",
+  "wrong-passphrase": () => "This is not your passphrase.",
+  "too-many-tries": ({ minutes }: { minutes: number }) =>
+    `Too many wrong tries. Wait ${minutes} minutes, or ask a steward for an invitation.`,
+  "passphrase-weak": ({ fault }: { fault: "short" | "name" | "alike" }) =>
+    ({
+      short: `Use at least ${PASSPHRASE_LEAST} letters: three or four words.`,
+      name: "Do not use your name or the farm's.",
+      alike: "Use more different letters: three or four words.",
+    })[fault],
+  "pin-weak": ({ fault }: { fault: "short" | "row" }) =>
+    fault === "short" ? `A PIN has ${PIN_LEAST} to ${PIN_MOST} numbers.` : "Do not use 1111 or 1234.",
+  "wrong-pin": ({ left }: { left: number }) =>
+    `Wrong PIN. ${left === 1 ? "One more try" : `${left} more tries`}, then this phone is signed out.`,
+  "phone-signed-out": () => "Too many wrong PINs: this phone is signed out. Sign in with a passphrase.",
+  "no-invitation": () => "This code is not good, or not any more. Ask a steward for another.",
+  "claimed-already": () => "Somebody can sign in already. Ask a steward for an invitation.",
+  "not-shared": () => "This device is not shared.",
+  "pin-first": () => "Set your PIN first: you come back by it.",
+  "last-steward": () => "A farm has one steward at least. Make somebody else a steward first.",
   "undone-already": () => "This is undone already.",
   "sent-before": () => "This was saved already, as it was first sent. Load the page anew and correct it there.",
 

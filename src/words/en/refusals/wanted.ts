@@ -32,6 +32,7 @@ export const THINGS = {
   "prepared-water": "prepared water",
   "programme": "programme",
   "recipe-version": "version of this recipe",
+  "session": "device that is signed in",
   "step": "step",
   "store": "store",
   "tool": "tool",

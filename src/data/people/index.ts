@@ -1,0 +1,26 @@
+import "server-only";
+/** Rows of who may come in: secrets, sessions, invitations, and who came. */
+export {
+  countRefused,
+  insertAccessEvent,
+  listAccess,
+  type AccessEvent,
+  type AccessKind,
+  type AccessLine,
+  type From,
+} from "./accessEvents";
+export { insertInvitation, listInvited, lockInvitation, useInvitation } from "./invitations";
+export { writerOf, type Written } from "./owners";
+export { dropSecrets, findSecret, isClaimed, listWithSecret, setSecret, type SecretKind } from "./secrets";
+export {
+  endSession,
+  endSessionsOf,
+  findSession,
+  insertSession,
+  listSessions,
+  lockSession,
+  putAt,
+  seeSession,
+  turnToken,
+  type Session,
+} from "./sessions";

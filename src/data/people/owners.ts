@@ -1,0 +1,29 @@
+import "server-only";
+import { select, type Queryable } from "../db";
+
+/** Rows that somebody wrote, by what they are. */
+const WRITTEN = {
+  "entry": "select actor_id from batch_entry where id = ?",
+  "batch": "select actor_id from batch where id = ?",
+  "application": "select actor_id from application where id = ?",
+  "mixing": "select actor_id from mixing where id = ?",
+  "lot": "select actor_id from lot where id = ?",
+  "stock-move": "select actor_id from stock_movement where id = ?",
+  "container-move": "select actor_id from store_movement where id = ?",
+  "pour": "select actor_id from store_movement where store_id = ? order by id limit 1",
+  "visit": "select actor_id from forage_visit where id = ?",
+  "bin-entry": "select actor_id from worm_bin_entry where id = ?",
+  "tool-event": "select actor_id from equipment_event where id = ?",
+  "look": "select actor_id from plot_look where id = ?",
+  "water": "select actor_id from water_start where id = ?",
+  "plan-drop": "select actor_id from standing_plan_end where plan_id = ?",
+  "filling-drop": "select actor_id from standing_mixing_end where mixing_id = ?",
+  "session": "select opened_by as actor_id from session where id = ?",
+} as const;
+export type Written = keyof typeof WRITTEN;
+
+/** Who wrote it; null where there is no such thing. */
+export async function writerOf(db: Queryable, what: Written, id: number): Promise<number | null> {
+  const [row] = await select<{ actor_id: number }>(db, WRITTEN[what], [id]);
+  return row?.actor_id ?? null;
+}

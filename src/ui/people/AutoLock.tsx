@@ -1,0 +1,28 @@
+"use client";
+import { useEffect } from "react";
+import { useFarmAct } from "../acts/farm";
+
+/** As long as the farm itself waits. */
+const IDLE_MS = 5 * 60_000;
+const TOUCHES = ["pointerdown", "keydown"] as const;
+
+/** Locks a shared phone that nobody touches, so that nothing stands open on it. */
+export const AutoLock = () => {
+  const { run } = useFarmAct("lockDevice", "toast");
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const again = () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void run({}), IDLE_MS);
+    };
+    again();
+    for (const touch of TOUCHES) window.addEventListener(touch, again);
+    return () => {
+      clearTimeout(timer);
+      for (const touch of TOUCHES) window.removeEventListener(touch, again);
+    };
+    // A timer begun anew at each drawing would never end.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  return null;
+};
