@@ -71,6 +71,7 @@ test("a drum that was started by a slip is as it was by one tap, at once and fro
   const held = await page.getByRole("dialog").getByText(/ of /).first().textContent();
   await start();
   await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("Undone.")).toBeVisible();
   await expect(pail.getByRole("button", { name: "Fill Pail one" })).toBeVisible();
   await start();
   await pail.getByRole("link", { name: "Pail one" }).click();

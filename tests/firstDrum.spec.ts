@@ -1,5 +1,6 @@
 import type { Locator, Page } from "@playwright/test";
 import { expect, test } from "./harness/farm";
+import { WALK_PASSPHRASE } from "./harness/signedIn";
 
 test.use({ farmKind: "new" });
 
@@ -44,12 +45,15 @@ for (const { name, timeZone, locale, vessel, said } of UNITS)
   test.describe(`in ${name}`, () => {
     test.use({ timezoneId: timeZone, locale });
 
-    test(`an empty farm fills its first drum in ${name}, by few taps and two names @both`, async ({ page }) => {
+    test(`an empty farm fills its first drum in ${name}, by few taps, two names and a passphrase @both`, async ({
+      page,
+    }) => {
       const hand = new Hand(page);
       await page.goto("/");
       await hand.isOn("set-up", page.getByRole("heading", { name: "Set up your farm" }));
       await hand.type(page.getByLabel("Name of the farm"), "Own field");
       await hand.type(page.getByLabel("Your name"), "Ana");
+      await hand.type(page.getByLabel("New passphrase"), WALK_PASSPHRASE);
       await hand.tap(page.getByRole("button", { name: "Set up farm" }));
       await hand.isOn("first drum", page.getByText("Your first drum"));
       await expect(page.getByRole("radio", { name: /^Drum/ })).toContainText(vessel);
@@ -77,6 +81,7 @@ test("nothing that was touched is lost, and what is missing is said where the th
   await page.goto("/");
   await page.getByLabel("Name of the farm").fill("Own field");
   await page.getByLabel("Your name").fill("Ana");
+  await page.getByLabel("New passphrase").fill(WALK_PASSPHRASE);
   await page.getByRole("button", { name: "Set up farm" }).click();
   const isNarrow = page.viewportSize()!.width < 768;
   await page.getByRole("radio", { name: /^Bucket/ }).click();

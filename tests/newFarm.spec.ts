@@ -1,4 +1,5 @@
 import { expect, test } from "./harness/farm";
+import { WALK_PASSPHRASE } from "./harness/signedIn";
 
 test.use({ farmKind: "new", timezoneId: "Europe/Vienna", locale: "en-GB" });
 
@@ -8,6 +9,7 @@ test("a made-up farm opens by one tap, and nothing of it is in one's own", async
   await page.getByLabel("Name of the farm").fill("Own field");
   await page.getByRole("button", { name: "Look around a made-up farm first" }).click();
   await page.waitForURL((url) => url.origin !== baseURL, { timeout: 280_000 });
+  await page.getByRole("button", { name: "Pilar, helper" }).click();
   await expect(page.getByRole("article").first()).toBeVisible();
   await page.goto(baseURL!);
   // One's own is as it was left: not set up, and what was typed stands.
@@ -22,6 +24,7 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   await expect(page.getByLabel("Name of the farm")).toHaveAttribute("aria-invalid", "true");
   await page.getByLabel("Name of the farm").fill("Own field");
   await page.getByLabel("Your name").fill("Ana");
+  await page.getByLabel("New passphrase").fill(WALK_PASSPHRASE);
   await page.getByLabel(/^Latitude/).fill("48,5");
   await page.getByLabel(/^Longitude/).fill("15");
   await page.getByLabel(/^A night in the coldest/).fill("4");
@@ -35,6 +38,8 @@ test("a farm of one's own begins empty, each place with its next step", async ({
   // What is typed stays over a reload.
   await page.reload();
   await expect(page.getByLabel("Name of the farm")).toHaveValue("Own field");
+  // A passphrase is kept nowhere.
+  await page.getByLabel("New passphrase").fill(WALK_PASSPHRASE);
   await page.getByRole("button", { name: "Set up farm" }).click();
   await expect(page.getByText("Your first drum")).toBeVisible();
   await page.goto("/shed");

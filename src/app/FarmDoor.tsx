@@ -56,7 +56,7 @@ export function FarmDoor({ units, person, readMs, children }: FarmDoorProps) {
   }, [router, person]);
   return (
     <DoorProvider door={door}>
-      <AwayBar readMs={readMs} sendNow={sendNow} />
+      <AwayBar readMs={readMs} personId={person?.id ?? null} sendNow={sendNow} />
       {children}
     </DoorProvider>
   );

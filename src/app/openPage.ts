@@ -1,7 +1,7 @@
-import { notFound } from "next/navigation";
+import { notFound, redirect } from "next/navigation";
 import type { Frame } from "@/services/context";
 import { outageOf } from "@/services/outage";
-import { Misfit } from "@/services/refusal";
+import { Misfit, Refusal } from "@/services/refusal";
 import { VIEWS, type Seen, type ViewName } from "@/services/views";
 import { openStanding, type Standing } from "./session";
 
@@ -34,6 +34,8 @@ export async function openView<N extends ViewName>(
       return await VIEWS[name](frame, asked);
     } catch (error) {
       if (error instanceof Misfit) return null;
+      if (error instanceof Refusal && error.code === "may-not")
+        redirect(`/may-not?least=${(error.params as { readonly least: string }).least}`);
       throw error;
     }
   });

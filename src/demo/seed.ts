@@ -6,7 +6,7 @@ import { bookDocument } from "@/core/recipe/document";
 import { isPickedPlant } from "@/core/safety/pickedPlants";
 import { scaleRecipe } from "@/core/recipe/scale";
 import { findFarm, insertActor, listActors, setActorRole, type Actor } from "@/data/farm";
-import { listWithSecret, setSecret } from "@/data/people";
+import { endSessionsOf, listWithSecret, setSecret } from "@/data/people";
 import { DEMO_PEOPLE, hashSecret, onMachine } from "@/services/people";
 import { listLand, listTools } from "@/data/field";
 import { listVesselStates } from "@/data/vessels";
@@ -644,6 +644,9 @@ async function makeFarm(pool: Database, now: Date): Promise<void> {
       passphrase: steward!.passphrase,
     },
   );
+  // It was told by a program: nobody sits there.
+  const [founder] = await listActors(pool);
+  await endSessionsOf(pool, founder!.id, now, null);
 }
 
 /** One of each role, each with a way in; in a demo of an earlier build too, whose people had none. */

@@ -24,6 +24,8 @@ export interface ViewHead<S> {
   /** Of the query; its figures come as text and are read as what the schema says. */
   readonly schema: S;
   readonly may: Role;
+  /** Of what is written beside the acts, too: who comes in. Read anew each time. */
+  readonly isFresh?: boolean;
 }
 
 /** The schema of a view that asks nothing. */
@@ -67,7 +69,8 @@ export const view = <const S extends object, T>(
     const complaints = complaintsOf(validators[name]!, asked);
     if (complaints) throw new Misfit(complaints);
     requireFinite(asked);
-    return readOnce(frame, name, asked, () => read(frame, asked as Asked<S>));
+    const work = () => read(frame, asked as Asked<S>);
+    return head.isFresh ? work() : readOnce(frame, name, asked, work);
   };
   return Object.assign(call, { viewName: name, ...head });
 };

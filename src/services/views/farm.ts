@@ -17,7 +17,7 @@ export const FARM_VIEWS = {
     { name: "things", schema: object(["kind"], { kind: { enum: THING_KINDS } }), may: "viewer" },
     ({ ctx, farm }, { kind }) => readThings(ctx, farm, kind),
   ),
-  access: view({ name: "access", schema: NOTHING, may: "viewer" }, ({ ctx, farm }) =>
+  access: view({ name: "access", schema: NOTHING, may: "viewer", isFresh: true }, ({ ctx, farm }) =>
     readAccess(ctx, farm, roleTable(ACTS)),
   ),
   history: view(

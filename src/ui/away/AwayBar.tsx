@@ -18,6 +18,8 @@ const FIRST_MS = 1500;
 interface AwayBarProps {
   /** When the page was read from the farm, ms since the epoch. */
   readonly readMs: number;
+  /** Who is at this device; what others entered on it waits for them. */
+  readonly personId: number | null;
   /** Sends what waits. @returns how many went */
   readonly sendNow: () => Promise<number>;
 }
@@ -51,13 +53,16 @@ function useSending(sendNow: () => Promise<number>): void {
 }
 
 /** Says that the farm is out of reach, how old the page is, and what waits on this device; nothing while all is well. */
-export const AwayBar = ({ readMs, sendNow }: AwayBarProps) => {
+export const AwayBar = ({ readMs, personId, sendNow }: AwayBarProps) => {
   const [open, setOpen] = useState(false);
   const reached = useSyncExternalStore(subscribeReach, inReach, () => true);
   const waiting = useSyncExternalStore(subscribeWaiting, waitingNow, noneWaiting);
   useSending(sendNow);
   if (reached && waiting.length === 0) return null;
   const refused = waiting.filter((one) => one.refused !== null).length;
+  const others = waiting.filter((one) => one.refused === null && (one.person?.id ?? null) !== personId);
+  const names = [...new Set(others.map((one) => one.person?.name ?? "somebody"))].join(", ");
+  const mine = waiting.length - refused - others.length;
   return (
     <div
       role="status"
@@ -69,8 +74,11 @@ export const AwayBar = ({ readMs, sendNow }: AwayBarProps) => {
           {sayDeviceMoment(readMs)}; what you enter waits here.
         </span>
       )}
-      {waiting.length > refused ? (
-        <span className="font-semibold">{plural(waiting.length - refused, "entry", "entries")} not sent yet.</span>
+      {mine > 0 ? <span className="font-semibold">{plural(mine, "entry", "entries")} not sent yet.</span> : null}
+      {others.length > 0 ? (
+        <span className="font-semibold">
+          {plural(others.length, "entry", "entries")} of {names}: sent when they are signed in here again.
+        </span>
       ) : null}
       {refused > 0 ? (
         <span className="font-semibold text-rust">■ {plural(refused, "entry", "entries")} not taken.</span>

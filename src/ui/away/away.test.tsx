@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { act, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { AwayBar } from "./AwayBar";
-import { keepWaiting, listWaiting, noteWaiting } from "./queue";
+import { dropWaiting, keepWaiting, listWaiting, noteWaiting } from "./queue";
 import { setReach } from "./reach";
 
 // The simulated browser has no copy of its own.
@@ -19,7 +19,7 @@ const keep = (said: string) =>
 
 describe("the bar of a device without a signal", () => {
   it("says nothing while all is well; how old the page is, and what waits, where the farm is out of reach", async () => {
-    render(<AwayBar readMs={READ_MS} sendNow={async () => 0} />);
+    render(<AwayBar readMs={READ_MS} personId={1} sendNow={async () => 0} />);
     expect(screen.queryByRole("status")).toBeNull();
     act(() => setReach(false));
     expect(screen.getByRole("status")).toHaveTextContent(/No connection to the farm\. This page is as it was on Thu/);
@@ -28,13 +28,23 @@ describe("the bar of a device without a signal", () => {
     act(() => setReach(true));
     expect(screen.getByRole("status")).not.toHaveTextContent("No connection");
   });
+  it("tells whose entries wait for them, where somebody else is at the device", async () => {
+    const seq = await keep("Blue drum: vented.");
+    render(<AwayBar readMs={READ_MS} personId={2} sendNow={async () => 0} />);
+    await waitFor(() =>
+      expect(screen.getByRole("status")).toHaveTextContent(
+        /entr(y|ies) of Maren: sent when they are signed in here again\./,
+      ),
+    );
+    await act(() => dropWaiting(seq));
+  });
   it("shows both sides of what the farm did not take, sends it again or takes it out", async () => {
     const seq = await keep("Bed 3: nettle extract logged.");
     await noteWaiting(seq, {
       refused: { code: "short-for-plots", message: "Too little left.", fields: { "/plotIds": "The store holds 0 L." } },
     });
     const sendNow = jest.fn(async () => 0);
-    render(<AwayBar readMs={READ_MS} sendNow={sendNow} />);
+    render(<AwayBar readMs={READ_MS} personId={1} sendNow={sendNow} />);
     await waitFor(() => expect(screen.getByRole("status")).toHaveTextContent("1 entry not taken."));
     fireEvent.click(screen.getByRole("button", { name: "Show" }));
     expect(screen.getByText("Bed 3: nettle extract logged.")).toBeVisible();

@@ -40,6 +40,22 @@ describe("what is done without a signal", () => {
     expect(await log(farm, "a")).toEqual({ ok: true, value: { done: "a" } });
     expect(await listWaiting()).toEqual([]);
   });
+  it("stays where somebody else is at the device, and goes when they are back; what the other does meanwhile goes at once", async () => {
+    const farm = farmOf();
+    const odo = { id: 3, name: "Odo" };
+    farm.mode = "gone";
+    await log(farm, "a");
+    farm.mode = "there";
+    expect(await sendWaiting(farm.post, odo.id)).toBe(0);
+    expect(await sendOrKeep(farm.post, "logEntry", doing("b"), odo)).toEqual({ ok: true, value: { done: "b" } });
+    expect(await sendWaiting(farm.post, null)).toBe(0);
+    expect(farm.taken.map(({ key }) => key)).toEqual(["b"]);
+    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
+    expect(farm.taken.map(({ key, person }) => [key, person])).toEqual([
+      ["b", 3],
+      ["a", 2],
+    ]);
+  });
   it("waits with its moment and its person, and is sent in order once the farm is there", async () => {
     const farm = farmOf();
     farm.mode = "gone";

@@ -10,7 +10,7 @@ import { AutoLock } from "../people/AutoLock";
 import { Find } from "./Find";
 import { isTyping } from "./keys";
 import { PersonButton, ScreenButton, type PersonMenuProps, type ScreenMenuProps } from "./menuButtons";
-import { isHere, PLACES } from "./places";
+import { isHere, placesOf } from "./places";
 import { setScreenAgain, turnLight } from "./screenSettings";
 
 const KeysSheet = panel(() => import("./KeysSheet").then((module) => module.KeysSheet));
@@ -32,12 +32,12 @@ interface HeaderProps {
 }
 
 /** The places under the thumb. */
-const FootPlaces = ({ path }: { readonly path: string }) => (
+const FootPlaces = ({ path, places }: { readonly path: string; readonly places: ReturnType<typeof placesOf> }) => (
   <nav
     aria-label="Main menu, at the foot"
-    className="fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 bg-board text-board-ink md:hidden"
+    className="fixed inset-x-0 bottom-0 z-30 grid auto-cols-fr grid-flow-col bg-board text-board-ink md:hidden"
   >
-    {PLACES.map(({ href, label, icon: Icon }) => (
+    {places.map(({ href, label, icon: Icon }) => (
       <Link
         key={href}
         href={href}
@@ -59,19 +59,21 @@ export const Header = ({ farmName, units, measures, person }: HeaderProps) => {
   const path = usePathname();
   const router = useRouter();
   const [keysOpen, setKeysOpen] = useState(false);
+  const role = person?.role ?? null;
+  const places = placesOf(role);
   useEffect(setScreenAgain, [path]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event)) return;
-      const place = PLACES.find(({ key }) => key === event.key);
+      const place = placesOf(role).find(({ key }) => key === event.key);
       if (place && farmName) router.push(place.href);
       else if (event.key === "?") setKeysOpen(true);
       else if (event.key === "d") turnLight();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [farmName, router]);
+  }, [farmName, role, router]);
 
   return (
     <>
@@ -85,7 +87,7 @@ export const Header = ({ farmName, units, measures, person }: HeaderProps) => {
           </Link>
           {farmName ? (
             <nav aria-label="Places" className="hidden gap-1 md:flex">
-              {PLACES.map(({ href, label }) => (
+              {places.map(({ href, label }) => (
                 <Link
                   key={href}
                   href={href}
@@ -116,7 +118,7 @@ export const Header = ({ farmName, units, measures, person }: HeaderProps) => {
           </div>
         </div>
       </header>
-      {farmName ? <FootPlaces path={path} /> : null}
+      {farmName ? <FootPlaces path={path} places={places} /> : null}
       {person?.isShared ? <AutoLock /> : null}
       {keysOpen ? <KeysSheet onClose={() => setKeysOpen(false)} /> : null}
     </>

@@ -116,7 +116,7 @@ const Person = ({
   const role = useFarmAct("setRole", "toast");
   const out = useFarmAct("signOutEverywhere", "toast");
   return (
-    <li className="grid gap-x-6 gap-y-2 py-2 sm:grid-cols-[1fr_11rem_auto] sm:items-end">
+    <li className="grid gap-x-6 gap-y-2 py-2 sm:grid-cols-[1fr_10rem_17.5rem] sm:items-end">
       <span>
         <span className="font-semibold">{person.name}</span>
         <span className="block text-[0.88rem] text-soft">
