@@ -6,6 +6,7 @@
 import { writeFileSync } from "node:fs";
 import os from "node:os";
 import { chromium, type Page } from "@playwright/test";
+import { signIn } from "./signIn";
 
 const MANY = 300;
 const BROWSER = "/usr/bin/chromium-headless-shell";
@@ -68,6 +69,7 @@ const MOVES: Readonly<
 };
 
 async function measure(page: Page, address: string): Promise<Record<string, Frames>> {
+  await page.setExtraHTTPHeaders({ cookie: await signIn(address) });
   await page.goto(new URL("/field", address).href);
   await page.waitForLoadState("networkidle");
   const plan = page
@@ -82,7 +84,8 @@ async function measure(page: Page, address: string): Promise<Record<string, Fram
 
 /** Draws as many equal beds as lack, in ten banks. */
 async function drawMany(address: string): Promise<number> {
-  const { value } = (await (await fetch(new URL("/api/view/field", address))).json()) as {
+  const cookie = await signIn(address);
+  const { value } = (await (await fetch(new URL("/api/view/field", address), { headers: { cookie } })).json()) as {
     value: { plots: readonly object[] };
   };
   const lacks = Math.max(0, MANY - value.plots.length);
@@ -101,7 +104,7 @@ async function drawMany(address: string): Promise<number> {
   });
   const answer = await fetch(new URL("/api/act/drawLand", address), {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { "content-type": "application/json", cookie },
     body: JSON.stringify({ requestKey: crypto.randomUUID(), plots, putAway: [] }),
   });
   if (!((await answer.json()) as { ok: boolean }).ok) throw new Error("The beds were not drawn.");

@@ -10,6 +10,7 @@ import type { AddressInfo } from "node:net";
 import { createServer } from "node:http";
 import os from "node:os";
 import { gzipSync } from "node:zlib";
+import { signIn } from "../signIn";
 
 const PATHS = ["/", "/?fill=3", "/batches/5", "/shed", "/book", "/book/cultured-extract", "/field", "/ledger"];
 const WARM = 5;
@@ -29,13 +30,15 @@ async function costOf(work: () => Promise<unknown>, pid: number): Promise<number
   for (let time = 0; time < TIMES; time += 1) await work();
   return (cpuMs(pid) - before) / TIMES;
 }
-const textOf = async (url: string): Promise<string> => (await fetch(url)).text();
+/** By which each request is the steward's. */
+let cookie = "";
+const textOf = async (url: string): Promise<string> => (await fetch(url, { headers: { cookie } })).text();
 
 /** A write that comes to nothing: after it every page is read anew. */
 const write = (address: string): Promise<string> =>
   fetch(new URL("/api/act/emptyStore", address), {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { "content-type": "application/json", cookie },
     body: JSON.stringify({
       requestKey: crypto.randomUUID(),
       storeId: 999_999,
@@ -68,6 +71,7 @@ async function scriptOf(address: string, body: string): Promise<{ readonly plain
 const kB = (bytes: number): string => (bytes / 1000).toFixed(0);
 
 async function main(address: string, pid: number, isWritten: boolean): Promise<void> {
+  cookie = await signIn(address);
   const lines = [
     `Node ${process.version}, ${os.cpus().length} cores; ${TIMES} times each, one after the other.`,
     "",

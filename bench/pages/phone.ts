@@ -7,6 +7,7 @@ import { writeFileSync } from "node:fs";
 import os from "node:os";
 import { brotliCompressSync, gzipSync } from "node:zlib";
 import { chromium, type Browser, type Page } from "@playwright/test";
+import { signIn } from "../signIn";
 
 const SLOWER = 4;
 const TIMES = Number(process.env.TIMES ?? 5);
@@ -58,6 +59,7 @@ async function feel(browser: Browser, address: string, { path, taps }: (typeof P
     // Else the files of all other pages are fetched beside.
     serviceWorkers: "block",
   });
+  await context.setExtraHTTPHeaders({ cookie: await signIn(address) });
   const page = await context.newPage();
   const scripts: { readonly atMs: number; readonly body: Promise<Buffer> }[] = [];
   page.on("response", (response) => {
