@@ -65,6 +65,7 @@ export default tseslint.config(
       "src/demo/main.ts",
       "src/demo/standIns.ts",
       "src/data/migrateMain.ts",
+      "src/data/archiveMain.ts",
       "src/services/people/recoverMain.ts",
       "src/commands/main.ts",
       "src/app/door/answer.ts",

@@ -45,7 +45,7 @@ start_web() {
   fi
   # A server of an older build would miss its files.
   if [ -n "$pid" ]; then stop_web; fi
-  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
+  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" RUCHKA_BACKUPS="$DATA/backups" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
   echo "$!" >"$DATA/web.pid"
   echo "$WEB_PORT" >"$DATA/web.port"
   cp .next/ruchka-stamp "$DATA/web.stamp"
@@ -83,6 +83,24 @@ start_stand_ins() { # a weather station and two drum probes that post as real on
 stop_stand_ins() {
   end_process "$(stand_ins_pid)" || return 1
   rm -f "$DATA/stand-ins.pid"
+}
+
+nightly_pid() { # what makes the backups by itself, if it lives
+  local pid
+  pid="$(cat "$DATA/nightly.pid" 2>/dev/null || true)"
+  if [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null && tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -q "bin/nightly"; then echo "$pid"; fi
+}
+
+start_nightly() { # a backup whenever the last good one is a day old
+  if [ -n "$(nightly_pid)" ]; then return 0; fi
+  mkdir -p "$DATA/backups"
+  RUCHKA_DATA="$DATA" RUCHKA_DB_PORT="$DB_PORT" setsid bash "$ROOT/bin/nightly" </dev/null >>"$DATA/backups/log" 2>&1 &
+  echo "$!" >"$DATA/nightly.pid"
+}
+
+stop_nightly() {
+  end_process "$(nightly_pid)" || return 1
+  rm -f "$DATA/nightly.pid"
 }
 
 one_at_a_time() { # two starts at once would trip over each other

@@ -48,8 +48,11 @@ test(
 
 test("works by keyboard: places, vessels, keys, dusk", async ({ page }) => {
   await page.goto("/");
-  await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  // A page that is only drawn hears no key yet.
+  await expect(async () => {
+    await page.keyboard.press("?");
+    await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible({ timeout: 2000 });
+  }).toPass();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toHaveCount(0);
   // A closing panel gives the focus back a moment after it is gone; no thumb is as quick as this one.

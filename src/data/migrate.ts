@@ -39,12 +39,14 @@ async function checkLedger(connection: Connection, texts: ReadonlyMap<string, st
 
 /**
  * Brings a database up to date with the numbered SQL files, in order, one runner at a time.
+ * @param to the last that is to run; all where none is named
  * @returns the names of the files that ran now
  * @throws Error for an edited file, one that stopped half way, or a database newer than the files
  */
 export async function migrate(
   databaseUrl: string,
   folder = path.join(process.cwd(), "src/data/migrations"),
+  to: string | null = null,
 ): Promise<string[]> {
   const texts = new Map(
     readdirSync(folder)
@@ -82,7 +84,8 @@ export async function migrate(
       },
       logger: undefined,
     });
-    return (await umzug.up()).map(({ name }) => name);
+    if (to !== null && !texts.has(to)) throw new Error(`This was made by a newer Ruchka: it has migration ${to}.`);
+    return (await umzug.up(to === null ? {} : { to })).map(({ name }) => name);
   } finally {
     await connection.end();
   }

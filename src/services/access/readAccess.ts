@@ -3,6 +3,7 @@ import { mayAs, type Role } from "@/core/people/roles";
 import { listActors, type Farm } from "@/data/farm";
 import { listAccess, listInvited, listSessions, listWithSecret, type AccessLine, type Session } from "@/data/people";
 import type { Context } from "../context";
+import { readLastBackup, type LastBackup } from "../lastBackup";
 import { farmView, type FarmView } from "../farm";
 import type { RoleLine } from "./roleTable";
 
@@ -32,6 +33,8 @@ export interface AccessView {
     readonly invitedUntilMs: number | null;
   }[];
   readonly sessions: readonly SessionView[];
+  /** The last backup that was read back and found whole: null for none, nothing where this server makes none. */
+  readonly lastBackup?: LastBackup | null;
   /** What each role may, for a steward. */
   readonly roles: readonly RoleLine[];
   readonly events: readonly (Omit<AccessLine, "at"> & { readonly atMs: number })[];
@@ -45,13 +48,14 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
   const all = mayAs(ctx.actor.role, "steward");
   const isMine = (id: number) => all || id === ctx.actor.id;
   const now = ctx.now();
-  const [actors, signing, pins, invited, sessions, events] = await Promise.all([
+  const [actors, signing, pins, invited, sessions, events, backup] = await Promise.all([
     listActors(pool),
     listWithSecret(pool, "passphrase"),
     listWithSecret(pool, "pin"),
     listInvited(pool, now),
     listSessions(pool, now),
     listAccess(pool, { actorId: all ? null : ctx.actor.id, before: new Date(now.getTime() + 60_000), most: EVENTS }),
+    readLastBackup(),
   ]);
   const nameOf = new Map(actors.map(({ id, name }) => [id, name]));
   const view = (session: Session): SessionView => ({
@@ -80,6 +84,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
         invitedUntilMs: invited.get(id)?.getTime() ?? null,
       })),
     sessions: sessions.filter(({ openedBy }) => isMine(openedBy)).map(view),
+    ...(all && backup !== undefined ? { lastBackup: backup } : {}),
     roles: all ? roles : [],
     events: events.map(({ at, ...event }) => ({ ...event, atMs: at.getTime() })),
   };

@@ -164,6 +164,29 @@ const Person = ({
   );
 };
 
+/** Whether all of it would be there after a bad night. */
+const Backup = ({ view }: { readonly view: AccessView }) => {
+  const { lastBackup } = view;
+  if (lastBackup === undefined) return null;
+  const isOld = lastBackup === null || view.nowMs - lastBackup.atMs > 2 * 24 * 3_600_000;
+  return (
+    <section aria-labelledby="backup">
+      <h2 id="backup" className="text-xl">
+        Backup
+      </h2>
+      <p className={isOld ? "font-semibold text-rust" : ""}>
+        {isOld ? "■ " : ""}
+        {lastBackup === null
+          ? "There is no backup yet. One is made each night while Ruchka runs; bin/backup makes one now."
+          : `The last good one is of ${moment(lastBackup.atMs, view)}, read back and compared: ${lastBackup.file}.`}
+      </p>
+      <p className="text-[0.9rem] text-soft">
+        Keep a copy on another machine. bin/restore puts it into an empty place.
+      </p>
+    </section>
+  );
+};
+
 /** Every act by the roles that may it; what holds for one's own alone has a ring. */
 const RoleTable = ({ roles }: { readonly roles: readonly RoleLine[] }) => (
   <Fold title="What each role may do">
@@ -255,6 +278,7 @@ export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
           ) : null}
         </div>
         <div className="grid min-w-0 grid-cols-1 content-start gap-8">
+          <Backup view={view} />
           <Devices view={view} />
           <Events view={view} />
         </div>
