@@ -14,6 +14,11 @@ export const TAKEN_BACK_KINDS = [
   "water",
   "plan-drop",
   "filling-drop",
+  "planting",
+  "stage",
+  "water-read",
+  "water-level",
+  "lab",
 ] as const;
 export type TakenBackKind = (typeof TAKEN_BACK_KINDS)[number];
 
@@ -41,6 +46,11 @@ const TABLES = {
   "bin-entry": { table: "worm_bin_entry", lot: "lot_id" },
   "tool-event": { table: "equipment_event", lot: "null" },
   "look": { table: "plot_look", lot: "null" },
+  "planting": { table: "planting", lot: "null" },
+  "stage": { table: "stage_seen", lot: "null" },
+  "water-read": { table: "water_reading", lot: "null" },
+  "water-level": { table: "water_level", lot: "null" },
+  "lab": { table: "lab_result", lot: "null" },
 } as const;
 export type PlainKind = keyof typeof TABLES;
 

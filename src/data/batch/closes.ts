@@ -52,7 +52,7 @@ export async function isWrittenOf(db: Queryable, batchId: number): Promise<boole
     db,
     `select exists (select 1 from standing_entry where batch_id = ?)
        or exists (select 1 from batch_photo where batch_id = ?)
-       or exists (select 1 from lab_result where batch_id = ?)
+       or exists (select 1 from standing_lab_result where batch_id = ?)
        or exists (select 1 from batch_residue where batch_id = ?)
        or exists (select 1 from patch_test where batch_id = ?)
        or exists (select 1 from lot_on_hand where from_batch_id = ? and on_hand > 0) as written`,

@@ -26,7 +26,7 @@ export async function listLabResultsOf(
   }>(
     db,
     `select result.batch_id, result.nutrient, result.g_per_l, result.note, actor.name as actor_name, result.added_at
-     from lab_result result join actor on actor.id = result.actor_id
+     from standing_lab_result result join actor on actor.id = result.actor_id
      where result.batch_id in (${places(batchIds)}) order by result.id`,
     [...batchIds],
   );

@@ -29,9 +29,9 @@ interface StateRow {
 const SELECT = `
   select planting.id, planting.plot_id, state.crop, state.part, state.perennial, state.planted_on, state.sown, state.plants, state.spacing_cm,
          state.harvest_from, state.harvest_to, state.ended_on, seen.stage, seen.seen_on
-  from planting
+  from standing_planting planting
   join planting_state state on state.id = (select max(id) from planting_state where planting_id = planting.id)
-  left join stage_seen seen on seen.id = (select max(id) from stage_seen where planting_id = planting.id)`;
+  left join stage_seen seen on seen.id = (select max(id) from standing_stage where planting_id = planting.id)`;
 const INSERT_STATE = `
   insert into planting_state (planting_id, crop, part, perennial, planted_on, sown, plants, spacing_cm, harvest_from, harvest_to, ended_on, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;

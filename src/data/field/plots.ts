@@ -119,12 +119,12 @@ export async function listPlots(
 
 /** A mark that differs once any outline, planting or stage was committed. */
 export async function landMark(db: Queryable): Promise<string> {
-  const [row] = await select<{ shapes: number; plantings: number; seen: number }>(
+  const [row] = await select<{ shapes: number; plantings: number; seen: number; undone: number }>(
     db,
     `select (select count(*) from plot_shape) as shapes, (select count(*) from planting_state) as plantings,
-            (select count(*) from stage_seen) as seen`,
+            (select count(*) from stage_seen) as seen, (select count(*) from taken_back) as undone`,
   );
-  return `${row!.shapes}/${row!.plantings}/${row!.seen}`;
+  return `${row!.shapes}/${row!.plantings}/${row!.seen}/${row!.undone}`;
 }
 
 /** The last name of every plot that ever was, by its id: for what is told of the past. */

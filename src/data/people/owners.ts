@@ -18,6 +18,11 @@ const WRITTEN = {
   "water": "select actor_id from water_start where id = ?",
   "plan-drop": "select actor_id from standing_plan_end where plan_id = ?",
   "filling-drop": "select actor_id from standing_mixing_end where mixing_id = ?",
+  "planting": "select actor_id from planting where id = ?",
+  "stage": "select actor_id from stage_seen where id = ?",
+  "water-read": "select actor_id from water_reading where id = ?",
+  "water-level": "select actor_id from water_level where id = ?",
+  "lab": "select actor_id from lab_result where id = ?",
   "session": "select opened_by as actor_id from session where id = ?",
 } as const;
 export type Written = keyof typeof WRITTEN;

@@ -62,9 +62,9 @@ const SELECT_WATERS = `
            - coalesce((select sum(volume_l) from standing_water_use where source_id = source.id and start_id is null and at > level.at), 0)
            - coalesce((select sum(volume_l) from standing_water_start where source_id = source.id and started_at > level.at), 0) as left_l
   from water_source source
-  left join (select source_id, max(id) as id from water_reading group by source_id) latest on latest.source_id = source.id
+  left join (select source_id, max(id) as id from standing_water_reading group by source_id) latest on latest.source_id = source.id
   left join water_reading reading on reading.id = latest.id
-  left join (select source_id, max(id) as id from water_level group by source_id) last_level on last_level.source_id = source.id
+  left join (select source_id, max(id) as id from standing_water_level group by source_id) last_level on last_level.source_id = source.id
   left join water_level level on level.id = last_level.id`;
 const SELECT_ALL = `${SELECT_WATERS} where source.state = 'in-use' order by source.id`;
 const SELECT_ONE = `${SELECT_WATERS} where source.id = ?`;

@@ -122,14 +122,15 @@ const SEE_STAGE = object(["requestKey", "plantingIds", "stage"], {
 /** How far a crop was seen to be, whatever its dates say; the latest word counts. @throws {Refusal} */
 export const seeStage = act(
   { name: "seeStage", schema: SEE_STAGE, may: "helper" },
-  async (db, request, ctx): Promise<{ seen: number }> => {
+  async (db, request, ctx): Promise<{ seen: number; stageIds: number[] }> => {
     const today = await todayOf(db, ctx);
     const on = request.on ?? today;
+    const stageIds: number[] = [];
     if (on > today) throw refuse("day-ahead", {}, "/on");
     for (const [index, id] of request.plantingIds.entries()) {
       if (!(await lockPlanting(db, id))) throw refuse("not-found", { thing: "planting" }, `/plantingIds/${index}`);
-      await insertStageSeen(db, id, request.stage, on, ctx.actor.id, ctx.now());
+      stageIds.push(await insertStageSeen(db, id, request.stage, on, ctx.actor.id, ctx.now()));
     }
-    return { seen: request.plantingIds.length };
+    return { seen: request.plantingIds.length, stageIds };
   },
 );

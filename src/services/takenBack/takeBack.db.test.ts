@@ -1,6 +1,9 @@
 import fc from "fast-check";
 import { isWater, type IngredientId } from "@/core/book/ingredients";
+import { listLabResults } from "@/data/batch";
 import { select } from "@/data/db";
+import { listPlots } from "@/data/field";
+import { listWaters } from "@/data/water";
 import { findFarm } from "@/data/farm/farm";
 import { listOpenPlans } from "@/data/shed";
 import { METHODS } from "@/core/book";
@@ -17,7 +20,9 @@ import { countStock, wasteLot } from "../shed/changeLot";
 import { dropPlan, planBatch } from "../shed/plans";
 import { countStore, emptyStore, pourStore } from "../stores/changeStore";
 import { readYard } from "../yard/readYard";
-import { startWater } from "../water/waters";
+import { addLabResult } from "../farm/measures";
+import { plantPlots, seeStage } from "../field/plantings";
+import { readWater, readWaterLevel, startWater } from "../water/waters";
 import { takeBack } from "./takeBack";
 import type { TakenBackKind } from "@/data/takenBack";
 
@@ -301,6 +306,51 @@ describe("what was just done to stock and containers", () => {
     const moved = await moveToShed(farm.context(), { requestKey: key(), storeId, litres: 3 }).catch(() => null);
     if (moved) await undo({ kind: "lot", id: moved.lotId }, { kind: "container-move", id: moved.movementId });
     expect(await holdings()).toEqual(before);
+  });
+});
+
+describe("of what the latest counts", () => {
+  it("the one before counts again, however often it was said", async () => {
+    const plotId = await farm.plot("Bed 1", { stage: "bare" });
+    const { plantingIds } = await plantPlots(farm.context(), { requestKey: key(), plotIds: [plotId], crop: "leeks" });
+    const crops = async () => (await listPlots(farm.scratch.db, "2031-03-20")).map(({ crop }) => crop);
+    expect(await crops()).toEqual(["leeks"]);
+    const see = async (stage: string) =>
+      (await seeStage(farm.context(), { requestKey: key(), plantingIds, stage })).stageIds[0]!;
+    const stageNow = async () => (await listPlots(farm.scratch.db, "2031-03-20"))[0]!.stage;
+    await see("seedling");
+    const before = await stageNow();
+    const seen = [await see("flowering"), await see("fruiting")];
+    expect(await stageNow()).not.toBe(before);
+    await undo(...seen.map((id) => ({ kind: "stage" as const, id })));
+    expect(await stageNow()).toBe(before);
+    await undo({ kind: "planting", id: plantingIds[0]! });
+    expect(await crops()).toEqual([""]);
+
+    const butt = async () => (await listWaters(farm.scratch.db)).find(({ id }) => id === RAIN_ID)!;
+    const strip = (totalMgPerL: number) =>
+      readWater(farm.context(), { requestKey: key(), sourceId: RAIN_ID, freeMgPerL: 0, totalMgPerL });
+    await strip(0.2);
+    const { readingId } = await strip(3);
+    await undo({ kind: "water-read", id: readingId });
+    expect((await butt()).totalMgPerL).toBe(0.2);
+    const { levelId } = await readWaterLevel(farm.context(), { requestKey: key(), sourceId: RAIN_ID, volumeL: 300 });
+    expect((await butt()).leftL).toBe(300);
+    await undo({ kind: "water-level", id: levelId });
+    expect((await butt()).leftL).toBeNull();
+
+    await farm.lot("molasses", 5, 20);
+    await farm.lot("lactic-culture", 5, 10);
+    const batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 60, hoursAgo(2));
+    const { resultId } = await addLabResult(farm.context(), {
+      requestKey: key(),
+      batchId,
+      nutrient: "k2o",
+      gPerL: 0.8,
+    });
+    expect(await listLabResults(farm.scratch.db, batchId)).toHaveLength(1);
+    await undo({ kind: "lab", id: resultId });
+    expect(await listLabResults(farm.scratch.db, batchId)).toEqual([]);
   });
 });
 

@@ -15,6 +15,7 @@ import { sayLead } from "@/words/said";
 import type { PeakStartView, MethodRecord } from "@/services/ferment";
 import type { BookView } from "@/services/book";
 import { useBookAct } from "../acts/book";
+import { undoOffer } from "../acts/undo";
 import { queryOf } from "../fill/recipeKey";
 import { PeakStarts } from "../content/PeakStarts";
 import { Button, buttonClass } from "../kit/Button";
@@ -207,7 +208,12 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
   );
   useKey("s", () => setOpen("scale"));
   const pick = async () => {
-    if (await choose.run({ ...shown })) told(`This farm now uses ${recipe.school.name.toLowerCase()}.`);
+    const before = ours;
+    if (await choose.run({ ...shown }))
+      told(
+        `This farm now uses ${recipe.school.name.toLowerCase()}.`,
+        undoOffer(() => choose.run({ ...before })),
+      );
   };
   return (
     <div className="mx-auto max-w-[1240px] px-4 py-5 md:px-8">

@@ -6,6 +6,7 @@ import { told } from "../kit/told";
 import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from "@/core/book/composition";
 import { parseNumber } from "@/formats/numbers";
 import { useBatchAct } from "../acts/batch";
+import { useUndo } from "../acts/undo";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 
@@ -18,11 +19,13 @@ interface LabForm {
 /** A laboratory's figure for a batch, in place of what is worked out. */
 export const LabSheet = ({ batchId, onClose }: { readonly batchId: number; readonly onClose: () => void }) => {
   const act = useBatchAct("addLabResult");
+  const undo = useUndo();
   const { units } = useMeasures();
   const { register, handleSubmit } = useForm<LabForm>({ defaultValues: { nutrient: "n", gPerL: "", note: "" } });
   const submit = handleSubmit(async ({ nutrient, gPerL, note }) => {
-    if (!(await act.run({ batchId, nutrient, gPerL: gPerLOf(parseNumber(gPerL) ?? NaN, units), note }))) return;
-    told(`${NUTRIENTS[nutrient]} is down as measured.`);
+    const answer = await act.run({ batchId, nutrient, gPerL: gPerLOf(parseNumber(gPerL) ?? NaN, units), note });
+    if (!answer) return;
+    told(`${NUTRIENTS[nutrient]} is down as measured.`, undo({ kind: "lab", id: answer.resultId }));
     onClose();
   });
   return (

@@ -7,6 +7,7 @@ import { plural, readOptional } from "@/formats/numbers";
 import type { PlotView } from "@/services/field";
 import type { PlantingRow } from "@/services/types";
 import { useFieldAct } from "../acts/field";
+import { useUndo } from "../acts/undo";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -163,10 +164,15 @@ export const PlantSheet = ({
   readonly onClose: () => void;
 }) => {
   const act = useFieldAct("plantPlots");
+  const undo = useUndo();
   const [form, setForm] = useState(EMPTY);
   const submit = async () => {
-    if (!(await act.run({ plotIds: plots.map(({ id }) => id), ...toldBy(form) }))) return;
-    told(`${form.crop.trim()} on ${plural(plots.length, "plot")}.`);
+    const answer = await act.run({ plotIds: plots.map(({ id }) => id), ...toldBy(form) });
+    if (!answer) return;
+    told(
+      `${form.crop.trim()} on ${plural(plots.length, "plot")}.`,
+      undo(...(answer.plantingIds ?? []).map((id) => ({ kind: "planting" as const, id }))),
+    );
     onClose();
   };
   return (

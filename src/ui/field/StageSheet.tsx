@@ -5,6 +5,7 @@ import type { SeenStage } from "@/core/land/planting";
 import { plural } from "@/formats/numbers";
 import type { PlotView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
+import { useUndo } from "../acts/undo";
 import { Choices } from "../kit/Choices";
 import { TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -30,11 +31,16 @@ const plantingsOf = (plots: readonly PlotView[]): number[] =>
 /** How far the crops on the chosen plots were seen to be. */
 export const StageSheet = ({ plots, today, onClose }: PlotsProps) => {
   const act = useFieldAct("seeStage");
+  const undo = useUndo();
   const [stage, setStage] = useState<SeenStage>("growing");
   const [on, setOn] = useState(today);
   const submit = async () => {
-    if (!(await act.run({ plantingIds: plantingsOf(plots), stage, on }))) return;
-    told(`${STAGE_WORDS[stage]}: seen on ${plural(plots.length, "plot")}.`);
+    const answer = await act.run({ plantingIds: plantingsOf(plots), stage, on });
+    if (!answer) return;
+    told(
+      `${STAGE_WORDS[stage]}: seen on ${plural(plots.length, "plot")}.`,
+      undo(...(answer.stageIds ?? []).map((id) => ({ kind: "stage" as const, id }))),
+    );
     onClose();
   };
   return (

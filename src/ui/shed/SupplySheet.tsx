@@ -5,6 +5,7 @@ import { parseNumber, readOptional } from "@/formats/numbers";
 import type { FarmView } from "@/services/farm";
 import type { ItemView } from "@/services/shed";
 import { useShedAct } from "../acts/shed";
+import { undoOffer } from "../acts/undo";
 import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
@@ -41,7 +42,24 @@ function useSupply(item: ItemView, onClose: () => void) {
       note: form.note,
     });
     if (!answer) return;
-    told(`${item.name}: kept.`);
+    const before = terms;
+    told(
+      `${item.name}: kept.`,
+      undoOffer(
+        before &&
+          (() =>
+            act.run({
+              itemId: item.itemId,
+              packName: before.packName,
+              packAmount: before.packAmount,
+              packCost: before.packCostMinor === null ? null : before.packCostMinor / 100,
+              leadD: before.leadD,
+              reorderAt: before.reorderAt,
+              target: before.target,
+              note: before.note,
+            })),
+      ),
+    );
     onClose();
   });
   const { fields } = act;

@@ -4,6 +4,7 @@ import { told } from "../kit/told";
 import { OF_LITRES } from "@/formats/measured";
 import { readOptional } from "@/formats/numbers";
 import type { WaterView } from "@/services/water";
+import { useUndo } from "../acts/undo";
 import { useWaterAct } from "../acts/water";
 import { NumberField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -12,12 +13,14 @@ import { AmountField, useReadAmount } from "../measures/AmountField";
 /** How much stands in a butt or tank, as somebody looks. */
 export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
   const act = useWaterAct("readWaterLevel");
+  const undo = useUndo();
   const { read } = useReadAmount();
   const { register, handleSubmit, control } = useForm({ defaultValues: { litres: "" } });
   const typed = useWatch({ control, name: "litres" });
   const submit = handleSubmit(async ({ litres }) => {
-    if (!(await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number }))) return;
-    told(`${water.name}: level saved.`);
+    const answer = await act.run({ sourceId: water.id, volumeL: read(litres, OF_LITRES) as number });
+    if (!answer) return;
+    told(`${water.name}: level saved.`, undo({ kind: "water-level", id: answer.levelId }));
     onClose();
   });
   return (
@@ -44,11 +47,16 @@ export const LevelSheet = ({ water, onClose }: { readonly water: WaterView; read
 /** What a strip says of a source. */
 export const StripSheet = ({ water, onClose }: { readonly water: WaterView; readonly onClose: () => void }) => {
   const act = useWaterAct("readWater");
+  const undo = useUndo();
   const { register, handleSubmit } = useForm({ defaultValues: { free: "", total: "" } });
   const submit = handleSubmit(async ({ free, total }) => {
-    if (!(await act.run({ sourceId: water.id, freeMgPerL: readOptional(free), totalMgPerL: readOptional(total) })))
-      return;
-    told(`${water.name}: strip reading saved.`);
+    const answer = await act.run({
+      sourceId: water.id,
+      freeMgPerL: readOptional(free),
+      totalMgPerL: readOptional(total),
+    });
+    if (!answer) return;
+    told(`${water.name}: strip reading saved.`, undo({ kind: "water-read", id: answer.readingId }));
     onClose();
   });
   return (

@@ -68,6 +68,11 @@ const UNDONE: Readonly<Record<string, string>> = {
   "water": "water set aside",
   "plan-drop": "dropping a plan",
   "filling-drop": "cancelling a filling",
+  "planting": "a planting",
+  "stage": "how far a crop was",
+  "water-read": "a chlorine strip",
+  "water-level": "a water level",
+  "lab": "a laboratory's figure",
 };
 const ORIGIN: Readonly<Record<string, string>> = {
   "bought": "bought",

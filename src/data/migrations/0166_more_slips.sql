@@ -1,0 +1,3 @@
+alter table taken_back
+  modify kind enum('lot','stock-move','container-move','pour','visit','bin-entry','tool-event','look','water','plan-drop','filling-drop',
+    'planting','stage','water-read','water-level','lab') not null;
