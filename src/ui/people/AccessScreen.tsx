@@ -61,7 +61,7 @@ const Devices = ({ view }: { readonly view: AccessView }) => {
       </h2>
       <ul className="mt-2 divide-y divide-line border-y border-line">
         {view.sessions.map((session) => (
-          <li key={session.id} className="flex flex-wrap items-center justify-between gap-x-4 py-1.5">
+          <li key={session.id} className="grid grid-cols-[1fr_auto] items-center gap-x-4 py-1.5">
             <span>
               <span className="font-semibold">{session.personName}</span>, {sayDevice(session.device)}
               {session.isShared ? ", shared" : ""}
@@ -116,7 +116,7 @@ const Person = ({
   const role = useFarmAct("setRole", "toast");
   const out = useFarmAct("signOutEverywhere", "toast");
   return (
-    <li className="grid gap-x-6 gap-y-2 py-2 sm:grid-cols-[1fr_10rem_17.5rem] sm:items-end">
+    <li className="grid gap-x-6 gap-y-2 py-2 sm:grid-cols-[1fr_10rem_18.5rem] sm:items-end">
       <span>
         <span className="font-semibold">{person.name}</span>
         <span className="block text-[0.88rem] text-soft">
