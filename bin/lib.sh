@@ -45,7 +45,7 @@ start_web() {
   fi
   # A server of an older build would miss its files.
   if [ -n "$pid" ]; then stop_web; fi
-  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" RUCHKA_BACKUPS="$DATA/backups" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
+  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" RUCHKA_BACKUPS="${BACKUPS:-}" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
   echo "$!" >"$DATA/web.pid"
   echo "$WEB_PORT" >"$DATA/web.port"
   cp .next/ruchka-stamp "$DATA/web.stamp"

@@ -47,7 +47,7 @@ export const openStanding = cache(async (): Promise<Standing> => {
   const outside = { farmName: farm.name, units: farm.units };
   const asked = await headers();
   const token = (await cookies()).get(cookieOf(asked.get("host")))?.value;
-  const found = token ? await sessionOf(pool(), token, now()) : null;
+  const found = token ? await sessionOf(pool(), token, now(), actors) : null;
   if (!token || !found) {
     const claimed = await isClaimed(pool());
     const people = claimed ? [] : actors.map(({ id, name }) => ({ id, name }));

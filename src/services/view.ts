@@ -38,7 +38,7 @@ const MINUTE_MS = 60_000;
 /** What was read once stands to the end of its minute, for the same person and question, unless something was written meanwhile. */
 function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
   const minute = Math.floor(ctx.now().getTime() / MINUTE_MS);
-  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor, ctx.sessionId, asked]);
+  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor, asked]);
   const known = kept.get(key);
   if (known) return known as Promise<T>;
   const reading = read();

@@ -12,6 +12,9 @@ export const PASSPHRASE_MOST = 128;
 export const PIN_LEAST = 4;
 export const PIN_MOST = 8;
 
+/** A shared phone that nobody touches locks itself, on its screen as at the farm. */
+export const LOCK_AFTER_MIN = 5;
+
 /** Letters and figures in words of four, none that looks like another: for what is read off paper. */
 const CODE_LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
 const CODE_LENGTH = 16;

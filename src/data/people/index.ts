@@ -11,7 +11,7 @@ export {
 } from "./accessEvents";
 export { insertInvitation, listInvited, lockInvitation, useInvitation } from "./invitations";
 export { writerOf, type Written } from "./owners";
-export { dropSecrets, findSecret, isClaimed, listWithSecret, setSecret, type SecretKind } from "./secrets";
+export { findSecret, isClaimed, listWithSecret, setSecret, type SecretKind } from "./secrets";
 export {
   endSession,
   endSessionsOf,

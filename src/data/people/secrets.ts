@@ -22,9 +22,6 @@ export const setSecret = (
     [secret.actorId, secret.kind, secret.hash, secret.at],
   );
 
-export const dropSecrets = (db: Queryable, actorId: number): Promise<unknown> =>
-  db.execute("delete from secret where actor_id = ?", [actorId]);
-
 /** Whether anybody at all can sign in. */
 export const isClaimed = async (db: Queryable): Promise<boolean> =>
   (await select(db, "select actor_id from secret where kind = 'passphrase' limit 1")).length > 0;

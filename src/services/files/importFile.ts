@@ -1,6 +1,6 @@
 import "server-only";
 import { REQUEST_KEY, object } from "@/contracts/parts";
-import { act } from "../act";
+import { act, requireMay } from "../act";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { cellsOf, FILE_COLUMNS, FILE_KINDS, readHeads, withHeads, type FileKind } from "@/formats/csv/tables";
@@ -125,6 +125,8 @@ const IMPORT_FILE = object(["requestKey", "kind", "text"], {
 export const importFile = act(
   { name: "importFile", schema: IMPORT_FILE, may: "grower" },
   async (db, request, ctx): Promise<FileWritten> => {
+    // People by table are whose they are one by one.
+    if (request.kind === "people") requireMay(ctx, "steward");
     const file = parseCsv(request.text);
     const fault = fileFault(request.kind, file);
     if (fault) throw refuse("file-unreadable", { fault }, "/text");

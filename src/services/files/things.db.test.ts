@@ -4,7 +4,7 @@ import { listLand } from "@/data/field";
 import { listThings } from "@/data/things";
 import { parseCsv } from "@/formats/csv/decode";
 import type { FileKind } from "@/formats/csv/tables";
-import { key, TestFarm } from "@/testing/scratch";
+import { key, NOW, refusalOf, TestFarm } from "@/testing/scratch";
 import { changeFarm } from "../farm";
 import { exportFile } from "./exportFile";
 import { importFile, previewFile } from "./importFile";
@@ -95,4 +95,15 @@ describe("many things at once", () => {
       { numRuns: 15 },
     );
   });
+});
+
+it("takes people by table from a steward alone, as one by one; vessels from a grower", async () => {
+  const farm = await TestFarm.make();
+  const sent = (kind: string, text: string) =>
+    importFile(farm.context(NOW, 1, "grower"), { requestKey: key(), kind, text });
+  expect((await refusalOf(sent("people", "name\nRosa\n"))).code).toBe("may-not");
+  await sent("vessels", "name,kind,volume\nPail nine,pail,20\n").catch((error: { code?: string }) =>
+    expect(error.code).not.toBe("may-not"),
+  );
+  await farm.scratch.drop();
 });

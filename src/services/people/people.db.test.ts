@@ -50,7 +50,7 @@ const visitor = (change: Partial<Visitor> = {}): Visitor => ({
 });
 const comeIn = async (name = "Ana", passphrase = PASSPHRASE, who = visitor()): Promise<string> =>
   ((await signIn(who, { requestKey: key(), name, passphrase })) as Opened).token!;
-const found = (token: string) => sessionOf(farm.scratch.pool, token, clock);
+const found = async (token: string) => sessionOf(farm.scratch.pool, token, clock, await listActors(farm.scratch.db));
 const at = async (token: string): Promise<AtSession> => ({ ...visitor(), ...(await found(token))! });
 const ctxOf = async (token: string) => {
   const { session, actor } = (await found(token))!;

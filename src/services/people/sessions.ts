@@ -1,6 +1,7 @@
 import "server-only";
+import { LOCK_AFTER_MIN } from "@/core/people/roles";
 import type { Database, Queryable } from "@/data/db";
-import { listActors, type Actor } from "@/data/farm";
+import type { Actor } from "@/data/farm";
 import { findSession, insertSession, seeSession, turnToken, type From, type Session } from "@/data/people";
 import { newToken, sha256 } from "./secret";
 
@@ -11,8 +12,7 @@ const SESSION_MS = 30 * 24 * 60 * MINUTE_MS;
 const TURN_MS = 60 * MINUTE_MS;
 /** Answers cross on the way: for so long the token before is good, too. */
 const GRACE_MS = 2 * MINUTE_MS;
-/** A shared phone that nobody touches locks itself. */
-export const LOCK_MS = 5 * MINUTE_MS;
+export const LOCK_MS = LOCK_AFTER_MIN * MINUTE_MS;
 /** So often at most it is written down that somebody is there. */
 const SEEN_EVERY_MS = 30_000;
 
@@ -35,11 +35,15 @@ export interface Found {
   readonly actor: Actor | null;
 }
 
-/** The session of a token with who is at it; null where it is none, or over. */
-export async function sessionOf(pool: Database, token: string, now: Date): Promise<Found | null> {
+/** The session of a token with who is at it; null where it is none, or over. @param actors who works here now */
+export async function sessionOf(
+  pool: Database,
+  token: string,
+  now: Date,
+  actors: readonly Actor[],
+): Promise<Found | null> {
   const session = await findSession(pool, sha256(token), now, new Date(now.getTime() - GRACE_MS));
   if (!session) return null;
-  const actors = await listActors(pool);
   // Whoever opened it works here no more: nobody else gets in by it.
   if (!actors.some(({ id }) => id === session.openedBy)) return null;
   const isOpen = !session.isShared || (session.openUntil !== null && session.openUntil > now);

@@ -1,9 +1,9 @@
 "use client";
 import { useEffect } from "react";
+import { LOCK_AFTER_MIN } from "@/core/people/roles";
 import { useFarmAct } from "../acts/farm";
 
-/** As long as the farm itself waits. */
-const IDLE_MS = 5 * 60_000;
+const IDLE_MS = LOCK_AFTER_MIN * 60_000;
 const TOUCHES = ["pointerdown", "keydown"] as const;
 
 /** Locks a shared phone that nobody touches, so that nothing stands open on it. */

@@ -10,7 +10,7 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
 
 /** What each may, in a line. */
 export const ROLE_MEANS: Readonly<Record<Role, string>> = {
-  viewer: "Looks at everything but costs and settings, and writes nothing.",
+  viewer: "Looks at everything but the costs page and the settings, and writes nothing.",
   helper: "Fills, logs, checks, gathers, applies; corrects what they wrote themselves.",
   grower:
     "Does what a helper does, strains or throws away, plans, changes recipes, beds and vessels, and corrects what others wrote.",
