@@ -83,7 +83,7 @@ interface Accounts {
 export class OwnDatabase {
   private constructor(
     private readonly folder: string,
-    private readonly port: number,
+    private port: number,
   ) {}
   static async make(): Promise<OwnDatabase> {
     return new OwnDatabase(
@@ -102,6 +102,15 @@ export class OwnDatabase {
     const [owner = "", web = ""] = this.act("db_start").split(" ");
     return { owner, web };
   };
+  /** For the first time: where another walk took the port meanwhile, on another. */
+  async begin(): Promise<Accounts> {
+    try {
+      return this.start();
+    } catch {
+      this.port = await freePort();
+      return this.start();
+    }
+  }
   stop = (): void => void this.act("db_stop");
   private signal(signal: "SIGSTOP" | "SIGCONT"): void {
     process.kill(Number(readFileSync(path.join(this.folder, "db/m.pid"), "utf8")), signal);
@@ -190,7 +199,10 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
   },
   baseURL: async ({ farmKind, ownDatabase, webServerOn }, hand) => {
     const template = path.join(asked("DATA"), "templates", `${farmKind}.sql`);
-    const { owner, web } = ownDatabase?.start() ?? { owner: asked("DATABASE_URL"), web: asked("WEB_DATABASE_URL") };
+    const { owner, web } = (await ownDatabase?.begin()) ?? {
+      owner: asked("DATABASE_URL"),
+      web: asked("WEB_DATABASE_URL"),
+    };
     const database = await copyOf(template, owner);
     await hand((await webServerOn(new URL(database.pathname, web).href)).url);
     await drop(database);

@@ -1,7 +1,7 @@
 import "server-only";
 import { select, type Queryable } from "../db";
 
-/** Rows that somebody wrote, by what they are. */
+/** Rows that somebody wrote, by what they are; what can be taken back is among them (`data/takenBack.ts`). */
 const WRITTEN = {
   "entry": "select actor_id from batch_entry where id = ?",
   "batch": "select actor_id from batch where id = ?",
