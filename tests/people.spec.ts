@@ -80,8 +80,8 @@ test("somebody new is invited, comes in on a phone, is refused what they may not
 test("a phone of the yard goes from hand to hand by PIN, and locks", async ({ browser, baseURL }) => {
   const yard = await phone(browser, baseURL!);
   await yard.goto("/");
-  await seesNoBarrier(yard);
   await yard.getByRole("button", { name: "Odo, grower" }).or(yard.getByLabel("Your name")).first().waitFor();
+  await seesNoBarrier(yard);
   await signIn(yard, "Odo", "castings and straw");
   await expect(yard.getByRole("button", { name: "Odo is signed in" })).toBeVisible();
   await yard.goto("/farm/access");

@@ -6,6 +6,8 @@ import { expect, type Locator, type Page } from "@playwright/test";
  * second page for it and carries all that is right across, four times the work.
  */
 export async function seesNoBarrier(page: Page): Promise<void> {
+  // A page that streams in is looked at once its heading is there, not at the frame it arrives in.
+  await page.locator("h1").first().waitFor({ state: "attached" });
   await page.evaluate(axe.source);
   const barriers = await page.evaluate(async () => {
     const { violations } = await (globalThis as unknown as { axe: typeof axe }).axe.run({
