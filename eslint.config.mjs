@@ -54,6 +54,33 @@ export default tseslint.config(
       ],
     },
   },
+  // What a language does with counts, lists and names stands in formats/grammar.ts, so that a second one works.
+  {
+    files: ["src/ui/**", "src/words/**", "src/services/**"],
+    ignores: ["**/*.test.{ts,tsx}"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            "ConditionalExpression[test.operator='==='][test.right.value=1]:matches([consequent.type='TemplateLiteral'], [consequent.value=/[a-z]/])",
+          message: "A count is said by counted().",
+        },
+        {
+          selector: "CallExpression[callee.property.name='join'][arguments.0.value=/^ (and|or) $/]",
+          message: "A list is said by listed() or listedOr().",
+        },
+        {
+          selector: "TemplateLiteral > CallExpression.expressions[callee.property.name='toLowerCase']",
+          message: "A name is set into a sentence by inText().",
+        },
+        {
+          selector: "JSXExpressionContainer > CallExpression[callee.property.name='toLowerCase']",
+          message: "A name is set into a sentence by inText().",
+        },
+      ],
+    },
+  },
   // Node knows a .cjs file by its name: it has nothing but require.
   { files: ["**/*.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
   { files: ["src/ui/kit/Link.tsx"], rules: { "no-restricted-imports": "off" } },

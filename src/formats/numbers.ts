@@ -1,3 +1,4 @@
+import { counted } from "./grammar";
 import { readNumber } from "@/core/quantity/typed/number";
 
 /**
@@ -66,4 +67,4 @@ export function ordinal(place: number): string {
 
 /** @example plural(1, "can"); // "1 can" */
 export const plural = (count: number, noun: string, nouns = `${noun}s`): string =>
-  `${formatNumber(count, 6)} ${count === 1 ? noun : nouns}`;
+  counted(count, { one: `# ${noun}`, other: `# ${nouns}` });

@@ -298,6 +298,7 @@ export const fieldOf = (change: Partial<FieldView> = {}): FieldView => ({
   plots: [plotOf(1), plotOf(2)],
   elsewhere: [],
   marks: [],
+  putAway: [],
   origin: null,
   stores: [fieldStoreOf()],
   rules: [],

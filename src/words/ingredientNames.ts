@@ -1,5 +1,6 @@
 import { findIngredient, type IngredientId } from "@/core/book/ingredients";
 import type { LabelLanguage } from "./labelLanguage";
+import { inText } from "@/formats/grammar";
 
 /** What is in it, for whoever opens the drum: Spanish, French, Portuguese; English is the book's own name. */
 const NAMES: Readonly<Record<IngredientId, readonly [es: string, fr: string, pt: string]>> = {
@@ -80,4 +81,4 @@ const COLUMN = { es: 0, fr: 1, pt: 2 } as const;
 
 /** An ingredient as it stands on a label. @example nameIn("molasses", "es"); // "melaza" */
 export const nameIn = (ingredient: IngredientId, language: LabelLanguage): string =>
-  language === "en" ? findIngredient(ingredient).name.toLowerCase() : NAMES[ingredient][COLUMN[language]];
+  language === "en" ? inText(findIngredient(ingredient).name) : NAMES[ingredient][COLUMN[language]];

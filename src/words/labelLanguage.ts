@@ -1,6 +1,7 @@
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { findUse, USE_IDS, type UseId } from "@/core/book/uses";
 import { HAZARD_WORDS } from "@/core/paper/label";
+import { inText } from "@/formats/grammar";
 
 export const LABEL_LANGUAGES = ["en", "es", "fr", "pt"] as const;
 export type LabelLanguage = (typeof LABEL_LANGUAGES)[number];
@@ -44,7 +45,7 @@ const ENGLISH: LabelWords = {
   notAsItIs: "never undiluted",
   hazards: HAZARD_WORDS,
   cautions: CAUTIONS,
-  uses: Object.fromEntries(USE_IDS.map((use) => [use, findUse(use).name.toLowerCase()])) as Record<UseId, string>,
+  uses: Object.fromEntries(USE_IDS.map((use) => [use, inText(findUse(use).name)])) as Record<UseId, string>,
 };
 
 const SPANISH: LabelWords = {

@@ -67,8 +67,8 @@ const SELECT_LATEST_OF_RUNNING = `
         where standing_close.batch_id is null group by kept.batch_id) latest on latest.id = forecast.id`;
 const INSERT_RESET = "insert into learning_reset (model_id, reason, at, actor_id) values (?, ?, ?, ?)";
 const SELECT_RESETS = `
-  select learning_reset.model_id, learning_reset.reason, learning_reset.at, actor.name as actor_name
-  from learning_reset join actor on actor.id = learning_reset.actor_id order by learning_reset.at, learning_reset.id`;
+  select reset.model_id, reset.reason, reset.at, actor.name as actor_name
+  from standing_learning_reset reset join actor on actor.id = reset.actor_id order by reset.at, reset.id`;
 
 const toKept = (row: ForecastRow): KeptForecast => ({
   batchId: row.batch_id,

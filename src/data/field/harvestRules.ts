@@ -9,7 +9,7 @@ export interface FarmRule extends HarvestRule {
 
 const SELECT_LATEST = `
   select hazard, touching_d, clear_d, source from harvest_rule
-  where id in (select max(id) from harvest_rule group by hazard)`;
+  where id in (select max(id) from standing_harvest_rule group by hazard)`;
 
 /** The farm's own rules as they stand. */
 export const listHarvestRules = async (db: Queryable): Promise<FarmRule[]> =>

@@ -43,7 +43,7 @@ export const listJobs = async (db: Queryable, since: string): Promise<JobRow[]> 
     await select<JobSqlRow>(
       db,
       `select coalesce(job.job_id, job.id) as id, job.name, job.for_day, job.steps
-       from job join (select max(id) as id from job group by coalesce(job_id, id)) newest on newest.id = job.id
+       from job join (select max(id) as id from standing_job group by coalesce(job_id, id)) newest on newest.id = job.id
        where job.put_away = 0 and job.for_day >= ? order by job.for_day, 1`,
       [since],
     )
@@ -53,7 +53,7 @@ export const listJobs = async (db: Queryable, since: string): Promise<JobRow[]> 
 export async function findJob(db: Queryable, id: number): Promise<JobRow | null> {
   const [row] = await select<JobSqlRow & { put_away: number }>(
     db,
-    `select ? as id, name, for_day, steps, put_away from job where id = ? or job_id = ? order by job.id desc limit 1`,
+    `select ? as id, name, for_day, steps, put_away from standing_job where id = ? or job_id = ? order by id desc limit 1`,
     [id, id, id],
   );
   return row && row.put_away === 0 ? toJob({ ...row, id }) : null;

@@ -18,7 +18,7 @@ interface MarkRow {
 
 const SELECT_MARKS = `
   select coalesce(mark.mark_id, mark.id) as id, mark.kind, mark.name, mark.line, mark.buffer_m
-  from land_mark mark join (select max(id) as id from land_mark group by coalesce(mark_id, id)) newest on newest.id = mark.id
+  from land_mark mark join (select max(id) as id from standing_land_mark group by coalesce(mark_id, id)) newest on newest.id = mark.id
   where mark.put_away = 0 order by 1`;
 
 /** What stands on the land; what was put away is left out. */

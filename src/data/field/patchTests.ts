@@ -36,7 +36,7 @@ interface TestRow {
 const SELECT = `select test.id, test.batch_id as batchId, test.plot_id as plotId, plot.name as plotName, test.use_id as \`use\`,
     test.parts_water as partsWater, test.at, actor.name as actorName, look.result, look.note
   from patch_test test join plot on plot.id = test.plot_id join actor on actor.id = test.actor_id
-  left join patch_look look on look.id = (select max(latest.id) from patch_look latest where latest.patch_test_id = test.id)`;
+  left join patch_look look on look.id = (select max(latest.id) from standing_patch_look latest where latest.patch_test_id = test.id)`;
 
 const toTest = ({ actorName, result, note, partsWater, ...row }: TestRow): PatchTestRow => ({
   ...row,

@@ -36,6 +36,12 @@ export interface Plot extends PlotShape {
 
 export type NewShape = Omit<PlotShape, "id"> & { readonly actorId: number; readonly addedAt: Date };
 
+/** A plot, and the outline of it that was just written. */
+export interface Drawn {
+  readonly plotId: number;
+  readonly shapeId: number;
+}
+
 interface ShapeRow {
   plot_id: number;
   name: string;
@@ -46,12 +52,15 @@ interface ShapeRow {
   tags: string;
 }
 
-/** The newest shape of every plot, or of these. */
+/** The newest outline of every plot that was no slip, or of these plots; of one that was never meant its last, which does not stand. */
+const newestShapes = (plotIds: readonly number[] | null): string => `
+  (select drawn.plot_id, coalesce(max(if(slip.row_id is null, drawn.id, null)), max(drawn.id)) as id, max(slip.row_id is null) as stands
+   from plot_shape drawn left join taken_back slip on slip.kind = 'bed-shape' and slip.row_id = drawn.id
+   ${plotIds ? `where drawn.plot_id in (${places(plotIds)})` : ""} group by drawn.plot_id)`;
 const selectShapes = (plotIds: readonly number[] | null): string => `
   select shape.plot_id, shape.name, shape.kind, shape.ring, shape.area_m2, shape.block, shape.tags
-  from plot_shape shape join (select plot_id, max(id) as id from plot_shape ${plotIds ? `where plot_id in (${places(plotIds)})` : ""} group by plot_id) newest
-    on newest.id = shape.id
-  where shape.put_away = 0 or ? order by shape.plot_id`;
+  from plot_shape shape join ${newestShapes(plotIds)} newest on newest.id = shape.id
+  where (shape.put_away = 0 and newest.stands = 1) or ? order by shape.plot_id`;
 const INSERT_SHAPE = `
   insert into plot_shape (plot_id, name, kind, ring, area_m2, block, tags, put_away, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
@@ -150,15 +159,14 @@ const writeShape = (
     addedAt,
   ]);
 
-/** Draws a plot in. @returns its id */
-export async function insertPlot(db: Queryable, shape: NewShape): Promise<number> {
+/** Draws a plot in. */
+export async function insertPlot(db: Queryable, shape: NewShape): Promise<Drawn> {
   const id = await insert(db, "insert into plot (name, actor_id, added_at) values (?, ?, ?)", [
     shape.name,
     shape.actorId,
     shape.addedAt,
   ]);
-  await writeShape(db, id, shape, false);
-  return id;
+  return { plotId: id, shapeId: await writeShape(db, id, shape, false) };
 }
 
 const FREE_NAME = "update plot set name = null where id = ?";
@@ -167,16 +175,52 @@ export const freePlotName = async (db: Queryable, id: number): Promise<void> =>
   void (await db.execute(FREE_NAME, [id]));
 
 /** Draws it anew, under this name. */
-export async function redrawPlot(db: Queryable, id: number, shape: NewShape): Promise<void> {
-  await db.execute("update plot set name = ? where id = ?", [shape.name, id]);
-  await writeShape(db, id, shape, false);
+export async function redrawPlot(db: Queryable, id: number, shape: NewShape): Promise<Drawn> {
+  await namePlot(db, id, shape.name);
+  return { plotId: id, shapeId: await writeShape(db, id, shape, false) };
 }
 
 /** Puts it away, and frees its name. */
-export async function putPlotAway(db: Queryable, id: number, shape: NewShape): Promise<void> {
+export async function putPlotAway(db: Queryable, id: number, shape: NewShape): Promise<Drawn> {
   await freePlotName(db, id);
-  await writeShape(db, id, shape, true);
+  return { plotId: id, shapeId: await writeShape(db, id, shape, true) };
 }
+
+/** A bed, or something off the plan, that was put away, by its last outline. */
+export interface PutAway {
+  readonly shapeId: number;
+  readonly name: string;
+}
+
+/** What was put away and can be brought back, the latest first. */
+export const listPutAway = (db: Queryable): Promise<PutAway[]> =>
+  select<PutAway>(
+    db,
+    `select shape.id as shapeId, shape.name from plot_shape shape join ${newestShapes(null)} newest on newest.id = shape.id
+     where shape.put_away = 1 and newest.stands = 1 order by shape.id desc`,
+  );
+
+/** A plot by its newest outline that stands, locked, and the name that it had by the one before; null where a later one stands, or none is such. */
+export async function findLastShape(
+  db: Queryable,
+  shapeId: number,
+): Promise<{ readonly plotId: number; readonly nameBefore: string | null } | null> {
+  const [asked] = await select<{ plot_id: number }>(db, "select plot_id from plot_shape where id = ?", [shapeId]);
+  if (!asked || !(await lockPlot(db, asked.plot_id))) return null;
+  const [last, before] = await select<{ id: number; name: string; put_away: number }>(
+    db,
+    `select drawn.id, drawn.name, drawn.put_away from plot_shape drawn
+     left join taken_back slip on slip.kind = 'bed-shape' and slip.row_id = drawn.id
+     where drawn.plot_id = ? and slip.row_id is null order by drawn.id desc limit 2`,
+    [asked.plot_id],
+  );
+  if (last?.id !== shapeId) return null;
+  return { plotId: asked.plot_id, nameBefore: before && before.put_away === 0 ? before.name : null };
+}
+
+/** Gives a plot its name again. A name that is taken fails as a duplicate. */
+export const namePlot = async (db: Queryable, id: number, name: string): Promise<void> =>
+  void (await db.execute("update plot set name = ? where id = ?", [name, id]));
 
 /** Keeps others from redrawing a plot. @returns whether there is such a plot */
 export const lockPlot = async (db: Queryable, id: number): Promise<boolean> =>

@@ -17,7 +17,7 @@ export const listProgrammes = async (db: Queryable): Promise<Programme[]> =>
     await select<ProgrammeRow>(
       db,
       `select coalesce(programme.programme_id, programme.id) as id, programme.name, programme.crops, programme.steps
-       from programme join (select max(id) as id from programme group by coalesce(programme_id, id)) newest on newest.id = programme.id
+       from programme join (select max(id) as id from standing_programme group by coalesce(programme_id, id)) newest on newest.id = programme.id
        where programme.put_away = 0 order by 1`,
     )
   ).map(({ id, name, crops, steps }) => ({ id, name, crops: parsed(crops), steps: parsed(steps) }));

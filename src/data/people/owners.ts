@@ -23,6 +23,16 @@ const WRITTEN = {
   "water-read": "select actor_id from water_reading where id = ?",
   "water-level": "select actor_id from water_level where id = ?",
   "lab": "select actor_id from lab_result where id = ?",
+  "job": "select actor_id from job where id = ?",
+  "schedule": "select actor_id from programme where id = ?",
+  "land-mark": "select actor_id from land_mark where id = ?",
+  "harvest-rule": "select actor_id from harvest_rule where id = ?",
+  "learning-reset": "select actor_id from learning_reset where id = ?",
+  "patch-look": "select actor_id from patch_look where id = ?",
+  "store-check": "select actor_id from store_check where id = ?",
+  "keeping": "select actor_id from store_expiry where id = ?",
+  "own-recipe": "select actor_id from recipe_version where id = ?",
+  "bed-shape": "select actor_id from plot_shape where id = ?",
   "session": "select opened_by as actor_id from session where id = ?",
 } as const;
 export type Written = keyof typeof WRITTEN;

@@ -6,6 +6,6 @@ export {
   insertRecipeVersion,
   listRecipeChoices,
   listRecipeVersions,
-  lockLastVersionNo,
+  lockVersionNos,
   type RecipeChoice,
 } from "./recipes";

@@ -33,11 +33,13 @@ interface VersionRow {
 
 const SELECT_VERSIONS = `
   select version.method_id, version.school_id, version.version_no, version.document, version.unconfirmed, actor.name as actor_name, version.added_at
-  from recipe_version version join actor on actor.id = version.actor_id`;
+  from standing_recipe_version version join actor on actor.id = version.actor_id`;
 const SELECT_ALL = `${SELECT_VERSIONS} order by version.method_id, version.school_id, version.version_no`;
 const SELECT_ONE = `${SELECT_VERSIONS} where version.method_id = ? and version.school_id = ? and version.version_no = ?`;
-const LAST_NO =
+const LOCK_NUMBERS =
   "select coalesce(max(version_no), 0) as last_no from recipe_version where method_id = ? and school_id = ? for update";
+const LAST_STANDING =
+  "select coalesce(max(version_no), 0) as last_no from standing_recipe_version where method_id = ? and school_id = ?";
 const INSERT_VERSION = `
   insert into recipe_version (method_id, school_id, version_no, document, unconfirmed, actor_id, added_at)
   values (?, ?, ?, ?, ?, ?, ?)`;
@@ -70,10 +72,18 @@ export async function findRecipeVersion(
   return row ? toVersion(row) : null;
 }
 
-/** The number of the newest version, 0 for none; the school's versions stay locked until the transaction ends. */
-export async function lockLastVersionNo(db: Queryable, methodId: string, schoolId: string): Promise<number> {
-  const [row] = await select<{ last_no: number }>(db, LAST_NO, [methodId, schoolId]);
-  return Number(row?.last_no ?? 0);
+/**
+ * The number of the newest version that stands, 0 for none, and the next one that is free: a number that was once given is never given again. The school's
+ * versions stay locked until the transaction ends.
+ */
+export async function lockVersionNos(
+  db: Queryable,
+  methodId: string,
+  schoolId: string,
+): Promise<{ readonly lastNo: number; readonly nextNo: number }> {
+  const [given] = await select<{ last_no: number }>(db, LOCK_NUMBERS, [methodId, schoolId]);
+  const [standing] = await select<{ last_no: number }>(db, LAST_STANDING, [methodId, schoolId]);
+  return { lastNo: Number(standing?.last_no ?? 0), nextNo: Number(given?.last_no ?? 0) + 1 };
 }
 
 /** Appends a version; a number that is taken fails as a duplicate. */

@@ -9,17 +9,17 @@ interface CheckRow {
   at: Date;
 }
 
-const COLUMNS = "store_check.store_id, store_check.kind, store_check.ph, store_check.at";
+const COLUMNS = "seen.store_id, seen.kind, seen.ph, seen.at";
 const SELECT_ON_HAND = `
-  select ${COLUMNS} from store_check
-  join store_on_hand on store_on_hand.id = store_check.store_id and store_on_hand.on_hand_l > 0
-  order by store_check.at, store_check.id`;
-const SELECT_OF_STORE = `select ${COLUMNS} from store_check where store_id = ? order by at, id`;
+  select ${COLUMNS} from standing_store_check seen
+  join store_on_hand on store_on_hand.id = seen.store_id and store_on_hand.on_hand_l > 0
+  order by seen.at, seen.id`;
+const SELECT_OF_STORE = `select ${COLUMNS} from standing_store_check seen where seen.store_id = ? order by seen.at, seen.id`;
 const INSERT =
   "insert into store_check (store_id, kind, ph, note, at, actor_id, added_at) values (?, ?, ?, ?, ?, ?, ?)";
 const COPY = `
   insert into store_check (store_id, kind, ph, note, at, actor_id, added_at)
-  select ?, kind, ph, note, at, actor_id, added_at from store_check where store_id = ? order by at, id`;
+  select ?, kind, ph, note, at, actor_id, added_at from standing_store_check where store_id = ? order by at, id`;
 
 const toCheck = ({ kind, ph, at }: CheckRow): StoreCheck => ({
   kind,

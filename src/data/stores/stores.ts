@@ -62,7 +62,7 @@ interface StoreRow {
   school_id: string;
 }
 
-const COLUMNS = `store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l, ${TOPPED_UP_L} as topped_up_l, (select done.rinse_l from standing_close done where done.batch_id = batch.id and done.rinse_to = 'in') as rinsed_l, (select done.yield_l from standing_close done where done.batch_id = batch.id) as yield_l, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe`;
+const COLUMNS = `store.id, store.batch_id, store.label, store.at_once, store.place, store.container, store.parent_id, store.part_no, store.shelf_from, coalesce((select later.expires_at from standing_store_expiry later where later.store_id = store.id order by later.id desc limit 1), store.expires_at) as expires_at, batch.filled_l, ${TOPPED_UP_L} as topped_up_l, (select done.rinse_l from standing_close done where done.batch_id = batch.id and done.rinse_to = 'in') as rinsed_l, (select done.yield_l from standing_close done where done.batch_id = batch.id) as yield_l, batch.method_id, batch.school_id, json_extract(batch.recipe, '$.document') as recipe`;
 const SELECT_ON_HAND = `
   select ${COLUMNS}, store.on_hand_l
   from store_on_hand store join batch on batch.id = store.batch_id

@@ -14,6 +14,7 @@ import {
   type FigureAnswer,
   type FigureOptions,
 } from "./parts";
+import { listedOr } from "../grammar";
 
 /** "16 L at 1:500": how much concentrate, once if that is the whole mix and once if it is the water. */
 export function mixFigure(
@@ -60,7 +61,7 @@ export function mixFigure(
 function meantBy(text: string, dilutions: readonly Dilution[]): string[] {
   if (dilutions.length > 1)
     return [
-      `${text.trim()} may be ${dilutions.map(({ partsWater }) => sayDilution(partsWater)).join(" or ")}: both are answered`,
+      `${text.trim()} may be ${listedOr(dilutions.map(({ partsWater }) => sayDilution(partsWater)))}: both are answered`,
     ];
   return /^\S+ in \S|^\d+ ?\/ ?\d+$/i.test(text.trim())
     ? ["1 in N is one part of N parts in all"]

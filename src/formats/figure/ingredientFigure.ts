@@ -5,6 +5,7 @@ import { readUnit } from "@/core/quantity/typed/unitWords";
 import { sayQuantity, sayStock, sayVolume } from "../amounts";
 import { formatNumber } from "../numbers";
 import { base, unreadable, volumeOf, type Figure, type FigureAnswer, type FigureOptions } from "./parts";
+import { inText } from "../grammar";
 
 const plain = (text: string) =>
   text
@@ -17,7 +18,7 @@ const plain = (text: string) =>
 export function ingredientNamed(text: string): IngredientId | null {
   const name = plain(text);
   if (name.length < 3) return null;
-  const words = (id: IngredientId) => INGREDIENTS[id].name.toLowerCase();
+  const words = (id: IngredientId) => inText(INGREDIENTS[id].name);
   const exact = INGREDIENT_IDS.filter((id) => words(id) === name || id.replace("-", " ") === name);
   const like = exact.length > 0 ? exact : INGREDIENT_IDS.filter((id) => words(id).split(/\W+/).includes(name));
   return like.length === 1 ? like[0]! : null;
@@ -44,7 +45,7 @@ export function servesFigure(amount: ReadAmount, name: string, { units, measures
     const span = high > low * 1.001 ? `; ${sayVolume(held / high, units)} to ${sayVolume(held / low, units)}` : "";
     return [
       {
-        label: `water for ${method.name.toLowerCase()}`,
+        label: `water for ${inText(method.name)}`,
         quantity: { value: held / usual, unit: "L" },
         text: `${sayVolume(held / usual, units)}${span}`,
       },
@@ -54,7 +55,7 @@ export function servesFigure(amount: ReadAmount, name: string, { units, measures
     ? null
     : {
         answers,
-        working: `${sayQuantity(reading)} = ${sayStock(held, stockUnit, units)} of ${INGREDIENTS[id].name.toLowerCase()}, by each recipe's own share`,
+        working: `${sayQuantity(reading)} = ${sayStock(held, stockUnit, units)} of ${inText(INGREDIENTS[id].name)}, by each recipe's own share`,
         assumed: ["the cautious recipe of each; the largest is the thinnest that growers go"],
       };
 }
@@ -87,7 +88,7 @@ export function perLitreFigure(text: string, { units, measures }: FigureOptions)
   return {
     answers: [
       {
-        label: `${name.toLowerCase()} to the litre`,
+        label: `${inText(name)} to the litre`,
         quantity: { value: gPerL, unit: "g" },
         text: `${formatNumber(gPerL, 3)} g`,
       },
@@ -97,10 +98,10 @@ export function perLitreFigure(text: string, { units, measures }: FigureOptions)
         text: sayStock((gPerL * value) / 1000, "kg", units),
       })),
     ],
-    working: `${sayQuantity(one.quantity)} of ${name.toLowerCase()} weigh ${formatNumber(kg * 1000, 3)} g`,
+    working: `${sayQuantity(one.quantity)} of ${inText(name)} weigh ${formatNumber(kg * 1000, 3)} g`,
     assumed: [
       ...(one.amount.dimension === "volume"
-        ? [`${name.toLowerCase()} weighs ${formatNumber(densityKgPerL!, 3)} kg a litre; yours may differ by a tenth`]
+        ? [`${inText(name)} weighs ${formatNumber(densityKgPerL!, 3)} kg a litre; yours may differ by a tenth`]
         : []),
       ...(id === "sea-salt"
         ? ["Salt stays in the soil: brews want 1 g to the litre at most, a salted ferment 18"]

@@ -2,6 +2,7 @@ import { INGREDIENT_IDS, INGREDIENTS, type IngredientId } from "@/core/book/ingr
 import { sayStock, sayVolume } from "../amounts";
 import type { Figure, FigureOptions } from "./parts";
 import type { ReadAmount } from "@/core/quantity/typed/amount";
+import { counted, inText } from "../grammar";
 
 interface Loose {
   readonly words: readonly string[];
@@ -64,14 +65,14 @@ export function measureFigure(
     return {
       answers: [
         {
-          label: name.toLowerCase(),
+          label: inText(name),
           quantity: { value: value * weighed.mean, unit: stockUnit },
           text: say(weighed.mean),
         },
       ],
       working: `${value} × ${sayStock(weighed.mean, stockUnit, units)} = ${say(weighed.mean)}${weighed.weighings > 1 ? `, ${say(weighed.least)} to ${say(weighed.most)}` : ""}`,
       assumed: [
-        `our own ${weighed.measure}, weighed ${weighed.weighings === 1 ? "once" : `${weighed.weighings} times`}`,
+        `our own ${weighed.measure}, ${counted(weighed.weighings, { one: "weighed once", other: "weighed # times" })}`,
       ],
     };
   }

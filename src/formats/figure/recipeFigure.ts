@@ -5,6 +5,7 @@ import { scaleRecipe } from "@/core/recipe/scale";
 import { sayQuantity, sayStock, sayVolume } from "../amounts";
 import { unreadable, volumeOf, type Figure, type FigureOptions } from "./parts";
 import type { ReadAmount } from "@/core/quantity/typed/amount";
+import { inText } from "../grammar";
 
 /** Words that say a vessel rather than what is in it. */
 const FILLER = /\b(drums?|totes?|pails?|jars?|vessels?|tanks?|batch|of|a|the|for|my|our)\b/g;
@@ -88,11 +89,11 @@ export function recipeFigure(left: ReadAmount, method: Method, { units, measures
   const scaled = scaleRecipe({ recipe, vesselL: vessel.amount.value });
   return {
     answers: scaled.lines.map((line) => ({
-      label: `${findIngredient(line.ingredient).name.toLowerCase()}${line.part === "cap" ? ", the cap on top" : ""}`,
+      label: `${inText(findIngredient(line.ingredient).name)}${line.part === "cap" ? ", the cap on top" : ""}`,
       quantity: { value: line.amount, unit: line.unit },
       text: sayStock(line.amount, line.unit, units),
     })),
     working: `${sayQuantity(vessel.quantity)} filled to ${Math.round(recipe.fillShare.default * 100)} %: ${sayVolume(scaled.occupiedL, units)} with what the solids push up`,
-    assumed: [`${method.name}, ${recipe.school.name.toLowerCase()}, the cautious recipe`],
+    assumed: [`${method.name}, ${inText(recipe.school.name)}, the cautious recipe`],
   };
 }

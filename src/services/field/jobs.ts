@@ -89,7 +89,7 @@ async function stepOf(
 /** Work on beds that belongs together, told or told anew; steps that are done stay done. @throws {Refusal} */
 export const setJob = act(
   { name: "setJob", schema: SET_JOB, may: "grower" },
-  async (db, request, ctx): Promise<{ jobId: number }> => {
+  async (db, request, ctx): Promise<{ jobId: number; rowId: number }> => {
     const farm = await findFarm(db);
     if (!farm) throw refuse("no-farm", {});
     const jobId = request.jobId ?? null;
@@ -125,7 +125,7 @@ export const setJob = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { jobId: jobId ?? rowId };
+    return { jobId: jobId ?? rowId, rowId };
   },
 );
 

@@ -160,7 +160,10 @@ describe("GeoJSON", () => {
     const other = await TestFarm.make();
     try {
       const put = () => importLand(other.context(), { requestKey: key(), text, fileName: "land.geojson" });
-      expect(await put()).toEqual({ plots: 2, marks: 1 });
+      expect(await put()).toEqual({
+        shapeIds: [expect.any(Number), expect.any(Number)],
+        markRowIds: [expect.any(Number)],
+      });
       const back = await listShapes(other.scratch.db);
       expect(back.map(({ name, kind, areaM2 }) => [name, kind, Math.round(areaM2 * 10) / 10])).toEqual([
         ["A", "bed", 12],

@@ -25,7 +25,7 @@ const SET_MARK = object(["requestKey", "kind", "name", "line", "bufferM"], {
 /** A well, a stream, a tap, drawn in, drawn anew or put away, with the distance that is kept from it. @throws {Refusal} */
 export const setMark = act(
   { name: "setMark", schema: SET_MARK, may: "grower" },
-  async (db, request, ctx): Promise<{ markId: number }> => {
+  async (db, request, ctx): Promise<{ markId: number; rowId: number }> => {
     const markId = request.markId ?? null;
     if (markId !== null && !(await listMarks(db)).some(({ id }) => id === markId))
       throw refuse("not-found", { thing: "mark" }, "/markId");
@@ -38,7 +38,7 @@ export const setMark = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { markId: markId ?? rowId };
+    return { markId: markId ?? rowId, rowId };
   },
 );
 
@@ -54,21 +54,32 @@ const IMPORT_LAND = object(["requestKey", "text", "fileName"], {
  */
 export const importLand = act(
   { name: "importLand", schema: IMPORT_LAND, may: "grower", mostBytes: 9_000_000 },
-  async (db, request, ctx): Promise<{ plots: number; marks: number }> => {
+  async (db, request, ctx): Promise<{ shapeIds: readonly number[]; markRowIds: readonly number[] }> => {
     const origin = await findOrigin(db);
     const land = atField("/text", () => landFromGeoJson(parseJson(request.text), origin));
     const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
     if (!origin) await insertOrigin(db, land.origin, `file ${request.fileName}`, by.actorId, by.addedAt);
     const taken = (await listLand(db)).map(({ name }) => name);
+    const shapeIds: number[] = [];
+    const markRowIds: number[] = [];
     for (const { name, kind, ring } of land.plots) {
       const own = name.slice(0, 36);
       const free = taken.some((known) => known.toLowerCase() === own.toLowerCase()) ? numbered(own, 1, taken)[0]! : own;
       taken.push(free);
-      await insertPlot(db, { name: free, kind, ring, areaM2: areaM2(ring), block: "", tags: [], ...by });
+      const { shapeId } = await insertPlot(db, {
+        name: free,
+        kind,
+        ring,
+        areaM2: areaM2(ring),
+        block: "",
+        tags: [],
+        ...by,
+      });
+      shapeIds.push(shapeId);
     }
     for (const mark of land.marks)
-      await insertMark(db, null, { ...mark, name: mark.name.slice(0, 40), isPutAway: false, ...by });
-    return { plots: land.plots.length, marks: land.marks.length };
+      markRowIds.push(await insertMark(db, null, { ...mark, name: mark.name.slice(0, 40), isPutAway: false, ...by }));
+    return { shapeIds, markRowIds };
   },
 );
 

@@ -50,10 +50,10 @@ const LOOK = object(["requestKey", "patchTestId", "result", "note"], {
 /** What a patch test shows; looked at again, the latest look counts. @throws {Refusal} */
 export const seePatchTest = act(
   { name: "seePatchTest", schema: LOOK, may: "helper" },
-  async (db, request, ctx): Promise<{ patchTestId: number }> => {
+  async (db, request, ctx): Promise<{ patchTestId: number; lookId: number }> => {
     const { patchTestId: testId, result, note } = request;
     if (!(await lockPatchTest(db, testId))) throw refuse("not-found", { thing: "patch-test" }, "/patchTestId");
-    await insertPatchLook(db, {
+    const lookId = await insertPatchLook(db, {
       testId,
       result,
       note: note.trim(),
@@ -61,6 +61,6 @@ export const seePatchTest = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { patchTestId: testId };
+    return { patchTestId: testId, lookId };
   },
 );

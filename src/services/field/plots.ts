@@ -14,6 +14,7 @@ import {
   lockPlot,
   putPlotAway,
   redrawPlot,
+  type Drawn,
   type PlotShape,
 } from "@/data/field";
 import { isoDay } from "@/formats/times";
@@ -38,12 +39,12 @@ const DRAW_LAND = object(["requestKey", "plots", "putAway"], {
   plots: { type: "array", maxItems: 500, items: DRAWN },
   putAway: { type: "array", maxItems: 500, uniqueItems: true, items: ROW_ID },
 });
-type Drawn = Asked<typeof DRAW_LAND>["plots"][number];
+type DrawnAsked = Asked<typeof DRAW_LAND>["plots"][number];
 
-const toRing = (ring: Drawn["ring"]): Ring => ring.map(([x, y]): Point => [x!, y!]);
+const toRing = (ring: DrawnAsked["ring"]): Ring => ring.map(([x, y]): Point => [x!, y!]);
 
 /** No two of them may have one name, whatever their order: names are freed before they are taken. */
-function requireNames(plots: readonly Drawn[]): void {
+function requireNames(plots: readonly DrawnAsked[]): void {
   const seen = new Set<string>();
   plots.forEach(({ name }, index) => {
     const plain = name.trim().toLowerCase();
@@ -71,7 +72,7 @@ async function requireStanding(
  */
 export const drawLand = act(
   { name: "drawLand", schema: DRAW_LAND, may: "grower" },
-  async (db, request, ctx): Promise<{ plotIds: readonly number[] }> => {
+  async (db, request, ctx): Promise<{ plotIds: readonly number[]; shapeIds: readonly number[] }> => {
     requireNames(request.plots);
     const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
     const asked = request.plots.map((drawn, index) => {
@@ -87,19 +88,16 @@ export const drawLand = act(
       ...request.putAway.map((id, index) => ({ id, path: `/putAway/${index}` })),
       ...asked.flatMap(({ id, index }) => (id === null ? [] : [{ id, path: `/plots/${index}/plotId` }])),
     ]);
-    for (const id of request.putAway) await putPlotAway(db, id, { ...standing.get(id)!, ...by });
+    const away: Drawn[] = [];
+    for (const id of request.putAway) away.push(await putPlotAway(db, id, { ...standing.get(id)!, ...by }));
     // Names that are swapped between two plots are free for a moment.
     for (const { id } of asked) if (id !== null) await freePlotName(db, id);
-    const plotIds: number[] = [];
+    const drawn: Drawn[] = [];
     for (const { id, index, shape } of asked)
-      plotIds.push(
-        await named(shape.name, index, async () => {
-          if (id === null) return insertPlot(db, shape);
-          await redrawPlot(db, id, shape);
-          return id;
-        }),
+      drawn.push(
+        await named(shape.name, index, () => (id === null ? insertPlot(db, shape) : redrawPlot(db, id, shape))),
       );
-    return { plotIds };
+    return { plotIds: drawn.map(({ plotId }) => plotId), shapeIds: [...away, ...drawn].map(({ shapeId }) => shapeId) };
   },
 );
 
@@ -165,7 +163,7 @@ export async function addPlotWith(
   db: Queryable,
   ctx: Context,
   request: Omit<Asked<typeof ADD_PLOT>, "requestKey"> & { readonly block?: string },
-): Promise<{ plotId: number }> {
+): Promise<Drawn> {
   const ring = rectangle(nextPlace(await listLand(db), request.widthM), request.widthM, request.lengthM);
   const name = request.name.trim();
   const shape = {
@@ -178,9 +176,9 @@ export async function addPlotWith(
     actorId: ctx.actor.id,
     addedAt: ctx.now(),
   };
-  const plotId = await withFreeName(name, () => insertPlot(db, shape));
-  await plant(db, ctx, plotId, request);
-  return { plotId };
+  const drawn = await withFreeName(name, () => insertPlot(db, shape));
+  await plant(db, ctx, drawn.plotId, request);
+  return drawn;
 }
 
 /** A plot with what grows on it, set down beside those that are there. @throws {Refusal} */

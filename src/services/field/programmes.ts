@@ -49,7 +49,7 @@ const SET_PROGRAMME = object(["requestKey", "name", "crops", "steps"], {
 /** What crops of a kind are given over a season, told or told anew; what was said before stays readable. @throws {Refusal} */
 export const setProgramme = act(
   { name: "setProgramme", schema: SET_PROGRAMME, may: "grower" },
-  async (db, request, ctx): Promise<{ programmeId: number }> => {
+  async (db, request, ctx): Promise<{ programmeId: number; rowId: number }> => {
     const programmeId = request.programmeId ?? null;
     const known = await listProgrammes(db);
     if (programmeId !== null && !known.some(({ id }) => id === programmeId))
@@ -70,7 +70,7 @@ export const setProgramme = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { programmeId: programmeId ?? rowId };
+    return { programmeId: programmeId ?? rowId, rowId };
   },
 );
 

@@ -20,6 +20,8 @@ import {
   findOrigin,
   listHarvestRules,
   listMarks,
+  listPutAway,
+  type PutAway,
   type LandMark,
   type FarmRule,
   listTools,
@@ -76,6 +78,8 @@ export interface FieldView {
   /** What is treated and lies nowhere on the plan. */
   readonly elsewhere: readonly PlotView[];
   readonly marks: readonly LandMark[];
+  /** Beds, and what lies off the plan, that were put away and can be brought back. */
+  readonly putAway: readonly PutAway[];
   /** Where the plan's corner lies on the globe; null while nobody has said. */
   readonly origin: Origin | null;
   readonly stores: readonly FieldStore[];
@@ -109,7 +113,7 @@ const BANDS_AHEAD_H = 36;
 export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [air, plots, stores, tools, waters, rules, clear, made, marks, origin, brought] = await Promise.all([
+  const [air, plots, stores, tools, waters, rules, clear, made, marks, putAway, origin, brought] = await Promise.all([
     airSince(db, now, now),
     readPlots(db, isoDay(now, farm)),
     listStoresOnHand(db),
@@ -119,6 +123,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     listClearDays(db, isoDay(now, farm)),
     listLastByMethod(db, new Date(0)),
     listMarks(db),
+    listPutAway(db),
     findOrigin(db),
     listBrought(db, broughtSince(isoDay(now, farm))),
   ]);
@@ -149,6 +154,7 @@ export async function readField(ctx: Context, farm: Farm): Promise<FieldView> {
     farm: farmView(farm),
     nowMs: now.getTime(),
     marks,
+    putAway,
     origin,
     plots: plots.filter(isOnPlan).map(viewOf),
     elsewhere: plots.filter((plot) => !isOnPlan(plot)).map(viewOf),

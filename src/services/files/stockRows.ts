@@ -6,6 +6,7 @@ import type { Queryable } from "@/data/db";
 import { ingredientOfName, isFault, readAmountCell } from "@/formats/csv/tables";
 import type { LotRows } from "./lotRows";
 import { wrongRow, type RowOutcome } from "./rows";
+import { inText } from "@/formats/grammar";
 
 /** What a file of stock would set right: each row is a count of a lot. With `lock` nobody moves anything until it is written. */
 export async function stockRows(
@@ -31,7 +32,7 @@ export async function stockRows(
     const book = findIngredient(lot.ingredientId);
     const named = cells.ingredient ? ingredientOfName(cells.ingredient) : null;
     if (named !== null && named !== lot.ingredientId && lot.ownId === null)
-      return wrongRow(line, { ingredient: { code: "lot-is-other", lot: lot.id, name: book.name.toLowerCase() } });
+      return wrongRow(line, { ingredient: { code: "lot-is-other", lot: lot.id, name: inText(book.name) } });
     const counted = readAmountCell(
       cells.on_hand ?? "",
       cells.unit ?? "",
@@ -58,7 +59,7 @@ export async function stockRows(
       would: {
         code: "counted",
         lot: lot.id,
-        ingredient: book.name.toLowerCase(),
+        ingredient: inText(book.name),
         before: lot.onHand,
         after: counted.value,
         unit: lot.unit,

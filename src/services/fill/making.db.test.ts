@@ -40,7 +40,7 @@ const pageOf = async (batchId: number, at = NOW) =>
 
 describe("the farm's own recipes", () => {
   it("keep every version, and a batch stays with the one it was made by", async () => {
-    expect(await save(sweeter(0.015), 0)).toEqual({ versionNo: 1, unconfirmed: 0 });
+    expect(await save(sweeter(0.015), 0)).toMatchObject({ versionNo: 1, unconfirmed: 0 });
     const drum = await farm.vessel("Drum");
     await farm.lot("molasses", 10, 20);
     await farm.lot("lactic-culture", 10, 10);
@@ -57,7 +57,7 @@ describe("the farm's own recipes", () => {
     expect(page.lines.find(({ ingredientId }) => ingredientId === "molasses")!.planned).toBeCloseTo(0.75, 6);
   });
   it("hold figures that nobody has confirmed, and are not brewed by until someone does", async () => {
-    expect(await save(sweeter(0.5), 0)).toEqual({ versionNo: 1, unconfirmed: 1 });
+    expect(await save(sweeter(0.5), 0)).toMatchObject({ versionNo: 1, unconfirmed: 1 });
     const drum = await farm.vessel("Drum");
     const refusal = await refusalOf(
       fillVessel(farm.context(), farm.fillRequest(drum, "cultured-extract", 50, { versionNo: 1 })),
@@ -66,7 +66,7 @@ describe("the farm's own recipes", () => {
       code: "version-unconfirmed",
       fields: { "/versionNo": expect.stringContaining("Not confirmed yet") as string },
     });
-    expect(await save(sweeter(0.5), 1, { confirmed: true })).toEqual({ versionNo: 2, unconfirmed: 0 });
+    expect(await save(sweeter(0.5), 1, { confirmed: true })).toMatchObject({ versionNo: 2, unconfirmed: 0 });
   });
   it("refuse what can't stand at its field, and one typed over another", async () => {
     expect(await refusalOf(save({ ...EXTRACT, lid: "sealed" }, 0))).toMatchObject({

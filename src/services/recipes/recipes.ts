@@ -7,7 +7,7 @@ import { recipeOf, type Recipe } from "@/core/book/recipe";
 import { documentOf, recipeFrom, type RecipeDocument } from "@/core/recipe/document";
 import { reviewRecipe } from "@/core/recipe/review";
 import type { Queryable } from "@/data/db";
-import { findRecipeVersion, insertRecipeChoice, insertRecipeVersion, lockLastVersionNo } from "@/data/recipes";
+import { findRecipeVersion, insertRecipeChoice, insertRecipeVersion, lockVersionNos } from "@/data/recipes";
 import { atField, refuse } from "../refusal";
 
 export interface PickedRecipe {
@@ -51,7 +51,7 @@ const SAVE_RECIPE = object(["requestKey", "document", "basedOn"], {
  */
 export const saveRecipe = act(
   { name: "saveRecipe", schema: SAVE_RECIPE, may: "grower" },
-  async (db, request, ctx): Promise<{ versionNo: number; unconfirmed: number }> => {
+  async (db, request, ctx): Promise<{ versionNo: number; versionId: number; unconfirmed: number }> => {
     const document = request.document as RecipeDocument;
     const flags = atField("/document/school", () => reviewRecipe(document));
     const refused = flags.filter(({ weight }) => weight === "refused");
@@ -61,19 +61,19 @@ export const saveRecipe = act(
         { texts: refused.map(({ text }) => text) },
         ...refused.map(({ path }) => `/document${path}`),
       );
-    const last = await lockLastVersionNo(db, document.method, document.school);
-    if (last !== request.basedOn) throw refuse("version-moved", { last }, "/basedOn");
+    const { lastNo, nextNo } = await lockVersionNos(db, document.method, document.school);
+    if (lastNo !== request.basedOn) throw refuse("version-moved", { last: lastNo }, "/basedOn");
     const held = request.confirmed === true ? [] : flags;
-    await insertRecipeVersion(db, {
+    const versionId = await insertRecipeVersion(db, {
       methodId: document.method,
       schoolId: document.school,
-      versionNo: last + 1,
+      versionNo: nextNo,
       document,
       unconfirmed: held,
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { versionNo: last + 1, unconfirmed: held.length };
+    return { versionNo: nextNo, versionId, unconfirmed: held.length };
   },
 );
 

@@ -17,6 +17,7 @@ import type { Context } from "../context";
 import { pickRecipe } from "../recipes";
 import { meanAirByDay } from "../weather";
 import { atField, refuse } from "../refusal";
+import { inText } from "@/formats/grammar";
 
 /** Larger than any vessel: a plan without one is bounded by the amount that it names. */
 const NO_VESSEL_L = 20_000;
@@ -50,7 +51,7 @@ async function requireVesselFree(
     if (running) {
       const from = isoDay(running.startedAt, farm);
       const until = addDays(from, await busyDays(ctx, farm, recipeFrom(running.recipe.document)));
-      if (forDay < until) throw taken(running.recipe.shortName.toLowerCase(), from, until);
+      if (forDay < until) throw taken(inText(running.recipe.shortName), from, until);
     }
   }
   for (const plan of await listOpenPlans(db)) {

@@ -99,21 +99,21 @@ const KEEP_STORE = object(["requestKey", "storeId", "until", "reason"], {
  */
 export const keepStore = act(
   { name: "keepStore", schema: KEEP_STORE, may: "grower" },
-  async (db, request, ctx): Promise<{ storeId: number }> => {
+  async (db, request, ctx): Promise<{ storeId: number; expiryId: number }> => {
     const store = await requireStore(db, request.storeId);
     const farm = await findFarm(db);
     const expiresAt = noonOf(request.until, { timeZone: farm?.timeZone ?? "UTC" });
     if (expiresAt <= store.shelfFrom) throw refuse("not-made-yet", {}, "/until");
     const { keeping, name } = recipeFrom(store.recipe);
     if (keeping.living && expiresAt > store.expiresAt) throw refuse("keeps-no-longer", { method: name }, "/until");
-    await insertStoreExpiry(db, {
+    const expiryId = await insertStoreExpiry(db, {
       storeId: store.id,
       expiresAt,
       reason: request.reason.trim(),
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { storeId: store.id };
+    return { storeId: store.id, expiryId };
   },
 );
 
@@ -195,14 +195,14 @@ const CHECK_STORE = object(["requestKey", "storeId", "kind"], {
  */
 export const checkStore = act(
   { name: "checkStore", schema: CHECK_STORE, may: "helper" },
-  async (db, request, ctx): Promise<{ storeId: number }> => {
+  async (db, request, ctx): Promise<{ storeId: number; checkId: number }> => {
     const store = await requireStore(db, request.storeId);
     const at = momentOf(ctx, request.at, store.shelfFrom);
     const target = phTarget(recipeFrom(store.recipe));
     const ph = request.ph ?? null;
     if (request.kind === "smelt-good" && ph !== null && target !== null && ph > target + SOUR_MARGIN)
       throw refuse("not-sour-enough", { ph }, "/ph");
-    await insertStoreCheck(db, {
+    const checkId = await insertStoreCheck(db, {
       storeId: store.id,
       kind: request.kind,
       ph,
@@ -211,6 +211,6 @@ export const checkStore = act(
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    return { storeId: store.id };
+    return { storeId: store.id, checkId };
   },
 );

@@ -91,6 +91,6 @@ describe("a check", () => {
       "before-start",
     );
     expect((await refusalOf(check(999, "loosened", NOW))).code).toBe("not-found");
-    expect(await check(storeId, "smelt-off", later(1), { ph: 5.2 })).toEqual({ storeId });
+    expect(await check(storeId, "smelt-off", later(1), { ph: 5.2 })).toMatchObject({ storeId });
   });
 });

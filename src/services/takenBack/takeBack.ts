@@ -8,7 +8,10 @@ import { lockMixing } from "@/data/mixing";
 import { findLedgerLine, listLinesOfLot, lockPlan } from "@/data/shed";
 import { findStoreLine, insertStoreMovement, listStoreLines, lockStore } from "@/data/stores";
 import {
+  findCheckTime,
   findDrop,
+  findJobBegun,
+  findOwnVersion,
   insertTakenBackRow,
   lockRowOf,
   TAKEN_BACK_KINDS,
@@ -16,7 +19,10 @@ import {
   type TakenBackKind,
 } from "@/data/takenBack";
 import { lockWaterStart } from "@/data/water";
-import { act, type Asked } from "../act";
+import { findLastShape, freePlotName, namePlot } from "@/data/field";
+import type { Role } from "@/core/people/roles";
+import { act, requireMay, type Asked } from "../act";
+import { withFreeName } from "../checks";
 import type { Context } from "../context";
 import { requireFreeVessel } from "../fill";
 import { refuse } from "../refusal";
@@ -111,6 +117,52 @@ async function undoFillingDrop(db: Queryable, _ctx: Context, mixingId: number): 
   return end;
 }
 
+/** A job that was told by a slip; not one of which some is done. @throws {Refusal} */
+async function undoJob(db: Queryable, ctx: Context, id: number): Promise<number> {
+  if ((await findJobBegun(db, id)) !== null) throw refuse("job-begun", {}, PATH);
+  return undoPlain("job")(db, ctx, id);
+}
+
+/** So long a word on a container may be a slip of the finger; after that somebody has relied on it, and only a new look counts. */
+const CHECK_SLIP_MIN = 10;
+
+async function undoCheck(db: Queryable, ctx: Context, id: number): Promise<number> {
+  const at = await findCheckTime(db, id);
+  if (at === null) throw refuse("not-found", { thing: "entry" }, PATH);
+  if (ctx.now().getTime() - at.getTime() > CHECK_SLIP_MIN * 60_000) throw refuse("check-stands", {}, PATH);
+  return id;
+}
+
+/** An own version of a recipe that nothing rests on. @throws {Refusal} */
+async function undoOwnRecipe(db: Queryable, _ctx: Context, id: number): Promise<number> {
+  const version = await findOwnVersion(db, id);
+  if (!version) throw refuse("not-found", { thing: "recipe-version" }, PATH);
+  if (version.isUsed) throw refuse("version-used", { name: version.name }, PATH);
+  return id;
+}
+
+/** A bed lies as it lay before, or is put away where it was new; what it got meanwhile stays with it. @throws {Refusal} where it was drawn anew since */
+async function undoShape(db: Queryable, _ctx: Context, id: number): Promise<number> {
+  const drawn = await findLastShape(db, id);
+  if (!drawn) throw refuse("drawn-since", {}, PATH);
+  const { plotId, nameBefore } = drawn;
+  await freePlotName(db, plotId);
+  if (nameBefore !== null) await withFreeName(nameBefore, () => namePlot(db, plotId, nameBefore), PATH);
+  return id;
+}
+
+/** From which role on, where it is more than whoever may take back at all. */
+const LEAST: Readonly<Partial<Record<TakenBackKind, Role>>> = {
+  "job": "grower",
+  "schedule": "grower",
+  "land-mark": "grower",
+  "bed-shape": "grower",
+  "own-recipe": "grower",
+  "keeping": "grower",
+  "harvest-rule": "steward",
+  "learning-reset": "steward",
+};
+
 const UNDO: Readonly<Record<TakenBackKind, Undo>> = {
   "lot": undoLot,
   "stock-move": undoStockMove,
@@ -125,6 +177,16 @@ const UNDO: Readonly<Record<TakenBackKind, Undo>> = {
   "water-read": undoPlain("water-read"),
   "water-level": undoPlain("water-level"),
   "lab": undoPlain("lab"),
+  "job": undoJob,
+  "schedule": undoPlain("schedule"),
+  "land-mark": undoPlain("land-mark"),
+  "harvest-rule": undoPlain("harvest-rule"),
+  "learning-reset": undoPlain("learning-reset"),
+  "patch-look": undoPlain("patch-look"),
+  "store-check": undoCheck,
+  "keeping": undoPlain("keeping"),
+  "own-recipe": undoOwnRecipe,
+  "bed-shape": undoShape,
   "water": undoWater,
   "plan-drop": undoPlanDrop,
   "filling-drop": undoFillingDrop,
@@ -159,6 +221,13 @@ export const takeBack = act(
   { name: "takeBack", schema: TAKE_BACK, may: "helper", ofOthers: { may: "grower", ownerOf: othersOf } },
   async (db, { rows }, ctx): Promise<{ count: number }> => {
     const inOrder = rows.toSorted((a, b) => a.kind.localeCompare(b.kind) || a.id - b.id);
+    for (const { kind } of inOrder) requireMay(ctx, LEAST[kind] ?? "helper");
+    // Beds that swapped their names swap them back: none is taken while they do.
+    for (const { kind, id } of inOrder)
+      if (kind === "bed-shape") {
+        const drawn = await findLastShape(db, id);
+        if (drawn) await freePlotName(db, drawn.plotId);
+      }
     for (const { kind, id } of inOrder) {
       const rowId = await UNDO[kind](db, ctx, id);
       const isNew = await insertTakenBackRow(db, { kind, id: rowId, at: ctx.now(), actorId: ctx.actor.id });

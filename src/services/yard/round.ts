@@ -16,6 +16,7 @@ import type { BatchView } from "../batch";
 import type { RoundDone, RoundDraft, RoundTask, RoundTouch, RunningBatch } from "./roundTask";
 import { standingTasks } from "./standingTasks";
 import type { WaterStartView } from "../water";
+import { afterColon, inText } from "@/formats/grammar";
 
 /** Parts of the day that a task may be kept for, by the farm's clock. */
 const SLOT_H = { morning: 7, midday: 12, evening: 18 } as const;
@@ -59,7 +60,7 @@ function tendingTasks({ vessel, order, batch, entries, view }: RunningBatch, now
         does: taskWordOf(task.act),
         on: vessel.name,
         dueMs,
-        title: `${vessel.name}: ${task.text.charAt(0).toLowerCase()}${task.text.slice(1)}`,
+        title: `${vessel.name}: ${afterColon(task.text)}`,
         why: late
           ? ["Late.", task.ifMissed, ...since.map(sentence)].join(" ")
           : [`${batch.recipe.shortName}${vessel.site ? `, ${vessel.site}` : ""}`, ...since].join("; "),
@@ -115,7 +116,7 @@ function askedBy({ act, words }: BatchView["next"], batchId: number, name: strin
       return {
         key: `${batchId}-rescue`,
         does: act,
-        title: `${name}: ${words.toLowerCase()}, then measure its temperature`,
+        title: `${name}: ${inText(words)}, then measure its temperature`,
         urgency: "late",
         touch: log("temperature"),
       };

@@ -20,6 +20,7 @@ import { storeTasks } from "./storeRound";
 import { readShelfLots } from "../shed";
 import { storeViews } from "../stores";
 import { storeUses } from "../field";
+import { inText } from "@/formats/grammar";
 
 const HOUR_MS = 3_600_000;
 
@@ -68,7 +69,7 @@ function picks(
               what: plants
                 .map(
                   ({ ingredientId, amount }) =>
-                    `${sayStock(amount, findIngredient(ingredientId).stockUnit, units)} of ${findIngredient(ingredientId).name.toLowerCase()}`,
+                    `${sayStock(amount, findIngredient(ingredientId).stockUnit, units)} of ${inText(findIngredient(ingredientId).name)}`,
                 )
                 .join(", "),
             },
@@ -83,7 +84,7 @@ const mixingTasks = (mixings: readonly OpenMixing[], task: MakeTask): RoundDraft
         key: `mix-${id}`,
         does: "go-on-mixing",
         on: name,
-        title: `Continue filling ${name.toLowerCase()}`,
+        title: `Continue filling ${inText(name)}`,
         why: `begun by ${by}`,
         href: `/mix/${id}`,
       },
@@ -138,7 +139,7 @@ async function beanTasks(ctx: Context, today: string, task: MakeTask): Promise<R
       key: `beans-${lotId}`,
       does: "read-beans",
       on: name,
-      title: `Read the bean test of ${name.toLowerCase()}`,
+      title: `Read the bean test of ${inText(name)}`,
       why: "Two weeks are over",
       href: `/shed?item=${itemId}`,
     }),

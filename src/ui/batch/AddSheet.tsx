@@ -13,6 +13,7 @@ import { SelectField, TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { inText } from "@/formats/grammar";
 
 interface AddForm {
   ingredientId: IngredientId;
@@ -80,7 +81,7 @@ export const AddSheet = ({ batch, vesselName, units, suggested, clock, nowMs, on
       {suggested.map(({ ingredient, amount, onDay }) => (
         <p key={ingredient}>
           The recipe asks for {sayStock(amount, INGREDIENTS[ingredient].stockUnit, units)} of{" "}
-          {INGREDIENTS[ingredient].name.toLowerCase()} on day {onDay}.
+          {inText(INGREDIENTS[ingredient].name)} on day {onDay}.
         </p>
       ))}
       <SelectField label="What" {...register("ingredientId")} error={act.fields["/ingredientId"]}>

@@ -8,6 +8,7 @@ import { sayThinned } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
 import { ContentTable } from "../content/ContentTable";
 import { AddLab } from "./deskButtons";
+import { inText } from "@/formats/grammar";
 
 /** What is in a batch, worked out or measured. */
 export const InIt = ({ page }: { readonly page: BatchPage }) => {
@@ -53,7 +54,7 @@ export const Origins = ({ page }: { readonly page: BatchPage }) => {
     <ul className="grid gap-1">
       <li>
         Made by {batch.versionNo === null ? "the standard recipe" : `own version ${batch.versionNo}`},{" "}
-        {batch.schoolName.toLowerCase()}; it stays with it.
+        {inText(batch.schoolName)}; it stays with it.
       </li>
       {water ? (
         <li>
@@ -80,7 +81,7 @@ export const Origins = ({ page }: { readonly page: BatchPage }) => {
       {ahead.map((line) => (
         <li key={line.ingredient} className="font-semibold">
           Still to go in: {sayStock(line.amount, line.unit, page.farm.units)} of{" "}
-          {findIngredient(line.ingredient).name.toLowerCase()} on day {line.onDay}, {line.role}.
+          {inText(findIngredient(line.ingredient).name)} on day {line.onDay}, {line.role}.
         </li>
       ))}
     </ul>

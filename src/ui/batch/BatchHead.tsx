@@ -9,6 +9,7 @@ import { Acts, NeverStarted } from "./deskButtons";
 import { PlaceCard } from "./PlaceCard";
 import { ReasonList } from "./ReasonList";
 import { WindowTable } from "./WindowTable";
+import { inText } from "@/formats/grammar";
 
 const isNight = (at: Date, clock: FarmClock) => hourOfDay(at, clock) >= 21 || hourOfDay(at, clock) < 6;
 /** Why the verdict is what it is, and when to look again. */
@@ -69,7 +70,7 @@ export const BatchHead = ({ page, running }: { readonly page: BatchPage; readonl
         <div>
           <h1 className="text-3xl">{batch.name}</h1>
           <p className="text-soft">
-            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {batch.schoolName.toLowerCase()}; started{" "}
+            {page.vesselName}, {sayVolume(batch.filledL, farm.units)}, {inText(batch.schoolName)}; started{" "}
             {fullDate(new Date(batch.startedMs), clock)} {clockTime(new Date(batch.startedMs), clock)} by{" "}
             {page.startedBy}
             {running ? `; ${batch.ageText}` : ""}. Batch {batch.id}.
@@ -79,7 +80,7 @@ export const BatchHead = ({ page, running }: { readonly page: BatchPage; readonl
             {page.close
               ? page.close.kind === "taken-back"
                 ? "Started by mistake: its start was undone"
-                : `${page.close.kind === "strained" ? "Strained" : "Thrown away"}; judged ${batch.stateWords.toLowerCase()} then`
+                : `${page.close.kind === "strained" ? "Strained" : "Thrown away"}; judged ${inText(batch.stateWords)} then`
               : batch.stateWords}
           </p>
           <Reasons page={page} running={running} />

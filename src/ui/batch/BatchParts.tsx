@@ -8,6 +8,7 @@ import { dayMonth, fullDate, sayMoment } from "@/formats/times";
 import type { BatchPage } from "@/services/batch";
 import { buttonClass } from "../kit/Button";
 import { NotOver, ToShed } from "./deskButtons";
+import { inText } from "@/formats/grammar";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -94,7 +95,7 @@ export const Outcome = ({ page }: { readonly page: BatchPage }) => {
         {page.applications.map((made) => (
           <li key={`${made.applicationId}-${made.plotId}`} className="py-1.5">
             {made.plotName}: {sayVolume(made.mixL, page.farm.units)} at {sayDilution(made.partsWater)},{" "}
-            {findUse(made.useId).name.toLowerCase()}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
+            {inText(findUse(made.useId).name)}, {dayMonth(new Date(made.atMs), clock)} by {made.actorName}
           </li>
         ))}
       </ul>

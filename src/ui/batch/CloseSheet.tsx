@@ -17,6 +17,7 @@ import type { BatchBrief } from "@/services/batch";
 import { CarriedIn } from "./CarriedIn";
 import { ACT_WORDS, destinationsOf, RESIDUE, useClosing, type CloseSheetProps } from "./useClosing";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { inText } from "@/formats/grammar";
 
 /** Where solids and rinse go, and what to know of them first. */
 const WasLeft = ({ units, draft }: { readonly units: UnitSystem; readonly draft: ReturnType<typeof useClosing> }) => {
@@ -124,7 +125,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
       open
       onClose={onClose}
       title={batch.state === "spoiled" ? `Throw away: ${vesselName}` : `Strain ${vesselName}`}
-      lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${batch.stateWords.toLowerCase()}.`}
+      lead={`${batch.name}, ${sayVolume(batch.filledL, units)}, ${batch.ageText}. Verdict: ${inText(batch.stateWords)}.`}
       foot={
         <>
           <Refusal error={close.error} />
@@ -162,7 +163,7 @@ export const CloseSheet = (props: CloseSheetProps) => {
           <TextArea
             label={
               draft.isEarly
-                ? `Its state is “${batch.stateWords.toLowerCase()}”. Why strain it now?`
+                ? `Its state is “${inText(batch.stateWords)}”. Why strain it now?`
                 : "Why does it go where food grows?"
             }
             hint="Saved with the batch."

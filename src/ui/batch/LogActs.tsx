@@ -13,6 +13,7 @@ import { Electricity } from "../kit/Electricity";
 import { Stepper } from "../kit/Stepper";
 import { WarmthStepper } from "../measures/WarmthStepper";
 import type { SectionProps } from "./LogSections";
+import { inText } from "@/formats/grammar";
 
 /** Where it stands and what warms it, with the degrees that go with it. */
 const Surroundings = ({
@@ -30,7 +31,7 @@ const Surroundings = ({
       onClick={() =>
         onLog(
           { kind: "act", act: name, ...(withDegrees ? { celsius: Number(celsius.toFixed(1)) } : {}) },
-          label.toLowerCase(),
+          inText(label),
         )
       }
     >
@@ -97,7 +98,7 @@ export const ActsSection = ({
       <h3 className="text-[1.02rem]">Done</h3>
       <div className="flex flex-wrap gap-2">
         {actsFor(batch).map(({ act, label }) => (
-          <Button key={act} disabled={busy} onClick={() => onLog({ kind: "act", act }, label.toLowerCase())}>
+          <Button key={act} disabled={busy} onClick={() => onLog({ kind: "act", act }, inText(label))}>
             {label}
           </Button>
         ))}

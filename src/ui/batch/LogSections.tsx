@@ -9,6 +9,7 @@ import type { WordChoice } from "@/services/batch";
 import { Button } from "../kit/Button";
 import { Stepper } from "../kit/Stepper";
 import { TextArea } from "../kit/fields";
+import { inText } from "@/formats/grammar";
 
 export type Entry = Asking<"batch", "logEntry">["entry"];
 
@@ -77,10 +78,7 @@ const WordButton = ({ choice, busy, onLog }: SectionProps & { readonly choice: W
     type="button"
     disabled={busy}
     onClick={() =>
-      onLog(
-        { kind: choice.kind, word: choice.word } as Entry,
-        `${KIND_WORDS[choice.kind].toLowerCase()}: ${choice.word}`,
-      )
+      onLog({ kind: choice.kind, word: choice.word } as Entry, `${inText(KIND_WORDS[choice.kind])}: ${choice.word}`)
     }
     className={clsx(
       "min-h-11 rounded-[5px] border-[1.5px] bg-chalk px-3 py-1.5 text-left leading-tight hover:bg-marigold-wash",
@@ -149,7 +147,7 @@ const Measure = ({
       <Button
         className="min-h-14"
         disabled={busy || !Number.isFinite(value)}
-        onClick={() => onLog({ kind, value: stored() }, `${label.toLowerCase()}: ${value}`)}
+        onClick={() => onLog({ kind, value: stored() }, `${inText(label)}: ${value}`)}
       >
         Log it
       </Button>

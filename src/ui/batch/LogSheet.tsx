@@ -22,6 +22,7 @@ import type { Correcting, LogFocus } from "./logFocus";
 import { PhSection } from "./PhSection";
 import { ReasonList } from "./ReasonList";
 import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
+import { undoOffer } from "../acts/undo";
 
 interface LogSheetProps {
   readonly batch: BatchBrief;
@@ -101,12 +102,10 @@ export const LogSheet = ({
     };
     const answer = await log.run(request);
     if (!answer) return;
-    told(`${vesselName}: ${said}${correcting ? ", corrected" : ""}.`, {
-      action: {
-        label: "Undo",
-        onClick: () => void log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
-      },
-    });
+    told(
+      `${vesselName}: ${said}${correcting ? ", corrected" : ""}.`,
+      undoOffer(() => log.run({ batchId: batch.id, correctsId: answer.entryId, entry: { kind: "withdrawn" } })),
+    );
     if (correcting) onClose();
   };
   const from = (part: LogPart): SectionProps => ({

@@ -10,6 +10,7 @@ import { undoOffer } from "../acts/undo";
 import { Button } from "../kit/Button";
 import { Refusal } from "../kit/Refusal";
 import { WarmthStepper } from "../measures/WarmthStepper";
+import { afterColon } from "@/formats/grammar";
 
 const PICTURES: Record<keyof typeof PLACE_WORDS, LucideIcon> = {
   shade: TreeDeciduous,
@@ -51,7 +52,7 @@ export const PlaceCard = ({ vesselId, vesselName, place, units }: PlaceCardProps
   if (place && !open)
     return (
       <p className="mt-2 flex flex-wrap items-center gap-x-3 text-[0.95rem]">
-        <span>Stands: {sayPlace(place, units).replace(/^./, (letter) => letter.toLowerCase())}.</span>
+        <span>Stands: {afterColon(sayPlace(place, units))}.</span>
         <button
           type="button"
           onClick={() => setOpen(true)}

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { counted } from "@/formats/grammar";
 
 /** More than these are not read at a drum; the judge gives what weighs most first. */
 const SHOWN = 5;
@@ -23,7 +24,7 @@ export function ReasonList({
       {rest.length > 0 ? (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            {rest.length === 1 ? "One more reason" : `${rest.length} more reasons`}
+            {counted(rest.length, { one: "One more reason", other: "# more reasons" })}
           </summary>
           <ul className="list-none">
             {rest.map((reason) => (

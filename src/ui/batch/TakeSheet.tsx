@@ -8,6 +8,7 @@ import { useBatchAct } from "../acts/batch";
 import { undoOffer, useUndo } from "../acts/undo";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { inText } from "@/formats/grammar";
 
 interface TakeSheetProps {
   /** A running batch, or what was strained of one. */
@@ -55,7 +56,7 @@ export const TakeSheet = ({ from, name, makes, heldL, units, onClose }: TakeShee
       onClose={onClose}
     >
       <p>
-        {name} serves other recipes as {INGREDIENTS[makes].name.toLowerCase()}. {sayVolume(heldL, units)} are there.
+        {name} serves other recipes as {inText(INGREDIENTS[makes].name)}. {sayVolume(heldL, units)} are there.
       </p>
       <AmountField
         label="Taken"

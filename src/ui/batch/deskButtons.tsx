@@ -8,6 +8,7 @@ import { panel } from "../kit/later";
 import { told } from "../kit/told";
 import { useBatchDesk } from "./BatchDesk";
 import type { Correcting } from "./logFocus";
+import { afterColon } from "@/formats/grammar";
 
 const LabSheet = panel(() => import("../content/LabSheet").then((module) => module.LabSheet));
 
@@ -25,7 +26,7 @@ export const Acts = ({
       <Button variant="strong" onClick={() => open("log")}>
         {batch.next.act === "strain" || batch.next.act === "use-now" || batch.next.act === "compost"
           ? "Log"
-          : `Log: ${batch.next.words.charAt(0).toLowerCase()}${batch.next.words.slice(1)}`}
+          : `Log: ${afterColon(batch.next.words)}`}
       </Button>
       <Button onClick={() => open("close")}>Strain or throw away</Button>
       {batch.spoilt === "discard" ? null : (

@@ -14,6 +14,8 @@ import { useBatchAct } from "../acts/batch";
 import { told } from "../kit/told";
 import { sentAt, type When } from "../kit/WhenChoice";
 import { useReadAmount } from "../measures/AmountField";
+import { undoOffer } from "../acts/undo";
+import { inText } from "@/formats/grammar";
 
 export interface CloseSheetProps {
   readonly batch: BatchBrief;
@@ -62,7 +64,7 @@ export function destinationsOf({ state, closing }: BatchBrief) {
           {
             value: "shed" as const,
             label: "Add to stock, for other recipes",
-            note: `A lot of ${findIngredient(makes).name.toLowerCase()} at what it cost, that knows this batch.`,
+            note: `A lot of ${inText(findIngredient(makes).name)} at what it cost, that knows this batch.`,
             disabled: failed,
           },
         ]
@@ -165,7 +167,7 @@ export function useClosing({ batch, vesselName, units, clock, nowMs, onClose }: 
       discarding
         ? `${vesselName} is empty. Wash it next.`
         : `${sayStock(read(form.yieldL, of) ?? 0, unit, units)} ${weighed ? "made" : "strained"}. Wash ${vesselName} next.`,
-      { action: { label: "Undo", onClick: () => void takeBack.run({ batchId: batch.id }) } },
+      undoOffer(() => takeBack.run({ batchId: batch.id })),
     );
     onClose();
     if (answer.storeId && destination === "at-once") router.push(`/field?store=${answer.storeId}`);

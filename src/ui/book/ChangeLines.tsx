@@ -6,6 +6,7 @@ import { SelectField, TickField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
 import type { Recipe } from "@/core/book/recipe";
 import type { ScaleDraft } from "./scaleDraft";
+import { inText } from "@/formats/grammar";
 
 type Draft = Pick<ScaleDraft, "include" | "stated" | "swaps">;
 export interface ChangeLinesProps {
@@ -60,7 +61,7 @@ export const ChangeLines = ({ recipe, draft, onChange, problemAt }: ChangeLinesP
         {swappable.map((ingredient) => (
           <SelectField
             key={ingredient}
-            label={`Instead of ${findIngredient(ingredient).name.toLowerCase()}`}
+            label={`Instead of ${inText(findIngredient(ingredient).name)}`}
             value={draft.swaps[ingredient] ?? ""}
             onChange={(event) => swap(ingredient, event.target.value)}
           >

@@ -4,6 +4,7 @@ import type { MethodIngredient } from "@/core/book/types";
 import type { UnitSystem } from "@/formats/amounts";
 import { fieldUnit } from "@/formats/measured";
 import type { AmountDraft } from "./editDraft";
+import { inText } from "@/formats/grammar";
 
 interface EditAmountsProps {
   readonly recipe: Recipe;
@@ -48,7 +49,7 @@ export const EditAmounts = ({ recipe, units, amounts, fieldError, onChange }: Ed
   <section aria-label="Amounts">
     <h3 className="text-lg">Amounts</h3>
     <p className="text-[0.9rem] text-soft">
-      Counted against {findIngredient(recipe.basis).name.toLowerCase()}, by the{" "}
+      Counted against {inText(findIngredient(recipe.basis).name)}, by the{" "}
       {fieldUnit(findIngredient(recipe.basis).stockUnit, units)}: 0.01 of a liquid is one part in a hundred.
     </p>
     <ul className="divide-y divide-line border-y border-line">

@@ -17,6 +17,8 @@ import { Sheet } from "../kit/Sheet";
 import { EditAmounts } from "./EditAmounts";
 import { useMeasures } from "../measures/measuresContext";
 import { documentFrom, draftOf, isReadable, read, type EditDraft } from "./editDraft";
+import { useUndo } from "../acts/undo";
+import { inText } from "@/formats/grammar";
 
 interface EditSheetProps {
   readonly view: BookView;
@@ -90,7 +92,7 @@ const EditSteps = ({
       {draft.steps.map((step, index) => (
         <div key={step.id} className="grid gap-2 border-t border-line pt-2 sm:grid-cols-[1fr_7rem_auto]">
           <TextArea
-            label={`Step ${index + 1}${step.adds.length > 0 ? `: ${step.adds.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}` : ""}`}
+            label={`Step ${index + 1}${step.adds.length > 0 ? `: ${step.adds.map((id) => inText(findIngredient(id).name)).join(", ")}` : ""}`}
             value={step.text}
             onChange={(event) => setStep(index, { text: event.target.value })}
             error={field(`/steps/${index}/text`)}
@@ -199,6 +201,7 @@ const EditStrength = ({
 /** The farm's own version of a recipe: its amounts, its steps, its signs; kept as the next version, the earlier ones stay. */
 export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) => {
   const act = useBookAct("saveRecipe");
+  const undo = useUndo();
   const { units } = useMeasures();
   const [draft, setDraft] = useState(() => draftOf(recipe, units));
   const [confirmed, setConfirmed] = useState(false);
@@ -219,6 +222,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
     if (!answer) return;
     told(
       `Our version ${answer.versionNo} is kept${answer.unconfirmed > 0 ? "; its figures wait to be confirmed" : ""}.`,
+      undo({ kind: "own-recipe", id: answer.versionId }),
     );
     onClose();
   };
@@ -228,7 +232,7 @@ export const EditSheet = ({ view, recipeKey, recipe, onClose }: EditSheetProps) 
       open
       onClose={onClose}
       title="Own version"
-      lead={`From ${recipe.school.name.toLowerCase()}; it becomes version ${basedOn + 1}. Batches that run stay with theirs.`}
+      lead={`From ${inText(recipe.school.name)}; it becomes version ${basedOn + 1}. Batches that run stay with theirs.`}
       foot={
         <>
           <Refusal error={act.error}>{Object.values(act.fields)[0] ?? null}</Refusal>

@@ -8,6 +8,7 @@ import type { MethodRecord, SaidThen } from "@/services/ferment";
 import { useBookAct } from "../acts/book";
 import { Button } from "../kit/Button";
 import { TextField } from "../kit/fields";
+import { useUndo } from "../acts/undo";
 
 const DAY_DIGITS = 3;
 const days = (value: number | null) => (value === null ? "never" : formatNumber(value, DAY_DIGITS));
@@ -81,11 +82,13 @@ export const FarmRecord = ({ record, clock }: { readonly record: MethodRecord; r
   const [resetting, setResetting] = useState(false);
   const [reason, setReason] = useState("");
   const reset = useBookAct("resetLearning");
+  const undo = useUndo();
   const { learned, lines } = record;
   const forget = async () => {
     if (!learned) return;
-    if (await reset.run({ modelId: learned.modelId, reason: reason.trim() })) {
-      told("What was learned is set aside. The record stays.");
+    const answer = await reset.run({ modelId: learned.modelId, reason: reason.trim() });
+    if (answer) {
+      told("What was learned is set aside. The record stays.", undo({ kind: "learning-reset", id: answer.resetId }));
       setResetting(false);
     }
   };

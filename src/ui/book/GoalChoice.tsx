@@ -12,6 +12,7 @@ import { Choices } from "../kit/Choices";
 import { SelectField } from "../kit/fields";
 import { drumCost } from "./drumCost";
 import { MethodPlate } from "./MethodPlate";
+import { inText } from "@/formats/grammar";
 
 const STAGE_OF_GOAL: Partial<Record<GoalId, CropStage>> = {
   "before-planting": "bare",
@@ -86,7 +87,7 @@ export const GoalChoice = ({ view }: { readonly view: BookView }) => {
                 {cost.unpriced.length > 0 ? ` (no price yet for ${cost.unpriced.join(", ")})` : ""}.{" "}
                 {use
                   ? `${findUse(use.use).name}: ${sayDilution(use.partsWater.default)}, never stronger than ${sayDilution(use.partsWater.strongest)}. `
-                  : `No strength is stated for this stage (${CROP_STAGES[stage].toLowerCase()}): leave it. `}
+                  : `No strength is stated for this stage (${inText(CROP_STAGES[stage])}): leave it. `}
                 {recipe.risk.why}
               </p>
             </MethodPlate>

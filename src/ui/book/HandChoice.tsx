@@ -13,6 +13,7 @@ import { Notice } from "../kit/Notice";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { RISK_WORDS } from "./MethodPlate";
 import { shedMap } from "./shedMap";
+import { afterColon, inText, listed } from "@/formats/grammar";
 
 /** The largest vessel of the yard, or an ordinary drum where there is none yet. */
 const largestL = (view: BookView) =>
@@ -28,8 +29,8 @@ const Needs = ({ possibility, units }: { readonly possibility: Possibility; read
           <span key={ingredient}>
             {index > 0 ? "; " : "With "}
             {amount === null ? "" : `${sayStock(amount, unit, units)} of `}
-            {findIngredient(ingredient).name.toLowerCase()}
-            {enough ? " (there)" : standIn ? ` (${findIngredient(standIn).name.toLowerCase()} can replace it)` : ""}
+            {inText(findIngredient(ingredient).name)}
+            {enough ? " (there)" : standIn ? ` (${inText(findIngredient(standIn).name)} can replace it)` : ""}
             {!enough && !standIn ? <span className="font-semibold text-rust"> ■ missing</span> : null}
           </span>
         ))}
@@ -76,8 +77,7 @@ const Answer = ({
     ))}
     {answer.excluded.map(({ methodName, because }) => (
       <li key={methodName} className="py-2 text-soft">
-        <span aria-hidden>✕ </span>Not {methodName.toLowerCase()}: {because.charAt(0).toLowerCase()}
-        {because.slice(1)}
+        <span aria-hidden>✕ </span>Not {inText(methodName)}: {afterColon(because)}
       </li>
     ))}
   </ul>
@@ -179,16 +179,16 @@ const FromShed = ({ view }: { readonly view: BookView }) => (
                 const lies = view.shelf.find(({ ingredientId }) => ingredientId === held);
                 return (
                   <span key={ingredient}>
-                    : {findIngredient(ingredient).name.toLowerCase()}
-                    {standIn ? `; ${findIngredient(standIn).name.toLowerCase()} can replace it` : ""}
+                    : {inText(findIngredient(ingredient).name)}
+                    {standIn ? `; ${inText(findIngredient(standIn).name)} can replace it` : ""}
                     {lies
-                      ? `; ${lies.ingredientId === ingredient ? "what is there" : `${lies.name.toLowerCase()}, which can replace it,`} is on hold: ${lies.heldBecause}`
+                      ? `; ${lies.ingredientId === ingredient ? "what is there" : `${inText(lies.name)}, which can replace it,`} is on hold: ${lies.heldBecause}`
                       : ""}
                   </span>
                 );
               })}
               {fresh.length > 0
-                ? `, with ${fresh.map((id) => findIngredient(id).name.toLowerCase()).join(" and ")} from outside`
+                ? `, with ${listed(fresh.map((id) => inText(findIngredient(id).name)))} from outside`
                 : ""}
             </span>
           </li>

@@ -10,6 +10,8 @@ import { Button } from "../kit/Button";
 import { TextArea, TickField } from "../kit/fields";
 import { Notice } from "../kit/Notice";
 import { Sheet } from "../kit/Sheet";
+import { useUndo } from "../acts/undo";
+import { inText } from "@/formats/grammar";
 
 /** Each complaint with the line it is about. */
 const WhatIsWrong = ({
@@ -30,10 +32,11 @@ const WhatIsWrong = ({
   </section>
 );
 
-/** A recipe from a file: refused with the line that is wrong, held where a figure is far from what growers use. */
-export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
+/** The text of a recipe, what it reads as, and its keeping. */
+function useImport(view: BookView) {
   const router = useRouter();
   const act = useBookAct("saveRecipe");
+  const undo = useUndo();
   const [text, setText] = useState("");
   const [confirmed, setConfirmed] = useState(false);
   const read = text.trim() === "" ? null : readRecipe(text);
@@ -48,9 +51,18 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
     );
     const answer = await act.run({ document: read.document as never, basedOn, confirmed });
     if (!answer) return;
-    told(`${read.document.name} is own version ${answer.versionNo}.`);
+    told(
+      `${read.document.name} is own version ${answer.versionNo}.`,
+      undo({ kind: "own-recipe", id: answer.versionId }),
+    );
     router.push(`/book/${method}`);
   };
+  return { act, text, setText, confirmed, setConfirmed, read, take };
+}
+
+/** A recipe from a file: refused with the line that is wrong, held where a figure is far from what growers use. */
+export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readonly onClose: () => void }) => {
+  const { act, text, setText, confirmed, setConfirmed, read, take } = useImport(view);
   return (
     <Sheet
       wide
@@ -88,7 +100,7 @@ export const ImportSheet = ({ view, onClose }: { readonly view: BookView; readon
           <section aria-label="What was read" className="grid gap-2">
             <p>
               <span className="font-semibold">{read.document.name}</span>, of{" "}
-              {findMethod(read.document.method).name.toLowerCase()}; {read.document.ingredients.length} ingredients,{" "}
+              {inText(findMethod(read.document.method).name)}; {read.document.ingredients.length} ingredients,{" "}
               {read.document.steps.length} steps. Source: {read.document.source || "not said"}.
             </p>
             {read.unconfirmed.map(({ path, text: said }) => (

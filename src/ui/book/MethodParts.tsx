@@ -11,6 +11,7 @@ import { sayDuration } from "@/formats/times";
 import { Link } from "../kit/Link";
 import { BookText } from "../kit/BookText";
 import { toBase } from "@/core/quantity/units";
+import { inText } from "@/formats/grammar";
 
 export const Part = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <section aria-label={title}>
@@ -40,7 +41,7 @@ export function sayRecipeAmount({ amount, ingredient }: MethodIngredient, recipe
       const { low, default: usual, high } = amount.perBasis;
       const whole = WHOLE[basis.stockUnit][units];
       const say = (value: number) => sayStock(value * whole.amount, amount.unit, units);
-      const per = `to ${whole.words} of ${basis.name.toLowerCase()}`;
+      const per = `to ${whole.words} of ${inText(basis.name)}`;
       return `${say(usual)} ${per}${low === high ? "" : `; ${say(low)} to ${say(high)} is usual`}`;
     }
     case "per-surface":

@@ -32,6 +32,7 @@ import { Versions } from "./Versions";
 import { BookText } from "../kit/BookText";
 import { formatNumber } from "@/formats/numbers";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 const EditSheet = panel(() => import("./EditSheet").then((module) => module.EditSheet));
 const ScaleSheet = panel(() => import("./ScaleSheet").then((module) => module.ScaleSheet));
@@ -119,7 +120,7 @@ const MethodHead = ({
           ) : (
             <BookText>{`${formatNumber(recipe.yieldPerBasis.default, 3)} ${recipe.yieldUnit} to 1 ${basis.stockUnit}`}</BookText>
           )}{" "}
-          of {basis.name.toLowerCase()}
+          of {inText(basis.name)}
         </p>
         <div className="mt-3 flex flex-wrap gap-3 print:hidden">
           <Button variant="strong" onClick={() => onOpen("scale")}>
@@ -211,7 +212,7 @@ export const MethodScreen = ({ view, methodId, record, starts, scaleFrom }: Meth
     const before = ours;
     if (await choose.run({ ...shown }))
       told(
-        `This farm now uses ${recipe.school.name.toLowerCase()}.`,
+        `This farm now uses ${inText(recipe.school.name)}.`,
         undoOffer(() => choose.run({ ...before })),
       );
   };

@@ -14,6 +14,7 @@ import { recipeContents } from "../drawings/recipeContents";
 import { LandChoice } from "./LandChoice";
 import type { ScaleBy } from "./scaleDraft";
 import { type Scaling } from "./useScale";
+import { inText } from "@/formats/grammar";
 
 /** The vessel, or those that it is split over. */
 const WhichVessel = ({ view, scaling }: { readonly view: BookView; readonly scaling: Scaling }) => {
@@ -200,7 +201,7 @@ export const ScaleChoices = ({
         onChange={(by) => set({ by })}
         options={[
           { value: "vessel", label: "A full vessel" },
-          { value: "amount", label: `So much ${basis.name.toLowerCase()}` },
+          { value: "amount", label: `So much ${inText(basis.name)}` },
           ...(basis.stockUnit === "L" ? [{ value: "depth" as const, label: "What stands in it, by depth" }] : []),
           ...(recipe.uses.length > 0 ? [{ value: "land" as const, label: "Area to treat" }] : []),
           { value: "split", label: "Over several vessels" },

@@ -8,6 +8,7 @@ import { sayArea, sayMoney, sayStock, type UnitSystem } from "@/formats/amounts"
 import { sayKgPerArea } from "@/formats/fieldUnits";
 import type { BookView } from "@/services/book";
 import { Notice } from "../kit/Notice";
+import { inText } from "@/formats/grammar";
 
 interface FactsProps {
   readonly view: BookView;
@@ -44,7 +45,7 @@ export const Starters = ({ view, recipe, scaled }: FactsProps) => {
       <p key={ingredient} className="text-[0.95rem]">
         {name}: at least {sayStock(least, stockUnit, units)} still starts it in good time.
         {cheapest
-          ? ` Cheapest here: ${sayStock(cheapest.amount, findIngredient(cheapest.use).stockUnit, units)} of ${findIngredient(cheapest.use).name.toLowerCase()}, ${sayMoney(cheapest.costMinor, currency)}.`
+          ? ` Cheapest here: ${sayStock(cheapest.amount, findIngredient(cheapest.use).stockUnit, units)} of ${inText(findIngredient(cheapest.use).name)}, ${sayMoney(cheapest.costMinor, currency)}.`
           : ""}
       </p>
     );
@@ -64,12 +65,8 @@ export const Bounds = ({
       {scaled.bounds.map(({ by, basisAmount }, index) => (
         <span key={by} className={index === 0 ? "font-semibold" : "text-soft"}>
           {index > 0 ? "; " : ""}
-          {by === "vessel"
-            ? "the vessel"
-            : by === "target"
-              ? "what is wanted"
-              : findIngredient(by).name.toLowerCase()}{" "}
-          goes to {sayStock(basisAmount, stockUnit, units)} of {name.toLowerCase()}
+          {by === "vessel" ? "the vessel" : by === "target" ? "what is wanted" : inText(findIngredient(by).name)} goes
+          to {sayStock(basisAmount, stockUnit, units)} of {inText(name)}
           {index === 0 ? " and governs" : ""}
           {thinnest(recipe, by, basisAmount) === null
             ? ""

@@ -21,6 +21,7 @@ import { Notice } from "../kit/Notice";
 import { plannedCost } from "./drumCost";
 import { Bounds, OrSpreadIt, Starters } from "./ScaleFacts";
 import { ChangeLines, type ChangeLinesProps } from "./ChangeLines";
+import { inText } from "@/formats/grammar";
 
 interface ScaleResultProps extends ChangeLinesProps {
   readonly view: BookView;
@@ -138,7 +139,7 @@ const OverSeveral = ({
               {part.lines
                 .map(
                   (line) =>
-                    `${sayStock(line.amount, line.unit, units)} ${findIngredient(line.ingredient).name.toLowerCase()}`,
+                    `${sayStock(line.amount, line.unit, units)} ${inText(findIngredient(line.ingredient).name)}`,
                 )
                 .join(", ")}
               ; {formatNumber(part.fillShare * 100, 2)} % full
@@ -216,7 +217,7 @@ export const ScaleResult = ({ view, recipe, scaled, split, draft, onChange, prob
         <Notice
           key={instead}
           tone="plain"
-          title={`${findIngredient(use).name} in place of ${findIngredient(instead).name.toLowerCase()}`}
+          title={`${findIngredient(use).name} in place of ${inText(findIngredient(instead).name)}`}
         >
           {changes}
         </Notice>

@@ -13,6 +13,7 @@ import { WaterNeed } from "./WaterNeed";
 import { useScale, type Scaling } from "./useScale";
 import type { ScaleStart } from "./scaleDraft";
 import { ScaleChoices } from "./ScaleChoices";
+import { inText } from "@/formats/grammar";
 
 interface ScaleSheetProps {
   readonly view: BookView;
@@ -71,7 +72,7 @@ export const ScaleSheet = ({ view, recipeKey, recipe, start, onClose }: ScaleShe
       wide
       open
       onClose={onClose}
-      title={`Scale: ${recipe.shortName.toLowerCase()}`}
+      title={`Scale: ${inText(recipe.shortName)}`}
       lead={`${recipe.school.name}. ${recipe.school.stance}`}
       foot={<ScaleFoot view={view} recipeKey={recipeKey} scaling={scaling} />}
     >

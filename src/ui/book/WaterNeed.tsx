@@ -5,6 +5,7 @@ import type { ScaledRecipe } from "@/core/recipe/scale";
 import { waterInAll } from "@/core/recipe/waterInAll";
 import { sayDilution, sayVolume } from "@/formats/amounts";
 import type { BookView } from "@/services/book";
+import { inText } from "@/formats/grammar";
 
 /** All the water that a batch asks for, from the brew to the last rinsing, beside what is set aside. */
 export const WaterNeed = ({
@@ -27,7 +28,7 @@ export const WaterNeed = ({
       Water in all: <span className="reading font-semibold">{sayVolume(totalL, units)}</span>
       {brewL > 0 ? `, ${sayVolume(brewL, units)} to brew` : ""}
       {rate && thinL > 0
-        ? `, ${sayVolume(thinL, units)} to dilute it all at ${sayDilution(rate.partsWater.default)} (${findUse(rate.use).name.toLowerCase()})`
+        ? `, ${sayVolume(thinL, units)} to dilute it all at ${sayDilution(rate.partsWater.default)} (${inText(findUse(rate.use).name)})`
         : ""}
       , {sayVolume(rinseL, units)} to rinse. Set aside to stand: {asideL > 0 ? sayVolume(asideL, units) : "none"}.{" "}
       {known.length === 0

@@ -5,6 +5,7 @@ import { handsMin } from "@/core/choose/byGoal";
 import { batchCost } from "@/core/money/batchCost";
 import { scaleRecipe, type ScaledRecipe } from "@/core/recipe/scale";
 import type { BookView } from "@/services/book";
+import { inText } from "@/formats/grammar";
 
 type Prices = Pick<BookView, "priceMinor" | "labourMinorPerH">;
 
@@ -40,7 +41,7 @@ export function plannedCost(recipe: Recipe, scaled: ScaledRecipe, prices: Prices
     perUnitMinor: yielded > 0 ? totalMinor / yielded : null,
     unpriced: paid
       .filter(({ ingredient }) => prices.priceMinor[ingredient] === undefined)
-      .map(({ ingredient }) => findIngredient(ingredient).name.toLowerCase()),
+      .map(({ ingredient }) => inText(findIngredient(ingredient).name)),
   };
 }
 

@@ -5,6 +5,7 @@ import type { Range } from "@/core/book/range";
 import { inContentUnit, sayContentUnit, sayDilution, type UnitSystem } from "@/formats/amounts";
 import { sayMixRate } from "@/formats/fieldUnits";
 import { formatNumber } from "@/formats/numbers";
+import { inText } from "@/formats/grammar";
 
 /** Two digits are more than such a figure knows. */
 const say = (value: number) => (value < 0.0005 ? "0" : formatNumber(value, 2));
@@ -79,10 +80,10 @@ export const ContentTable = ({ content, partsWater, useName, mixLPerM2, units }:
         </tbody>
       </table>
       <p className="mt-1 text-[0.88rem] text-soft">
-        The mix is {sayDilution(partsWater)}, {useName.toLowerCase()}. Worked out from ordinary analyses and how much
-        such a process draws out; a laboratory’s figure beats it.
+        The mix is {sayDilution(partsWater)}, {inText(useName)}. Worked out from ordinary analyses and how much such a
+        process draws out; a laboratory’s figure beats it.
         {content.unknown.length > 0
-          ? ` No figures for ${content.unknown.map((id) => findIngredient(id).name.toLowerCase()).join(", ")}: left out.`
+          ? ` No figures for ${content.unknown.map((id) => inText(findIngredient(id).name)).join(", ")}: left out.`
           : ""}
       </p>
       {load ? (

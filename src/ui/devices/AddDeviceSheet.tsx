@@ -7,6 +7,8 @@ import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";
 import { SelectField, TextField } from "../kit/fields";
 import { Sheet } from "../kit/Sheet";
+import { useAddedUndo } from "../farm/useThing";
+import { told } from "../kit/told";
 
 /** Made in the browser and shown once: the farm keeps only what it hashes to. */
 function freshToken(): string {
@@ -49,6 +51,7 @@ const Shown = ({
 /** A new station or probe: what it is called, where it hangs; then its token. */
 export const AddDeviceSheet = ({ view, onClose }: { readonly view: DevicesView; readonly onClose: () => void }) => {
   const add = useDevicesAct("addDevice");
+  const added = useAddedUndo("device");
   const [name, setName] = useState("");
   const [kind, setKind] = useState<"probe" | "station">("probe");
   const [vesselId, setVesselId] = useState("");
@@ -62,7 +65,10 @@ export const AddDeviceSheet = ({ view, onClose }: { readonly view: DevicesView; 
       vesselId: kind === "station" || vesselId === "" ? null : Number(vesselId),
       token,
     };
-    if (await add.run(request)) setDone(true);
+    const answer = await add.run(request);
+    if (!answer) return;
+    told(`${name} added.`, added(answer.deviceId));
+    setDone(true);
   };
   return (
     <FormSheet

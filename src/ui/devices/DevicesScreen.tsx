@@ -14,6 +14,7 @@ import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { ShedNav } from "../shed/ShedNav";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 const AddDeviceSheet = panel(() => import("./AddDeviceSheet").then((module) => module.AddDeviceSheet));
 const LoggerSheet = panel(() => import("./LoggerSheet").then((module) => module.LoggerSheet));
@@ -123,7 +124,7 @@ const DevicePart = ({ device, view }: { readonly device: DeviceView; readonly vi
     <section aria-label={device.name} className="border-t-2 border-ink pt-3">
       <h2 className="text-xl">{device.name}</h2>
       <p className="text-soft">
-        {KINDS[device.kind]}, {device.vesselName ? `in the ${device.vesselName.toLowerCase()}` : "in the air"}
+        {KINDS[device.kind]}, {device.vesselName ? `in the ${inText(device.vesselName)}` : "in the air"}
         {device.retired ? "; removed" : ""}
       </p>
       <p className={device.quiet ? "font-semibold text-rust" : ""}>

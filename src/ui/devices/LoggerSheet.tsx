@@ -7,6 +7,7 @@ import { useDevicesAct } from "../acts/devices";
 import { Choices } from "../kit/Choices";
 import { FormSheet } from "../kit/FormSheet";
 import { SelectField, TextField } from "../kit/fields";
+import { counted } from "@/formats/grammar";
 
 interface Previewed {
   readonly text: string;
@@ -99,7 +100,7 @@ const FoundInIt = ({ preview, clock }: { readonly preview: LoggerPreview; readon
       <p>
         {preview.gaps.length === 0
           ? "No gap of more than six hours."
-          : `${preview.gaps.length} ${preview.gaps.length === 1 ? "gap" : "gaps"} of more than six hours; the first from ${at(preview.gaps[0]!.fromMs)}.`}
+          : `${counted(preview.gaps.length, { one: "# gap", other: "# gaps" })} of more than six hours; the first from ${at(preview.gaps[0]!.fromMs)}.`}
       </p>
       {preview.unread.length > 0 ? (
         <p>

@@ -6,10 +6,12 @@ import { parseNumber, readOptional } from "@/formats/numbers";
 import { useEquipmentAct } from "../acts/equipment";
 import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
+import { useAddedUndo } from "../farm/useThing";
 
 /** Something new on the wall. */
 export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const act = useEquipmentAct("addEquipment");
+  const added = useAddedUndo("equipment");
   const [kind, setKind] = useState<EquipmentKind>("pump");
   const [form, setForm] = useState({ name: "", count: "1", size: "", outlets: "", note: "" });
   const set = (change: Partial<typeof form>) => setForm({ ...form, ...change });
@@ -24,7 +26,7 @@ export const AddToolSheet = ({ onClose }: { readonly onClose: () => void }) => {
       note: form.note,
     });
     if (!answer) return;
-    told(`${form.name} hangs on the wall.`);
+    told(`${form.name} hangs on the wall.`, added(answer.equipmentId));
     onClose();
   };
   const { fields } = act;

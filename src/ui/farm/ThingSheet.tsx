@@ -16,7 +16,7 @@ import { AmountField, useReadAmount } from "../measures/AmountField";
 import { SizeField } from "../measures/SizeField";
 import { useMeasures } from "../measures/measuresContext";
 import { changedFacts, factsOf, THING_FIELDS, typedOf, type Amounts, type ThingField, type Typed } from "./thingFields";
-import { useThing, useThingState } from "./useThing";
+import { useAddedUndo, useThing, useThingState } from "./useThing";
 
 /** One that is changed: as it stands. */
 export interface ThingAsItIs {
@@ -126,6 +126,7 @@ function useForm(kind: ThingKind, thing: ThingAsItIs | null, onClose: () => void
   const fresh = typedOf(kind, thing?.facts ?? null, amounts);
   const [typed, setTyped] = useState<Typed>(() => ({ ...fresh, ...draft?.value }));
   const saving = useThing(kind);
+  const added = useAddedUndo(kind);
   const type = (fact: string, text: string) => {
     const next = { ...typed, [fact]: text };
     setTyped(next);
@@ -133,12 +134,15 @@ function useForm(kind: ThingKind, thing: ThingAsItIs | null, onClose: () => void
   };
   const submit = async (another: boolean) => {
     const facts = thing ? changedFacts(kind, typed, thing.facts, amounts) : factsOf(kind, typed, null, amounts);
-    if (!(await saving.save(thing?.id ?? null, facts))) return;
+    const id = await saving.save(thing?.id ?? null, facts);
+    if (id === null) return;
     drop();
     const was = thing && Object.fromEntries(Object.keys(facts).map((fact) => [fact, thing.facts[fact] ?? null]));
     told(
       `${typed.name ?? ""} ${thing ? "saved" : "added"}.`,
-      undoOffer(thing && was && Object.keys(was).length > 0 ? () => saving.save(thing.id, was as ThingFacts) : null),
+      thing === null
+        ? added(id)
+        : undoOffer(was && Object.keys(was).length > 0 ? () => saving.save(id, was as ThingFacts) : null),
     );
     if (another) setTyped({ ...typed, name: "" });
     else onClose();

@@ -9,6 +9,7 @@ import { NumberField, SelectField, TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { SizeField } from "../measures/SizeField";
 import { useMeasures } from "../measures/measuresContext";
+import { useUndo } from "../acts/undo";
 
 interface PlotForm {
   name: string;
@@ -27,6 +28,7 @@ const USUAL_WIDTH = { metric: "1.2", us: "4" } as const;
 /** A new bed, row or strip. */
 export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const add = useFieldAct("addPlot");
+  const undo = useUndo();
   const { units } = useMeasures();
   const { register, handleSubmit, control } = useForm<PlotForm>({
     defaultValues: {
@@ -53,7 +55,7 @@ export const AddPlotSheet = ({ onClose }: { readonly onClose: () => void }) => {
       harvestOn: form.harvestOn === "" ? null : form.harvestOn,
     });
     if (!answer) return;
-    told(`${form.name} is on the plan.`);
+    told(`${form.name} is on the plan.`, undo({ kind: "bed-shape", id: answer.shapeId }));
     onClose();
   });
   return (

@@ -24,6 +24,7 @@ import { PatchTests } from "./PatchTests";
 import { SmellFirst } from "./SmellFirst";
 import type { Applying } from "./useApply";
 import { HowMuch, WhatAndHow } from "./WhatGoesOn";
+import { counted } from "@/formats/grammar";
 
 interface ApplyPanelProps {
   readonly applying: Applying;
@@ -158,12 +159,13 @@ const Cards = ({ applying }: { readonly applying: Applying }) => {
       >
         {[1, 2, 3, 4, 5, 6].map((count) => (
           <option key={count} value={count}>
-            {count === 1 ? "one person" : `${count} people`}
+            {counted(count, { one: "one person", other: "# people" })}
           </option>
         ))}
       </SelectField>
       <Button disabled={!plan} onClick={() => window.print()}>
-        <Printer aria-hidden className="size-5" /> {applying.people === 1 ? "Print card" : "Print the cards"}
+        <Printer aria-hidden className="size-5" />{" "}
+        {counted(applying.people, { one: "Print card", other: "Print the cards" })}
       </Button>
     </div>
   );

@@ -8,6 +8,7 @@ import { TextArea } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { told } from "../kit/told";
 import { sentAt, WhenChoice, type When } from "../kit/WhenChoice";
+import { inText } from "@/formats/grammar";
 
 export type Dose = PlotPage["doses"][number];
 
@@ -44,7 +45,7 @@ export const DoseSheet = ({ dose, clock, nowMs, onClose }: DoseSheetProps) => {
   };
   return (
     <FormSheet
-      title={`Correct ${dose.storeLabel.toLowerCase()}`}
+      title={`Correct ${inText(dose.storeLabel)}`}
       act={wrong === "never" ? "It never went on" : "Change the date"}
       busy={act.busy}
       error={act.error}

@@ -9,6 +9,7 @@ import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { Link } from "../kit/Link";
 import { told } from "../kit/told";
+import { useUndo } from "../acts/undo";
 
 interface ElsewhereSheetProps {
   readonly before: PlotView | null;
@@ -20,11 +21,16 @@ interface ElsewhereSheetProps {
 /** Names something that lies nowhere on the plan, or names it anew, or puts it away. */
 export const ElsewhereSheet = ({ before, was, onClose }: ElsewhereSheetProps) => {
   const act = useFieldAct("setElsewhere");
+  const undo = useUndo();
   const [kind, setKind] = useState<ElsewhereKind>(was);
   const [name, setName] = useState(before?.name ?? "");
   const send = async (putAway: boolean) => {
-    if (!(await act.run({ plotId: before?.id ?? null, name, kind, putAway }))) return;
-    told(putAway ? `${name} is put away; its records stay.` : `${name} saved.`);
+    const answer = await act.run({ plotId: before?.id ?? null, name, kind, putAway });
+    if (!answer) return;
+    told(
+      putAway ? `${name} is put away; its records stay.` : `${name} saved.`,
+      undo({ kind: "bed-shape", id: answer.shapeId }),
+    );
     onClose();
   };
   return (

@@ -15,6 +15,7 @@ import type { Poured } from "./plan/poured";
 import { Elsewhere } from "./Elsewhere";
 import type { ApplyStart } from "./useChoice";
 import { ChooseBy, WithChosen } from "./ChosenPlots";
+import { counted } from "@/formats/grammar";
 
 const ApplySide = part("Apply", () => import("./ApplySide").then((module) => module.ApplySide));
 const AddPlotSheet = panel(() => import("./AddPlotSheet").then((module) => module.AddPlotSheet));
@@ -219,7 +220,7 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
           href="#apply"
           className="sticky bottom-14 z-20 -mx-4 mt-3 grid min-h-12 place-items-center border-y-2 border-ink bg-marigold-wash font-semibold md:hidden"
         >
-          {chosen.size === 1 ? "One bed" : `${chosen.size} beds`} chosen: to the loads
+          {counted(chosen.size, { one: "One bed chosen: to the loads", other: "# beds chosen: to the loads" })}
         </a>
       ) : null}
     </>

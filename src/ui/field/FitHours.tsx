@@ -3,6 +3,7 @@ import { MOST_HANDS, workWindows, type WorkWindow } from "@/core/apply/workWindo
 import { clockTime, sayDuration, sayMoment } from "@/formats/times";
 import { sayBand } from "../drawings/bandWords";
 import type { Applying } from "./useApply";
+import { counted } from "@/formats/grammar";
 
 const SHOWN = 3;
 
@@ -10,7 +11,7 @@ const SHOWN = 3;
 function sayHands({ tooLate, people, hours }: WorkWindow): string {
   if (tooLate) return "the liquid is over by then";
   if (people > MOST_HANDS) return `not all of it can be done in these ${sayDuration(hours)}`;
-  return people <= 1 ? "one person gets it done" : `it takes ${people} people`;
+  return counted(Math.max(1, people), { one: "one person gets it done", other: "it takes # people" });
 }
 
 /** The next hours fit for it, and how many hands it takes to be done in them. */

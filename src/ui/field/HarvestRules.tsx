@@ -9,6 +9,7 @@ import { Button } from "../kit/Button";
 import { NumberField, TextField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
 import { Sheet } from "../kit/Sheet";
+import { useUndo } from "../acts/undo";
 
 const TITLES: Readonly<Record<Carried, string>> = {
   "dung": "Dung",
@@ -19,6 +20,7 @@ const TITLES: Readonly<Record<Carried, string>> = {
 
 const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: FieldView["rules"] }) => {
   const act = useFieldAct("setHarvestRule");
+  const undo = useUndo();
   const own = rules.find((rule) => rule.hazard === hazard);
   const stands = own ?? DEFAULT_RULES[hazard];
   const [touching, setTouching] = useState(String(stands.touchingD));
@@ -27,8 +29,8 @@ const Rule = ({ hazard, rules }: { readonly hazard: Carried; readonly rules: Fie
   const keep = async () => {
     const touchingD = parseNumber(touching);
     const clearD = parseNumber(clear);
-    if (await act.run({ hazard, touchingD: touchingD ?? NaN, clearD: clearD ?? NaN, source }))
-      told("Saved. It counts from now on.");
+    const answer = await act.run({ hazard, touchingD: touchingD ?? NaN, clearD: clearD ?? NaN, source });
+    if (answer) told("Saved. It counts from now on.", undo({ kind: "harvest-rule", id: answer.ruleId }));
   };
   return (
     <section aria-label={TITLES[hazard]} className="grid gap-3 border-b border-line pb-4">

@@ -11,6 +11,7 @@ import { sayWithout } from "@/words/allocation";
 import { speechOf } from "@/words/speech";
 import type { Stop } from "./PourList";
 import type { Applying } from "./useApply";
+import { counted, listed } from "@/formats/grammar";
 
 /** Gloves for all of it; more where it lands on leaves or carries what makes ill. */
 const gearOf = ({ choice }: Applying): readonly string[] => [
@@ -99,9 +100,9 @@ const Card = ({ applying, stops, nth, of }: JobCardProps & { readonly nth: numbe
   const loads = of === 1 ? plan.loads : null;
   const haul = !isCarried(tool.kind) || !loads ? null : sayHaul(haulOf(loads), tool.kind, units);
   return (
-    <article aria-label={of === 1 ? "Job card" : `Job card ${nth} of ${of}`} className="break-after-page">
+    <article aria-label={counted(of, { one: "Job card", other: `Job card ${nth} of #` })} className="break-after-page">
       <h1 className="text-2xl">
-        {applying.blendFirst ? applying.blendFirst.map(({ label }) => label).join(" and ") : store.label}
+        {applying.blendFirst ? listed(applying.blendFirst.map(({ label }) => label)) : store.label}
         {of > 1 ? `, card ${nth} of ${of}` : ""}
       </h1>
       <p>

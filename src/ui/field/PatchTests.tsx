@@ -9,6 +9,7 @@ import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
 import type { Applying } from "./useApply";
+import { undoOffer, useUndo } from "../acts/undo";
 
 const HOUR_MS = 3_600_000;
 
@@ -17,9 +18,14 @@ const RESULT_WORDS = { clear: "clear, no marks", marked: "marks on the leaves" }
 /** One patch test, and what it shows once somebody has looked. */
 const Test = ({ test, nowMs }: { readonly test: PatchTestView; readonly nowMs: number }) => {
   const act = useFieldAct("seePatchTest");
+  const undo = useUndo();
   const see = async (result: "clear" | "marked" | "dropped") => {
-    if (!(await act.run({ patchTestId: test.id, result, note: "" }))) return;
-    told(result === "dropped" ? "The patch test is taken back." : `Patch test: ${RESULT_WORDS[result]}.`);
+    const answer = await act.run({ patchTestId: test.id, result, note: "" });
+    if (!answer) return;
+    told(
+      result === "dropped" ? "The patch test is taken back." : `Patch test: ${RESULT_WORDS[result]}.`,
+      undo({ kind: "patch-look", id: answer.lookId }),
+    );
   };
   return (
     <li className="grid gap-1 border-b border-line py-2">
@@ -52,13 +58,18 @@ export const PatchTests = ({ applying }: { readonly applying: Applying }) => {
   const { view, choice, plots, cautions } = applying;
   const { store, useId, ratio } = choice;
   const act = useFieldAct("startPatchTest");
+  const see = useFieldAct("seePatchTest", "toast");
   const [picked, setPicked] = useState<number | null>(null);
   const tests = store.patchTests.filter(({ use }) => use === useId);
   const isWanted = cautions.some((caution) => caution.code === "patch-test-first" && !caution.waiting);
   const plot = plots.find(({ id }) => id === picked) ?? plots[0];
   const start = async () => {
-    if (!plot || !(await act.run({ storeId: store.id, plotId: plot.id, useId, ratio }))) return;
-    told(`A patch of ${plot.name} is treated. Look at it after a day or two.`);
+    const answer = plot ? await act.run({ storeId: store.id, plotId: plot.id, useId, ratio }) : null;
+    if (!plot || !answer) return;
+    told(
+      `A patch of ${plot.name} is treated. Look at it after a day or two.`,
+      undoOffer(() => see.run({ patchTestId: answer.patchTestId, result: "dropped", note: "" })),
+    );
   };
   if (tests.length === 0 && !isWanted) return null;
   return (

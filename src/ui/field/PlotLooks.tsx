@@ -6,6 +6,7 @@ import type { PlotPage } from "@/services/field";
 import { sayAfter, SIGN_WORDS } from "@/words/said";
 import { Button } from "../kit/Button";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 type LookOf = PlotPage["looks"][number];
 
@@ -50,7 +51,7 @@ const Pictures = ({ page }: { readonly page: PlotPage }) => {
 
 const saySigns = ({ signs, note }: LookOf): string =>
   [
-    ...SIGN_IDS.flatMap((id) => (signs[id] ? [`${SIGN_WORDS[id].toLowerCase()}: ${signs[id]}`] : [])),
+    ...SIGN_IDS.flatMap((id) => (signs[id] ? [`${inText(SIGN_WORDS[id])}: ${signs[id]}`] : [])),
     ...(note ? [note] : []),
   ].join("; ");
 
@@ -68,8 +69,8 @@ export const PlotLooks = ({ page }: { readonly page: PlotPage }) => {
       </h2>
       {lookDue && dose ? (
         <p className="border-l-4 border-marigold pl-3">
-          {sayAfter(lookDue.afterD)[0]!.toUpperCase() + sayAfter(lookDue.afterD).slice(1)}{" "}
-          {dose.storeLabel.toLowerCase()}: look at {lookDue.signs.map((id) => SIGN_WORDS[id].toLowerCase()).join(", ")}.
+          {sayAfter(lookDue.afterD)[0]!.toUpperCase() + sayAfter(lookDue.afterD).slice(1)} {inText(dose.storeLabel)}:
+          look at {lookDue.signs.map((id) => inText(SIGN_WORDS[id])).join(", ")}.
         </p>
       ) : null}
       <Button className="mt-2" onClick={() => setOpen(true)}>

@@ -20,6 +20,7 @@ import { Wants } from "./Wants";
 import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
 import { panel } from "../kit/later";
+import { listed } from "@/formats/grammar";
 
 const DoseSheet = panel(() => import("./DoseSheet").then((module) => module.DoseSheet));
 const ChangePlantingSheet = panel(() => import("./PlantSheet").then((module) => module.ChangePlantingSheet));
@@ -197,7 +198,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
           ? `${inField(widthM)} by ${inField(lengthM)} ${sayFieldUnit("m", farm.units)}, ${sayArea(plot.areaM2, farm.units)}`
           : "Not on the plan"}
         {page.nearWater.length > 0
-          ? `; ${sayArea(page.treatableM2, farm.units)} of it far enough from ${page.nearWater.join(" and ")}`
+          ? `; ${sayArea(page.treatableM2, farm.units)} of it far enough from ${listed(page.nearWater)}`
           : ""}
         {plot.block ? `; group ${plot.block}` : ""}
         {plot.tags.length > 0 ? `; ${plot.tags.join(", ")}` : ""}

@@ -9,6 +9,7 @@ import { sayWithout } from "@/words/allocation";
 import { speechOf } from "@/words/speech";
 import { SmallLoads } from "./LoadDrawing";
 import type { Applying } from "./useApply";
+import { listed } from "@/formats/grammar";
 
 /** A plot of the pour in its place of the walk, with what it gets. */
 export interface Stop {
@@ -134,7 +135,7 @@ const Dry = ({ applying }: { readonly applying: Applying }) => {
     const wantedL = asked!.shares.find((share) => share.id === id)!.wantedL;
     return { id, why: `${say.volume(wantedL)} wanted; ${sayWithout(reason, say)}` };
   });
-  const barred = barredByWater.map(({ id, nearWater }) => ({ id, why: `too near to ${nearWater.join(" and ")}` }));
+  const barred = barredByWater.map(({ id, nearWater }) => ({ id, why: `too near to ${listed(nearWater)}` }));
   if (lacking.length + barred.length === 0) return null;
   return (
     <div className="mt-3">

@@ -5,7 +5,7 @@ import type { SeenStage } from "@/core/land/planting";
 import { plural } from "@/formats/numbers";
 import type { PlotView } from "@/services/field";
 import { useFieldAct } from "../acts/field";
-import { useUndo } from "../acts/undo";
+import { undoOffer, useUndo } from "../acts/undo";
 import { Choices } from "../kit/Choices";
 import { TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
@@ -64,9 +64,10 @@ export const ClearSheet = ({ plots, today, onClose }: PlotsProps) => {
   const submit = async () => {
     const plantingIds = plantingsOf(plots);
     if (!(await act.run({ plantingIds, on }))) return;
-    told(`${plural(plantingIds.length, "plot")} cleared.`, {
-      action: { label: "Undo", onClick: () => void act.run({ plantingIds, on: null }) },
-    });
+    told(
+      `${plural(plantingIds.length, "plot")} cleared.`,
+      undoOffer(() => act.run({ plantingIds, on: null })),
+    );
     onClose();
   };
   return (

@@ -12,6 +12,7 @@ import type { PlotPage } from "@/services/field";
 import { CAUSE_WORDS, NOT_PROVEN, SYMPTOM_WORDS, WANT_WORDS } from "@/words/said";
 import { SelectField } from "../kit/fields";
 import { Link } from "../kit/Link";
+import { counted, inText } from "@/formats/grammar";
 
 const SHOWN = 3;
 
@@ -21,7 +22,7 @@ const ByProgramme = ({ page }: { readonly page: PlotPage }) =>
     <ul aria-label="By your schedules">
       {page.due.slice(0, SHOWN).map(({ methodId, use, day, programmeId, step }) => (
         <li key={`${programmeId} ${step} ${day}`} className="border-b border-line py-1">
-          <b>{findRecipe(methodId).name}</b>, {USES[use].name.toLowerCase()}:{" "}
+          <b>{findRecipe(methodId).name}</b>, {inText(USES[use].name)}:{" "}
           <span className={day < page.today ? "font-semibold text-rust" : ""}>
             {day < page.today ? `late since ${sayDay(day)}` : day === page.today ? "today" : sayDay(day)}
           </span>
@@ -53,8 +54,10 @@ const ByTheBook = ({ page }: { readonly page: PlotPage }) => {
                   <Link href={`/book/${methodId}`} className="font-semibold underline">
                     {findRecipe(methodId).name}
                   </Link>
-                  , {USES[use].name.toLowerCase()} at {sayDilution(partsWater)}
-                  {lastD === null ? "" : `; last ${lastD} days ago`}
+                  , {inText(USES[use].name)} at {sayDilution(partsWater)}
+                  {lastD === null
+                    ? ""
+                    : counted(lastD, { zero: "; last today", one: "; last a day ago", other: "; last # days ago" })}
                 </li>
               ))}
           </ul>

@@ -15,6 +15,7 @@ import { Fold } from "../kit/Fold";
 import { Notice } from "../kit/Notice";
 import { SizeField } from "../measures/SizeField";
 import type { Applying } from "./useApply";
+import { inText } from "@/formats/grammar";
 
 type StoreOn = Applying["choice"]["store"];
 
@@ -112,7 +113,7 @@ export const WhatAndHow = ({ applying }: { readonly applying: Applying }) => {
       </SelectField>
       {uses.length === 0 ? (
         <Notice tone="caution" title="Not for this">
-          There is no known use of {recipe.name.toLowerCase()}. Choose something else to go there.
+          There is no known use of {inText(recipe.name)}. Choose something else to go there.
         </Notice>
       ) : (
         <Choices

@@ -20,6 +20,8 @@ import { useFieldAct } from "../acts/field";
 import { askedWater, NO_WATER, type WaterDraft } from "../water/waterDraft";
 import { partsWaterOf, useChoice, type ApplyStart, type Choice } from "./useChoice";
 import { workOut } from "./workOut";
+import { undoOffer } from "../acts/undo";
+import { counted, inText } from "@/formats/grammar";
 
 type StoreOn = FieldView["stores"][number];
 
@@ -234,10 +236,10 @@ export function useApply(view: FieldView, start: ApplyStart, chosen: ReadonlySet
       jobStep: choice.step && { jobId: choice.step.jobId, stepKey: choice.step.stepKey },
     });
     if (!answer) return;
-    const undo = () => void takeBack.run({ applicationId: answer.applicationId });
-    told(`${done.length === 1 ? done[0]!.name : `${done.length} beds`}: ${store.label.toLowerCase()} logged.`, {
-      action: { label: "Undo", onClick: undo },
-    });
+    told(
+      `${counted(done.length, { one: done[0]?.name ?? "", other: "# beds" })}: ${inText(store.label)} logged.`,
+      undoOffer(() => takeBack.run({ applicationId: answer.applicationId })),
+    );
     doing.clear();
     onDone();
   };

@@ -7,6 +7,7 @@ import type { ShelfItem } from "@/services/shed";
 import { SelectField, TickField } from "../kit/fields";
 import { AmountField } from "../measures/AmountField";
 import type { Fill } from "./useFill";
+import { inText } from "@/formats/grammar";
 
 interface FillExtrasProps {
   readonly fill: Fill;
@@ -41,7 +42,7 @@ const StandIns = ({ fill, shelf, units }: FillExtrasProps) => {
           return (
             <SelectField
               key={ingredient}
-              label={`Instead of ${findIngredient(ingredient).name.toLowerCase()}`}
+              label={`Instead of ${inText(findIngredient(ingredient).name)}`}
               value={state.swaps[ingredient] ?? ""}
               hint={used?.changes}
               onChange={(event) => swap(ingredient, event.target.value)}

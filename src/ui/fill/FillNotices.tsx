@@ -16,6 +16,7 @@ import { Notice } from "../kit/Notice";
 import { useMeasures } from "../measures/measuresContext";
 import type { LineDraft } from "./workOutFill";
 import { BookText } from "../kit/BookText";
+import { inText } from "@/formats/grammar";
 
 /** What a first try is made in, L. */
 const TRIAL_L = 30;
@@ -58,7 +59,7 @@ export const FillNotices = ({ recipe, making, vessel, lines, filledL, statedC }:
     <>
       {making.made.includes(recipe.id) || recipe.family === "preparation" || vessel.volumeL <= TRIAL_L ? null : (
         <Notice tone="plain" title="First time on this farm">
-          {`Nobody on this farm has strained a ${recipe.shortName.toLowerCase()} yet. Try it in ${sayVolume(TRIAL_L, units, 1)} or less, and step up once one came off well.`}
+          {`Nobody on this farm has strained a ${inText(recipe.shortName)} yet. Try it in ${sayVolume(TRIAL_L, units, 1)} or less, and step up once one came off well.`}
         </Notice>
       )}
       {heater ? (

@@ -16,6 +16,7 @@ import { isColdFor } from "./FillNotices";
 import type { FillStart } from "./recipeKey";
 import { fillRequest, mixingRequest } from "./fillRequest";
 import { useFill } from "./useFill";
+import { inText } from "@/formats/grammar";
 
 export interface FillSheetProps {
   /** Taken while the panel was open, it stays open, so that nothing typed is lost. */
@@ -82,7 +83,7 @@ export function useFilling({ vessel, making, farm, startWith, plan = null, start
     if (!answer) return;
     fill.drop();
     told(
-      `${vessel.name}: ${recipe.shortName.toLowerCase()} started.`,
+      `${vessel.name}: ${inText(recipe.shortName)} started.`,
       undoOffer(answer.batchId ? () => takeBack.run({ batchId: answer.batchId }) : null),
     );
     wait();

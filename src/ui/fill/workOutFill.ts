@@ -12,6 +12,7 @@ import { measurableOf, fieldUnit, typedAmount, type Measurable, type Measured } 
 import type { ShelfItem } from "@/services/shed";
 import { sayDomain } from "@/words/domain";
 import { speechOf } from "@/words/speech";
+import { inText } from "@/formats/grammar";
 
 /** What decides how much is made: the vessel, the shed, or an amount that the grower names. */
 export type FillSize = "vessel" | "shed" | "amount" | "depth";
@@ -67,7 +68,7 @@ export interface WorkedFill {
 /** What a recipe's amounts are counted against. */
 export function basisOf({ basis }: Recipe): { readonly word: string; readonly unit: StockUnit } {
   const { name, stockUnit } = findIngredient(basis);
-  return { word: name.toLowerCase(), unit: stockUnit };
+  return { word: inText(name), unit: stockUnit };
 }
 
 const lineKey = ({ ingredient, part }: ScaledLine) => `${ingredient}/${part}`;
@@ -117,7 +118,7 @@ function scale(draft: FillDraft): { readonly scaled: ScaledRecipe | null; readon
     const limits = size === "shed" ? shedLimits(draft) : [];
     const missing = limits.find(({ amount: held }) => held <= 0);
     if (missing)
-      return { scaled: null, problem: `The shed has no ${findIngredient(missing.ingredient).name.toLowerCase()}.` };
+      return { scaled: null, problem: `The shed has no ${inText(findIngredient(missing.ingredient).name)}.` };
     return {
       scaled: scaleRecipe({
         recipe,

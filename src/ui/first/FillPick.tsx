@@ -15,6 +15,7 @@ import type { FillPickProps } from "./fillPickProps";
 import { Line, WantedAgain } from "./FillPickLines";
 import { FirstWater } from "./FirstWater";
 import type { FirstDrum, FirstVessel } from "./firstDraft";
+import { inText } from "@/formats/grammar";
 
 const DRAWN_PX = 190;
 
@@ -144,7 +145,7 @@ export const FillPick = (props: FillPickProps) => {
           ))}
           {worked.later.map((line) => (
             <li key={`${line.ingredient}/${line.onDay}`} className="py-2 text-soft">
-              On day {line.onDay}: {findIngredient(line.ingredient).name.toLowerCase()}, {line.role}
+              On day {line.onDay}: {inText(findIngredient(line.ingredient).name)}, {line.role}
             </li>
           ))}
         </ul>
@@ -165,7 +166,7 @@ export const FillPick = (props: FillPickProps) => {
       <Standing draft={draft} onChange={onChange} />
       {vessel.volumeL > TRIAL_L && recipe.family !== "preparation" ? (
         <p className="text-[0.92rem] text-soft">
-          First time? A {sayCommonVessel("bucket").toLowerCase()} teaches you the smell, and costs less if it fails.
+          First time? A {inText(sayCommonVessel("bucket"))} teaches you the smell, and costs less if it fails.
         </p>
       ) : null}
       {fields["/fill/overrideReason"] || draft.reason !== "" ? (

@@ -19,6 +19,7 @@ import { EMPTY_DRAFT, firstRequest, workOutFirst, type FirstDraft, type FirstDru
 import { HandPick } from "./HandPick";
 import { VesselPick } from "./VesselPick";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 const ThingSheet = panel(() => import("../farm/ThingSheet").then((module) => module.ThingSheet));
 
@@ -75,7 +76,7 @@ const Sentence = ({
 }) => {
   const { vessel, things } = drum;
   const pieces = sayWhatIHave({
-    vessel: vessel && vessel.volumeL > 0 ? `${sayVolume(vessel.volumeL, units)} ${vessel.name.toLowerCase()}` : null,
+    vessel: vessel && vessel.volumeL > 0 ? `${sayVolume(vessel.volumeL, units)} ${inText(vessel.name)}` : null,
     things,
     water: draft.water === null || drum.waterL === 0 ? null : sayWaterSource(draft.water),
   });
@@ -116,7 +117,7 @@ function sayOutcome(drum: FirstDrum, view: BookView, draft: FirstDraft): string 
       : lead!.likelyH! < 48
         ? `Likely ready in ${sayLead(lead!)}.`
         : `Likely ready about ${sayDay(isoDay(new Date(readyMs), view.farm))}.`;
-  return `That makes ${recipe.name.toLowerCase()}. ${when} ${recipe.purpose}`;
+  return `That makes ${inText(recipe.name)}. ${when} ${recipe.purpose}`;
 }
 
 /** Starting it, or planning it for a day, with what keeps it from being started. */
@@ -165,7 +166,7 @@ const Foot = ({
     else goTo(step === "vessel" ? "hand" : "fill");
   };
   const gapId = useId();
-  const name = drum.option?.recipe.shortName.toLowerCase() ?? "it";
+  const name = drum.option ? inText(drum.option.recipe.shortName) : "it";
   return (
     <div className="fixed inset-x-0 bottom-14 z-20 border-t border-line bg-limewash px-5 py-3 md:sticky md:bottom-0 md:mt-6 md:flex md:items-center md:justify-end md:gap-4">
       <Refusal error={act.error} />

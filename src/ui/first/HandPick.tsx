@@ -15,6 +15,7 @@ import { VesselDrawing } from "../drawings/VesselDrawing";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import type { FirstDraft, FirstDrum } from "./firstDraft";
+import { inText } from "@/formats/grammar";
 
 const IN_SIGHT = 6;
 const OPTIONS_IN_SIGHT = 3;
@@ -129,12 +130,12 @@ function sayLacking({ lacking, lacksAir, barred, standIns }: FirstOption): {
   readonly good: boolean;
 } {
   if (barred) return { text: "not in a manure vessel", good: false };
-  const names = [...lacking.map((id) => findIngredient(id).name.toLowerCase()), ...(lacksAir ? ["air pump"] : [])];
+  const names = [...lacking.map((id) => inText(findIngredient(id).name)), ...(lacksAir ? ["air pump"] : [])];
   if (names.length > 0) return { text: `missing: ${names.join(", ")}`, good: false };
   const [swap] = standIns;
   return {
     text: swap
-      ? `all of it is here, with ${findIngredient(swap.use).name.toLowerCase()} instead of ${findIngredient(swap.instead).name.toLowerCase()}`
+      ? `all of it is here, with ${inText(findIngredient(swap.use).name)} instead of ${inText(findIngredient(swap.instead).name)}`
       : "all of it is here",
     good: true,
   };

@@ -1,9 +1,10 @@
 "use client";
 import { Sheet } from "../kit/Sheet";
 import { PLACES } from "./places";
+import { inText } from "@/formats/grammar";
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ...PLACES.map(({ key, label }) => [key, `Go to the ${label.toLowerCase()}`] as const),
+  ...PLACES.map(({ key, label }) => [key, `Go to the ${inText(label)}`] as const),
   ["v", "First vessel of the yard"],
   ["← →", "Along the vessels"],
   ["Enter", "On a vessel: what is next (log, fill, washed)"],

@@ -9,17 +9,19 @@ import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
 import { useMeasures } from "../measures/measuresContext";
+import { useAddedUndo } from "../farm/useThing";
 
 /** A place to gather from, with whose ground it is and how long it rests. */
 export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const act = useGatherAct("addForagePlace");
+  const added = useAddedUndo("gathering-place");
   const { register, handleSubmit } = useForm({
     defaultValues: { name: "", kind: "leaf-mould" as const, ground: "", permission: "", restD: "180" },
   });
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ ...form, restD: parseNumber(form.restD) as number });
     if (!answer) return;
-    told(`${form.name} saved.`);
+    told(`${form.name} saved.`, added(answer.placeId));
     onClose();
   });
   const { fields } = act;
@@ -52,6 +54,7 @@ export const AddPlaceSheet = ({ onClose }: { readonly onClose: () => void }) => 
 
 export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const act = useGatherAct("addWormBin");
+  const added = useAddedUndo("worm-bin");
   const { register, handleSubmit, control } = useForm({ defaultValues: { name: "", worms: "" } });
   const { read } = useReadAmount();
   const { units } = useMeasures();
@@ -59,7 +62,7 @@ export const AddBinSheet = ({ onClose }: { readonly onClose: () => void }) => {
   const submit = handleSubmit(async (form) => {
     const answer = await act.run({ name: form.name, wormsKg: read(form.worms, OF_KILOGRAMS) as number });
     if (!answer) return;
-    told(`${form.name} saved.`);
+    told(`${form.name} saved.`, added(answer.binId));
     onClose();
   });
   return (

@@ -12,6 +12,7 @@ import { ShedNav } from "../shed/ShedNav";
 import { BinPanel } from "./WormBins";
 import { PlacePanel } from "./Places";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 const BinSheet = panel(() => import("./WormBins").then((module) => module.BinSheet));
 const AddBinSheet = panel(() => import("./AddSheets").then((module) => module.AddBinSheet));
@@ -86,7 +87,7 @@ const WhenToGo = ({ view }: { readonly view: GatherView }) => {
 const WhatIsThere = ({ view, onPick }: { readonly view: GatherView; readonly onPick: (species: string) => void }) => (
   <section aria-label="What is there" className="mt-6">
     <h2 className="text-xl">There in {view.season}</h2>
-    {view.inSeason.length > 0 ? <p className="text-soft">Besides: {view.inSeason.join(", ").toLowerCase()}.</p> : null}
+    {view.inSeason.length > 0 ? <p className="text-soft">Besides: {inText(view.inSeason.join(", "))}.</p> : null}
     <p className="text-soft">Touch what you picked; ▲ has something to mind, said there.</p>
     <div className="mt-2 grid gap-x-10 gap-y-5 md:grid-cols-2">
       {view.groups.map((group) => (

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { Button } from "../kit/Button";
 import { sayClock, useNow } from "../kit/Countdown";
+import { counted } from "@/formats/grammar";
 
 /** Worms flee the light: so long until the next layer may be scraped off. */
 const LIGHT_MIN = 8;
@@ -30,7 +31,7 @@ export const LightTimer = () => {
       <p>
         Heap it up under a lamp. Worms go down; after {LIGHT_MIN} minutes the top centimetre is clean. Scrape it off,
         wait, scrape again.
-        {rounds > 0 ? ` ${rounds} ${rounds === 1 ? "layer" : "layers"} so far.` : ""}
+        {counted(rounds, { zero: "", one: " # layer so far.", other: " # layers so far." })}
       </p>
       {fromMs === null ? (
         <Button onClick={() => setFromMs(Date.now())}>The lamp is on</Button>

@@ -18,6 +18,7 @@ import {
 import { CAUTIONS, type CautionId } from "@/core/book/cautions";
 import { CAUTIONS_SHOWN } from "@/core/safety/cautionsFor";
 import { BookText } from "./BookText";
+import { counted } from "@/formats/grammar";
 
 /** A picture for each caution, understood without reading; on screens, cards and labels alike. */
 export const CAUTION_ICONS: Partial<Record<CautionId, LucideIcon>> = {
@@ -73,7 +74,7 @@ export const Cautions = ({ cautions }: { readonly cautions: readonly CautionId[]
       {rest.length > 0 ? (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            {rest.length === 1 ? "One more safety note" : `${rest.length} more safety notes`}
+            {counted(rest.length, { one: "One more safety note", other: "# more safety notes" })}
           </summary>
           <ul className="grid gap-2">
             {rest.map((caution) => (

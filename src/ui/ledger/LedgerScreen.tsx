@@ -9,6 +9,7 @@ import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
 import { sureCosts } from "@/words/said";
 import { CostMeasure } from "./CostMeasure";
+import { counted, inText } from "@/formats/grammar";
 
 const OUTCOME = {
   "running": "still running",
@@ -93,9 +94,8 @@ const PlotRow = ({
           {plot.applications.map((made) => (
             <li key={made.applicationId} className="flex justify-between gap-3 py-0.5">
               <span>
-                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of{" "}
-                {made.storeLabel.toLowerCase()} at {sayDilution(made.partsWater)},{" "}
-                {findUse(made.useId).name.toLowerCase()}
+                {dayMonth(new Date(made.atMs), view.farm)}: {sayVolume(made.mixL, units)} of {inText(made.storeLabel)}{" "}
+                at {sayDilution(made.partsWater)}, {inText(findUse(made.useId).name)}
               </span>
               <span className="reading whitespace-nowrap">{sayMoney(made.costMinor, currency)}</span>
             </li>
@@ -168,7 +168,9 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
         </ul>
         {view.plots.length === 0 ? <p className="mt-2 text-soft">No bed is drawn yet.</p> : null}
         {untouched > 0 ? (
-          <p className="mt-2 text-soft">{untouched === 1 ? "One bed got" : `${untouched} beds got`} nothing so far.</p>
+          <p className="mt-2 text-soft">
+            {counted(untouched, { one: "One bed got nothing so far.", other: "# beds got nothing so far." })}
+          </p>
         ) : null}
       </section>
     </div>

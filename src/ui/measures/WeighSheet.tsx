@@ -12,6 +12,8 @@ import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "./AmountField";
 import { useMeasures } from "./measuresContext";
+import { undoOffer } from "../acts/undo";
+import { inText } from "@/formats/grammar";
 
 interface WeighForm {
   /** What it holds is weighed; or a line is drawn where so much stands in it. */
@@ -27,7 +29,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
   const undo = useShedAct("takeBackWeighing", "toast");
   const takeBack = async (measure: string, ingredientId: string, name: string) => {
     if (!(await undo.run({ measure, ingredientId }))) return;
-    told(`The last weighing of ${measure} of ${name.toLowerCase()} counts no more.`);
+    told(`The last weighing of ${measure} of ${inText(name)} counts no more.`);
   };
   return (
     <ul className="divide-y divide-line border-y border-line">
@@ -36,7 +38,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
         return (
           <li key={`${measure} ${ingredientId}`} className="flex flex-wrap items-center justify-between gap-x-3 py-1">
             <span>
-              {measure} of {name.toLowerCase()}
+              {measure} of {inText(name)}
             </span>
             <span className="flex items-center gap-1">
               <span className="reading">
@@ -48,7 +50,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
               <Button
                 variant="quiet"
                 disabled={undo.busy}
-                aria-label={`Take the last weighing back: ${measure} of ${name.toLowerCase()}`}
+                aria-label={`Take the last weighing back: ${measure} of ${inText(name)}`}
                 onClick={() => void takeBack(measure, ingredientId, name)}
               >
                 Undo
@@ -64,6 +66,7 @@ const Weighed = ({ measures }: { readonly measures: readonly FarmMeasure[] }) =>
 /** What is filled in of a weighing, and its sending. */
 function useWeighing(of: IngredientId) {
   const act = useShedAct("weighMeasure");
+  const takeBack = useShedAct("takeBackWeighing", "toast");
   const { read } = useReadAmount();
   const { register, handleSubmit, control, setValue } = useForm<WeighForm>({
     defaultValues: { way: "weigh", measure: "handful", ingredientId: of, amount: "" },
@@ -84,7 +87,8 @@ function useWeighing(of: IngredientId) {
     told(
       marked
         ? `The line on the ${measure} is kept: type "1 ${measure}" in any amount.`
-        : `One ${measure} of ${item.name.toLowerCase()} is weighed. Weigh it again for its spread.`,
+        : `One ${measure} of ${inText(item.name)} is weighed. Weigh it again for its spread.`,
+      undoOffer(() => takeBack.run({ measure: sent.measure, ingredientId: sent.ingredientId })),
     );
     setValue("amount", "");
   });

@@ -16,6 +16,7 @@ import { MixLadder } from "./MixLadder";
 import { MixLog } from "./MixLog";
 import { StepCard } from "./StepCard";
 import { WaitPanel } from "./WaitPanel";
+import { inText } from "@/formats/grammar";
 
 /** Looked at again by itself, since another device may tick too. */
 const LOOK_AGAIN_MS = 15_000;
@@ -181,7 +182,7 @@ export const MixScreen = ({ view }: { readonly view: MixingView }) => {
           disabled={tick.busy}
           onClick={() => void send(lastDone.step.key, "undone")}
         >
-          Undo: {lastDone.step.title.toLowerCase()}
+          Undo: {inText(lastDone.step.title)}
         </Button>
       ) : null}
       <MixLog progress={progress} view={view} />

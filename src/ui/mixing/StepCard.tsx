@@ -14,6 +14,7 @@ import { AmountField, useReadAmount } from "../measures/AmountField";
 import { WeighPanel } from "../measures/WeighPanel";
 import { StepAnswers, StepChecks } from "./StepChoices";
 import { BookText } from "../kit/BookText";
+import { counted } from "@/formats/grammar";
 
 interface Said {
   readonly amount?: number | null;
@@ -164,7 +165,7 @@ export const StepCard = ({ state, units, busy, error, onDone, onRound }: StepCar
       <StepAnswers title={step.title} answers={step.answers} chosen={chosen} onChoose={setAnswer} />
       {of ? <WhatWentIn of={of} draft={draft} /> : null}
       {step.everyMin && rounds > 0 ? (
-        <p className="mt-2">Looked at {rounds === 1 ? "once" : `${rounds} times`} so far.</p>
+        <p className="mt-2">{counted(rounds, { one: "Looked at once so far.", other: "Looked at # times so far." })}</p>
       ) : null}
       <div className="mt-4">
         <Refusal error={error} />

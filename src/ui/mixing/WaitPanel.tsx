@@ -2,6 +2,7 @@
 import type { StepState } from "@/core/mixing/progress";
 import { Button } from "../kit/Button";
 import { sayClock } from "../kit/Countdown";
+import { inText } from "@/formats/grammar";
 
 /** A clock that runs between two steps. It runs from the tick, not from the screen: asleep or on another phone it goes on. */
 export const WaitPanel = ({
@@ -28,7 +29,7 @@ export const WaitPanel = ({
         <rect width={share * 100} height={4} fill="var(--marigold)" />
       </svg>
       <p className="mt-2 text-soft">
-        After {state.step.title.toLowerCase()}. {state.step.why}
+        After {inText(state.step.title)}. {state.step.why}
       </p>
       <Button wide className="mt-3 min-h-14" onClick={onSkip}>
         Skip the wait

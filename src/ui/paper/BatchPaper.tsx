@@ -8,6 +8,7 @@ import type { BatchPage } from "@/services/batch";
 import { PaperBar } from "./PaperBar";
 import { LongPage } from "./PaperSheet";
 import { RecordTable, SignHere } from "./RecordTable";
+import { inText } from "@/formats/grammar";
 
 const moment = (page: BatchPage, atMs: number): string =>
   `${fullDate(new Date(atMs), page.farm)} ${clockTime(new Date(atMs), page.farm)}`;
@@ -40,7 +41,7 @@ const Made = ({ page }: { readonly page: BatchPage }) => (
       </p>
     ) : null}
     {page.madeFrom.length > 0 ? (
-      <p>Made from {page.madeFrom.map(({ name, batchId }) => `${name.toLowerCase()}, batch ${batchId}`).join("; ")}.</p>
+      <p>Made from {page.madeFrom.map(({ name, batchId }) => `${inText(name)}, batch ${batchId}`).join("; ")}.</p>
     ) : null}
   </Section>
 );

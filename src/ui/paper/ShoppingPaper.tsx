@@ -6,6 +6,7 @@ import type { ShoppingView } from "@/services/shed";
 import { bookOption } from "../shed/ingredientOptions";
 import { LongPage } from "./PaperSheet";
 import { PaperBar } from "./PaperBar";
+import { inText } from "@/formats/grammar";
 
 const HEADS = { buy: "To buy", gather: "To gather or save", make: "To make first" } as const;
 export const TickBox = () => (
@@ -48,7 +49,7 @@ export const ShoppingPaper = ({ view, paper }: { readonly view: ShoppingView; re
                           .slice(0, 2)
                           .map(
                             ({ use, amount, inShed }, index) =>
-                              `${sayStock(amount, bookOption(use).unit, view.farm.units)} ${line.standInNames[index]?.toLowerCase()}${inShed ? " (in the shed)" : ""}`,
+                              `${sayStock(amount, bookOption(use).unit, view.farm.units)} ${inText(line.standInNames[index] ?? "")}${inShed ? " (in the shed)" : ""}`,
                           )
                           .join(", ")}
                       </span>

@@ -9,6 +9,7 @@ import type { ShedItem, ShedView } from "@/services/shed";
 import { TextField } from "../kit/fields";
 import { BY_NAME } from "./ingredientOptions";
 import { ShelfItemDrawing } from "./shelfDrawings";
+import { counted, inText } from "@/formats/grammar";
 
 const SOON_D = 14;
 
@@ -30,7 +31,12 @@ function sayItem(item: ShedItem, view: ShedView): readonly { readonly text: stri
     ...(item.reorder ? [{ text: "▲ order again", warn: true }] : []),
     ...(left !== null && left < 0 && item.heldAmount === 0 ? [{ text: "■ some expired", warn: true }] : []),
     ...(left !== null && left >= 0 && left <= SOON_D
-      ? [{ text: `▲ ${left === 0 ? "today is its last day" : `${left} day${left === 1 ? "" : "s"} left`}`, warn: true }]
+      ? [
+          {
+            text: `▲ ${counted(left, { zero: "today is its last day", one: "# day left", other: "# days left" })}`,
+            warn: true,
+          },
+        ]
       : []),
     ...(item.reserved > 0 ? [{ text: `${say(item.reserved)} reserved`, warn: false }] : []),
     ...(collecting && collecting.outlook.type === "on-day"
@@ -59,7 +65,7 @@ const Container = ({ item, view }: { readonly item: ShedItem; readonly view: She
         href={`/shed?item=${item.itemId}`}
         scroll={false}
         className="group flex w-full flex-col items-center"
-        aria-label={`${item.name}: ${amount} in ${item.lotCount} ${item.lotCount === 1 ? "lot" : "lots"}`}
+        aria-label={`${item.name}: ${amount} in ${counted(item.lotCount, { one: "# lot", other: "# lots" })}`}
       >
         <span className="flex h-32 w-full items-end justify-center border-b-[5px] border-[#8a6a44]">
           <ShelfItemDrawing item={item} />
@@ -124,7 +130,7 @@ export const IngredientShelf = ({ view }: { readonly view: ShedView }) => {
             <span key={id}>
               {index > 0 ? ", " : ""}
               <Link href={`/shed?item=${id}`} scroll={false} className="underline decoration-line underline-offset-4">
-                {INGREDIENTS[id].name.toLowerCase()}
+                {inText(INGREDIENTS[id].name)}
               </Link>
             </span>
           ))}

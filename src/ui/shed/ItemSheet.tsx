@@ -20,6 +20,7 @@ import { LedgerList } from "./LedgerList";
 import { LotRow } from "./LotRow";
 import { LotSheet, type LotAct } from "./LotSheet";
 import { panel } from "../kit/later";
+import { counted as sayCounted, inText } from "@/formats/grammar";
 
 const WeighSheet = panel(() => import("../measures/WeighSheet").then((module) => module.WeighSheet));
 const SupplySheet = panel(() => import("./SupplySheet").then((module) => module.SupplySheet));
@@ -87,7 +88,7 @@ const Facts = ({ item, units }: { readonly item: ItemView; readonly units: UnitS
           <>
             <dt className="text-soft">In its place</dt>
             <dd>
-              {item.standsIn.map(({ name, factor }) => `${formatNumber(factor, 2)} × ${name.toLowerCase()}`).join(", ")}
+              {item.standsIn.map(({ name, factor }) => `${formatNumber(factor, 2)} × ${inText(name)}`).join(", ")}
             </dd>
           </>
         ) : null}
@@ -128,7 +129,11 @@ const HowWeGetIt = ({
         {terms
           ? [
               `${terms.packName} of ${say(terms.packAmount)}${terms.packCostMinor === null ? "" : ` at ${sayMoney(terms.packCostMinor, farm.currency)}`}`,
-              terms.leadD > 0 ? `comes ${terms.leadD} days after the order` : "bought here",
+              sayCounted(terms.leadD, {
+                zero: "bought here",
+                one: "comes a day after the order",
+                other: "comes # days after the order",
+              }),
               ...(terms.reorderAt === null ? [] : [`order when below ${say(terms.reorderAt)}`]),
               ...(terms.target === null ? [] : [`collected up to ${say(terms.target)}`]),
             ].join("; ")
@@ -197,7 +202,7 @@ export const ItemSheet = ({ item, shelf, farm, today, onReceive, onClose }: Item
       open
       onClose={onClose}
       title={item.name}
-      lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${item.lots.length === 1 ? "one lot" : `${item.lots.length} lots`}; the oldest is drawn first.${item.own ? ` Counts as ${findIngredient(item.ingredientId).name.toLowerCase()}.` : ""}`}
+      lead={`${say(onHand)}${ours ? `, about ${ours}` : ""}, in ${sayCounted(item.lots.length, { one: "one lot", other: "# lots" })}; the oldest is drawn first.${item.own ? ` Counts as ${inText(findIngredient(item.ingredientId).name)}.` : ""}`}
       foot={
         <Button variant="strong" onClick={onReceive}>
           Add stock

@@ -12,6 +12,7 @@ import { Choices } from "../kit/Choices";
 import { TextField, TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { inText } from "@/formats/grammar";
 
 export type LotAct = "opened" | "place" | "waste" | "count" | "expiry" | "beans-sown" | "beans" | "vigour" | "correct";
 
@@ -207,7 +208,7 @@ export const LotSheet = (props: LotSheetProps) => {
   const { run, fields, submit, wantsAmount, onDay, setOnDay } = draft;
   return (
     <FormSheet
-      title={`${item.name}: ${TITLES[act].toLowerCase()}`}
+      title={`${item.name}: ${inText(TITLES[act])}`}
       act={ACTS[act]}
       busy={run.busy}
       error={run.error}

@@ -10,6 +10,8 @@ import { NumberField, SelectField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { useMeasures } from "../measures/measuresContext";
 import { BY_NAME } from "./ingredientOptions";
+import { useAddedUndo } from "../farm/useThing";
+import { inText } from "@/formats/grammar";
 
 const SEASONS = ["spring", "summer", "autumn", "winter"] as const;
 
@@ -21,6 +23,7 @@ const kgPerLTyped = (text: string, units: UnitSystem): number | null => {
 /** What is filled in of an ingredient of the farm, and its sending. */
 function useOwnIngredient(onClose: () => void) {
   const act = useShedAct("addOwnIngredient");
+  const added = useAddedUndo("own-ingredient");
   const { register, handleSubmit, control } = useForm({
     defaultValues: {
       name: "",
@@ -45,7 +48,7 @@ function useOwnIngredient(onClose: () => void) {
       keeping: form.keeping,
     });
     if (!answer) return;
-    told(`${form.name} can be added to stock now.`);
+    told(`${form.name} can be added to stock now.`, added(answer.ownId));
     onClose();
   });
   const { fields } = act;
@@ -69,7 +72,7 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
         label="Counts as"
         {...register("countsAs")}
         error={fields["/countsAs"]}
-        hint={`Recipes that want ${like.name.toLowerCase()} draw on it, ${like.stockUnit} for ${like.stockUnit}.`}
+        hint={`Recipes that want ${inText(like.name)} draw on it, ${like.stockUnit} for ${like.stockUnit}.`}
       >
         {BY_NAME.map((id) => (
           <option key={id} value={id}>
@@ -86,7 +89,7 @@ export const OwnIngredientSheet = ({ onClose }: { readonly onClose: () => void }
           hint={
             like.densityKgPerL === null
               ? "Empty: not known."
-              : `Empty: ${sayDensity(like.densityKgPerL, units)}, as ${like.name.toLowerCase()}.`
+              : `Empty: ${sayDensity(like.densityKgPerL, units)}, as ${inText(like.name)}.`
           }
         />
         <NumberField

@@ -17,6 +17,7 @@ import { AmountField, useReadAmount } from "../measures/AmountField";
 import { itemOptions } from "./ingredientOptions";
 import { kindsOfOrigin, provenanceOf, ProvenanceFields } from "./ProvenanceFields";
 import type { ReceiveForm } from "./receiveForm";
+import { counted } from "@/formats/grammar";
 
 const ORIGIN_OF = { bought: "bought", foraged: "foraged", saved: "home-made", made: "home-made" } as const;
 
@@ -142,7 +143,11 @@ export const ReceiveSheet = (props: ReceiveSheetProps) => {
           type="date"
           {...register("expiresOn")}
           error={fields["/expiresOn"]}
-          hint={facts.keepsD === null ? "Empty: it keeps." : `Empty: ${facts.keepsD} days.`}
+          hint={
+            facts.keepsD === null
+              ? "Empty: it keeps."
+              : counted(facts.keepsD, { one: "Empty: # day.", other: "Empty: # days." })
+          }
         />
       </div>
       <TickField label="It is open already" {...register("opened")} />

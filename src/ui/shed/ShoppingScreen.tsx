@@ -13,6 +13,7 @@ import { Button, buttonClass } from "../kit/Button";
 import { useReadAmount } from "../measures/AmountField";
 import { bookOption } from "./ingredientOptions";
 import { ShedNav } from "./ShedNav";
+import { inText } from "@/formats/grammar";
 
 const HEADS = { buy: "To buy", gather: "To gather or save", make: "To make first" } as const;
 
@@ -74,7 +75,7 @@ const Line = ({ line, view }: { readonly line: ShoppingLine; readonly view: Shop
               {line.standIns.map((standIn, index) => (
                 <li key={standIn.use} className="py-0.5">
                   <span className="reading font-semibold">{sayOf(standIn.amount, standIn.use, view)}</span>{" "}
-                  {line.standInNames[index]?.toLowerCase()}
+                  {inText(line.standInNames[index] ?? "")}
                   {standIn.inShed ? ", in the shed" : ""}
                   {standIn.costMinor === null ? "" : `, ${sayMoney(standIn.costMinor, view.farm.currency)}`}.{" "}
                   <span className="text-soft">{standIn.changes}</span>

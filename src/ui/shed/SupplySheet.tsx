@@ -9,6 +9,7 @@ import { undoOffer } from "../acts/undo";
 import { NumberField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { AmountField, useReadAmount } from "../measures/AmountField";
+import { inText } from "@/formats/grammar";
 
 /** What is filled in of how a thing is bought, and its sending. */
 function useSupply(item: ItemView, onClose: () => void) {
@@ -79,7 +80,7 @@ export const SupplySheet = ({
   const { act, fields, register, typed, submit } = useSupply(item, onClose);
   return (
     <FormSheet
-      title={`How you buy ${item.name.toLowerCase()}`}
+      title={`How you buy ${inText(item.name)}`}
       act="Save"
       busy={act.busy}
       error={act.error}

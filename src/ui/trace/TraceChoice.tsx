@@ -4,6 +4,7 @@ import type { LedgerView } from "@/services/ledger";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Link } from "../kit/Link";
+import { inText } from "@/formats/grammar";
 
 interface Choice {
   readonly id: number;
@@ -31,7 +32,7 @@ const From = ({
           ))}
         </SelectField>
       </div>
-      <Button type="submit">Trace {label.toLowerCase()}</Button>
+      <Button type="submit">Trace {inText(label)}</Button>
     </form>
   );
 

@@ -7,12 +7,13 @@ import type { Trace, TracedApplication, TracedBatch, TracedLot } from "@/service
 import { ENDED_WORDS, sayCameWith, sayCarried } from "@/words/said";
 import { Button, buttonClass } from "../kit/Button";
 import { Link } from "../kit/Link";
+import { inText } from "@/formats/grammar";
 
 const moment = (ms: number, trace: Trace) => sayMoment(new Date(ms), new Date(trace.nowMs), trace.farm);
 
 const sayLot = (lot: TracedLot, units: UnitSystem): string =>
   [
-    `${sayStock(lot.amount, lot.unit, units)} of ${lot.ingredient.toLowerCase()}`,
+    `${sayStock(lot.amount, lot.unit, units)} of ${inText(lot.ingredient)}`,
     lot.picked
       ? `${lot.picked.species}${lot.picked.place ? `, picked at ${lot.picked.place}` : ", picked"}`
       : lot.origin,
@@ -144,7 +145,7 @@ const Made = ({ made, trace }: { readonly made: TracedApplication; readonly trac
 const HEADS = {
   plot: (name: string) => `What ${name} got, and where it came from`,
   batch: (name: string) => `Where ${name} came from, and where it went`,
-  lot: (name: string) => `Where ${name.toLowerCase()} went`,
+  lot: (name: string) => `Where ${inText(name)} went`,
 } as const;
 
 /** A trace on one page, to be read, printed or taken along as a table. */

@@ -10,6 +10,7 @@ import { asItStands } from "../kit/asItStands";
 import { Button } from "../kit/Button";
 import { ChangeThing } from "../farm/ChangeThing";
 import { panel } from "../kit/later";
+import { inText } from "@/formats/grammar";
 
 const ThingSheet = panel(() => import("../farm/ThingSheet").then((module) => module.ThingSheet));
 const LevelSheet = panel(() => import("./WaterForms").then((module) => module.LevelSheet));
@@ -72,7 +73,7 @@ export const WaterPanel = ({ view, farm }: { readonly view: WatersView; readonly
               <span>
                 <span className="font-semibold">{water.name}</span>
                 <span className="block text-[0.9rem] text-soft">
-                  {sayWaterSource(water.kind).toLowerCase()}; {sayStrip(water)}
+                  {inText(sayWaterSource(water.kind))}; {sayStrip(water)}
                   {water.readMs === null ? "" : `, read ${sayDuration((view.nowMs - water.readMs) / 3_600_000)} ago`}
                   {water.leftL === null ? "" : `; about ${sayVolume(water.leftL, farm.units)} in it`}
                 </span>

@@ -7,6 +7,7 @@ import { Choices } from "../kit/Choices";
 import { SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { told } from "../kit/told";
+import { undoOffer } from "../acts/undo";
 
 interface ArrangeSheetProps {
   readonly task: RoundTask;
@@ -55,18 +56,17 @@ function useArranging(
       reason: until === null ? null : reason,
     });
     if (answer === null) return;
-    told(until === null ? `${task.title}: saved.` : `${task.title}: put off.`, {
-      action: {
-        label: "Undo",
-        onClick: () =>
-          void act.run({
-            taskKey: task.key,
-            personId: people.find(({ name }) => name === task.who)?.id ?? null,
-            until: task.putOff ? new Date(task.putOff.untilMs).toISOString() : null,
-            reason: task.putOff?.reason ?? null,
-          }),
-      },
-    });
+    told(
+      until === null ? `${task.title}: saved.` : `${task.title}: put off.`,
+      undoOffer(() =>
+        act.run({
+          taskKey: task.key,
+          personId: people.find(({ name }) => name === task.who)?.id ?? null,
+          until: task.putOff ? new Date(task.putOff.untilMs).toISOString() : null,
+          reason: task.putOff?.reason ?? null,
+        }),
+      ),
+    );
     onClose();
   };
   return { act, person, setPerson, later, setLater, at, setAt, reason, setReason, submit };

@@ -7,6 +7,7 @@ import { clockTime, type FarmClock } from "@/formats/times";
 import type { RoundDone, RoundTask } from "@/services/yard";
 import { Button, buttonClass } from "../kit/Button";
 import { TaskPicture } from "./TaskPicture";
+import { counted } from "@/formats/grammar";
 
 interface RoundListProps {
   readonly tasks: readonly RoundTask[];
@@ -204,7 +205,7 @@ export const RoundList = ({
       {tomorrow.length > 0 ? (
         <details className="mt-3">
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            Tomorrow: {tomorrow.length} {tomorrow.length === 1 ? "thing" : "things"}
+            {counted(tomorrow.length, { one: "Tomorrow: # thing", other: "Tomorrow: # things" })}
           </summary>
           <ol className={LIST}>{tomorrow.map(line)}</ol>
         </details>

@@ -11,6 +11,7 @@ import { PLATE_H } from "../drawings/timeScale";
 import { contentsOf } from "../drawings/contentsOf";
 import { VesselDrawing } from "../drawings/VesselDrawing";
 import { VesselButton } from "./YardDesk";
+import { inText } from "@/formats/grammar";
 
 interface VesselColumnProps {
   readonly vessel: YardVessel;
@@ -121,7 +122,7 @@ export const VesselColumn = (props: VesselColumnProps) => {
   const { vessel, nowMs, clock, units, pxPerM, roomForNames } = props;
   const { batch } = vessel;
   const label = batch
-    ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${batch.name.toLowerCase()} in ${sayVolume(vessel.volumeL, units)}`
+    ? `${vessel.name}: ${sayVolume(batch.filledL, units)} of ${inText(batch.name)} in ${sayVolume(vessel.volumeL, units)}`
     : `${vessel.name}: ${sayVolume(vessel.volumeL, units)}, ${vessel.status === "dirty" ? "needs washing" : "empty"}`;
   return (
     <article

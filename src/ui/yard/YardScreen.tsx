@@ -4,7 +4,7 @@ import { vesselShape } from "@/core/recipe/vesselShape";
 import { fromBase } from "@/core/quantity/units";
 import { sayTemperature, sayVolume } from "@/formats/amounts";
 import { plural } from "@/formats/numbers";
-import { clockTime, longWeekday } from "@/formats/times";
+import { clockTime, longWeekday, weekday } from "@/formats/times";
 import type { YardVessel, YardView } from "@/services/yard";
 import { briefOf } from "../batch/briefOf";
 import { buttonClass } from "../kit/Button";
@@ -39,7 +39,7 @@ const FitHours = ({ yard }: { readonly yard: YardView }) => {
         {next.map((band) => (
           <li key={band.fromMs} className="flex gap-2 py-0.5">
             <span className="reading w-[7.6rem] shrink-0">
-              {longWeekday(new Date(band.fromMs), clock).slice(0, 3)} {clockTime(new Date(band.fromMs), clock)}–
+              {weekday(new Date(band.fromMs), clock)} {clockTime(new Date(band.fromMs), clock)}–
               {clockTime(new Date(band.toMs), clock)}
             </span>
             <span className="text-soft">{sayBand(band)}</span>

@@ -11,6 +11,7 @@ import { useRefreshing } from "../frame/useRefreshing";
 import { told } from "../kit/told";
 import { useYardKeys } from "./useYardKeys";
 import type { YardHands, YardPage } from "./yardHands";
+import { undoOffer } from "../acts/undo";
 
 /** An open panel keeps the batch that it was opened for, so that nothing typed is lost when someone else ends it meanwhile. */
 export type OpenSheet =
@@ -28,9 +29,10 @@ function useHands(yard: YardPage, setSheet: (sheet: OpenSheet) => void) {
   const vesselOf = (vesselId: number) => yard.vessels.find(({ id }) => id === vesselId);
   const washed = async (vesselId: number) => {
     if (await clean.run({ vesselId }))
-      told(`${vesselOf(vesselId)?.name ?? "It"} is free.`, {
-        action: { label: "Undo", onClick: () => void unclean.run({ vesselId }) },
-      });
+      told(
+        `${vesselOf(vesselId)?.name ?? "It"} is free.`,
+        undoOffer(() => unclean.run({ vesselId })),
+      );
   };
   const hands: YardHands = {
     fill: (vesselId) => router.push(`/?fill=${vesselId}`, { scroll: false }),
@@ -79,13 +81,12 @@ export function useYardActs(yard: YardPage) {
     else {
       const answer = await log.run({ batchId: wanted.batchId, entry: { kind: "act", act: wanted.act } });
       if (answer)
-        told(`${task.title}. Done.`, {
-          action: {
-            label: "Undo",
-            onClick: () =>
-              void log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
-          },
-        });
+        told(
+          `${task.title}. Done.`,
+          undoOffer(() =>
+            log.run({ batchId: wanted.batchId, correctsId: answer.entryId, entry: { kind: "withdrawn" } }),
+          ),
+        );
     }
     setBusyKey(null);
   };
@@ -101,17 +102,16 @@ export function useYardActs(yard: YardPage) {
     }
     const count = washings.length + logged.length;
     if (count === 0) return;
-    told(`${plural(count, "task")} done.`, {
-      action: {
-        label: "Undo",
-        onClick: () =>
-          void (async () => {
-            for (const { batchId, entryId } of logged)
-              await log.run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } });
-            for (const vesselId of washings) await unclean.run({ vesselId });
-          })(),
-      },
-    });
+    told(
+      `${plural(count, "task")} done.`,
+      undoOffer(async () => {
+        const undone = [];
+        for (const { batchId, entryId } of logged)
+          undone.push(await log.run({ batchId, correctsId: entryId, entry: { kind: "withdrawn" } }));
+        for (const vesselId of washings) undone.push(await unclean.run({ vesselId }));
+        return undone.every((answer) => answer !== null);
+      }),
+    );
   };
   useYardKeys(yard.vessels, hands);
   useKey("n", hands.add);

@@ -6,6 +6,7 @@ import { sayDilution } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration } from "@/formats/times";
 import { speechOf, type Speech } from "../speech";
+import { counted, inText, listed } from "@/formats/grammar";
 
 /** What a liquid carries, ending "it holds". */
 export const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
@@ -56,6 +57,34 @@ function sayHour(caution: HourCaution, say: Speech): string {
   }
 }
 
+const inDays = (days: number) => counted(days, { one: "in # day", other: "in # days" });
+
+function sayBeforeHarvest(caution: Extract<ApplyCaution, { code: "hazard-before-harvest" }>): string {
+  const { plot, daysToHarvest, ruleD } = caution;
+  const rule = `${ruleD} days before harvest${caution.touchesSoil ? ", as what is eaten touches the soil" : ""}`;
+  const from = caution.ownRule ? "the farm’s own rule" : "a cautious rule until the farm sets its own by its certifier";
+  const when =
+    daysToHarvest === null
+      ? `${plot} is eaten, and nobody has said when it is harvested`
+      : daysToHarvest === 0
+        ? `${plot} is being picked`
+        : `${plot} is harvested ${inDays(daysToHarvest)}`;
+  return `It holds ${CARRIED_WORDS[caution.hazard]}, and ${when}. It stops ${rule} (${from}). Local law decides.`;
+}
+
+const saySoonAgain = ({ plot, daysAgo, everyD }: Extract<ApplyCaution, { code: "again-so-soon" }>): string =>
+  [
+    counted(daysAgo, {
+      zero: `${plot} got it today already.`,
+      one: `${plot} got it a day ago.`,
+      other: `${plot} got it # days ago.`,
+    }),
+    ...(everyD === null
+      ? []
+      : [counted(everyD, { one: "The usual is every day.", other: "The usual is every # days." })]),
+    "Too much salt, sugar and acid harms roots.",
+  ].join(" ");
+
 /** A caution against an application, in words. */
 export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric")): string {
   switch (caution.code) {
@@ -78,26 +107,15 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
         ? "It was through a hot spell. Smell it and log the result before use."
         : "Not smelled for a long time. Smell it and log the result before use.";
     case "use-unknown":
-      return `There is no known use of ${caution.method.toLowerCase()}.`;
+      return `There is no known use of ${inText(caution.method)}.`;
     case "too-strong":
       return `${sayDilution(caution.partsWater)} is stronger than the strongest usual (${sayDilution(caution.strongest)}). Patch-test first.`;
     case "hazard-on-leaves":
       return `It holds ${CARRIED_WORDS[caution.hazard]}: onto the soil only, never onto leaves. Whoever eats of ${caution.plot} can fall ill.`;
-    case "hazard-before-harvest": {
-      const rule = `${caution.ruleD} days before harvest${caution.touchesSoil ? ", as what is eaten touches the soil" : ""}`;
-      const from = caution.ownRule
-        ? "the farm’s own rule"
-        : "a cautious rule until the farm sets its own by its certifier";
-      const when =
-        caution.daysToHarvest === null
-          ? `${caution.plot} is eaten, and nobody has said when it is harvested`
-          : caution.daysToHarvest === 0
-            ? `${caution.plot} is being picked`
-            : `${caution.plot} is harvested in ${caution.daysToHarvest} days`;
-      return `It holds ${CARRIED_WORDS[caution.hazard]}, and ${when}. It stops ${rule} (${from}). Local law decides.`;
-    }
+    case "hazard-before-harvest":
+      return sayBeforeHarvest(caution);
     case "urine-too-young":
-      return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : `stored ${caution.storedD} days`}: for food that is eaten raw, as on ${caution.plot}, six months at least.`;
+      return `Its urine was ${caution.storedD === null ? "stored nobody wrote down how long" : counted(caution.storedD, { one: "stored # day", other: "stored # days" })}: for food that is eaten raw, as on ${caution.plot}, six months at least.`;
     case "undiluted-on-plants":
       return `Undiluted it burns what grows there. On plants it is never stronger than ${sayDilution(caution.strongest)}; undiluted is for bare soil, compost or char.`;
     case "patch-marked":
@@ -114,7 +132,7 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "too-cold-out":
       return sayHour(caution, say);
     case "again-so-soon":
-      return `${caution.plot} got it ${caution.daysAgo === 0 ? "today already" : `${caution.daysAgo === 1 ? "a day" : `${caution.daysAgo} days`} ago`}${caution.everyD === null ? "" : `; the usual is every ${caution.everyD} days`}. Too much salt, sugar and acid harms roots.`;
+      return saySoonAgain(caution);
     case "over-ceiling":
       return `${caution.plot} would have ${say.perArea(caution.gPerM2)} of ${BROUGHT_WORDS[caution.what]} in twelve months; ${say.perArea(caution.ceilingGPerM2)} is the most (${CEILING_WORDS[caution.source]}). Leave it out this time, or go weaker.`;
     case "hazard-indoors":
@@ -124,12 +142,12 @@ export function sayCaution(caution: ApplyCaution, say: Speech = speechOf("metric
     case "river-on-leaves":
       return `River or stream water goes onto the leaves of ${caution.plot}, which is eaten, and nobody has heated it: it can carry germs. Take rain, well or tap water, or put it on the soil.`;
     case "near-water":
-      return `${caution.plot} lies too near to ${caution.waters.join(" and ")}: what runs off it reaches the water. Nothing is put on it; local law may ask for more.`;
+      return `${caution.plot} lies too near to ${listed(caution.waters)}: what runs off it reaches the water. Nothing is put on it; local law may ask for more.`;
     case "more-than-soaks-in":
       return `${caution.plot} would get ${formatNumber(caution.lPerM2 / caution.mostLPerM2, 2)} times what a bed soaks up at once; the rest runs off. Do it in two goes.`;
     case "leaf-eaten-soon":
       return caution.daysToHarvest === null
         ? `${caution.plot}: its leaves are eaten and no harvest day is set. Sugared living brews stay off such leaves for 90 days before harvest.`
-        : `${caution.plot}: its leaves are eaten in ${caution.daysToHarvest} days. Sugared living brews stay off such leaves for 90 days before harvest; local law decides.`;
+        : `${caution.plot}: its leaves are eaten ${inDays(caution.daysToHarvest)}. Sugared living brews stay off such leaves for 90 days before harvest; local law decides.`;
   }
 }

@@ -1,4 +1,5 @@
 import type { Complaint, ComplaintCode } from "../codes";
+import { counted } from "@/formats/grammar";
 
 /** A limit in the units of its field: "5280 US gal", "40 °C", or a bare number. */
 type SayLimit = (value: number) => string;
@@ -22,7 +23,7 @@ export const COMPLAINTS: { readonly [C in ComplaintCode]: (complaint: Of<C>, lim
   "too-high": ({ limit }, say) => `At most ${say(limit)}.`,
   "wrong-form": () => "Check this field.",
   "too-long": ({ limit }) => `At most ${limit} characters.`,
-  "too-few": ({ limit }) => (limit === 1 ? "Choose at least one." : `At least ${limit}.`),
+  "too-few": ({ limit }) => counted(limit, { one: "Choose at least one.", other: "At least #." }),
   "too-many": ({ limit }) => `At most ${limit}.`,
   "none-of": ({ allowed }) => `One of ${allowed.join(", ")}.`,
   "no-date": () => "A date such as 2031-03-02.",

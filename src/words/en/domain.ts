@@ -2,6 +2,7 @@ import type { DomainErrorParams } from "@/core/errors";
 import type { Speech } from "../speech";
 import { sayFigureHint } from "./figureHints";
 import { sayFigureName } from "./figures";
+import { listedOr } from "@/formats/grammar";
 
 /** A figure in its own unit, or in the farm's where it has one for it. */
 function sayIn(value: number, unit: string, say: Speech): string {
@@ -31,7 +32,7 @@ export const DOMAIN: {
   "ratio-unreadable": ({ text }) =>
     `"${text}" is not a ratio. Write 1:500, 2 mL/L, 1 US fl oz/US gal, 0.2 % or undiluted.`,
   "ratio-ambiguous": ({ text, partsWater }, say) =>
-    `"${text}" may mean ${partsWater.map((parts) => `1:${say.number(parts, 4)}`).join(" or ")}. Write the one you mean that way: 1 part to so many of water.`,
+    `"${text}" may mean ${listedOr(partsWater.map((parts) => `1:${say.number(parts, 4)}`))}. Write the one you mean that way: 1 part to so many of water.`,
   "ratio-without-water": ({ text }) => `"${text}" has no water in it. Write "undiluted" to use it without water.`,
   "ratio-too-strong-to-be-a-mix": ({ text }) =>
     `"${text}" is 100 % or more of the mix. Write "undiluted" to use it without water.`,

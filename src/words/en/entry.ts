@@ -2,6 +2,7 @@ import { findIngredient } from "@/core/book/ingredients";
 import type { Act, MeasureKind, SignKind } from "@/core/book/words";
 import { formatNumber } from "@/formats/numbers";
 import { sayStock, sayTemperature, sayVolume, type UnitSystem } from "@/formats/amounts";
+import { inText } from "@/formats/grammar";
 
 /** Acts as a log tells them. */
 export const ACT_WORDS: Record<Act, string> = {
@@ -37,7 +38,7 @@ function sayAct({ word, numberValue, note, moved }: EntryLike, units: UnitSystem
   const what = ACT_WORDS[word as Act] ?? word;
   if (word === "fed" && moved?.itemId) {
     const { name, stockUnit } = findIngredient(moved.itemId);
-    return `Added ${sayStock(moved.amount, stockUnit, units)} ${name.toLowerCase()}`;
+    return `Added ${sayStock(moved.amount, stockUnit, units)} ${inText(name)}`;
   }
   // Entries from before that was kept in figures.
   if (word === "fed" && note) return `Added ${note}`;

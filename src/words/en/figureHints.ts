@@ -1,5 +1,6 @@
 import type { FigureHint } from "@/core/errors";
 import { sayQuantity } from "@/formats/amounts";
+import { inText } from "@/formats/grammar";
 
 type HintCode = FigureHint["code"];
 type HintOf<C extends HintCode> = Extract<FigureHint, { readonly code: C }>;
@@ -25,9 +26,9 @@ const HINTS: { readonly [C in HintCode]: (hint: HintOf<C>) => string } = {
     `"${rest}" is left over: ${sayQuantity(read)} was read before it. Remove it, or say it otherwise.`,
   "differs-in-kind": ({ read, per }) => `${sayQuantity(read)} and "per ${per}" measure different things.`,
   "which-method": ({ name, methods }) =>
-    `“${name}” may be ${methods.map((method) => `${method.name.toLowerCase()} (${method.sugar}; ${method.time})`).join(", or ")}. Say which: they are not the same.`,
+    `“${name}” may be ${methods.map((method) => `${inText(method.name)} (${method.sugar}; ${method.time})`).join(", or ")}. Say which: they are not the same.`,
   "unknown-name": ({ name, nearest, read }) =>
-    `"${name}" is no method, unit or measure that Ruchka knows${nearest === null ? "" : `; did you mean ${nearest.toLowerCase()}?`}. ${sayQuantity(read)} was read before it.`,
+    `"${name}" is no method, unit or measure that Ruchka knows${nearest === null ? "" : `; did you mean ${inText(nearest)}?`}. ${sayQuantity(read)} was read before it.`,
 };
 
 /** Why a typed figure can't be worked out, in a person's words. */

@@ -1,6 +1,7 @@
 import { findIngredient } from "@/core/book/ingredients";
 import type { FirstThing } from "@/core/choose/firstDrum";
 import type { CommonVessel } from "@/core/recipe/commonVessels";
+import { inText, listed } from "@/formats/grammar";
 
 /** A stretch of a sentence; one with a slot can be touched to change it. */
 export interface Piece {
@@ -33,11 +34,11 @@ export const sayFirstThing = ({ id, as }: FirstThing): string => THING_WORDS[id]
 
 const NAMED = 3;
 
-/** @example listed(["nettles", "grass"]); // "nettles and grass" */
-function listed(names: readonly string[]): string {
+/** The first of them by name, how many more by a count. */
+function listedFew(names: readonly string[]): string {
   const shown =
     names.length > NAMED ? [...names.slice(0, NAMED - 1), `${names.length - NAMED + 1} more things`] : names;
-  return shown.length < 2 ? (shown[0] ?? "") : `${shown.slice(0, -1).join(", ")} and ${shown.at(-1)}`;
+  return listed(shown);
 }
 
 /**
@@ -53,11 +54,11 @@ export function sayWhatIHave({
   readonly things: readonly FirstThing[];
   readonly water: string | null;
 }): readonly Piece[] {
-  const names = things.map((thing) => sayFirstThing(thing).toLowerCase());
+  const names = things.map((thing) => inText(sayFirstThing(thing)));
   const parts: Piece[] = [
     { text: vessel ?? "…", slot: "vessel" },
-    ...(names.length > 0 ? [{ text: listed(names), slot: "things" as const }] : []),
-    ...(water === null ? [] : [{ text: water.toLowerCase(), slot: "water" as const }]),
+    ...(names.length > 0 ? [{ text: listedFew(names), slot: "things" as const }] : []),
+    ...(water === null ? [] : [{ text: inText(water), slot: "water" as const }]),
   ];
   const joined = parts.flatMap((piece, index): Piece[] => {
     const joint =

@@ -3,6 +3,7 @@ import { plural } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import { sayEntry, type EntryLike } from "./entry";
 import { ENDED_WORDS, STATE_WORDS, THING_NAMES } from "./things";
+import { inText } from "@/formats/grammar";
 
 /** A line of the history as its words need it. */
 export interface HistoryTold {
@@ -19,7 +20,7 @@ const amountOf = ({ amount, unit }: HistoryTold, units: UnitSystem): string =>
   amount === null || unit === null ? "" : sayStock(Math.abs(amount), unit, units, 3);
 const withNote = (text: string, { extra }: HistoryTold): string =>
   extra.note ? `${text}: ${String(extra.note)}` : text;
-const lower = (text: string | null): string => (text ?? "").toLowerCase();
+const lower = (text: string | null): string => inText(text ?? "");
 
 const ENDED: Readonly<Record<string, string>> = ENDED_WORDS;
 const STOCK: Readonly<Record<string, string>> = { wasted: "thrown away", corrected: "corrected", counted: "counted" };
@@ -73,6 +74,16 @@ const UNDONE: Readonly<Record<string, string>> = {
   "water-read": "a chlorine strip",
   "water-level": "a water level",
   "lab": "a laboratory's figure",
+  "job": "a change of a job",
+  "schedule": "a change of a schedule",
+  "land-mark": "a change of a mark on the map",
+  "harvest-rule": "days before harvest",
+  "learning-reset": "forgetting what was learned",
+  "patch-look": "a look at a patch test",
+  "store-check": "a check of a container",
+  "keeping": "another use-by day",
+  "own-recipe": "an own version of a recipe",
+  "bed-shape": "a drawing of a bed",
 };
 const ORIGIN: Readonly<Record<string, string>> = {
   "bought": "bought",

@@ -2,6 +2,7 @@ import type { Clash } from "@/core/programme/programme";
 import type { CauseId, SymptomId } from "@/core/programme/symptoms";
 import type { WantReason } from "@/core/programme/wants";
 import { findRecipe } from "@/core/book";
+import { counted, inText } from "@/formats/grammar";
 
 /** Why a stage wants something. */
 export const WANT_WORDS: Readonly<Record<WantReason, string>> = {
@@ -54,7 +55,7 @@ export const CAUSE_WORDS: Readonly<Record<CauseId, string>> = {
   "age": "Age: the oldest leaves of many crops go yellow by themselves.",
 };
 
-const nameOf = (methodId: string): string => findRecipe(methodId).shortName.toLowerCase();
+const nameOf = (methodId: string): string => inText(findRecipe(methodId).shortName);
 
 /** What can't stay as it is in a calendar, after the day and the bed. */
 export function sayClash(clash: Clash): string {
@@ -64,8 +65,11 @@ export function sayClash(clash: Clash): string {
     case "acid-and-ash":
       return `${nameOf(clash.methods[0])} and ${nameOf(clash.methods[1])} on one day: acid and ash undo each other. Keep a week between.`;
     case "too-often":
-      return `${nameOf(clash.methodId)} twice by two schedules; the usual is every ${clash.everyD} days.`;
+      return counted(clash.everyD, {
+        one: `${nameOf(clash.methodId)} twice by two schedules. The usual is every day.`,
+        other: `${nameOf(clash.methodId)} twice by two schedules. The usual is every # days.`,
+      });
     case "before-harvest":
-      return `${nameOf(clash.methodId)} ${clash.daysToHarvest === 0 ? "while it is picked" : `${clash.daysToHarvest} days before harvest`}: it stops ${clash.ruleD} days before.`;
+      return `${nameOf(clash.methodId)} ${counted(clash.daysToHarvest, { zero: "while it is picked", one: "# day before harvest", other: "# days before harvest" })}: it stops ${clash.ruleD} days before.`;
   }
 }

@@ -6,6 +6,7 @@ import type { VerdictReason } from "@/core/judge/reasons";
 import { sayTemperature, type UnitSystem } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { sayDuration, sayForecastMoment, saySpan, type FarmClock } from "@/formats/times";
+import { afterColon, listedOr } from "@/formats/grammar";
 
 /** What the words of a reason need: the farm's units and clock, and when the batch began. */
 export interface Telling {
@@ -27,8 +28,6 @@ const BASIS_WORDS = {
 } as const;
 /** So far outside its comfort is said. */
 const OFF_C = 0.5;
-const listWords = (words: readonly string[]) =>
-  words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} or ${words[words.length - 1]}`;
 function sayWarmth(reason: Extract<VerdictReason, { code: "warmth" }>, { units }: Telling): string {
   const share = Math.round(Math.min(1.5, reason.share) * 20) * 5;
   const progress = share >= 100 ? "most are ready by now" : `it is about ${share} % of the way to ready`;
@@ -99,10 +98,10 @@ const SIGN_VERBS: Record<SignKind, string> = {
 };
 
 const SMELL_AHEAD: Readonly<Record<SmellAhead["says"], (smell: SmellAhead) => string>> = {
-  ready: ({ now, next }) => `After ${now} comes ${listWords(next)}: that is ready.`,
-  past: ({ now, next }) => `After ${now} comes ${listWords(next)}: that is past, so don't wait for it.`,
+  ready: ({ now, next }) => `After ${now} comes ${listedOr(next)}: that is ready.`,
+  past: ({ now, next }) => `After ${now} comes ${listedOr(next)}: that is past, so don't wait for it.`,
   failed: ({ now, next }) =>
-    `${listWords(next).replace(/^./, (first) => first.toUpperCase())} after ${now} would mean that it has failed.`,
+    `${listedOr(next).replace(/^./, (first) => first.toUpperCase())} after ${now} would mean that it has failed.`,
 };
 
 /** Said wherever warming is. */
@@ -191,13 +190,13 @@ const REASONS: Words = {
   "ph-stuck": (reason, telling) =>
     `pH still ${formatNumber(reason.ph)} after ${formatNumber(reason.days, 2)} days, and not for cold (${sayTemperature(reason.meanC, telling.units)}). Check the meter; then add culture and half the sugar again, and close it.`,
   "not-done": (reason) =>
-    `Not logged: ${`${reason.text[0]!.toLowerCase()}${reason.text.slice(1)}`} (day ${Math.round(reason.dueH / 24)}). Without it this is not what its recipe makes${reason.untilH === null ? "" : `, and after day ${Math.round(reason.untilH / 24)} it is too late for it`}. If it was done, log it with its day.`,
+    `Not logged: ${afterColon(reason.text)} (day ${Math.round(reason.dueH / 24)}). Without it this is not what its recipe makes${reason.untilH === null ? "" : `, and after day ${Math.round(reason.untilH / 24)} it is too late for it`}. If it was done, log it with its day.`,
   "too-young": (reason) =>
     reason.byPh
       ? `Only ${formatNumber(reason.days, 2)} days old: read the pH again at ${reason.minimumDays} days before you trust it.`
       : `Only ${formatNumber(reason.days, 2)} days old: it takes ${reason.minimumDays} at least. Look and smell again then.`,
   "sign": (reason) => `${SIGN_VERBS[reason.kind]} ${reason.word}: ${reason.because}.`,
-  "sign-missing": (reason) => `No sign yet that it is ready. Look for: ${listWords(reason.words)}.`,
+  "sign-missing": (reason) => `No sign yet that it is ready. Look for: ${listedOr(reason.words)}.`,
   "ph-at-odds": (reason) =>
     `pH ${formatNumber(reason.one, 3)}, then ${formatNumber(reason.other, 3)}: one is wrong. Rinse the meter, measure again halfway down, cross out the wrong one.`,
   "signs-disagree": (reason) => `The signs disagree (${reason.one}, then ${reason.other}). Try again in a few hours.`,

@@ -4,6 +4,7 @@ import type { VerdictState } from "@/core/judge/verdictState";
 import { sayTemperature } from "@/formats/amounts";
 import { sayForecastMoment } from "@/formats/times";
 import { atHour, type Telling } from "./reasons";
+import { inText } from "@/formats/grammar";
 
 const STATE_WORDS: Record<VerdictState, string> = {
   early: "Too early",
@@ -16,7 +17,7 @@ const STATE_WORDS: Record<VerdictState, string> = {
 };
 
 /** What a batch was judged when it was closed, within a sentence. @example sayVerdict("early"); // "too early" */
-export const sayVerdict = (state: VerdictState): string => STATE_WORDS[state].toLowerCase();
+export const sayVerdict = (state: VerdictState): string => inText(STATE_WORDS[state]);
 
 /** The verdict's heading: what failed for good, and what is held back until the doubt is settled, are told apart. */
 export const sayState = ({ state, spoilt }: Pick<Verdict, "state" | "spoilt">): string =>

@@ -50,6 +50,10 @@ export const FIELD_SOURCES: readonly Source[] = [
     subject: "shape.name",
     word: "if(shape.put_away, 'away', 'drawn')",
     plotId: "shape.plot_id",
+    undo: {
+      kind: "bed-shape",
+      when: "shape.id = (select max(latest.id) from plot_shape latest left join taken_back slip on slip.kind = 'bed-shape' and slip.row_id = latest.id where latest.plot_id = shape.plot_id and slip.row_id is null)",
+    },
   },
   {
     code: "looked-at-bed",
@@ -73,6 +77,7 @@ export const FIELD_SOURCES: readonly Source[] = [
     id: "programme.id",
     subject: "programme.name",
     word: "if(programme.put_away, 'away', 'saved')",
+    undo: { kind: "schedule" },
   },
   {
     code: "job",
@@ -83,5 +88,6 @@ export const FIELD_SOURCES: readonly Source[] = [
     id: "job.id",
     subject: "job.name",
     word: "if(job.put_away, 'away', 'saved')",
+    undo: { kind: "job" },
   },
 ];

@@ -122,5 +122,6 @@ export const MAKING_SOURCES: readonly Source[] = [
     id: "version.id",
     subject: "version.method_id",
     word: "version.version_no",
+    undo: { kind: "own-recipe" },
   },
 ];

@@ -56,6 +56,7 @@ export const STOCK_SOURCES: readonly Source[] = [
     id: "seen.id",
     subject: "store.label",
     word: "seen.kind",
+    undo: { kind: "store-check" },
     batchId: "store.batch_id",
   },
   {

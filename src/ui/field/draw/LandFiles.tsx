@@ -6,16 +6,26 @@ import { plural } from "@/formats/numbers";
 import { useFieldAct } from "../../acts/field";
 import { Button, buttonClass } from "../../kit/Button";
 import { Refusal } from "../../kit/Refusal";
+import { useUndo } from "../../acts/undo";
 
 /** The land as GeoJSON, out and in. */
 export const LandFiles = () => {
   const act = useFieldAct("importLand");
+  const undo = useUndo();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
     const answer = await act.run({ text: await file.text(), fileName: file.name.slice(0, 100) });
     if (input.current) input.current.value = "";
-    if (answer) told(`${plural(answer.plots, "plot")} and ${plural(answer.marks, "mark")} drawn in.`);
+    if (!answer) return;
+    const { shapeIds, markRowIds } = answer;
+    told(
+      `${plural(shapeIds.length, "plot")} and ${plural(markRowIds.length, "mark")} drawn in.`,
+      undo(
+        ...shapeIds.map((id) => ({ kind: "bed-shape" as const, id })),
+        ...markRowIds.map((id) => ({ kind: "land-mark" as const, id })),
+      ),
+    );
   };
   return (
     <div className="grid gap-2">

@@ -18,10 +18,12 @@ import { usePlanZoom } from "../plan/usePlanZoom";
 import { draftOf, kept } from "./draft";
 import { LandCanvas, type Hand } from "./LandCanvas";
 import { LandFiles } from "./LandFiles";
+import { PutAwayBeds } from "./PutAwayBeds";
 import { ManyBeds } from "./ManyBeds";
 import { MarkPanel } from "./MarkPanel";
 import { PickedPanel } from "./PickedPanel";
 import { useDraft, type Drawing } from "./useDraft";
+import { useUndo } from "../../acts/undo";
 
 type Tab = "pick" | "bed" | "many" | "mark";
 /** Ground beyond what is drawn, to draw on, m. */
@@ -45,11 +47,15 @@ function useDrawKeys({ step, undo, redo }: Drawing): void {
 /** Keeps what was drawn, or says what stands against it. */
 const Keeping = ({ drawing }: { readonly drawing: Drawing }) => {
   const act = useFieldAct("drawLand");
+  const undo = useUndo();
   const keep = async () => {
     const answer = await act.run(drawing.toSend);
     if (!answer) return;
     drawing.goOnFrom(kept(drawing.draft, drawing.toSend.plots, answer.plotIds));
-    told(`${plural(drawing.changes, "change")} kept.`);
+    told(
+      `${plural(drawing.changes, "change")} kept.`,
+      undo(...(answer.shapeIds ?? []).map((id) => ({ kind: "bed-shape" as const, id }))),
+    );
   };
   const wrong = Object.values(act.fields)[0];
   return (
@@ -200,6 +206,7 @@ export const LandScreen = ({ view }: { readonly view: FieldView }) => {
           onPick={() => take("pick")}
         />
         <Keeping drawing={drawing} />
+        <PutAwayBeds putAway={view.putAway} />
         <LandFiles />
       </aside>
     </div>

@@ -10,6 +10,9 @@ import { Button } from "../../kit/Button";
 import { SelectField, TextField } from "../../kit/fields";
 import { Refusal } from "../../kit/Refusal";
 import { SizeField } from "../../measures/SizeField";
+import { useUndo } from "../../acts/undo";
+import { told } from "../../kit/told";
+import { counted } from "@/formats/grammar";
 
 const KIND_WORDS: Readonly<Record<MarkKind, string>> = {
   "well": "well",
@@ -30,6 +33,7 @@ interface MarkPanelProps {
 /** The mark in hand, what is typed of it, and its keeping. */
 function useMark(units: UnitSystem, line: readonly Point[], onLine: MarkPanelProps["onLine"]) {
   const act = useFieldAct("setMark");
+  const undo = useUndo();
   const [chosen, setChosen] = useState<LandMark | null>(null);
   const [kind, setKind] = useState<MarkKind>("stream");
   const [name, setName] = useState("");
@@ -50,7 +54,9 @@ function useMark(units: UnitSystem, line: readonly Point[], onLine: MarkPanelPro
       bufferM: valueInField(buffer, "m", units) ?? NaN,
       putAway: isPutAway,
     });
-    if (answer) choose(null);
+    if (!answer) return;
+    told(isPutAway ? `${name} is put away.` : `${name} saved.`, undo({ kind: "land-mark", id: answer.rowId }));
+    choose(null);
   };
   const turnInto = (next: MarkKind) => {
     setKind(next);
@@ -115,11 +121,11 @@ export const MarkPanel = ({ marks, units, line, onLine }: MarkPanelProps) => {
       ) : null}
       <MarkFields mark={mark} />
       <p className={line.length === 0 ? "font-semibold" : "text-soft"} role="status">
-        {line.length === 0
-          ? "Tap the plan where it is; along its course for what runs."
-          : line.length === 1
-            ? "One place. Tap on for what runs."
-            : `A line through ${line.length} places.`}
+        {counted(line.length, {
+          zero: "Tap the plan where it is; along its course for what runs.",
+          one: "One place. Tap on for what runs.",
+          other: "A line through # places.",
+        })}
         {act.fields["/line"] ? ` ${act.fields["/line"]}` : ""}
       </p>
       {line.length > 0 ? (

@@ -10,6 +10,7 @@ import { SizeField } from "../../measures/SizeField";
 import { pickedOf, type DraftPlot } from "./draft";
 import type { Drawing } from "./useDraft";
 import { useState } from "react";
+import { counted } from "@/formats/grammar";
 
 export const KIND_WORDS: Readonly<Record<PlotKind, string>> = {
   bed: "bed",
@@ -119,7 +120,7 @@ export const PickedPanel = ({
   const isOne = picked.length === 1;
   return (
     <div className="grid gap-3" key={picked.map(({ key }) => key).join()}>
-      <h2 className="text-xl">{isOne ? first.name : `${picked.length} plots`}</h2>
+      <h2 className="text-xl">{counted(picked.length, { one: first.name, other: "# plots" })}</h2>
       <p className="reading">
         {sayArea(
           picked.reduce((sum, { ring }) => sum + areaM2(ring), 0),

@@ -11,6 +11,7 @@ import { Refusal } from "../../kit/Refusal";
 import { told } from "../../kit/told";
 import { nextStep, ordered, requestOfJob, type JobDraft, type JobStepDraft } from "./jobDraft";
 import { StepFields } from "./StepFields";
+import { useUndo } from "../../acts/undo";
 
 interface EditorProps {
   readonly view: JobsView;
@@ -21,11 +22,16 @@ interface EditorProps {
 /** What is typed of a job, and its sending. */
 function useJobDraft({ view, kept, onDone }: EditorProps) {
   const act = useFieldAct("setJob");
+  const undo = useUndo();
   const [draft, setDraft] = useState(kept);
   const setSteps = (steps: readonly JobStepDraft[]) => setDraft({ ...draft, steps });
   const send = async (putAway: boolean) => {
-    if (!(await act.run({ ...requestOfJob(draft, view.field), putAway }))) return;
-    told(putAway ? `${draft.name} is put away; its records stay.` : `${draft.name} saved.`);
+    const answer = await act.run({ ...requestOfJob(draft, view.field), putAway });
+    if (!answer) return;
+    told(
+      putAway ? `${draft.name} is put away; its records stay.` : `${draft.name} saved.`,
+      undo({ kind: "job", id: answer.rowId }),
+    );
     onDone();
   };
   return {

@@ -21,6 +21,8 @@ import { Refusal } from "../../kit/Refusal";
 import { told } from "../../kit/told";
 import { JobEditor } from "./JobEditor";
 import { draftOfJob, newJob } from "./jobDraft";
+import { undoOffer } from "../../acts/undo";
+import { inText } from "@/formats/grammar";
 
 const NAMED = 6;
 
@@ -43,7 +45,7 @@ export function sayStep({ field }: JobsView, step: JobStep): string {
   if (step.does === "lay")
     return `${capital(LAID_WORDS[step.what])}${step.depthCm === null ? " on top" : `, worked in down to ${typedInField(step.depthCm / 100, "cm", field.farm.units)} ${sayFieldUnit("cm", field.farm.units)}`}`;
   const store = field.stores.find(({ id }) => id === step.storeId);
-  return `${store?.label ?? "a container that is empty"}, ${USES[step.use].name.toLowerCase()} at ${step.ratio}`;
+  return `${store?.label ?? "a container that is empty"}, ${inText(USES[step.use].name)} at ${step.ratio}`;
 }
 
 /** How much of it: by area, and all of it. */
@@ -60,6 +62,20 @@ function sayAmount(view: JobsView, { step, share }: JobStepView): string {
   }`;
 }
 
+/** A step marked as done with a way back, or opened again. */
+function useStep(asked: { readonly jobId: number; readonly stepKey: string }, said: string) {
+  const doIt = useFieldAct("doJobStep");
+  const takeBack = useFieldAct("takeBackJobStep");
+  const markDone = async () => {
+    if (!(await doIt.run({ ...asked, note: "" }))) return;
+    told(
+      `${said}: done.`,
+      undoOffer(() => takeBack.run(asked)),
+    );
+  };
+  return { doIt, takeBack, markDone };
+}
+
 /** One step: what, where, how much of what there is, and the touch that does it or takes it back. */
 const Step = ({
   view,
@@ -72,13 +88,12 @@ const Step = ({
   readonly one: JobStepView;
   readonly nth: number;
 }) => {
-  const doIt = useFieldAct("doJobStep");
-  const takeBack = useFieldAct("takeBackJobStep");
   const { step, share, done } = one;
   const { field } = view;
   const say = speechOf(field.farm.units);
   const nameOf = (id: number) => [...field.plots, ...field.elsewhere].find((plot) => plot.id === id)?.name ?? "";
   const asked = { jobId: job.id, stepKey: step.key };
+  const { doIt, takeBack, markDone } = useStep(asked, sayStep(view, step));
   return (
     <li className="grid grid-cols-[2rem_minmax(0,1fr)] gap-1 border-b border-line py-2 sm:grid-cols-[2.5rem_minmax(0,1fr)_auto] sm:items-center sm:gap-3">
       <span aria-hidden className={`font-display text-xl ${done ? "text-soft" : ""}`}>
@@ -122,13 +137,7 @@ const Step = ({
             Put it on
           </Link>
         ) : (
-          <Button
-            variant="strong"
-            disabled={doIt.busy}
-            onClick={() =>
-              void doIt.run({ ...asked, note: "" }).then((answer) => answer && told(`${sayStep(view, step)}: done.`))
-            }
-          >
+          <Button variant="strong" disabled={doIt.busy} onClick={() => void markDone()}>
             Done
           </Button>
         )}

@@ -13,6 +13,7 @@ import { HitGround, PlotOnPlan } from "./PlotOnPlan";
 import type { Poured } from "./poured";
 import { StrandsOnPlan } from "./StrandsOnPlan";
 import { usePlanZoom } from "./usePlanZoom";
+import { inText } from "@/formats/grammar";
 
 interface FieldPlanProps {
   readonly plots: readonly PlotView[];
@@ -33,7 +34,7 @@ const HEAD_PX = 34;
 
 export const sayLast = (plot: PlotView, nowMs: number, clock: FarmClock): string =>
   plot.last
-    ? `${plot.last.storeLabel.toLowerCase()} ${sayMoment(new Date(plot.last.atMs), new Date(nowMs), clock)}`
+    ? `${inText(plot.last.storeLabel)} ${sayMoment(new Date(plot.last.atMs), new Date(nowMs), clock)}`
     : "nothing yet";
 
 /** The frame in which the farm's land is drawn. */

@@ -13,6 +13,7 @@ import { Refusal } from "../../kit/Refusal";
 import { told } from "../../kit/told";
 import { STAGE_WORDS } from "../StageSheet";
 import { INPUTS, lineFor, requestOf, type ProgrammeDraft, type StepDraft } from "./programmeDraft";
+import { useUndo } from "../../acts/undo";
 
 const stageWord = (stage: GrowthStage): string => (stage === "bare" ? "bare soil" : STAGE_WORDS[stage]);
 const CELL =
@@ -164,6 +165,7 @@ interface ProgrammeTableProps {
 /** A programme as a table that is typed in where it stands; what was changed is kept at once for all its lines. */
 export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps) => {
   const act = useFieldAct("setProgramme");
+  const undo = useUndo();
   const [draft, setDraft] = useState(kept);
   const isChanged = id === null || JSON.stringify(draft) !== JSON.stringify(kept);
   const setLine = (at: number, change: Partial<StepDraft>) =>
@@ -171,8 +173,9 @@ export const ProgrammeTable = ({ id, kept, units, onKept }: ProgrammeTableProps)
   const lineError = (index: number) =>
     Object.entries(act.fields).find(([path]) => path.startsWith(`/steps/${index}/`))?.[1];
   const keep = async (putAway: boolean) => {
-    if (!(await act.run({ programmeId: id, ...requestOf(draft, units), putAway }))) return;
-    told(putAway ? `${draft.name} is put away.` : `${draft.name} saved.`);
+    const answer = await act.run({ programmeId: id, ...requestOf(draft, units), putAway });
+    if (!answer) return;
+    told(putAway ? `${draft.name} is put away.` : `${draft.name} saved.`, undo({ kind: "schedule", id: answer.rowId }));
     onKept?.();
   };
   return (

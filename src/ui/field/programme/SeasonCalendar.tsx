@@ -5,6 +5,7 @@ import type { PlotCalendar, ProgrammesView } from "@/services/field";
 import { dayMonth } from "@/formats/times";
 import { sayClash } from "@/words/said";
 import { Notice } from "../../kit/Notice";
+import { counted } from "@/formats/grammar";
 
 const WEEK_D = 7;
 /** A method's mark: a letter, in the order in which they come. */
@@ -108,7 +109,7 @@ export const SeasonCalendar = ({ view }: { readonly view: ProgrammesView }) => {
       </div>
       {clashes.length > 0 ? (
         <section aria-label="What clashes" className="mt-3">
-          <Notice tone="caution" title={`${clashes.length} ${clashes.length === 1 ? "clash" : "clashes"}`}>
+          <Notice tone="caution" title={counted(clashes.length, { one: "# clash", other: "# clashes" })}>
             <ul>
               {clashesSaid(view.plots).map(({ text, days }) => (
                 <li key={text}>

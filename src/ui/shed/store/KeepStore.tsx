@@ -4,15 +4,18 @@ import { told } from "../../kit/told";
 import { useShedAct } from "../../acts/shed";
 import { TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
+import { useUndo } from "../../acts/undo";
 
 /** Another day to keep to, with the reason. */
 export const KeepStore = ({ store, onDone }: StoreActProps) => {
   const act = useShedAct("keepStore");
+  const undo = useUndo();
   const [until, setUntil] = useState("");
   const [reason, setReason] = useState("");
   const submit = async () => {
-    if (!(await act.run({ storeId: store.id, until, reason }))) return;
-    told("Saved. Print a new label.");
+    const answer = await act.run({ storeId: store.id, until, reason });
+    if (!answer) return;
+    told("Saved. Print a new label.", undo({ kind: "keeping", id: answer.expiryId }));
     onDone();
   };
   return (

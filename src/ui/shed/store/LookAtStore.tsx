@@ -7,6 +7,7 @@ import { useShedAct } from "../../acts/shed";
 import { Choices } from "../../kit/Choices";
 import { NumberField, TextField } from "../../kit/fields";
 import { StoreForm, type StoreActProps } from "./StoreForm";
+import { useUndo } from "../../acts/undo";
 
 const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; readonly note: string }[] = [
   { value: "smelt-good", label: "smells good", note: "As when it was stored. You can use it." },
@@ -17,12 +18,17 @@ const LOOKS: readonly { readonly value: StoreCheckKind; readonly label: string; 
 /** Opened, smelt, its pH read, its gas let out. */
 export const LookAtStore = ({ store, onDone }: StoreActProps) => {
   const act = useShedAct("checkStore");
+  const undo = useUndo();
   const [kind, setKind] = useState<StoreCheckKind>("smelt-good");
   const [ph, setPh] = useState("");
   const [note, setNote] = useState("");
   const submit = async () => {
-    if (!(await act.run({ storeId: store.id, kind, ph: readOptional(ph), note }))) return;
-    told(kind === "smelt-off" ? "Saved. Now empty it: compost or bare soil." : "Saved with day and name.");
+    const answer = await act.run({ storeId: store.id, kind, ph: readOptional(ph), note });
+    if (!answer) return;
+    told(
+      kind === "smelt-off" ? "Saved. Now empty it: compost or bare soil." : "Saved with day and name.",
+      undo({ kind: "store-check", id: answer.checkId }),
+    );
     onDone();
   };
   return (

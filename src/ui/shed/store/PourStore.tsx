@@ -8,6 +8,7 @@ import { useUndo } from "../../acts/undo";
 import { NumberField, SelectField, TextField } from "../../kit/fields";
 import { AmountField, useReadAmount } from "../../measures/AmountField";
 import { StoreForm, type StoreActProps } from "./StoreForm";
+import { counted } from "@/formats/grammar";
 
 /** As the request bears at most. */
 const MOST_PARTS = 40;
@@ -39,7 +40,10 @@ export const PourStore = ({ store, onDone }: StoreActProps) => {
     });
     if (!answer) return;
     told(
-      `Poured. ${vessels === 1 ? "Its label is" : "Their labels are"} ready to print.`,
+      counted(vessels, {
+        one: "Poured. Its label is ready to print.",
+        other: "Poured. Their labels are ready to print.",
+      }),
       undo(...(answer.storeIds ?? []).map((id) => ({ kind: "pour" as const, id }))),
     );
     onDone();

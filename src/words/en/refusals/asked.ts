@@ -4,6 +4,7 @@ import type { DomainError } from "@/core/errors";
 import type { Speech } from "../../speech";
 import { DOMAIN } from "../domain";
 import { NAME_THEM, sayReasonWanted, THINGS, type ReasonWanted, type Said, type Thing } from "./wanted";
+import { counted, inText } from "@/formats/grammar";
 
 /** What a request lacks or says wrongly, whatever it is about. */
 export const OF_WHAT_IS_ASKED = {
@@ -29,7 +30,7 @@ export const OF_WHAT_IS_ASKED = {
   "pin-weak": ({ fault }: { fault: "short" | "row" }) =>
     fault === "short" ? `A PIN has ${PIN_LEAST} to ${PIN_MOST} numbers.` : "Do not use 1111 or 1234.",
   "wrong-pin": ({ left }: { left: number }) =>
-    `Wrong PIN. ${left === 1 ? "One more try" : `${left} more tries`}, then this phone is signed out.`,
+    `Wrong PIN. ${counted(left, { one: "One more try", other: "# more tries" })}, then this phone is signed out.`,
   "phone-signed-out": () => "Too many wrong PINs: this phone is signed out. Sign in with a passphrase.",
   "no-invitation": () => "This code is not good, or not any more. Ask a steward for another.",
   "claimed-already": () => "Somebody can sign in already. Ask a steward for an invitation.",
@@ -47,7 +48,7 @@ export const OF_WHAT_IS_ASKED = {
   "shares-do-not-match": ({ plots, shares }: { plots: number; shares: number }) =>
     `${shares} shares were sent for ${plots} plots. Load the page again.`,
   "use-not-of-method": ({ method }: { method: string }) =>
-    `There is no known use of ${method.toLowerCase()}. Choose another.`,
+    `There is no known use of ${inText(method)}. Choose another.`,
   "day-ahead": () => "This date is in the future.",
   "day-over": () => "This date is in the past. Choose today or later.",
   "before-start": () => "This lies before the batch was started.",
@@ -92,7 +93,7 @@ export const OF_WHAT_IS_ASKED = {
 
   // Names
   "name-taken": ({ name }: { name: string }) => `There is a "${name}" already.`,
-  "name-of-book": ({ name }: { name: string }) => `Ruchka knows ${name.toLowerCase()} already: add stock of it.`,
+  "name-of-book": ({ name }: { name: string }) => `Ruchka knows ${inText(name)} already: add stock of it.`,
   "name-of-device": ({ name }: { name: string }) =>
     `“${name}” is a sensor that sends by itself. Give the logger another name.`,
   "name-of-unit": ({ name }: { name: string }) =>

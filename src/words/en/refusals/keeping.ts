@@ -7,14 +7,14 @@ import { sayFileFault } from "../../fileFaults";
 import type { Speech } from "../../speech";
 import { sayHold } from "../holds";
 import { held, sayOnHand, sayReasons, type Left, type Said } from "./wanted";
+import { inText } from "@/formats/grammar";
 
 /** Stock, containers, water, files. */
 export const OF_KEEPING = {
   // Shed
   "stock-corrected": ({ name }: { name: string }) =>
-    `What it took of ${name.toLowerCase()} was corrected in stock since. Correct it there.`,
-  "lot-used": ({ name }: { name: string }) =>
-    `Some of this ${name.toLowerCase()} is used already. Correct it in stock.`,
+    `What it took of ${inText(name)} was corrected in stock since. Correct it there.`,
+  "lot-used": ({ name }: { name: string }) => `Some of this ${inText(name)} is used already. Correct it in stock.`,
   "lot-of-log": () => "It came out of a batch. Cross it out in the log of the batch.",
   "water-is-no-lot": () => "Water is booked as a source, not as a lot.",
   "counts-otherwise": ({ name }: { name: string }) => `${name} counts as another ingredient.`,

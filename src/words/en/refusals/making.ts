@@ -1,6 +1,7 @@
 import { USES, type UseId } from "@/core/book/uses";
 import type { Speech } from "../../speech";
 import { type Said } from "./wanted";
+import { inText } from "@/formats/grammar";
 
 /** Vessels, batches, fillings, recipes, and what is gathered for them. */
 export const OF_MAKING = {
@@ -14,6 +15,10 @@ export const OF_MAKING = {
     "Being filled.",
   ],
   "not-ended": () => "This batch still runs.",
+  "job-begun": () => "Some of this job is done already. Set those steps to “not done” first.",
+  "check-stands": () => "This was written down more than ten minutes ago. Look again, and write down what you find.",
+  "version-used": ({ name }: { name: string }) => `${name}: a newer version, a plan or your farm’s choice rests on it.`,
+  "drawn-since": () => "This was drawn anew since. Change it on the map.",
   "end-used": ({ what }: { what: string }) => `Some of ${what} is used, poured or counted already. Undo that first.`,
   "end-vessel-washed": ({ vessel }: { vessel: string }) => `${vessel} has been washed since. Undo the washing first.`,
   "end-vessel-taken": ({ vessel }: { vessel: string }) => `${vessel} has been filled again since.`,
@@ -28,7 +33,7 @@ export const OF_MAKING = {
     "Wash it first.",
   ],
   "vessel-without-air": ({ vessel, method }: { vessel: string; method: string }): Said => [
-    `${vessel} has no air, and ${method.toLowerCase()} needs it all the way.`,
+    `${vessel} has no air, and ${inText(method)} needs it all the way.`,
     "This vessel has no air.",
   ],
   "farm-not-set-up": () => "There is no farm here yet. Set it up first.",
@@ -41,7 +46,7 @@ export const OF_MAKING = {
   "vessel-away": ({ vessel, state }: { vessel: string; state: "lent" | "repair" | "retired" }) =>
     `${vessel} is ${{ lent: "lent out", repair: "in repair", retired: "put away" }[state]}. Bring it back first: Farm, Vessels.`,
   "vessel-of-dung": ({ vessel, held: method }: { vessel: string; held: string }) =>
-    `${vessel} has held ${method.toLowerCase()}: it is kept for dung from then on. Take another vessel.`,
+    `${vessel} has held ${inText(method)}: it is kept for dung from then on. Take another vessel.`,
   "over-brim": ({ takesL, vessel, holdsL }: { takesL: number; vessel: string; holdsL: number }, say: Speech) =>
     `This needs ${say.volume(takesL)} with solids; ${vessel} holds ${say.volume(holdsL)}. Use less water.`,
   "no-room-left": ({ vessel, roomL }: { vessel: string; roomL: number }, say: Speech) =>
@@ -82,10 +87,10 @@ export const OF_MAKING = {
   "entry-corrected": () => "Someone just corrected this entry. Reload the page.",
   "mixing-given-up": () => "Someone cancelled this filling.",
   "mixing-finished": () => "Someone finished this filling; the batch runs.",
-  "checks-left": ({ left }: { left: string }) => `Not yet: ${left.toLowerCase()}.`,
+  "checks-left": ({ left }: { left: string }) => `Not yet: ${inText(left)}.`,
   "answer-stops": ({ then }: { then: string }) => then,
   "not-ticked": () => "It was not ticked.",
-  "steps-left": ({ next }: { next: string }) => `Still to do: ${next.toLowerCase()}.`,
+  "steps-left": ({ next }: { next: string }) => `Still to do: ${inText(next)}.`,
 
   // Recipes
   "version-unconfirmed": ({ what }: { what: string }) => `Not confirmed yet: ${what}`,

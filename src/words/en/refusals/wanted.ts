@@ -7,6 +7,7 @@ import { sayState } from "@/words/en/verdict";
 import { sayWaterReason } from "@/words/en/water";
 import type { Speech } from "../../speech";
 import { sayHold } from "../holds";
+import { inText } from "@/formats/grammar";
 
 /** What somebody asked for and the farm does not have. */
 export const THINGS = {
@@ -71,8 +72,8 @@ export const NAME_THEM = "Which plants are they? Name each, such as nettle, comf
 export const sayReasons = (reasons: readonly WaterReason[]) => reasons.map(sayWaterReason).join(" ");
 export const sayOnHand = (left: Left | null, name: string, say: Speech) =>
   left
-    ? `The shed holds ${say.stock(left.amount, left.unit)} of ${name.toLowerCase()}`
-    : `There is no ${name.toLowerCase()} in the shed`;
+    ? `The shed holds ${say.stock(left.amount, left.unit)} of ${inText(name)}`
+    : `There is no ${inText(name)} in the shed`;
 export const held = (hold: HoldReason) => ` that may go in; a lot is on hold: ${sayHold(hold)}`;
 
 /** Why a reason is asked for, in words. */
@@ -81,7 +82,7 @@ export function sayReasonWanted(because: ReasonWanted, say: Speech): Said {
     case "caution":
       return `${sayCaution(because.caution, say)} ${because.inFull ? "This is blocked. To go on, give a full reason. Your name and reason are saved." : "Give a reason. It is saved with the application."}`;
     case "not-ready":
-      return `Its state is "${sayState(because.verdict).toLowerCase()}". Give a reason to strain it now. It is saved with the batch.`;
+      return `Its state is "${inText(sayState(because.verdict))}". Give a reason to strain it now. It is saved with the batch.`;
     case "residue-on-food":
       return "It holds dung or urine, and that is where food grows. Take it round trees or into a hot heap, or give a reason.";
     case "unknown-plant":
