@@ -105,3 +105,55 @@ test("what was added to stock or to a drum by a slip is undone by one tap", asyn
   await expect(page.getByText("Undone.")).toBeVisible();
   await expect(page.getByText(/corrected later/).first()).toBeVisible();
 });
+
+test("beds that were drawn by a slip are undone, and a bed that was put away comes back", async ({ page }) => {
+  await page.goto("/field/land");
+  await page.getByRole("radio", { name: /many/ }).click();
+  await page.getByLabel("How many").fill("3");
+  await page.getByLabel(/^Length/).fill("10");
+  await page.getByRole("button", { name: "Draw them" }).click();
+  await page.getByRole("button", { name: "Keep 3 changes" }).click();
+  await expect(page.getByText("3 changes kept.")).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).last().click();
+  await expect(page.getByText("Undone.")).toBeVisible();
+  const land = page.getByRole("application", { name: "Drawing of the land" });
+  await expect(land.getByText(/^Bed \d/)).toHaveCount(16);
+
+  await page.getByRole("radio", { name: /pick and move/ }).click();
+  // A bed is touched on the paper, just below its name.
+  const name = (await land.getByText("Bed 11", { exact: true }).boundingBox())!;
+  await page.mouse.click(name.x + name.width, name.y + name.height + 6);
+  await page.getByRole("button", { name: "Put away" }).click();
+  await page.getByRole("button", { name: "Keep 1 change" }).click();
+  await expect(page.getByText("1 change kept.")).toBeVisible();
+  await page.getByText("Put away: 1").click();
+  await page.getByRole("button", { name: "Bring back Bed 11" }).click();
+  await expect(page.getByText("Bed 11 is back.")).toBeVisible();
+  await expect(land.getByText("Bed 11", { exact: true })).toBeVisible();
+});
+
+test("a schedule that was changed by a slip is as it was, and so is a new vessel", async ({ page }) => {
+  await page.goto("/field/programmes");
+  const first = page.getByLabel("Schedule", { exact: true }).first();
+  const name = await first.inputValue();
+  await first.fill(`${name} anew`);
+  await page.getByRole("button", { name: "Save", exact: true }).first().click();
+  await expect(page.getByText(`${name} anew saved.`)).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("Schedule", { exact: true }).first()).toHaveValue(name);
+
+  await page.goto("/farm/vessel");
+  await page.getByRole("button", { name: /^Add/ }).first().click();
+  const panel = page.getByRole("dialog");
+  await panel.getByLabel("Name", { exact: true }).fill("Slip pail");
+  await panel.getByLabel(/^Full volume/).fill("20");
+  await panel.getByRole("button", { name: "Add vessel", exact: true }).click();
+  await expect(page.getByText("Slip pail added.")).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await expect(
+    page.getByRole("listitem").filter({ has: page.getByRole("button", { name: "Change Slip pail" }) }),
+  ).toContainText("■");
+});
