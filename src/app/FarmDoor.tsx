@@ -2,12 +2,12 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo, type ReactNode } from "react";
 import type { ActResult } from "@/contracts/answer";
-import type { Role } from "@/core/people/roles";
+import { mayAs, type Role } from "@/core/people/roles";
 import { PERSON_HEADER } from "@/contracts/waiting";
 import { DoorProvider, type Door } from "@/ui/acts/act";
 import { AwayBar } from "@/ui/away/AwayBar";
-import { noteWaiting } from "@/ui/away/queue";
-import { sendOrKeep, sendWaiting, type Post } from "@/ui/away/sending";
+import { noteWaiting, type Waiting } from "@/ui/away/queue";
+import { leaveForSteward, sendOrKeep, sendWaiting, type Post } from "@/ui/away/sending";
 
 const post = (path: string, body: object, headers: Readonly<Record<string, string>> = {}): Promise<Response> =>
   fetch(path, {
@@ -51,12 +51,14 @@ export function FarmDoor({ units, person, readMs, children }: FarmDoorProps) {
   );
   const sendNow = useCallback(async () => {
     const sent = await sendWaiting(toAct, person?.id ?? null);
-    if (sent > 0) router.refresh();
+    if (sent.sent > 0) router.refresh();
     return sent;
   }, [router, person]);
+  const handIn = useCallback((one: Waiting) => leaveForSteward(toAct, one, "left"), []);
+  const isSteward = person !== null && mayAs(person.role, "steward");
   return (
     <DoorProvider door={door}>
-      <AwayBar readMs={readMs} personId={person?.id ?? null} sendNow={sendNow} />
+      <AwayBar readMs={readMs} personId={person?.id ?? null} sendNow={sendNow} handIn={isSteward ? handIn : null} />
       {children}
     </DoorProvider>
   );

@@ -181,6 +181,7 @@ export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVe
 });
 
 export const yardOf = (vessels: readonly YardVessel[], change: Partial<YardView> = {}): YardView => ({
+  heldEntries: 0,
   farm: FARM,
   nowMs: NOW_MS,
   isNew: false,

@@ -80,6 +80,7 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "vessel-filled": { vessel: "Blue drum" },
   "vessel-mixing": { vessel: "Blue drum", by: "Ana" },
   "not-ended": {},
+  "held-done": {},
   "job-begun": {},
   "check-stands": {},
   "version-used": { name: "Cultured extract" },

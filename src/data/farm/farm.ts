@@ -84,6 +84,9 @@ export const updateFarm = (db: Queryable, farm: Farm): Promise<unknown> => db.ex
 /** Who works here now. */
 export const listActors = (db: Queryable): Promise<Actor[]> =>
   select<Actor>(db, "select id, name, role from actor where state = 'in-use' order by id");
+/** Whether there is, or was, such a person here. */
+export const isActor = async (db: Queryable, id: number): Promise<boolean> =>
+  (await select(db, "select id from actor where id = ?", [id])).length > 0;
 export const insertActor = (db: Queryable, name: string, role: Role): Promise<number> =>
   insert(db, "insert into actor (name, role) values (?, ?)", [name, role]);
 export const setActorRole = (db: Queryable, id: number, role: Role): Promise<unknown> =>

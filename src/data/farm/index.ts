@@ -6,6 +6,7 @@ export {
   insertActor,
   setActorRole,
   insertFarm,
+  isActor,
   listActors,
   updateFarm,
   type Actor,

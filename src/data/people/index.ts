@@ -9,6 +9,16 @@ export {
   type AccessLine,
   type From,
 } from "./accessEvents";
+export {
+  countHeld,
+  endHeld,
+  HELD_BECAUSE,
+  insertHeld,
+  listHeld,
+  lockHeld,
+  type HeldBecause,
+  type HeldEntry,
+} from "./held";
 export { insertInvitation, listInvited, lockInvitation, useInvitation } from "./invitations";
 export { writerOf, type Written } from "./owners";
 export { findSecret, isClaimed, listWithSecret, setSecret, type SecretKind } from "./secrets";

@@ -1,7 +1,16 @@
 import "server-only";
 import { mayAs, type Role } from "@/core/people/roles";
 import { listActors, type Farm } from "@/data/farm";
-import { listAccess, listInvited, listSessions, listWithSecret, type AccessLine, type Session } from "@/data/people";
+import {
+  listAccess,
+  listHeld,
+  type HeldEntry,
+  listInvited,
+  listSessions,
+  listWithSecret,
+  type AccessLine,
+  type Session,
+} from "@/data/people";
 import type { Context } from "../context";
 import { readLastBackup, type LastBackup } from "../lastBackup";
 import { farmView, type FarmView } from "../farm";
@@ -35,6 +44,8 @@ export interface AccessView {
   readonly sessions: readonly SessionView[];
   /** The last backup that was read back and found whole: null for none, nothing where this server makes none. */
   readonly lastBackup?: LastBackup | null;
+  /** What waits for a steward to be entered or dropped, without what is asked in it. */
+  readonly held: readonly (Omit<HeldEntry, "request" | "doneAt" | "heldAt"> & { readonly doneMs: number })[];
   /** What each role may, for a steward. */
   readonly roles: readonly RoleLine[];
   readonly events: readonly (Omit<AccessLine, "at"> & { readonly atMs: number })[];
@@ -48,13 +59,14 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
   const all = mayAs(ctx.actor.role, "steward");
   const isMine = (id: number) => all || id === ctx.actor.id;
   const now = ctx.now();
-  const [actors, signing, pins, invited, sessions, events, backup] = await Promise.all([
+  const [actors, signing, pins, invited, sessions, events, held, backup] = await Promise.all([
     listActors(pool),
     listWithSecret(pool, "passphrase"),
     listWithSecret(pool, "pin"),
     listInvited(pool, now),
     listSessions(pool, now),
     listAccess(pool, { actorId: all ? null : ctx.actor.id, before: new Date(now.getTime() + 60_000), most: EVENTS }),
+    all ? listHeld(pool) : [],
     readLastBackup(),
   ]);
   const nameOf = new Map(actors.map(({ id, name }) => [id, name]));
@@ -85,6 +97,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
       })),
     sessions: sessions.filter(({ openedBy }) => isMine(openedBy)).map(view),
     ...(all && backup !== undefined ? { lastBackup: backup } : {}),
+    held: held.map(({ request: _asked, doneAt, heldAt: _held, ...one }) => ({ ...one, doneMs: doneAt.getTime() })),
     roles: all ? roles : [],
     events: events.map(({ at, ...event }) => ({ ...event, atMs: at.getTime() })),
   };

@@ -1,5 +1,6 @@
 import "server-only";
 import { changeFarm, setUpFarm } from "../farm";
+import { dropHeld, enterHeld, keepForSteward } from "../held";
 import {
   addPerson,
   changeDevice,
@@ -57,4 +58,7 @@ export const FARM_ACTS = {
   shareDevice,
   signOutEverywhere,
   endOneSession,
+  keepForSteward,
+  enterHeld,
+  dropHeld,
 } as const;

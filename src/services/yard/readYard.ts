@@ -21,6 +21,8 @@ import { fieldTasks } from "./fieldRound";
 import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shedRound";
 import { airAhead, fitBands } from "../weather";
+import { mayAs } from "@/core/people/roles";
+import { countHeld } from "@/data/people";
 
 const HOUR_MS = 3_600_000;
 /** A task that was arranged longer ago is over. */
@@ -53,6 +55,8 @@ export interface YardView {
   readonly round: readonly RoundTask[];
   readonly people: readonly { readonly id: number; readonly name: string }[];
   readonly done: readonly RoundDone[];
+  /** Entries that wait for a steward, where whoever looks is one. */
+  readonly heldEntries: number;
 }
 
 export const statusOf = (vessel: VesselState): VesselStatus =>
@@ -80,18 +84,20 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW, heldBefor
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [people, shares, arranged, lines, allVessels, batches, entries, waters, mixings, plans] = await Promise.all([
-    listActors(db),
-    listTaskShares(db),
-    listArranged(db, new Date(now.getTime() - ARRANGED_MS)),
-    listLinesOfRunning(db),
-    listVesselStates(db),
-    listRunningBatches(db),
-    listStandingOfRunning(db),
-    readWaters(ctx),
-    readOpenMixings(ctx),
-    listOpenPlans(db),
-  ]);
+  const [people, shares, arranged, lines, allVessels, batches, entries, waters, mixings, plans, heldEntries] =
+    await Promise.all([
+      listActors(db),
+      listTaskShares(db),
+      listArranged(db, new Date(now.getTime() - ARRANGED_MS)),
+      listLinesOfRunning(db),
+      listVesselStates(db),
+      listRunningBatches(db),
+      listStandingOfRunning(db),
+      readWaters(ctx),
+      readOpenMixings(ctx),
+      listOpenPlans(db),
+      mayAs(ctx.actor.role, "steward") ? countHeld(db) : 0,
+    ]);
   const [shed, field] = await Promise.all([shedTasks(ctx, farm, mixings, plans), fieldTasks(ctx, farm)]);
   // What is lent, in repair or put away stands elsewhere.
   const states = allVessels.filter(({ state }) => state === "in-use");
@@ -117,6 +123,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
     farm: farmView(farm),
     nowMs: now.getTime(),
     people,
+    heldEntries,
     isNew: allVessels.length === 0,
     vessels: states.map((state) => ({
       ...plainVessel(state),

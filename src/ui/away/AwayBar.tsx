@@ -6,7 +6,9 @@ import { Button } from "../kit/Button";
 import { panel } from "../kit/later";
 import { toldBesides } from "../kit/told";
 import { askReach, inReach, subscribeReach } from "./reach";
-import { noneWaiting, subscribeWaiting, waitingNow } from "./queue";
+import { noneWaiting, subscribeWaiting, waitingNow, type Waiting } from "./queue";
+import type { Sent } from "./sending";
+import { counted } from "@/formats/grammar";
 import { warm } from "./warm";
 
 const Unsent = panel(() => import("./Unsent").then((module) => module.Unsent));
@@ -20,19 +22,28 @@ interface AwayBarProps {
   readonly readMs: number;
   /** Who is at this device; what others entered on it waits for them. */
   readonly personId: number | null;
-  /** Sends what waits. @returns how many went */
-  readonly sendNow: () => Promise<number>;
+  /** Sends what waits. */
+  readonly sendNow: () => Promise<Sent>;
+  /** Leaves with the farm what somebody did who works here no more; nothing for who is no steward. */
+  readonly handIn: ((one: Waiting) => Promise<boolean>) | null;
 }
 
 /** Sends what waits whenever the farm may be there again, and has the pages of a working day at hand for when it is not. */
-function useSending(sendNow: () => Promise<number>): void {
+function useSending(sendNow: () => Promise<Sent>): void {
   useEffect(() => {
     const tryNow = async () => {
       const waits = waitingNow().some(({ refused }) => refused === null);
       if (!waits && inReach()) return;
       if (!(await askReach())) return;
-      const sent = await sendNow();
-      if (sent > 0) toldBesides(`${plural(sent, "entry", "entries")} sent to the farm.`);
+      const { sent, held } = await sendNow();
+      if (sent > held) toldBesides(`${plural(sent - held, "entry", "entries")} sent to the farm.`);
+      if (held > 0)
+        toldBesides(
+          counted(held, {
+            one: "You may not enter this any more. The farm keeps it for a steward.",
+            other: "You may not enter # of these any more. The farm keeps them for a steward.",
+          }),
+        );
     };
     const now = () => void tryNow();
     const tick = () => {
@@ -53,7 +64,7 @@ function useSending(sendNow: () => Promise<number>): void {
 }
 
 /** Says that the farm is out of reach, how old the page is, and what waits on this device; nothing while all is well. */
-export const AwayBar = ({ readMs, personId, sendNow }: AwayBarProps) => {
+export const AwayBar = ({ readMs, personId, sendNow, handIn }: AwayBarProps) => {
   const [open, setOpen] = useState(false);
   const reached = useSyncExternalStore(subscribeReach, inReach, () => true);
   const waiting = useSyncExternalStore(subscribeWaiting, waitingNow, noneWaiting);
@@ -84,7 +95,15 @@ export const AwayBar = ({ readMs, personId, sendNow }: AwayBarProps) => {
         <span className="font-semibold text-rust">■ {plural(refused, "entry", "entries")} not taken.</span>
       ) : null}
       {waiting.length > 0 ? <Button onClick={() => setOpen(true)}>Show</Button> : null}
-      {open ? <Unsent waiting={waiting} sendNow={sendNow} onClose={() => setOpen(false)} /> : null}
+      {open ? (
+        <Unsent
+          waiting={waiting}
+          personId={personId}
+          sendNow={sendNow}
+          handIn={handIn}
+          onClose={() => setOpen(false)}
+        />
+      ) : null}
     </div>
   );
 };

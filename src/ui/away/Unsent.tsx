@@ -4,15 +4,18 @@ import { plural } from "@/formats/numbers";
 import { sayDeviceMoment } from "@/formats/times";
 import { Button } from "../kit/Button";
 import { Sheet } from "../kit/Sheet";
+import { told, toldOfTrouble } from "../kit/told";
 import { dropWaiting, noteWaiting, type Waiting } from "./queue";
 
 interface UnsentProps {
   readonly waiting: readonly Waiting[];
-  readonly sendNow: () => Promise<number>;
+  readonly personId: number | null;
+  readonly sendNow: () => Promise<unknown>;
+  readonly handIn: ((one: Waiting) => Promise<boolean>) | null;
   readonly onClose: () => void;
 }
 
-const Entry = ({ one }: { readonly one: Waiting }) => (
+const Entry = ({ one, handIn }: { readonly one: Waiting; readonly handIn: UnsentProps["handIn"] }) => (
   <li className="grid gap-1 border-b border-line py-3">
     <p>
       <span className="font-semibold">{one.said || "An entry"}</span>
@@ -35,6 +38,17 @@ const Entry = ({ one }: { readonly one: Waiting }) => (
     ) : null}
     <span className="flex flex-wrap gap-2">
       {one.refused ? <Button onClick={() => void noteWaiting(one.seq, { refused: null })}>Send it again</Button> : null}
+      {handIn ? (
+        <Button
+          onClick={() =>
+            void handIn(one).then((done) =>
+              done ? told("The farm keeps it: see Sign-in.") : toldOfTrouble("The farm can’t be reached now."),
+            )
+          }
+        >
+          Keep it for a steward
+        </Button>
+      ) : null}
       <Button variant="quiet" onClick={() => void dropWaiting(one.seq)}>
         Remove it
       </Button>
@@ -43,7 +57,7 @@ const Entry = ({ one }: { readonly one: Waiting }) => (
 );
 
 /** All that waits on this device, in the order in which it was done; what the farm did not take, with its reason. */
-export const Unsent = ({ waiting, sendNow, onClose }: UnsentProps) => {
+export const Unsent = ({ waiting, personId, sendNow, handIn, onClose }: UnsentProps) => {
   const [busy, setBusy] = useState(false);
   const send = async () => {
     setBusy(true);
@@ -55,7 +69,7 @@ export const Unsent = ({ waiting, sendNow, onClose }: UnsentProps) => {
       {waiting.length === 0 ? <p>Everything is sent.</p> : null}
       <ol>
         {waiting.map((one) => (
-          <Entry key={one.seq} one={one} />
+          <Entry key={one.seq} one={one} handIn={(one.person?.id ?? null) === personId ? null : handIn} />
         ))}
       </ol>
       {waiting.some(({ refused }) => refused === null) ? (

@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { MAY_WAIT } from "@/contracts/waiting";
 import { findAct } from "@/services/acts";
 import { dropWaiting, listWaiting, noteWaiting } from "./queue";
-import { sendOrKeep, sendWaiting, type Post } from "./sending";
+import { leaveForSteward, sendOrKeep, sendWaiting, twinOf, type Post } from "./sending";
 
 const MAREN = { id: 2, name: "Maren" };
 
@@ -46,11 +46,11 @@ describe("what is done without a signal", () => {
     farm.mode = "gone";
     await log(farm, "a");
     farm.mode = "there";
-    expect(await sendWaiting(farm.post, odo.id)).toBe(0);
+    expect((await sendWaiting(farm.post, odo.id)).sent).toBe(0);
     expect(await sendOrKeep(farm.post, "logEntry", doing("b"), odo)).toEqual({ ok: true, value: { done: "b" } });
-    expect(await sendWaiting(farm.post, null)).toBe(0);
+    expect((await sendWaiting(farm.post, null)).sent).toBe(0);
     expect(farm.taken.map(({ key }) => key)).toEqual(["b"]);
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(1);
     expect(farm.taken.map(({ key, person }) => [key, person])).toEqual([
       ["b", 3],
       ["a", 2],
@@ -64,9 +64,9 @@ describe("what is done without a signal", () => {
     expect((await listWaiting()).map(({ person, refused }) => [person?.name, refused])).toEqual(
       Array(3).fill(["Maren", null]),
     );
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(0);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(0);
     farm.mode = "there";
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(3);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(3);
     expect(farm.taken.map(({ key, person }) => [key, person])).toEqual([
       ["a", 2],
       ["b", 2],
@@ -99,7 +99,7 @@ describe("what is done without a signal", () => {
     farm.mode = "answer-lost";
     await log(farm, "a");
     farm.mode = "there";
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(1);
     expect(farm.taken.map(({ key }) => key)).toEqual(["a"]);
   });
   it("stays with the farm's reason where it is refused, and holds nothing else up", async () => {
@@ -114,15 +114,56 @@ describe("what is done without a signal", () => {
     await log(farm, "b");
     expect(farm.taken.map(({ key }) => key)).toEqual(["b"]);
     await noteWaiting(refused!.seq, { refused: null });
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(1);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(1);
     expect(farm.taken.map(({ key }) => key)).toEqual(["b", "a"]);
+  });
+  it("is left with the farm for a steward where whoever did it may not any more, once, and then is off the device", async () => {
+    const farm = farmOf();
+    farm.mode = "gone";
+    await log(farm, "1f0c");
+    const handed: object[] = [];
+    let reach: "refuses" | "takes" = "refuses";
+    const post: Post = async (name, request) => {
+      if (name !== "keepForSteward") return { ok: false, error: { code: "may-not", message: "Ask a steward." } };
+      handed.push(request);
+      return reach === "takes" ? { ok: true, value: {} } : { ok: false, error: { code: "busy", message: "Busy." } };
+    };
+    // Not taken: it stays here, with its reason, and is tried again under the same key.
+    expect(await sendWaiting(post, MAREN.id)).toEqual({ sent: 0, held: 0 });
+    const [one] = await listWaiting();
+    expect(one!.refused?.code).toBe("may-not");
+    await noteWaiting(one!.seq, { refused: null });
+    reach = "takes";
+    expect(await sendWaiting(post, MAREN.id)).toEqual({ sent: 1, held: 1 });
+    expect(await listWaiting()).toEqual([]);
+    expect(handed).toHaveLength(2);
+    expect(handed[0]).toEqual(handed[1]);
+    expect(handed[1]).toMatchObject({
+      requestKey: twinOf("1f0c"),
+      actName: "logEntry",
+      request: { requestKey: "1f0c" },
+      because: "may-not",
+      personId: MAREN.id,
+    });
+    expect(twinOf("1f0c")).not.toBe("1f0c");
+  });
+  it("is left with the farm by a steward for who is gone, and stays where the farm is out of reach", async () => {
+    const farm = farmOf();
+    farm.mode = "gone";
+    await log(farm, "2a");
+    const [one] = await listWaiting();
+    expect(await leaveForSteward(farm.post, one!, "left").catch(() => false)).toBe(false);
+    expect(await listWaiting()).toHaveLength(1);
+    farm.mode = "there";
+    expect(await leaveForSteward(farm.post, one!, "left")).toBe(true);
+    expect(await listWaiting()).toEqual([]);
   });
   it("waits on where the farm is busy", async () => {
     const farm = farmOf();
     farm.mode = "gone";
     await log(farm, "a");
     farm.mode = "busy";
-    expect(await sendWaiting(farm.post, MAREN.id)).toBe(0);
+    expect((await sendWaiting(farm.post, MAREN.id)).sent).toBe(0);
     expect(await listWaiting()).toMatchObject([{ refused: null }]);
   });
   it("is for what may wait; the rest says that nobody answered", async () => {

@@ -19,10 +19,54 @@ const PASSING = new Set([
   "other-person",
 ]);
 
-/** Sends what waits, one after the other. @returns how many are at the farm now that were not */
-async function sendInOrder(post: Post, personId: number | null): Promise<number> {
+/** Answers that say that whoever did it may not enter it: no sending again mends that, so the farm keeps it for a steward. */
+const RIGHTS = ["may-not", "not-yours"] as const;
+const ofRights = (code: string): (typeof RIGHTS)[number] | null => RIGHTS.find((one) => one === code) ?? null;
+
+/** What became of what waited. */
+export interface Sent {
+  /** How many are at the farm now that were not. */
+  readonly sent: number;
+  /** How many of them are kept there for a steward. */
+  readonly held: number;
+}
+
+/** Leaves one with the farm for a steward; it is off this device once the farm has it. @returns whether it has */
+export async function leaveForSteward(
+  post: Post,
+  { seq, name, request, said, person, atMs }: Waiting,
+  because: (typeof RIGHTS)[number] | "left",
+): Promise<boolean> {
+  if (!person) return false;
+  // Kept under a key of its own, which a second try has again.
+  const { requestKey } = request as { readonly requestKey: string };
+  const answer = await post(
+    "keepForSteward",
+    {
+      requestKey: twinOf(requestKey),
+      actName: name,
+      request,
+      said: said.slice(0, 200),
+      because,
+      personId: person.id,
+      doneAt: new Date(atMs).toISOString(),
+    },
+    null,
+  );
+  if (answer.ok) await dropWaiting(seq);
+  return answer.ok;
+}
+
+/** Another key that is always the same for this one. @example twinOf("1f…"); // "0f…" or the like, never itself */
+export const twinOf = (key: string): string =>
+  key.replace(/[0-9a-f]/, (digit) => (parseInt(digit, 16) ^ 8).toString(16));
+
+/** Sends what waits, one after the other. */
+async function sendInOrder(post: Post, personId: number | null): Promise<Sent> {
   let sent = 0;
-  for (const { seq, name, request, person, refused } of await listWaiting()) {
+  let held = 0;
+  for (const one of await listWaiting()) {
+    const { seq, name, request, person, refused } = one;
     // What somebody else entered waits until they are at this device again.
     if (refused || (person?.id ?? null) !== personId) continue;
     let answer: ActResult<unknown>;
@@ -30,23 +74,32 @@ async function sendInOrder(post: Post, personId: number | null): Promise<number>
       answer = await post(name, request, person?.id ?? null);
     } catch {
       setReach(false);
-      return sent;
+      return { sent, held };
     }
     setReach(true);
     if (answer.ok) {
       await dropWaiting(seq);
       sent += 1;
-    } else if (PASSING.has(answer.error.code)) return sent;
-    else await noteWaiting(seq, { refused: answer.error });
+    } else if (PASSING.has(answer.error.code)) return { sent, held };
+    else {
+      const because = ofRights(answer.error.code);
+      const isHeld = because !== null && (await leaveForSteward(post, one, because).catch(() => false));
+      if (isHeld) {
+        sent += 1;
+        held += 1;
+      } else await noteWaiting(seq, { refused: answer.error });
+    }
   }
-  return sent;
+  return { sent, held };
 }
 
-/** Sends what one person did and waits, in order; one window of the browser at a time. @returns how many went */
-export async function sendWaiting(post: Post, personId: number | null): Promise<number> {
+/** Sends what one person did and waits, in order; one window of the browser at a time. */
+export async function sendWaiting(post: Post, personId: number | null): Promise<Sent> {
   const locks = globalThis.navigator?.locks as LockManager | undefined;
   if (!locks) return sendInOrder(post, personId);
-  return locks.request("ruchka-away", { ifAvailable: true }, (lock) => (lock ? sendInOrder(post, personId) : 0));
+  return locks.request("ruchka-away", { ifAvailable: true }, (lock) =>
+    lock ? sendInOrder(post, personId) : { sent: 0, held: 0 },
+  );
 }
 
 /** Whether anything waits that the farm has not been asked about; no device storage, nothing waits. */

@@ -3,12 +3,13 @@ import { useState } from "react";
 import { mayAs, ROLES, type Role } from "@/core/people/roles";
 import { clockTime, fullDate } from "@/formats/times";
 import type { AccessView, RoleLine } from "@/services/access";
-import { ACCESS_WORDS, MAY_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
+import { ACCESS_WORDS, HELD_WORDS, MAY_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
 import { useFarmAct } from "../acts/farm";
 import { FarmNav } from "../farm/FarmNav";
 import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Fold } from "../kit/Fold";
+import { Refusal } from "../kit/Refusal";
 import { panel } from "../kit/later";
 import { told } from "../kit/told";
 import { sayDevice } from "./sayDevice";
@@ -187,6 +188,51 @@ const Backup = ({ view }: { readonly view: AccessView }) => {
   );
 };
 
+/** What people did without a signal and may not enter any more. */
+const Held = ({ view }: { readonly view: AccessView }) => {
+  const enter = useFarmAct("enterHeld");
+  const drop = useFarmAct("dropHeld");
+  if (view.held.length === 0) return null;
+  return (
+    <section aria-labelledby="held">
+      <h2 id="held" className="text-xl">
+        Kept for a steward
+      </h2>
+      <p className="text-soft">
+        Done without a signal, and not taken when it was sent. You enter it in your name, at its own hour.
+      </p>
+      <ul className="mt-2 divide-y divide-line border-y border-line">
+        {view.held.map((one) => (
+          <li key={one.id} className="grid gap-1 py-2">
+            <span className="font-semibold">{one.said || MAY_WORDS[one.actName] || one.actName}</span>
+            <span className="text-[0.92rem] text-soft">
+              {one.personName}, {moment(one.doneMs, view)}: {HELD_WORDS[one.because]}
+            </span>
+            <span className="flex flex-wrap gap-2">
+              <Button
+                disabled={enter.busy}
+                aria-label={`Enter: ${one.said}`}
+                onClick={() => void enter.run({ heldId: one.id }).then((done) => done && told("Entered."))}
+              >
+                Enter it
+              </Button>
+              <Button
+                variant="quiet"
+                disabled={drop.busy}
+                aria-label={`Drop: ${one.said}`}
+                onClick={() => void drop.run({ heldId: one.id }).then((done) => done && told("Dropped."))}
+              >
+                Drop it
+              </Button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Refusal error={enter.error ?? drop.error} />
+    </section>
+  );
+};
+
 /** Every act by the roles that may it; what holds for one's own alone has a ring. */
 const RoleTable = ({ roles }: { readonly roles: readonly RoleLine[] }) => (
   <Fold title="What each role may do">
@@ -278,6 +324,7 @@ export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
           ) : null}
         </div>
         <div className="grid min-w-0 grid-cols-1 content-start gap-8">
+          <Held view={view} />
           <Backup view={view} />
           <Devices view={view} />
           <Events view={view} />

@@ -13,6 +13,7 @@ import { BandLayer, BandWords, TimeAxis } from "../drawings/TimePlate";
 import { YardKey } from "./YardKey";
 import { VesselColumn } from "./VesselColumn";
 import { AddVessel, YardDesk } from "./YardDesk";
+import { counted } from "@/formats/grammar";
 
 /** Longer names than this take two lines in a column. */
 const ONE_LINE_NAME = 10;
@@ -80,6 +81,16 @@ const YardHead = ({ yard }: { readonly yard: YardView }) => {
                 working.reduce((sum, { batch }) => sum + (batch?.filledL ?? 0), 0),
                 units,
               )} on the go`}
+        </p>
+      ) : null}
+      {yard.heldEntries > 0 ? (
+        <p className="w-full">
+          <Link href="/farm/access#held" className="thumb font-semibold underline">
+            {counted(yard.heldEntries, {
+              one: "One entry waits for a steward: enter it or drop it.",
+              other: "# entries wait for a steward: enter or drop them.",
+            })}
+          </Link>
         </p>
       ) : null}
     </div>

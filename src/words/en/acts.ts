@@ -99,7 +99,17 @@ export const MAY_WORDS: Readonly<Record<string, string>> = {
   signOutEverywhere: "Sign out everywhere",
   endOneSession: "Sign out one device",
   takeBack: "Undo what was just done",
+  keepForSteward: "Leave an entry for a steward that was not taken",
+  enterHeld: "Enter what was kept for a steward",
+  dropHeld: "Drop what was kept for a steward",
 };
+
+/** Why an entry was kept for a steward. */
+export const HELD_WORDS = {
+  "may-not": "their role does not reach to it",
+  "not-yours": "it changes what somebody else wrote",
+  "left": "handed in for them by a steward",
+} as const;
 
 /** Of what somebody did to who may come in. */
 export const ACCESS_WORDS = {

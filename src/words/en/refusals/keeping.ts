@@ -11,6 +11,7 @@ import { inText } from "@/formats/grammar";
 
 /** Stock, containers, water, files. */
 export const OF_KEEPING = {
+  "held-done": () => "Somebody has seen to this one already.",
   // Shed
   "stock-corrected": ({ name }: { name: string }) =>
     `What it took of ${inText(name)} was corrected in stock since. Correct it there.`,
