@@ -31,4 +31,5 @@ export function proxy(request: NextRequest): NextResponse {
   return answer;
 }
 
-export const config = { matcher: "/((?!_next/static|icon.svg).*)" };
+// A whole farm is too large to go through here: that address asks for the name itself.
+export const config = { matcher: "/((?!_next/static|icon.svg|api/farm/archive).*)" };

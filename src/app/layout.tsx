@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { Away } from "@/ui/frame/Away";
+import { offersTakeIn } from "@/services/archive";
 import { listZonePlaces, readMeasures } from "@/services/farm";
 import { demoPeople } from "@/services/people";
 import { offersMadeUpFarm } from "@/services/madeUpFarm";
@@ -24,7 +25,13 @@ export const dynamic = "force-dynamic";
 
 /** What stands on every address until there is a farm. */
 async function NewFarm() {
-  return <SetUpScreen zones={await listZonePlaces()} canLookAround={offersMadeUpFarm((await headers()).get("host"))} />;
+  return (
+    <SetUpScreen
+      zones={await listZonePlaces()}
+      canLookAround={offersMadeUpFarm((await headers()).get("host"))}
+      canTakeIn={offersTakeIn()}
+    />
+  );
 }
 
 /** The page itself, or what stands in its place: nobody is in, or there is no farm yet. */

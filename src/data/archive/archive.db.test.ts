@@ -1,4 +1,5 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createHash } from "node:crypto";
+import { mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { seedDemo } from "@/demo/seed";
@@ -43,9 +44,8 @@ describe("a whole farm, out and in", () => {
     // It is read by whoever reads JSON: figures are figures, moments are text in UTC.
     expect(lines(at, "vessel").find(({ name }) => name === "Blue drum")).toMatchObject({ volume_l: 220, kind: "drum" });
     expect(String(lines(at, "batch")[0]!.started_at)).toMatch(/^\d{4}-\d\d-\d\d \d\d:\d\d:\d\d\.\d{3}$/);
-    expect(Buffer.from(String(lines(at, "batch_photo")[0]!.jpeg), "base64").subarray(0, 2)).toEqual(
-      Buffer.from([0xff, 0xd8]),
-    );
+    const { jpeg } = lines(at, "batch_photo")[0] as { jpeg: { file: string } };
+    expect(readFileSync(path.join(at, jpeg.file)).subarray(0, 2)).toEqual(Buffer.from([0xff, 0xd8]));
 
     const into = await bare();
     await loadFarm(into.url, at);
@@ -117,6 +117,58 @@ describe("a whole farm, out and in", () => {
     );
     await into.drop();
     await farm.scratch.drop();
+  });
+});
+
+describe("photographs", () => {
+  let farm: TestFarm;
+  let at: string;
+  let file: string;
+  beforeEach(async () => {
+    farm = await TestFarm.make();
+    await farm.lot("molasses", 5, 20);
+    await farm.lot("lactic-culture", 5, 10);
+    const batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 60, hoursAgo(2));
+    await addBatchPhoto(farm.context(), { requestKey: key(), batchId, jpeg: A_PHOTO });
+    at = folder();
+    await dumpFarm(farm.scratch.url, at, NOW);
+    file = (lines(at, "batch_photo")[0] as { jpeg: { file: string } }).jpeg.file;
+  });
+  afterEach(() => farm.scratch.drop());
+
+  it.each<[string, () => void]>([
+    ["missing", () => rmSync(path.join(at, file))],
+    ["changed", () => writeFileSync(path.join(at, file), "another picture")],
+    [
+      "a way out of the archive",
+      () => {
+        rmSync(path.join(at, file));
+        symlinkSync("/etc/hostname", path.join(at, file));
+      },
+    ],
+  ])("that are %s are said by name", async (_what, spoil) => {
+    spoil();
+    const into = await bare();
+    await expect(loadFarm(into.url, at)).rejects.toThrow(file);
+    await into.drop();
+  });
+  it("stood in the lines once, and such an archive is still read", async () => {
+    const bytes = readFileSync(path.join(at, file));
+    const text = lines(at, "batch_photo")
+      .map((row) => `${JSON.stringify({ ...row, jpeg: bytes.toString("base64") })}\n`)
+      .join("");
+    writeFileSync(path.join(at, "tables/batch_photo.jsonl"), text);
+    const manifest = readManifest(at);
+    const batchPhoto = { rows: 1, sha256: createHash("sha256").update(text).digest("hex") };
+    writeFileSync(
+      path.join(at, "manifest.json"),
+      JSON.stringify({ ...manifest, form: 1, tables: { ...manifest.tables, batch_photo: batchPhoto } }),
+    );
+    const into = await bare();
+    await loadFarm(into.url, at);
+    const [row] = await select<{ jpeg: Buffer }>(into.db, "select jpeg from batch_photo");
+    expect(row!.jpeg.equals(bytes)).toBe(true);
+    await into.drop();
   });
 });
 

@@ -1,5 +1,6 @@
 import "server-only";
 import { createHash } from "node:crypto";
+import { writeFile } from "node:fs/promises";
 import { once } from "node:events";
 import { createWriteStream, mkdirSync, writeFileSync } from "node:fs";
 import path from "node:path";
@@ -7,8 +8,8 @@ import type { Connection as CoreConnection } from "mysql2";
 import { createConnection, type Connection } from "mysql2/promise";
 import { listMigrations, listTables, type Table } from "./tables";
 
-/** The form of an archive; another number where a reader of this one would misread it. */
-export const ARCHIVE_FORM = 1;
+/** The form of an archive; another number where a reader of this one would misread it. In form 1 photographs stood in the lines. */
+export const ARCHIVE_FORM = 2;
 
 export interface Manifest {
   readonly form: number;
@@ -21,6 +22,12 @@ export interface Manifest {
 
 const quoted = (name: string): string => `\`${name.replaceAll("`", "``")}\``;
 
+/** A photograph as a line names it: a file beside the tables. */
+export interface PhotographLine {
+  readonly file: string;
+  readonly sha256: string;
+}
+
 /** A value as it stands in a line of JSON. */
 function jsonOf(text: string | Buffer | null, { form }: Table["columns"][number]): unknown {
   if (text === null) return null;
@@ -28,8 +35,24 @@ function jsonOf(text: string | Buffer | null, { form }: Table["columns"][number]
   return form === "number" ? Number(text) : text;
 }
 
-/** One line of JSON for each row of a table, in the order of its key. @param onLine is given each line with its end */
-async function* linesOf(connection: Connection, table: Table): AsyncGenerator<string> {
+/** Writes the photographs of a row beside the tables. @returns the row as its line tells it */
+async function rowLine(table: Table, row: readonly (string | Buffer | null)[], folder: string | null): Promise<string> {
+  const key = table.columns.flatMap(({ name }, index) => (table.key.includes(name) ? [String(row[index])] : []));
+  const told: Record<string, unknown> = {};
+  for (const [index, column] of table.columns.entries()) {
+    const value = row[index]!;
+    if (column.form !== "photograph" || value === null) told[column.name] = jsonOf(value, column);
+    else {
+      const file = `photographs/${[table.name, column.name, ...key].join("-")}.jpg`;
+      if (folder !== null) await writeFile(path.join(folder, file), value, { mode: 0o600 });
+      told[column.name] = { file, sha256: createHash("sha256").update(value).digest("hex") } satisfies PhotographLine;
+    }
+  }
+  return `${JSON.stringify(told)}\n`;
+}
+
+/** One line of JSON for each row of a table, in the order of its key. @param folder for the photographs; null where nothing is written */
+async function* linesOf(connection: Connection, table: Table, folder: string | null): AsyncGenerator<string> {
   const columns = table.columns
     .map(({ name, isShortened }) => (isShortened ? `cast(${quoted(name)} as double) as ${quoted(name)}` : quoted(name)))
     .join(", ");
@@ -43,16 +66,15 @@ async function* linesOf(connection: Connection, table: Table): AsyncGenerator<st
       rowsAsArray: true,
       typeCast: (field) => {
         const column = table.columns.find(({ name }) => name === field.name);
-        return column?.form === "bytes" ? field.buffer() : field.string();
+        return column?.form === "bytes" || column?.form === "photograph" ? field.buffer() : field.string();
       },
     })
     .stream({ highWaterMark: 100 });
-  for await (const row of rows as AsyncIterable<(string | Buffer | null)[]>)
-    yield `${JSON.stringify(Object.fromEntries(table.columns.map((column, index) => [column.name, jsonOf(row[index]!, column)])))}\n`;
+  for await (const row of rows as AsyncIterable<(string | Buffer | null)[]>) yield rowLine(table, row, folder);
 }
 
 /**
- * Writes a whole farm into a folder: `manifest.json`, and a file of JSON lines for each table. All as it was at one moment, while others write on.
+ * Writes a whole farm into a folder: `manifest.json`, a file of JSON lines for each table, a file for each photograph. All as it was at one moment, while others write on.
  * @param write false to tell the manifest alone, for comparing
  */
 export async function dumpFarm(databaseUrl: string, folder: string, now: Date, write = true): Promise<Manifest> {
@@ -62,14 +84,17 @@ export async function dumpFarm(databaseUrl: string, folder: string, now: Date, w
     await connection.query("set transaction isolation level repeatable read");
     await connection.query("start transaction with consistent snapshot, read only");
     const tables: Record<string, { rows: number; sha256: string }> = {};
-    if (write) mkdirSync(path.join(folder, "tables"), { recursive: true });
+    if (write) {
+      mkdirSync(path.join(folder, "tables"), { recursive: true });
+      mkdirSync(path.join(folder, "photographs"), { recursive: true });
+    }
     for (const table of await listTables(connection)) {
       const sha256 = createHash("sha256");
       let rows = 0;
       const file = write
         ? createWriteStream(path.join(folder, "tables", `${table.name}.jsonl`), { mode: 0o600 })
         : null;
-      for await (const line of linesOf(connection, table)) {
+      for await (const line of linesOf(connection, table, write ? folder : null)) {
         sha256.update(line);
         rows += 1;
         if (file && !file.write(line)) await once(file, "drain");

@@ -2,7 +2,7 @@ import "server-only";
 import type { Connection, RowDataPacket } from "mysql2/promise";
 
 /** How a column's values stand in an archive. */
-export type Form = "number" | "text" | "bytes";
+export type Form = "number" | "text" | "bytes" | "photograph";
 export interface Column {
   readonly name: string;
   readonly form: Form;
@@ -17,8 +17,9 @@ export interface Table {
 }
 
 const NUMBERS = new Set(["tinyint", "smallint", "mediumint", "int", "bigint", "decimal", "float", "double"]);
-const BYTES = /binary|blob/;
-const formOf = (type: string): Form => (NUMBERS.has(type) ? "number" : BYTES.test(type) ? "bytes" : "text");
+/** What is bytes and short is a hash; what is long is a photograph, which goes as a file of its own. */
+const formOf = (type: string): Form =>
+  NUMBERS.has(type) ? "number" : type.endsWith("blob") ? "photograph" : type.endsWith("binary") ? "bytes" : "text";
 
 /** What a farm keeps of itself elsewhere, or makes anew: the ledger of its schema, keys of writes that are done. */
 const NOT_KEPT = ["migration"];

@@ -15,7 +15,10 @@ export type AccessKind =
   | "passphrase"
   | "pin"
   | "role"
-  | "recovered";
+  | "recovered"
+  | "archived"
+  | "key-added"
+  | "key-removed";
 
 /** Where a request came from. */
 export interface From {

@@ -1,4 +1,5 @@
 "use client";
+import { Download } from "lucide-react";
 import { useState } from "react";
 import { mayAs, ROLES, type Role } from "@/core/people/roles";
 import { clockTime, fullDate } from "@/formats/times";
@@ -6,7 +7,7 @@ import type { AccessView, RoleLine } from "@/services/access";
 import { ACCESS_WORDS, HELD_WORDS, MAY_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
 import { useFarmAct } from "../acts/farm";
 import { FarmNav } from "../farm/FarmNav";
-import { Button } from "../kit/Button";
+import { Button, buttonClass } from "../kit/Button";
 import { SelectField } from "../kit/fields";
 import { Fold } from "../kit/Fold";
 import { Refusal } from "../kit/Refusal";
@@ -16,6 +17,8 @@ import { sayDevice } from "./sayDevice";
 
 const InviteSheet = panel(() => import("./InviteSheet").then((module) => module.InviteSheet));
 const SecretSheet = panel(() => import("./SecretSheet").then((module) => module.SecretSheet));
+
+const TWO_DAYS_MS = 2 * 24 * 3_600_000;
 
 const moment = (ms: number, view: AccessView): string =>
   `${fullDate(new Date(ms), view.farm)}, ${clockTime(new Date(ms), view.farm)}`;
@@ -165,24 +168,29 @@ const Person = ({
   );
 };
 
-/** Whether all of it would be there after a bad night. */
+/** Whether all of it would be there after a bad night, and the way out with all of it. */
 const Backup = ({ view }: { readonly view: AccessView }) => {
   const { lastBackup } = view;
-  if (lastBackup === undefined) return null;
-  const isOld = lastBackup === null || view.nowMs - lastBackup.atMs > 2 * 24 * 3_600_000;
+  const isOld = lastBackup !== undefined && (lastBackup === null || view.nowMs - lastBackup.atMs > TWO_DAYS_MS);
   return (
     <section aria-labelledby="backup">
       <h2 id="backup" className="text-xl">
         Backup
       </h2>
-      <p className={isOld ? "font-semibold text-rust" : ""}>
-        {isOld ? "■ " : ""}
-        {lastBackup === null
-          ? "There is no backup yet. One is made each night while Ruchka runs; bin/backup makes one now."
-          : `The last good one is of ${moment(lastBackup.atMs, view)}, read back and compared: ${lastBackup.file}.`}
-      </p>
-      <p className="text-[0.9rem] text-soft">
-        Keep a copy on another machine. bin/restore puts it into an empty place.
+      {lastBackup === undefined ? null : (
+        <p className={isOld ? "font-semibold text-rust" : ""}>
+          {isOld ? "■ " : ""}
+          {lastBackup === null
+            ? "There is no backup yet. One is made each night while Ruchka runs; bin/backup makes one now."
+            : `The last good one is of ${moment(lastBackup.atMs, view)}, read back and compared: ${lastBackup.file}.`}
+        </p>
+      )}
+      <a href="/api/farm/archive" download className={`${buttonClass("plain")} mt-2`}>
+        <Download aria-hidden className="size-5" /> The whole farm as one file
+      </a>
+      <p className="mt-1 text-[0.9rem] text-soft">
+        All of it: people, photographs, records. Whoever has this file has the farm: keep it on another machine, where
+        nobody else reads it. It is put back on the first page of an empty Ruchka, or by bin/restore.
       </p>
     </section>
   );
@@ -325,7 +333,7 @@ export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
         </div>
         <div className="grid min-w-0 grid-cols-1 content-start gap-8">
           <Held view={view} />
-          <Backup view={view} />
+          {isSteward ? <Backup view={view} /> : null}
           <Devices view={view} />
           <Events view={view} />
         </div>

@@ -11,6 +11,7 @@ import { askedFarm, draftOf, weatherIn, type FarmDraft } from "./farmDraft";
 import { guessFarm, hereNow, type Here } from "./guess";
 import { Passphrase } from "../people/Passphrase";
 import { MadeUpFarm } from "./MadeUpFarm";
+import { TakeIn } from "./TakeIn";
 
 /** What the server takes it for, until the browser has told. */
 const NOWHERE: Here = { timeZone: "UTC", language: "en", offsetMin: 0 };
@@ -62,9 +63,11 @@ function useSetUp(zones: readonly ZonePlace[]) {
 export const SetUpScreen = ({
   zones,
   canLookAround,
+  canTakeIn,
 }: {
   readonly zones: readonly ZonePlace[];
   readonly canLookAround: boolean;
+  readonly canTakeIn: boolean;
 }) => {
   const { setUp, guess, typed, keep, draft, change, submit, passphrase, setPassphrase } = useSetUp(zones);
   const { fields } = setUp;
@@ -102,6 +105,7 @@ export const SetUpScreen = ({
             </Button>
           </div>
           {canLookAround ? <MadeUpFarm /> : null}
+          {canTakeIn ? <TakeIn /> : null}
         </div>
         <section
           aria-labelledby="guessed"

@@ -89,7 +89,7 @@ describe("setting up a farm", () => {
 
   it("asks for two names and a passphrase that it keeps nowhere, sends good answers for the rest, and forgets the draft then", async () => {
     const actions = fakeActions();
-    renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} />);
+    renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} canTakeIn={false} />);
     type("Name of the farm", "Own field");
     type("Your name", "Ana");
     type("New passphrase", "a dozen green pails");
@@ -102,11 +102,11 @@ describe("setting up a farm", () => {
   });
   it("keeps what is typed over a reload, and sends nothing that can't be read", async () => {
     const actions = fakeActions();
-    const first = renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} />);
+    const first = renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} canTakeIn={false} />);
     type("Name of the farm", "Own field");
     type(/^Latitude/, "far up");
     first.unmount();
-    renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} />);
+    renderWith(actions, <SetUpScreen zones={ZONES} canLookAround={false} canTakeIn={false} />);
     expect(screen.getByLabelText("Name of the farm")).toHaveValue("Own field");
     expect(screen.getByLabelText(/^Latitude/)).toHaveValue("far up");
     type("Your name", "Ana");
@@ -119,7 +119,7 @@ describe("setting up a farm", () => {
       found({ coords: { latitude: -12.3456, longitude: 7.8912 } }),
     );
     Object.defineProperty(navigator, "geolocation", { value: { getCurrentPosition }, configurable: true });
-    renderWith(fakeActions(), <SetUpScreen zones={ZONES} canLookAround={false} />);
+    renderWith(fakeActions(), <SetUpScreen zones={ZONES} canLookAround={false} canTakeIn={false} />);
     fireEvent.click(screen.getByRole("button", { name: "Use this device’s position" }));
     expect(screen.getByLabelText(/^Latitude/)).toHaveValue("-12.35");
     expect(screen.getByLabelText(/^Longitude/)).toHaveValue("7.89");

@@ -127,4 +127,7 @@ export const ACCESS_WORDS = {
   "pin": "set a PIN",
   "role": "has another role",
   "recovered": "was given a way in on the machine",
+  "archived": "took the whole farm as one file",
+  "key-added": "added a passkey",
+  "key-removed": "removed a passkey",
 } as const;
