@@ -93,6 +93,7 @@ export default tseslint.config(
       "src/demo/standIns.ts",
       "src/data/migrateMain.ts",
       "src/data/archiveMain.ts",
+      "src/front/main.ts",
       "src/services/people/recoverMain.ts",
       "src/commands/main.ts",
       "src/app/door/answer.ts",

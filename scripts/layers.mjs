@@ -32,6 +32,8 @@ export const LAYERS = {
       "p-timeout",
     ],
   },
+  // The one door of a machine for other devices, a process of its own: it knows of no farm but where its server is.
+  front: { layers: [], packages: ["http-proxy", "qrcode", "node"] },
   // Screens know what services answer as types only; what they can do reaches them as callbacks.
   ui: {
     layers: ["core", "formats", "words", "contracts"],

@@ -32,7 +32,7 @@ test.describe(() => {
     await page.getByLabel(/^Length/).fill("10");
     await expect(page.getByText("20 m²")).toBeVisible();
     await page.getByRole("button", { name: "Turn 15°" }).click();
-    await page.getByRole("button", { name: "Undo" }).click();
+    await page.getByRole("complementary").getByRole("button", { name: "Undo" }).click();
     await page.getByRole("button", { name: "Part in two" }).click();
     const bed = (await page.locator('[data-plot="-1"] path').first().boundingBox())!;
     await page.mouse.move(bed.x - 20, bed.y + bed.height * 0.4);
@@ -53,7 +53,7 @@ test.describe(() => {
     await page.getByRole("button", { name: "Set it down", exact: true }).click();
     await page.getByRole("link", { name: "Back to the field" }).click();
     await expect(page.getByRole("button", { name: /^Bed 5, bare, 20 m²/ })).toBeVisible();
-    await expect(page.getByText("Brook")).toBeVisible();
+    await expect(page.getByText("Brook", { exact: true })).toBeVisible();
   });
 });
 

@@ -74,6 +74,11 @@ export function fitting<T>(name: string, input: unknown): T {
   return input as T;
 }
 
+const madeActs = new Map<string, Act<never, unknown, never>>();
+/** An act by its name, for one that runs another; null for a name that nothing loaded has. The door finds them in the list of acts. */
+export const actByName = (name: string): Act<unknown, unknown> | null =>
+  (madeActs.get(name) as Act<unknown, unknown> | undefined) ?? null;
+
 function made<Request, Answer, Asker>(
   { name, ...head }: ActHead<object>,
   run: (asker: Asker, request: Request) => Promise<Answer>,
@@ -82,7 +87,9 @@ function made<Request, Answer, Asker>(
     requireMay(asker, head.may);
     return run(asker, fitting<Request>(name, input));
   };
-  return Object.assign(call, { actName: name, ...head });
+  const whole = Object.assign(call, { actName: name, ...head });
+  madeActs.set(name, whole as Act<never, unknown, never>);
+  return whole;
 }
 
 /** An entry of a place's list whose running is not a write of a person's by key: a device's post, the farm's first start. */

@@ -14,6 +14,7 @@ import {
 import type { Context } from "../context";
 import { readLastBackup, type LastBackup } from "../lastBackup";
 import { farmView, type FarmView } from "../farm";
+import { readPhones, type PhonesView } from "./phones";
 import type { RoleLine } from "./roleTable";
 
 export interface SessionView {
@@ -46,6 +47,8 @@ export interface AccessView {
   readonly lastBackup?: LastBackup | null;
   /** What waits for a steward to be entered or dropped, without what is asked in it. */
   readonly held: readonly (Omit<HeldEntry, "request" | "doneAt" | "heldAt"> & { readonly doneMs: number })[];
+  /** How phones of the network come in; null where they do not. */
+  readonly phones: PhonesView | null;
   /** What each role may, for a steward. */
   readonly roles: readonly RoleLine[];
   readonly events: readonly (Omit<AccessLine, "at"> & { readonly atMs: number })[];
@@ -59,7 +62,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
   const all = mayAs(ctx.actor.role, "steward");
   const isMine = (id: number) => all || id === ctx.actor.id;
   const now = ctx.now();
-  const [actors, signing, pins, invited, sessions, events, held, backup] = await Promise.all([
+  const [actors, signing, pins, invited, sessions, events, held, backup, phones] = await Promise.all([
     listActors(pool),
     listWithSecret(pool, "passphrase"),
     listWithSecret(pool, "pin"),
@@ -68,6 +71,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
     listAccess(pool, { actorId: all ? null : ctx.actor.id, before: new Date(now.getTime() + 60_000), most: EVENTS }),
     all ? listHeld(pool) : [],
     readLastBackup(),
+    readPhones(),
   ]);
   const nameOf = new Map(actors.map(({ id, name }) => [id, name]));
   const view = (session: Session): SessionView => ({
@@ -98,6 +102,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
     sessions: sessions.filter(({ openedBy }) => isMine(openedBy)).map(view),
     ...(all && backup !== undefined ? { lastBackup: backup } : {}),
     held: held.map(({ request: _asked, doneAt, heldAt: _held, ...one }) => ({ ...one, doneMs: doneAt.getTime() })),
+    phones,
     roles: all ? roles : [],
     events: events.map(({ at, ...event }) => ({ ...event, atMs: at.getTime() })),
   };

@@ -5,7 +5,7 @@ import { mayAs } from "@/core/people/roles";
 import { inTransaction } from "@/data/db";
 import { isActor } from "@/data/farm";
 import { endHeld, HELD_BECAUSE, insertHeld, lockHeld } from "@/data/people";
-import { act, bareAct, type Act } from "../act";
+import { act, actByName, bareAct, type Act } from "../act";
 import type { Context } from "../context";
 import { refuse } from "../refusal";
 
@@ -50,10 +50,8 @@ export const keepForSteward = act(
 
 const OF_HELD = object(["requestKey", "heldId"], { requestKey: REQUEST_KEY, heldId: ROW_ID });
 
-/** The registry lists this very act, so it is asked for as it is needed. */
-async function actOf(name: string): Promise<Act<unknown, unknown>> {
-  const { findAct } = await import("../acts");
-  const found = mayWait(name) ? findAct(name) : null;
+function actOf(name: string): Act<unknown, unknown> {
+  const found = mayWait(name) ? actByName(name) : null;
   if (!found) throw refuse("not-found", { thing: "entry" }, "/heldId");
   return found;
 }

@@ -1,6 +1,5 @@
 import "server-only";
 import { standsIn } from "@/core/recipe/level";
-import QRCode from "qrcode";
 import { cautionsOnVessel, contentsOf, labelDilution, labelNumber, type LabelFacts } from "@/core/paper/label";
 import type { CautionId } from "@/core/book/cautions";
 import type { Carried } from "@/core/safety/carried";
@@ -14,6 +13,7 @@ import { assessBatch, readSituation } from "../ferment";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { carriedOfBatches, hazardsOfBatches } from "../hazards";
+import { squaresOf, type Squares } from "./squares";
 
 const HOUR_MS = 3_600_000;
 /** What keeps for less is told by the hour. */
@@ -31,16 +31,10 @@ export interface LabelsView {
   readonly batchId: number;
   /** One a store or part; the running batch's own while nothing is strained. */
   readonly labels: readonly (LabelFacts & { readonly litres: number; readonly place: string })[];
-  /** The squares of the code that opens the batch, row by row; dark is true. */
-  readonly code: { readonly size: number; readonly dark: readonly boolean[] };
+  /** The code that opens the batch. */
+  readonly code: Squares;
   /** What the code says. */
   readonly address: string;
-}
-
-/** A code with a quarter of its squares to spare, since drums get wet and scratched. */
-function codeOf(address: string): LabelsView["code"] {
-  const { modules } = QRCode.create(address, { errorCorrectionLevel: "Q" });
-  return { size: modules.size, dark: Array.from(modules.data, (bit) => bit === 1) };
 }
 
 /** The labels of a batch; null where there is none. */
@@ -105,5 +99,5 @@ export async function readLabels(
           },
         ];
   const address = `${origin}/batches/${batchId}`;
-  return { farm: farmView(farm), batchId, labels, code: codeOf(address), address };
+  return { farm: farmView(farm), batchId, labels, code: squaresOf(address), address };
 }

@@ -1,10 +1,10 @@
-import type { LabelsView } from "@/services/papers";
+import type { Squares } from "@/services/papers";
 
 /** Squares of quiet round the code, as ISO/IEC 18004 asks for. */
 const QUIET = 4;
 
-/** The code that opens the batch, one path for all its dark squares. */
-export const Code = ({ code, label }: { readonly code: LabelsView["code"]; readonly label: string }) => {
+/** A code to photograph, one path for all its dark squares. */
+export const Code = ({ code, label }: { readonly code: Squares; readonly label: string }) => {
   const whole = code.size + 2 * QUIET;
   const path = code.dark
     .flatMap((dark, index) =>

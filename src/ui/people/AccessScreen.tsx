@@ -1,27 +1,22 @@
 "use client";
-import { Download } from "lucide-react";
 import { useState } from "react";
 import { mayAs, ROLES, type Role } from "@/core/people/roles";
-import { clockTime, fullDate } from "@/formats/times";
-import type { AccessView, RoleLine } from "@/services/access";
-import { ACCESS_WORDS, HELD_WORDS, MAY_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
+import { fullDate } from "@/formats/times";
+import type { AccessView } from "@/services/access";
+import { ACCESS_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
 import { useFarmAct } from "../acts/farm";
 import { FarmNav } from "../farm/FarmNav";
-import { Button, buttonClass } from "../kit/Button";
+import { Button } from "../kit/Button";
 import { SelectField } from "../kit/fields";
-import { Fold } from "../kit/Fold";
-import { Refusal } from "../kit/Refusal";
 import { panel } from "../kit/later";
 import { told } from "../kit/told";
+import { accessMoment as moment } from "./accessMoment";
+import { RoleTable } from "./RoleTable";
+import { Backup, Held, Phones } from "./Safekeeping";
 import { sayDevice } from "./sayDevice";
 
 const InviteSheet = panel(() => import("./InviteSheet").then((module) => module.InviteSheet));
 const SecretSheet = panel(() => import("./SecretSheet").then((module) => module.SecretSheet));
-
-const TWO_DAYS_MS = 2 * 24 * 3_600_000;
-
-const moment = (ms: number, view: AccessView): string =>
-  `${fullDate(new Date(ms), view.farm)}, ${clockTime(new Date(ms), view.farm)}`;
 
 /** What is one's own to set. */
 const Mine = ({ view }: { readonly view: AccessView }) => {
@@ -168,122 +163,6 @@ const Person = ({
   );
 };
 
-/** Whether all of it would be there after a bad night, and the way out with all of it. */
-const Backup = ({ view }: { readonly view: AccessView }) => {
-  const { lastBackup } = view;
-  const isOld = lastBackup !== undefined && (lastBackup === null || view.nowMs - lastBackup.atMs > TWO_DAYS_MS);
-  return (
-    <section aria-labelledby="backup">
-      <h2 id="backup" className="text-xl">
-        Backup
-      </h2>
-      {lastBackup === undefined ? null : (
-        <p className={isOld ? "font-semibold text-rust" : ""}>
-          {isOld ? "■ " : ""}
-          {lastBackup === null
-            ? "There is no backup yet. One is made each night while Ruchka runs; bin/backup makes one now."
-            : `The last good one is of ${moment(lastBackup.atMs, view)}, read back and compared: ${lastBackup.file}.`}
-        </p>
-      )}
-      <a href="/api/farm/archive" download className={`${buttonClass("plain")} mt-2`}>
-        <Download aria-hidden className="size-5" /> The whole farm as one file
-      </a>
-      <p className="mt-1 text-[0.9rem] text-soft">
-        All of it: people, photographs, records. Whoever has this file has the farm: keep it on another machine, where
-        nobody else reads it. It is put back on the first page of an empty Ruchka, or by bin/restore.
-      </p>
-    </section>
-  );
-};
-
-/** What people did without a signal and may not enter any more. */
-const Held = ({ view }: { readonly view: AccessView }) => {
-  const enter = useFarmAct("enterHeld");
-  const drop = useFarmAct("dropHeld");
-  if (view.held.length === 0) return null;
-  return (
-    <section aria-labelledby="held">
-      <h2 id="held" className="text-xl">
-        Kept for a steward
-      </h2>
-      <p className="text-soft">
-        Done without a signal, and not taken when it was sent. You enter it in your name, at its own hour.
-      </p>
-      <ul className="mt-2 divide-y divide-line border-y border-line">
-        {view.held.map((one) => (
-          <li key={one.id} className="grid gap-1 py-2">
-            <span className="font-semibold">{one.said || MAY_WORDS[one.actName] || one.actName}</span>
-            <span className="text-[0.92rem] text-soft">
-              {one.personName}, {moment(one.doneMs, view)}: {HELD_WORDS[one.because]}
-            </span>
-            <span className="flex flex-wrap gap-2">
-              <Button
-                disabled={enter.busy}
-                aria-label={`Enter: ${one.said}`}
-                onClick={() => void enter.run({ heldId: one.id }).then((done) => done && told("Entered."))}
-              >
-                Enter it
-              </Button>
-              <Button
-                variant="quiet"
-                disabled={drop.busy}
-                aria-label={`Drop: ${one.said}`}
-                onClick={() => void drop.run({ heldId: one.id }).then((done) => done && told("Dropped."))}
-              >
-                Drop it
-              </Button>
-            </span>
-          </li>
-        ))}
-      </ul>
-      <Refusal error={enter.error ?? drop.error} />
-    </section>
-  );
-};
-
-/** Every act by the roles that may it; what holds for one's own alone has a ring. */
-const RoleTable = ({ roles }: { readonly roles: readonly RoleLine[] }) => (
-  <Fold title="What each role may do">
-    <dl className="grid gap-1">
-      {ROLES.map((role) => (
-        <div key={role}>
-          <dt className="inline font-semibold">{ROLE_WORDS[role]}: </dt>
-          <dd className="inline">{ROLE_MEANS[role]}</dd>
-        </div>
-      ))}
-    </dl>
-    <div className="relative overflow-x-auto">
-      <table className="w-full min-w-[34rem] text-[0.95rem]">
-        <caption className="sr-only">What each role may do</caption>
-        <thead>
-          <tr className="border-b-2 border-ink text-left">
-            <th scope="col">Act</th>
-            {ROLES.map((role) => (
-              <th key={role} scope="col" className="px-2 text-center">
-                {ROLE_WORDS[role]}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {roles.map(({ name, least, ofOthers }) => (
-            <tr key={name} className="border-b border-line">
-              <th scope="row" className="py-1 text-left font-normal">
-                {MAY_WORDS[name] ?? name}
-              </th>
-              {ROLES.map((role) => (
-                <td key={role} className="px-2 text-center">
-                  {!mayAs(role, least) ? "–" : ofOthers !== null && !mayAs(role, ofOthers) ? "their own" : "yes"}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  </Fold>
-);
-
 const Events = ({ view }: { readonly view: AccessView }) => (
   <section aria-labelledby="came">
     <h2 id="came" className="text-xl">
@@ -333,6 +212,7 @@ export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
         </div>
         <div className="grid min-w-0 grid-cols-1 content-start gap-8">
           <Held view={view} />
+          {view.phones ? <Phones phones={view.phones} /> : null}
           {isSteward ? <Backup view={view} /> : null}
           <Devices view={view} />
           <Events view={view} />

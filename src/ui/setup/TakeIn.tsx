@@ -33,7 +33,7 @@ export const TakeIn = () => {
       now = await answerOf(fetch(`${ADDRESS}?state`)).catch(() => now);
     }
     if (input.current) input.current.value = "";
-    if (now.state === "off") window.location.assign("/");
+    if (now.state === "off") window.location.reload();
     else setStands(now);
   };
   return (
