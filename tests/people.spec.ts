@@ -126,3 +126,45 @@ test("a secret of one's own is changed by the passphrase that holds", async ({ b
   await expect(panel).toHaveCount(0);
   await expect(own.getByText("Your passphrase is changed.")).toBeVisible();
 });
+
+test("a passkey of one’s own opens the farm without a passphrase, until it is removed", async ({
+  browser,
+  baseURL,
+}) => {
+  // Browsers make passkeys for a name, not for a bare address.
+  const farm = baseURL!.replace("127.0.0.1", "localhost");
+  const own = await phone(browser, farm);
+  const cdp = await own.context().newCDPSession(own);
+  await cdp.send("WebAuthn.enable");
+  await cdp.send("WebAuthn.addVirtualAuthenticator", {
+    options: {
+      protocol: "ctap2",
+      transport: "internal",
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await own.goto(`${farm}/`);
+  await signIn(own, "Odo", "castings and straw");
+  await expect(own.getByRole("button", { name: "Odo is signed in" })).toBeVisible();
+  await own.goto(`${farm}/farm/access`);
+  await own.getByRole("button", { name: "Add a passkey on this device" }).click();
+  await expect(own.getByText("This device has a passkey now.")).toBeVisible();
+  await seesNoBarrier(own);
+  const signOut = async () => {
+    await own.getByRole("button", { name: "Odo is signed in" }).click();
+    await own.getByRole("menuitem", { name: "Sign out" }).click();
+    await expect(own.getByText("Sign in to work here.")).toBeVisible();
+  };
+  await signOut();
+  await own.getByRole("button", { name: "Sign in with a passkey" }).click();
+  await expect(own.getByRole("button", { name: "Odo is signed in" })).toBeVisible();
+  await own.goto(`${farm}/farm/access`);
+  await own.getByRole("button", { name: /^Remove the passkey of / }).click();
+  await expect(own.getByText("That passkey opens nothing any more.")).toBeVisible();
+  await signOut();
+  await own.getByRole("button", { name: "Sign in with a passkey" }).click();
+  await expect(own.getByText("This passkey opens nothing here.").first()).toBeVisible();
+});

@@ -43,7 +43,15 @@ function Within({ page, children }: { readonly page: Opened<unknown>; readonly c
       return <NewFarm />;
     case "signed-out": {
       const { farmName, isClaimed, people } = page;
-      return <SignInScreen farmName={farmName} isClaimed={isClaimed} people={people} tries={demoPeople()} />;
+      return (
+        <SignInScreen
+          farmName={farmName}
+          isClaimed={isClaimed}
+          people={people}
+          tries={demoPeople()}
+          takesPasskeys={page.takesPasskeys}
+        />
+      );
     }
     case "locked":
       return <LockScreen farmName={page.farmName} people={page.people} />;

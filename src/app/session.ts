@@ -2,7 +2,7 @@ import { cookies, headers } from "next/headers";
 import { cache } from "react";
 import type { Frame } from "@/services/context";
 import { readFarm } from "@/services/farm";
-import { isClaimed, listSigners, sessionOf, turned, type Found, type Visitor } from "@/services/people";
+import { isClaimed, listSigners, passkeySite, sessionOf, turned, type Found, type Visitor } from "@/services/people";
 import { now, pool } from "@/services/runtime";
 import { isLoopback } from "./door/stranger";
 
@@ -22,6 +22,7 @@ export const visitorNow = async (): Promise<Visitor> => {
       device: (asked.get("user-agent") ?? "").slice(0, 120),
     },
     isHere: isLoopback(asked.get("host")),
+    site: { origin: `${asked.get("x-forwarded-proto") === "https" ? "https" : "http"}://${asked.get("host") ?? ""}` },
   };
 };
 
@@ -34,7 +35,7 @@ interface Outside {
 export type Standing =
   | { readonly type: "not-set-up" }
   /** Nobody is signed in on this device; `people` only where nobody can sign in yet, to say who is the steward. */
-  | ({ readonly type: "signed-out"; readonly isClaimed: boolean } & Outside)
+  | ({ readonly type: "signed-out"; readonly isClaimed: boolean; readonly takesPasskeys: boolean } & Outside)
   /** A shared phone that waits for a PIN; `people` have one. */
   | ({ readonly type: "locked"; readonly found: Found } & Outside)
   | { readonly type: "open"; readonly frame: Frame; readonly found: Found; readonly token: string };
@@ -51,11 +52,13 @@ export const openStanding = cache(async (): Promise<Standing> => {
   if (!token || !found) {
     const claimed = await isClaimed(pool());
     const people = claimed ? [] : actors.map(({ id, name }) => ({ id, name }));
-    return { type: "signed-out", isClaimed: claimed, ...outside, people };
+    const takesPasskeys = claimed && passkeySite((await visitorNow()).site) !== null;
+    return { type: "signed-out", isClaimed: claimed, takesPasskeys, ...outside, people };
   }
   if (!found.actor) return { type: "locked", found, ...outside, people: await listSigners(pool()) };
-  const { from } = await visitorNow();
-  const ctx = { pool: pool(), now, actor: found.actor, sessionId: found.session.id, from };
+  const { from, site } = await visitorNow();
+  const { id: sessionId, isShared } = found.session;
+  const ctx = { pool: pool(), now, actor: found.actor, sessionId, from, ...(site ? { site } : {}), isShared };
   return { type: "open", frame: { farm, people: actors, ctx }, found, token };
 });
 

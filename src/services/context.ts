@@ -11,6 +11,10 @@ export interface Context {
   /** The device that it is asked from, and where that is; nothing for a program on the machine. */
   readonly sessionId?: number;
   readonly from?: From;
+  /** The farm as it was called; nothing for a program on the machine. */
+  readonly site?: { readonly origin: string };
+  /** Whether the device is the yard's. */
+  readonly isShared?: boolean;
   /** Told of long work how far it is. */
   readonly onProgress?: (done: number, total: number) => void;
 }

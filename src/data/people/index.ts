@@ -21,6 +21,17 @@ export {
 } from "./held";
 export { insertInvitation, listInvited, lockInvitation, useInvitation } from "./invitations";
 export { writerOf, type Written } from "./owners";
+export {
+  endPasskey,
+  endPasskeysOf,
+  insertChallenge,
+  insertPasskey,
+  listPasskeys,
+  lockPasskey,
+  takeChallenge,
+  usePasskey,
+  type Passkey,
+} from "./passkeys";
 export { findSecret, isClaimed, listWithSecret, setSecret, type SecretKind } from "./secrets";
 export {
   endSession,

@@ -33,6 +33,7 @@ const WRITTEN = {
   "keeping": "select actor_id from store_expiry where id = ?",
   "own-recipe": "select actor_id from recipe_version where id = ?",
   "bed-shape": "select actor_id from plot_shape where id = ?",
+  "passkey": "select actor_id from passkey where id = ? and ended_at is null",
   "session": "select opened_by as actor_id from session where id = ?",
 } as const;
 export type Written = keyof typeof WRITTEN;

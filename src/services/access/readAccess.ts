@@ -4,6 +4,7 @@ import { listActors, type Farm } from "@/data/farm";
 import {
   listAccess,
   listHeld,
+  listPasskeys,
   type HeldEntry,
   listInvited,
   listSessions,
@@ -14,6 +15,7 @@ import {
 import type { Context } from "../context";
 import { readLastBackup, type LastBackup } from "../lastBackup";
 import { farmView, type FarmView } from "../farm";
+import { passkeySite } from "../people";
 import { readPhones, type PhonesView } from "./phones";
 import type { RoleLine } from "./roleTable";
 
@@ -34,6 +36,15 @@ export interface AccessView {
   readonly nowMs: number;
   readonly me: { readonly id: number; readonly name: string; readonly role: Role; readonly hasPin: boolean };
   readonly isShared: boolean;
+  /** One's own. */
+  readonly passkeys: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly addedMs: number;
+    readonly usedMs: number | null;
+  }[];
+  /** Whether browsers make passkeys for the farm as it is called here. */
+  readonly takesPasskeys: boolean;
   readonly people: readonly {
     readonly id: number;
     readonly name: string;
@@ -62,7 +73,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
   const all = mayAs(ctx.actor.role, "steward");
   const isMine = (id: number) => all || id === ctx.actor.id;
   const now = ctx.now();
-  const [actors, signing, pins, invited, sessions, events, held, backup, phones] = await Promise.all([
+  const [actors, signing, pins, invited, sessions, events, held, passkeys, backup, phones] = await Promise.all([
     listActors(pool),
     listWithSecret(pool, "passphrase"),
     listWithSecret(pool, "pin"),
@@ -70,6 +81,7 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
     listSessions(pool, now),
     listAccess(pool, { actorId: all ? null : ctx.actor.id, before: new Date(now.getTime() + 60_000), most: EVENTS }),
     all ? listHeld(pool) : [],
+    listPasskeys(pool, ctx.actor.id),
     readLastBackup(),
     readPhones(),
   ]);
@@ -102,6 +114,13 @@ export async function readAccess(ctx: Context, farm: Farm, roles: readonly RoleL
     sessions: sessions.filter(({ openedBy }) => isMine(openedBy)).map(view),
     ...(all && backup !== undefined ? { lastBackup: backup } : {}),
     held: held.map(({ request: _asked, doneAt, heldAt: _held, ...one }) => ({ ...one, doneMs: doneAt.getTime() })),
+    passkeys: passkeys.map(({ id, name, addedAt, usedAt }) => ({
+      id,
+      name,
+      addedMs: addedAt.getTime(),
+      usedMs: usedAt?.getTime() ?? null,
+    })),
+    takesPasskeys: passkeySite(ctx.site) !== null && !ctx.isShared,
     phones,
     roles: all ? roles : [],
     events: events.map(({ at, ...event }) => ({ ...event, atMs: at.getTime() })),

@@ -40,6 +40,30 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   shareDevice: { requestKey: KEY },
   signOutEverywhere: { requestKey: KEY, personId: 1 },
   endOneSession: { requestKey: KEY, sessionId: 1 },
+  beginPasskey: { requestKey: KEY },
+  addPasskey: {
+    requestKey: KEY,
+    name: "My phone",
+    response: {
+      id: "abc",
+      rawId: "abc",
+      type: "public-key",
+      clientExtensionResults: {},
+      response: { clientDataJSON: "e30", attestationObject: "o2M" },
+    },
+  },
+  removePasskey: { requestKey: KEY, passkeyId: 1 },
+  beginPasskeySignIn: { requestKey: KEY },
+  signInByPasskey: {
+    requestKey: KEY,
+    response: {
+      id: "abc",
+      rawId: "abc",
+      type: "public-key",
+      clientExtensionResults: {},
+      response: { clientDataJSON: "e30", authenticatorData: "SZY", signature: "MEU", userHandle: "abc" },
+    },
+  },
   keepForSteward: {
     requestKey: KEY,
     actName: "logEntry",

@@ -6,6 +6,7 @@ import { inTransaction, type Queryable } from "@/data/db";
 import { findFarm, listActors, setActorRole, type Actor } from "@/data/farm";
 import {
   endSession,
+  endPasskeysOf,
   endSessionsOf,
   findSecret,
   insertAccessEvent,
@@ -180,6 +181,8 @@ export const signOutEverywhere = act(
   },
   async (db, { personId }, ctx): Promise<Done> => {
     await endSessionsOf(db, personId, ctx.now(), ctx.sessionId ?? null);
+    // A passkey on a phone that is lost would open the farm again.
+    if (personId !== ctx.actor.id) await endPasskeysOf(db, personId, ctx.now());
     await told(db, ctx, { kind: "ended", actorId: personId });
     return DONE;
   },

@@ -1,6 +1,7 @@
 import "server-only";
 /** Who may come in and what each may do. What other places, pages and screens may use of it. */
 export { endOneSession, invitePerson, setPassphrase, setPin, setRole, shareDevice, signOutEverywhere } from "./access";
+export { addPasskey, beginPasskey, beginPasskeySignIn, passkeySite, removePasskey, signInByPasskey } from "./passkeys";
 export { recoverSteward } from "./recover";
 export { hashSecret, requirePassphrase } from "./secret";
 export { openSession, sessionOf, turned, type Found } from "./sessions";

@@ -5,6 +5,7 @@ import { inTransaction, type Queryable } from "@/data/db";
 import { findFarm, listActors, setActorRole, type Actor } from "@/data/farm";
 import {
   countRefused,
+  endPasskeysOf,
   endSession,
   endSessionsOf,
   findSecret,
@@ -83,6 +84,7 @@ async function comeIn(
   const at = visitor.now();
   await setSecret(db, { actorId: actor.id, kind: "passphrase", hash: await hashSecret(passphrase), at });
   await endSessionsOf(db, actor.id, at, null);
+  await endPasskeysOf(db, actor.id, at);
   return openSession(db, actor.id, visitor.from, at);
 }
 

@@ -3,6 +3,12 @@ import type { Database } from "@/data/db";
 import type { Actor } from "@/data/farm";
 import type { From, Session } from "@/data/people";
 
+/** The farm as whoever asks calls it. */
+export interface Site {
+  /** @example "https://farm.local:3443" */
+  readonly origin: string;
+}
+
 /** Whoever comes to the door, signed in or not. */
 export interface Visitor {
   readonly pool: Database;
@@ -10,6 +16,7 @@ export interface Visitor {
   readonly from: From;
   /** Whether the request came to this machine by its own name. */
   readonly isHere: boolean;
+  readonly site?: Site;
 }
 /** A visitor who is at the machine itself: a command, a test. */
 export const onMachine = (pool: Database, now = () => new Date()): Visitor => ({

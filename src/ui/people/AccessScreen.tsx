@@ -11,6 +11,7 @@ import { SelectField } from "../kit/fields";
 import { panel } from "../kit/later";
 import { told } from "../kit/told";
 import { accessMoment as moment } from "./accessMoment";
+import { Passkeys } from "./Passkeys";
 import { RoleTable } from "./RoleTable";
 import { Backup, Held, Phones } from "./Safekeeping";
 import { sayDevice } from "./sayDevice";
@@ -45,6 +46,7 @@ const Mine = ({ view }: { readonly view: AccessView }) => {
           ? "This phone is shared: it locks itself after five minutes, and everybody with a PIN can take it."
           : "A phone of the yard is taken over by PIN, and locks itself after five minutes."}
       </p>
+      <Passkeys view={view} />
       {open ? <SecretSheet kind={open} onClose={() => setOpen(null)} /> : null}
     </section>
   );

@@ -1,12 +1,21 @@
 "use client";
-import { useEffect, useState, type FormEvent } from "react";
+import { useEffect, useState, useSyncExternalStore, type FormEvent } from "react";
 import type { Role } from "@/core/people/roles";
 import { ROLE_WORDS } from "@/words/said";
 import { useFarmAct } from "../acts/farm";
 import { Button } from "../kit/Button";
 import { SelectField, TextField } from "../kit/fields";
 import { Refusal } from "../kit/Refusal";
+import { ByPasskey } from "./ByPasskey";
 import { Passphrase } from "./Passphrase";
+
+/** Whether this browser knows passkeys; not until it runs. */
+const useCanPasskeys = (): boolean =>
+  useSyncExternalStore(
+    () => () => undefined,
+    () => "PublicKeyCredential" in window,
+    () => false,
+  );
 
 /** What a link of an invitation begins with, behind the address: it reaches no server's log. */
 export const JOIN_HASH = "#join=";
@@ -17,13 +26,16 @@ export interface SignInProps {
   readonly isClaimed: boolean;
   readonly people: readonly { readonly id: number; readonly name: string }[];
   /** Of a made-up farm: who may be tried, and by what. */
+  /** Whether a passkey may be good for the farm as it is called here. */
+  readonly takesPasskeys: boolean;
   readonly tries: readonly { readonly name: string; readonly role: Role; readonly passphrase: string }[];
 }
 
-const ByName = ({ tries }: Pick<SignInProps, "tries">) => {
+const ByName = ({ tries, takesPasskeys }: Pick<SignInProps, "tries" | "takesPasskeys">) => {
   const act = useFarmAct("signIn");
   const [name, setName] = useState("");
   const [passphrase, setPassphrase] = useState("");
+  const canPasskeys = useCanPasskeys();
   const submit = (event: FormEvent) => {
     event.preventDefault();
     void act.run({ name, passphrase });
@@ -44,6 +56,7 @@ const ByName = ({ tries }: Pick<SignInProps, "tries">) => {
       <Button type="submit" variant="strong" wide disabled={act.busy}>
         Sign in
       </Button>
+      {takesPasskeys && canPasskeys ? <ByPasskey /> : null}
       {tries.length > 0 ? (
         <section aria-labelledby="tries" className="border-t border-line pt-3">
           <h2 id="tries" className="text-lg">
@@ -139,7 +152,7 @@ const Claim = ({ people }: Pick<SignInProps, "people">) => {
 };
 
 /** Nobody is signed in on this device: by name, or by an invitation. */
-export const SignInScreen = ({ farmName, isClaimed, people, tries }: SignInProps) => {
+export const SignInScreen = ({ farmName, isClaimed, people, tries, takesPasskeys }: SignInProps) => {
   const [code, setCode] = useState<string | null>(null);
   useEffect(() => {
     // Only the browser knows what stands behind the address.
@@ -156,7 +169,7 @@ export const SignInScreen = ({ farmName, isClaimed, people, tries }: SignInProps
         <Claim people={people} />
       ) : code === null ? (
         <>
-          <ByName tries={tries} />
+          <ByName tries={tries} takesPasskeys={takesPasskeys} />
           <Button variant="quiet" className="-ml-3 mt-3" onClick={() => setCode("")}>
             I have an invitation
           </Button>

@@ -29,6 +29,12 @@ export const OF_WHAT_IS_ASKED = {
     })[fault],
   "pin-weak": ({ fault }: { fault: "short" | "row" }) =>
     fault === "short" ? `A PIN has ${PIN_LEAST} to ${PIN_MOST} numbers.` : "Do not use 1111 or 1234.",
+  "no-passkeys-here": () =>
+    "Passkeys work where the farm has a name and a safe connection, not by a bare address. Sign in by name and passphrase.",
+  "phone-is-shared": () => "This phone is shared. Add a passkey on a device of your own.",
+  "passkey-too-late": () => "That took too long. Begin again.",
+  "passkey-unfit": () => "This device’s passkey does not fit here. Try another device.",
+  "wrong-passkey": () => "This passkey opens nothing here. Sign in by name and passphrase.",
   "wrong-pin": ({ left }: { left: number }) =>
     `Wrong PIN. ${counted(left, { one: "One more try", other: "# more tries" })}, then this phone is signed out.`,
   "phone-signed-out": () => "Too many wrong PINs: this phone is signed out. Sign in with a passphrase.",

@@ -34,6 +34,7 @@ export const THINGS = {
   "programme": "programme",
   "recipe-version": "version of this recipe",
   "session": "device that is signed in",
+  "passkey": "passkey",
   "step": "step",
   "store": "store",
   "tool": "tool",
