@@ -1,5 +1,6 @@
 import next from "eslint-config-next/core-web-vitals";
 import tseslint from "typescript-eslint";
+import sql from "./scripts/lint/sqlByParameters.mjs";
 
 // The craft takes its clock and its chance as arguments.
 const PURE = ["src/core/**/*.ts", "src/formats/**/*.ts", "src/sim/**/*.ts"];
@@ -80,6 +81,12 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: ["src/data/**", "src/services/**", "src/app/**", "src/demo/**"],
+    ignores: ["**/*.test.ts"],
+    plugins: { sql },
+    rules: { "sql/sql-by-parameters": "error" },
   },
   // Node knows a .cjs file by its name: it has nothing but require.
   { files: ["**/*.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },

@@ -164,6 +164,19 @@ const markChanged = (pool: Pool): number =>
  */
 export const revisionOf = (pool: Pool): number => (pool as Revised).revision ?? markChanged(pool);
 
+/** Commits of this server and of its cluster, as it counts them itself. */
+const COMMITS =
+  "select group_concat(variable_value order by variable_name) as n from information_schema.global_status where variable_name in ('COM_COMMIT', 'WSREP_LAST_COMMITTED')";
+
+/**
+ * What changes as any process writes to the same database: commits as the server counts them. Counted as they begin, so that one that ends in this very
+ * moment may not be read yet.
+ */
+export async function sharedRevision(pool: Pool): Promise<string> {
+  const [row] = await select<{ n: string }>(pool as unknown as Queryable, COMMITS);
+  return row!.n;
+}
+
 /**
  * Runs work in one transaction: all of it or nothing. What was lost against others is tried again, no other error is.
  * @throws whatever the work throws, after rolling back
@@ -201,10 +214,14 @@ async function giveBack(connection: PoolConnection, error: unknown): Promise<voi
   }
 }
 
-/** Rows of a select. */
 /** As many places in a statement as there are values. @example places([4, 7]); // "?, ?" */
 export const places = (values: readonly unknown[]): string => values.map(() => "?").join(", ");
 
+/** As many rows of places for one insert. @example rowsOf(2, 3); // "(?, ?, ?), (?, ?, ?)" */
+export const rowsOf = (count: number, columns: number): string =>
+  Array.from({ length: count }, () => `(${places(Array.from({ length: columns }))})`).join(", ");
+
+/** Rows of a select. */
 export async function select<Row>(db: Queryable, sql: string, values: SqlValue[] = []): Promise<Row[]> {
   const [rows] = await db.execute<RowDataPacket[]>(sql, values);
   return rows as Row[];

@@ -1,4 +1,10 @@
-import { createServer, request as plainRequest, type IncomingHttpHeaders, type Server } from "node:http";
+import {
+  createServer,
+  request as plainRequest,
+  type IncomingHttpHeaders,
+  type IncomingMessage,
+  type Server,
+} from "node:http";
 import { request as secureRequest } from "node:https";
 import type { AddressInfo } from "node:net";
 import { execFileSync } from "node:child_process";
@@ -44,7 +50,7 @@ const ask = (
     const sending = (
       ca ? secureRequest({ ...settings, ca, servername: "farm.test" }, onAnswer) : plainRequest(settings, onAnswer)
     ).on("error", reject);
-    function onAnswer(answer: import("node:http").IncomingMessage): void {
+    function onAnswer(answer: IncomingMessage): void {
       let body = "";
       answer.on("data", (part) => (body += part));
       answer.on("end", () => resolve({ status: answer.statusCode!, body, headers: answer.headers }));

@@ -1,7 +1,7 @@
 import "server-only";
 import { complaintsOf } from "@/contracts/fieldErrors";
 import validators from "@/contracts/generated/views.cjs";
-import { revisionOf } from "@/data/db";
+import { revisionOf, sharedRevision } from "@/data/db";
 import { mayAs, type Role } from "@/core/people/roles";
 import type { Asked } from "./act";
 import type { Frame } from "./context";
@@ -34,11 +34,15 @@ export const ID = { type: "integer", minimum: 1, maximum: 999_999_999_999_999 } 
 
 const kept = keeping<Promise<unknown>>("views", 60);
 const MINUTE_MS = 60_000;
+/** Beside other processes at the same database a commit may be counted a moment before it can be read: what was read stands so much shorter. */
+const SHARED_MS = 2_000;
+const isShared = (): boolean => process.env.RUCHKA_SHARED_DATABASE === "1";
 
 /** What was read once stands to the end of its minute, for the same person and question, unless something was written meanwhile. */
-function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
-  const minute = Math.floor(ctx.now().getTime() / MINUTE_MS);
-  const key = JSON.stringify([name, minute, revisionOf(ctx.pool), ctx.actor, asked]);
+async function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
+  const shared = isShared() ? await sharedRevision(ctx.pool) : null;
+  const standsIn = Math.floor(ctx.now().getTime() / (shared === null ? MINUTE_MS : SHARED_MS));
+  const key = JSON.stringify([name, standsIn, revisionOf(ctx.pool), shared, ctx.actor, asked]);
   const known = kept.get(key);
   if (known) return known as Promise<T>;
   const reading = read();

@@ -1,3 +1,4 @@
+import { select } from "@/data/db";
 import { findFarm } from "@/data/farm/farm";
 import { listActs } from "@/services/acts";
 import { pool } from "@/services/runtime";
@@ -56,6 +57,15 @@ describe("the one door", () => {
     const first = await post("addVessel", request);
     expect(first).toMatchObject({ status: 200, ok: true, value: { vesselId: expect.any(Number) } });
     expect(await post("addVessel", request)).toEqual(first);
+  });
+  it("takes half a letter for what it is, and keeps the rest", async () => {
+    const answer = await post(
+      "addVessel",
+      `{"requestKey":"${key()}","name":"Half \\ud81a drum","kind":"drum","volumeL":90}`,
+    );
+    expect(answer.status).toBe(200);
+    const [row] = await select<{ name: string }>(farm.scratch.db, "select name from vessel where volume_l = 90");
+    expect(row!.name).toBe("Half \ufffd drum");
   });
   it("says at the field what does not fit, and with its code what the farm refuses", async () => {
     expect(await post("addVessel", { ...vessel("Huge"), volumeL: 1e9 })).toMatchObject({

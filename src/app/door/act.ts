@@ -57,12 +57,17 @@ async function askerFor({ may }: AnyAct, request: Request): Promise<Asking | Doo
   return { asker: ctx, say: speechOf(farm.units) };
 }
 
+/** Half of a letter, which no database keeps and no screen shows; a slip of a program, or somebody who tries the door. */
+const HALF_LETTER = /\p{Surrogate}/gu;
+const whole = (_name: string, value: unknown): unknown =>
+  typeof value === "string" ? value.replace(HALF_LETTER, "\ufffd") : value;
+
 /** The body as JSON, or what is wrong with it. */
 async function inputOf(request: Request, mostBytes: number): Promise<{ readonly input: unknown } | ActError> {
   const body = await readBody(request, mostBytes);
   if (!body) return tooLong(mostBytes);
   try {
-    return { input: JSON.parse(new TextDecoder().decode(body)) as unknown };
+    return { input: JSON.parse(new TextDecoder().decode(body), whole) as unknown };
   } catch {
     return doorError("bad-json");
   }

@@ -1,3 +1,4 @@
+/* eslint sql/sql-by-parameters: "off" -- tables and columns by their names as the database itself tells them, quoted */
 import "server-only";
 import { createHash } from "node:crypto";
 import { writeFile } from "node:fs/promises";

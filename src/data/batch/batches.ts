@@ -280,5 +280,6 @@ export const listNamedBatches = (
   select(
     db,
     `select batch.id, json_value(batch.recipe, '$.shortName') as name, vessel.name as vesselName
-     from standing_batch made join batch on batch.id = made.id join vessel on vessel.id = batch.vessel_id order by batch.id desc limit ${Math.floor(most)}`,
+     from standing_batch made join batch on batch.id = made.id join vessel on vessel.id = batch.vessel_id order by batch.id desc limit ?`,
+    [String(Math.floor(most))],
   );

@@ -1,6 +1,6 @@
 import "server-only";
 import type { MeasureKind, PhInstrument, PhSpot, SignKind } from "@/core/book/words";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export type EntryKind = "ph" | "temperature" | SignKind | MeasureKind | "act" | "note" | "withdrawn";
 
@@ -73,7 +73,7 @@ const SELECT_STANDING = `
 const SELECT_STANDING_OF = (count: number) => `
   select ${COLUMNS}, null as corrected_by_id
   from standing_entry entry join actor on actor.id = entry.actor_id
-  where entry.batch_id in (${Array.from({ length: count }, () => "?").join(", ")}) order by entry.at, entry.id`;
+  where entry.batch_id in (${places(Array.from({ length: count }))}) order by entry.at, entry.id`;
 const SELECT_LOG = `
   select ${COLUMNS}, later.id as corrected_by_id
   from batch_entry entry

@@ -57,10 +57,11 @@ const SELECT_OF_METHOD = `
   from batch_forecast forecast
   join batch on batch.id = forecast.batch_id
   where batch.method_id = ? order by forecast.batch_id, forecast.made_at, forecast.id`;
+const OF_FORECAST = COLUMNS.split(", ")
+  .map((column) => `forecast.${column}`)
+  .join(", ");
 const SELECT_LATEST_OF_RUNNING = `
-  select ${COLUMNS.split(", ")
-    .map((column) => `forecast.${column}`)
-    .join(", ")}
+  select ${OF_FORECAST}
   from batch_forecast forecast
   join (select max(kept.id) as id from batch_forecast kept
         left join standing_close on standing_close.batch_id = kept.batch_id

@@ -1,6 +1,6 @@
 import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
-import { select, type Queryable } from "../db";
+import { rowsOf, select, type Queryable } from "../db";
 
 export interface StationHour {
   readonly at: Date;
@@ -34,7 +34,7 @@ export async function putForecast(
   for (let from = 0; from < hours.length; from += CHUNK) {
     const chunk = hours.slice(from, from + CHUNK);
     await db.execute<ResultSetHeader>(
-      `insert into air_forecast (device_id, at, air_c, rain_mm, wind_m_per_s, issued_at) values ${chunk.map(() => "(?, ?, ?, ?, ?, ?)").join(", ")}
+      `insert into air_forecast (device_id, at, air_c, rain_mm, wind_m_per_s, issued_at) values ${rowsOf(chunk.length, 6)}
        on duplicate key update
          air_c = if(values(issued_at) >= issued_at or issued_at > ?, values(air_c), air_c),
          rain_mm = if(values(issued_at) >= issued_at or issued_at > ?, values(rain_mm), rain_mm),

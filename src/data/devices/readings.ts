@@ -1,7 +1,7 @@
 import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
 import type { Aside, AsideCode } from "@/core/probe/plausible";
-import { select, type Queryable } from "../db";
+import { rowsOf, select, type Queryable } from "../db";
 import type { DeviceQuantity } from "./devices";
 
 /** One figure as a device posted it. */
@@ -83,9 +83,8 @@ export async function insertReadings(
   const fresh = await freshOf(db, readings);
   for (let from = 0; from < fresh.length; from += CHUNK) {
     const chunk = fresh.slice(from, from + CHUNK);
-    const rows = chunk.map(() => "(?, ?, ?, ?, ?, ?, ?, ?)").join(", ");
     await db.execute<ResultSetHeader>(
-      `insert into device_reading (device_id, quantity, at, value, set_aside, jumped_by, jumped_in_h, received_at) values ${rows}`,
+      `insert into device_reading (device_id, quantity, at, value, set_aside, jumped_by, jumped_in_h, received_at) values ${rowsOf(chunk.length, 8)}`,
       chunk.flatMap(({ deviceId, quantity, at, value, setAside }) => [
         deviceId,
         quantity,

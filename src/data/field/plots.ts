@@ -53,13 +53,13 @@ interface ShapeRow {
 }
 
 /** The newest outline of every plot that was no slip, or of these plots; of one that was never meant its last, which does not stand. */
-const newestShapes = (plotIds: readonly number[] | null): string => `
+const sqlNewestShapes = (plotIds: readonly number[] | null): string => `
   (select drawn.plot_id, coalesce(max(if(slip.row_id is null, drawn.id, null)), max(drawn.id)) as id, max(slip.row_id is null) as stands
    from plot_shape drawn left join taken_back slip on slip.kind = 'bed-shape' and slip.row_id = drawn.id
    ${plotIds ? `where drawn.plot_id in (${places(plotIds)})` : ""} group by drawn.plot_id)`;
 const selectShapes = (plotIds: readonly number[] | null): string => `
   select shape.plot_id, shape.name, shape.kind, shape.ring, shape.area_m2, shape.block, shape.tags
-  from plot_shape shape join ${newestShapes(plotIds)} newest on newest.id = shape.id
+  from plot_shape shape join ${sqlNewestShapes(plotIds)} newest on newest.id = shape.id
   where (shape.put_away = 0 and newest.stands = 1) or ? order by shape.plot_id`;
 const INSERT_SHAPE = `
   insert into plot_shape (plot_id, name, kind, ring, area_m2, block, tags, put_away, actor_id, added_at)
@@ -196,7 +196,7 @@ export interface PutAway {
 export const listPutAway = (db: Queryable): Promise<PutAway[]> =>
   select<PutAway>(
     db,
-    `select shape.id as shapeId, shape.name from plot_shape shape join ${newestShapes(null)} newest on newest.id = shape.id
+    `select shape.id as shapeId, shape.name from plot_shape shape join ${sqlNewestShapes(null)} newest on newest.id = shape.id
      where shape.put_away = 1 and newest.stands = 1 order by shape.id desc`,
   );
 

@@ -1,3 +1,4 @@
+/* eslint sql/sql-by-parameters: "off" -- put together of the pieces of `sources/`, which are fixed text */
 import "server-only";
 import { select, type Queryable, type SqlValue } from "../db";
 import type { TakenBackKind } from "../takenBack";

@@ -85,6 +85,9 @@ export const listAccess = (
     `select event.id, event.kind, coalesce(whose.name, event.name) as person, doer.name as \`by\`, event.note, event.address, event.device, event.at
      from access_event event left join actor whose on whose.id = event.actor_id left join actor doer on doer.id = event.by_id
      where event.at < ?${asked.actorId === null ? "" : " and (event.actor_id = ? or event.by_id = ?)"}
-     order by event.at desc, event.id desc limit ${Math.floor(asked.most)}`,
-    asked.actorId === null ? [asked.before] : [asked.before, asked.actorId, asked.actorId],
+     order by event.at desc, event.id desc limit ?`,
+    [
+      ...(asked.actorId === null ? [asked.before] : [asked.before, asked.actorId, asked.actorId]),
+      String(Math.floor(asked.most)),
+    ],
   );

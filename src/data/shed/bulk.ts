@@ -1,14 +1,11 @@
 import "server-only";
 import type { ResultSetHeader } from "mysql2/promise";
-import { select, type Queryable } from "../db";
+import { rowsOf, select, type Queryable } from "../db";
 import { LOT_COLUMNS, lotValues, type NewLot } from "./lots";
 import { type StockMovement } from "./movements";
 
 /** Rows of one insert: large enough to be quick, small enough to tell how far it is. */
 const CHUNK = 500;
-
-const rowsOf = (count: number, columns: number): string =>
-  Array.from({ length: count }, () => `(${Array.from({ length: columns }, () => "?").join(", ")})`).join(", ");
 
 /** Writes many lots with the lines that bring them in. */
 export async function insertLots(

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Provenance } from "@/core/safety/provenance";
-import { select, type Queryable } from "../db";
+import { places, select, type Queryable } from "../db";
 import { parsed } from "./lots";
 
 /** What each batch drew from which lot, with the lot's own price. */
@@ -65,7 +65,7 @@ export async function findLotSources(
   const rows = await select<{ id: number; name: string }>(
     db,
     `select distinct batch.id, json_value(batch.recipe, '$.shortName') as name
-     from lot join batch on batch.id = lot.from_batch_id where lot.id in (${lotIds.map(() => "?").join(", ")})`,
+     from lot join batch on batch.id = lot.from_batch_id where lot.id in (${places(lotIds)})`,
     [...lotIds],
   );
   return rows.map(({ id, name }) => ({ batchId: id, name }));
@@ -93,7 +93,7 @@ export async function listOriginsOf(db: Queryable, batchIds: readonly number[]):
     db,
     `select distinct lot.id, lot.ingredient_id, lot.received_on, lot.provenance
      from standing_draw movement join lot on lot.id = movement.lot_id
-     where movement.batch_id in (${batchIds.map(() => "?").join(", ")}) and lot.provenance is not null`,
+     where movement.batch_id in (${places(batchIds)}) and lot.provenance is not null`,
     [...batchIds],
   );
   return rows.map((row) => ({
@@ -114,7 +114,6 @@ export interface DrawnInto {
 /** All that went into these batches, at the start and since, with where its lot was from; what never stood in the shed comes from the fill's lines. */
 export async function listDrawnInto(db: Queryable, batchIds: readonly number[]): Promise<DrawnInto[]> {
   if (batchIds.length === 0) return [];
-  const places = batchIds.map(() => "?").join(", ");
   const rows = await select<{
     batch_id: number;
     ingredient_id: string;
@@ -123,11 +122,11 @@ export async function listDrawnInto(db: Queryable, batchIds: readonly number[]):
   }>(
     db,
     `select movement.batch_id, lot.ingredient_id, lot.provenance, movement.at
-     from standing_draw movement join lot on lot.id = movement.lot_id where movement.batch_id in (${places})
+     from standing_draw movement join lot on lot.id = movement.lot_id where movement.batch_id in (${places(batchIds)})
      union all
      select line.batch_id, line.ingredient_id, null, batch.started_at
      from batch_line line join batch on batch.id = line.batch_id
-     where line.batch_id in (${places}) and line.used > 0
+     where line.batch_id in (${places(batchIds)}) and line.used > 0
        and not exists (select 1 from stock_movement drawn join lot drawn_lot on drawn_lot.id = drawn.lot_id
                        where drawn.batch_id = line.batch_id and drawn_lot.ingredient_id = line.ingredient_id)`,
     [...batchIds, ...batchIds],

@@ -1,6 +1,6 @@
 import "server-only";
 import type { Provenance } from "@/core/safety/provenance";
-import { insert, select, type Queryable, type SqlValue } from "../db";
+import { insert, places, select, type Queryable, type SqlValue } from "../db";
 
 export type LotOrigin = "bought" | "foraged" | "home-made" | "given";
 
@@ -74,7 +74,7 @@ export const LOT_COLUMNS = [
   "actor_id",
   "added_at",
 ];
-const INSERT_LOT = `insert into lot (${LOT_COLUMNS.join(", ")}) values (${LOT_COLUMNS.map(() => "?").join(", ")})`;
+const INSERT_LOT = `insert into lot (${LOT_COLUMNS.join(", ")}) values (${places(LOT_COLUMNS)})`;
 
 /** JSON arrives parsed from a table and as text through a view. */
 export const parsed = (value: Provenance | string | null): Provenance =>

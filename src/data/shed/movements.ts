@@ -1,5 +1,5 @@
 import "server-only";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 export type MovementKind = "received" | "used" | "wasted" | "corrected" | "counted";
 
@@ -148,12 +148,11 @@ export async function listReceipts(
   ingredientIds: readonly string[],
 ): Promise<DayFlow[]> {
   if (ingredientIds.length === 0) return [];
-  const marks = ingredientIds.map(() => "?").join(", ");
   return (
     await select<FlowRow>(
       db,
       `select ingredient_id, own_ingredient_id, received_on as day, 'received' as kind, sum(received) as change_by
-       from lot where ingredient_id in (${marks}) and received_on >= ? group by ingredient_id, own_ingredient_id, received_on`,
+       from lot where ingredient_id in (${places(ingredientIds)}) and received_on >= ? group by ingredient_id, own_ingredient_id, received_on`,
       [...ingredientIds, sinceDay],
     )
   ).map(toFlow);

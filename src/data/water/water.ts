@@ -1,6 +1,6 @@
 import "server-only";
 import type { WaterSource, WaterTreatment } from "@/core/water/chlorine";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 /** One of the farm's waters, with what a strip last said of it. */
 export interface FarmWater {
@@ -217,7 +217,7 @@ export async function listRiverBatches(db: Queryable, batchIds: readonly number[
   const rows = await select<{ batch_id: number }>(
     db,
     `select distinct used.batch_id from standing_water_use used join water_source source on source.id = used.source_id
-     where source.kind = 'river' and used.batch_id in (${batchIds.map(() => "?").join(", ")})`,
+     where source.kind = 'river' and used.batch_id in (${places(batchIds)})`,
     [...batchIds],
   );
   return new Set(rows.map((row) => row.batch_id));

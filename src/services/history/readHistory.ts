@@ -2,7 +2,7 @@ import "server-only";
 import { findIngredient, INGREDIENTS } from "@/core/book/ingredients";
 import { findMethod, METHODS } from "@/core/book";
 import type { Farm } from "@/data/farm";
-import { listHistory, type HistoryLine, type HistoryPart } from "@/data/history";
+import { HISTORY_PARTS, listHistory, type HistoryLine, type HistoryPart } from "@/data/history";
 import { listThings } from "@/data/things";
 import { momentOn } from "@/formats/times";
 import type { Context } from "../context";
@@ -31,8 +31,16 @@ export interface HistoryQuery {
   readonly skip?: number | undefined;
 }
 
+/** A filter as an address tells it; what is no number and no day is passed over. */
+export function readHistoryQuery(asked: Readonly<Record<string, string>>): HistoryQuery {
+  const part = HISTORY_PARTS.find((one) => one === asked.part);
+  const person = /^\d{1,15}$/.test(asked.person ?? "") ? Number(asked.person) : undefined;
+  const day = /^\d{4}-\d{2}-\d{2}$/.test(asked.day ?? "") ? asked.day : undefined;
+  return { part, person, day };
+}
+
 /** Names of the book stand in tables by their id. */
-function named(line: HistoryLine): string {
+export function named(line: HistoryLine): string {
   if (line.code === "recipe")
     return METHODS.some(({ id }) => id === line.subject) ? findMethod(line.subject).name : line.subject;
   return Object.hasOwn(INGREDIENTS, line.subject) ? findIngredient(line.subject).name : line.subject;

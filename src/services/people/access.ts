@@ -3,7 +3,7 @@ import { randomBytes } from "node:crypto";
 import { object, REQUEST_KEY, ROW_ID } from "@/contracts/parts";
 import { joinCode, PASSPHRASE_MOST, PIN_MOST, readCode, ROLES } from "@/core/people/roles";
 import { inTransaction, type Queryable } from "@/data/db";
-import { findFarm, listActors, setActorRole, type Actor } from "@/data/farm";
+import { findFarm, isActor, listActors, setActorRole, type Actor } from "@/data/farm";
 import {
   endSession,
   endPasskeysOf,
@@ -180,6 +180,7 @@ export const signOutEverywhere = act(
     ofOthers: { may: "steward", ownerOf: async (_db, asked) => (asked as { personId: number }).personId },
   },
   async (db, { personId }, ctx): Promise<Done> => {
+    if (!(await isActor(db, personId))) throw refuse("not-found", { thing: "person" }, "/personId");
     await endSessionsOf(db, personId, ctx.now(), ctx.sessionId ?? null);
     // A passkey on a phone that is lost would open the farm again.
     if (personId !== ctx.actor.id) await endPasskeysOf(db, personId, ctx.now());

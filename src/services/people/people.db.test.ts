@@ -243,6 +243,9 @@ describe("what a steward does for others, and each for oneself", () => {
     const lost = await join(await invite(ben));
     const own = await ctxOf(lost);
     expect(await refusedAs(signOutEverywhere(own, { requestKey: key(), personId: ana }))).toBe("not-yours");
+    expect(await refusedAs(signOutEverywhere(await ctxOf(mine), { requestKey: key(), personId: 9999 }))).toBe(
+      "not-found",
+    );
     await signOutEverywhere(await ctxOf(mine), { requestKey: key(), personId: ben });
     expect(await found(lost)).toBeNull();
     expect(await found(mine)).not.toBeNull();

@@ -1,4 +1,5 @@
 "use client";
+import { Download } from "lucide-react";
 import { clsx } from "clsx";
 import { useRouter } from "next/navigation";
 import { groupBy } from "@/core/groupBy";
@@ -166,6 +167,13 @@ export const HistoryScreen = ({ view, filter }: { readonly view: HistoryView; re
         </SelectField>
         <TextField label="Day" type="date" value={filter.day} onChange={(event) => go({ day: event.target.value })} />
       </div>
+      <a
+        href={`/api/farm/history?${new URLSearchParams({ ...filter }).toString()}`}
+        download
+        className="thumb mt-2 inline-flex items-center gap-2 underline"
+      >
+        <Download aria-hidden className="size-5" /> These entries as CSV
+      </a>
       {view.lines.length === 0 ? <p className="mt-4 text-soft">Nothing was logged.</p> : null}
       <div className="mt-4 grid max-w-3xl gap-5">
         {[...days].map(([day, lines]) => (

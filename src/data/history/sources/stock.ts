@@ -1,3 +1,4 @@
+/* eslint sql/sql-by-parameters: "off" -- pieces of fixed text */
 import "server-only";
 import type { Source } from "./source";
 
