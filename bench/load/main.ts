@@ -1,8 +1,8 @@
 /**
- * Thirty people at once on a farm that runs on this machine, for a minute: each opens a page, then logs a temperature of a running batch, and so on.
- * Every answer counts that is no page or no success. Beside it the same clients on a bare server of the same machine, so that the client's own
- * work is known.
- *   tsx bench/load/main.ts ADDRESS [--write]
+ * So many people at work on a farm that runs on this machine: each opens a page, logs a temperature of a running batch, looks up from the phone for some seconds,
+ * and so on. Every answer counts that is no page or no success. Beside them one person alone, and the same people on a bare server, so that the client's own work
+ * is known.
+ *   tsx bench/load/main.ts ADDRESS [PEOPLE] [SECONDS] [PID of the web server] [--write]
  */
 import { randomUUID } from "node:crypto";
 import { writeFileSync } from "node:fs";
@@ -10,9 +10,14 @@ import { createServer } from "node:http";
 import { once } from "node:events";
 import type { AddressInfo } from "node:net";
 import os from "node:os";
+import { readFileSync } from "node:fs";
+import { signIn } from "../signIn";
 
-const CLIENTS = 30;
-const FOR_MS = 60_000;
+const [, , , peopleText = "50", secondsText = "300", pid = ""] = process.argv.filter((one) => one !== "--write");
+const PEOPLE = Number(peopleText);
+const FOR_MS = Number(secondsText) * 1000;
+/** So long somebody looks at what came, ms. */
+const LOOKS_MS = [2_000, 8_000] as const;
 const PAGES = ["/", "/batches/5", "/shed", "/book", "/field", "/ledger"];
 const BATCHES = [5, 6, 7, 8];
 
@@ -29,14 +34,14 @@ async function timed(into: Tally, ask: () => Promise<boolean>): Promise<void> {
   if (!isGood) into.errors += 1;
 }
 
-const read = async (url: string): Promise<boolean> => {
-  const answer = await fetch(url);
+const read = async (url: string, cookie: string): Promise<boolean> => {
+  const answer = await fetch(url, { headers: { cookie } });
   return answer.status === 200 && (await answer.text()).length > 0;
 };
-const log = async (address: string, turn: number): Promise<boolean> => {
+const log = async (address: string, turn: number, cookie: string): Promise<boolean> => {
   const answer = await fetch(`${address}/api/act/logEntry`, {
     method: "POST",
-    headers: { "content-type": "application/json" },
+    headers: { "content-type": "application/json", cookie },
     body: JSON.stringify({
       requestKey: randomUUID(),
       batchId: BATCHES[turn % BATCHES.length],
@@ -46,19 +51,32 @@ const log = async (address: string, turn: number): Promise<boolean> => {
   return answer.status === 200;
 };
 
-async function all(address: string): Promise<{ readonly reading: Tally; readonly writing: Tally }> {
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const looks = () => pause(LOOKS_MS[0] + Math.random() * (LOOKS_MS[1] - LOOKS_MS[0]));
+
+async function all(address: string, people: number, forMs: number, cookie: string) {
   const [reading, writing] = [tally(), tally()];
-  const untilMs = performance.now() + FOR_MS;
+  const untilMs = performance.now() + forMs;
   await Promise.all(
-    Array.from({ length: CLIENTS }, async (_, client) => {
-      for (let turn = client; performance.now() < untilMs; turn += 1) {
-        await timed(reading, () => read(`${address}${PAGES[turn % PAGES.length]!}`));
-        await timed(writing, () => log(address, turn));
+    Array.from({ length: people }, async (_, person) => {
+      // Nobody begins at the same moment.
+      await pause(Math.random() * LOOKS_MS[1]);
+      for (let turn = person; performance.now() < untilMs; turn += 1) {
+        await timed(reading, () => read(`${address}${PAGES[turn % PAGES.length]!}`, cookie));
+        await looks();
+        await timed(writing, () => log(address, turn, cookie));
+        await looks();
       }
     }),
   );
   return { reading, writing };
 }
+/** Memory of the web server, MB; nothing where no process was told. */
+const memoryMb = (): number | null => {
+  if (pid === "") return null;
+  const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))?.[1];
+  return Math.round(Number(kb) / 1024);
+};
 
 const at = (took: readonly number[], share: number): string => {
   const sorted = took.toSorted((a, b) => a - b);
@@ -72,16 +90,22 @@ async function main(address: string, isWritten: boolean): Promise<void> {
     request.resume().on("end", () => response.end("x".repeat(100_000)));
   }).listen(0, "127.0.0.1");
   await once(bare, "listening");
-  const farm = await all(address);
-  const nothing = await all(`http://127.0.0.1:${(bare.address() as AddressInfo).port}`);
+  const cookie = await signIn(address);
+  const alone = await all(address, 1, Math.min(FOR_MS, 60_000), cookie);
+  const before = memoryMb();
+  const farm = await all(address, PEOPLE, FOR_MS, cookie);
+  const after = memoryMb();
+  const nothing = await all(`http://127.0.0.1:${(bare.address() as AddressInfo).port}`, PEOPLE, 30_000, "");
   bare.close();
   const text = `${[
-    `Node ${process.version}, ${os.cpus().length} cores, the clients on the same machine; ${CLIENTS} clients for ${FOR_MS / 1000} s, each reading a page and logging in turn.`,
+    `Node ${process.version}, ${os.cpus().length} cores, the clients on the same machine; ${PEOPLE} people for ${FOR_MS / 1000} s, each reading a page and logging in turn, with ${LOOKS_MS[0] / 1000} to ${LOOKS_MS[1] / 1000} s between.${before === null ? "" : ` Memory of the web server before ${before} MB, after ${after} MB.`}`,
     "",
     "| | answered | errors | p50 | p95 |",
     "|---|---|---|---|---|",
     line("a page of the farm", farm.reading),
     line("a log entry", farm.writing),
+    line("a page, one person alone", alone.reading),
+    line("a log entry, one person alone", alone.writing),
     line("a bare server's page", nothing.reading),
     line("a bare server's answer", nothing.writing),
   ].join("\n")}\n`;
