@@ -678,8 +678,7 @@ async function makePeople(db: Queryable, now: Date): Promise<void> {
  */
 export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   const db = pool;
-  const isNew = (await findFarm(db)) === null;
-  if (isNew) await makeFarm(pool, now);
+  if ((await findFarm(db)) === null) await makeFarm(pool, now);
   await makePeople(db, now);
   const people = await listActors(db);
   const tell = new Teller(pool, people, now);
@@ -723,5 +722,5 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
   await seedRunningTea(tell, vessel);
   await seedStuckExtract(tell, vessel);
   await seedRunningJuice(tell, vessel);
-  return isNew;
+  return true;
 }

@@ -178,6 +178,24 @@ describe("the demo farm", () => {
     expect(await seedDemo(scratch.pool, new Date(now))).toBe(true);
     await scratch.drop();
   });
+  it.each([12, 60, 130])("goes on where its telling was cut short, after %d writes", async (writes) => {
+    const scratch = await scratchDatabase();
+    let left = writes;
+    // The power goes: no further transaction begins.
+    const dying = Object.assign(Object.create(scratch.pool) as typeof scratch.pool, {
+      getConnection: () =>
+        left-- > 0 ? scratch.pool.getConnection() : Promise.reject(new Error("The power is gone.")),
+    });
+    await expect(seedDemo(dying, NOW)).rejects.toThrow("The power is gone.");
+    expect(await seedDemo(scratch.pool, NOW)).toBe(true);
+    const yard = await readYard(
+      { pool: scratch.pool, now: () => NOW, actor: { id: 1, name: "Maren", role: "steward" } },
+      (await findFarm(scratch.db))!,
+    );
+    expect(yard.vessels).toHaveLength(8);
+    expect(yard.vessels.filter(({ status }) => status === "running")).toHaveLength(4);
+    await scratch.drop();
+  });
   it("tells its story on any day of the year, and a second telling adds nothing", async () => {
     const scratch = await scratchDatabase();
     // The walks' demo is told in winter.
