@@ -70,7 +70,7 @@ async function signIn(browser: Browser, address: string): Promise<Page> {
   await page.goto(address);
   await page.getByLabel("Your name").fill("Ana");
   await page.getByLabel("Passphrase", { exact: true }).fill(PASSPHRASE);
-  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await expect(page.getByRole("button", { name: "Ana is signed in" })).toBeVisible();
   return page;
 }

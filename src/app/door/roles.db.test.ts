@@ -1,6 +1,7 @@
 /** The table of who may what, to its last cell: every act and view by every role, through the door that pages and programs use. */
 import { mayAs, ROLES, type Role } from "@/core/people/roles";
 import { findFarm } from "@/data/farm/farm";
+import { insertPasskey } from "@/data/people";
 import { roleTable } from "@/services/access";
 import { ACTS, listActs } from "@/services/acts";
 import { isRole } from "@/services/act";
@@ -173,6 +174,18 @@ describe("what another wrote", () => {
       return { rows: [{ kind: "look", id: lookId }] };
     },
     signOutEverywhere: async (person) => ({ personId: personId(person) }),
+    removePasskey: async (person) => ({
+      passkeyId: await insertPasskey(farm.scratch.db, {
+        actorId: personId(person),
+        credentialId: key(),
+        publicKey: "AA",
+        counter: 0,
+        transports: [],
+        site: "farm.local",
+        name: "A phone",
+        addedAt: NOW,
+      }),
+    }),
     endOneSession: async (person) => {
       await openSession(farm.scratch.db, personId(person), { address: "", device: "" }, NOW);
       const [rows] = await farm.scratch.pool.query("select max(id) as id from session");

@@ -467,5 +467,7 @@ it("is listed once, under its own name, with who may do it", () => {
     ["signOut", "session"],
     ["lockDevice", "session"],
     ["unlockDevice", "session"],
+    ["beginPasskeySignIn", "anybody"],
+    ["signInByPasskey", "anybody"],
   ]);
 });
