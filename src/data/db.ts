@@ -173,7 +173,7 @@ const COMMITS =
  * moment may not be read yet.
  */
 export async function sharedRevision(pool: Pool): Promise<string> {
-  const [row] = await select<{ n: string }>(pool as unknown as Queryable, COMMITS);
+  const [row] = await select<{ n: string }>(pool, COMMITS);
   return row!.n;
 }
 

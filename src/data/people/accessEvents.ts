@@ -78,16 +78,23 @@ export interface AccessLine {
 /** Who came in and from where, the newest first. */
 export const listAccess = (
   db: Queryable,
-  asked: { readonly actorId: number | null; readonly before: Date; readonly most: number },
+  asked: {
+    readonly actorId: number | null;
+    readonly from?: Date | null;
+    readonly before: Date;
+    readonly most: number;
+  },
 ): Promise<AccessLine[]> =>
   select<AccessLine>(
     db,
     `select event.id, event.kind, coalesce(whose.name, event.name) as person, doer.name as \`by\`, event.note, event.address, event.device, event.at
      from access_event event left join actor whose on whose.id = event.actor_id left join actor doer on doer.id = event.by_id
-     where event.at < ?${asked.actorId === null ? "" : " and (event.actor_id = ? or event.by_id = ?)"}
+     where event.at < ? and event.at >= ?${asked.actorId === null ? "" : " and (event.actor_id = ? or event.by_id = ?)"}
      order by event.at desc, event.id desc limit ?`,
     [
-      ...(asked.actorId === null ? [asked.before] : [asked.before, asked.actorId, asked.actorId]),
+      asked.before,
+      asked.from ?? new Date(0),
+      ...(asked.actorId === null ? [] : [asked.actorId, asked.actorId]),
       String(Math.floor(asked.most)),
     ],
   );

@@ -69,9 +69,12 @@ describe("taking a farm in", () => {
     const state = path.join(folder, "incoming", "state");
     writeFileSync(state, "failed This archive is of form 99.\n");
     expect(await takeInState()).toEqual({ state: "failed", because: "This archive is of form 99." });
-    writeFileSync(state, "taking\n");
+    writeFileSync(state, `taking ${process.pid}\n`);
     expect(await takeIn(stream("another"))).toEqual({ state: "taking" });
     expect(existsSync(path.join(folder, "incoming", "farm.tar.gz"))).toBe(false);
-    expect(readFileSync(state, "utf8")).toBe("taking\n");
+    expect(readFileSync(state, "utf8")).toBe(`taking ${process.pid}\n`);
+    // One that ended in the middle holds nobody up.
+    writeFileSync(state, "taking 999999999\n");
+    expect(await takeInState()).toEqual({ state: "off" });
   });
 });

@@ -25,12 +25,22 @@ export const offersTakeIn = (): boolean => homeOf() !== null;
 
 const incoming = (home: string): string => path.join(home, "incoming");
 
+function isAlive(pid: number): boolean {
+  try {
+    return process.kill(pid, 0);
+  } catch {
+    return false;
+  }
+}
+
 /** How taking in stands; it outlives this process, which ends in the middle of it. */
 export async function takeInState(): Promise<TakeInState> {
   const home = homeOf();
   if (home === null) return { state: "off" };
   const said = await readFile(path.join(incoming(home), "state"), "utf8").catch(() => "");
-  if (said.startsWith("taking")) return { state: "taking" };
+  const taking = /^taking (\d+)/.exec(said)?.[1];
+  // Whoever was at it may have ended with the power: then nothing is under way.
+  if (taking !== undefined) return { state: isAlive(Number(taking)) ? "taking" : "off" };
   return said.startsWith("failed")
     ? { state: "failed", because: said.slice("failed".length).trim() }
     : { state: "off" };
@@ -66,7 +76,7 @@ export async function takeIn(body: ReadableStream<Uint8Array>): Promise<TakeInSt
     within,
     createWriteStream(file, { mode: 0o600 }),
   );
-  await writeFile(path.join(folder, "state"), "taking\n", { mode: 0o600 });
+  await writeFile(path.join(folder, "state"), `taking ${process.pid}\n`, { mode: 0o600 });
   const log = openSync(path.join(folder, "log"), "a", 0o600);
   const inherited = Object.fromEntries(Object.entries(process.env).filter(([name]) => !OF_THIS_SERVER.includes(name)));
   spawn("bash", ["bin/take-in", file], {

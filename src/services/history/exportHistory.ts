@@ -45,20 +45,18 @@ async function accessRows(ctx: Context, farm: Farm, { part, person, day }: Histo
   const from = day === undefined ? null : momentOn(day, "00:00", farm);
   const before = from === null ? new Date(ctx.now().getTime() + DAY_MS) : new Date(from.getTime() + DAY_MS);
   const name = (await listActors(ctx.pool)).find(({ id }) => id === person)?.name;
-  const events = await listAccess(ctx.pool, { actorId: person ?? null, before, most: 1_000_000 });
-  return events
-    .filter(({ at }) => from === null || at >= from)
-    .map(({ at, person: whose, by, kind, note, address, device }) => [
-      at.toISOString(),
-      at.toISOString(),
-      by ?? (whose || name || ""),
-      "access",
-      kind,
-      [whose, ACCESS_WORDS[kind], note].filter(Boolean).join(": "),
-      "",
-      address,
-      device,
-    ]);
+  const events = await listAccess(ctx.pool, { actorId: person ?? null, from, before, most: 1_000_000 });
+  return events.map(({ at, person: whose, by, kind, note, address, device }) => [
+    at.toISOString(),
+    at.toISOString(),
+    by ?? (whose || name || ""),
+    "access",
+    kind,
+    [whose, ACCESS_WORDS[kind], note].filter(Boolean).join(": "),
+    "",
+    address,
+    device,
+  ]);
 }
 
 /** The history as CSV, with the filter of the screen; for a steward with who came in and from where. */

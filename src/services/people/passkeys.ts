@@ -59,7 +59,14 @@ async function keep(db: Queryable, challenge: string, actorId: number | null, no
 
 const JUST_KEY = object(["requestKey"], { requestKey: REQUEST_KEY });
 const TEXT = (maxLength: number) => ({ type: "string", minLength: 1, maxLength, pattern: "^[A-Za-z0-9_-]+$" }) as const;
-const EXTENSIONS = { type: "object", maxProperties: 20 } as const;
+/** What a browser tells of a credential, whether it makes one or signs by it (W3C WebAuthn, level 3). */
+const CREDENTIAL = {
+  id: TEXT(512),
+  rawId: TEXT(512),
+  type: { const: "public-key" },
+  authenticatorAttachment: { type: ["string", "null"], maxLength: 30 },
+  clientExtensionResults: { type: "object", maxProperties: 20 },
+} as const;
 
 /** What a browser is asked as it makes a passkey for whoever is signed in. @throws {Refusal} on a shared phone, which is nobody's */
 export const beginPasskey = bareAct(
@@ -81,7 +88,7 @@ export const beginPasskey = bareAct(
       })),
       authenticatorSelection: { residentKey: "required", userVerification: "required" },
     });
-    await keep(ctx.pool as unknown as Queryable, options.challenge, ctx.actor.id, ctx.now());
+    await keep(ctx.pool, options.challenge, ctx.actor.id, ctx.now());
     return options;
   },
 );
@@ -104,11 +111,7 @@ export const addPasskey = bareAct(
       requestKey: REQUEST_KEY,
       name: NAME,
       response: object(["id", "rawId", "type", "response", "clientExtensionResults"], {
-        id: TEXT(512),
-        rawId: TEXT(512),
-        type: { const: "public-key" },
-        authenticatorAttachment: { type: ["string", "null"], maxLength: 30 },
-        clientExtensionResults: EXTENSIONS,
+        ...CREDENTIAL,
         response: object(["clientDataJSON", "attestationObject"], {
           clientDataJSON: TEXT(4000),
           attestationObject: TEXT(20_000),
@@ -194,7 +197,7 @@ export const beginPasskeySignIn = bareAct(
   async (visitor: Visitor): Promise<object> => {
     const { rpID } = requireSite(visitor.site);
     const options = await generateAuthenticationOptions({ rpID, userVerification: "required" });
-    await keep(visitor.pool as unknown as Queryable, options.challenge, null, visitor.now());
+    await keep(visitor.pool, options.challenge, null, visitor.now());
     return options;
   },
 );
@@ -206,11 +209,7 @@ export const signInByPasskey = bareAct(
     schema: object(["requestKey", "response"], {
       requestKey: REQUEST_KEY,
       response: object(["id", "rawId", "type", "response", "clientExtensionResults"], {
-        id: TEXT(512),
-        rawId: TEXT(512),
-        type: { const: "public-key" },
-        authenticatorAttachment: { type: ["string", "null"], maxLength: 30 },
-        clientExtensionResults: EXTENSIONS,
+        ...CREDENTIAL,
         response: object(["clientDataJSON", "authenticatorData", "signature"], {
           clientDataJSON: TEXT(4000),
           authenticatorData: TEXT(4000),
@@ -250,7 +249,7 @@ export const signInByPasskey = bareAct(
       return { token, name: actor.name };
     });
     if (opened) return new Opened(opened.token, { name: opened.name });
-    await insertAccessEvent(visitor.pool as unknown as Queryable, {
+    await insertAccessEvent(visitor.pool, {
       ...visitor.from,
       kind: "refused",
       actorId: null,

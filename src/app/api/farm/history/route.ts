@@ -2,6 +2,7 @@ import { exportHistory, readHistoryQuery } from "@/services/history";
 import { openFrame } from "../../../session";
 import { doorError, refuseInWords, toActError } from "../../../door/answer";
 import { speechOf } from "@/words/speech";
+import { fileName } from "../../../door/fileName";
 
 /** Who did what, and when, as CSV: by the filter of the history's page. */
 export async function GET(request: Request): Promise<Response> {
@@ -9,7 +10,7 @@ export async function GET(request: Request): Promise<Response> {
   if (!frame) return refuseInWords(doorError("signed-out"));
   try {
     const query = readHistoryQuery(Object.fromEntries(new URL(request.url).searchParams));
-    const name = `${frame.farm.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-history.csv`;
+    const name = fileName(frame.farm.name, "history.csv");
     return new Response(await exportHistory(frame.ctx, frame.farm, query), {
       headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${name}"` },
     });

@@ -1,5 +1,6 @@
 import { exportRecord, RECORD_KINDS } from "@/services/files";
 import { openFrame } from "../../../session";
+import { fileName } from "../../../door/fileName";
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const [FIRST, LAST] = ["0000-00-00", "9999-99-99"] as const;
@@ -13,7 +14,7 @@ export async function GET(request: Request): Promise<Response> {
   if (!frame || !kind) return new Response("There is no such file.", { status: 404 });
   if ([from, to].some((day) => day !== FIRST && day !== LAST && !DAY.test(day)))
     return new Response("Days are written 2031-03-20.", { status: 400 });
-  const name = `${frame.farm.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-${kind}.csv`;
+  const name = fileName(frame.farm.name, `${kind}.csv`);
   return new Response(await exportRecord(frame.ctx, frame.farm, kind, { from, to }), {
     headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${name}"` },
   });

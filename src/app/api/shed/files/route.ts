@@ -5,6 +5,7 @@ import { readBody } from "../../../door/body";
 import { strangeness } from "../../../door/stranger";
 import { speechOf } from "@/words/speech";
 import { openFrame } from "../../../session";
+import { fileName } from "../../../door/fileName";
 
 /** What a file may weigh. */
 const MOST_BYTES = 8_000_000;
@@ -16,7 +17,7 @@ export async function GET(request: Request): Promise<Response> {
   const frame = await openFrame();
   const kind = kindOf(new URL(request.url).searchParams);
   if (!frame || !kind) return new Response("There is no such file.", { status: 404 });
-  const name = `${frame.farm.name.toLowerCase().replace(/[^a-z0-9]+/g, "-")}-${kind}.csv`;
+  const name = fileName(frame.farm.name, `${kind}.csv`);
   return new Response(await exportFile(frame.ctx, frame.farm, kind), {
     headers: { "content-type": "text/csv; charset=utf-8", "content-disposition": `attachment; filename="${name}"` },
   });
