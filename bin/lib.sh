@@ -38,7 +38,7 @@ ensure_database() { # an outside one by DATABASE_URL, or else the private one
 
 web_names() { echo "${HOSTS:-${RUCHKA_HOSTS:-}} ${ADDRESS:-${RUCHKA_ADDRESS:-}} ${TRUST:-}"; } # by what it is called, which only a new start changes
 
-start_web() {
+start_web() { # a connection is kept longer than anybody pauses: one that ends as a request crosses it is an error to whoever asked
   local pid
   pid="$(web_pid)"
   if [ -n "$pid" ] && cmp -s .next/ruchka-stamp "$DATA/web.stamp" && [ "$(web_names)" = "$(cat "$DATA/web.names" 2>/dev/null)" ]; then
@@ -47,7 +47,7 @@ start_web() {
   fi
   # A server of an older build would miss its files.
   if [ -n "$pid" ]; then stop_web; fi
-  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" RUCHKA_BACKUPS="${BACKUPS:-}" RUCHKA_HOSTS="${HOSTS:-${RUCHKA_HOSTS:-}}" RUCHKA_ADDRESS="${ADDRESS:-${RUCHKA_ADDRESS:-}}" RUCHKA_TRUST="${TRUST:-}" RUCHKA_TRUST_MARK="${TRUST_MARK:-}" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" </dev/null >>"$DATA/web.log" 2>&1 &
+  DATABASE_URL="${WEB_DATABASE_URL:-$DATABASE_URL}" WEB_DATABASE_URL="" RUCHKA_BACKUPS="${BACKUPS:-}" RUCHKA_HOSTS="${HOSTS:-${RUCHKA_HOSTS:-}}" RUCHKA_ADDRESS="${ADDRESS:-${RUCHKA_ADDRESS:-}}" RUCHKA_TRUST="${TRUST:-}" RUCHKA_TRUST_MARK="${TRUST_MARK:-}" NODE_OPTIONS="--max-old-space-size=${RUCHKA_MEMORY_MB:-512} ${NODE_OPTIONS:-}" setsid node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$WEB_PORT" --keepAliveTimeout 70000 </dev/null >>"$DATA/web.log" 2>&1 &
   echo "$!" >"$DATA/web.pid"
   echo "$WEB_PORT" >"$DATA/web.port"
   cp .next/ruchka-stamp "$DATA/web.stamp"
@@ -101,8 +101,11 @@ start_nightly() { # a backup whenever the last good one is a day old
   echo "$!" >"$DATA/nightly.pid"
 }
 
-stop_nightly() {
-  end_process "$(nightly_pid)" || return 1
+stop_nightly() { # and the backup that it may be making: one that is left would start the database again
+  local pid
+  pid="$(nightly_pid)"
+  if [ -n "$pid" ]; then kill -TERM -- "-$pid" 2>/dev/null || true; fi
+  end_process "$pid" || return 1
   rm -f "$DATA/nightly.pid"
 }
 

@@ -29,18 +29,36 @@ db_start() {
   mkdir -p "$(dirname "$socket")"
   chmod 700 "$DATA/db/" "$(dirname "$socket")" || { echo "$(dirname "$socket") belongs to somebody else" >&2; return 1; }
   if ! db_answers; then
+    # Tables of the moment in a folder of its own: a server that starts clears that folder of all that looks like one, another server's too.
+    mkdir -p "$DATA/db/tmp"
     if [ ! -e "$DATA/db/ready" ]; then
       rm -rf "$DATA/db/data"
-      mariadb-install-db --no-defaults --user="$user" --datadir="$DATA/db/data" --auth-root-authentication-method=socket \
+      mariadb-install-db --no-defaults --user="$user" --datadir="$DATA/db/data" --tmpdir="$DATA/db/tmp" --auth-root-authentication-method=socket \
         --auth-root-socket-user="$user" --skip-test-db --innodb-log-file-size=16M >"$DATA/db/install.log" 2>&1 \
         || { echo "The database could not be set up; see $DATA/db/install.log" >&2; return 1; }
       touch "$DATA/db/ready"
     fi
-    setsid "$(command -v mariadbd || echo /usr/sbin/mariadbd)" --defaults-file="$ROOT/db/my.cnf" --user="$user" --datadir="$DATA/db/data" --port="$DB_PORT" --socket="$socket" \
-      --pid-file="$DATA/db/m.pid" --log-error="$DATA/db/m.err" ${DB_FLAGS:-} </dev/null >/dev/null 2>&1 &
-    for _ in $(seq 1 150); do db_answers && break; sleep 0.2; done
-    db_answers || { echo "The database did not start; see $DATA/db/m.err (is port $DB_PORT taken? RUCHKA_DB_PORT changes it)" >&2; return 1; }
+    local log=()
+    # Each write is kept twice, so that a farm can be had back as it was at any moment: bin/start --log.
+    if [ -e "$DATA/keeps-log" ]; then
+      mkdir -p "$DATA/log"
+      log=(--log-bin="$DATA/log/farm" --binlog-format=ROW --sync-binlog=1 --expire-logs-days=14 --log-bin-trust-function-creators=1)
+    fi
+    local server said
+    for _ in $(seq 1 20); do
+      said="$(stat -c %s "$DATA/db/m.err" 2>/dev/null || echo 0)"
+      setsid "$(command -v mariadbd || echo /usr/sbin/mariadbd)" --defaults-file="$ROOT/db/my.cnf" --user="$user" --datadir="$DATA/db/data" --tmpdir="$DATA/db/tmp" --port="$DB_PORT" --socket="$socket" \
+        --pid-file="$DATA/db/m.pid" --log-error="$DATA/db/m.err" ${log[@]+"${log[@]}"} ${DB_FLAGS:-} </dev/null >/dev/null 2>&1 &
+      server="$!"
+      for _ in $(seq 1 150); do if db_answers || ! kill -0 "$server" 2>/dev/null; then break; fi; sleep 0.2; done
+      # A port may be another program's for the moment, or an outgoing connection's: the next one does as well.
+      if db_answers || ! tail -c "+$((said + 1))" "$DATA/db/m.err" | grep -q "Bind on TCP/IP port"; then break; fi
+      DB_PORT="$((DB_PORT + 1))"
+    done
+    db_answers || { tail -n 5 "$DATA/db/m.err" >&2; echo "The database did not start; see $DATA/db/m.err" >&2; return 1; }
+    echo "$DB_PORT" >"$DATA/db/port"
   fi
+  DB_PORT="$(cat "$DATA/db/port" 2>/dev/null || echo "$DB_PORT")"
   local owner web name
   owner="$(db_password db-password)"
   web="$(db_password web-password)"

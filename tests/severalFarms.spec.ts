@@ -1,10 +1,10 @@
-import { execFileSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from "node:fs";
-import { createServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { createConnection } from "mysql2/promise";
+import { createConnection, type RowDataPacket } from "mysql2/promise";
 import { expect, test, type Browser, type Page } from "@playwright/test";
+import { freePort } from "./harness/freePort";
+import { typed } from "./harness/typed";
 
 /** The commands that a person types, with the folder and the ports of this walk. */
 class Machine {
@@ -18,16 +18,10 @@ class Machine {
     return new Machine(folder, await freePort(), 20_000 + Math.floor(Math.random() * 5_000));
   }
   run(command: string, ...args: readonly string[]): string {
-    const { DATABASE_URL: _db, DATA: _data, DB_PORT: _port, DB_FLAGS: _flags, RUCHKA_NOW: _now, ...rest } = process.env;
-    return execFileSync(`bin/${command}`, args, {
-      env: {
-        ...rest,
-        RUCHKA_FARMS: this.folder,
-        RUCHKA_PORT: String(this.port),
-        RUCHKA_FARMS_FIRST_PORT: String(this.firstPort),
-      },
-      encoding: "utf8",
-      stdio: ["ignore", "pipe", "inherit"],
+    return typed(command, args, {
+      RUCHKA_FARMS: this.folder,
+      RUCHKA_PORT: String(this.port),
+      RUCHKA_FARMS_FIRST_PORT: String(this.firstPort),
     });
   }
   farms = (...args: readonly string[]): string => this.run("farms", ...args);
@@ -37,23 +31,21 @@ class Machine {
   connect = (of: string, to: string) =>
     createConnection({
       host: "127.0.0.1",
-      port: Number(readFileSync(this.file(to, "port"), "utf8")) + 30_001,
+      port: Number(readFileSync(this.file(to, "db", "port"), "utf8")),
       user: "ruchka_web",
       password: readFileSync(this.file(of, "web-password"), "utf8"),
       database: "ruchka",
     });
+  async temporaryFolder(name: string): Promise<unknown> {
+    const connection = await this.connect(name, name);
+    const [rows] = await connection.query<RowDataPacket[]>("select @@tmpdir as folder");
+    await connection.end();
+    return rows[0]?.folder;
+  }
   end(): void {
     this.farms("stop");
     rmSync(this.folder, { recursive: true, force: true });
   }
-}
-
-async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
 }
 
 const PASSPHRASE = "a dozen green pails";
@@ -126,7 +118,11 @@ test("two farms on one machine know nothing of each other, and one that is lost 
     // No key of the one opens the database of the other, and its folder is for its owner alone.
     await (await machine.connect("north", "north")).end();
     await expect(machine.connect("north", "south")).rejects.toThrow(/Access denied/);
-    for (const name of ["north", "south"]) expect(statSync(machine.file(name)).mode & 0o077).toBe(0);
+    for (const name of ["north", "south"]) {
+      expect(statSync(machine.file(name)).mode & 0o077).toBe(0);
+      // A database that starts clears its folder of temporary tables: it may not be another farm's too.
+      expect(await machine.temporaryFolder(name)).toBe(machine.file(name, "db", "tmp"));
+    }
     // A name that no farm has.
     const nobody = await (await browser.newContext()).newPage();
     expect((await nobody.goto(machine.address("west")))?.status()).toBe(421);

@@ -7,7 +7,7 @@ import { execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, openSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { chanceFrom } from "../chance";
+import { chanceFrom } from "../../src/core/chance";
 import { ClusterNode, hasGalera } from "./node";
 
 const [roundsText = "10", seedText = "1"] = process.argv.slice(2);

@@ -1,11 +1,11 @@
 import { execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { existsSync, mkdtempSync, openSync, rmSync, readFileSync } from "node:fs";
-import { createServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { test as base } from "@playwright/test";
 import { copyOf, drop } from "@/testing/copyDatabase";
+import { freePort } from "./freePort";
 import { walkCookie } from "./signedIn";
 
 /** The farms that bin/test tells once; each walk begins on a copy of one. */
@@ -18,14 +18,6 @@ const asked = (name: string): string => {
   if (!value) throw new Error(`The walks want ${name}; bin/test sets it.`);
   return value;
 };
-
-async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
-}
 
 async function answers(url: string, server: ChildProcess): Promise<void> {
   const until = Date.now() + START_LIMIT_MS;
@@ -83,7 +75,7 @@ interface Accounts {
 export class OwnDatabase {
   private constructor(
     private readonly folder: string,
-    private port: number,
+    private readonly port: number,
   ) {}
   static async make(): Promise<OwnDatabase> {
     return new OwnDatabase(
@@ -102,15 +94,6 @@ export class OwnDatabase {
     const [owner = "", web = ""] = this.act("db_start").split(" ");
     return { owner, web };
   };
-  /** For the first time: where another walk took the port meanwhile, on another. */
-  async begin(): Promise<Accounts> {
-    try {
-      return this.start();
-    } catch {
-      this.port = await freePort();
-      return this.start();
-    }
-  }
   stop = (): void => void this.act("db_stop");
   private signal(signal: "SIGSTOP" | "SIGCONT"): void {
     process.kill(Number(readFileSync(path.join(this.folder, "db/m.pid"), "utf8")), signal);
@@ -199,7 +182,7 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
   },
   baseURL: async ({ farmKind, ownDatabase, webServerOn }, hand) => {
     const template = path.join(asked("DATA"), "templates", `${farmKind}.sql`);
-    const { owner, web } = (await ownDatabase?.begin()) ?? {
+    const { owner, web } = ownDatabase?.start() ?? {
       owner: asked("DATABASE_URL"),
       web: asked("WEB_DATABASE_URL"),
     };
