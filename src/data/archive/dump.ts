@@ -17,6 +17,8 @@ export interface Manifest {
   readonly madeAt: string;
   /** The schema, by what has run of it. */
   readonly migrations: readonly string[];
+  /** Where the database's log stood at that moment, if it keeps one: from there it can be played on. */
+  readonly log?: { readonly file: string; readonly position: number };
   /** Of each table its rows and the SHA-256 of its lines. */
   readonly tables: Readonly<Record<string, { readonly rows: number; readonly sha256: string }>>;
 }
@@ -52,6 +54,16 @@ async function rowLine(table: Table, row: readonly (string | Buffer | null)[], f
   return `${JSON.stringify(told)}\n`;
 }
 
+/** Where the log stands for the transaction that has just begun; nothing where no log is kept. */
+async function logPosition(connection: Connection): Promise<Pick<Manifest, "log">> {
+  const [rows] = (await connection.query("show status like 'binlog\\_snapshot\\_%'")) as unknown as [
+    { Variable_name: string; Value: string }[],
+  ];
+  const of = new Map(rows.map((row) => [row.Variable_name.toLowerCase(), row.Value]));
+  const file = of.get("binlog_snapshot_file") ?? "";
+  return file === "" ? {} : { log: { file, position: Number(of.get("binlog_snapshot_position")) } };
+}
+
 /** One line of JSON for each row of a table, in the order of its key. @param folder for the photographs; null where nothing is written */
 async function* linesOf(connection: Connection, table: Table, folder: string | null): AsyncGenerator<string> {
   const columns = table.columns
@@ -84,6 +96,7 @@ export async function dumpFarm(databaseUrl: string, folder: string, now: Date, w
     await connection.query("set time_zone = '+00:00'");
     await connection.query("set transaction isolation level repeatable read");
     await connection.query("start transaction with consistent snapshot, read only");
+    const log = await logPosition(connection);
     const tables: Record<string, { rows: number; sha256: string }> = {};
     if (write) {
       mkdirSync(path.join(folder, "tables"), { recursive: true });
@@ -110,6 +123,7 @@ export async function dumpFarm(databaseUrl: string, folder: string, now: Date, w
       form: ARCHIVE_FORM,
       madeAt: now.toISOString(),
       migrations: await listMigrations(connection),
+      ...log,
       tables,
     };
     if (write)
