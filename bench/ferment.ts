@@ -23,7 +23,7 @@ import { forecast, type Forecast } from "../src/core/ferment/outlook/forecast";
 import { courseOf } from "../src/core/ferment/temperature/course";
 import { horizonOf } from "../src/core/ferment/temperature/courseGrid";
 import { modelAdvice } from "../src/commands/modelWords";
-import { chanceFrom, type Chance } from "./chance";
+import { chanceFrom, type Chance } from "../src/core/chance";
 
 const EACH = Number(process.argv[2] ?? 150);
 const SPOILED_SHARE = 0.05;

@@ -20,7 +20,7 @@ import { readYard } from "../src/services/yard";
 import { now } from "../src/services/runtime";
 import { fillShed } from "./fillShed";
 import { fortyBatches } from "./fortyBatches";
-import { multiply } from "./multiply";
+import { multiply } from "./copies";
 
 const ROUNDS = 9;
 

@@ -9,7 +9,7 @@ import { connect } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { createConnection, type RowDataPacket } from "mysql2/promise";
-import { chanceFrom } from "../chance";
+import { chanceFrom } from "../../src/core/chance";
 import { Machine, pause } from "./machine";
 
 const [scaleText = "1", seedText = "1"] = process.argv.slice(2);

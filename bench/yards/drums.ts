@@ -1,4 +1,4 @@
-import type { Chance } from "../chance";
+import type { Chance } from "../../src/core/chance";
 
 /** The seven methods that are put into yards, by their ids in the book. */
 export const METHODS = [

@@ -11,7 +11,7 @@ import { clockHour } from "../../src/core/calendar";
 import type { BatchInput, TemperaturePoint } from "../../src/core/judge/batchInput";
 import type { LogItem } from "../../src/core/judge/log";
 import type { Place } from "../../src/core/ferment/temperature/places";
-import { chanceFrom } from "../chance";
+import { chanceFrom } from "../../src/core/chance";
 import { byCalmRule, byDays, byTheTruth, byVerdict, type Decider, type Decision } from "./deciders";
 import { drawDrum, isQuick, METHODS, volumesOf, type Drum, type DrumName } from "./drums";
 import { drawCrew, lookAt, type Crew, type Wanted } from "./people";

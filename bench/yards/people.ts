@@ -1,6 +1,6 @@
 import { SMELLS, SURFACES, FILMS, SOLIDS, LIQUIDS, type SignKind } from "../../src/core/book/words";
 import type { LogItem } from "../../src/core/judge/log";
-import { chanceFrom, type Chance } from "../chance";
+import { chanceFrom, type Chance } from "../../src/core/chance";
 import { isQuick, type Drum, type DrumName, type Shows } from "./drums";
 import type { World } from "./world";
 

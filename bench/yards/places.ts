@@ -1,5 +1,5 @@
 import type { PlaceKind } from "../../src/core/ferment/temperature/places";
-import type { Chance } from "../chance";
+import type { Chance } from "../../src/core/chance";
 
 /** Where a drum truly stands. A heated one is in a shed with a thermostat in the liquid. */
 export const TRUE_PLACES = ["shade", "sun", "shed", "cellar", "kitchen", "greenhouse", "heated"] as const;
