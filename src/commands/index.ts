@@ -6,6 +6,7 @@ import { diluteTask } from "./dilute";
 import { figureTask } from "./figure";
 import { forecastTask } from "./forecast";
 import { loadsTask } from "./loads";
+import { planTask } from "./plan";
 import { scaleTask } from "./scale";
 import type { Task } from "./task";
 import { trajectoryTask } from "./trajectory";
@@ -24,4 +25,5 @@ export const TASKS = [
   loadsTask,
   allocateTask,
   costTask,
+  planTask,
 ] as unknown as readonly Task<unknown>[];

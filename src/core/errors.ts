@@ -94,6 +94,8 @@ export interface DomainErrorParams {
   "not-positive": { what: Figure; value: number; unit: string };
   "negative": { what: Figure; value: number; unit: string };
   "out-of-range": { what: Figure; value: number; unit: string; min: number; max: number };
+  "season-fault": { fault: "not-monday" | "outside" | "week-without-minutes" | "id-twice" | "unknown"; name: string };
+  "season-unreadable": { message: string };
   "unknown-unit": { unit: string };
   "dimension-mismatch": { from: string; to: string };
   "density-unknown": { ingredient: string | null };

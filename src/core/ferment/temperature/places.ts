@@ -99,6 +99,15 @@ function dailyMean({ hours, airC }: Outside): Float64Array {
   return mean;
 }
 
+/** Mean warmth of a place over some days, by the mean outside, °C: for planning months ahead. A place that nobody said is taken as shade. */
+export function meanOfPlace(place: Place, outsideC: number): number {
+  const { offsetK, own }: Character = saidCharacter(
+    place.kind === "unsaid" && !place.celsius ? { kind: "shade" } : place,
+  );
+  const kept = own ? own.celsius + own.follows * (outsideC - own.celsius) : outsideC;
+  return (own?.atLeast ? Math.max(kept, outsideC) : kept) + offsetK;
+}
+
 function airIn({ offsetK, own, swing }: Character, { airC }: Outside, daily: Float64Array): Float64Array {
   const inside = new Float64Array(airC.length);
   for (let index = 0; index < airC.length; index += 1) {
