@@ -22,6 +22,7 @@ export const LAYERS = {
       "papaparse",
       "qrcode",
       "date-fns",
+      "ical-generator",
       "@date-fns/tz",
       "@date-fns/utc",
       "lru-cache",

@@ -11,6 +11,8 @@ const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const button = (name) => (page) => page.getByRole("button", { name }).first().click();
+/** Until the season is planned: its seconds of search. */
+const planned = (page) => page.getByRole("button", { name: "Use this plan" }).waitFor({ timeout: 60_000 });
 const link = (name) => (page) => page.getByRole("link", { name }).first().click();
 
 /** What each picture shows: its page, what is done there first, and words that stand on it. */
@@ -35,7 +37,6 @@ const PICTURES = [
   { name: "people", at: "/farm/access", sees: "What each role may do" },
   { name: "shed", at: "/shed", sees: "Ready to use" },
   { name: "shopping", at: "/shed/shopping", sees: "To buy" },
-  { name: "gathering", at: "/shed/gathering", sees: "Gathering" },
   { name: "farm", at: "/farm", sees: "Time zone" },
   { name: "first-drum-phone", at: "/", size: PHONE, on: empty, sees: "Your first drum" },
   { name: "sign-in-phone", at: "/", size: PHONE, isOutside: true, sees: "Sign in to work here" },
@@ -53,7 +54,14 @@ const PICTURES = [
     sees: "Dilution",
   },
   { name: "ledger", at: "/ledger", sees: "Cost of each batch" },
-  { name: "labels", at: "/paper/labels?batch=2", sees: "Labels of batch 2" },
+  { name: "season", at: "/season", does: [button("Plan the season"), planned], sees: "applications planned" },
+  {
+    name: "season-phone",
+    at: "/season",
+    size: PHONE,
+    does: [button("Plan the season"), planned],
+    sees: "This week",
+  },
   // Last, as it begins a fill.
   {
     name: "mix-phone",

@@ -74,7 +74,7 @@ test("a drum that was started by a slip is as it was by one tap, at once and fro
   await expect(page.getByText("Undone.")).toBeVisible();
   await expect(pail.getByRole("button", { name: "Fill Pail one" })).toBeVisible();
   await start();
-  await pail.getByRole("link", { name: "Pail one" }).click();
+  await pail.getByRole("link", { name: "Pail one", exact: true }).click();
   await page.getByRole("button", { name: "Started by mistake: undo the start" }).click();
   await expect(page.getByText("Started by mistake: its start was undone")).toBeVisible();
   await expect(page.getByRole("button", { name: "Add ingredient" })).toHaveCount(0);

@@ -74,7 +74,7 @@ test("somebody new is invited, comes in on a phone, is refused what they may not
   await signIn(theirs, "rosa", "leeks along the wall");
   await expect(theirs.getByRole("article", { name: "Blue drum" })).toBeVisible();
   await page.goto("/farm/access");
-  await expect(page.getByText("wrong name or passphrase")).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "wrong name or passphrase" }).first()).toBeVisible();
 });
 
 test("a phone of the yard goes from hand to hand by PIN, and locks", async ({ browser, baseURL }) => {

@@ -60,7 +60,7 @@ test(
     await panel.getByRole("button", { name: "Start batch" }).click();
     await expect(panel).toHaveCount(0);
     await expect(person.vessel("Pail one")).toContainText("Too early");
-    await person.vessel("Pail one").getByRole("link", { name: "Pail one" }).click();
+    await person.vessel("Pail one").getByRole("link", { name: "Pail one", exact: true }).click();
     await expect(page.getByRole("region", { name: "Ingredients" })).toContainText("200 mL (recipe 140 mL)");
   },
 );

@@ -5,15 +5,15 @@ export default function NotFound() {
     <div className="mx-auto mt-16 max-w-lg px-5">
       <h1 className="text-2xl">Page not found</h1>
       <p className="mt-2">
-        Perhaps the number is off. The{" "}
+        The address may be wrong, or what stood here was removed. Batches that run are in the{" "}
         <Link href="/" className="underline">
           yard
-        </Link>{" "}
-        shows every batch that runs, the{" "}
+        </Link>
+        , finished ones under{" "}
         <Link href="/ledger" className="underline">
-          ledger
-        </Link>{" "}
-        those that are done.
+          Costs
+        </Link>
+        .
       </p>
     </div>
   );

@@ -30,6 +30,7 @@ import { sunDays } from "@/sim/sun";
 import { fillVessel } from "@/services/fill";
 import { sayPlace } from "@/services/ferment";
 import { saveRecipe } from "@/services/recipes";
+import { setSeasonTerms } from "@/services/season";
 import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter } from "./shedChapter";
@@ -390,6 +391,13 @@ async function seedProgrammes(tell: Teller): Promise<void> {
       crops: [...programme.crops],
       steps: programme.steps.map((step) => ({ ...step })),
     });
+  await setSeasonTerms(tell.context(29 * DAY_H, 1), {
+    requestKey: keyOf("season terms"),
+    hoursAWeek: 10,
+    canL: 20,
+    cans: 20,
+    weeks: 26,
+  });
 }
 
 /** Work that belongs together: layers on the currants, half done; one extract for three uses, ahead. */

@@ -177,6 +177,7 @@ export const vesselOf = (name: string, change: Partial<YardVessel> = {}): YardVe
   status: "free",
   batch: null,
   mixing: null,
+  planned: null,
   ...change,
 });
 

@@ -51,6 +51,7 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   history: () => ({ part: "making" }),
   things: () => ({ kind: "vessel" }),
   programmes: () => ({}),
+  season: () => ({}),
   jobs: () => ({}),
   applicationRecord: () => ({ from: "2030-01-01" }),
   making: () => ({}),

@@ -29,6 +29,8 @@ export interface Plan {
   readonly forDay: string;
   readonly note: string;
   readonly lines: readonly PlanLine[];
+  /** The batch of the season's plan that it stands for; null where somebody meant it by hand. */
+  readonly seasonBatch: string | null;
 }
 
 export type NewPlan = Omit<Plan, "id" | "vesselName"> & { readonly actorId: number; readonly addedAt: Date };
@@ -45,11 +47,12 @@ interface PlanRow {
   choice: string | PlanChoice;
   for_day: string;
   note: string;
+  season_batch: string | null;
 }
 
 const SELECT_OPEN = `
   select plan.id, plan.method_id, plan.school_id, plan.version_no, plan.vessel_id, vessel.name as vessel_name, plan.name, plan.basis_amount, plan.choice,
-         plan.for_day, plan.note
+         plan.for_day, plan.note, plan.season_batch
   from plan left join vessel on vessel.id = plan.vessel_id left join standing_plan_end plan_end on plan_end.plan_id = plan.id
   where plan_end.plan_id is null order by plan.for_day, plan.id`;
 const SELECT_LINES = `
@@ -78,6 +81,7 @@ export async function listOpenPlans(db: Queryable): Promise<Plan[]> {
     choice: typeof row.choice === "string" ? (JSON.parse(row.choice) as PlanChoice) : row.choice,
     forDay: row.for_day,
     note: row.note,
+    seasonBatch: row.season_batch,
     lines: lines
       .filter(({ plan_id }) => plan_id === row.id)
       .map((line) => ({
@@ -100,8 +104,8 @@ export async function lockPlan(db: Queryable, id: number): Promise<{ readonly op
 export async function insertPlan(db: Queryable, plan: NewPlan): Promise<number> {
   const id = await insert(
     db,
-    `insert into plan (method_id, school_id, version_no, vessel_id, name, basis_amount, choice, for_day, note, actor_id, added_at)
-     values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `insert into plan (method_id, school_id, version_no, vessel_id, name, basis_amount, choice, for_day, note, season_batch, actor_id, added_at)
+     values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       plan.methodId,
       plan.schoolId,
@@ -112,6 +116,7 @@ export async function insertPlan(db: Queryable, plan: NewPlan): Promise<number> 
       JSON.stringify(plan.choice),
       plan.forDay,
       plan.note,
+      plan.seasonBatch,
       plan.actorId,
       plan.addedAt,
     ],

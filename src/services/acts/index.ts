@@ -9,6 +9,7 @@ import { FILES_ACTS } from "./files";
 import { FILL_ACTS } from "./fill";
 import { GATHER_ACTS } from "./gather";
 import { MIXING_ACTS } from "./mixing";
+import { SEASON_ACTS } from "./season";
 import { SHED_ACTS } from "./shed";
 import { EQUIPMENT_ACTS } from "./equipment";
 import { UNDO_ACTS } from "./undo";
@@ -22,6 +23,7 @@ export const ACTS = {
   mixing: MIXING_ACTS,
   batch: BATCH_ACTS,
   book: BOOK_ACTS,
+  season: SEASON_ACTS,
   shed: SHED_ACTS,
   files: FILES_ACTS,
   water: WATER_ACTS,

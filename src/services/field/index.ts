@@ -14,7 +14,14 @@ export {
 export { readJobs, type JobStepView, type JobsView, type JobView } from "./readJobs";
 export { seePlot } from "./looks";
 export { seePatchTest, startPatchTest } from "./patchTests";
-export { readCalendar, readProgrammes, setProgramme, type PlotCalendar, type ProgrammesView } from "./programmes";
+export {
+  readCalendar,
+  readProgrammes,
+  readSeasonPlots,
+  setProgramme,
+  type PlotCalendar,
+  type ProgrammesView,
+} from "./programmes";
 export { addPlot, addPlotWith, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readPlot, type PlotPage } from "./readPlot";

@@ -6,7 +6,15 @@ import { findRecipe } from "@/core/book";
 import { findUseRate } from "@/core/book/useRate";
 import { USE_IDS } from "@/core/book/uses";
 import { addDays } from "@/core/calendar";
-import { GROWTH_STAGES, nextPlanting, plantingOn, stageOn, type GrowthStage } from "@/core/land/planting";
+import {
+  GROWTH_STAGES,
+  nextPlanting,
+  plantingOn,
+  stageOn,
+  type GrowthStage,
+  type Planting,
+} from "@/core/land/planting";
+import type { FactDue, FactPlot } from "@/core/plan/farm";
 import {
   clashesOf,
   daysDue,
@@ -96,16 +104,20 @@ export interface ProgrammesView {
 
 const CALENDAR_D = 182;
 
-/** What the programmes ask for on each plot, from today to a last day. */
-export async function readCalendar(
-  db: Queryable,
-  farm: Farm,
-  now: Date,
-  untilDay: string,
-): Promise<{ readonly programmes: readonly Programme[]; readonly plots: readonly PlotCalendar[] }> {
+/** A plot that something stands on or is to be planted on, as its programmes see it. */
+interface CalendarPlot {
+  readonly id: number;
+  readonly name: string;
+  readonly areaM2: number;
+  readonly planting: Planting;
+  readonly plot: ProgrammePlot;
+  readonly dues: readonly Due[];
+}
+
+async function loadCalendar(db: Queryable, farm: Farm, now: Date, untilDay: string) {
   const today = isoDay(now, farm);
   const programmes = await listProgrammes(db);
-  if (programmes.length === 0) return { programmes, plots: [] };
+  if (programmes.length === 0) return { programmes, plots: [], rules: [] };
   const [plots, plantings, made, rules] = await Promise.all([
     readPlots(db, today),
     listPlantings(db),
@@ -114,7 +126,7 @@ export async function readCalendar(
   ]);
   const plantingsOf = groupBy(plantings, ({ plotId }) => plotId);
   const madeOf = groupBy(made, ({ plotId }) => plotId);
-  const calendars = plots.filter(isOnPlan).flatMap(({ id, name }): PlotCalendar[] => {
+  const calendars = plots.filter(isOnPlan).flatMap(({ id, name, areaM2 }): CalendarPlot[] => {
     const own = plantingsOf.get(id) ?? [];
     const planting = plantingOn(own, today) ?? nextPlanting(own, today);
     if (!planting) return [];
@@ -126,12 +138,69 @@ export async function readCalendar(
         ofPlot.map(({ methodId }) => [methodId, lastSameDays(ofPlot, id, methodId, now)!]),
       ),
     };
-    const dues = daysDue(plot, programmes, today, untilDay);
-    return [
-      { id, name, crop: planting.crop, stage: stageOn(planting, today), dues, clashes: clashesOf(plot, dues, rules) },
-    ];
+    return [{ id, name, areaM2, planting, plot, dues: daysDue(plot, programmes, today, untilDay) }];
   });
-  return { programmes, plots: calendars };
+  return { programmes, plots: calendars, rules };
+}
+
+/** What the programmes ask for on each plot, from today to a last day. */
+export async function readCalendar(
+  db: Queryable,
+  farm: Farm,
+  now: Date,
+  untilDay: string,
+): Promise<{ readonly programmes: readonly Programme[]; readonly plots: readonly PlotCalendar[] }> {
+  const { programmes, plots, rules } = await loadCalendar(db, farm, now, untilDay);
+  const today = isoDay(now, farm);
+  return {
+    programmes,
+    plots: plots.map(({ id, name, planting, plot, dues }) => ({
+      id,
+      name,
+      crop: planting.crop,
+      stage: stageOn(planting, today),
+      dues,
+      clashes: clashesOf(plot, dues, rules),
+    })),
+  };
+}
+
+/** Days after its own that a due application may be looked at for the season. */
+const MOST_LATER_D = 4;
+
+/** The same for the season: what falls into the days before picking is left out, and of the rest it is told until when it may be given. */
+export async function readSeasonPlots(db: Queryable, farm: Farm, now: Date, untilDay: string): Promise<FactPlot[]> {
+  const { programmes, plots, rules } = await loadCalendar(db, farm, now, untilDay);
+  const today = isoDay(now, farm);
+  const stepOf = ({ programmeId, step }: Due) => programmes.find(({ id }) => id === programmeId)!.steps[step]!;
+  return plots.map(({ id, name, areaM2, planting, plot, dues }) => ({
+    id,
+    name,
+    crop: planting.crop,
+    areaM2,
+    dues: dues.flatMap((due): FactDue[] => {
+      const day = due.day < today ? today : due.day;
+      const mayBeOn = (on: string): boolean =>
+        !clashesOf(plot, [{ ...due, day: on }], rules).some(({ code }) => code === "before-harvest");
+      if (!mayBeOn(day)) return [];
+      let laterD = 0;
+      while (laterD < MOST_LATER_D && mayBeOn(addDays(day, laterD + 1))) laterD += 1;
+      const { everyD, partsWater, mixLPerM2 } = stepOf(due);
+      return [
+        {
+          programmeId: due.programmeId,
+          step: due.step,
+          methodId: due.methodId,
+          use: due.use,
+          everyD,
+          day,
+          latestOn: addDays(day, laterD),
+          partsWater,
+          mixLPerM2,
+        },
+      ];
+    }),
+  }));
 }
 
 /** The farm's programmes, and what they come to over half a year. */

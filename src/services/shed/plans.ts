@@ -80,11 +80,15 @@ const PLAN_BATCH = object(["requestKey", "methodId", "schoolId", "basisAmount", 
   note: NOTE,
 });
 
-/** Means a batch for a day, within a transaction. @throws {Refusal} */
+/**
+ * Means a batch for a day, within a transaction.
+ * @param seasonBatch the batch of the season's plan that it stands for: that plan knows which vessel is free when @throws {Refusal}
+ */
 export async function planWith(
   db: Queryable,
   ctx: Context,
   request: Omit<Asked<typeof PLAN_BATCH>, "requestKey">,
+  seasonBatch: string | null = null,
 ): Promise<{ planId: number }> {
   const { recipe, versionNo } = await pickRecipe(db, request);
   const farm = await findFarm(db);
@@ -103,7 +107,7 @@ export async function planWith(
       substitutes: (request.substitutes ?? []) as ScaleRequest["substitutes"] & object,
     }),
   );
-  if (vessel && farm) await requireVesselFree(db, ctx, farm, vessel, recipe, request.forDay);
+  if (vessel && farm && seasonBatch === null) await requireVesselFree(db, ctx, farm, vessel, recipe, request.forDay);
   return {
     planId: await insertPlan(db, {
       methodId: recipe.id,
@@ -119,6 +123,7 @@ export async function planWith(
       },
       forDay: request.forDay,
       note: request.note ?? "",
+      seasonBatch,
       lines: scaled.lines
         .filter(({ amount }) => amount > 0)
         .map(({ ingredient, part, amount, onDay }) => ({ ingredientId: ingredient, part, amount, onDay })),

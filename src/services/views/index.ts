@@ -10,6 +10,7 @@ import { GATHER_VIEWS } from "./gather";
 import { LEDGER_VIEWS } from "./ledger";
 import { MIXING_VIEWS } from "./mixing";
 import { PAPERS_VIEWS } from "./papers";
+import { SEASON_VIEWS } from "./season";
 import { SHED_VIEWS } from "./shed";
 import { EQUIPMENT_VIEWS } from "./equipment";
 import { YARD_VIEWS } from "./yard";
@@ -26,6 +27,7 @@ export const VIEWS = {
   ...GATHER_VIEWS,
   ...EQUIPMENT_VIEWS,
   ...FIELD_VIEWS,
+  ...SEASON_VIEWS,
   ...DEVICES_VIEWS,
   ...LEDGER_VIEWS,
   ...PAPERS_VIEWS,

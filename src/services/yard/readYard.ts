@@ -9,7 +9,7 @@ import {
   listTaskShares,
 } from "@/data/batch";
 import { listActors, type Farm } from "@/data/farm";
-import { listOpenPlans } from "@/data/shed";
+import { listOpenPlans, type Plan } from "@/data/shed";
 import { listVesselStates, type Vessel, type VesselState } from "@/data/vessels";
 import { assessBatch, readSituation } from "../ferment";
 import { batchView, type BatchView } from "../batch";
@@ -21,6 +21,7 @@ import { fieldTasks } from "./fieldRound";
 import type { RoundDone, RoundTask, RunningBatch } from "./roundTask";
 import { readOpenMixings, shedTasks, type OpenMixing } from "./shedRound";
 import { airAhead, fitBands } from "../weather";
+import { findMethod } from "@/core/book";
 import { mayAs } from "@/core/people/roles";
 import { countHeld } from "@/data/people";
 
@@ -35,6 +36,8 @@ export interface YardVessel extends Vessel {
   readonly batch: BatchView | null;
   /** A fill that is being done in it, step by step. */
   readonly mixing: OpenMixing | null;
+  /** What is meant for it next; nothing while something runs in it. */
+  readonly planned: { readonly planId: number; readonly shortName: string; readonly forDay: string } | null;
 }
 
 export interface AirPoint {
@@ -79,6 +82,12 @@ const plainVessel = ({ id, name, kind, volumeL, diameterM, site, airW, heldBefor
   heldBefore,
   state,
 });
+
+/** What is meant for a vessel next; plans come soonest first. */
+function plannedFor(plans: readonly Plan[], vesselId: number): YardVessel["planned"] {
+  const plan = plans.find((one) => one.vesselId === vesselId);
+  return plan ? { planId: plan.id, shortName: findMethod(plan.methodId).shortName, forDay: plan.forDay } : null;
+}
 
 /** The yard as it stands: vessels, ribbons, verdicts, fit hours, the round. */
 export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
@@ -130,6 +139,7 @@ export async function readYard(ctx: Context, farm: Farm): Promise<YardView> {
       status: statusOf(state),
       batch: views.get(state.id) ?? null,
       mixing: mixings.find(({ vesselId }) => vesselId === state.id) ?? null,
+      planned: views.has(state.id) ? null : plannedFor(plans, state.id),
     })),
     bands,
     air: air

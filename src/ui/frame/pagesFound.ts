@@ -20,6 +20,7 @@ export const PAGES_FOUND: readonly {
   { href: "/field/jobs", name: "Jobs in the field", words: ["steps"] },
   { href: "/field/files", name: "Files of the field", words: ["csv", "inspector", "record"] },
   { href: "/trace", name: "Trace", words: ["where from", "which bed"] },
+  { href: "/season", name: "Season", words: ["plan", "calendar", "when", "start", "weeks"] },
   { href: "/ledger", name: "Costs", words: ["money", "ledger", "price"] },
   { href: "/paper/round", name: "Print today’s jobs", words: ["paper", "print"] },
   { href: "/paper/applications", name: "Print application record", words: ["paper", "print", "inspector"] },

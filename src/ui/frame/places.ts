@@ -1,4 +1,4 @@
-import { Banknote, BookOpen, Drum, Sprout, Warehouse, type LucideIcon } from "lucide-react";
+import { Banknote, BookOpen, CalendarRange, Drum, Sprout, Warehouse, type LucideIcon } from "lucide-react";
 import { mayAs, type Role } from "@/core/people/roles";
 
 interface PlaceShown {
@@ -16,6 +16,7 @@ export const PLACES: readonly PlaceShown[] = [
   { href: "/shed", label: "Shed", key: "2", icon: Warehouse },
   { href: "/book", label: "Methods", key: "3", icon: BookOpen },
   { href: "/field", label: "Field", key: "4", icon: Sprout },
+  { href: "/season", label: "Season", key: "6", icon: CalendarRange },
   { href: "/ledger", label: "Costs", key: "5", icon: Banknote, least: "grower" },
 ];
 

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { mayAs, ROLES, type Role } from "@/core/people/roles";
 import { fullDate } from "@/formats/times";
 import type { AccessView } from "@/services/access";
-import { ACCESS_WORDS, ROLE_MEANS, ROLE_WORDS } from "@/words/said";
+import { ROLE_MEANS, ROLE_WORDS } from "@/words/said";
 import { useFarmAct } from "../acts/farm";
 import { FarmNav } from "../farm/FarmNav";
 import { Button } from "../kit/Button";
@@ -15,6 +15,7 @@ import { Passkeys } from "./Passkeys";
 import { RoleTable } from "./RoleTable";
 import { Backup, Held, Phones } from "./Safekeeping";
 import { sayDevice } from "./sayDevice";
+import { WhoCameIn } from "./WhoCameIn";
 
 const InviteSheet = panel(() => import("./InviteSheet").then((module) => module.InviteSheet));
 const SecretSheet = panel(() => import("./SecretSheet").then((module) => module.SecretSheet));
@@ -165,28 +166,6 @@ const Person = ({
   );
 };
 
-const Events = ({ view }: { readonly view: AccessView }) => (
-  <section aria-labelledby="came">
-    <h2 id="came" className="text-xl">
-      Who came in
-    </h2>
-    <ul className="mt-2 divide-y divide-line border-y border-line">
-      {view.events.map((event) => (
-        <li key={event.id} className="py-1.5">
-          <span className="font-semibold">{event.person || "somebody"}</span>: {ACCESS_WORDS[event.kind]}
-          {event.kind === "role" ? ` (${ROLE_WORDS[event.note as Role] ?? event.note})` : ""}
-          {event.by ? `, by ${event.by}` : ""}
-          <span className="block text-[0.88rem] text-soft">
-            {moment(event.atMs, view)}
-            {event.device ? `; ${sayDevice(event.device)}` : ""}
-            {event.address ? `; from ${event.address}` : ""}
-          </span>
-        </li>
-      ))}
-    </ul>
-  </section>
-);
-
 /** Who may come in, what each may do, where they are in, and who came: a steward sees it of all, everybody else of themselves. */
 export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
   const [invited, setInvited] = useState<AccessView["people"][number] | null>(null);
@@ -217,7 +196,7 @@ export const AccessScreen = ({ view }: { readonly view: AccessView }) => {
           {view.phones ? <Phones phones={view.phones} /> : null}
           {isSteward ? <Backup view={view} /> : null}
           <Devices view={view} />
-          <Events view={view} />
+          <WhoCameIn view={view} />
         </div>
       </div>
       {invited ? <InviteSheet person={invited} farm={view.farm} onClose={() => setInvited(null)} /> : null}

@@ -538,6 +538,7 @@ describe("shopping", () => {
       forDay: "2031-03-19",
       note: "",
       lines: [],
+      seasonBatch: null,
     };
     renderWith(actions, <ShoppingScreen view={view({ lines: [], plans: [plan] })} />);
     expect(screen.getByText(/was meant for/)).toBeVisible();

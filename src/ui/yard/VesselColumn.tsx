@@ -1,13 +1,13 @@
 import { Link } from "../kit/Link";
 import { sayVolume, type UnitSystem } from "@/formats/amounts";
-import type { FarmClock } from "@/formats/times";
+import { dayMonth, noonOf, type FarmClock } from "@/formats/times";
 import { sayWindow } from "@/words/said";
 import type { BatchView } from "@/services/batch";
 import type { YardVessel } from "@/services/yard";
 import { buttonClass } from "../kit/Button";
 import { STATE_TEXT, StateMark } from "../kit/StateMark";
 import { Ribbon } from "../drawings/Ribbon";
-import { PLATE_H } from "../drawings/timeScale";
+import { PLATE_H, yOf } from "../drawings/timeScale";
 import { contentsOf } from "../drawings/contentsOf";
 import { VesselDrawing } from "../drawings/VesselDrawing";
 import { VesselButton } from "./YardDesk";
@@ -93,7 +93,9 @@ const IdleFoot = ({ vessel, units }: Pick<VesselColumnProps, "vessel" | "units">
         ? `${vessel.mixing.name}, by ${vessel.mixing.by}`
         : vessel.status === "dirty"
           ? "Wash the vessel, bag and air stones before the next fill."
-          : vessel.site}
+          : vessel.planned
+            ? `Planned: ${inText(vessel.planned.shortName)}, ${dayMonth(new Date(`${vessel.planned.forDay}T00:00:00Z`), { timeZone: "UTC" })}`
+            : vessel.site}
     </p>
     <div className="mx-auto mt-2 grid w-full max-w-52 gap-1.5 px-1.5">
       {vessel.mixing ? (
@@ -108,6 +110,19 @@ const IdleFoot = ({ vessel, units }: Pick<VesselColumnProps, "vessel" | "units">
         <VesselButton vesselId={vessel.id} does="clean" label={`Washed: ${vessel.name}`}>
           Washed
         </VesselButton>
+      ) : vessel.planned ? (
+        <>
+          <Link
+            href={`/?fill=${vessel.id}&plan=${vessel.planned.planId}`}
+            className={buttonClass("plain", true)}
+            aria-label={`Fill ${vessel.name} as planned`}
+          >
+            Fill as planned
+          </Link>
+          <VesselButton vesselId={vessel.id} does="fill" variant="quiet" label={`Fill ${vessel.name}`}>
+            Something else
+          </VesselButton>
+        </>
       ) : (
         <VesselButton vesselId={vessel.id} does="fill" label={`Fill ${vessel.name}`}>
           Fill
@@ -116,6 +131,24 @@ const IdleFoot = ({ vessel, units }: Pick<VesselColumnProps, "vessel" | "units">
     </div>
   </>
 );
+
+/** Where a planned batch would begin: its outline alone, open at the top. What is meant for later than the plate reaches is only said. */
+const Ghost = ({ atMs, nowMs }: { readonly atMs: number; readonly nowMs: number }) => {
+  const y = Math.min(PLATE_H, yOf(Math.max(atMs, nowMs), nowMs));
+  if (y < 12) return null;
+  const top = Math.max(0, y - 90);
+  return (
+    <svg viewBox={`0 0 40 ${PLATE_H}`} className="mx-auto h-full w-10" aria-hidden>
+      <path
+        d={`M 18 ${y} C 18 ${(y + top) / 2} 6 ${(y + top) / 2} 6 ${top} M 22 ${y} C 22 ${(y + top) / 2} 34 ${(y + top) / 2} 34 ${top} M 16 ${y} H 24`}
+        fill="none"
+        stroke="var(--leaf)"
+        strokeWidth={1.6}
+        strokeDasharray="4 4"
+      />
+    </svg>
+  );
+};
 
 /** One vessel: its ribbon above, itself on the ground line, and under it what it is, how it stands and the act that is next. */
 export const VesselColumn = (props: VesselColumnProps) => {
@@ -134,6 +167,8 @@ export const VesselColumn = (props: VesselColumnProps) => {
       <div style={{ height: PLATE_H }} className="w-full">
         {batch ? (
           <Ribbon batch={batch} nowMs={nowMs} label={`${vessel.name}: ${sayWindow(batch, nowMs, clock)}`} />
+        ) : vessel.planned ? (
+          <Ghost atMs={noonOf(vessel.planned.forDay, clock).getTime()} nowMs={nowMs} />
         ) : null}
       </div>
       <div style={{ height: VESSEL_H }} className="flex w-full items-end justify-center border-b-[3px] border-ink">

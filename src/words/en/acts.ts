@@ -63,6 +63,8 @@ export const MAY_WORDS: Readonly<Record<string, string>> = {
   clearPlantings: "Clear beds",
   seeStage: "Say how far a crop is",
   addTool: "Add a can or sprayer",
+  setSeasonTerms: "Say hours and cans for the season",
+  takeSeasonPlan: "Use a plan of the season",
   setProgramme: "Change a schedule",
   startPatchTest: "Start a patch test",
   seePatchTest: "Look at a patch test",

@@ -191,6 +191,8 @@ export const HISTORY_WORDS = {
     `${subject}: ${String(extra.crop ?? "") || "planting"} ${word === "cleared" ? "cleared" : "planted or changed"}`,
   "drew-bed": ({ subject, word }) => `${subject}: ${word === "away" ? "taken off the map" : "drawn"}`,
   "looked-at-bed": (line) => withNote(`${line.subject}: checked`, line),
+  "season-plan": () => "Took a plan of the season",
+  "season-terms": ({ extra }) => `Season: ${Number(extra.hours)} hours a week, ${Number(extra.cans)} cans`,
   "schedule": ({ subject, word }) => `Schedule ${subject}: ${word === "away" ? "put away" : "saved"}`,
   "job": ({ subject, word }) => `Job ${subject}: ${word === "away" ? "put away" : "saved"}`,
   "added": ({ subject, word }) => `${subject}: added (${THING_NAMES[word as keyof typeof THING_NAMES]?.one ?? word})`,

@@ -19,6 +19,7 @@ export * from "./programme";
 export * from "./reasons";
 export * from "./residue";
 export * from "./roles";
+export * from "./season";
 export * from "./strength";
 export * from "./sure";
 export * from "./things";

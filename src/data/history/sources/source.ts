@@ -32,6 +32,8 @@ export const HISTORY_CODES = [
   "drew-bed",
   "looked-at-bed",
   "schedule",
+  "season-plan",
+  "season-terms",
   "job",
   "recipe",
   "added",

@@ -1,7 +1,7 @@
 import { USES, type UseId } from "@/core/book/uses";
 import type { Speech } from "../../speech";
 import { type Said } from "./wanted";
-import { inText } from "@/formats/grammar";
+import { counted, inText } from "@/formats/grammar";
 
 /** Vessels, batches, fillings, recipes, and what is gathered for them. */
 export const OF_MAKING = {
@@ -23,6 +23,8 @@ export const OF_MAKING = {
   "end-vessel-washed": ({ vessel }: { vessel: string }) => `${vessel} has been washed since. Undo the washing first.`,
   "end-vessel-taken": ({ vessel }: { vessel: string }) => `${vessel} has been filled again since.`,
   "vessel-holds-batch": ({ vessel }: { vessel: string }) => `${vessel} still holds a batch.`,
+  "season-moved": ({ rules }: { rules: number }) =>
+    `The farm has changed since this plan was made: ${counted(rules, { one: "one thing in it does not hold any more", other: "# things in it do not hold any more" })}. Plan again, then use it.`,
   "vessel-planned": (
     { vessel, method, from, until }: { vessel: string; method: string; from: string; until: string },
     say: Speech,

@@ -1,0 +1,20 @@
+import "server-only";
+import { REQUEST_KEY, object } from "@/contracts/parts";
+import { insertSeasonTerms } from "@/data/season";
+import { act } from "../act";
+
+const SET_TERMS = object(["requestKey", "hoursAWeek", "canL", "cans", "weeks"], {
+  requestKey: REQUEST_KEY,
+  hoursAWeek: { type: "number", minimum: 0, maximum: 1000 },
+  canL: { type: "number", minimum: 0.1, maximum: 2000 },
+  cans: { type: "integer", minimum: 0, maximum: 1000 },
+  weeks: { type: "integer", minimum: 4, maximum: 40 },
+});
+
+/** Says how many hours a week brewing and spreading may take, what brews are kept in, how far ahead to plan. */
+export const setSeasonTerms = act(
+  { name: "setSeasonTerms", schema: SET_TERMS, may: "grower" },
+  async (db, { requestKey: _key, ...terms }, ctx): Promise<{ termsId: number }> => ({
+    termsId: await insertSeasonTerms(db, { ...terms, actorId: ctx.actor.id, addedAt: ctx.now() }),
+  }),
+);

@@ -1,0 +1,114 @@
+"use client";
+import { sayMoney } from "@/formats/amounts";
+import { counted } from "@/formats/grammar";
+import { sayMoment } from "@/formats/times";
+import type { SeasonView } from "@/services/season";
+import { sayPlanRule } from "@/words/said";
+import { Button } from "../kit/Button";
+import { Link } from "../kit/Link";
+import { Notice } from "../kit/Notice";
+import { Refusal } from "../kit/Refusal";
+import { sayDate } from "./seasonSpeech";
+import type { SeasonHands } from "./useSeason";
+
+interface SeasonHeadProps {
+  readonly view: SeasonView;
+  readonly hands: SeasonHands;
+  readonly onTerms: () => void;
+}
+
+const Summary = ({ view, hands: { shown, score, isPlanned } }: Omit<SeasonHeadProps, "onTerms">) => {
+  const all = view.season.needs.length;
+  if (all === 0)
+    return (
+      <p>
+        Nothing is wanted yet. Say in the{" "}
+        <Link href="/field/programmes" className="thumb underline">
+          schedules
+        </Link>{" "}
+        what your crops get.
+      </p>
+    );
+  const when =
+    shown.isTaken && view.plan
+      ? `In use since ${sayMoment(new Date(view.plan.takenMs), new Date(view.nowMs), view.farm)}, by ${view.plan.byName}.`
+      : isPlanned
+        ? "Not in use yet."
+        : "";
+  return (
+    <p>
+      <span className="font-semibold">
+        {all - score.unmetNeeds} of {all} applications planned
+      </span>
+      , {counted(score.starts, { one: "one batch", other: "# batches" })},{" "}
+      {sayMoney(score.cost * 100, view.farm.currency)}. {when}
+      {shown.found ? (
+        <span className="block text-[0.92rem] text-soft">
+          A full drum whenever one has run out would meet {all - shown.found.habit.unmetNeeds} of {all}, with{" "}
+          {counted(shown.found.habit.starts, { one: "one batch", other: "# batches" })}, for{" "}
+          {sayMoney(shown.found.habit.cost * 100, view.farm.currency)}.
+        </span>
+      ) : null}
+    </p>
+  );
+};
+
+const Buttons = ({ view, hands, onTerms }: SeasonHeadProps) => {
+  const { planner, shown, isPlanned, mayUndo, taking } = hands;
+  const isBusy = planner.progress !== null;
+  return (
+    <span className="flex flex-wrap gap-2">
+      {view.mayTake ? <Button onClick={onTerms}>Hours and cans</Button> : null}
+      {mayUndo && !isBusy ? <Button onClick={hands.undo}>Undo</Button> : null}
+      {isBusy ? (
+        <Button variant="strong" onClick={planner.stop}>
+          Stop and keep
+        </Button>
+      ) : (
+        <Button variant={shown.isTaken || !isPlanned ? "strong" : "plain"} onClick={hands.plan}>
+          {isPlanned ? "Plan again" : "Plan the season"}
+        </Button>
+      )}
+      {!isBusy && !shown.isTaken && isPlanned && view.mayTake ? (
+        <Button variant="strong" disabled={taking.busy} onClick={() => void hands.take()}>
+          Use this plan
+        </Button>
+      ) : null}
+    </span>
+  );
+};
+
+/** What a plan comes to, and what can be done with it. */
+export const SeasonHead = ({ view, hands, onTerms }: SeasonHeadProps) => {
+  const { season, planner, shown, taking, broken, isPlanned } = hands;
+  const { progress } = planner;
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
+        <h1 className="text-2xl">
+          The season, {sayDate(season, season.nowDay)} to {sayDate(season, season.days - 1)}
+        </h1>
+        <Buttons view={view} hands={hands} onTerms={onTerms} />
+      </div>
+      <Refusal error={taking.error} />
+      <div aria-live="polite">
+        {progress ? (
+          <p>
+            Planning … {Math.round(progress.share * 100)} %
+            {progress.isBuilt ? `; so far ${sayMoney(progress.cost * 100, view.farm.currency)}` : ""}
+          </p>
+        ) : (
+          <Summary view={view} hands={hands} />
+        )}
+      </div>
+      {isPlanned && broken.length > 0 && !progress ? (
+        <Notice
+          tone="caution"
+          title={shown.isTaken ? "The farm has changed since this plan was taken" : "This plan does not hold"}
+        >
+          {[...new Set(broken.map(sayPlanRule))].slice(0, 3).join(" ")} Plan again: what is near stays where it can.
+        </Notice>
+      ) : null}
+    </>
+  );
+};

@@ -1,0 +1,137 @@
+"use client";
+import { useMemo, useState } from "react";
+import type { PlanBatch, PlanBody, Season } from "@/core/plan/season";
+import { verifyPlan } from "@/core/plan/verify";
+import type { SeasonView } from "@/services/season";
+import { useSeasonAct } from "../acts/season";
+import { told } from "../kit/told";
+import type { MoveTold } from "./BatchPanel";
+import { movedPlan, pinnedSeason, withoutBroken } from "@/core/plan/hand/move";
+import type { Found } from "./planTalk";
+import type { Held } from "./SeasonPlate";
+import { usePlanner } from "./usePlanner";
+
+/** So long a plan is searched for, ms: small farms have the best long before. */
+const SEARCH_MS = 8000;
+
+/** A plan on the screen: the one that stands, or one that is being tried. */
+export interface Shown {
+  readonly body: PlanBody;
+  readonly found: Found | null;
+  readonly isTaken: boolean;
+}
+export type HeldTold = Held & { readonly readyDay: number; readonly told: MoveTold };
+
+/** Nothing planned: what runs alone. */
+const withRunning = (season: Season): PlanBody => ({
+  batches: season.running.map((batch) => ({
+    ...batch,
+    emptyDay: Math.max(batch.readyDay, season.nowDay),
+    discardL: 0,
+    running: true as const,
+  })),
+  applications: [],
+  purchases: [],
+  forage: [],
+  discards: [],
+});
+const bodyOf = ({ batches, applications, purchases, forage, discards }: PlanBody): PlanBody => ({
+  batches,
+  applications,
+  purchases,
+  forage,
+  discards,
+});
+
+/** What is chosen of a plan, and moved by hand before it is planned around. */
+function useHeld(season: Season, shown: Shown, score: MoveTold["before"]) {
+  const [selected, setSelected] = useState<string | null>(null);
+  const [held, setHeld] = useState<HeldTold | null>(null);
+  return {
+    selected,
+    held,
+    putBack: () => setHeld(null),
+    select: (id: string | null): void => {
+      setSelected(id);
+      if (held && held.batch.id !== id) setHeld(null);
+    },
+    move: (batch: PlanBatch, startDay: number, vessel: string): void => {
+      if (startDay === batch.startDay && vessel === batch.vessel) return setHeld(null);
+      const moved = movedPlan(season, shown.body, batch, startDay, vessel);
+      const after = withoutBroken(season, moved);
+      const { readyDay } = moved.batches.find(({ id }) => id === batch.id)!;
+      setHeld({ batch, startDay, readyDay, vessel, told: { broken: after.broken, before: score, after: after.score } });
+    },
+  };
+}
+
+/** The plan on the screen: planned, moved, pinned, undone, taken. */
+export function useSeason(view: SeasonView) {
+  // What was planned before stands in `previous`; for judging a plan alone it does not count.
+  const season = useMemo(() => ({ ...view.season, previous: null }), [view.season]);
+  const [past, setPast] = useState<readonly Shown[]>([]);
+  const [shown, setShown] = useState<Shown>({
+    body: view.plan ? bodyOf(view.plan) : withRunning(view.season),
+    found: null,
+    isTaken: view.plan !== null,
+  });
+  const [pins, setPins] = useState<ReadonlySet<string>>(new Set());
+  const planner = usePlanner();
+  const taking = useSeasonAct("takeSeasonPlan");
+  const { score, broken } = useMemo(() => verifyPlan(season, shown.body), [season, shown.body]);
+  const hand = useHeld(season, shown, score);
+  const isPlanned = shown.body.applications.length > 0;
+
+  const start = (from: Season): void => {
+    setPast([...past, shown]);
+    hand.putBack();
+    planner.start(from, SEARCH_MS, (plan, found) => setShown({ body: bodyOf(plan), found, isTaken: false }));
+  };
+  const planAround = (): void => {
+    if (!hand.held) return;
+    const { batch, startDay, vessel } = hand.held;
+    const pinned = new Set([...pins, batch.id]);
+    setPins(pinned);
+    start(pinnedSeason(season, movedPlan(season, shown.body, batch, startDay, vessel), pinned));
+  };
+  const take = async (): Promise<void> => {
+    const { batches, applications, purchases, forage, discards } = shown.body;
+    const done = await taking.run({
+      firstDay: season.firstDay,
+      batches: batches.map((batch) => ({ ...batch, feeds: batch.feeds?.map((feed) => ({ ...feed })) ?? [] })),
+      applications: applications.map((one) => ({ ...one, draws: one.draws.map((draw) => ({ ...draw })) })),
+      purchases: [...purchases],
+      forage: [...forage],
+      discards: [...discards],
+    });
+    if (done === null) return;
+    setShown({ ...shown, isTaken: true });
+    setPast([]);
+    told("The plan is in use. Its next three weeks are in the yard and on the shopping list.");
+  };
+  return {
+    season,
+    shown,
+    score,
+    broken,
+    pins,
+    planner,
+    taking,
+    hand,
+    isPlanned,
+    mayUndo: past.length > 0,
+    plan: () => start(isPlanned ? pinnedSeason(season, shown.body, pins) : view.season),
+    planAround,
+    take,
+    undo: () => {
+      setShown(past.at(-1)!);
+      setPast(past.slice(0, -1));
+    },
+    pin: (id: string) => {
+      const next = new Set(pins);
+      if (!next.delete(id)) next.add(id);
+      setPins(next);
+    },
+  };
+}
+export type SeasonHands = ReturnType<typeof useSeason>;
