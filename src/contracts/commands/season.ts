@@ -288,5 +288,10 @@ export const SEASON = object(
       changeNear: AMOUNT,
       changeFar: AMOUNT,
     }),
+    closedWeekdays: list({ type: "integer", minimum: 0, maximum: 6 }, 6),
+    forbidden: list(
+      object(["input", "fromDay", "toDay"], { input: NAME, vessel: NAME, fromDay: DAY, toDay: DAY }),
+      1000,
+    ),
   },
 );

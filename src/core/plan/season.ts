@@ -198,6 +198,16 @@ export interface Season {
     readonly applications: readonly Application[];
   } | null;
   readonly weights: Weights;
+  /** Weekdays, Monday 0, on which nothing is begun and nothing applied; what stands is tended all the same. */
+  readonly closedWeekdays?: readonly number[];
+  readonly forbidden?: readonly Forbidden[];
+}
+/** What a grower will not have begun: an input in a vessel, or anywhere, on these days. */
+export interface Forbidden {
+  readonly input: string;
+  readonly vessel?: string;
+  readonly fromDay: number;
+  readonly toDay: number;
 }
 
 /** What a plan says. */

@@ -3,7 +3,8 @@ import type { SeasonDeed } from "@/core/plan/hand/deeds";
 import { WHAT_IF, type SeasonWhatIf } from "@/core/plan/hand/whatIf";
 import type { ReasonFacts } from "@/core/plan/reasons/facts";
 import type { Mend } from "@/core/plan/reasons/mend";
-import type { Reason } from "@/core/plan/season";
+import type { SinceThen } from "@/core/plan/farm";
+import type { PlanBatch, Reason } from "@/core/plan/season";
 import type { Broken, PlanRule } from "@/core/plan/verify";
 import { sayStock, sayVolume, type UnitSystem } from "@/formats/amounts";
 import { counted, inText, listed } from "@/formats/grammar";
@@ -104,6 +105,8 @@ export interface SeasonNames {
   readonly vessels: Readonly<Record<string, string>>;
   readonly plots: Readonly<Record<string, string>>;
   readonly ingredients: Readonly<Record<string, string>>;
+  /** Where each ingredient was gathered before. */
+  readonly places: Readonly<Record<string, readonly string[]>>;
 }
 export interface DeedSaid {
   readonly title: string;
@@ -118,9 +121,18 @@ const someOf = (names: readonly string[], most: number): string =>
       : names,
   );
 
+/** Kinds of work in a plan. */
+export const DEED_NAMES: Readonly<Record<SeasonDeed["kind"], string>> = {
+  order: "ordering",
+  gather: "gathering",
+  start: "starting",
+  strain: "straining",
+  apply: "applying",
+};
+
 /** What is to be done on a day. @param most plots that are named one by one */
 export function sayDeed(deed: SeasonDeed, names: SeasonNames, units: UnitSystem, most = Infinity): DeedSaid {
-  const nameOf = (kind: keyof SeasonNames, id: string): string => names[kind][id] ?? id;
+  const nameOf = (kind: Exclude<keyof SeasonNames, "places">, id: string): string => names[kind][id] ?? id;
   switch (deed.kind) {
     case "order":
       return {
@@ -132,7 +144,7 @@ export function sayDeed(deed: SeasonDeed, names: SeasonNames, units: UnitSystem,
       return {
         title: `Gather ${inText(nameOf("ingredients", deed.ingredient))}`,
         amount: sayStock(deed.amount, deed.unit, units),
-        where: "",
+        where: someOf(names.places[deed.ingredient] ?? [], most),
       };
     case "start":
     case "strain":
@@ -153,6 +165,27 @@ export function sayDeed(deed: SeasonDeed, names: SeasonNames, units: UnitSystem,
   }
 }
 
+/** What has changed on the farm since a plan was taken. */
+export function saySince(one: SinceThen, names: SeasonNames, day: (day: number) => string): string {
+  const batchOf = ({ input, vessel }: PlanBatch): string =>
+    `${names.inputs[input] ?? input} in ${names.vessels[vessel] ?? "a vessel that is gone"}`;
+  switch (one.code) {
+    case "not-there":
+      return `${batchOf(one.batch)} does not stand there now; it was to be started ${day(one.batch.startDay)}.`;
+    case "later":
+      return `${batchOf(one.batch)} will be ready ${day(one.readyDay)}, not ${day(one.batch.readyDay)}.`;
+    case "vessel-gone":
+      return `${batchOf(one.batch)}, ${day(one.batch.startDay)}: the vessel is not in use any more.`;
+    case "new-needs":
+      return counted(one.count, { one: "One more application is wanted.", other: "# more applications are wanted." });
+    case "needs-gone":
+      return counted(one.count, {
+        one: "One planned application is not wanted any more.",
+        other: "# planned applications are not wanted any more.",
+      });
+  }
+}
+
 /** What is asked of a season. */
 export const sayWhatIf = (change: SeasonWhatIf, units: UnitSystem): string =>
   ({
@@ -166,6 +199,8 @@ export const sayWhatIf = (change: SeasonWhatIf, units: UnitSystem): string =>
 export const PLAN_RULES: Readonly<Record<PlanRule, string>> = {
   "start": "Its start lies outside the season.",
   "horizon": "It is not ready within the season.",
+  "closed": "Nobody works on that day.",
+  "forbidden": "You have ruled that out.",
   "cold": "It can't be started that day in that vessel: too cold.",
   "duration": "Its days do not fit its vessel and start.",
   "vessel": "That vessel can't hold it, or is not there.",

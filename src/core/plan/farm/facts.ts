@@ -18,6 +18,7 @@ export interface FarmFacts {
   readonly running: readonly FactRunning[];
   readonly stores: readonly FactStore[];
   readonly shelf: readonly FactItem[];
+  readonly gathered: readonly FactGathered[];
   readonly plots: readonly FactPlot[];
 }
 /** What a farm says of a season: hours for it in a week, what brews are kept in, how far ahead it plans. */
@@ -26,7 +27,22 @@ export interface SeasonTerms {
   readonly canL: number;
   readonly cans: number;
   readonly weeks: number;
+  /** Weekdays, Monday 0, on which nothing is begun and nothing applied. */
+  readonly closedWeekdays: readonly number[];
+  /** Hours of each person; where some are said, they are the hours a week. */
+  readonly hands: readonly { readonly actorId: number; readonly hoursAWeek: number }[];
+  readonly forbidden: readonly FactForbidden[];
 }
+/** A method that is not to be begun in a vessel (or in any), always or on some days. */
+export interface FactForbidden {
+  readonly methodId: string;
+  readonly vesselId: number | null;
+  readonly fromOn: string | null;
+  readonly toOn: string | null;
+}
+/** All hours of a week for the season's work. */
+export const hoursOf = ({ hoursAWeek, hands }: Pick<SeasonTerms, "hoursAWeek" | "hands">): number =>
+  hands.length > 0 ? hands.reduce((sum, hand) => sum + hand.hoursAWeek, 0) : hoursAWeek;
 export interface FactVessel {
   readonly id: number;
   readonly volumeL: number;
@@ -57,6 +73,13 @@ export interface FactItem {
   readonly lots: readonly { readonly id: number; readonly onHand: number; readonly expiresOn: string | null }[];
   readonly unitCost: number;
   readonly supply: { readonly amount: number; readonly cost: number | null; readonly leadD: number } | null;
+}
+/** A place that gave an ingredient: how much at a time, and how long it then rests. */
+export interface FactGathered {
+  readonly ingredientId: string;
+  readonly place: string;
+  readonly restD: number;
+  readonly mostAtOnce: number;
 }
 export interface FactPlot {
   readonly id: number;

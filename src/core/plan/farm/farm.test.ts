@@ -24,6 +24,9 @@ function madeFarm(chance: Chance): FarmFacts {
       canL: chance.between(2, 25),
       cans: whole(chance, 0, 20),
       weeks: days / 7,
+      closedWeekdays: [6, 2].slice(0, whole(chance, 0, 2)),
+      hands: [],
+      forbidden: [],
     },
     labourPerH: chance.between(0, 30),
     latitudeDeg: chance.between(-60, 60),
@@ -56,6 +59,7 @@ function madeFarm(chance: Chance): FarmFacts {
           ]
         : [],
     ),
+    gathered: [],
     shelf: some.flatMap(({ schools }) =>
       schools[0]!.ingredients.map(({ ingredient }) => ({
         ingredientId: ingredient,

@@ -2,8 +2,8 @@ import type { IngredientId } from "../../book/ingredients";
 import { addDays, daysBetween } from "../../calendar";
 import { meanOfPlace } from "../../ferment/temperature/places";
 import { mostL } from "../expand";
-import { WEIGHTS, weeksOf, type Season } from "../season";
-import type { FarmFacts, SeasonAssumed } from "./facts";
+import { WEIGHTS, weekOf, weeksOf, type Season, type SeasonInput } from "../season";
+import { hoursOf, type FarmFacts, type SeasonAssumed } from "./facts";
 import { inputOf, methodsOf } from "./inputs";
 import { durationRows, underWay, vesselsOf } from "./standing";
 import { ingredientOf } from "./supplies";
@@ -12,6 +12,8 @@ import { needsOf, programmesOf, separationsOf } from "./wants";
 export type {
   FactDue,
   FactItem,
+  FactForbidden,
+  FactGathered,
   FactPlot,
   FactRunning,
   FactStore,
@@ -21,6 +23,8 @@ export type {
   SeasonTerms,
 } from "./facts";
 
+export { carriedOver, sinceThen, type SinceThen } from "./carryOver";
+export { hoursOf } from "./facts";
 export interface FarmSeason {
   readonly season: Season;
   readonly assumed: readonly SeasonAssumed[];
@@ -32,6 +36,32 @@ export interface FarmSeason {
 export function mondayOf(day: string): string {
   const weekday = (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
   return addDays(day, -weekday);
+}
+
+/** Days until ready in other years, rows as in the farm's own season. @param years mean air of each by day, °C, from the season's first */
+export const durationsIn = (facts: FarmFacts, years: readonly (readonly number[])[]): Season["durations"][] => {
+  const made = methodsOf(facts);
+  return years.map((dailyC) => [...durationRows({ ...facts, dailyC }, made)]);
+};
+
+/** The hours that were said, a week; more where what runs already takes more: it has to be looked after all the same. */
+function weekMinutes(
+  facts: FarmFacts,
+  inputs: readonly SeasonInput[],
+  running: Season["running"],
+  nowDay: number,
+): number[] {
+  const weekMin = Array.from({ length: weeksOf(facts.days) }, () => 0);
+  const works = (day: number, minutes: number): void => {
+    if (day >= nowDay && day < facts.days) weekMin[weekOf(day)]! += minutes;
+  };
+  for (const { input, startDay, readyDay } of running) {
+    const { work } = inputs.find(({ id }) => id === input)!;
+    works(startDay, work.fillMin);
+    for (let day = Math.max(startDay, nowDay); day < readyDay; day += 1) works(day, work.dayMin);
+    works(Math.max(readyDay, nowDay), work.closeMin);
+  }
+  return weekMin.map((minutes) => Math.max(minutes, hoursOf(facts.terms) * 60));
 }
 
 /** A farm as it stands today, as a season that can be planned. */
@@ -47,6 +77,7 @@ export function seasonOfFarm(facts: FarmFacts): FarmSeason {
   const vessels = vesselsOf(facts, made, day);
   const durations = durationRows(facts, made);
   const programmes = programmesOf(facts, made, assumed);
+  const standing = underWay(facts, made, day);
   const ingredientIds = [
     ...new Set(inputs.flatMap(({ ingredients }) => ingredients.map(({ ingredient }) => ingredient))),
   ];
@@ -58,7 +89,7 @@ export function seasonOfFarm(facts: FarmFacts): FarmSeason {
     days: facts.days,
     nowDay: day(facts.today),
     labour: {
-      weekMin: Array.from({ length: weeksOf(facts.days) }, () => facts.terms.hoursAWeek * 60),
+      weekMin: weekMinutes(facts, inputs, standing.running, day(facts.today)),
       costPerHour: facts.labourPerH,
     },
     airLines: 0,
@@ -88,10 +119,19 @@ export function seasonOfFarm(facts: FarmFacts): FarmSeason {
     programmes: [...programmes.values()],
     separations: separationsOf(programmes),
     needs: needsOf(facts, programmes, (input) => mostL({ vessels, inputs }, input), day),
-    ...underWay(facts, made, day),
+    ...standing,
     applied: [],
     previous: null,
     weights: WEIGHTS,
+    closedWeekdays: facts.terms.closedWeekdays,
+    forbidden: facts.terms.forbidden
+      .filter(({ methodId }) => made.has(methodId))
+      .map(({ methodId, vesselId, fromOn, toOn }) => ({
+        input: methodId,
+        ...(vesselId === null ? {} : { vessel: String(vesselId) }),
+        fromDay: fromOn === null ? 0 : day(fromOn),
+        toDay: toOn === null ? facts.days : day(toOn),
+      })),
   };
   return { season, assumed, basisPerL: Object.fromEntries(inputs.map(({ id, basisPerL }) => [id, basisPerL])) };
 }

@@ -46,6 +46,12 @@ export function programmesOf(
 /** An application may shift by about a quarter of its interval. */
 const toleranceD = ({ everyD }: Pick<FactDue, "everyD">): number => Math.min(4, Math.max(1, Math.floor(everyD / 4)));
 
+/** A need by what it is of and the day it is due on: the same in every reading while the schedule stands. */
+const needId = (of: string, due: FactDue, part: number, parts: number): string =>
+  `${of}.${due.day}${parts > 1 ? `#${part + 1}` : ""}`;
+/** What a need is of, whatever the day: the plot, and the step of its schedule. */
+export const needOf = (id: string): string => id.slice(0, id.lastIndexOf("."));
+
 /** What is due on each plot, with the days that it may shift by. @param largestL what the largest vessel gives of an input */
 export function needsOf(
   facts: FarmFacts,
@@ -72,7 +78,7 @@ export function needsOf(
       const parts = Math.max(1, Math.ceil(preferredL / Math.max(0.001, largestL(programme.input)) - 1e-9));
       const work = programme.work.fixedMin + mixL * APPLY_MIN.perMixL;
       return Array.from({ length: Math.min(parts, 12) }, (_, part) => ({
-        id: `${id}.${programme.id}.${due.day}${parts > 1 ? `#${part + 1}` : ""}`,
+        id: needId(`${id}.${programme.id}`, due, part, parts),
         planting: String(id),
         programme: programme.id,
         seq,

@@ -1,4 +1,5 @@
 import { durationRow } from "../durations";
+import { isClosed, isForbidden } from "../notThen";
 import { mayHold } from "../mayHold";
 import type { Air, Season } from "../season";
 import { weeksOf } from "../season";
@@ -71,7 +72,9 @@ const indexed = (list: readonly { readonly id: string }[]): Map<string, number> 
 function rowOf(season: Season, input: string, vessel: string): Int16Array | null {
   const row = durationRow(season, input, vessel);
   if (!row) return null;
-  return Int16Array.from({ length: season.days }, (_, day) => row.daysByStart[day] ?? -1);
+  return Int16Array.from({ length: season.days }, (_, day) =>
+    isClosed(season, day) || isForbidden(season, input, vessel, day) ? -1 : (row.daysByStart[day] ?? -1),
+  );
 }
 
 function vesselClasses(season: Season): { classes: VesselClass[]; classOf: Int16Array } {

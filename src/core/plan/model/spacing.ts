@@ -1,3 +1,4 @@
+import { isClosed } from "../notThen";
 import type { Programme, Season, Side } from "../season";
 
 /** Of need n from `firstNeighbour[n]` to before `firstNeighbour[n + 1]`: another need, and the days that the two have to lie apart. */
@@ -90,7 +91,7 @@ export function neighboursOf(season: Season, programmes: ReadonlyMap<string, Pro
   return { firstNeighbour, neighbours, apartD };
 }
 
-/** Of each need the days of its window that the time before harvest, or what was applied before today, takes away. */
+/** Of each need the days of its window that the time before harvest, or what was applied before today, takes away, or on which nobody works. */
 export function barredDays(season: Season, programmes: ReadonlyMap<string, Programme>): Uint8Array[] {
   const plantings = new Map(season.plantings.map((one) => [one.id, one]));
   const separations = separationTable(season);
@@ -107,6 +108,7 @@ export function barredDays(season: Season, programmes: ReadonlyMap<string, Progr
     const bar = (first: number, last: number): void => {
       for (let day = Math.max(first, from); day <= last && day - from < barred.length; day += 1) barred[day - from] = 1;
     };
+    if (season.closedWeekdays?.length) for (const at of barred.keys()) if (isClosed(season, from + at)) barred[at] = 1;
     if (beforeHarvestD > 0 && harvest) bar(harvest.fromDay - beforeHarvestD, harvest.toDay);
     for (const done of appliedOn.get(plot) ?? []) {
       const apartD = programmes.has(done.programme) ? apartOf(need, done, programmes, separations) : 0;

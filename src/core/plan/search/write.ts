@@ -92,9 +92,11 @@ export function writePlan(state: State, season: Season): PlanBody {
     const day = state.needDay[need]!;
     if (day < 0) continue;
     const { id } = season.needs[need]!;
-    const draws = state.needSources[need]!.map((index) => {
+    // What rounds down to nothing is no draw.
+    const draws = state.needSources[need]!.flatMap((index) => {
       const source = state.source(index);
-      return { from: ids.get(source)!, amountL: down(source.uses.find((use) => use.need === need)!.amountL) };
+      const amountL = down(source.uses.find((use) => use.need === need)!.amountL);
+      return amountL > 0 ? [{ from: ids.get(source)!, amountL }] : [];
     });
     applications.push({ need: id, day, draws, ...(pinned.has(id) ? { pinned: true as const } : {}) });
   }

@@ -1,3 +1,4 @@
+import { isClosed } from "../notThen";
 import type { Application, Need, Programme, Side } from "../season";
 import { draw } from "./litres";
 import { isDay, SLACK, type Reading } from "./reading";
@@ -21,6 +22,7 @@ function checkDay(reading: Reading, need: Need, day: number, at: string): void {
   if (day < nowDay) reading.breaks("past", at, { day });
   if (day < need.earliestDay || day > need.latestDay)
     reading.breaks("window", at, { day, earliest: need.earliestDay, latest: need.latestDay });
+  if (isClosed(reading.season, day)) reading.breaks("closed", at, { day });
   if (day >= days) reading.breaks("horizon", at, { day });
   const { beforeHarvestD } = reading.programmes.get(need.programme)!;
   const { harvest } = reading.plantings.get(need.planting)!;

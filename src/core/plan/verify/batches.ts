@@ -1,4 +1,5 @@
 import { durationD } from "../durations";
+import { isClosed, isForbidden } from "../notThen";
 import type { PlanBatch, Season, SeasonInput } from "../season";
 import { isAmount, isDay, SLACK, type Reading } from "./reading";
 
@@ -13,6 +14,9 @@ function checkNew(reading: Reading, batch: PlanBatch, at: string): void {
     reading.breaks(code, at, values);
   if (batch.startDay < nowDay || batch.startDay >= days) breaks("start", { day: batch.startDay });
   const takes = durationD(reading.season, batch.input, batch.vessel, batch.startDay);
+  if (isClosed(reading.season, batch.startDay)) breaks("closed", { day: batch.startDay });
+  if (isForbidden(reading.season, batch.input, batch.vessel, batch.startDay))
+    breaks("forbidden", { day: batch.startDay });
   if (takes === null) breaks("cold", { day: batch.startDay });
   else if (batch.readyDay !== batch.startDay + takes) breaks("duration", { takes });
   if (batch.readyDay >= days) breaks("horizon", { day: batch.readyDay });

@@ -3,6 +3,8 @@ import { weekOf, weeksOf, type Season } from "../season";
 export const PLAN_RULES = [
   "start",
   "horizon",
+  "closed",
+  "forbidden",
   "cold",
   "duration",
   "vessel",
