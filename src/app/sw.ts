@@ -53,4 +53,18 @@ const serwist = new Serwist({
   ],
   fallbacks: { entries: [{ url: "/away", matcher: ({ request }) => request.mode === "navigate" }] },
 });
+
+/**
+ * The script of a worker, without the address that a kept answer has: a worker takes its own address from the answer, and what its page tells it stands behind the `#`,
+ * which a kept answer has lost.
+ */
+async function workerScript(request: Request): Promise<Response> {
+  const kept = (await caches.match(request, { ignoreVary: true })) ?? (await fetch(request));
+  return new Response(kept.body, { status: kept.status, statusText: kept.statusText, headers: kept.headers });
+}
+self.addEventListener("fetch", (event) => {
+  if (event.request.destination !== "worker") return;
+  event.stopImmediatePropagation();
+  event.respondWith(workerScript(event.request));
+});
 serwist.addEventListeners();
