@@ -144,9 +144,11 @@ const deskPageOf = ({ vesselName, nowMs, farm, later, batch, progress }: BatchPa
 export const BatchScreen = ({
   page,
   startWith = null,
+  isWholeLog = false,
 }: {
   readonly page: BatchPage;
   readonly startWith?: OpenSheet;
+  readonly isWholeLog?: boolean;
 }) => {
   const { farm } = page;
   const running = page.close === null;
@@ -161,7 +163,7 @@ export const BatchScreen = ({
               {page.log.length === 0 ? (
                 <p className="text-soft">Nothing logged yet. Smell it or measure pH.</p>
               ) : (
-                <LogList log={page.log} clock={farm} units={farm.units} />
+                <LogList batchId={page.batch.id} log={page.log} isWhole={isWholeLog} clock={farm} units={farm.units} />
               )}
             </Part>
             <Course page={page} running={running} />

@@ -4,6 +4,7 @@ import { clockTime, dayMonth, type FarmClock } from "@/formats/times";
 import type { UnitSystem } from "@/formats/amounts";
 import { sayEntry } from "@/words/said";
 import type { BatchPage } from "@/services/batch";
+import { Link } from "../kit/Link";
 import { EntryButtons } from "./deskButtons";
 import type { Correcting } from "./logFocus";
 
@@ -17,14 +18,32 @@ const correctingKind = (kind: LogLine["kind"]): Correcting["kind"] =>
       ? kind
       : "words";
 
+/** Of a long log the newest are shown: nobody reads hundreds at the drum, and a phone takes long to draw them. */
+const MOST_SHOWN = 60;
+
 interface LogListProps {
+  readonly batchId: number;
+  readonly isWhole: boolean;
   readonly log: readonly LogLine[];
   readonly clock: FarmClock;
   readonly units: UnitSystem;
 }
 
-/** The whole log, newest first. What was corrected stays readable, struck through, with what took its place. */
-export const LogList = ({ log, clock, units }: LogListProps) => (
+/** The log, newest first; of a long one the older part on asking. What was corrected stays readable, struck through, with what took its place. */
+export const LogList = ({ batchId, log, isWhole, clock, units }: LogListProps) => {
+  const shown = isWhole ? log : log.slice(0, MOST_SHOWN);
+  return (
+    <>
+      <Lines log={shown} clock={clock} units={units} />
+      {shown.length < log.length ? (
+        <Link href={`/batches/${batchId}?log=all`} scroll={false} className="thumb mt-2 inline-block underline">
+          Show all {log.length} entries
+        </Link>
+      ) : null}
+    </>
+  );
+};
+const Lines = ({ log, clock, units }: Pick<LogListProps, "log" | "clock" | "units">) => (
   <ol className="divide-y divide-line border-y border-line">
     {log.map((entry) => {
       const struck = entry.correctedById !== null;

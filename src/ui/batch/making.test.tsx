@@ -62,6 +62,30 @@ describe("where a batch comes from", () => {
   });
 });
 
+describe("the log", () => {
+  const entry = (id: number) => ({
+    id,
+    kind: "ph" as const,
+    value: 4.2,
+    words: [],
+    atMs: NOW_MS - id * 60_000,
+    actorName: "Ana",
+    correctsId: null,
+    correctedById: null,
+    moved: false,
+  });
+  it("of a long one the newest are shown, and the rest on asking", () => {
+    const log = Array.from({ length: 75 }, (_, nth) => entry(nth + 1)) as unknown as BatchPage["log"];
+    const { unmount } = renderWith(fakeActions(), <BatchScreen page={pageOf("lactic-serum", { log })} />);
+    expect(screen.getAllByText(/^ ?by Ana$/)).toHaveLength(60);
+    expect(screen.getByRole("link", { name: "Show all 75 entries" })).toHaveAttribute("href", expect.stringMatching(/^\/batches\/\d+\?log=all$/));
+    unmount();
+    renderWith(fakeActions(), <BatchScreen page={pageOf("lactic-serum", { log })} isWholeLog />);
+    expect(screen.getAllByText(/^ ?by Ana$/)).toHaveLength(75);
+    expect(screen.queryByRole("link", { name: /^Show all/ })).not.toBeInTheDocument();
+  });
+});
+
 describe("adding to a batch", () => {
   it("offers what the recipe has for a later day, and says at the amount what the shed lacks", async () => {
     const actions = fakeActions();

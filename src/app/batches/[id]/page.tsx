@@ -7,7 +7,7 @@ export const metadata: Metadata = { title: "Batch" };
 
 interface BatchRouteProps {
   readonly params: Promise<{ id: string }>;
-  readonly searchParams: Promise<{ open?: string }>;
+  readonly searchParams: Promise<{ open?: string; log?: string }>;
 }
 
 export default async function BatchRoute({ params, searchParams }: BatchRouteProps) {
@@ -15,8 +15,12 @@ export default async function BatchRoute({ params, searchParams }: BatchRoutePro
   const page = await openView("batch", { id });
   return page ? (
     <>
-      <NotUsed query={query} fits={{ open: (sheet) => sheet === "add" }} />
-      <BatchScreen page={page} startWith={query.open === "add" && page.close === null ? "add" : null} />
+      <NotUsed query={query} fits={{ open: (sheet) => sheet === "add", log: (which) => which === "all" }} />
+      <BatchScreen
+        page={page}
+        startWith={query.open === "add" && page.close === null ? "add" : null}
+        isWholeLog={query.log === "all"}
+      />
     </>
   ) : null;
 }
