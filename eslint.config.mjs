@@ -102,6 +102,7 @@ export default tseslint.config(
       "src/data/archiveMain.ts",
       "src/front/main.ts",
       "src/services/people/recoverMain.ts",
+      "src/services/season/refreshMain.ts",
       "src/commands/main.ts",
       "src/app/door/answer.ts",
     ],

@@ -1,6 +1,7 @@
 import ICAL from "ical.js";
 import Papa from "papaparse";
 import { expect, test } from "./harness/farm";
+import { hasPages, Phone } from "./harness/phone";
 import { fitsTheScreen, seesNoBarrier } from "./harness/look";
 
 /** A search takes its seconds; nothing here waits for more than that. */
@@ -61,6 +62,34 @@ test(
   },
 );
 
+test("a device that keeps pages plans the season too, with a signal and without", async ({
+  baseURL,
+  launchOptions,
+  viewport,
+  hasTouch,
+}) => {
+  test.setTimeout(240_000);
+  const phone = new Phone({ ...launchOptions, baseURL: baseURL!, viewport, hasTouch, serviceWorkers: "allow" });
+  try {
+    const page = await phone.open();
+    await page.goto("/");
+    await hasPages(page, ["/"]);
+    await page.goto("/season");
+    await hasPages(page, ["/season"]);
+    const use = page.getByRole("button", { name: "Use this plan" });
+    await page.getByRole("button", { name: "Plan the season" }).click();
+    await page.getByRole("button", { name: "Stop and keep" }).click();
+    await expect(use).toBeVisible({ timeout: PLANNED_MS });
+    await phone.signal(false);
+    await page.goto("/season");
+    await page.getByRole("button", { name: "Plan the season" }).click();
+    await page.getByRole("button", { name: "Stop and keep" }).click();
+    await expect(use).toBeVisible({ timeout: PLANNED_MS });
+  } finally {
+    await phone.end();
+  }
+});
+
 test("hours that are not there go unmet with their reason, and are said in the plan @both", async ({ page }) => {
   test.setTimeout(240_000);
   await page.goto("/season");
@@ -70,7 +99,7 @@ test("hours that are not there go unmet with their reason, and are said in the p
   await sheet.getByRole("button", { name: "Save" }).click();
   await expect(sheet.getByLabel("Plan ahead (weeks)")).toHaveAttribute("aria-invalid", "true");
   await sheet.getByLabel("Plan ahead (weeks)").fill("12");
-  await sheet.getByLabel("Hours a week").fill("0.5");
+  await sheet.getByLabel("Hours a week", { exact: true }).fill("0.5");
   await sheet.getByRole("button", { name: "Save" }).click();
   await expect(sheet).toBeHidden();
   // The page is read anew with the hours that were just said.

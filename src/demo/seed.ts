@@ -397,6 +397,9 @@ async function seedProgrammes(tell: Teller): Promise<void> {
     canL: 20,
     cans: 20,
     weeks: 26,
+    closedWeekdays: [6],
+    hands: [],
+    forbidden: [],
   });
 }
 

@@ -52,6 +52,7 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   things: () => ({ kind: "vessel" }),
   programmes: () => ({}),
   season: () => ({}),
+  seasonYears: () => ({}),
   jobs: () => ({}),
   applicationRecord: () => ({ from: "2030-01-01" }),
   making: () => ({}),

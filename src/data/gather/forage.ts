@@ -77,6 +77,29 @@ export async function listForagePlaces(db: Queryable): Promise<ForagePlace[]> {
   }));
 }
 
+/** What a place gave at a time, at its best; an ingredient that several places give stands once for each. */
+export interface PlaceGave {
+  readonly ingredientId: string;
+  readonly place: string;
+  readonly restD: number;
+  readonly mostAtOnce: number;
+}
+export async function listPlacesByIngredient(db: Queryable): Promise<PlaceGave[]> {
+  const rows = await select<{ ingredient_id: string; name: string; rest_d: number; most: string }>(
+    db,
+    `select lot.ingredient_id, place.name, place.rest_d, max(lot.received) as most
+     from standing_visit visit join forage_place place on place.id = visit.place_id and place.state = 'in-use'
+     join lot on lot.id = visit.lot_id group by lot.ingredient_id, place.id, place.name, place.rest_d
+     order by most desc, place.name`,
+  );
+  return rows.map(({ ingredient_id, name, rest_d, most }) => ({
+    ingredientId: ingredient_id,
+    place: name,
+    restD: rest_d,
+    mostAtOnce: Number(most),
+  }));
+}
+
 export const insertForagePlace = (
   db: Queryable,
   place: Omit<ForagePlace, "id" | "visits" | "photoId"> & { readonly actorId: number; readonly addedAt: Date },

@@ -1,4 +1,4 @@
 import "server-only";
-import { setSeasonTerms, takeSeasonPlan } from "../season";
+import { endSeasonFeed, newSeasonFeed, setSeasonTerms, takeSeasonPlan } from "../season";
 
-export const SEASON_ACTS = { setSeasonTerms, takeSeasonPlan } as const;
+export const SEASON_ACTS = { setSeasonTerms, takeSeasonPlan, newSeasonFeed, endSeasonFeed } as const;

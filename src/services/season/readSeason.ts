@@ -2,158 +2,49 @@ import "server-only";
 import { METHODS } from "@/core/book";
 import { findIngredient } from "@/core/book/ingredients";
 import { mayAs } from "@/core/people/roles";
-import { addDays, daysBetween } from "@/core/calendar";
+import { daysBetween } from "@/core/calendar";
 import {
-  mondayOf,
+  carriedOver,
   seasonOfFarm,
-  type FactItem,
-  type FarmFacts,
+  sinceThen,
   type SeasonAssumed,
   type SeasonTerms,
+  type SinceThen,
 } from "@/core/plan/farm";
 import type { PlanBody, Season } from "@/core/plan/season";
-import { farmRecipe } from "@/core/recipe/pick";
-import type { Farm } from "@/data/farm";
-import { findSeasonPlan, findSeasonTerms } from "@/data/season";
-import { listSupplyTerms } from "@/data/shed";
-import { listStoresOnHand } from "@/data/stores";
-import { listVesselPlaces } from "@/data/vessels";
-import { isoDay } from "@/formats/times";
+import { verifyPlan } from "@/core/plan/verify";
+import { listActors, type Farm } from "@/data/farm";
+import { findFeedSince, findSeasonPlan, findSeasonProposal } from "@/data/season";
 import type { SeasonNames } from "@/words/said";
-import type { BatchView } from "../batch";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
-import { readMaking, type MakingView } from "../fill";
-import { readSeasonPlots } from "../field";
-import { meanAirByDay } from "../weather";
-import { readYard, type YardVessel } from "../yard";
-
-/** Where nobody said: hours for brewing and spreading in a week, cans of twenty litres, half a year. */
-export const USUAL_TERMS: SeasonTerms = { hoursAWeek: 10, canL: 20, cans: 20, weeks: 26 };
+import { readFacts } from "./readFacts";
 
 export interface SeasonView {
   readonly farm: FarmView;
   readonly nowMs: number;
   readonly today: string;
   readonly terms: SeasonTerms;
+  /** Who may be given hours. */
+  readonly people: readonly { readonly id: number; readonly name: string }[];
   /** The farm as it stands today; with the plan that stands as the one before. */
   readonly season: Season;
   readonly assumed: readonly SeasonAssumed[];
   readonly names: SeasonNames;
   /** The plan that stands, in days of this season; null where none was taken yet. */
   readonly plan: StandingPlan | null;
+  /** What has changed since it was taken. */
+  readonly since: readonly SinceThen[];
+  /** A plan made anew by the farm's own machine since then, while it holds; null where there is none. */
+  readonly proposal: (PlanBody & { readonly madeMs: number }) | null;
   readonly mayTake: boolean;
+  /** Since when whoever looks has an address for a calendar program, ms; null for none. */
+  readonly feedSinceMs: number | null;
 }
 export interface StandingPlan extends PlanBody {
   readonly id: number;
   readonly byName: string;
   readonly takenMs: number;
-}
-
-/** A batch whose end nobody can tell (stuck, cold) is looked at again after so long, ms. */
-const UNSURE_MS = 14 * 86_400_000;
-const isReady = ({ state }: BatchView): boolean => state === "ready" || state === "peak" || state === "past";
-
-/** What is not ready by the yard's own verdict is not planned for today. */
-const TOMORROW_MS = 86_400_000;
-
-/** When a running batch is ready: now where it is, else nine times in ten by then. */
-function readyOf({ batch }: YardVessel, now: Date): Date {
-  if (isReady(batch!)) return now;
-  const { start } = batch!.window;
-  const ms = start.p90 ?? start.p50;
-  return ms === null ? new Date(now.getTime() + UNSURE_MS) : new Date(Math.max(ms, now.getTime() + TOMORROW_MS));
-}
-function factVessels(
-  vessels: readonly YardVessel[],
-  places: Awaited<ReturnType<typeof listVesselPlaces>>,
-  today: string,
-): FarmFacts["vessels"] {
-  return vessels.map(({ id, volumeL, heldBefore, airW, status }) => ({
-    id,
-    volumeL,
-    heldManure: heldBefore === "manure",
-    hasAir: airW > 0,
-    place: places.get(id) ?? { kind: "unsaid" as const },
-    // Washed first.
-    freeFrom: status === "dirty" ? addDays(today, 1) : null,
-  }));
-}
-
-async function factShelf(ctx: Context, making: MakingView): Promise<FactItem[]> {
-  const supplies = new Map((await listSupplyTerms(ctx.pool)).map((terms) => [terms.itemId, terms]));
-  const known = new Map(making.shelf.map((item) => [item.ingredientId, item]));
-  return [...new Set([...known.keys(), ...supplies.keys()])].map((ingredientId) => {
-    const [item, terms] = [known.get(ingredientId), supplies.get(ingredientId)];
-    return {
-      ingredientId,
-      unit: item?.unit ?? "kg",
-      lots: item && item.onHand > 0 ? [{ id: 1, onHand: item.onHand, expiresOn: item.expiresOn }] : [],
-      unitCost: (item?.unitCostMinor ?? 0) / 100,
-      supply: terms
-        ? {
-            amount: terms.packAmount,
-            cost: terms.packCostMinor === null ? null : terms.packCostMinor / 100,
-            leadD: terms.leadD,
-          }
-        : null,
-    };
-  });
-}
-
-/** All that a season is made of, read of the farm. */
-export async function readFacts(
-  ctx: Context,
-  farm: Farm,
-): Promise<{ facts: FarmFacts; vessels: readonly YardVessel[] }> {
-  const now = ctx.now();
-  const today = isoDay(now, farm);
-  const terms = (await findSeasonTerms(ctx.pool)) ?? USUAL_TERMS;
-  const days = terms.weeks * 7;
-  const monday = new Date(`${mondayOf(today)}T12:00:00Z`);
-  const [yard, making, places, stores, plots, dailyC] = await Promise.all([
-    readYard(ctx, farm),
-    readMaking(ctx, farm.timeZone),
-    listVesselPlaces(ctx.pool),
-    listStoresOnHand(ctx.pool),
-    readSeasonPlots(ctx.pool, farm, now, addDays(mondayOf(today), days - 1)),
-    meanAirByDay(ctx.pool, farm, monday, days + 60),
-  ]);
-  const facts: FarmFacts = {
-    name: farm.name,
-    today,
-    days,
-    terms,
-    labourPerH: farm.labourMinorPerH / 100,
-    latitudeDeg: farm.latitudeDeg,
-    dailyC,
-    vessels: factVessels(yard.vessels, places, today),
-    recipes: new Map(METHODS.map(({ id }) => [id, farmRecipe(making, id)])),
-    running: yard.vessels.flatMap((vessel) =>
-      vessel.batch
-        ? [
-            {
-              batchId: vessel.batch.id,
-              methodId: vessel.batch.methodId,
-              vesselId: vessel.id,
-              startedOn: isoDay(new Date(vessel.batch.startedMs), farm),
-              readyOn: isoDay(readyOf(vessel, now), farm),
-              filledL: vessel.batch.filledL,
-            },
-          ]
-        : [],
-    ),
-    stores: stores.map(({ id, recipe, onHandL, shelfFrom, expiresAt }) => ({
-      id,
-      methodId: recipe.method,
-      onHandL,
-      fromOn: isoDay(shelfFrom, farm),
-      expiresOn: isoDay(expiresAt, farm),
-    })),
-    shelf: await factShelf(ctx, making),
-    plots,
-  };
-  return { facts, vessels: yard.vessels };
 }
 
 /** A kept plan in days of another season; what lies before its first day is left out. */
@@ -187,44 +78,61 @@ export async function readSeasonNow(ctx: Context, farm: Farm) {
   const [{ facts, vessels }, kept] = await Promise.all([readFacts(ctx, farm), findSeasonPlan(ctx.pool)]);
   const { season, assumed, basisPerL } = seasonOfFarm(facts);
   const whole = kept && shifted({ firstDay: kept.firstDay, body: kept.document }, season);
-  const before = whole && {
-    ...ahead(whole, season),
-    byId: new Map(whole.batches.map((batch) => [batch.id, batch])),
-  };
+  const left = whole && ahead(whole, season);
+  const before = left && { ...left, applications: carriedOver(season, left.applications) };
   return {
     facts,
     vessels,
     assumed,
     basisPerL,
     kept,
+    whole,
     before,
     season: before ? { ...season, previous: { batches: before.batches, applications: before.applications } } : season,
   };
 }
+type SeasonNow = Awaited<ReturnType<typeof readSeasonNow>>;
+
+/** What is still ahead of a plan, beside what runs: each to be emptied on the day that the plan meant, unless that is over. */
+function besideRunning(season: Season, whole: PlanBody, left: PlanBody): PlanBody {
+  const planned = new Map(whole.batches.map((batch) => [batch.id, batch]));
+  const running = season.running.map(({ id, input, vessel, startDay, readyDay, fillL }) => {
+    const of = planned.get(id);
+    const emptyDay = Math.max(readyDay, season.nowDay, of?.emptyDay ?? 0);
+    return {
+      ...{ id, input, vessel, startDay, readyDay, emptyDay, fillL },
+      discardL: of?.discardL ?? 0,
+      running: true as const,
+    };
+  });
+  return { ...left, batches: [...running, ...left.batches] };
+}
+/** The plan that stands, as far as it is still ahead; null where none was taken. */
+export const standingPlan = ({ season, whole, before }: SeasonNow): PlanBody | null =>
+  whole && before && besideRunning(season, whole, before);
+
+/** The last proposal, where it holds as the farm stands. */
+async function proposalOf(ctx: Context, season: Season): Promise<SeasonView["proposal"]> {
+  const proposed = await findSeasonProposal(ctx.pool);
+  if (!proposed) return null;
+  const whole = shifted({ firstDay: proposed.firstDay, body: proposed.document }, season);
+  const left = ahead(whole, season);
+  const body = besideRunning(season, whole, { ...left, applications: carriedOver(season, left.applications) });
+  const holds = verifyPlan({ ...season, previous: null }, body).feasible;
+  return holds ? { ...body, madeMs: proposed.madeAt.getTime() } : null;
+}
 
 /** The season, and the plan that stands. */
 export async function readSeason(ctx: Context, farm: Farm): Promise<SeasonView> {
-  const { facts, vessels, assumed, kept, before, season } = await readSeasonNow(ctx, farm);
-  const ids = new Set(season.needs.map(({ id }) => id));
-  const running = season.running.map(({ id, input, vessel, startDay, readyDay, fillL }) => {
-    // The day that the plan would empty it on stands, unless it is over.
-    const planned = before?.byId.get(id);
-    const emptyDay = Math.max(readyDay, season.nowDay, planned?.emptyDay ?? 0);
-    const discardL = planned?.discardL ?? 0;
-    return { id, input, vessel, startDay, readyDay, emptyDay, fillL, discardL, running: true as const };
-  });
-  const body: PlanBody | null = before && {
-    purchases: before.purchases,
-    forage: before.forage,
-    discards: before.discards,
-    batches: [...running, ...before.batches],
-    applications: before.applications.filter(({ need }) => ids.has(need)),
-  };
+  const [now, people] = await Promise.all([readSeasonNow(ctx, farm), listActors(ctx.pool)]);
+  const { facts, vessels, assumed, kept, whole, season } = now;
+  const body = standingPlan(now);
   return {
     farm: farmView(farm),
     nowMs: ctx.now().getTime(),
     today: facts.today,
     terms: facts.terms,
+    people: people.map(({ id, name }) => ({ id, name })),
     season,
     assumed,
     names: {
@@ -235,14 +143,17 @@ export async function readSeason(ctx: Context, farm: Farm): Promise<SeasonView> 
         facts.plots.map(({ id, name, crop }) => [String(id), crop ? `${name}, ${crop}` : name]),
       ),
       ingredients: Object.fromEntries(season.ingredients.map(({ id }) => [id, findIngredient(id).name])),
+      places: Object.fromEntries(
+        season.ingredients.map(({ id }) => [
+          id,
+          facts.gathered.filter(({ ingredientId }) => ingredientId === id).map(({ place }) => place),
+        ]),
+      ),
     },
-    plan: kept &&
-      body && {
-        ...body,
-        id: kept.id,
-        byName: kept.actorName,
-        takenMs: kept.addedAt.getTime(),
-      },
+    plan: kept && body && { ...body, id: kept.id, byName: kept.actorName, takenMs: kept.addedAt.getTime() },
+    since: kept && whole ? sinceThen(season, whole, kept.document.unmet ?? []) : [],
+    proposal: body ? await proposalOf(ctx, season) : null,
     mayTake: mayAs(ctx.actor.role, "grower"),
+    feedSinceMs: (await findFeedSince(ctx.pool, ctx.actor.id))?.getTime() ?? null,
   };
 }

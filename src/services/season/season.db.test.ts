@@ -10,8 +10,22 @@ import { listOpenPlans } from "@/data/shed";
 import { demoFarm } from "@/testing/demoFarm";
 import { key, refusalOf, type Scratch } from "@/testing/scratch";
 import type { Context } from "../context";
-import { readSeason, seasonCalendar, seasonCsv, setSeasonTerms, takeSeasonPlan, type SeasonView } from ".";
+import {
+  endSeasonFeed,
+  newSeasonFeed,
+  readSeason,
+  readSeasonFeed,
+  readYears,
+  refreshSeason,
+  seasonCalendar,
+  seasonCsv,
+  setSeasonTerms,
+  takeSeasonPlan,
+  type SeasonView,
+} from ".";
 
+/** Terms with nobody's day off and nothing ruled out. */
+const FREE = { hoursAWeek: 10, canL: 20, cans: 20, weeks: 26, closedWeekdays: [], hands: [], forbidden: [] };
 const still = () => 0;
 const body = ({ batches, applications, purchases, forage, discards }: SeasonPlan) => ({
   batches: [...batches],
@@ -111,10 +125,93 @@ describe("the season of the made-up farm", () => {
 
   test("fewer hours leave more unmet, and are kept", async () => {
     const usual = planned(await read(), 5);
-    await setSeasonTerms(ctx, { requestKey: key(), hoursAWeek: 1, canL: 20, cans: 10, weeks: 12 });
+    await setSeasonTerms(ctx, { requestKey: key(), ...FREE, hoursAWeek: 1, cans: 10, weeks: 12 });
     const short = await read();
     expect(short).toMatchObject({ terms: { hoursAWeek: 1, weeks: 12 } });
     const share = (plan: SeasonPlan) => plan.applications.length / (plan.applications.length + plan.unmet.length);
     expect(share(planned(short, 5))).toBeLessThan(share(usual));
+  });
+
+  test("a day off, hours by person and what is ruled out hold in the next plan", async () => {
+    await setSeasonTerms(ctx, { requestKey: key(), ...FREE });
+    const [first] = planned(await read(), 10).batches.filter(({ running }) => !running);
+    await setSeasonTerms(ctx, {
+      requestKey: key(),
+      ...FREE,
+      closedWeekdays: [6, 2],
+      hands: [{ actorId: ctx.actor.id, hoursAWeek: 7 }],
+      forbidden: [{ methodId: first!.input, vesselId: Number(first!.vessel), fromOn: null, toOn: null }],
+    });
+    const view = await read();
+    expect(view.season.labour.weekMin[0]).toBe(7 * 60);
+    const plan = planned(view, 10);
+    expect(verifyPlan(view.season, plan).broken).toEqual([]);
+    const fresh = plan.batches.filter(({ running }) => !running);
+    expect(fresh.some(({ input, vessel }) => input === first!.input && vessel === first!.vessel)).toBe(false);
+    for (const day of [...fresh.map(({ startDay }) => startDay), ...plan.applications.map((one) => one.day)])
+      expect([6, 2]).not.toContain(day % 7);
+    const bent = { ...plan, batches: plan.batches.map((one) => (one === fresh[0] ? { ...one, ...first! } : one)) };
+    expect(verifyPlan(view.season, bent).broken.map(({ code }) => code)).toContain("forbidden");
+    await take(view, plan);
+    const rows = Papa.parse<{ who: string }>(await seasonCsv(ctx, (await findFarm(scratch.db))!), {
+      header: true,
+    }).data;
+    expect(rows.some(({ who }) => who === ctx.actor.name)).toBe(true);
+    const farm = (await findFarm(scratch.db))!;
+    expect(await seasonCalendar(ctx, farm, { personId: 999_999 })).not.toContain("BEGIN:VEVENT");
+    const quiet = await seasonCalendar(ctx, farm, { personId: ctx.actor.id, alarms: [] });
+    expect(quiet).toContain("BEGIN:VEVENT");
+    expect(quiet).not.toContain("BEGIN:VALARM");
+  });
+
+  test("years of weather are the farm's own, the same each time, and as slow as they are cold", async () => {
+    const farm = (await findFarm(scratch.db))!;
+    const [{ season }, { years }] = [await read(), await readYears(ctx, farm)];
+    expect(years).toHaveLength(20);
+    expect((await readYears(ctx, farm)).years).toEqual(years);
+    for (const rows of years)
+      expect(rows.map(({ input, vessels }) => [input, vessels])).toEqual(
+        season.durations.map(({ input, vessels }) => [input, vessels]),
+      );
+    expect(new Set(years.map((rows) => JSON.stringify(rows))).size).toBe(20);
+  });
+
+  test("at night what fits is left alone, and what does not is planned anew and laid before whoever looks next", async () => {
+    await setSeasonTerms(ctx, { requestKey: key(), ...FREE });
+    const view = await read();
+    await take(view, planned(view, 10));
+    expect((await read()).since).toEqual([]);
+    expect(await refreshSeason(ctx, 500)).toBe("fits");
+    expect((await read()).proposal).toBeNull();
+    // Fewer hours than the plan takes.
+    await setSeasonTerms(ctx, { requestKey: key(), ...FREE, hoursAWeek: 1 });
+    const tomorrow = { ...ctx, now: () => new Date(ctx.now().getTime() + 60_000) };
+    expect(await refreshSeason(tomorrow, 500)).toBe("proposed");
+    const { proposal, plan, season } = await read();
+    expect(verifyPlan({ ...season, previous: null }, proposal!).broken).toEqual([]);
+    expect(verifyPlan({ ...season, previous: null }, plan!).broken).not.toEqual([]);
+    // Nobody's plan was changed; taken, it is the plan, and nothing is proposed any more.
+    const later = { ...ctx, now: () => new Date(ctx.now().getTime() + 120_000) };
+    const { madeMs: _made, ...taken } = proposal!;
+    await takeSeasonPlan(later, {
+      requestKey: key(),
+      firstDay: season.firstDay,
+      ...body(taken as unknown as SeasonPlan),
+    } as never);
+    expect((await read()).proposal).toBeNull();
+  });
+
+  test("a calendar's address shows what a viewer sees, until it is ended or a new one is made", async () => {
+    const open = (token: string) => readSeasonFeed(scratch.pool, ctx.now, token, {});
+    const { token } = await newSeasonFeed(ctx, { requestKey: key() });
+    expect((await open(token))!.text).toBe(await seasonCalendar(ctx, (await findFarm(scratch.db))!));
+    expect((await read()).feedSinceMs).toBe(ctx.now().getTime());
+    const second = await newSeasonFeed(ctx, { requestKey: key() });
+    expect(await open(token)).toBeNull();
+    expect(await open(second.token)).not.toBeNull();
+    await endSeasonFeed(ctx, { requestKey: key() });
+    expect(await open(second.token)).toBeNull();
+    expect(await open("")).toBeNull();
+    expect((await read()).feedSinceMs).toBeNull();
   });
 });

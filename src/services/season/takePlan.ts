@@ -2,13 +2,13 @@ import "server-only";
 import { APPLICATION, DISCARD, FORAGED, PLAN_BATCH, PURCHASE } from "@/contracts/commands/season";
 import { DAY, REQUEST_KEY, object } from "@/contracts/parts";
 import { addDays } from "@/core/calendar";
-import type { PlanBatch, PlanBody } from "@/core/plan/season";
+import type { PlanBatch, PlanBody, Season } from "@/core/plan/season";
 import { verifyPlan } from "@/core/plan/verify";
 import { chosenKey } from "@/core/recipe/pick";
 import type { Queryable } from "@/data/db";
 import { findFarm } from "@/data/farm";
 import { listRecipeChoices } from "@/data/recipes";
-import { insertSeasonPlan } from "@/data/season";
+import { insertSeasonPlan, type SeasonDocument } from "@/data/season";
 import { listOpenPlans } from "@/data/shed";
 import { act } from "../act";
 import type { Context } from "../context";
@@ -67,6 +67,32 @@ async function meanBatches(
   }
 }
 
+/** Means the batches of the next weeks for their days. */
+export const meanSoon = (
+  db: Queryable,
+  ctx: Context,
+  season: Season,
+  { batches }: PlanBody,
+  basisPerL: Readonly<Record<string, number>>,
+): Promise<void> =>
+  meanBatches(
+    db,
+    ctx,
+    season.firstDay,
+    batches.filter(
+      ({ running, startDay }) => !running && startDay >= season.nowDay && startDay < season.nowDay + MEANT_D,
+    ),
+    basisPerL,
+  );
+/** A plan as it is kept: with what it is worth, and what it knowingly leaves out. */
+export function documentOf(season: Season, plan: PlanBody): SeasonDocument {
+  const { score } = verifyPlan({ ...season, previous: null }, plan);
+  const met = new Set(plan.applications.map(({ need }) => need));
+  const unmet = season.needs.filter(({ id }) => !met.has(id)).map(({ id }) => id);
+  const { batches, applications, purchases, forage, discards } = plan;
+  return { batches, applications, purchases, forage, discards, unmet, score: { unmet: score.unmet, cost: score.cost } };
+}
+
 /** Takes a plan of the season: it has to hold as the farm stands now. @throws {Refusal} `season-moved` where it does not */
 export const takeSeasonPlan = act(
   { name: "takeSeasonPlan", schema: TAKE_PLAN, may: "grower" },
@@ -76,18 +102,15 @@ export const takeSeasonPlan = act(
     const { season, basisPerL } = await readSeasonNow(ctx, farm);
     const { firstDay, requestKey: _key, ...body } = request;
     const plan = shifted({ firstDay, body: body as PlanBody }, season);
-    const { broken, score } = verifyPlan({ ...season, previous: null }, plan);
+    const { broken } = verifyPlan({ ...season, previous: null }, plan);
     if (broken.length > 0) throw refuse("season-moved", { rules: broken.length });
     const seasonPlanId = await insertSeasonPlan(db, {
       firstDay: season.firstDay,
-      document: { ...plan, score: { unmet: score.unmet, cost: score.cost } },
+      document: documentOf(season, plan),
       actorId: ctx.actor.id,
       addedAt: ctx.now(),
     });
-    const soon = plan.batches.filter(
-      ({ running, startDay }) => !running && startDay >= season.nowDay && startDay < season.nowDay + MEANT_D,
-    );
-    await meanBatches(db, ctx, season.firstDay, soon, basisPerL);
+    await meanSoon(db, ctx, season, plan, basisPerL);
     return { seasonPlanId };
   },
 );

@@ -7,6 +7,7 @@ export {
   climateOf,
   fitBands,
   hourAt,
+  apartFromUsual,
   meanAirByDay,
   weatherAt,
   type FarmAir,

@@ -148,9 +148,19 @@ export function fitBands(farm: Farm, ahead: readonly AirHour[], now: Date, ahead
   );
 }
 
-/** Mean air of each day from a moment on: the forecast while it reaches, then what the climate makes likely, °C. */
-export async function meanAirByDay(db: Queryable, farm: Farm, from: Date, days: number): Promise<number[]> {
-  const { hours } = await airSince(db, from, from);
+/** How far the mean air of each of the last days lay from the usual, K; null for a day that nobody measured. */
+export async function apartFromUsual(db: Queryable, farm: Farm, now: Date, days: number): Promise<(number | null)[]> {
+  const from = new Date(now.getTime() - days * 24 * HOUR_MS);
+  const { hours } = await airSince(db, from, now);
+  const measured = hours.filter(({ source }) => source === "measured");
+  return dailyMeans(measured, from, days).map((meanC, day) =>
+    meanC === null ? null : meanC - usualAir(dayMiddle(from, day), climateOf(farm)).meanC,
+  );
+}
+const dayMiddle = (from: Date, day: number): Date => new Date(from.getTime() + (day + 0.5) * 24 * HOUR_MS);
+/** Half a day's hours make a mean. */
+const ENOUGH_H = 12;
+function dailyMeans(hours: readonly Pick<AirHour, "at" | "airC">[], from: Date, days: number): (number | null)[] {
   const sums = Array.from({ length: days }, () => ({ sum: 0, count: 0 }));
   for (const { at, airC } of hours) {
     const day = sums[Math.floor((at.getTime() - from.getTime()) / (24 * HOUR_MS))];
@@ -158,7 +168,13 @@ export async function meanAirByDay(db: Queryable, farm: Farm, from: Date, days: 
     day.sum += airC;
     day.count += 1;
   }
-  return sums.map(({ sum, count }, day) =>
-    count >= 12 ? sum / count : usualAir(new Date(from.getTime() + (day + 0.5) * 24 * HOUR_MS), climateOf(farm)).meanC,
+  return sums.map(({ sum, count }) => (count >= ENOUGH_H ? sum / count : null));
+}
+
+/** Mean air of each day from a moment on: the forecast while it reaches, then what the climate makes likely, °C. */
+export async function meanAirByDay(db: Queryable, farm: Farm, from: Date, days: number): Promise<number[]> {
+  const { hours } = await airSince(db, from, from);
+  return dailyMeans(hours, from, days).map(
+    (meanC, day) => meanC ?? usualAir(dayMiddle(from, day), climateOf(farm)).meanC,
   );
 }

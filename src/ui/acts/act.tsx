@@ -46,7 +46,8 @@ export function useDoor(): Door {
   return door;
 }
 
-const doorError = (code: DoorCode): ActError => ({ code, message: sayDoor(code) });
+/** A refusal that the application itself makes. */
+export const doorError = (code: DoorCode): ActError => ({ code, message: sayDoor(code) });
 
 /** What a person fills in of a request; its key is made here. */
 export type Asking<P extends Place, N extends keyof ActsOf<P>> = Omit<RequestOf<ActsOf<P>[N]>, "requestKey">;

@@ -37,6 +37,7 @@ interface BatchPanelProps {
   readonly onPutBack: () => void;
   readonly onKeep: () => void;
   readonly onPin: () => void;
+  readonly onForbid: (how: "vessel" | "week") => void;
   readonly onClose: () => void;
 }
 
@@ -144,6 +145,12 @@ export const BatchPanel = (props: BatchPanelProps) => {
             <Button aria-pressed={isPinned} onClick={props.onPin}>
               {isPinned ? "Let it move" : "Pin it here"}
             </Button>
+          )}
+          {batch.running || !mayTake ? null : (
+            <>
+              <Button onClick={() => props.onForbid("vessel")}>Never in {names.vessels[batch.vessel]}</Button>
+              <Button onClick={() => props.onForbid("week")}>Not started that week</Button>
+            </>
           )}
           <Button variant="quiet" onClick={props.onClose}>
             Close

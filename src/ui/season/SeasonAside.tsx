@@ -4,10 +4,12 @@ import { Fold } from "../kit/Fold";
 import { BatchPanel } from "./BatchPanel";
 import { ChangeList } from "./ChangeList";
 import { seasonSpeech } from "./seasonSpeech";
+import { TakeAlong } from "./TakeAlong";
 import { UnmetList } from "./UnmetList";
 import type { SeasonHands } from "./useSeason";
 import { WeekList } from "./WeekList";
 import { WhatIf } from "./WhatIf";
+import { YearsPanel } from "./YearsPanel";
 
 interface SeasonAsideProps {
   readonly view: SeasonView;
@@ -16,19 +18,6 @@ interface SeasonAsideProps {
   readonly onWeek: (week: number) => void;
 }
 
-const TakeAlong = () => (
-  <Fold title="Take it along">
-    <p className="flex flex-wrap gap-x-4 gap-y-1">
-      <a href="/api/season/calendar" className="thumb underline">
-        Calendar file (iCal)
-      </a>
-      <a href="/api/season/list" className="thumb underline">
-        List as CSV
-      </a>
-    </p>
-    <p className="text-[0.92rem] text-soft">Both show the plan in use.</p>
-  </Fold>
-);
 const Guessed = ({ view: { assumed, names } }: Pick<SeasonAsideProps, "view">) =>
   assumed.length === 0 ? null : (
     <Fold title="What was guessed" stands={String(assumed.length)}>
@@ -74,6 +63,7 @@ export const SeasonAside = ({ view, hands, week, onWeek }: SeasonAsideProps) => 
           onPutBack={hand.putBack}
           onKeep={hands.planAround}
           onPin={() => hands.pin(chosen.id)}
+          onForbid={(how) => void hands.forbid(chosen, how)}
           onClose={() => hand.select(null)}
         />
       ) : null}
@@ -87,12 +77,19 @@ export const SeasonAside = ({ view, hands, week, onWeek }: SeasonAsideProps) => 
         units={farm.units}
         week={week}
         weekMin={score.weekMin}
+        people={view.people}
+        hands={view.terms.hands.map(({ actorId, hoursAWeek }) => ({ id: String(actorId), weekMin: hoursAWeek * 60 }))}
         onWeek={onWeek}
         onBatch={hand.select}
       />
       {shown.found ? <UnmetList season={season} names={names} unmet={shown.found.unmet} say={say} /> : null}
-      {season.needs.length > 0 && !planner.progress ? <WhatIf season={season} plan={shown.body} farm={farm} /> : null}
-      <TakeAlong />
+      {season.needs.length > 0 && !planner.progress ? (
+        <>
+          <WhatIf season={season} plan={shown.body} farm={farm} />
+          <YearsPanel season={season} plan={shown.body} cost={score.cost} farm={farm} say={say} onShow={hands.show} />
+        </>
+      ) : null}
+      <TakeAlong view={view} />
       <Guessed view={view} />
     </div>
   );

@@ -3,7 +3,7 @@ import { sayMoney } from "@/formats/amounts";
 import { counted } from "@/formats/grammar";
 import { sayMoment } from "@/formats/times";
 import type { SeasonView } from "@/services/season";
-import { sayPlanRule } from "@/words/said";
+import { sayPlanRule, saySince } from "@/words/said";
 import { Button } from "../kit/Button";
 import { Link } from "../kit/Link";
 import { Notice } from "../kit/Notice";
@@ -78,9 +78,40 @@ const Buttons = ({ view, hands, onTerms }: SeasonHeadProps) => {
   );
 };
 
+/** So many changes are told one by one. */
+const MOST_TOLD = 5;
+
+/** What has changed since the plan in use was taken, and that it was planned anew for it; or what does not hold of a plan. */
+const Changed = ({ view, hands: { planner, shown, broken, isPlanned, season } }: Omit<SeasonHeadProps, "onTerms">) => {
+  const isAnew = view.plan !== null && !shown.isTaken && (view.since.length > 0 || view.proposal !== null);
+  const rules = planner.progress || !isPlanned ? [] : [...new Set(broken.map(sayPlanRule))].slice(0, 3);
+  if (view.plan && (view.since.length > 0 || (rules.length > 0 && shown.isTaken) || isAnew))
+    return (
+      <Notice tone="caution" title="The farm has changed since this plan was taken">
+        <ul className="list-disc pl-5">
+          {view.since.slice(0, MOST_TOLD).map((one) => {
+            const said = saySince(one, view.names, (day) => sayDate(season, day));
+            return <li key={said}>{said}</li>;
+          })}
+          {rules.map((rule) => (
+            <li key={rule}>{rule}</li>
+          ))}
+        </ul>
+        {isAnew
+          ? "The rest was planned anew; what is near stays where it can. Look at what changes, then use it or undo."
+          : "Plan again: what is near stays where it can."}
+      </Notice>
+    );
+  return rules.length > 0 ? (
+    <Notice tone="caution" title="This plan does not hold">
+      {rules.join(" ")} Plan again: what is near stays where it can.
+    </Notice>
+  ) : null;
+};
+
 /** What a plan comes to, and what can be done with it. */
 export const SeasonHead = ({ view, hands, onTerms }: SeasonHeadProps) => {
-  const { season, planner, shown, taking, broken, isPlanned } = hands;
+  const { season, planner, taking } = hands;
   const { progress } = planner;
   return (
     <>
@@ -101,14 +132,7 @@ export const SeasonHead = ({ view, hands, onTerms }: SeasonHeadProps) => {
           <Summary view={view} hands={hands} />
         )}
       </div>
-      {isPlanned && broken.length > 0 && !progress ? (
-        <Notice
-          tone="caution"
-          title={shown.isTaken ? "The farm has changed since this plan was taken" : "This plan does not hold"}
-        >
-          {[...new Set(broken.map(sayPlanRule))].slice(0, 3).join(" ")} Plan again: what is near stays where it can.
-        </Notice>
-      ) : null}
+      <Changed view={view} hands={hands} />
     </>
   );
 };

@@ -1,5 +1,6 @@
 "use client";
 import { daysOfWeek, deedsOf, type SeasonDeed } from "@/core/plan/hand/deeds";
+import { handsOf, type Hand } from "@/core/plan/hand/people";
 import { weekOf, type PlanBody, type Season } from "@/core/plan/season";
 import type { UnitSystem } from "@/formats/amounts";
 import { longWeekday } from "@/formats/times";
@@ -15,6 +16,8 @@ interface WeekListProps {
   readonly units: UnitSystem;
   readonly week: number;
   readonly weekMin: readonly number[];
+  readonly people: readonly { readonly id: number; readonly name: string }[];
+  readonly hands: readonly Hand[];
   readonly onWeek: (week: number) => void;
   readonly onBatch: (batchId: string) => void;
 }
@@ -22,12 +25,16 @@ const PLOTS_NAMED = 4;
 
 const Deed = ({
   deed,
+  who,
   names,
   units,
   onBatch,
-}: { readonly deed: SeasonDeed } & Pick<WeekListProps, "names" | "units" | "onBatch">) => {
+}: { readonly deed: SeasonDeed; readonly who: string | undefined } & Pick<
+  WeekListProps,
+  "names" | "units" | "onBatch"
+>) => {
   const { title, amount, where } = sayDeed(deed, names, units, PLOTS_NAMED);
-  const rest = `, ${amount}${where === "" ? "" : `: ${where}`}`;
+  const rest = `, ${amount}${where === "" ? "" : `: ${where}`}${who ? ` (${who})` : ""}`;
   if (deed.kind === "start" || deed.kind === "strain")
     return (
       <button type="button" className="thumb text-left" onClick={() => onBatch(deed.batch)}>
@@ -50,7 +57,20 @@ const Deed = ({
 };
 
 /** A week of the plan, day by day, with what its hours come to. */
-export const WeekList = ({ season, plan, names, units, week, weekMin, onWeek, onBatch }: WeekListProps) => {
+export const WeekList = ({
+  season,
+  plan,
+  names,
+  units,
+  week,
+  weekMin,
+  people,
+  hands,
+  onWeek,
+  onBatch,
+}: WeekListProps) => {
+  const given = handsOf(season, plan, hands);
+  const nameOf = (id: string | undefined): string | undefined => people.find((one) => String(one.id) === id)?.name;
   const now = weekOf(season.nowDay);
   const days = daysOfWeek(deedsOf(season, plan), week).filter(({ day }) => day >= season.nowDay);
   const [used, there] = [weekMin[week] ?? 0, season.labour.weekMin[week] ?? 0];
@@ -72,6 +92,18 @@ export const WeekList = ({ season, plan, names, units, week, weekMin, onWeek, on
       <p className={used > there + 0.5 ? "font-semibold text-rust" : "text-soft"}>
         {used === 0 ? "No work planned." : `${sayMinutes(used)} of work; you have ${sayMinutes(there)}.`}
       </p>
+      {used > 0 && hands.length > 0 ? (
+        <ul className="flex flex-wrap gap-x-4 text-[0.92rem] text-soft">
+          {hands.map((hand) => {
+            const minutes = given.weekMin[hand.id]![week] ?? 0;
+            return (
+              <li key={hand.id} className={minutes > hand.weekMin + 0.5 ? "font-semibold text-rust" : undefined}>
+                {nameOf(hand.id) ?? "somebody who left"}: {sayMinutes(minutes)} of {sayMinutes(hand.weekMin)}
+              </li>
+            );
+          })}
+        </ul>
+      ) : null}
       <ol className="mt-2 divide-y divide-line border-y border-line">
         {days.map(({ day, deeds }) => (
           <li key={day} className="grid grid-cols-[5.5rem_1fr] gap-3 py-2">
@@ -87,7 +119,13 @@ export const WeekList = ({ season, plan, names, units, week, weekMin, onWeek, on
               <ul className="grid gap-1.5">
                 {deeds.map((deed) => (
                   <li key={deed.id}>
-                    <Deed deed={deed} names={names} units={units} onBatch={onBatch} />
+                    <Deed
+                      deed={deed}
+                      who={nameOf(given.whose.get(deed.id))}
+                      names={names}
+                      units={units}
+                      onBatch={onBatch}
+                    />
                   </li>
                 ))}
               </ul>

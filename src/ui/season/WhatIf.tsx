@@ -24,7 +24,7 @@ export const WhatIf = ({
   readonly plan: PlanBody;
   readonly farm: FarmView;
 }) => {
-  const planner = usePlanner();
+  const planner = usePlanner(1);
   const [answer, setAnswer] = useState<{ change: SeasonWhatIf; unmet: number; cost: number } | null>(null);
   const now = verifyPlan(season, plan).score;
   const ask = (change: SeasonWhatIf): void => {

@@ -4,6 +4,7 @@ import { factsOf } from "@/core/plan/reasons/facts";
 import { Mender } from "@/core/plan/reasons/mend";
 import type { Season, SeasonPlan } from "@/core/plan/season";
 import { verifyPlan } from "@/core/plan/verify";
+import { robustPlan } from "@/core/plan/years/robustPlan";
 import type { FromPlanner, ToPlanner, UnmetTold } from "./planTalk";
 
 /** A slice of search, ms: between two of them what was sent gets in. */
@@ -44,17 +45,21 @@ async function plan({ season, ms, seed, id }: Extract<ToPlanner, { type: "plan" 
     await new Promise((resolve) => setTimeout(resolve, 0));
     if (mine !== run) return;
   }
-  const last = planning.finish(isStopped ? "asked" : "time");
+  tell({ type: "ended", id, plan: planning.finish(isStopped ? "asked" : "time") });
+}
+
+function explain({ season, plan: last, id }: Extract<ToPlanner, { type: "explain" }>): void {
   const { unmetNeeds, cost, starts } = verifyPlan({ ...season, previous: null }, fullDrumHabit(season)).score;
-  tell({
-    type: "done",
-    id,
-    plan: last,
-    found: { unmet: explained(season, last), habit: { unmetNeeds, cost, starts } },
-  });
+  tell({ type: "found", id, found: { unmet: explained(season, last), habit: { unmetNeeds, cost, starts } } });
+}
+
+function carryOut({ season, plan: body, years, ms, id }: Extract<ToPlanner, { type: "years" }>): void {
+  tell({ type: "years", id, told: robustPlan(season, body, years, { ms, seed: 1 }, () => performance.now()) });
 }
 
 self.addEventListener("message", ({ data }: MessageEvent<ToPlanner>) => {
   if (data.type === "stop") isStopped = true;
+  else if (data.type === "explain") explain(data);
+  else if (data.type === "years") carryOut(data);
   else void plan(data);
 });

@@ -14,12 +14,17 @@ const NAMES = {
   vessels: { small: "Small drum", big: "Big drum" },
   plots: { "p-a": "Bed A", "p-b": "Bed B", "p-c": "Bed C" },
   ingredients: { compost: "Compost", milk: "Milk" },
+  places: {},
 };
 const view = (change: Partial<SeasonView> = {}): SeasonView => ({
   farm: { name: "A field", timeZone: "UTC", units: "metric", currency: "EUR" },
   nowMs: Date.parse("2026-03-02T08:00:00Z"),
   today: "2026-03-02",
-  terms: { hoursAWeek: 1.5, canL: 20, cans: 2, weeks: 4 },
+  terms: { hoursAWeek: 1.5, canL: 20, cans: 2, weeks: 4, closedWeekdays: [], hands: [], forbidden: [] },
+  people: [{ id: 1, name: "Ana" }],
+  since: [],
+  proposal: null,
+  feedSinceMs: null,
   season: SEASON,
   assumed: [],
   names: NAMES,
@@ -65,7 +70,7 @@ describe("the season's screen", () => {
   it("plans beside the page, says what goes unmet, and takes the plan with all that it has", async () => {
     /** A planner that has the answer at once. */
     class Answering extends EventTarget {
-      postMessage({ id }: { id: number }): void {
+      postMessage({ id, type }: { id: number; type: "plan" | "explain" }): void {
         const found = {
           unmet: PLAN.unmet.map((one) => ({
             ...one,
@@ -74,14 +79,15 @@ describe("the season's screen", () => {
           })),
           habit: { unmetNeeds: 4, cost: 90, starts: 2 },
         };
-        this.dispatchEvent(new MessageEvent("message", { data: { type: "done", id, plan: PLAN, found } }));
+        const data = type === "explain" ? { type: "found", id, found } : { type: "ended", id, plan: PLAN };
+        this.dispatchEvent(new MessageEvent("message", { data }));
       }
       terminate(): void {}
     }
     const before = globalThis.Worker;
     globalThis.Worker = Answering as unknown as typeof Worker;
     try {
-      const actions = fakeActions({ takeSeasonPlan: { seasonPlanId: 2 } });
+      const actions = fakeActions();
       renderWith(actions, <SeasonScreen view={view({ plan: null })} />);
       fireEvent.click(screen.getByRole("button", { name: "Plan the season" }));
       fireEvent.click(await screen.findByRole("button", { name: "Use this plan" }));
@@ -108,11 +114,72 @@ describe("the season's screen", () => {
     expect(screen.queryByRole("button", { name: "Hours and cans" })).not.toBeInTheDocument();
   });
 
-  it("says that a plan does not hold any more", () => {
+  it("says what has changed, and plans anew by itself for whoever may take it", async () => {
     const shorter = { ...SEASON, labour: { ...SEASON.labour, weekMin: [10, 10, 10, 10] } };
-    renderWith(fakeActions(), <SeasonScreen view={view({ season: shorter })} />);
+    const since = [{ code: "new-needs" as const, count: 2 }];
+    const { unmount } = renderWith(
+      fakeActions(),
+      <SeasonScreen view={view({ season: shorter, since, mayTake: false })} />,
+    );
     expect(screen.getByText("The farm has changed since this plan was taken")).toBeVisible();
     expect(screen.getByText(/More work that week than there are hours/)).toBeVisible();
+    expect(screen.getByText("2 more applications are wanted.")).toBeVisible();
+    unmount();
+    const asked: unknown[] = [];
+    class Silent extends EventTarget {
+      postMessage(message: unknown): void {
+        asked.push(message);
+      }
+      terminate(): void {}
+    }
+    const before = globalThis.Worker;
+    globalThis.Worker = Silent as unknown as typeof Worker;
+    try {
+      renderWith(fakeActions(), <SeasonScreen view={view({ season: shorter, since })} />);
+      await waitFor(() => expect(asked).toHaveLength(1));
+      expect(asked[0]).toMatchObject({ type: "plan", season: { needs: SEASON.needs } });
+    } finally {
+      globalThis.Worker = before;
+    }
+  });
+
+  it("lays before whoever may take it what was planned anew at night; undo goes back to the plan in use", () => {
+    const proposal = { ...PLAN, batches: [], applications: [], purchases: [], forage: [], discards: [], madeMs: 1 };
+    renderWith(fakeActions(), <SeasonScreen view={view({ proposal })} />);
+    expect(screen.getByText(/The rest was planned anew/)).toBeVisible();
+    fireEvent.click(screen.getByRole("button", { name: "Undo" }));
+    expect(screen.getByText(/In use since/)).toBeVisible();
+  });
+
+  it("a batch is ruled out for its week, beside what was ruled out before, and planned anew", async () => {
+    const asked: unknown[] = [];
+    class Silent extends EventTarget {
+      postMessage(message: unknown): void {
+        asked.push(message);
+      }
+      terminate(): void {}
+    }
+    const before = globalThis.Worker;
+    globalThis.Worker = Silent as unknown as typeof Worker;
+    try {
+      const actions = fakeActions();
+      renderWith(actions, <SeasonScreen view={view()} />);
+      const batch = PLAN.batches.find(({ running }) => !running)!;
+      fireEvent.click(
+        screen.getAllByRole("button", { name: /^Start / })[0] ?? screen.getAllByRole("button", { name: /Start/ })[0]!,
+      );
+      fireEvent.click(await screen.findByRole("button", { name: "Not started that week" }));
+      await waitFor(() => expect(actions.setSeasonTerms.mock.calls).toHaveLength(1));
+      expect(actions.setSeasonTerms.mock.calls[0]![0]).toMatchObject({
+        hoursAWeek: 1.5,
+        forbidden: [{ methodId: batch.input, vesselId: null, fromOn: expect.stringMatching(/^2026-/) as string }],
+      });
+      await waitFor(() =>
+        expect(asked).toMatchObject([{ type: "plan", season: { forbidden: [{ input: batch.input }] } }]),
+      );
+    } finally {
+      globalThis.Worker = before;
+    }
   });
 });
 

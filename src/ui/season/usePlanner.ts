@@ -2,7 +2,9 @@
 import { useEffect, useRef, useState } from "react";
 import type { Progress } from "@/core/plan/planSeason";
 import type { Season, SeasonPlan } from "@/core/plan/season";
-import type { Found, FromPlanner, ToPlanner } from "./planTalk";
+import { makePlanner } from "./makePlanner";
+import { PlannerPool } from "./PlannerPool";
+import type { Found } from "./planTalk";
 
 export interface Planner {
   /** Null while nothing is being planned. */
@@ -10,41 +12,37 @@ export interface Planner {
   readonly start: (season: Season, ms: number, onPlan: (plan: SeasonPlan, found: Found | null) => void) => void;
   readonly stop: () => void;
 }
+/** A season of fewer needs has its best plan before a second search helps. */
+const SEVERAL_FROM = 60;
+const MOST_SEARCHES = 4;
+/** One core is left for the page. */
+const searchesFor = ({ needs }: Season): number =>
+  needs.length < SEVERAL_FROM ? 1 : Math.max(1, Math.min(MOST_SEARCHES, (navigator.hardwareConcurrency || 2) - 1));
 
-/** The planner in a worker of its own: the page goes on while it searches. */
-export function usePlanner(): Planner {
-  const worker = useRef<Worker | null>(null);
-  const hear = useRef<((plan: SeasonPlan, found: Found | null) => void) | null>(null);
-  const asked = useRef(0);
+/** The planner in workers of its own: the page goes on while they search. @param searches side by side; as many as the device has cores for where left out */
+export function usePlanner(searches?: number): Planner {
+  const pool = useRef<PlannerPool | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
   useEffect(
     () => () => {
-      worker.current?.terminate();
-      worker.current = null;
+      pool.current?.end();
+      pool.current = null;
     },
     [],
   );
-  const workerNow = (): Worker => {
-    if (worker.current) return worker.current;
-    const made = new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
-    made.addEventListener("message", ({ data }: MessageEvent<FromPlanner>) => {
-      if (data.id !== asked.current) return;
-      if (data.type === "progress") return setProgress(data.progress);
-      hear.current?.(data.plan, data.type === "done" ? data.found : null);
-      if (data.type === "done") setProgress(null);
-    });
-    worker.current = made;
-    return made;
-  };
-  const tell = (message: ToPlanner): void => workerNow().postMessage(message);
+  const poolNow = (): PlannerPool => (pool.current ??= new PlannerPool(makePlanner));
   return {
     progress,
     start: (season, ms, onPlan) => {
-      asked.current += 1;
-      hear.current = onPlan;
       setProgress({ rounds: 0, share: 0, unmet: 0, cost: 0, isBuilt: false });
-      tell({ type: "plan", id: asked.current, season, ms, seed: asked.current });
+      poolNow().start(season, ms, searches ?? searchesFor(season), {
+        onProgress: setProgress,
+        onPlan: (plan, found) => {
+          onPlan(plan, found);
+          if (found) setProgress(null);
+        },
+      });
     },
-    stop: () => tell({ type: "stop" }),
+    stop: () => pool.current?.stop(),
   };
 }

@@ -64,6 +64,8 @@ export const MAY_WORDS: Readonly<Record<string, string>> = {
   seeStage: "Say how far a crop is",
   addTool: "Add a can or sprayer",
   setSeasonTerms: "Say hours and cans for the season",
+  newSeasonFeed: "Make an address for a calendar",
+  endSeasonFeed: "End the address for a calendar",
   takeSeasonPlan: "Use a plan of the season",
   setProgramme: "Change a schedule",
   startPatchTest: "Start a patch test",
