@@ -44,7 +44,8 @@ export function handOver(season: Season, plan: PlanBody, day: number): Season {
   const needs = new Map(season.needs.map((need) => [need.id, need]));
   const drawn = new Map<string, number>();
   const draw = (from: string, amountL: number): void => void drawn.set(from, (drawn.get(from) ?? 0) + amountL);
-  for (const { day: on, draws } of plan.applications) if (on < day) for (const one of draws) draw(one.from, one.amountL);
+  for (const { day: on, draws } of plan.applications)
+    if (on < day) for (const one of draws) draw(one.from, one.amountL);
   for (const { startDay, feeds = [] } of plan.batches)
     if (startDay < day) for (const one of feeds) draw(one.from, one.amountL);
   for (const { store, amountL } of plan.discards) draw(store, amountL);

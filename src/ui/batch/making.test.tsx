@@ -78,7 +78,10 @@ describe("the log", () => {
     const log = Array.from({ length: 75 }, (_, nth) => entry(nth + 1)) as unknown as BatchPage["log"];
     const { unmount } = renderWith(fakeActions(), <BatchScreen page={pageOf("lactic-serum", { log })} />);
     expect(screen.getAllByText(/^ ?by Ana$/)).toHaveLength(60);
-    expect(screen.getByRole("link", { name: "Show all 75 entries" })).toHaveAttribute("href", expect.stringMatching(/^\/batches\/\d+\?log=all$/));
+    expect(screen.getByRole("link", { name: "Show all 75 entries" })).toHaveAttribute(
+      "href",
+      expect.stringMatching(/^\/batches\/\d+\?log=all$/),
+    );
     unmount();
     renderWith(fakeActions(), <BatchScreen page={pageOf("lactic-serum", { log })} isWholeLog />);
     expect(screen.getAllByText(/^ ?by Ana$/)).toHaveLength(75);
