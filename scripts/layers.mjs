@@ -4,8 +4,8 @@
  * Node's own modules count as the package "node".
  */
 export const LAYERS = {
-  // Geometry on the plane is a kept package's.
-  core: { layers: [], packages: ["@turf", "polyclip-ts"] },
+  // Geometry on the plane and the distributions of statistics are kept packages'.
+  core: { layers: [], packages: ["@turf", "polyclip-ts", "jstat"] },
   formats: { layers: ["core"], packages: ["date-fns", "@date-fns/tz", "@date-fns/utc", "papaparse"] },
   // What the farm says, by language: codes with figures become sentences here and nowhere below.
   words: { layers: ["core", "formats"], packages: [] },

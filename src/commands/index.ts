@@ -9,6 +9,7 @@ import { loadsTask } from "./loads";
 import { planTask } from "./plan";
 import { scaleTask } from "./scale";
 import type { Task } from "./task";
+import { trialPlaceTask, trialSizeTask, trialTask } from "./trial";
 import { trajectoryTask } from "./trajectory";
 import { waterTask } from "./water";
 
@@ -26,4 +27,7 @@ export const TASKS = [
   allocateTask,
   costTask,
   planTask,
+  trialTask,
+  trialSizeTask,
+  trialPlaceTask,
 ] as unknown as readonly Task<unknown>[];

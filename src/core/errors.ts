@@ -89,12 +89,37 @@ interface LookAlike {
   readonly time: string;
 }
 
+/** What makes a trial none, or its placement. */
+export type TrialFault =
+  | "nothing-read"
+  | "no-number"
+  | "negative"
+  | "share-above-one"
+  | "nought-in-ratio"
+  | "no-area"
+  | "one-order"
+  | "no-arm"
+  | "no-control"
+  | "not-for-crossover"
+  | "scores-only-compare"
+  | "any-time-only-pairs"
+  | "looks-grow"
+  | "no-difference"
+  | "no-spread"
+  | "too-few-strips"
+  | "no-seed"
+  | "arm-twice"
+  | "unit-twice"
+  | "block-size"
+  | "too-few-units";
+
 /** Every refusal the core can give: a code with the figures that explain it. The words are in words/en/domain.ts, one for each code. */
 export interface DomainErrorParams {
   "not-positive": { what: Figure; value: number; unit: string };
   "negative": { what: Figure; value: number; unit: string };
   "out-of-range": { what: Figure; value: number; unit: string; min: number; max: number };
   "season-fault": { fault: "not-monday" | "outside" | "week-without-minutes" | "id-twice" | "unknown"; name: string };
+  "trial-fault": { fault: TrialFault; name: string };
   "season-unreadable": { message: string };
   "unknown-unit": { unit: string };
   "dimension-mismatch": { from: string; to: string };

@@ -3,6 +3,7 @@ import type { Speech } from "../speech";
 import { sayFigureHint } from "./figureHints";
 import { sayFigureName } from "./figures";
 import { SEASON_FAULTS } from "./season";
+import { TRIAL_FAULTS } from "./trial";
 import { listedOr } from "@/formats/grammar";
 
 /** A figure in its own unit, or in the farm's where it has one for it. */
@@ -24,6 +25,7 @@ export const DOMAIN: {
   "out-of-range": ({ what, value, unit, min, max }, say) =>
     `${sayFigureName(what)} must lie between ${sayIn(min, unit, say)} and ${sayIn(max, unit, say)}, not at ${sayIn(value, unit, say)}.`,
   "season-fault": ({ fault, name }) => SEASON_FAULTS[fault](name),
+  "trial-fault": ({ fault, name }) => TRIAL_FAULTS[fault](name),
   "season-unreadable": ({ message }) => `This part of the season can't be read: ${message}`,
   "unknown-unit": ({ unit }) => `"${unit}" is not a unit Ruchka knows, nor one of the farm's own measures.`,
   "dimension-mismatch": ({ from, to }) => `${from} can't be turned into ${to}: they measure different things.`,

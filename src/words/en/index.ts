@@ -20,6 +20,7 @@ export * from "./reasons";
 export * from "./residue";
 export * from "./roles";
 export * from "./season";
+export * from "./trial";
 export * from "./strength";
 export * from "./sure";
 export * from "./things";
