@@ -5,6 +5,7 @@ import { costTask } from "./cost";
 import { diluteTask } from "./dilute";
 import { figureTask } from "./figure";
 import { forecastTask } from "./forecast";
+import { ledgerTask } from "./ledger";
 import { loadsTask } from "./loads";
 import { planTask } from "./plan";
 import { scaleTask } from "./scale";
@@ -27,6 +28,7 @@ export const TASKS = [
   allocateTask,
   costTask,
   planTask,
+  ledgerTask,
   trialTask,
   trialSizeTask,
   trialPlaceTask,

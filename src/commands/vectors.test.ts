@@ -56,26 +56,29 @@ function check(answer: unknown, { at, value, quantity, rel, abs, contains, oneOf
   expect(Math.abs(got - wanted)).toBeLessThanOrEqual(room);
 }
 
-describe.each(["convert", "dilute", "loads", "scale", "water", "calcium", "trial"])("worked cases of %s", (name) => {
-  const vectors = load(name);
-  it("has cases", () => expect(vectors.length).toBeGreaterThan(0));
-  it.each(vectors.map((vector) => [vector.name, vector] as const))("%s", (_name, vector) => {
-    const task = TASKS.find((candidate) => candidate.name === vector.task)!;
-    if (vector.error) {
-      // Refused by its schema, or by the craft.
-      expect(() => {
-        if (!ajv.validate(task.input, vector.in)) throw new Error("bad-request");
-        task.run(vector.in);
-      }).toThrow();
-      return;
-    }
-    expect(ajv.validate(task.input, vector.in)).toBe(true);
-    const answer = JSON.parse(JSON.stringify(task.run(vector.in))) as unknown;
-    ajv.validate(task.output, answer);
-    expect(ajv.errors).toBeNull();
-    for (const expectation of vector.expect ?? []) check(answer, expectation);
-  });
-});
+describe.each(["convert", "dilute", "loads", "scale", "water", "calcium", "trial", "ledger"])(
+  "worked cases of %s",
+  (name) => {
+    const vectors = load(name);
+    it("has cases", () => expect(vectors.length).toBeGreaterThan(0));
+    it.each(vectors.map((vector) => [vector.name, vector] as const))("%s", (_name, vector) => {
+      const task = TASKS.find((candidate) => candidate.name === vector.task)!;
+      if (vector.error) {
+        // Refused by its schema, or by the craft.
+        expect(() => {
+          if (!ajv.validate(task.input, vector.in)) throw new Error("bad-request");
+          task.run(vector.in);
+        }).toThrow();
+        return;
+      }
+      expect(ajv.validate(task.input, vector.in)).toBe(true);
+      const answer = JSON.parse(JSON.stringify(task.run(vector.in))) as unknown;
+      ajv.validate(task.output, answer);
+      expect(ajv.errors).toBeNull();
+      for (const expectation of vector.expect ?? []) check(answer, expectation);
+    });
+  },
+);
 
 describe("every task's example", () => {
   it.each(TASKS.map((task) => [task.name, task] as const))("%s runs and fits its schema", (_name, task) => {

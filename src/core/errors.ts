@@ -89,6 +89,24 @@ interface LookAlike {
   readonly time: string;
 }
 
+/** What makes entries no ledger. */
+export type LedgerFault =
+  | "id-twice"
+  | "no-date"
+  | "negative"
+  | "finer-than-minor"
+  | "rate-missing"
+  | "unknown"
+  | "ring"
+  | "short"
+  | "no-amount"
+  | "no-yield"
+  | "no-area"
+  | "no-plot"
+  | "not-closed"
+  | "before-start"
+  | "more-than-made";
+
 /** What makes a trial none, or its placement. */
 export type TrialFault =
   | "nothing-read"
@@ -119,6 +137,7 @@ export interface DomainErrorParams {
   "negative": { what: Figure; value: number; unit: string };
   "out-of-range": { what: Figure; value: number; unit: string; min: number; max: number };
   "season-fault": { fault: "not-monday" | "outside" | "week-without-minutes" | "id-twice" | "unknown"; name: string };
+  "ledger-fault": { fault: LedgerFault; name: string };
   "trial-fault": { fault: TrialFault; name: string };
   "season-unreadable": { message: string };
   "unknown-unit": { unit: string };

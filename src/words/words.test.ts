@@ -247,6 +247,7 @@ const CRAFT: { readonly [C in keyof DomainErrorParams]: { readonly code: C; read
       params: { what: "air-temperature", value: -60, unit: "°C", min: -30, max: 50 },
     },
     "season-unreadable": { code: "season-unreadable", params: { message: "must be a number" } },
+    "ledger-fault": { code: "ledger-fault", params: { fault: "short", name: "molasses" } },
     "trial-fault": { code: "trial-fault", params: { fault: "no-control", name: "without" } },
     "season-fault": { code: "season-fault", params: { fault: "not-monday", name: "2031-03-04" } },
     "unknown-unit": { code: "unknown-unit", params: { unit: "smoots" } },

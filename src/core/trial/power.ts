@@ -5,6 +5,8 @@ import { binomialCdf, normalCdf, studentPower } from "./distributions";
 /** From so many placements that may be spent a side on, Student's test at the same level sees as much, within a hundredth. */
 const STUDENT_FROM = 10;
 const DRAWS = 40_000;
+/** Below, the few placements make the chance go in steps. */
+const STEADY_FROM = 13;
 
 /** Fewest pairs that could ever tell at a level: even the clearest of their placements is one of 2ⁿ. */
 export function leastPairs(level: number): number {
@@ -74,6 +76,15 @@ export function pairsForBets(shift: number, alpha: number, most: number): number
 }
 /** Fewest pairs at which a true difference is seen with a chance; null where `most` are not enough. */
 export function pairsFor(powerOf: (n: number) => number, chance: number, most: number, from = 2): number | null {
-  for (let n = from; n <= most; n += 1) if (powerOf(n) >= chance) return n;
-  return null;
+  const steady = Math.min(most, STEADY_FROM);
+  for (let n = from; n < steady; n += 1) if (powerOf(n) >= chance) return n;
+  if (powerOf(most) < chance) return null;
+  // From there on more pairs always see more.
+  let [low, high] = [steady, most];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (powerOf(middle) >= chance) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }

@@ -2,6 +2,7 @@ import type { DomainErrorParams } from "@/core/errors";
 import type { Speech } from "../speech";
 import { sayFigureHint } from "./figureHints";
 import { sayFigureName } from "./figures";
+import { LEDGER_FAULTS } from "./ledger";
 import { SEASON_FAULTS } from "./season";
 import { TRIAL_FAULTS } from "./trial";
 import { listedOr } from "@/formats/grammar";
@@ -25,6 +26,7 @@ export const DOMAIN: {
   "out-of-range": ({ what, value, unit, min, max }, say) =>
     `${sayFigureName(what)} must lie between ${sayIn(min, unit, say)} and ${sayIn(max, unit, say)}, not at ${sayIn(value, unit, say)}.`,
   "season-fault": ({ fault, name }) => SEASON_FAULTS[fault](name),
+  "ledger-fault": ({ fault, name }) => LEDGER_FAULTS[fault](name),
   "trial-fault": ({ fault, name }) => TRIAL_FAULTS[fault](name),
   "season-unreadable": ({ message }) => `This part of the season can't be read: ${message}`,
   "unknown-unit": ({ unit }) => `"${unit}" is not a unit Ruchka knows, nor one of the farm's own measures.`,

@@ -19,6 +19,7 @@ export * from "./programme";
 export * from "./reasons";
 export * from "./residue";
 export * from "./roles";
+export * from "./ledger";
 export * from "./season";
 export * from "./trial";
 export * from "./strength";
