@@ -27,12 +27,14 @@ interface BatchPanelProps {
   readonly move: {
     readonly startDay: number;
     readonly readyDay: number;
+    readonly emptyDay: number;
     readonly vessel: string;
     readonly told: MoveTold;
   } | null;
   readonly isPinned: boolean;
   readonly mayTake: boolean;
   readonly onShift: (days: number) => void;
+  readonly onStretch: (days: number) => void;
   readonly onVessel: (vessel: string) => void;
   readonly onPutBack: () => void;
   readonly onKeep: () => void;
@@ -112,6 +114,13 @@ export const BatchPanel = (props: BatchPanelProps) => {
             <Button onClick={() => props.onShift(-1)}>A day earlier</Button>
             <Button onClick={() => props.onShift(1)}>A day later</Button>
             <Button onClick={() => props.onShift(7)}>A week later</Button>
+          </div>
+          <div className="flex flex-wrap items-center gap-2">
+            <span className="text-[0.92rem]">
+              Emptied {sayDate(season, move?.emptyDay ?? batch.emptyDay)}, frees its vessel:
+            </span>
+            <Button onClick={() => props.onStretch(-1)}>a day sooner</Button>
+            <Button onClick={() => props.onStretch(1)}>a day later</Button>
           </div>
           <label className="grid gap-1 text-[0.92rem] font-semibold">
             Vessel

@@ -27,6 +27,7 @@ interface PodProps {
   readonly isHeld: boolean;
   readonly shownX: number;
   readonly shownStart: number;
+  readonly longerD: number;
 }
 /** What hands and keys do to a pod: pick it, drag it by days and vessels, or move it by the arrows. */
 function useHand({
@@ -95,13 +96,14 @@ export const Pod = ({
   isHeld,
   shownX,
   shownStart,
+  longerD,
 }: PodProps) => {
   const hand = useHand({ model, span, batch, shownX, shownStart, onSelect, onMove });
   const { volumeL } = season.vessels.find(({ id }) => id === batch.vessel)!;
   const [start, ready, empty] = [
     shownStart,
     shownStart + batch.readyDay - batch.startDay,
-    shownStart + batch.emptyDay - batch.startDay,
+    shownStart + Math.max(batch.readyDay, batch.emptyDay + longerD) - batch.startDay,
   ];
   const half = POD.least + (POD.most - POD.least) * Math.min(1, batch.fillL / volumeL);
   const tall = Math.max(ready, start + span.days / 90);

@@ -59,6 +59,14 @@ export const SeasonAside = ({ view, hands, week, onWeek }: SeasonAsideProps) => 
           onShift={(days) =>
             hand.move(chosen, (held?.startDay ?? chosen.startDay) + days, held?.vessel ?? chosen.vessel)
           }
+          onStretch={(days) =>
+            hand.move(
+              chosen,
+              held?.startDay ?? chosen.startDay,
+              held?.vessel ?? chosen.vessel,
+              Math.max(chosen.readyDay - chosen.emptyDay, (held?.longerD ?? 0) + days),
+            )
+          }
           onVessel={(vessel) => hand.move(chosen, held?.startDay ?? chosen.startDay, vessel)}
           onPutBack={hand.putBack}
           onKeep={hands.planAround}

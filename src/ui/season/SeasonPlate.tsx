@@ -11,6 +11,8 @@ export interface Held {
   readonly batch: PlanBatch;
   readonly startDay: number;
   readonly vessel: string;
+  /** Days that it stands longer than planned. */
+  readonly longerD: number;
 }
 interface PlateProps {
   readonly season: Season;
@@ -24,6 +26,9 @@ interface PlateProps {
   readonly onSelect: (batchId: string | null) => void;
   readonly onMove: (batch: PlanBatch, startDay: number, vessel: string) => void;
 }
+/** Smaller than this share of its own size nothing can be read. */
+const LEAST_SCALE = 0.72;
+
 /** The season as a drawing: vessels, stores and beds on one ground line, time rising, each dose a thread from where it is to the bed, a missing one a gap. */
 export const SeasonPlate = (props: PlateProps) => {
   const { season, plan, names, span, weekMin, held, units } = props;
@@ -35,6 +40,8 @@ export const SeasonPlate = (props: PlateProps) => {
     <svg
       viewBox={`0 0 ${model.width} ${GROUND + FOOT}`}
       className="w-full"
+      // A large farm's is wider than the page: it is moved sideways, not made too small to read.
+      style={{ minWidth: `${Math.round(model.width * LEAST_SCALE)}px` }}
       role="group"
       aria-label="The season: batches by vessel, time rising"
     >
@@ -80,6 +87,7 @@ export const SeasonPlate = (props: PlateProps) => {
                 isHeld={isHeld}
                 shownX={model.vessels.find(({ id }) => id === vessel)!.x}
                 shownStart={isHeld ? held.startDay : batch.startDay}
+                longerD={isHeld ? held.longerD : 0}
               />
             );
           })}

@@ -47,8 +47,12 @@ export interface PlateModel {
   readonly knotOf: (input: string) => Knot;
 }
 
-const [LEFT, VESSEL_W, STORE_W, MOST_BEDS] = [74, 62, 54, 14];
-const BED_W = { least: 26, most: 48 } as const;
+const [LEFT, MOST_BEDS] = [74, 14];
+/** Lanes stand closer where there are many: names are staggered over three rows below them. */
+const MANY = 8;
+const vesselW = (lanes: number): number => (lanes > MANY ? 46 : 62);
+const storeW = (lanes: number): number => (lanes > MANY ? 46 : 54);
+const BED_W = { least: 38, most: 48 } as const;
 /** Beyond so many threads those of a week are one. */
 const MOST_THREADS = 90;
 
@@ -77,7 +81,7 @@ export function plateModel(season: Season, plan: PlanBody, names: SeasonNames, w
   const vessels = season.vessels.map(({ id }, index) => ({
     id,
     name: names.vessels[id]!,
-    x: LEFT + (index + 0.5) * VESSEL_W,
+    x: LEFT + (index + 0.5) * vesselW(season.vessels.length),
   }));
   // What is neither kept, nor made, nor wanted has no place in the drawing.
   const wanted = new Set([
@@ -86,9 +90,13 @@ export function plateModel(season: Season, plan: PlanBody, names: SeasonNames, w
     ...season.programmes.map(({ input }) => input),
   ]);
   const keeping = season.inputs.filter(({ id, keeping: { living } }) => !living && wanted.has(id));
-  const storesFrom = LEFT + vessels.length * VESSEL_W + 12;
-  const stores = keeping.map(({ id, name }, index) => ({ id, name, x: storesFrom + (index + 0.5) * STORE_W }));
-  const bedsFrom = storesFrom + stores.length * STORE_W + 14;
+  const storesFrom = LEFT + vessels.length * vesselW(vessels.length) + 12;
+  const stores = keeping.map(({ id, name }, index) => ({
+    id,
+    name,
+    x: storesFrom + (index + 0.5) * storeW(keeping.length),
+  }));
+  const bedsFrom = storesFrom + stores.length * storeW(stores.length) + 14;
   const { lanes: beds, laneOf } = bedLanes(season, names, bedsFrom, Math.max(200, width - bedsFrom - 70));
   const order = season.inputs.map(({ id }) => id);
   const inkOf = (input: string): string => INKS[order.indexOf(input) % INKS.length]!;

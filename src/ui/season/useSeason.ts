@@ -21,7 +21,7 @@ export interface Shown {
   readonly found: Found | null;
   readonly isTaken: boolean;
 }
-export type HeldTold = Held & { readonly readyDay: number; readonly told: MoveTold };
+export type HeldTold = Held & { readonly readyDay: number; readonly emptyDay: number; readonly told: MoveTold };
 
 /** Nothing planned: what runs alone. */
 const withRunning = (season: Season): PlanBody => ({
@@ -56,12 +56,21 @@ function useHeld(season: Season, shown: Shown, score: MoveTold["before"]) {
       setSelected(id);
       if (held && held.batch.id !== id) setHeld(null);
     },
-    move: (batch: PlanBatch, startDay: number, vessel: string): void => {
-      if (startDay === batch.startDay && vessel === batch.vessel) return setHeld(null);
-      const moved = movedPlan(season, shown.body, batch, startDay, vessel);
+    move: (batch: PlanBatch, startDay: number, vessel: string, stretchD?: number): void => {
+      const longerD = stretchD ?? (held?.batch.id === batch.id ? held.longerD : 0);
+      if (startDay === batch.startDay && vessel === batch.vessel && longerD === 0) return setHeld(null);
+      const moved = movedPlan(season, shown.body, batch, startDay, vessel, longerD);
       const after = withoutBroken(season, moved);
-      const { readyDay } = moved.batches.find(({ id }) => id === batch.id)!;
-      setHeld({ batch, startDay, readyDay, vessel, told: { broken: after.broken, before: score, after: after.score } });
+      const { readyDay, emptyDay } = moved.batches.find(({ id }) => id === batch.id)!;
+      setHeld({
+        batch,
+        startDay,
+        readyDay,
+        emptyDay,
+        vessel,
+        longerD,
+        told: { broken: after.broken, before: score, after: after.score },
+      });
     },
   };
 }
@@ -140,10 +149,10 @@ export function useSeason(view: SeasonView) {
   });
   const planAround = (): void => {
     if (!hand.held) return;
-    const { batch, startDay, vessel } = hand.held;
+    const { batch, startDay, vessel, longerD } = hand.held;
     const pinned = new Set([...pins, batch.id]);
     setPins(pinned);
-    start(pinnedSeason(season, movedPlan(season, shown.body, batch, startDay, vessel), pinned));
+    start(pinnedSeason(season, movedPlan(season, shown.body, batch, startDay, vessel, longerD), pinned));
   };
   const take = async (): Promise<void> => {
     const done = await taking.run(sentOf(shown.body, season));

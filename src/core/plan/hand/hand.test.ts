@@ -14,6 +14,14 @@ describe("a plan in the hand", () => {
     const batch = PLAN.batches.find(({ vessel }) => vessel === "big")!;
     const moved = movedPlan(SEASON, PLAN, batch, batch.startDay, "small");
     expect(moved.batches.find(({ id }) => id === batch.id)!.readyDay).toBe(batch.startDay + 7);
+    const stretched = movedPlan(SEASON, PLAN, batch, batch.startDay, "big", 2).batches.find(
+      ({ id }) => id === batch.id,
+    )!;
+    expect(stretched.emptyDay).toBe(batch.emptyDay + 2);
+    const shortest = movedPlan(SEASON, PLAN, batch, batch.startDay, "big", -99).batches.find(
+      ({ id }) => id === batch.id,
+    )!;
+    expect(shortest.emptyDay).toBe(shortest.readyDay);
     const { plan, broken } = withoutBroken(SEASON, movedPlan(SEASON, PLAN, batch, batch.startDay + 7, "big"));
     expect(broken.length).toBeGreaterThan(0);
     expect(plan.applications.length).toBeLessThan(PLAN.applications.length);

@@ -2,13 +2,17 @@ import type { PlanBatch, PlanBody, Season } from "../season";
 import { durationD } from "../durations";
 import { verifyPlan, type Broken, type Checked } from "../verify";
 
-/** The plan with one batch begun on another day or in another vessel; ready as long after as it takes there, emptied as long after that as before. */
+/**
+ * The plan with one batch begun on another day or in another vessel; ready as long after as it takes there, emptied as long after that as before.
+ * @param longerD days that it stands longer in its vessel than it did
+ */
 export function movedPlan(
   season: Season,
   plan: PlanBody,
   batch: PlanBatch,
   startDay: number,
   vessel: string,
+  longerD = 0,
 ): PlanBody {
   const takes = durationD(season, batch.input, vessel, startDay) ?? batch.readyDay - batch.startDay;
   const moved = {
@@ -16,7 +20,7 @@ export function movedPlan(
     startDay,
     vessel,
     readyDay: startDay + takes,
-    emptyDay: startDay + takes + batch.emptyDay - batch.readyDay,
+    emptyDay: startDay + takes + Math.max(0, batch.emptyDay - batch.readyDay + longerD),
   };
   return { ...plan, batches: plan.batches.map((one) => (one.id === batch.id ? moved : one)) };
 }
