@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from "@testing-library/react";
+import { fireEvent, screen, within, waitFor } from "@testing-library/react";
 import { findRecipe } from "@/core/book";
 import { batchContent } from "@/core/recipe/composition";
 import type { BatchCost } from "@/core/money/batchCost";
@@ -39,6 +39,18 @@ const LEDGER: LedgerView = {
   powerMinorPerKWh: 30,
   nowMs: NOW_MS,
   batchCount: 80,
+  where: {
+    batchesMinor: 4000,
+    labourMinor: 500,
+    onPlotsMinor: 1250,
+    onHandMinor: 250,
+    runningMinor: 1500,
+    lostMinor: 1500,
+  },
+  losses: [
+    { batchId: 3, name: "Castings tea", cause: "failed", costMinor: 1400 },
+    { batchId: 1, name: "Nettle extract", cause: "leaks", costMinor: 100 },
+  ],
   batches: [
     {
       id: 3,
@@ -94,6 +106,14 @@ const LEDGER: LedgerView = {
 };
 
 describe("the ledger", () => {
+  it("says where all is that was spent, and why what was lost was", () => {
+    renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
+    const where = within(screen.getByRole("region", { name: "Where it all is" }));
+    expect(where.getByText("40.00 crowns for batches and 5.00 crowns for the work of applying.")).toBeVisible();
+    expect(where.getByText("on beds").closest("li")).toHaveTextContent("12.50 crowns");
+    expect(where.getByText("Nettle extract, batch 1").closest("li")).toHaveTextContent(/leaks.*1.00 crowns/);
+    expect(where.getByText("Castings tea, batch 3").closest("li")).toHaveTextContent("thrown away, no yield");
+  });
   it("prices a litre where there is one, and does not hide a drum that failed", () => {
     renderWith(fakeActions(), <LedgerScreen view={LEDGER} />);
     expect(screen.getByText("0.10 crowns per L")).toBeVisible();

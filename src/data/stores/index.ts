@@ -8,6 +8,7 @@ export {
   insertStoreExpiry,
   insertStoreMovement,
   listStoreLines,
+  listStoreWaste,
   listStoresOfBatch,
   listStoresOnHand,
   lockStore,

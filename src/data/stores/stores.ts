@@ -182,3 +182,17 @@ export const insertStoreExpiry = (
     expiry.actorId,
     expiry.addedAt,
   ]);
+
+/** What was poured away out of stores, by batch, with what was said of it; what was taken back is not. */
+export async function listStoreWaste(
+  db: Queryable,
+): Promise<{ readonly batchId: number; readonly litres: number; readonly cause: string }[]> {
+  const rows = await select<{ batch_id: number; litres: string; note: string }>(
+    db,
+    `select store.batch_id, -move.change_by_l as litres, move.note
+     from store_movement move join store on store.id = move.store_id
+     where move.kind in ('wasted', 'composted', 'bare-ground') and move.change_by_l < 0
+     order by move.at, move.id`,
+  );
+  return rows.map(({ batch_id, litres, note }) => ({ batchId: batch_id, litres: Number(litres), cause: note }));
+}

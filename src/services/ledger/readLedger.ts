@@ -1,10 +1,12 @@
 import "server-only";
 import { isOnPlan } from "@/core/apply/elsewhere";
 import type { BatchCost } from "@/core/money/batchCost";
+import { spreadCosts, type Spread, type SpreadBatch, type SpreadUse } from "@/core/money/spread";
 import { listPlotApplications, type PlotApplication, listPlots } from "@/data/field";
-import { listBatches, type CloseKind } from "@/data/batch";
+import { listBatches, type Batch, type CloseKind } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { listAllDraws, type LotDraw } from "@/data/shed";
+import { listStoreWaste } from "@/data/stores";
 import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { costOfBatch } from "../batch";
@@ -41,12 +43,26 @@ export interface LedgerPlot {
   readonly applications: readonly LedgerApplication[];
 }
 
+export type LedgerWhere = Pick<
+  Spread,
+  "batchesMinor" | "labourMinor" | "onPlotsMinor" | "lostMinor" | "onHandMinor" | "runningMinor"
+>;
+export interface LedgerLoss {
+  readonly batchId: number;
+  readonly name: string;
+  readonly cause: string;
+  readonly costMinor: number;
+}
 export interface LedgerView {
   readonly farm: FarmView;
   /** What an hour of work and a kilowatt-hour are counted at. */
   readonly labourMinorPerH: number;
   readonly powerMinorPerKWh: number;
   readonly nowMs: number;
+  /** Where all is that went into batches and their applying. */
+  readonly where: LedgerWhere;
+  /** The dearest losses, each with its cause: "failed", or what was said as it was poured away. */
+  readonly losses: readonly LedgerLoss[];
   readonly batches: readonly LedgerBatch[];
   /** How many batches there are in all; the list shows the newest. */
   readonly batchCount: number;
@@ -57,13 +73,23 @@ const MOST_BATCHES = 100_000;
 /** Rows a page shows; older ones stay in the ledger and in its sums. */
 const SHOWN_BATCHES = 60;
 const SHOWN_APPLICATIONS = 12;
+const SHOWN_LOSSES = 20;
 
-/** A plot's share of an application: its concentrate at the batch's price a litre, and its part of the hands' time. */
-function shareMinor(made: PlotApplication, perL: ReadonlyMap<number, number>, farm: Farm): number {
-  const concentrate = made.concentrateL * (perL.get(made.batchId) ?? 0);
-  const labour = (made.labourMin / 60) * farm.labourMinorPerH * (made.mixL / made.applicationMixL);
-  return Math.round(concentrate + labour);
+/** Applications with all their plots, the oldest first, each with its hands' time rounded once. */
+function usesOf(made: readonly PlotApplication[], farm: Farm): SpreadUse[] {
+  const found = new Map<number, { atMs: number; use: SpreadUse & { plots: SpreadUse["plots"][number][] } }>();
+  for (const { applicationId: id, batchId, at, labourMin, plotId, concentrateL, mixL } of made) {
+    const labourMinor = Math.round((labourMin / 60) * farm.labourMinorPerH);
+    const known = found.get(id) ?? { atMs: at.getTime(), use: { id, batchId, labourMinor, plots: [] } };
+    found.set(id, known);
+    known.use.plots.push({ plotId, concentrateL, mixL });
+  }
+  return [...found.values()]
+    .toSorted((one, other) => one.atMs - other.atMs || one.use.id - other.use.id)
+    .map(({ use }) => use);
 }
+const outcomeOf = (batch: Batch): SpreadBatch["outcome"] =>
+  !batch.close ? "running" : batch.close.yieldL > 0 ? "strained" : "discarded";
 
 function groupDraws(draws: readonly LotDraw[]): Map<number, LotDraw[]> {
   const groups = new Map<number, LotDraw[]>();
@@ -79,17 +105,29 @@ function groupDraws(draws: readonly LotDraw[]): Map<number, LotDraw[]> {
 export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> {
   const db = ctx.pool;
   const now = ctx.now();
-  const [batches, draws, made, plots] = await Promise.all([
+  const [batches, draws, made, plots, waste] = await Promise.all([
     listBatches(db, MOST_BATCHES),
     listAllDraws(db),
     listPlotApplications(db),
     listPlots(db, isoDay(now, farm), true),
+    listStoreWaste(db),
   ]);
   const drawsOf = groupDraws(draws);
   const costed = batches.map((batch) => ({ batch, cost: costOfBatch(batch, drawsOf.get(batch.id) ?? [], farm, now) }));
-  const perL = new Map(
-    costed.flatMap(({ batch, cost }) => (cost.perLMinor === null ? [] : [[batch.id, cost.perLMinor] as const])),
+  const spread = spreadCosts(
+    costed
+      // A start that was undone gave back what it had drawn.
+      .filter(({ batch }) => batch.close?.kind !== "taken-back")
+      .map(({ batch, cost }) => ({
+        id: batch.id,
+        costMinor: Math.round(cost.totalMinor),
+        outcome: outcomeOf(batch),
+        yieldL: batch.close?.yieldL ?? 0,
+      })),
+    usesOf(made, farm),
+    waste,
   );
+  const nameOf = new Map(batches.map((batch) => [batch.id, batch.recipe.shortName]));
   const byPlot = new Map<number, LedgerApplication[]>();
   for (const part of made) {
     const line = {
@@ -100,7 +138,7 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
       partsWater: part.partsWater,
       concentrateL: part.concentrateL,
       mixL: part.mixL,
-      costMinor: shareMinor(part, perL, farm),
+      costMinor: spread.plots.get(part.applicationId)!.get(part.plotId)!,
     };
     const own = byPlot.get(part.plotId);
     if (own) own.push(line);
@@ -112,6 +150,18 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
     powerMinorPerKWh: farm.powerMinorPerKWh,
     nowMs: now.getTime(),
     batchCount: costed.length,
+    where: {
+      batchesMinor: spread.batchesMinor,
+      labourMinor: spread.labourMinor,
+      onPlotsMinor: spread.onPlotsMinor,
+      lostMinor: spread.lostMinor,
+      onHandMinor: spread.onHandMinor,
+      runningMinor: spread.runningMinor,
+    },
+    losses: spread.losses
+      .map(({ batchId, cause, costMinor }) => ({ batchId, name: nameOf.get(batchId) ?? "", cause, costMinor }))
+      .toSorted((one, other) => other.costMinor - one.costMinor || other.batchId - one.batchId)
+      .slice(0, SHOWN_LOSSES),
     batches: costed.slice(0, SHOWN_BATCHES).map(({ batch, cost }) => ({
       id: batch.id,
       name: batch.recipe.shortName,

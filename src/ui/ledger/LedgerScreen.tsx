@@ -9,6 +9,7 @@ import { dayMonth } from "@/formats/times";
 import type { LedgerBatch, LedgerPlot, LedgerView } from "@/services/ledger";
 import { sureCosts } from "@/words/said";
 import { CostMeasure } from "./CostMeasure";
+import { WhereItIs } from "./WhereItIs";
 import { counted, inText } from "@/formats/grammar";
 
 const OUTCOME = {
@@ -157,6 +158,7 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
         ) : null}
       </section>
       <section aria-labelledby="by-bed">
+        <WhereItIs view={view} />
         <h2 id="by-bed" className="text-2xl">
           Cost per bed
         </h2>

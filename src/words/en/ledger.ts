@@ -1,5 +1,9 @@
 import type { LedgerFault } from "@/core/errors";
 
+/** Why something was lost: a batch that failed, or what was said as it was poured away. */
+export const sayLossCause = (cause: string): string =>
+  cause === "failed" ? "thrown away, no yield" : cause === "" ? "poured away" : cause;
+
 /** What makes entries no ledger, in words. */
 export const LEDGER_FAULTS: Readonly<Record<LedgerFault, (name: string) => string>> = {
   "id-twice": (name) => `"${name}" stands twice.`,
