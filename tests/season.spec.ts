@@ -10,7 +10,7 @@ const PLANNED_MS = 90_000;
 test(
   "the season is planned, a batch moved and planned around, the plan taken, and read in yard, shop and calendar",
   { tag: "@both" },
-  async ({ page, request }) => {
+  async ({ page, request, playwright, baseURL }) => {
     test.setTimeout(300_000);
     await page.goto("/season");
     await seesNoBarrier(page);
@@ -55,6 +55,24 @@ test(
     expect(events).toHaveLength(rows.length);
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
     expect(events.map(({ startDate }) => startDate.toString()).sort()).toEqual(rows.map(({ day }) => day).sort());
+
+    // A calendar program has no sign-in: an address of its own, until it is ended.
+    const { value } = (await (
+      await request.post("/api/act/newSeasonFeed", { data: { requestKey: crypto.randomUUID() } })
+    ).json()) as { value: { token: string } };
+    const program = await playwright.request.newContext({
+      baseURL: baseURL!,
+      storageState: { cookies: [], origins: [] },
+    });
+    const feed = await program.get(`/api/season/feed/${value.token}?alarms=order`);
+    expect(new ICAL.Component(ICAL.parse(await feed.text()) as never).getAllSubcomponents("vevent")).toHaveLength(
+      events.length,
+    );
+    await request.post("/api/act/endSeasonFeed", { data: { requestKey: crypto.randomUUID() } });
+    expect((await program.get(`/api/season/feed/${value.token}`)).status()).toBe(401);
+    await program.dispose();
+    await page.goto("/paper/season");
+    await expect(page.getByRole("heading", { name: "Five weeks" })).toBeVisible();
 
     await page.goto("/shed/shopping");
     const [soon] = rows.filter(({ what }) => what === "start");

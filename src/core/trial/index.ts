@@ -2,4 +2,13 @@
 export { analyseTrial } from "./analyse";
 export { CONTROL, placeTrial, type PlaceAsked, type Placement } from "./place";
 export { sizeTrial, type TrialSize, type TrialSizeAsked } from "./size";
-export * from "./terms";
+export {
+  CONFOUNDERS,
+  DESIGNS,
+  MEASURES,
+  type ArmAnswer,
+  type Confounder,
+  type Trial,
+  type TrialAnswer,
+  type TrialPair,
+} from "./terms";

@@ -88,6 +88,26 @@ function usesOf(made: readonly PlotApplication[], farm: Farm): SpreadUse[] {
     .toSorted((one, other) => one.atMs - other.atMs || one.use.id - other.use.id)
     .map(({ use }) => use);
 }
+const whereOf = ({
+  batchesMinor,
+  labourMinor,
+  onPlotsMinor,
+  lostMinor,
+  onHandMinor,
+  runningMinor,
+}: Spread): LedgerWhere => ({ batchesMinor, labourMinor, onPlotsMinor, lostMinor, onHandMinor, runningMinor });
+/** A batch as its cost is spread; a start that was undone gave back what it had drawn, and is none. */
+const spreadable = ({ batch, cost }: { readonly batch: Batch; readonly cost: BatchCost }): SpreadBatch[] =>
+  batch.close?.kind === "taken-back"
+    ? []
+    : [
+        {
+          id: batch.id,
+          costMinor: Math.round(cost.totalMinor),
+          outcome: outcomeOf(batch),
+          yieldL: batch.close?.yieldL ?? 0,
+        },
+      ];
 const outcomeOf = (batch: Batch): SpreadBatch["outcome"] =>
   !batch.close ? "running" : batch.close.yieldL > 0 ? "strained" : "discarded";
 
@@ -114,19 +134,7 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
   ]);
   const drawsOf = groupDraws(draws);
   const costed = batches.map((batch) => ({ batch, cost: costOfBatch(batch, drawsOf.get(batch.id) ?? [], farm, now) }));
-  const spread = spreadCosts(
-    costed
-      // A start that was undone gave back what it had drawn.
-      .filter(({ batch }) => batch.close?.kind !== "taken-back")
-      .map(({ batch, cost }) => ({
-        id: batch.id,
-        costMinor: Math.round(cost.totalMinor),
-        outcome: outcomeOf(batch),
-        yieldL: batch.close?.yieldL ?? 0,
-      })),
-    usesOf(made, farm),
-    waste,
-  );
+  const spread = spreadCosts(costed.flatMap(spreadable), usesOf(made, farm), waste);
   const nameOf = new Map(batches.map((batch) => [batch.id, batch.recipe.shortName]));
   const byPlot = new Map<number, LedgerApplication[]>();
   for (const part of made) {
@@ -150,14 +158,7 @@ export async function readLedger(ctx: Context, farm: Farm): Promise<LedgerView> 
     powerMinorPerKWh: farm.powerMinorPerKWh,
     nowMs: now.getTime(),
     batchCount: costed.length,
-    where: {
-      batchesMinor: spread.batchesMinor,
-      labourMinor: spread.labourMinor,
-      onPlotsMinor: spread.onPlotsMinor,
-      lostMinor: spread.lostMinor,
-      onHandMinor: spread.onHandMinor,
-      runningMinor: spread.runningMinor,
-    },
+    where: whereOf(spread),
     losses: spread.losses
       .map(({ batchId, cause, costMinor }) => ({ batchId, name: nameOf.get(batchId) ?? "", cause, costMinor }))
       .toSorted((one, other) => other.costMinor - one.costMinor || other.batchId - one.batchId)

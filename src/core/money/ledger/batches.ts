@@ -10,8 +10,7 @@ type Line = { readonly kind: CostKind; readonly label: string; readonly cost: nu
 const refuse = (fault: LedgerFault, name: string, path: string): never => {
   throw new DomainError("ledger-fault", { fault, name }, path);
 };
-const OUTS = ["feeds", "uses", "waste"] as const;
-type OutKind = (typeof OUTS)[number];
+type OutKind = "feeds" | "uses" | "waste";
 
 /** A batch in minor units, with what has gone out of it. */
 export interface Settled {

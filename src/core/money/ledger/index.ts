@@ -9,7 +9,7 @@ import { Lots, type Drawn } from "./lots";
 import { fromMinor, rounded, shareOut } from "./minor";
 import { BUCKETS, type BatchLedger, type Bucket, type Ledger, type LedgerInput } from "./terms";
 
-export * from "./terms";
+export type { Ledger, LedgerBatch, LedgerInput } from "./terms";
 
 /** A ledger in minor units. */
 interface Books {
