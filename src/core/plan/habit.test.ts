@@ -1,7 +1,7 @@
 import { chanceFrom } from "@/core/chance";
 import { madeSeason } from "@/testing/season/made";
 import { seasonNamed } from "@/testing/season/vectors";
-import { fullDrumHabit } from "./habit";
+import { fullDrumHabit, reorderHabit } from "./habit";
 import { planSeason } from "./planSeason";
 import { mended, Mender } from "./reasons/mend";
 import { Trial } from "./reasons/try";
@@ -9,11 +9,20 @@ import { verifyPlan } from "./verify";
 
 const still = () => 0;
 
-describe("the habit of a full drum", () => {
-  test.each(Array.from({ length: 16 }, (_, seed) => seed + 100))("keeps every rule (season %i)", (seed) => {
+describe("habits", () => {
+  test.each(Array.from({ length: 16 }, (_, seed) => seed + 100))("keep every rule (season %i)", (seed) => {
     const season = madeSeason(chanceFrom(seed));
-    expect(verifyPlan({ ...season, previous: null }, fullDrumHabit(season)).broken).toEqual([]);
+    for (const habit of [fullDrumHabit, reorderHabit])
+      expect(verifyPlan({ ...season, previous: null }, habit(season)).broken).toEqual([]);
   });
+  test.each(["small-11", "small-12", "medium-21"])(
+    "%s: reordering in time leaves less unmet than waiting until it is out",
+    (name) => {
+      const season = seasonNamed(name);
+      const unmetBy = (habit: typeof reorderHabit): number => verifyPlan(season, habit(season)).score.unmet;
+      expect(unmetBy(reorderHabit)).toBeLessThan(unmetBy(fullDrumHabit));
+    },
+  );
   test("meets less than a plan does", () => {
     const season = seasonNamed("medium-21");
     const plan = planSeason(season, { iterations: 0, seed: 1 }, still);

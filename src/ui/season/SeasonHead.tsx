@@ -8,6 +8,7 @@ import { Button } from "../kit/Button";
 import { Link } from "../kit/Link";
 import { Notice } from "../kit/Notice";
 import { Refusal } from "../kit/Refusal";
+import type { HabitTold } from "./planTalk";
 import { sayDate } from "./seasonSpeech";
 import type { SeasonHands } from "./useSeason";
 
@@ -29,6 +30,8 @@ const Summary = ({ view, hands: { shown, score, isPlanned } }: Omit<SeasonHeadPr
         what your crops get.
       </p>
     );
+  const habitOf = ({ unmetNeeds, starts, cost }: HabitTold): string =>
+    `${all - unmetNeeds} of ${all}, with ${counted(starts, { one: "one batch", other: "# batches" })}, for ${sayMoney(cost * 100, view.farm.currency)}`;
   const when =
     shown.isTaken && view.plan
       ? `In use since ${sayMoment(new Date(view.plan.takenMs), new Date(view.nowMs), view.farm)}, by ${view.plan.byName}.`
@@ -44,9 +47,8 @@ const Summary = ({ view, hands: { shown, score, isPlanned } }: Omit<SeasonHeadPr
       {sayMoney(score.cost * 100, view.farm.currency)}. {when}
       {shown.found ? (
         <span className="block text-[0.92rem] text-soft">
-          A full drum whenever one has run out would meet {all - shown.found.habit.unmetNeeds} of {all}, with{" "}
-          {counted(shown.found.habit.starts, { one: "one batch", other: "# batches" })}, for{" "}
-          {sayMoney(shown.found.habit.cost * 100, view.farm.currency)}.
+          Making more in time, drum by drum, would meet {habitOf(shown.found.reorder)}. A full drum whenever one has run
+          out would meet {habitOf(shown.found.fullDrum)}.
         </span>
       ) : null}
     </p>

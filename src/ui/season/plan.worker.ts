@@ -1,11 +1,11 @@
-import { fullDrumHabit } from "@/core/plan/habit";
+import { fullDrumHabit, reorderHabit } from "@/core/plan/habit";
 import { Planning } from "@/core/plan/planSeason";
 import { factsOf } from "@/core/plan/reasons/facts";
 import { Mender } from "@/core/plan/reasons/mend";
-import type { Season, SeasonPlan } from "@/core/plan/season";
+import type { PlanBody, Season, SeasonPlan } from "@/core/plan/season";
 import { verifyPlan } from "@/core/plan/verify";
 import { robustPlan } from "@/core/plan/years/robustPlan";
-import type { FromPlanner, ToPlanner, UnmetTold } from "./planTalk";
+import type { FromPlanner, HabitTold, ToPlanner, UnmetTold } from "./planTalk";
 
 /** A slice of search, ms: between two of them what was sent gets in. */
 const SLICE_MS = 40;
@@ -49,8 +49,12 @@ async function plan({ season, ms, seed, id }: Extract<ToPlanner, { type: "plan" 
 }
 
 function explain({ season, plan: last, id }: Extract<ToPlanner, { type: "explain" }>): void {
-  const { unmetNeeds, cost, starts } = verifyPlan({ ...season, previous: null }, fullDrumHabit(season)).score;
-  tell({ type: "found", id, found: { unmet: explained(season, last), habit: { unmetNeeds, cost, starts } } });
+  const told = (habit: PlanBody): HabitTold => {
+    const { unmetNeeds, cost, starts } = verifyPlan({ ...season, previous: null }, habit).score;
+    return { unmetNeeds, cost, starts };
+  };
+  const habits = { fullDrum: told(fullDrumHabit(season)), reorder: told(reorderHabit(season)) };
+  tell({ type: "found", id, found: { unmet: explained(season, last), ...habits } });
 }
 
 function carryOut({ season, plan: body, years, ms, id }: Extract<ToPlanner, { type: "years" }>): void {

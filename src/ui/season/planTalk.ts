@@ -28,8 +28,15 @@ export type FromPlanner =
   | { readonly type: "found"; readonly id: number; readonly found: Found }
   | { readonly type: "years"; readonly id: number; readonly told: YearsTold };
 
-/** What is found once the search is over: why things go unmet, and what a grower would come to who fills a drum whenever one has run out. */
+/** What somebody comes to who goes by a habit. */
+export interface HabitTold {
+  readonly unmetNeeds: number;
+  readonly cost: number;
+  readonly starts: number;
+}
+/** What is found once the search is over: why things go unmet, and what growers would come to who fill a drum whenever one has run out, or make more in time. */
 export interface Found {
   readonly unmet: readonly UnmetTold[];
-  readonly habit: { readonly unmetNeeds: number; readonly cost: number; readonly starts: number };
+  readonly fullDrum: HabitTold;
+  readonly reorder: HabitTold;
 }

@@ -7,7 +7,8 @@ import type { Found, FromPlanner, ToPlanner } from "./planTalk";
 const SEASON = seasonNamed("three-plots");
 const PLAN = planSeason(SEASON, { iterations: 5, seed: 1 }, () => 0);
 const costing = (cost: number, unmet = 0): SeasonPlan => ({ ...PLAN, score: { ...PLAN.score, unmet, cost } });
-const FOUND: Found = { unmet: [], habit: { unmetNeeds: 0, cost: 0, starts: 0 } };
+const NONE = { unmetNeeds: 0, cost: 0, starts: 0 };
+const FOUND: Found = { unmet: [], fullDrum: NONE, reorder: NONE };
 
 class FakeWorker implements PlannerWorker {
   readonly sent: ToPlanner[] = [];

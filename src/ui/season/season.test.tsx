@@ -77,7 +77,8 @@ describe("the season's screen", () => {
             facts: [{ reason: "cold" as const, wantedDay: 5 }],
             mend: { kind: "cans" as const, more: 1 },
           })),
-          habit: { unmetNeeds: 4, cost: 90, starts: 2 },
+          fullDrum: { unmetNeeds: 4, cost: 90, starts: 2 },
+          reorder: { unmetNeeds: 1, cost: 95, starts: 3 },
         };
         const data = type === "explain" ? { type: "found", id, found } : { type: "ended", id, plan: PLAN };
         this.dispatchEvent(new MessageEvent("message", { data }));
@@ -91,7 +92,9 @@ describe("the season's screen", () => {
       renderWith(actions, <SeasonScreen view={view({ plan: null })} />);
       fireEvent.click(screen.getByRole("button", { name: "Plan the season" }));
       fireEvent.click(await screen.findByRole("button", { name: "Use this plan" }));
-      expect(screen.getByText(/would meet 2 of 6, with 2 batches/)).toBeVisible();
+      expect(screen.getByText(/run out would meet 2 of 6, with 2 batches/)).toHaveTextContent(
+        /in time, drum by drum, would meet 5 of 6, with 3 batches/,
+      );
       expect(screen.getByText(/one more can\./)).toBeVisible();
       await waitFor(() =>
         expect(actions.takeSeasonPlan.mock.calls[0]?.[0]).toMatchObject({
