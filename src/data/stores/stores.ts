@@ -191,7 +191,8 @@ export async function listStoreWaste(
     db,
     `select store.batch_id, -move.change_by_l as litres, move.note
      from store_movement move join store on store.id = move.store_id
-     where move.kind in ('wasted', 'composted', 'bare-ground') and move.change_by_l < 0
+     left join taken_back slip on slip.kind = 'container-move' and slip.row_id = move.id
+     where move.kind in ('wasted', 'composted', 'bare-ground') and move.change_by_l < 0 and slip.row_id is null
      order by move.at, move.id`,
   );
   return rows.map(({ batch_id, litres, note }) => ({ batchId: batch_id, litres: Number(litres), cause: note }));

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { isWater, type IngredientId } from "@/core/book/ingredients";
 import { listLabResults } from "@/data/batch";
 import { select } from "@/data/db";
+import { listStoreWaste } from "@/data/stores";
 import { listPlots } from "@/data/field";
 import { listWaters } from "@/data/water";
 import { findFarm } from "@/data/farm/farm";
@@ -296,6 +297,21 @@ describe("what was just done to stock and containers", () => {
     expect((await refusalOf(undo({ kind: "lot", id: lotId }))).code).toBe("lot-used");
     for (const kind of ["stock-move", "container-move", "visit", "look", "water", "plan-drop", "filling-drop"] as const)
       expect((await refusalOf(undo({ kind, id: 9999 }))).code).toBe("not-found");
+  });
+  it("is no loss of the batch any more", async () => {
+    const storeId = await farm.strained();
+    const lost = async () =>
+      (await listStoreWaste(farm.scratch.db)).filter(({ cause }) => cause.includes("slip of the hand"));
+    const { movementId } = await emptyStore(farm.context(), {
+      requestKey: key(),
+      storeId,
+      litres: 1.5,
+      to: "wasted",
+      reason: "slip of the hand",
+    });
+    expect(await lost()).toMatchObject([{ litres: 1.5 }]);
+    await undo({ kind: "container-move", id: movementId });
+    expect(await lost()).toEqual([]);
   });
   it("comes back to the batch it was moved from, lot and litres at once", async () => {
     const vesselId = await farm.vessel("Crock");
