@@ -57,8 +57,13 @@ export function sinceThen(
       continue;
     }
     const now = season.running.find((one) => isSame(batch, one));
-    if (!now) found.push({ code: "not-there", batch });
-    else if (now.readyDay > Math.max(batch.readyDay, season.nowDay) + 1)
+    // Strained sooner than was meant it is in its store; ready by now it may have been used from its vessel.
+    const isDone =
+      batch.readyDay <= season.nowDay ||
+      season.stores.some(({ input, fromDay }) => input === batch.input && fromDay >= batch.startDay);
+    if (!now) {
+      if (!isDone) found.push({ code: "not-there", batch });
+    } else if (now.readyDay > Math.max(batch.readyDay, season.nowDay) + 1)
       found.push({ code: "later", batch, readyDay: now.readyDay });
   }
   const ahead = plan.applications.filter(({ day }) => day >= season.nowDay);
