@@ -103,7 +103,7 @@ const spreadable = ({ batch, cost }: { readonly batch: Batch; readonly cost: Bat
     : [
         {
           id: batch.id,
-          costMinor: Math.round(cost.totalMinor),
+          costMinor: cost.totalMinor,
           outcome: outcomeOf(batch),
           yieldL: batch.close?.yieldL ?? 0,
         },

@@ -2,7 +2,7 @@ import "server-only";
 import ical from "ical-generator";
 import { addDays } from "@/core/calendar";
 import { deedsOf, type SeasonDeed } from "@/core/plan/hand/deeds";
-import { handsOf } from "@/core/plan/hand/people";
+import { handsNamed, handsOf } from "@/core/plan/hand/people";
 import { writeCsv } from "@/formats/csv/decode";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
@@ -36,15 +36,11 @@ interface SeasonLine extends DeedSaid {
   /** Who does it, where hours are said by person. */
   readonly who: { readonly id: number; readonly name: string } | null;
 }
-/** Who has hours in a season. */
-export const handsIn = ({ terms }: Pick<SeasonView, "terms">) =>
-  terms.hands.map(({ actorId, hoursAWeek }) => ({ id: String(actorId), weekMin: hoursAWeek * 60 }));
-
 /** What the plan in use has people do, day by day, in words; nothing where none is in use. */
 function linesOf(view: SeasonView): SeasonLine[] {
   const { season, plan, names, farm, people } = view;
   if (!plan) return [];
-  const { whose } = handsOf(season, plan, handsIn(view));
+  const { whose } = handsOf(season, plan, handsNamed(view.terms.hands));
   return deedsOf(season, plan).map((deed) => ({
     id: deed.id,
     day: addDays(season.firstDay, deed.day),

@@ -1,6 +1,6 @@
 import type { Paper } from "@/core/paper/papers";
 import { deedsOf, type SeasonDeed } from "@/core/plan/hand/deeds";
-import { handsOf, type Hand } from "@/core/plan/hand/people";
+import { handsNamed, handsOf, type Hand } from "@/core/plan/hand/people";
 import { weekOf, type PlanBody } from "@/core/plan/season";
 import { fullDate, longWeekday } from "@/formats/times";
 import type { SeasonView } from "@/services/season";
@@ -122,7 +122,7 @@ const Hours = ({
 /** The plan in use for the wall: five weeks day by day, then what to order and to gather, and who has how many hours. */
 export const SeasonPaper = ({ view, paper }: { readonly view: SeasonView; readonly paper: Paper }) => {
   const { season, plan, farm, people, terms } = view;
-  const hands = terms.hands.map(({ actorId, hoursAWeek }) => ({ id: String(actorId), weekMin: hoursAWeek * 60 }));
+  const hands = handsNamed(terms.hands);
   const { whose } = plan ? handsOf(season, plan, hands) : { whose: new Map<string, string>() };
   const lines = (plan ? deedsOf(season, plan) : [])
     .filter(({ day }) => day >= season.nowDay && day < season.days)

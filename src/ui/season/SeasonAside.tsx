@@ -1,4 +1,5 @@
 "use client";
+import { handsNamed } from "@/core/plan/hand/people";
 import type { SeasonView } from "@/services/season";
 import { Fold } from "../kit/Fold";
 import { BatchPanel } from "./BatchPanel";
@@ -86,7 +87,7 @@ export const SeasonAside = ({ view, hands, week, onWeek }: SeasonAsideProps) => 
         week={week}
         weekMin={score.weekMin}
         people={view.people}
-        hands={view.terms.hands.map(({ actorId, hoursAWeek }) => ({ id: String(actorId), weekMin: hoursAWeek * 60 }))}
+        hands={handsNamed(view.terms.hands)}
         onWeek={onWeek}
         onBatch={hand.select}
       />

@@ -33,6 +33,24 @@ const view = (change: Partial<SeasonView> = {}): SeasonView => ({
   ...change,
 });
 
+/** With a planner beside the page that hears what it is asked and says nothing. */
+async function withSilentPlanner(work: (asked: readonly unknown[]) => Promise<void>): Promise<void> {
+  const asked: unknown[] = [];
+  class Silent extends EventTarget {
+    postMessage(message: unknown): void {
+      asked.push(message);
+    }
+    terminate(): void {}
+  }
+  const before = globalThis.Worker;
+  globalThis.Worker = Silent as unknown as typeof Worker;
+  try {
+    await work(asked);
+  } finally {
+    globalThis.Worker = before;
+  }
+}
+
 describe("the season's screen", () => {
   it("says what the plan comes to, and the week day by day", () => {
     renderWith(fakeActions(), <SeasonScreen view={view()} />);
@@ -128,22 +146,11 @@ describe("the season's screen", () => {
     expect(screen.getByText(/More work that week than there are hours/)).toBeVisible();
     expect(screen.getByText("2 more applications are wanted.")).toBeVisible();
     unmount();
-    const asked: unknown[] = [];
-    class Silent extends EventTarget {
-      postMessage(message: unknown): void {
-        asked.push(message);
-      }
-      terminate(): void {}
-    }
-    const before = globalThis.Worker;
-    globalThis.Worker = Silent as unknown as typeof Worker;
-    try {
+    await withSilentPlanner(async (asked) => {
       renderWith(fakeActions(), <SeasonScreen view={view({ season: shorter, since })} />);
       await waitFor(() => expect(asked).toHaveLength(1));
       expect(asked[0]).toMatchObject({ type: "plan", season: { needs: SEASON.needs } });
-    } finally {
-      globalThis.Worker = before;
-    }
+    });
   });
 
   it("lays before whoever may take it what was planned anew at night; undo goes back to the plan in use", () => {
@@ -155,22 +162,11 @@ describe("the season's screen", () => {
   });
 
   it("a batch is ruled out for its week, beside what was ruled out before, and planned anew", async () => {
-    const asked: unknown[] = [];
-    class Silent extends EventTarget {
-      postMessage(message: unknown): void {
-        asked.push(message);
-      }
-      terminate(): void {}
-    }
-    const before = globalThis.Worker;
-    globalThis.Worker = Silent as unknown as typeof Worker;
-    try {
+    await withSilentPlanner(async (asked) => {
       const actions = fakeActions();
       renderWith(actions, <SeasonScreen view={view()} />);
       const batch = PLAN.batches.find(({ running }) => !running)!;
-      fireEvent.click(
-        screen.getAllByRole("button", { name: /^Start / })[0] ?? screen.getAllByRole("button", { name: /Start/ })[0]!,
-      );
+      fireEvent.click(screen.getAllByRole("button", { name: /^Start / })[0]!);
       fireEvent.click(await screen.findByRole("button", { name: "Not started that week" }));
       await waitFor(() => expect(actions.setSeasonTerms.mock.calls).toHaveLength(1));
       expect(actions.setSeasonTerms.mock.calls[0]![0]).toMatchObject({
@@ -180,9 +176,7 @@ describe("the season's screen", () => {
       await waitFor(() =>
         expect(asked).toMatchObject([{ type: "plan", season: { forbidden: [{ input: batch.input }] } }]),
       );
-    } finally {
-      globalThis.Worker = before;
-    }
+    });
   });
 });
 

@@ -6,6 +6,10 @@ export interface Hand {
   readonly id: string;
   readonly weekMin: number;
 }
+/** The hands that a farm's terms name. */
+export const handsNamed = (hands: readonly { readonly actorId: number; readonly hoursAWeek: number }[]): Hand[] =>
+  hands.map(({ actorId, hoursAWeek }) => ({ id: String(actorId), weekMin: hoursAWeek * 60 }));
+
 export interface HandsOfSeason {
   /** Deed → who does it. */
   readonly whose: ReadonlyMap<string, string>;

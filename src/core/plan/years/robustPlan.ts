@@ -1,5 +1,4 @@
-import type { Budget } from "../planSeason";
-import { planSeason } from "../planSeason";
+import { planSeason, type Budget } from "../planSeason";
 import type { DurationRow, PlanBody, Season, SeasonPlan } from "../season";
 import { heldFrom, overYears, SLOW_SHARES, slowSeason, type YearsOfPlan } from ".";
 
