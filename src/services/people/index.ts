@@ -3,7 +3,7 @@ import "server-only";
 export { endOneSession, invitePerson, setPassphrase, setPin, setRole, shareDevice, signOutEverywhere } from "./access";
 export { addPasskey, beginPasskey, beginPasskeySignIn, passkeySite, removePasskey, signInByPasskey } from "./passkeys";
 export { recoverSteward } from "./recover";
-export { hashSecret, requirePassphrase } from "./secret";
+export { hashSecret, newToken, requirePassphrase, sha256 } from "./secret";
 export { openSession, sessionOf, turned, type Found } from "./sessions";
 export { claimFarm, joinFarm, lockDevice, signIn, signOut, unlockDevice } from "./signIn";
 export { listSigners, isClaimed } from "./signers";

@@ -1,20 +1,19 @@
 import "server-only";
-import { createHash, randomBytes } from "node:crypto";
 import { REQUEST_KEY, object } from "@/contracts/parts";
 import { findFarm } from "@/data/farm";
 import { endFeeds, findFeedOwner, insertFeed } from "@/data/season";
 import type { Database } from "@/data/db";
 import { act } from "../act";
+import { newToken, sha256 } from "../people";
 import { seasonCalendar, type CalendarWish } from "./outputs";
 
 const ASKED = object(["requestKey"], { requestKey: REQUEST_KEY });
-const sha256 = (token: string): Buffer => createHash("sha256").update(token).digest();
 
 /** An address of one's own for a calendar program, which can't sign in. It is told once; a new one ends the one before it. */
 export const newSeasonFeed = act(
   { name: "newSeasonFeed", schema: ASKED, may: "viewer" },
   async (db, _request, ctx): Promise<{ token: string }> => {
-    const token = randomBytes(24).toString("base64url");
+    const token = newToken();
     await endFeeds(db, ctx.actor.id, ctx.now());
     await insertFeed(db, { actorId: ctx.actor.id, tokenSha256: sha256(token), madeAt: ctx.now() });
     return { token };
