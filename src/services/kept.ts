@@ -28,3 +28,29 @@ export function keeping<V extends object>(name: string, most: number): Kept<V> {
     drop: (key) => void cache().delete(key),
   };
 }
+
+/** What was worked out last for each slot, while what it rests on stays the same. */
+export interface KeptNewest<V extends object> {
+  readonly get: (slot: string, restsOn: string) => V | undefined;
+  readonly set: (slot: string, restsOn: string, value: V) => V;
+  readonly drop: (slot: string, restsOn: string) => void;
+}
+
+/**
+ * Values kept in this process, one a slot: what takes the place of an older one lets go of it at once. For what grows with each entry, where
+ * the last two thousand by key alone held hundreds of MB of drums as they had been.
+ */
+export function keepingNewest<V extends object>(name: string, most: number): KeptNewest<V> {
+  const slots = keeping<{ readonly restsOn: string; readonly value: V }>(name, most);
+  const get = (slot: string, restsOn: string): V | undefined => {
+    const known = slots.get(slot);
+    return known?.restsOn === restsOn ? known.value : undefined;
+  };
+  return {
+    get,
+    set: (slot, restsOn, value) => slots.set(slot, { restsOn, value }).value,
+    drop: (slot, restsOn) => {
+      if (get(slot, restsOn)) slots.drop(slot);
+    },
+  };
+}

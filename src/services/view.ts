@@ -5,7 +5,7 @@ import { revisionOf, sharedRevision } from "@/data/db";
 import { mayAs, type Role } from "@/core/people/roles";
 import type { Asked } from "./act";
 import type { Frame } from "./context";
-import { keeping } from "./kept";
+import { keepingNewest } from "./kept";
 import { Misfit, refuse } from "./refusal";
 
 /** One thing that can be read of the farm: called as a function, and read as an entry of its place's list. */
@@ -32,7 +32,7 @@ export interface ViewHead<S> {
 export const NOTHING = { type: "object", additionalProperties: false, properties: {} } as const;
 export const ID = { type: "integer", minimum: 1, maximum: 999_999_999_999_999 } as const;
 
-const kept = keeping<Promise<unknown>>("views", 60);
+const kept = keepingNewest<Promise<unknown>>("views", 60);
 const MINUTE_MS = 60_000;
 /** Beside other processes at the same database a commit may be counted a moment before it can be read: what was read stands so much shorter. */
 const SHARED_MS = 2_000;
@@ -42,12 +42,13 @@ const isShared = (): boolean => process.env.RUCHKA_SHARED_DATABASE === "1";
 async function readOnce<T>({ ctx }: Frame, name: string, asked: object, read: () => Promise<T>): Promise<T> {
   const shared = isShared() ? await sharedRevision(ctx.pool) : null;
   const standsIn = Math.floor(ctx.now().getTime() / (shared === null ? MINUTE_MS : SHARED_MS));
-  const key = JSON.stringify([name, standsIn, revisionOf(ctx.pool), shared, ctx.actor, asked]);
-  const known = kept.get(key);
+  const slot = JSON.stringify([name, ctx.actor, asked]);
+  const restsOn = JSON.stringify([standsIn, revisionOf(ctx.pool), shared]);
+  const known = kept.get(slot, restsOn);
   if (known) return known as Promise<T>;
   const reading = read();
-  kept.set(key, reading);
-  reading.catch(() => kept.drop(key));
+  kept.set(slot, restsOn, reading);
+  reading.catch(() => kept.drop(slot, restsOn));
   return reading;
 }
 

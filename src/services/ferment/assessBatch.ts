@@ -4,13 +4,13 @@ import { assess, type Assessment } from "@/core/judge/assess";
 import { SHOWN_AHEAD_H, shownUntilH } from "@/core/judge/shownUntil";
 import type { Batch, Entry } from "@/data/batch";
 import { hourOf } from "./logItems";
-import { keeping } from "../kept";
+import { keepingNewest } from "../kept";
 import { inputFor, type Situation } from "./inputFor";
 
 const HOUR_MS = 3_600_000;
 /** A forecast is worked out anew when an entry, a reading, the air, or a quarter of an hour has come in. */
 const GRAIN_MS = 15 * 60_000;
-const kept = keeping<Assessment>("assessments", 2000);
+const kept = keepingNewest<Assessment>("assessments", 1000);
 
 /** Hours of the batch at which its ribbon is drawn: two days by the hour, then ten by four. */
 export function ribbonHours(nowH: number): number[] {
@@ -46,10 +46,10 @@ export function momentFor(
 }
 
 /** Everything that an assessment depends on, so that what is kept is never stale. */
-const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, moment: Date, curve: string): string => {
+const keyOf = (batch: Batch, entries: readonly Entry[], situation: Situation, moment: Date): string => {
   const probes = situation.probes.get(batch.vesselId) ?? [];
   return JSON.stringify([
-    [batch.id, batch.startedAt, curve, moment, situation.priors.version],
+    [batch.startedAt, moment, situation.priors.version],
     [situation.air.version, situation.air.hours.length, situation.air.hours.at(-1)?.at, situation.farm.climateMeanC],
     [probes.length, probes.at(-1)?.at, situation.places.get(batch.vesselId)],
     entries.map(({ id, kind, numberValue, word, spot, settled, at }) => [
@@ -76,13 +76,15 @@ export function assessBatch(
   curve: "ribbon" | "whole" = "ribbon",
 ): Assessment {
   const moment = momentFor(batch, entries, situation, at);
-  const key = keyOf(batch, entries, situation, moment, curve);
-  const known = kept.get(key);
+  const slot = `${batch.id}/${curve}`;
+  const restsOn = keyOf(batch, entries, situation, moment);
+  const known = kept.get(slot, restsOn);
   if (known) return known;
   const nowH = Math.max(0, hourOf(batch, moment));
   const input = inputFor(batch, entries, situation, moment);
   return kept.set(
-    key,
+    slot,
+    restsOn,
     curve === "ribbon"
       ? assess({ ...input, curveHours: ribbonHours(nowH) })
       : assess({ ...input, curveHours: wholeHours(nowH) }, ({ window }) =>

@@ -19,7 +19,7 @@ import {
 } from "@/data/batch";
 import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
-import { keeping } from "../kept";
+import { keeping, keepingNewest } from "../kept";
 import { inputFor, NOTHING_LEARNT, type Learnt, type Situation } from "./inputFor";
 import { airSince, type FarmAir } from "../weather";
 import { listVesselReadings } from "@/data/devices";
@@ -52,7 +52,7 @@ interface Taught {
 }
 
 // What a finished batch teaches changes by a correction of its log, and by where its vessel is said to stand; worked out once for each.
-const estimates = keeping<{ readonly estimate: BatchEstimate | null }>("estimates", 2000);
+const estimates = keepingNewest<{ readonly estimate: BatchEstimate | null }>("estimates", 2000);
 const kept = keeping<Priors>("priors", 4);
 
 function estimateOf(
@@ -63,15 +63,16 @@ function estimateOf(
   { version }: FarmAir,
 ): BatchEstimate | null {
   const lines = entries.map(({ id }) => id).join(",");
-  const key = `${version.split("/")[0]}/${batchId}/${lines}/${JSON.stringify(input.place ?? null)}`;
-  const known = estimates.get(key);
+  const slot = String(batchId);
+  const restsOn = `${version.split("/")[0]}/${lines}/${JSON.stringify(input.place ?? null)}`;
+  const known = estimates.get(slot, restsOn);
   if (known) return known.estimate;
   const { batch: stage, fromH } = runningStage(input, model);
   // A batch that was fed on the way tells of the feed as well; it teaches nothing of the plain recipe.
   const { u } = believe(stage, input.nowH - fromH);
   const estimate =
     fromH > 0 ? null : batchEstimate({ mean: u.mean, sd: u.sd, priorMean: u.priorMean, priorSd: u.priorSd });
-  return estimates.set(key, { estimate }).estimate;
+  return estimates.set(slot, restsOn, { estimate }).estimate;
 }
 
 async function taughtBy(

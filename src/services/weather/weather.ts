@@ -6,7 +6,7 @@ import type { Queryable } from "@/data/db";
 import { deviceVersion, findStation, listAirForecast, listStationReadings } from "@/data/devices";
 import type { Farm } from "@/data/farm";
 import { sunDays } from "@/sim/sun";
-import { keeping } from "../kept";
+import { keepingNewest } from "../kept";
 
 const HOUR_MS = 3_600_000;
 /** How far ahead the forecast reaches. */
@@ -37,7 +37,7 @@ export interface FarmAir {
 }
 
 // The air changes once an hour and is read with every page; the last few series are kept.
-const kept = keeping<FarmAir>("air", 24);
+const kept = keepingNewest<FarmAir>("air", 24);
 
 async function stationAir(db: Queryable, stationId: number, from: Date, now: Date): Promise<AirHour[]> {
   const ahead = new Date(now.getTime() + WEATHER_AHEAD_H * HOUR_MS);
@@ -66,11 +66,12 @@ async function stationAir(db: Queryable, stationId: number, from: Date, now: Dat
 export async function airSince(db: Queryable, from: Date, now: Date): Promise<FarmAir> {
   const [version, stationId] = await Promise.all([deviceVersion(db), findStation(db)]);
   const fromMs = Math.floor(from.getTime() / HOUR_MS) * HOUR_MS;
-  const key = [version, stationId, fromMs, Math.floor(now.getTime() / HOUR_MS)].join("/");
-  const known = kept.get(key);
+  const slot = [stationId, fromMs].join("/");
+  const restsOn = [version, Math.floor(now.getTime() / HOUR_MS)].join("/");
+  const known = kept.get(slot, restsOn);
   if (known) return known;
   const hours = stationId === null ? [] : await stationAir(db, stationId, new Date(fromMs), now);
-  return kept.set(key, { hours, version });
+  return kept.set(slot, restsOn, { hours, version });
 }
 
 /** The part of a series that begins with the hour of a moment. */
