@@ -22,6 +22,8 @@ export const MAY_WAIT = {
   startPatchTest: "at",
   seePatchTest: "at",
   seePlot: "at",
+  measurePlot: "at",
+  scoreTrial: "at",
   doJobStep: "at",
   seeStage: null,
   clearPlantings: null,

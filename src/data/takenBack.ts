@@ -30,6 +30,8 @@ export const TAKEN_BACK_KINDS = [
   "keeping",
   "own-recipe",
   "bed-shape",
+  "reading",
+  "trial-entry",
 ] as const;
 export type TakenBackKind = (typeof TAKEN_BACK_KINDS)[number];
 
@@ -70,6 +72,8 @@ const TABLES = {
   "patch-look": { table: "patch_look", lot: "null" },
   "store-check": { table: "store_check", lot: "null" },
   "keeping": { table: "store_expiry", lot: "null" },
+  "reading": { table: "reading", lot: "null" },
+  "trial-entry": { table: "trial_entry", lot: "null" },
 } as const;
 export type PlainKind = keyof typeof TABLES;
 

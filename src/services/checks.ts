@@ -1,5 +1,7 @@
 import "server-only";
-import { errnoOf, SQL_ERROR } from "@/data/db";
+import { errnoOf, SQL_ERROR, type Queryable } from "@/data/db";
+import { findFarm } from "@/data/farm";
+import { isoDay } from "@/formats/times";
 import type { Context } from "./context";
 import { refuse } from "./refusal";
 
@@ -36,3 +38,13 @@ export function freeName(wanted: string, taken: readonly string[]): string {
     if (!known.has(name.toLowerCase())) return name;
   }
 }
+
+/** The day that it is on the farm, or was at a moment. */
+export const dayOnFarm = async (db: Queryable, at: Date): Promise<string> =>
+  isoDay(at, { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+
+/** Who writes, and when: as every row that is added has it. */
+export const writtenBy = (ctx: Context): { readonly actorId: number; readonly addedAt: Date } => ({
+  actorId: ctx.actor.id,
+  addedAt: ctx.now(),
+});

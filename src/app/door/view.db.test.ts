@@ -1,6 +1,8 @@
 import { findFarm } from "@/data/farm/farm";
 import { listViews, type QueryOf, type ViewName, VIEWS } from "@/services/views";
-import { hoursAgo, NOW, TestFarm } from "@/testing/scratch";
+import { beginTrial } from "@/services/trials";
+import { hoursAgo, key, NOW, TestFarm } from "@/testing/scratch";
+import { trialTerms } from "@/testing/trial";
 import type { Frame } from "@/services/context";
 import { openStanding } from "../session";
 import { viewDoor } from "./view";
@@ -18,6 +20,7 @@ const isIn = (within: Frame) => standing.mockResolvedValue({ type: "open", frame
 let farm: TestFarm;
 let batchId: number;
 let plotId: number;
+let trialId: number;
 beforeAll(async () => {
   farm = await TestFarm.make();
   await farm.lot("molasses", 9, 9);
@@ -25,6 +28,11 @@ beforeAll(async () => {
   batchId = await farm.fill(await farm.vessel("Drum"), "cultured-extract", 70, hoursAgo(60));
   await farm.log(batchId, hoursAgo(1), { kind: "ph", value: 4.1, instrument: "meter", spot: "mid-depth" });
   plotId = await farm.plot("Bed", { crop: "leeks" });
+  ({ trialId } = await beginTrial(farm.context(), {
+    requestKey: key(),
+    terms: trialTerms(),
+    ...{ plotIds: [plotId], strips: 4, gradientDeg: null, edgePlotIds: [] },
+  }));
   const { db } = farm.scratch;
   const found = (await findFarm(db))!;
   frame = { ctx: farm.context(NOW), farm: found, people: [{ id: 1, name: "Ana" }] };
@@ -69,6 +77,11 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   equipment: () => ({}),
   field: () => ({}),
   plot: () => ({ id: plotId }),
+  trials: () => ({}),
+  trial: () => ({ id: trialId }),
+  trialScoring: () => ({ id: trialId }),
+  trialStart: () => ({}),
+  trialSize: () => ({ scale: "ratio", difference: 0.2, spread: 0.25, looks: "several", inputs: 1, pairs: 8 }),
   trace: () => ({ plotId }),
   devices: () => ({}),
   ledger: () => ({}),

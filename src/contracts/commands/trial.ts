@@ -1,4 +1,4 @@
-import { CONFOUNDERS, DESIGNS, MEASURES } from "@/core/trial/terms";
+import { CONFOUNDERS, DESIGNS, READING_KINDS } from "@/core/trial/terms";
 import { list, nullable, NUMBER, object, TEXT } from "./parts";
 
 const NAME = { type: ["string", "integer"], maxLength: 60 } as const;
@@ -11,7 +11,7 @@ const ABOVE = { type: "number", exclusiveMinimum: 0 } as const;
 export const TRIAL_INPUT = object(["measure"], {
   design: { enum: DESIGNS },
   measure: object(["kind"], {
-    kind: { enum: Object.keys(MEASURES) },
+    kind: { enum: READING_KINDS },
     scale: { enum: ["ratio", "difference", "ordinal"] },
     better: { enum: ["more", "less"] },
     smallest: ABOVE,

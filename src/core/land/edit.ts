@@ -183,3 +183,6 @@ export function without(ring: Ring, taken: readonly Ring[]): readonly Piece[] {
     return taken.reduce(less, whole);
   }
 }
+
+/** What two outlines have in common, piece by piece. */
+export const shared = (ring: Ring, other: Ring): readonly Piece[] => piecesOf(cut(intersect, [ring, other]));

@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { CROSSOVER_KINDS, MEASURES, type Scale, type Trial, type TrialReading } from "./terms";
+import { CROSSOVER_KINDS, MEASURES, type MeasureKind, type Scale, type Trial, type TrialReading } from "./terms";
 
 /** A block as the analysis takes it: values of units with the arm and of those with the control, on the scale that is added. */
 export interface Block {
@@ -16,17 +16,21 @@ export interface Prepared {
 type Value = number | readonly number[] | null | undefined;
 const mean = (values: readonly number[]): number => values.reduce((sum, one) => sum + one, 0) / values.length;
 
-/** A value on the scale that the analysis adds on. @throws {DomainError} `trial-fault`: no number, below nothing, a nought in a ratio */
-function onScale(value: number, trial: Trial, scale: Scale, path: string): number {
-  const { kind } = trial.measure;
+/** Passes a reading on that can be one of its kind. @throws {DomainError} `trial-fault`: no number, below nothing, a nought in a ratio */
+export function requireReading(value: number, kind: MeasureKind, scale: Scale, path: string): number {
   if (!Number.isFinite(value)) throw new DomainError("trial-fault", { fault: "no-number", name: kind }, path);
   if (value < 0 && !MEASURES[kind].isSigned)
     throw new DomainError("trial-fault", { fault: "negative", name: kind }, path);
   if (kind === "disease-share" && value > 1)
     throw new DomainError("trial-fault", { fault: "share-above-one", name: kind }, path);
-  if (scale !== "ratio") return value;
-  if (value <= 0) throw new DomainError("trial-fault", { fault: "nought-in-ratio", name: kind }, path);
-  return Math.log(value);
+  if (scale === "ratio" && value <= 0)
+    throw new DomainError("trial-fault", { fault: "nought-in-ratio", name: kind }, path);
+  return value;
+}
+/** A value on the scale that the analysis adds on. @throws {DomainError} `trial-fault` */
+function onScale(value: number, trial: Trial, scale: Scale, path: string): number {
+  const checked = requireReading(value, trial.measure.kind, scale, path);
+  return scale === "ratio" ? Math.log(checked) : checked;
 }
 /** Plants, cores and photographs of a unit are averaged before anything else (Hurlbert 1984). Null where nothing was read. */
 function unitValue(value: Value, area: number | undefined, trial: Trial, scale: Scale, path: string): number | null {

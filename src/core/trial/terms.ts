@@ -17,6 +17,7 @@ export const MEASURES = {
   "disease": { better: "less", scale: "ordinal", isSigned: false },
 } as const satisfies Record<string, { better: Better; scale: Scale; isSigned: boolean }>;
 export type MeasureKind = keyof typeof MEASURES;
+export const READING_KINDS = Object.keys(MEASURES) as readonly MeasureKind[];
 export type Scale = "ratio" | "difference" | "ordinal";
 export type Better = "more" | "less";
 export const DESIGNS = ["pairs", "blocks", "baci", "crossover"] as const;

@@ -99,7 +99,7 @@ const INSERT_PLOT =
   "insert into application_plot (application_id, plot_id, mix_l, concentrate_l, clear_on) values (?, ?, ?, ?, ?)";
 const SELECT = `
   select application.id as application_id, part.plot_id, store.batch_id, store.label as store_label, application.use_id, application.parts_water,
-         part.mix_l, part.concentrate_l, application.mix_l as application_mix_l, application.labour_min, application.at, actor.name as actor_name,
+         part.mix_l, part.concentrate_l, application.mix_l as application_mix_l, application.labour_min, application.at, application.actor_id, actor.name as actor_name,
          batch.method_id, json_value(batch.recipe, '$.shortName') as batch_name, application.carries, part.clear_on, application.note,
          application.override_reason, application.weather, application.depth_cm,
          other_store.label as blended_with
@@ -221,6 +221,17 @@ export const listApplicationsOfPlot = async (db: Queryable, plotId: number): Pro
       [plotId],
     )
   ).map(toPlotApplication);
+/** What went on these plots since a moment, the earliest first. */
+export async function listApplicationsOn(
+  db: Queryable,
+  plotIds: readonly number[],
+  since: Date,
+): Promise<(PlotApplication & { readonly actorId: number })[]> {
+  if (plotIds.length === 0) return [];
+  const sql = `${SELECT} and part.plot_id in (${places(plotIds)}) and application.at >= ? order by application.at, application.id, part.plot_id`;
+  const rows = await select<PlotApplicationRow & { actor_id: number }>(db, sql, [...plotIds, since]);
+  return rows.map((row) => ({ ...toPlotApplication(row), actorId: row.actor_id }));
+}
 /** Where these batches went, newest first. */
 export async function listApplicationsOfBatches(
   db: Queryable,

@@ -7,6 +7,7 @@ export {
   listApplicationsOfBatches,
   listApplicationsOfPlot,
   listApplicationsOfBatch,
+  listApplicationsOn,
   listClearDays,
   listDosesSince,
   listPlotApplications,

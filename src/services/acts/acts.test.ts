@@ -10,6 +10,22 @@ const checkRequest = (name: ActName, value: unknown) => fieldErrors(validators[n
 const KEY = "6f1c2f8e-3a52-4c1f-9f0e-6f3f9a1b2c3d";
 const AT = "2031-03-20T10:00:00Z";
 
+const TRIAL_TERMS = {
+  question: "Does nettle help the chard?",
+  inputs: [{ name: "Nettle extract", methodId: "cultured-extract" }],
+  useId: "drench-growing",
+  kind: "weight",
+  scale: "ratio",
+  unit: "",
+  smallest: 0.2,
+  card: [],
+  isChange: false,
+  looks: "several",
+  decidingOn: "2031-06-20",
+  asked: 3,
+};
+const JOINING = { plotIds: [1, 2], strips: 3, gradientDeg: null, edgePlotIds: [] };
+
 /** One request of each kind that fits. */
 const FITTING: Record<ActName, Record<string, unknown>> = {
   setUpFarm: {
@@ -164,6 +180,21 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   },
   startPatchTest: { requestKey: KEY, storeId: 1, plotId: 1, useId: "foliar", ratio: "1:100" },
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
+  measurePlot: { requestKey: KEY, plotId: 1, kind: "height", unit: "cm", parts: [31, 28.5] },
+  beginTrial: { requestKey: KEY, terms: TRIAL_TERMS, ...JOINING },
+  setTrialTerms: { requestKey: KEY, trialId: 1, terms: TRIAL_TERMS },
+  drawTrialAgain: { requestKey: KEY, trialId: 1, roundNo: 1, reason: "One bed was dug up" },
+  addTrialPairs: { requestKey: KEY, trialId: 1, decidingOn: "2031-06-20", ...JOINING },
+  noteTrial: { requestKey: KEY, trialId: 1, note: { type: "left-out", blockId: "1.2", side: "with", reason: "slugs" } },
+  resumeTrial: { requestKey: KEY, trialId: 1 },
+  openPlacement: { requestKey: KEY, trialId: 1 },
+  lookAtTrial: { requestKey: KEY, trialId: 1 },
+  scoreTrial: {
+    requestKey: KEY,
+    trialId: 1,
+    readings: [{ code: "AB3", parts: [4], isAgain: false }],
+    guesses: [{ code: "AB3", guess: "with" }],
+  },
   seePlot: { requestKey: KEY, plotId: 1, signs: { "leaf-colour": "pale" }, note: "" },
   addPlot: { requestKey: KEY, name: "Bed", stage: "growing", widthM: 1.2, lengthM: 10 },
   setJob: {

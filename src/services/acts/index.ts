@@ -12,6 +12,7 @@ import { MIXING_ACTS } from "./mixing";
 import { SEASON_ACTS } from "./season";
 import { SHED_ACTS } from "./shed";
 import { EQUIPMENT_ACTS } from "./equipment";
+import { TRIALS_ACTS } from "./trials";
 import { UNDO_ACTS } from "./undo";
 import { WATER_ACTS } from "./water";
 import { YARD_ACTS } from "./yard";
@@ -30,6 +31,7 @@ export const ACTS = {
   gather: GATHER_ACTS,
   equipment: EQUIPMENT_ACTS,
   field: FIELD_ACTS,
+  trials: TRIALS_ACTS,
   devices: DEVICES_ACTS,
   farm: FARM_ACTS,
   undo: UNDO_ACTS,

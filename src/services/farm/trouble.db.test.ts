@@ -168,7 +168,7 @@ describe("trouble", () => {
 describe("the demo farm", () => {
   it.each(
     // Whoever starts it does so at any hour of any season: long nights, long days, and the hours between.
-    [3, 11, 18].flatMap((hour, index) => [
+    [3, 18].flatMap((hour, index) => [
       `2031-01-${12 + index}T${String(hour).padStart(2, "0")}:26:00Z`,
       `2031-09-${10 + index}T${String((hour + 2) % 24).padStart(2, "0")}:26:00Z`,
       `2032-06-${18 + index}T${String((hour + 3) % 24).padStart(2, "0")}:41:00Z`,

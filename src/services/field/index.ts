@@ -25,6 +25,7 @@ export {
 export { addPlot, addPlotWith, drawLand } from "./plots";
 export { setHarvestRule } from "./harvestRules";
 export { readPlot, type PlotPage } from "./readPlot";
+export { readPlots } from "./readPlots";
 export { readField, type FieldStore, type FieldView, type PatchTestView, type PlotView } from "./readField";
 export { redateApplication, takeBackApplication } from "./takeBack";
 export { storeUses, type StoreUses } from "./takers";

@@ -1,12 +1,9 @@
 import "server-only";
 import { DAY, REQUEST_KEY, ROW_ID, object, orNull } from "@/contracts/parts";
 import { GROWTH_STAGES, type SeenStage } from "@/core/land/planting";
-import type { Queryable } from "@/data/db";
-import { findFarm } from "@/data/farm";
 import { insertPlanting, insertPlantingState, insertStageSeen, listLand, lockPlanting, lockPlot } from "@/data/field";
-import { isoDay } from "@/formats/times";
 import { act, type Asked } from "../act";
-import type { Context } from "../context";
+import { dayOnFarm, writtenBy } from "../checks";
 import { refuse } from "../refusal";
 
 const MOST_PLOTS = 500;
@@ -49,9 +46,6 @@ function tellingOf(told: Told) {
   };
 }
 
-const by = (ctx: Context) => ({ actorId: ctx.actor.id, addedAt: ctx.now() });
-const todayOf = async (db: Queryable, ctx: Context): Promise<string> =>
-  isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
 
 /** The same crop on one plot or on many at once; on a day ahead it is meant to be, and the ground is bare till then. @throws {Refusal} */
 export const plantPlots = act(
@@ -64,7 +58,7 @@ export const plantPlots = act(
     for (const [index, plotId] of plotIds.entries()) {
       if (!standing.has(plotId)) throw refuse("not-found", { thing: "plot" }, `/plotIds/${index}`);
       await lockPlot(db, plotId);
-      plantingIds.push(await insertPlanting(db, plotId, { ...telling, endedOn: null, ...by(ctx) }));
+      plantingIds.push(await insertPlanting(db, plotId, { ...telling, endedOn: null, ...writtenBy(ctx) }));
     }
     return { plantingIds };
   },
@@ -86,7 +80,7 @@ export const changePlanting = act(
     const telling = tellingOf(told);
     if (endedOn !== null && telling.plantedOn !== null && endedOn < telling.plantedOn)
       throw refuse("ended-before-planting", {}, "/endedOn");
-    await insertPlantingState(db, plantingId, { ...telling, endedOn, ...by(ctx) });
+    await insertPlantingState(db, plantingId, { ...telling, endedOn, ...writtenBy(ctx) });
     return { plantingId };
   },
 );
@@ -102,11 +96,11 @@ const CLEAR = object(["requestKey", "plantingIds", "on"], {
 export const clearPlantings = act(
   { name: "clearPlantings", schema: CLEAR, may: "grower" },
   async (db, request, ctx): Promise<{ cleared: number }> => {
-    if (request.on !== null && request.on > (await todayOf(db, ctx))) throw refuse("day-ahead", {}, "/on");
+    if (request.on !== null && request.on > (await dayOnFarm(db, ctx.now()))) throw refuse("day-ahead", {}, "/on");
     for (const [index, id] of request.plantingIds.entries()) {
       const planting = await lockPlanting(db, id);
       if (!planting) throw refuse("not-found", { thing: "planting" }, `/plantingIds/${index}`);
-      await insertPlantingState(db, id, { ...planting, endedOn: request.on, ...by(ctx) });
+      await insertPlantingState(db, id, { ...planting, endedOn: request.on, ...writtenBy(ctx) });
     }
     return { cleared: request.plantingIds.length };
   },
@@ -123,7 +117,7 @@ const SEE_STAGE = object(["requestKey", "plantingIds", "stage"], {
 export const seeStage = act(
   { name: "seeStage", schema: SEE_STAGE, may: "helper" },
   async (db, request, ctx): Promise<{ seen: number; stageIds: number[] }> => {
-    const today = await todayOf(db, ctx);
+    const today = await dayOnFarm(db, ctx.now());
     const on = request.on ?? today;
     const stageIds: number[] = [];
     if (on > today) throw refuse("day-ahead", {}, "/on");

@@ -4,7 +4,6 @@ import { PLOT_KINDS } from "@/core/land/geojson";
 import { requireRing } from "@/core/land/edit";
 import { areaM2, boundsOf, rectangle, type Point, type Ring } from "@/core/land/ring";
 import type { Queryable } from "@/data/db";
-import { findFarm } from "@/data/farm";
 import {
   freePlotName,
   insertPlanting,
@@ -17,9 +16,8 @@ import {
   type Drawn,
   type PlotShape,
 } from "@/data/field";
-import { isoDay } from "@/formats/times";
 import { act, type Asked } from "../act";
-import { withFreeName } from "../checks";
+import { dayOnFarm, withFreeName, writtenBy } from "../checks";
 import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
 
@@ -74,7 +72,7 @@ export const drawLand = act(
   { name: "drawLand", schema: DRAW_LAND, may: "grower" },
   async (db, request, ctx): Promise<{ plotIds: readonly number[]; shapeIds: readonly number[] }> => {
     requireNames(request.plots);
-    const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
+    const by = writtenBy(ctx);
     const asked = request.plots.map((drawn, index) => {
       const ring = atField(`/plots/${index}/ring`, () => requireRing(toRing(drawn.ring)));
       const { kind, block = "", tags = [] } = drawn;
@@ -138,7 +136,7 @@ async function plant(
   request: Omit<Asked<typeof ADD_PLOT>, "requestKey">,
 ): Promise<void> {
   if (request.stage === "bare") return;
-  const by = { actorId: ctx.actor.id, addedAt: ctx.now() };
+  const by = writtenBy(ctx);
   const isPerennial = request.stage === "perennial";
   const plantingId = await insertPlanting(db, plotId, {
     crop: request.crop?.trim() ?? "",
@@ -153,7 +151,7 @@ async function plant(
     endedOn: null,
     ...by,
   });
-  const today = isoDay(ctx.now(), { timeZone: (await findFarm(db))?.timeZone ?? "UTC" });
+  const today = await dayOnFarm(db, ctx.now());
   if (request.stage !== "perennial")
     await insertStageSeen(db, plantingId, request.stage, today, by.actorId, by.addedAt);
 }

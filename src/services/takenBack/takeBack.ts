@@ -19,6 +19,7 @@ import {
   type TakenBackKind,
 } from "@/data/takenBack";
 import { lockWaterStart } from "@/data/water";
+import { findTrialEntryKind } from "@/data/trials";
 import { findLastShape, freePlotName, namePlot } from "@/data/field";
 import type { Role } from "@/core/people/roles";
 import { act, requireMay, type Asked } from "../act";
@@ -151,6 +152,13 @@ async function undoShape(db: Queryable, _ctx: Context, id: number): Promise<numb
   return id;
 }
 
+/** A note of a trial that was a slip; what somebody looked at can't be unseen. @throws {Refusal} */
+async function undoTrialEntry(db: Queryable, ctx: Context, id: number): Promise<number> {
+  const kind = await findTrialEntryKind(db, id);
+  if (kind === "look" || kind === "opened") throw refuse("trial-look-stays", {}, PATH);
+  return undoPlain("trial-entry")(db, ctx, id);
+}
+
 /** From which role on, where it is more than whoever may take back at all. */
 const LEAST: Readonly<Partial<Record<TakenBackKind, Role>>> = {
   "job": "grower",
@@ -183,6 +191,8 @@ const UNDO: Readonly<Record<TakenBackKind, Undo>> = {
   "harvest-rule": undoPlain("harvest-rule"),
   "learning-reset": undoPlain("learning-reset"),
   "patch-look": undoPlain("patch-look"),
+  "reading": undoPlain("reading"),
+  "trial-entry": undoTrialEntry,
   "store-check": undoCheck,
   "keeping": undoPlain("keeping"),
   "own-recipe": undoOwnRecipe,

@@ -109,7 +109,7 @@ describe("what is told anew", () => {
       mark: async () => {
         const { rowId } = await setMark(farm.context(), {
           requestKey: key(),
-          markId: (await listMarks(farm.scratch.db)).length > 0 ? markId : null,
+          markId: (await listMarks(farm.scratch.db)).some(({ id }) => id === markId) ? markId : null,
           kind: "pond",
           name: `Pond ${++nth}`,
           line: [[nth, 1]],
@@ -132,7 +132,8 @@ describe("what is told anew", () => {
         return of("job", rowId);
       },
       schedule: async () => {
-        const known = (await listProgrammes(farm.scratch.db)).length > 0;
+        // Put away, it is told anew as another; the next time the first may still be away.
+        const known = (await listProgrammes(farm.scratch.db)).some(({ id }) => id === programmeId);
         const { rowId } = await setProgramme(farm.context(), {
           requestKey: key(),
           programmeId: known ? programmeId : null,

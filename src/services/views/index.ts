@@ -13,6 +13,7 @@ import { PAPERS_VIEWS } from "./papers";
 import { SEASON_VIEWS } from "./season";
 import { SHED_VIEWS } from "./shed";
 import { EQUIPMENT_VIEWS } from "./equipment";
+import { TRIALS_VIEWS } from "./trials";
 import { YARD_VIEWS } from "./yard";
 
 /** All that can be read of the farm. The pages, the door for reading, its validators and its description follow from this list. */
@@ -27,6 +28,7 @@ export const VIEWS = {
   ...GATHER_VIEWS,
   ...EQUIPMENT_VIEWS,
   ...FIELD_VIEWS,
+  ...TRIALS_VIEWS,
   ...SEASON_VIEWS,
   ...DEVICES_VIEWS,
   ...LEDGER_VIEWS,

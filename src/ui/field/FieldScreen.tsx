@@ -206,6 +206,9 @@ export const FieldScreen = ({ view, start }: FieldScreenProps) => {
         <Link href="/field/jobs" className={buttonClass("plain")}>
           Jobs
         </Link>
+        <Link href="/field/trials" className={buttonClass("plain")}>
+          Trials
+        </Link>
         <Link href="/field/files" className={buttonClass("plain")}>
           Files
         </Link>

@@ -18,6 +18,7 @@ export const PAGES_FOUND: readonly {
   { href: "/field/land", name: "Draw the field", words: ["map", "beds", "plan"] },
   { href: "/field/programmes", name: "Schedules", words: ["programmes", "how often"] },
   { href: "/field/jobs", name: "Jobs in the field", words: ["steps"] },
+  { href: "/field/trials", name: "Trials", words: ["compare", "does it help", "strips", "experiment"] },
   { href: "/field/files", name: "Files of the field", words: ["csv", "inspector", "record"] },
   { href: "/trace", name: "Trace", words: ["where from", "which bed"] },
   { href: "/season", name: "Season", words: ["plan", "calendar", "when", "start", "weeks"] },

@@ -4,6 +4,7 @@ import { sayDay } from "@/formats/times";
 import { sayEntry, type EntryLike } from "./entry";
 import { ENDED_WORDS, STATE_WORDS, THING_NAMES } from "./things";
 import { inText } from "@/formats/grammar";
+import { READING_NAMES, TRIAL_NOTED } from "./trialWords";
 
 /** A line of the history as its words need it. */
 export interface HistoryTold {
@@ -66,6 +67,8 @@ const UNDONE: Readonly<Record<string, string>> = {
   "bin-entry": "an entry of a worm bin",
   "tool-event": "an entry of equipment",
   "look": "a check of a bed",
+  "reading": "a reading of a bed",
+  "trial-entry": "a note of a trial",
   "water": "water set aside",
   "plan-drop": "dropping a plan",
   "filling-drop": "cancelling a filling",
@@ -191,6 +194,10 @@ export const HISTORY_WORDS = {
     `${subject}: ${String(extra.crop ?? "") || "planting"} ${word === "cleared" ? "cleared" : "planted or changed"}`,
   "drew-bed": ({ subject, word }) => `${subject}: ${word === "away" ? "taken off the map" : "drawn"}`,
   "looked-at-bed": (line) => withNote(`${line.subject}: checked`, line),
+  "measured-bed": ({ subject, word, amount, unit }) =>
+    `${subject}: ${inText(READING_NAMES[word as keyof typeof READING_NAMES] ?? String(word))}${amount === null ? " read" : ` ${amount}${unit ? ` ${unit}` : ""}`}`,
+  "trial-begun": ({ subject, word }) => `Trial “${subject}”: ${word === "begun" ? "begun, lots drawn" : "changed"}`,
+  "trial-noted": ({ subject, word }) => `Trial “${subject}”: ${TRIAL_NOTED[word as keyof typeof TRIAL_NOTED] ?? word}`,
   "season-plan": () => "Took a plan of the season",
   "season-terms": ({ extra }) => `Season: ${Number(extra.hours)} hours a week, ${Number(extra.cans)} cans`,
   "schedule": ({ subject, word }) => `Schedule ${subject}: ${word === "away" ? "put away" : "saved"}`,

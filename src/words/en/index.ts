@@ -22,6 +22,7 @@ export * from "./roles";
 export * from "./ledger";
 export * from "./season";
 export * from "./trial";
+export * from "./trialWords";
 export * from "./strength";
 export * from "./sure";
 export * from "./things";

@@ -1,0 +1,4 @@
+"use client";
+import { actsOf } from "./act";
+
+export const useTrialsAct = actsOf("trials", () => import("@/contracts/generated/acts/trials.cjs"));
