@@ -33,7 +33,8 @@ import { saveRecipe } from "@/services/recipes";
 import { setSeasonTerms } from "@/services/season";
 import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
-import { tellShedChapter } from "./shedChapter";
+import { tellShedChapter, type Telling } from "./shedChapter";
+import { tellTrialsChapter } from "./trialsChapter";
 import { rectangle } from "@/core/land/ring";
 import {
   BEDS,
@@ -718,15 +719,14 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     (name) => plots.get(name)!,
     (name) => tools.get(name)!,
   );
-  await tellShedChapter(
-    {
-      keyOf,
-      context: (hoursAgo, person) => tell.context(hoursAgo, person),
-      moment: (hoursAgo) => tell.moment(hoursAgo),
-      day: (hoursAgo) => tell.day(hoursAgo),
-    },
-    (name) => vessel(name).id,
-  );
+  const telling: Telling = {
+    keyOf,
+    context: (hoursAgo, person) => tell.context(hoursAgo, person),
+    moment: (hoursAgo) => tell.moment(hoursAgo),
+    day: (hoursAgo) => tell.day(hoursAgo),
+  };
+  await tellShedChapter(telling, (name) => vessel(name).id);
+  await tellTrialsChapter(telling, (name) => plots.get(name)!);
   await seedProgrammes(tell);
   await seedJobs(tell, (name) => plots.get(name)!, extractStoreId);
   await seedRunningExtract(tell, vessel);

@@ -51,13 +51,21 @@ class WebServer {
     );
     const url = `http://127.0.0.1:${port}`;
     await answers(url, child);
-    return new WebServer(child, url);
+    const server = new WebServer(child, url);
+    server.databaseUrl = databaseUrl;
+    return server;
   }
-  async turnTo(databaseUrl: string): Promise<void> {
+  private databaseUrl = "";
+  /** @param now the moment at which its clock goes on; that of the test run where none is told */
+  async turnTo(databaseUrl: string, now?: string): Promise<void> {
     const turned = once(this.child, "message");
-    this.child.send({ databaseUrl });
+    this.databaseUrl = databaseUrl;
+    this.child.send({ databaseUrl, now });
     await turned;
   }
+  /** The same farm, so many days after the test run began. */
+  later = (days: number): Promise<void> =>
+    this.turnTo(this.databaseUrl, new Date(Date.parse(asked("RUCHKA_NOW")) + days * 86_400_000).toISOString());
   async stop(): Promise<void> {
     const ended = new Promise<void>((resolve) => this.child.once("exit", () => resolve()));
     this.child.kill("SIGTERM");
@@ -146,8 +154,11 @@ interface FarmOptions {
 }
 interface FarmFixtures {
   ownDatabase: OwnDatabase | null;
+  /** Sets the farm's clock so many days after the moment of the test run. */
+  later: (days: number) => Promise<void>;
 }
 interface WorkerFixtures {
+  webServer: { now: WebServer | null };
   /** The worker's web server, on the database that is asked for. */
   webServerOn: (databaseUrl: string) => Promise<WebServer>;
 }
@@ -161,17 +172,22 @@ export const test = base.extend<FarmOptions & FarmFixtures, WorkerFixtures>({
     await hand(own);
     own?.remove();
   },
+  // Playwright wants its first argument taken apart, also where nothing is asked for.
+  webServer: [async ({}, hand) => hand({ now: null }), { scope: "worker" }],
+  // Only a walk that has its farm has a clock to set.
+  later: async ({ baseURL, webServer }, hand) => {
+    if (!baseURL) throw new Error("A walk without an address.");
+    await hand((days) => webServer.now!.later(days));
+  },
   webServerOn: [
-    // Playwright wants its first argument taken apart, also where nothing is asked for.
-    async ({}, hand) => {
-      let server: WebServer | null = null;
+    async ({ webServer }, hand) => {
       const madeUp = await madeUpPlace();
       await hand(async (databaseUrl) => {
-        if (server) await server.turnTo(databaseUrl);
-        else server = await WebServer.start(databaseUrl, madeUp);
-        return server;
+        if (webServer.now) await webServer.now.turnTo(databaseUrl);
+        else webServer.now = await WebServer.start(databaseUrl, madeUp);
+        return webServer.now;
       });
-      await (server as WebServer | null)?.stop();
+      await webServer.now?.stop();
       removeMadeUp(madeUp);
     },
     { scope: "worker" },

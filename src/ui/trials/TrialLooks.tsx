@@ -68,7 +68,10 @@ const Verdict = ({
 }) => {
   const { terms } = view;
   const input = terms.inputs.find(({ arm }) => arm === answer.arm)!;
-  const reasons = answer.reasons.flatMap((reason) => sayTrialReason(reason) ?? []);
+  // The sentence of the verdict says by itself where there are too few.
+  const reasons = answer.reasons
+    .filter((reason) => reason !== "too-few-to-tell-at-all")
+    .flatMap((reason) => sayTrialReason(reason) ?? []);
   return (
     <article className="border-t-2 border-ink pt-2">
       <h3 className="text-xl">

@@ -1,5 +1,5 @@
 "use client";
-import { centreOf, type Point, type Ring } from "@/core/land/ring";
+import { centreOf, sidesOf, type Point, type Ring } from "@/core/land/ring";
 import { groupBy } from "@/core/groupBy";
 import { frameOf, pathOf, type PlanFrame } from "../field/plan/planFrame";
 import { ArmPatterns, armFill } from "./armLook";
@@ -16,18 +16,27 @@ export interface PlanUnit {
   readonly isRead?: boolean;
 }
 
-/** A line through the middles of a block's strips, a little bowed, so that it is seen which belong together. */
-function bandOf(points: readonly Point[]): string {
+/** Room above the strips for the bows, px. */
+const HEAD_PX = 26;
+
+/** A bow from strip to strip of a block, so high that it stands out over them: it is seen which are compared. */
+function bowOf(points: readonly Point[], heightPx: number): string {
   const [first, ...rest] = points;
   return `M${first!.join(" ")}${rest
     .map(([x, y], nth) => {
       const [fromX, fromY] = points[nth]!;
-      const [midX, midY] = [(fromX + x) / 2, (fromY + y) / 2];
-      const [dx, dy] = [x - fromX, y - fromY];
-      return `Q${midX - dy * 0.18} ${midY + dx * 0.18} ${x} ${y}`;
+      const lengthPx = Math.hypot(x - fromX, y - fromY) || 1;
+      // Upward for strips side by side, to the left for strips one above the other.
+      const turn = x >= fromX ? 1 : -1;
+      const [outX, outY] = [(turn * (y - fromY)) / lengthPx, (-turn * (x - fromX)) / lengthPx];
+      const [midX, midY] = [(fromX + x) / 2 + outX * heightPx, (fromY + y) / 2 + outY * heightPx];
+      return `Q${midX} ${midY} ${x} ${y}`;
     })
     .join("")}`;
 }
+/** Half of how far a strip reaches across the way to its neighbour, px: a bow higher than twice that is seen above it. */
+const halfPx = ({ ring }: { readonly ring: Ring }, { pxPerM }: PlanFrame): number =>
+  (Math.max(sidesOf(ring).widthM, sidesOf(ring).lengthM) * pxPerM) / 2;
 
 const Label = ({ unit, frame }: { readonly unit: PlanUnit & { readonly ring: Ring }; readonly frame: PlanFrame }) => {
   const [x, y] = frame.toPx(centreOf(unit.ring));
@@ -47,7 +56,7 @@ const Label = ({ unit, frame }: { readonly unit: PlanUnit & { readonly ring: Rin
         {unit.label}
       </text>
       {unit.isRead ? (
-        <path d={`M${x + 20} ${y - 1}l4 5 8 -10`} fill="none" stroke="var(--leaf)" strokeWidth="3" />
+        <path d={`M${x - 5} ${y + 14}l3 4 7 -8`} fill="none" stroke="var(--leaf)" strokeWidth="2.6" />
       ) : null}
     </g>
   );
@@ -62,12 +71,13 @@ export const TrialPlan = ({ units, label }: { readonly units: readonly PlanUnit[
   const frame = frameOf(
     drawn.map(({ ring }) => ring),
     [],
+    HEAD_PX,
   );
   const blocks = [...groupBy(drawn, ({ block }) => block).values()].filter((block) => block.length > 1);
   return (
     <svg
       viewBox={`0 0 ${frame.widthPx} ${frame.heightPx}`}
-      className="block max-h-[60vh] w-full border border-line bg-limewash"
+      className="block max-h-[60vh] w-full max-w-6xl border border-line bg-limewash"
       role="img"
       aria-label={`${label}: ${drawn.map(({ said }) => said).join("; ")}`}
     >
@@ -85,10 +95,13 @@ export const TrialPlan = ({ units, label }: { readonly units: readonly PlanUnit[
       {blocks.map((block) => (
         <path
           key={block[0]!.block}
-          d={bandOf(block.map(({ ring }) => frame.toPx(centreOf(ring))))}
+          d={bowOf(
+            block.map(({ ring }) => frame.toPx(centreOf(ring))),
+            Math.min(90, 2 * halfPx(block[0]!, frame) + 18),
+          )}
           fill="none"
           stroke="var(--rust)"
-          strokeWidth="3"
+          strokeWidth="2.6"
           strokeLinecap="round"
         />
       ))}

@@ -83,6 +83,8 @@ const Next = ({
   const open = useTrialsAct("openPlacement", "toast");
   const due = view.blocks.filter(({ isRead, leftOut }) => !isRead && leftOut === null).length;
   const isDay = view.today >= view.terms.decidingOn;
+  // What was all compared is done with, until more strips join.
+  const isOpen = view.blocks.some(({ isLooked, leftOut }) => !isLooked && leftOut === null);
   return (
     <div className="mt-4 flex flex-wrap gap-2">
       {view.knows ? null : (
@@ -100,7 +102,7 @@ const Next = ({
           Look at it
         </Button>
       ) : null}
-      {isGrower && view.knows ? <Button onClick={() => onSheet("applied")}>Put on by hand</Button> : null}
+      {isGrower && view.knows && isOpen ? <Button onClick={() => onSheet("applied")}>Put on by hand</Button> : null}
     </div>
   );
 };
@@ -215,14 +217,16 @@ export const TrialScreen = ({ view }: { readonly view: TrialView }) => {
       ) : (
         <Next view={view} onSheet={setSheet} isGrower={isGrower} />
       )}
-      <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[1.2fr_1fr]">
-        <section aria-label="Strips">
-          {view.rounds.map((round) => (
-            <RoundPlan key={round.roundNo} round={round} view={view} />
-          ))}
-        </section>
-        <section aria-label="What was seen" className="grid content-start gap-5">
+      <section aria-label="Strips">
+        {view.rounds.map((round) => (
+          <RoundPlan key={round.roundNo} round={round} view={view} />
+        ))}
+      </section>
+      <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <section aria-label="What was seen">
           <TrialLooks view={view} />
+        </section>
+        <section aria-label="On the way" className="grid content-start gap-5">
           <ArmCurve view={view} />
           <div>
             <PutOn view={view} />

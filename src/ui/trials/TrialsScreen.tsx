@@ -17,7 +17,7 @@ function sayStanding(
   if (isStopped) return verdict ? `${verdict}. Stopped.` : "Stopped.";
   if (isUnlooked) return `${verdict ? `${verdict}. ` : ""}Read, not looked at.`;
   if (verdict) return verdict;
-  const put = counted(applications, { zero: "Not put on yet", one: "put on once", other: "put on # times" });
+  const put = counted(applications, { zero: "Not put on yet", one: "Put on once", other: "Put on # times" });
   if (today >= terms.decidingOn) return `To be read: ${readPairs} of ${pairs} pairs are.`;
   return `${put}; judged on ${sayDay(terms.decidingOn)}.`;
 }
