@@ -46,7 +46,6 @@ function tellingOf(told: Told) {
   };
 }
 
-
 /** The same crop on one plot or on many at once; on a day ahead it is meant to be, and the ground is bare till then. @throws {Refusal} */
 export const plantPlots = act(
   { name: "plantPlots", schema: PLANT, may: "grower" },

@@ -24,6 +24,7 @@ import { looksDue, type LookDue } from "@/core/apply/looks";
 import { leadTime } from "@/core/choose/leadTime";
 import type { Farm } from "@/data/farm";
 import { isoDay } from "@/formats/times";
+import { listReadingsOfPlot, type Reading } from "@/data/trials";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { meanAirByDay } from "../weather";
@@ -53,6 +54,8 @@ export interface PlotPage {
   readonly due: readonly Due[];
   /** How it looked, the latest first. */
   readonly looks: readonly LookView[];
+  /** What was measured of it outside of trials, the latest first. */
+  readonly readings: readonly Reading[];
   /** The look that it waits for; null where nothing waits. */
   readonly lookDue: LookDue | null;
   /** How full it is with what adds up over twelve months, the fullest first; nothing where it lies nowhere on the plan. */
@@ -90,7 +93,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const db = ctx.pool;
   const now = ctx.now();
   const today = isoDay(now, farm);
-  const [plots, plantings, doses, marks, airC, programmes, looks, brought, laid] = await Promise.all([
+  const [plots, plantings, doses, marks, airC, programmes, looks, brought, laid, readings] = await Promise.all([
     listPlots(db, today, false, [id]),
     listPlantings(db, [id]),
     listApplicationsOfPlot(db, id),
@@ -100,6 +103,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
     listLooks(db, id),
     listBrought(db, broughtSince(today), [id]),
     listLaidOn(db, id),
+    listReadingsOfPlot(db, id),
   ]);
   const plot = plots.find((one) => one.id === id);
   if (!plot) return null;
@@ -108,6 +112,7 @@ export async function readPlot(ctx: Context, farm: Farm, id: number): Promise<Pl
   const lastByMethod = lastOf(doses, now);
   return {
     looks: looks.map(({ at, ...look }) => ({ ...look, atMs: at.getTime() })),
+    readings,
     lookDue:
       looksDue(
         doses.map(({ applicationId, at }) => ({ applicationId, atMs: at.getTime() })),

@@ -16,6 +16,7 @@ import { Link } from "../kit/Link";
 import { FilledBy } from "./Filled";
 import { Hatches, stageFill } from "./plan/hatches";
 import { PlotLooks } from "./PlotLooks";
+import { PlotReadings } from "./PlotReadings";
 import { Wants } from "./Wants";
 import { Soakings } from "./Soakings";
 import { STAGE_WORDS } from "./StageSheet";
@@ -230,6 +231,7 @@ export const PlotScreen = ({ page }: { readonly page: PlotPage }) => {
             )}
           </ol>
           <PlotLooks page={page} />
+          <PlotReadings page={page} />
         </section>
         <div className="grid content-start gap-6">
           {onPlan ? (

@@ -65,6 +65,7 @@ const pageOf = (change: Partial<PlotPage> = {}): PlotPage => ({
   due: [],
   looks: [],
   lookDue: null,
+  readings: [],
   doses: [dose()],
   soakers: [{ methodId: "leaf-mould-brew", name: "Leaf-mould brew", brewD: 3.4 }],
   ...change,

@@ -4,8 +4,8 @@ import { formatNumber } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { TrialView } from "@/services/trials";
 import { READING_NAMES } from "@/words/said";
+import { RowsTable } from "../kit/RowsTable";
 import { armName } from "./armLook";
-import { RowsTable } from "./RowsTable";
 
 const TICK = { fill: "var(--soft)", fontFamily: "var(--font-reading)" };
 const LOOK: Readonly<Record<string, { readonly stroke: string; readonly dash: string }>> = {
@@ -69,6 +69,7 @@ export const ArmCurve = ({ view }: { readonly view: TrialView }) => {
         </ResponsiveContainer>
       </div>
       <RowsTable
+        name="trial-by-day"
         heads={["Day", ...arms.map((arm) => armName(arm, terms))]}
         rows={curve.map(({ on, means }) => [
           sayDay(on),

@@ -1,8 +1,8 @@
 import type { ArmAnswer, Trial } from "@/core/trial";
 import type { TrialTerms } from "@/core/trial/farm";
 import { formatNumber } from "@/formats/numbers";
+import { RowsTable } from "../kit/RowsTable";
 import { armName } from "./armLook";
-import { RowsTable } from "./RowsTable";
 
 const [WIDTH, HEIGHT, LEFT, RIGHT, TOP, FOOT] = [420, 250, 96, 324, 14, 26];
 
@@ -109,6 +109,7 @@ export const PairLines = ({
         </g>
       </svg>
       <RowsTable
+        name="trial-pairs"
         heads={["Pair", "without", "with"]}
         rows={lines.map((line) => [line.id, formatNumber(line.without), formatNumber(line.with)])}
       />

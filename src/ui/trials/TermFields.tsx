@@ -1,5 +1,5 @@
 "use client";
-import { MEASURES } from "@/core/trial";
+import { MEASURES } from "@/core/trial/terms";
 import type { FieldErrors } from "@/contracts/fieldErrors";
 import type { UnitSystem } from "@/formats/amounts";
 import { cardOf, READING_HOW, READING_NAMES } from "@/words/said";

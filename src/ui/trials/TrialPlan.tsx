@@ -75,37 +75,40 @@ export const TrialPlan = ({ units, label }: { readonly units: readonly PlanUnit[
   );
   const blocks = [...groupBy(drawn, ({ block }) => block).values()].filter((block) => block.length > 1);
   return (
-    <svg
-      viewBox={`0 0 ${frame.widthPx} ${frame.heightPx}`}
-      className="block max-h-[60vh] w-full max-w-6xl border border-line bg-limewash"
-      role="img"
-      aria-label={`${label}: ${drawn.map(({ said }) => said).join("; ")}`}
-    >
-      <ArmPatterns />
-      {drawn.map((unit) => (
-        <path
-          key={unit.unit}
-          d={pathOf(unit.ring, frame)}
-          fill={armFill(unit.arm)}
-          stroke="var(--ink)"
-          strokeWidth="1.6"
-          strokeDasharray={unit.block === "" ? "4 4" : undefined}
-        />
-      ))}
-      {blocks.map((block) => (
-        <path
-          key={block[0]!.block}
-          d={bowOf(
-            block.map(({ ring }) => frame.toPx(centreOf(ring))),
-            Math.min(90, 2 * halfPx(block[0]!, frame) + 18),
-          )}
-          fill="none"
-          stroke="var(--rust)"
-          strokeWidth="2.6"
-          strokeLinecap="round"
-        />
-      ))}
-      {drawn.map((unit) => (unit.label ? <Label key={unit.unit} unit={unit} frame={frame} /> : null))}
-    </svg>
+    // On a phone it is wider than the screen, so that the codes can be read.
+    <div className="relative overflow-x-auto" role="region" aria-label={label} tabIndex={0}>
+      <svg
+        viewBox={`0 0 ${frame.widthPx} ${frame.heightPx}`}
+        className="block max-h-[60vh] w-full min-w-[640px] max-w-6xl border border-line bg-limewash"
+        role="img"
+        aria-label={`${label}: ${drawn.map(({ said }) => said).join("; ")}`}
+      >
+        <ArmPatterns />
+        {drawn.map((unit) => (
+          <path
+            key={unit.unit}
+            d={pathOf(unit.ring, frame)}
+            fill={armFill(unit.arm)}
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+            strokeDasharray={unit.block === "" ? "4 4" : undefined}
+          />
+        ))}
+        {blocks.map((block) => (
+          <path
+            key={block[0]!.block}
+            d={bowOf(
+              block.map(({ ring }) => frame.toPx(centreOf(ring))),
+              Math.min(90, 2 * halfPx(block[0]!, frame) + 18),
+            )}
+            fill="none"
+            stroke="var(--rust)"
+            strokeWidth="2.6"
+            strokeLinecap="round"
+          />
+        ))}
+        {drawn.map((unit) => (unit.label ? <Label key={unit.unit} unit={unit} frame={frame} /> : null))}
+      </svg>
+    </div>
   );
 };

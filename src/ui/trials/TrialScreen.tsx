@@ -235,7 +235,9 @@ export const TrialScreen = ({ view }: { readonly view: TrialView }) => {
           {isGrower && !view.stopped ? (
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => setSheet("pairs")}>Add strips</Button>
-              <Button onClick={() => setSheet("left-out")}>Leave a pair out</Button>
+              {view.blocks.some(({ isLooked, leftOut }) => !isLooked && leftOut === null) ? (
+                <Button onClick={() => setSheet("left-out")}>Leave a pair out</Button>
+              ) : null}
               <Button onClick={() => setSheet("terms")}>Change what it asks</Button>
               {view.rounds.some(({ isFrozen }) => !isFrozen) ? (
                 <Button onClick={() => setSheet("redraw")}>Draw lots again</Button>

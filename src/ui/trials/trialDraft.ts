@@ -1,4 +1,4 @@
-import { READING_KINDS, MEASURES, type MeasureKind, type Scale } from "@/core/trial";
+import { MEASURES, READING_KINDS, type MeasureKind, type Scale } from "@/core/trial/terms";
 import { addDays } from "@/core/calendar";
 import { readOptional } from "@/formats/numbers";
 import type { UnitSystem } from "@/formats/amounts";
