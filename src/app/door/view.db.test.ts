@@ -77,6 +77,7 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   equipment: () => ({}),
   field: () => ({}),
   plot: () => ({ id: plotId }),
+  report: () => ({ from: "2030-04-01", to: "2031-03-31" }),
   trials: () => ({}),
   trial: () => ({ id: trialId }),
   trialScoring: () => ({ id: trialId }),

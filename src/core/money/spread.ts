@@ -18,12 +18,20 @@ export interface SpreadWaste {
   readonly batchId: number;
   readonly litres: number;
   readonly cause: string;
+  /** Day on which it was lost; nothing where nobody asks. */
+  readonly on?: string;
 }
 /** Where every minor unit is that went into batches and onto beds. */
 export interface Spread {
   /** Application → plot → cost, concentrate and labour together. */
   readonly plots: ReadonlyMap<number, ReadonlyMap<number, number>>;
-  readonly losses: readonly { readonly batchId: number; readonly cause: string; readonly costMinor: number }[];
+  readonly losses: readonly {
+    readonly batchId: number;
+    readonly cause: string;
+    readonly costMinor: number;
+    /** Of what was poured away, where its day was told; null for a batch that failed. */
+    readonly on: string | null;
+  }[];
   readonly batchesMinor: number;
   readonly labourMinor: number;
   readonly onPlotsMinor: number;
@@ -72,10 +80,13 @@ export function spreadCosts(
     labourMinor += use.labourMinor;
   }
   const losses = [
-    ...waste.map(({ batchId, litres, cause }) => ({ batchId, cause, costMinor: slice(batchId, litres) })),
+    ...waste.map(({ batchId, litres, cause, on }) => ({
+      ...{ batchId, cause, on: on ?? null },
+      costMinor: slice(batchId, litres),
+    })),
     ...batches
       .filter(({ outcome }) => outcome === "discarded")
-      .map(({ id, costMinor }) => ({ batchId: id, cause: "failed", costMinor })),
+      .map(({ id, costMinor }) => ({ batchId: id, cause: "failed", on: null, costMinor })),
   ].filter(({ costMinor }) => costMinor > 0);
   const sum = (list: readonly { readonly costMinor: number }[]): number =>
     list.reduce((total, { costMinor }) => total + costMinor, 0);

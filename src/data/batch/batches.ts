@@ -197,6 +197,18 @@ export async function listBatchesById(db: Queryable, ids: readonly number[]): Pr
   return rows.map(toBatch);
 }
 
+/** Batches that began from one moment to another, and those of which something was put on between them; the earliest first. */
+export async function listBatchesOfSpan(db: Queryable, from: Date, to: Date): Promise<Batch[]> {
+  const rows = await select<BatchRow>(
+    db,
+    `${SELECT} where ${WAS_MADE} and (batch.started_at between ? and ? or batch.id in (
+       select store.batch_id from application join store on store.id = application.store_id where application.at between ? and ?))
+     order by batch.started_at, batch.id`,
+    [from, to, from, to],
+  );
+  return rows.map(toBatch);
+}
+
 /** Methods that came off well here at least once. */
 export const listMethodsMade = async (db: Queryable): Promise<string[]> =>
   (await select<{ method_id: string }>(db, SELECT_METHODS_MADE)).map(({ method_id }) => method_id);

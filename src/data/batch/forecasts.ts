@@ -1,5 +1,5 @@
 import "server-only";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 
 /** A forecast as it was kept, to be held against what came of it. */
 export interface KeptForecast {
@@ -110,6 +110,13 @@ export const listLatestForecasts = async (db: Queryable): Promise<KeptForecast[]
   (await select<ForecastRow>(db, SELECT_LATEST_OF_RUNNING)).map(toKept);
 export const listForecastsOfMethod = async (db: Queryable, methodId: string): Promise<KeptForecast[]> =>
   (await select<ForecastRow>(db, SELECT_OF_METHOD, [methodId])).map(toKept);
+
+/** All that was kept of these batches, in the order in which it was made. */
+export async function listForecastsOf(db: Queryable, batchIds: readonly number[]): Promise<KeptForecast[]> {
+  if (batchIds.length === 0) return [];
+  const sql = `select ${OF_FORECAST} from batch_forecast forecast where forecast.batch_id in (${places(batchIds)}) order by forecast.batch_id, forecast.made_at, forecast.id`;
+  return (await select<ForecastRow>(db, sql, [...batchIds])).map(toKept);
+}
 
 export const insertLearningReset = (
   db: Queryable,

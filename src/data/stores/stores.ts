@@ -1,7 +1,7 @@
 import "server-only";
 import { bookDocument, type RecipeDocument } from "@/core/recipe/document";
 import { strengthLeft, unrinsedShare } from "@/core/recipe/level";
-import { insert, select, type Queryable } from "../db";
+import { insert, places, select, type Queryable } from "../db";
 import { TOPPED_UP_L } from "../batch";
 
 export type StoreContainer = "breathable" | "sealed" | "vented";
@@ -186,14 +186,17 @@ export const insertStoreExpiry = (
 /** What was poured away out of stores, by batch, with what was said of it; what was taken back is not. */
 export async function listStoreWaste(
   db: Queryable,
-): Promise<{ readonly batchId: number; readonly litres: number; readonly cause: string }[]> {
-  const rows = await select<{ batch_id: number; litres: string; note: string }>(
+  batchIds: readonly number[] | null = null,
+): Promise<{ readonly batchId: number; readonly litres: number; readonly cause: string; readonly at: Date }[]> {
+  if (batchIds?.length === 0) return [];
+  const rows = await select<{ batch_id: number; litres: string; note: string; at: Date }>(
     db,
-    `select store.batch_id, -move.change_by_l as litres, move.note
+    `select store.batch_id, -move.change_by_l as litres, move.note, move.at
      from store_movement move join store on store.id = move.store_id
      left join taken_back slip on slip.kind = 'container-move' and slip.row_id = move.id
      where move.kind in ('wasted', 'composted', 'bare-ground') and move.change_by_l < 0 and slip.row_id is null
-     order by move.at, move.id`,
+     ${batchIds ? `and store.batch_id in (${places(batchIds)})` : ""} order by move.at, move.id`,
+    [...(batchIds ?? [])],
   );
-  return rows.map(({ batch_id, litres, note }) => ({ batchId: batch_id, litres: Number(litres), cause: note }));
+  return rows.map(({ batch_id, litres, note, at }) => ({ batchId: batch_id, litres: Number(litres), cause: note, at }));
 }

@@ -180,6 +180,8 @@ const FITTING: Record<ActName, Record<string, unknown>> = {
   },
   startPatchTest: { requestKey: KEY, storeId: 1, plotId: 1, useId: "foliar", ratio: "1:100" },
   seePatchTest: { requestKey: KEY, patchTestId: 1, result: "clear", note: "" },
+  setInstead: { requestKey: KEY, methodId: "aerated-tea", name: "Shop tea", price: 14, coversM2: 50, wouldBuy: false },
+  setBudget: { requestKey: KEY, year: 2031, bought: 300, hours: 40, loss: null },
   measurePlot: { requestKey: KEY, plotId: 1, kind: "height", unit: "cm", parts: [31, 28.5] },
   beginTrial: { requestKey: KEY, terms: TRIAL_TERMS, ...JOINING },
   setTrialTerms: { requestKey: KEY, trialId: 1, terms: TRIAL_TERMS },

@@ -9,6 +9,7 @@ import { FILES_ACTS } from "./files";
 import { FILL_ACTS } from "./fill";
 import { GATHER_ACTS } from "./gather";
 import { MIXING_ACTS } from "./mixing";
+import { REPORT_ACTS } from "./report";
 import { SEASON_ACTS } from "./season";
 import { SHED_ACTS } from "./shed";
 import { EQUIPMENT_ACTS } from "./equipment";
@@ -32,6 +33,7 @@ export const ACTS = {
   equipment: EQUIPMENT_ACTS,
   field: FIELD_ACTS,
   trials: TRIALS_ACTS,
+  report: REPORT_ACTS,
   devices: DEVICES_ACTS,
   farm: FARM_ACTS,
   undo: UNDO_ACTS,

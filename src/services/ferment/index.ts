@@ -8,7 +8,7 @@ export { hourOf, logItemsOf } from "./logItems";
 export { peakStartsOf, type PeakStartView } from "./peakStarts";
 export { readPriors } from "./priors";
 export { readProgress, type Progress } from "./readProgress";
-export { readRecord, type MethodRecord, type SaidThen } from "./record";
+export { readRecord, readRecordOf, type MethodRecord, type SaidThen } from "./record";
 export { resetLearning } from "./resetLearning";
 export { sayPlace } from "./sayPlace";
 export { readSituation } from "./situation";

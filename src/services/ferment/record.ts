@@ -3,7 +3,16 @@ import { findMethod } from "@/core/book";
 import { outcomeOf, scoreOf, type Score } from "@/core/judge/outcome";
 import { isUsable } from "@/core/judge/verdictState";
 import { recipeFrom } from "@/core/recipe/document";
-import { type Batch, listBatchesById, listStandingOf, listForecastsOfMethod, type KeptForecast } from "@/data/batch";
+import { groupBy } from "@/core/groupBy";
+import {
+  type Batch,
+  listBatchesById,
+  listStandingOf,
+  listForecastsOf,
+  listForecastsOfMethod,
+  type KeptForecast,
+} from "@/data/batch";
+import type { Queryable } from "@/data/db";
 import type { Farm } from "@/data/farm";
 import type { Context } from "../context";
 import { hourOf, logItemsOf } from "./logItems";
@@ -98,6 +107,40 @@ function lineOf(batch: Batch, log: Parameters<typeof logItemsOf>[1], kept: reado
   };
 }
 
+/** Finished batches that tell, with what was said of them; the newest first. */
+function linesOf(
+  batches: readonly Batch[],
+  entries: Awaited<ReturnType<typeof listStandingOf>>,
+  kept: readonly KeptForecast[],
+): RecordLine[] {
+  const [entriesOf, keptOf] = [groupBy(entries, ({ batchId }) => batchId), groupBy(kept, ({ batchId }) => batchId)];
+  return batches
+    .flatMap((batch) => lineOf(batch, entriesOf.get(batch.id) ?? [], keptOf.get(batch.id) ?? []) ?? [])
+    .toSorted((a, b) => b.startedMs - a.startedMs);
+}
+
+/** How right it was in all: hits among what was judged, and how far off at the start. */
+function standingOf(lines: readonly RecordLine[]): Pick<MethodRecord, "hits" | "judged" | "offD" | "ruleOffD"> {
+  const scores = lines.flatMap(({ atStart, halfWay }) =>
+    [atStart, halfWay].flatMap((said) => (said ? [said.score] : [])),
+  );
+  const judged = scores.filter(({ verdict }) => verdict !== "open");
+  const bounded = lines.filter(({ readyD, atStart }) => readyD.notBefore !== null && atStart?.score.offH != null);
+  return {
+    hits: judged.filter(({ verdict }) => verdict === "hit").length,
+    judged: judged.length,
+    offD: medianOf(bounded.map(({ atStart }) => Math.abs(atStart!.score.offH!) / D_H)),
+    ruleOffD: medianOf(bounded.map(({ readyD, ruleD }) => Math.abs(ruleD - (readyD.notBefore! + readyD.by) / 2))),
+  };
+}
+
+/** How right Ruchka was with these batches, whatever their method. */
+export async function readRecordOf(db: Queryable, batches: readonly Batch[]): Promise<ReturnType<typeof standingOf>> {
+  const ids = batches.map(({ id }) => id);
+  const [kept, entries] = await Promise.all([listForecastsOf(db, ids), listStandingOf(db, ids)]);
+  return standingOf(linesOf(batches, entries, kept));
+}
+
 /** How the forecasts of a method's finished batches came out, and what those batches taught. */
 export async function readRecord(ctx: Context, farm: Farm, methodId: string): Promise<MethodRecord> {
   const db = ctx.pool;
@@ -108,31 +151,14 @@ export async function readRecord(ctx: Context, farm: Farm, methodId: string): Pr
     listStandingOf(db, ids),
     readPriors(db, farm),
   ]);
-  const lines = batches
-    .flatMap(
-      (batch) =>
-        lineOf(
-          batch,
-          entries.filter(({ batchId }) => batchId === batch.id),
-          kept.filter(({ batchId }) => batchId === batch.id),
-        ) ?? [],
-    )
-    .toSorted((a, b) => b.startedMs - a.startedMs);
-  const scores = lines.flatMap(({ atStart, halfWay }) =>
-    [atStart, halfWay].flatMap((said) => (said ? [said.score] : [])),
-  );
-  const judged = scores.filter(({ verdict }) => verdict !== "open");
-  const bounded = lines.filter(({ readyD, atStart }) => readyD.notBefore !== null && atStart?.score.offH != null);
+  const lines = linesOf(batches, entries, kept);
   const models = findMethod(methodId).schools.flatMap(({ readiness }) =>
     readiness.type === "ripens" ? [readiness.model.id] : [],
   );
   const learned = priors.learned.find(({ model }) => models.includes(model.id)) ?? null;
   return {
     lines,
-    hits: judged.filter(({ verdict }) => verdict === "hit").length,
-    judged: judged.length,
-    offD: medianOf(bounded.map(({ atStart }) => Math.abs(atStart!.score.offH!) / D_H)),
-    ruleOffD: medianOf(bounded.map(({ readyD, ruleD }) => Math.abs(ruleD - (readyD.notBefore! + readyD.by) / 2))),
+    ...standingOf(lines),
     learned: learned && {
       modelId: learned.model.id,
       pace: Math.exp(learned.mean),

@@ -5,7 +5,9 @@ export { lookAtTrial, noteTrial, openPlacement, resumeTrial } from "./note";
 export { measurePlot, scoreTrial } from "./read";
 export { readTrialStart, type TrialStartView } from "./readStart";
 export {
+  lastVerdicts,
   readTrial,
+  stoppedOf,
   type TrialBlockView,
   type TrialLookView,
   type TrialRoundView,

@@ -1,7 +1,7 @@
 import "server-only";
 import { isOnPlan } from "@/core/apply/elsewhere";
 import type { Ring } from "@/core/land/ring";
-import type { Confounder, TrialAnswer, Trial } from "@/core/trial";
+import { CONFOUNDERS, type Confounder, type Trial, type TrialAnswer, type Verdict } from "@/core/trial";
 import {
   armsByDay,
   DECIDING_SLACK_D,
@@ -242,4 +242,16 @@ export async function readTrial(ctx: Context, farm: Farm, id: number): Promise<T
     curve: armsByDay(records).filter(({ on }) => on <= shownTo),
     readings: records.readings.length,
   };
+}
+
+/** What was said at the last look, input by input; nothing before any. */
+export function lastVerdicts(
+  trial: TrialRow,
+): readonly { readonly input: string; readonly verdict: Verdict; readonly confounders: readonly Confounder[] }[] {
+  const last = looksOf(trial).at(-1);
+  const { inputs } = trial.terms.at(-1)!.document;
+  return (last?.answer.arms ?? []).map(({ arm, verdict, reasons }) => ({
+    ...{ input: inputs.find((one) => one.arm === arm)?.name ?? "", verdict },
+    confounders: reasons.filter((reason): reason is Confounder => Object.hasOwn(CONFOUNDERS, reason)),
+  }));
 }

@@ -10,6 +10,7 @@ import { GATHER_VIEWS } from "./gather";
 import { LEDGER_VIEWS } from "./ledger";
 import { MIXING_VIEWS } from "./mixing";
 import { PAPERS_VIEWS } from "./papers";
+import { REPORT_VIEWS } from "./report";
 import { SEASON_VIEWS } from "./season";
 import { SHED_VIEWS } from "./shed";
 import { EQUIPMENT_VIEWS } from "./equipment";
@@ -32,6 +33,7 @@ export const VIEWS = {
   ...SEASON_VIEWS,
   ...DEVICES_VIEWS,
   ...LEDGER_VIEWS,
+  ...REPORT_VIEWS,
   ...PAPERS_VIEWS,
 } as const;
 export type ViewName = keyof typeof VIEWS;

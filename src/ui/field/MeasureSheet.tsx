@@ -13,6 +13,60 @@ import { NumberField, SelectField, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { told } from "../kit/told";
 
+interface ValueProps {
+  readonly kind: MeasureKind;
+  readonly unit: string;
+  readonly parts: readonly number[];
+  readonly onParts: (parts: readonly number[]) => void;
+  readonly typed: string;
+  readonly onTyped: (typed: string) => void;
+  readonly error: string | undefined;
+}
+
+/** What was typed, with what was taken already. */
+const partsOf = (kind: MeasureKind, parts: readonly number[], typed: string): readonly number[] => {
+  const value = parseNumber(typed);
+  if (value === null || MEASURES[kind].scale === "ordinal") return parts;
+  return [...parts, kind === "disease-share" ? value / 100 : value];
+};
+
+/** A step of the card, or a figure a plant. */
+const ValueFields = ({ kind, unit, parts, onParts, typed, onTyped, error }: ValueProps) =>
+  MEASURES[kind].scale === "ordinal" ? (
+    <Choices
+      label={READING_NAMES[kind]}
+      stacked
+      value={String(parts[0] ?? "")}
+      options={cardOf({ kind, card: [] }).map((word, nth) => ({ value: String(nth + 1), label: `${nth + 1} ${word}` }))}
+      onChange={(step) => onParts([Number(step)])}
+    />
+  ) : (
+    <>
+      <NumberField
+        label={READING_NAMES[kind]}
+        unit={unit || undefined}
+        value={typed}
+        error={error}
+        onChange={({ target }) => onTyped(target.value)}
+      />
+      {parts.length > 0 ? (
+        <p className="reading">
+          {counted(parts.length, { one: "One so far", other: "# so far" })}:{" "}
+          {parts.map((one) => formatNumber(kind === "disease-share" ? 100 * one : one)).join(", ")}
+        </p>
+      ) : null}
+      <Button
+        disabled={parseNumber(typed) === null}
+        onClick={() => {
+          onParts(partsOf(kind, parts, typed));
+          onTyped("");
+        }}
+      >
+        And another plant
+      </Button>
+    </>
+  );
+
 /** What is measured, counted or scored of a bed: several plants of it are one reading, their mean. */
 export const MeasureSheet = ({ page, onClose }: { readonly page: PlotPage; readonly onClose: () => void }) => {
   const act = useTrialsAct("measurePlot");
@@ -23,13 +77,9 @@ export const MeasureSheet = ({ page, onClose }: { readonly page: PlotPage; reado
   const [parts, setParts] = useState<readonly number[]>([]);
   const [typed, setTyped] = useState("");
   const [note, setNote] = useState("");
-  const isScore = MEASURES[kind].scale === "ordinal";
-  const isPercent = kind === "disease-share";
   const unit = kind === "number" ? ownUnit : unitOfReading(kind, page.farm.units);
-  const value = parseNumber(typed);
-  const all = value === null || isScore ? parts : [...parts, isPercent ? value / 100 : value];
   const submit = async () => {
-    const answer = await act.run({ plotId: page.plot.id, kind, unit, parts: [...all], note });
+    const answer = await act.run({ plotId: page.plot.id, kind, unit, parts: [...partsOf(kind, parts, typed)], note });
     if (!answer) return;
     told(`${page.plot.name}: written down.`, undo({ kind: "reading", id: answer.readingId }));
     onClose();
@@ -66,43 +116,15 @@ export const MeasureSheet = ({ page, onClose }: { readonly page: PlotPage; reado
           onChange={({ target }) => setOwnUnit(target.value)}
         />
       ) : null}
-      {isScore ? (
-        <Choices
-          label={READING_NAMES[kind]}
-          stacked
-          value={String(parts[0] ?? "")}
-          options={cardOf({ kind, card: [] }).map((word, nth) => ({
-            value: String(nth + 1),
-            label: `${nth + 1} ${word}`,
-          }))}
-          onChange={(step) => setParts([Number(step)])}
-        />
-      ) : (
-        <>
-          <NumberField
-            label={READING_NAMES[kind]}
-            unit={unit || undefined}
-            value={typed}
-            error={act.fields["/parts"]}
-            onChange={({ target }) => setTyped(target.value)}
-          />
-          {parts.length > 0 ? (
-            <p className="reading">
-              {counted(parts.length, { one: "One so far", other: "# so far" })}:{" "}
-              {parts.map((one) => formatNumber(isPercent ? 100 * one : one)).join(", ")}
-            </p>
-          ) : null}
-          <Button
-            disabled={value === null}
-            onClick={() => {
-              setParts(all);
-              setTyped("");
-            }}
-          >
-            And another plant
-          </Button>
-        </>
-      )}
+      <ValueFields
+        kind={kind}
+        unit={unit}
+        parts={parts}
+        onParts={setParts}
+        typed={typed}
+        onTyped={setTyped}
+        error={act.fields["/parts"]}
+      />
       <TextField label="A note" value={note} maxLength={200} onChange={({ target }) => setNote(target.value)} />
     </FormSheet>
   );

@@ -23,6 +23,7 @@ export const PAGES_FOUND: readonly {
   { href: "/trace", name: "Trace", words: ["where from", "which bed"] },
   { href: "/season", name: "Season", words: ["plan", "calendar", "when", "start", "weeks"] },
   { href: "/ledger", name: "Costs", words: ["money", "ledger", "price"] },
+  { href: "/ledger/season", name: "Season’s report", words: ["year", "budget", "compare", "shop"] },
   { href: "/paper/round", name: "Print today’s jobs", words: ["paper", "print"] },
   { href: "/paper/applications", name: "Print application record", words: ["paper", "print", "inspector"] },
   { href: "/paper/labels", name: "Print labels", words: ["paper", "print", "drum label"] },

@@ -1,5 +1,6 @@
 "use client";
 import { clsx } from "clsx";
+import { buttonClass } from "../kit/Button";
 import { HowSure } from "../kit/HowSure";
 import { Link } from "../kit/Link";
 import { findUse } from "@/core/book/uses";
@@ -119,6 +120,9 @@ export const LedgerScreen = ({ view }: { readonly view: LedgerView }) => {
           Cost of each batch
         </h1>
         <p className="text-soft">Ingredients, work time and power. Layer height = share of cost.</p>
+        <Link href="/ledger/season" className={clsx(buttonClass("plain"), "mt-2")}>
+          Season’s report
+        </Link>
         <div className="mt-3 max-w-2xl">
           <HowSure
             lines={sureCosts({

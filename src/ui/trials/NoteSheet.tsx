@@ -10,7 +10,7 @@ import { SelectField, TextArea, TextField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { told } from "../kit/told";
 import { armName } from "./armLook";
-import { unitName, type NoteWanted } from "./TrialScreen";
+import { unitName, type NoteWanted } from "./unitName";
 
 const TITLES: Readonly<Record<NoteWanted, { readonly title: string; readonly act: string }>> = {
   "applied": { title: "Put on by hand", act: "Write it down" },

@@ -14,6 +14,7 @@ import { Link } from "../kit/Link";
 import { Refusal } from "../kit/Refusal";
 import { told } from "../kit/told";
 import { useDraft } from "../kit/useDraft";
+import { unitName } from "./unitName";
 
 /** A scoring as far as it has come, kept on this device. */
 interface Scoring {
@@ -89,10 +90,7 @@ const Turn = ({
         <span className="reading mr-3 inline-block border-2 border-ink bg-chalk px-4 py-2 text-4xl font-semibold">
           {turn.code}
         </span>
-        <span className="text-[1.05rem]">
-          {unit.plotName}
-          {unit.strip === null ? "" : `, strip ${unit.strip}`}
-        </span>
+        <span className="text-[1.05rem]">{unitName(unit)}</span>
       </p>
       <p className="text-soft">{READING_HOW[view.kind]}</p>
       {isScore ? (

@@ -4,7 +4,7 @@ import { mayAs } from "@/core/people/roles";
 import { CLAIMS } from "@/core/book/claims";
 import { counted, inText } from "@/formats/grammar";
 import { sayDay } from "@/formats/times";
-import type { TrialRoundView, TrialUnitView, TrialView } from "@/services/trials";
+import type { TrialRoundView, TrialView } from "@/services/trials";
 import { READING_NAMES } from "@/words/said";
 import { useDoor } from "../acts/act";
 import { useTrialsAct } from "../acts/trials";
@@ -19,17 +19,14 @@ import { ArmKey, armName } from "./armLook";
 import { LookSheet } from "./LookSheet";
 import { TrialLooks } from "./TrialLooks";
 import { TrialPlan } from "./TrialPlan";
+import { unitName, type NoteWanted } from "./unitName";
 
 const ArmCurve = part("When did they part?", () => import("./ArmCurve").then((module) => module.ArmCurve));
 const NoteSheet = panel(() => import("./NoteSheet").then((module) => module.NoteSheet));
 const TermsSheet = panel(() => import("./TermsSheet").then((module) => module.TermsSheet));
 const AddPairsSheet = panel(() => import("./AddPairsSheet").then((module) => module.AddPairsSheet));
 
-export type NoteWanted = "applied" | "left-out" | "stopped" | "redraw";
 type SheetName = NoteWanted | "look" | "terms" | "pairs";
-
-export const unitName = ({ plotName, strip }: Pick<TrialUnitView, "plotName" | "strip">): string =>
-  strip === null ? plotName : `${plotName}, strip ${strip}`;
 
 const RoundPlan = ({ round, view }: { readonly round: TrialRoundView; readonly view: TrialView }) => (
   <section aria-label={`Strips from ${sayDay(round.drawnOn)}`} className="mt-4">

@@ -71,6 +71,8 @@ export const MAY_WORDS: Readonly<Record<string, string>> = {
   startPatchTest: "Start a patch test",
   seePatchTest: "Look at a patch test",
   seePlot: "Check a bed",
+  setInstead: "Say what would be bought instead",
+  setBudget: "Set the season’s budget",
   measurePlot: "Measure a bed",
   scoreTrial: "Score the strips of a trial",
   beginTrial: "Begin a trial",

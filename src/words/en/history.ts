@@ -200,6 +200,9 @@ export const HISTORY_WORDS = {
   "trial-noted": ({ subject, word }) => `Trial “${subject}”: ${TRIAL_NOTED[word as keyof typeof TRIAL_NOTED] ?? word}`,
   "season-plan": () => "Took a plan of the season",
   "season-terms": ({ extra }) => `Season: ${Number(extra.hours)} hours a week, ${Number(extra.cans)} cans`,
+  "season-budget": ({ subject }) => `Budget of ${subject} set`,
+  "bought-instead": ({ subject, word }) =>
+    `${subject}: ${word === "away" ? "no more compared with" : "to be compared with what is made"}`,
   "schedule": ({ subject, word }) => `Schedule ${subject}: ${word === "away" ? "put away" : "saved"}`,
   "job": ({ subject, word }) => `Job ${subject}: ${word === "away" ? "put away" : "saved"}`,
   "added": ({ subject, word }) => `${subject}: added (${THING_NAMES[word as keyof typeof THING_NAMES]?.one ?? word})`,

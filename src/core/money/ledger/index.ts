@@ -225,3 +225,4 @@ export function ledgerOf(asked: LedgerInput): Ledger {
     })),
   };
 }
+export { insteadOf } from "./instead";

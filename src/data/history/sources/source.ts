@@ -37,6 +37,8 @@ export const HISTORY_CODES = [
   "schedule",
   "season-plan",
   "season-terms",
+  "season-budget",
+  "bought-instead",
   "job",
   "recipe",
   "added",
