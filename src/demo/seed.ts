@@ -34,7 +34,7 @@ import { setSeasonTerms } from "@/services/season";
 import { addWaterSource, readWater, startWater } from "@/services/water";
 import { FLOAT, PEN, postsOf, STATION, tokenOf } from "./devices";
 import { tellShedChapter, type Telling } from "./shedChapter";
-import { tellTrialsChapter } from "./trialsChapter";
+import { tellRecordsChapter } from "./recordsChapter";
 import { rectangle } from "@/core/land/ring";
 import {
   BEDS,
@@ -639,6 +639,36 @@ async function seedStuckExtract(tell: Teller, vessel: VesselByName): Promise<voi
   await tell.log("e3 vent", stuck, 1.2 * DAY_H, { kind: "act", act: "vented" }, 2);
 }
 
+/** An extract under a cloth that the rain got into: smelt at, thrown out, and what it cost is lost. */
+async function seedFailedExtract(tell: Teller, vessel: VesselByName): Promise<void> {
+  const pail = vessel("Pail one");
+  const begunAgoH = 40 * DAY_H;
+  const extract = await tell.fill("fill failed extract", begunAgoH, {
+    ...pail,
+    vesselId: pail.id,
+    methodId: "cultured-extract",
+    schoolId: "equal-parts",
+    statedC: 19,
+    labourMin: 25,
+    person: 1,
+  });
+  const log = (act: string, afterD: number, entry: object) =>
+    tell.log(`failed ${act}`, extract, begunAgoH - afterD * DAY_H, entry, 1);
+  await log("temp", 4, { kind: "temperature", celsius: 19 });
+  await log("smell", 9, { kind: "smell", word: "putrid" });
+  const endAgoH = begunAgoH - 9.2 * DAY_H;
+  await closeBatch(tell.context(endAgoH, 1), {
+    requestKey: keyOf("close failed extract"),
+    batchId: extract,
+    kind: "discarded",
+    at: tell.moment(endAgoH),
+    yieldL: 0,
+    residue: "compost",
+    labourMin: 10,
+  });
+  await cleanVessel(tell.context(endAgoH - 2, 1), { requestKey: keyOf("clean pail"), vesselId: pail.id });
+}
+
 /** A juice in its crock. */
 async function seedRunningJuice(tell: Teller, vessel: VesselByName): Promise<void> {
   const crock = vessel("Crock");
@@ -726,12 +756,13 @@ export async function seedDemo(pool: Database, now: Date): Promise<boolean> {
     day: (hoursAgo) => tell.day(hoursAgo),
   };
   await tellShedChapter(telling, (name) => vessel(name).id);
-  await tellTrialsChapter(telling, (name) => plots.get(name)!);
+  await tellRecordsChapter(telling, (name) => plots.get(name)!);
   await seedProgrammes(tell);
   await seedJobs(tell, (name) => plots.get(name)!, extractStoreId);
   await seedRunningExtract(tell, vessel);
   await seedRunningTea(tell, vessel);
   await seedStuckExtract(tell, vessel);
+  await seedFailedExtract(tell, vessel);
   await seedRunningJuice(tell, vessel);
   return true;
 }

@@ -213,7 +213,7 @@ describe("the demo farm", () => {
     await sweepKeys({ pool: scratch.pool, now: () => later });
     expect(await seedDemo(scratch.pool, later)).toBe(false);
     const ledger = await readLedger(ctx, farm);
-    expect(ledger.batches).toHaveLength(8);
+    expect(ledger.batches).toHaveLength(9);
     expect(ledger.batches.filter(({ outcome }) => outcome === "strained")).toHaveLength(4);
     expect(ledger.plots).toHaveLength(20);
     await scratch.drop();

@@ -19,6 +19,8 @@ const InsteadSheet = panel(() => import("./InsteadSheet").then((module) => modul
 const BudgetSheet = panel(() => import("./BudgetSheet").then((module) => module.BudgetSheet));
 
 const YEAR_D = 365;
+/** Below so many of them nothing is said of how right forecasts are. */
+const FEW_FORECASTS = 5;
 
 /** The days that it is of, and the ways out: paper and table. */
 const SpanFields = ({ view: { span, today } }: { readonly view: ReportView }) => {
@@ -72,13 +74,10 @@ export function sayInShort({ report, farm }: ReportView): string {
 /** How right the forecasts were: said of what the logs could tell. */
 export function sayForecasts({ forecasts: { hits, judged, offD, ruleOffD } }: ReportView): string {
   if (judged === 0) return "No batch of this time tells whether its forecast was right: log what you see on the way.";
-  const off =
-    offD === null
-      ? ""
-      : ` At the start the likeliest day was ${formatNumber(offD, 2)} days off, in the middle of them all`;
-  const rule =
-    offD === null || ruleOffD === null ? (off ? "." : "") : `; days by the book were ${formatNumber(ruleOffD, 2)} off.`;
-  return `Ready within the span that was said: ${hits} of ${judged} times. Eight in ten is right.${off}${rule}`;
+  const said = `Ready within the span that was said: ${hits} of ${judged} times.`;
+  if (judged < FEW_FORECASTS || offD === null) return `${said} So few tell nothing yet.`;
+  const rule = ruleOffD === null ? "" : `; days by the book were ${formatNumber(ruleOffD, 2)} off`;
+  return `${said} Eight in ten is right. At the start the likeliest day was ${formatNumber(offD, 2)} days off, in the middle of them all${rule}.`;
 }
 
 const InsteadPart = ({ view, onSay }: { readonly view: ReportView; readonly onSay: () => void }) => {

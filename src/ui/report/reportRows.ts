@@ -7,12 +7,16 @@ import type { BarRow } from "./Bars";
 
 const hours = (value: number): string => `${formatNumber(value, 3)} h`;
 
+/** Whether anything was written down of the time before. */
+const isThereBefore = ({ hours: then, money }: ReportView["before"]): boolean =>
+  then.making + then.applying > 0 || Object.values(money).some((minor) => minor > 0);
+
 /** Money by kind, this season beside the one before. */
 export function moneyRows({ report: { money }, before, farm }: ReportView): BarRow[] {
   const say = (minor: number): string => sayMoney(minor, farm.currency);
   const row = (key: keyof typeof money, label: string, isLost = false): BarRow => ({
-    ...{ key, label, isLost, value: money[key], before: before.money[key] },
-    ...{ said: say(money[key]), saidBefore: say(before.money[key]) },
+    ...{ key, label, isLost, value: money[key], said: say(money[key]), saidBefore: say(before.money[key]) },
+    ...(isThereBefore(before) ? { before: before.money[key] } : {}),
   });
   return [
     row("ingredientsMinor", "ingredients"),
@@ -24,8 +28,8 @@ export function moneyRows({ report: { money }, before, farm }: ReportView): BarR
 }
 export function hourRows({ report, before }: ReportView): BarRow[] {
   const row = (key: "making" | "applying", label: string): BarRow => ({
-    ...{ key, label, value: report.hours[key], before: before.hours[key] },
-    ...{ said: hours(report.hours[key]), saidBefore: hours(before.hours[key]) },
+    ...{ key, label, value: report.hours[key], said: hours(report.hours[key]), saidBefore: hours(before.hours[key]) },
+    ...(isThereBefore(before) ? { before: before.hours[key] } : {}),
   });
   return [row("making", "making"), row("applying", "putting on, carrying")];
 }

@@ -2,7 +2,8 @@ import { chanceFrom } from "@/core/chance";
 import { CONTROL, type MeasureKind } from "@/core/trial";
 import type { TrialTerms } from "@/core/trial/farm";
 import { findTrial } from "@/data/trials";
-import { beginTrial, lookAtTrial, noteTrial, openPlacement, scoreTrial } from "@/services/trials";
+import { setBudget, setInstead } from "@/services/report";
+import { beginTrial, lookAtTrial, measurePlot, noteTrial, openPlacement, scoreTrial } from "@/services/trials";
 import type { Telling } from "./shedChapter";
 
 const DAY_H = 24;
@@ -88,8 +89,30 @@ async function read(
 const look = (tell: Telling, act: string, trialId: number, agoD: number) =>
   lookAtTrial(tell.context(agoD * DAY_H, PUTS_ON), { requestKey: tell.keyOf(`trial ${act} look`), trialId });
 
-/** Three trials: one that tells, one that runs, one that never could. */
-export async function tellTrialsChapter(tell: Telling, plot: (name: string) => number): Promise<void> {
+/** What is measured of a bed on the way, what the shop has in place of a brew, and what the season may cost. */
+async function tellFigures(tell: Telling, plot: (name: string) => number): Promise<void> {
+  for (const [agoD, parts] of [
+    [30, [6.1, 5.8]],
+    [16, [6.9, 7.2, 6.8]],
+    [2, [8.1, 7.7]],
+  ] as const)
+    await measurePlot(tell.context(agoD * DAY_H, READS), {
+      requestKey: tell.keyOf(`brix ${agoD}`),
+      ...{ plotId: plot("Bed 1"), kind: "brix", unit: "°Bx", parts: [...parts], at: tell.moment(agoD * DAY_H) },
+    });
+  await setInstead(tell.context(20 * DAY_H, PUTS_ON), {
+    requestKey: tell.keyOf("instead of extract"),
+    ...{ methodId: "cultured-extract", name: "Bottled plant feed", price: 16, coversM2: 120, wouldBuy: true },
+  });
+  await setBudget(tell.context(20 * DAY_H, PUTS_ON), {
+    requestKey: tell.keyOf("budget"),
+    ...{ year: Number(tell.day(0).slice(0, 4)), bought: 400, hours: 60, loss: 25 },
+  });
+}
+
+/** Three trials: one that tells, one that runs, one that never could; and figures of the season. */
+export async function tellRecordsChapter(tell: Telling, plot: (name: string) => number): Promise<void> {
+  await tellFigures(tell, plot);
   const weighed = { kind: "weight" as MeasureKind, scale: "ratio", unit: "g", smallest: 0.15 } as const;
   const potatoes = await begin(tell, {
     ...{ act: "potatoes", begunAgoD: 120, decidesAgoD: 40, strips: 8, asked: 4 },
