@@ -36,7 +36,7 @@ const PICTURES = [
   { name: "method", at: "/book/aerated-tea", sees: "Making it" },
   { name: "people", at: "/farm/access", sees: "What each role may do" },
   { name: "shed", at: "/shed", sees: "Ready to use" },
-  { name: "shopping", at: "/shed/shopping", sees: "To buy" },
+  { name: "trial", at: "/field/trials/1", sees: "What may be said" },
   { name: "farm", at: "/farm", sees: "Time zone" },
   { name: "first-drum-phone", at: "/", size: PHONE, on: empty, sees: "Your first drum" },
   { name: "sign-in-phone", at: "/", size: PHONE, isOutside: true, sees: "Sign in to work here" },

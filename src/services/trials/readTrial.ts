@@ -202,7 +202,7 @@ function blocksOf({ trial, records, standing }: Pick<Read, "trial" | "records" |
   }));
 }
 
-/** A trial with all its rows, as the core reads them. */
+/** A trial with all its rows, as the core reads them. It is analysed where somebody looks, and not at each opening of its page. */
 export async function readRecords(ctx: Context, farm: Farm, trial: TrialRow) {
   const today = isoDay(ctx.now(), farm);
   const [putOn, readings, plots] = await Promise.all([
@@ -211,7 +211,7 @@ export async function readRecords(ctx: Context, farm: Farm, trial: TrialRow) {
     readPlots(ctx.pool, today),
   ]);
   const records = recordsOf(trial, readings, putOn, farm, today);
-  return { today, putOn, readings, plots, records, standing: standingOf(records) };
+  return { today, putOn, readings, plots, records, standing: standingOf(records, null, false) };
 }
 
 /** A trial as it stands; null where there is none. What its strips get is told to who knows it, or once it was compared. */
@@ -235,7 +235,7 @@ export async function readTrial(ctx: Context, farm: Farm, id: number): Promise<T
     knows: rounds.every(({ isShown }) => isShown),
     putOn: putOnDays(read),
     ...{ applications: standing.applications, judged: standing.judged, confounders: standing.confounders },
-    mayLook: standing.answer !== null && !isDone && (last === undefined || standing.judged > lookedBlocks(trial).size),
+    mayLook: standing.judged > 0 && !isDone && (last === undefined || standing.judged > lookedBlocks(trial).size),
     notedByHand: trial.entries.flatMap(({ id: entryId, kind, document }) =>
       kind === "confounder" ? [{ entryId, code: (document as { code: Confounder }).code }] : [],
     ),

@@ -129,7 +129,8 @@ function sayRange({ low, high }: Pick<ArmAnswer, "low" | "high">, terms: TrialTe
   if (terms.scale === "ordinal") return `better in ${formatNumber(100 * low, 2)} to ${sayBare(high, terms)}`;
   if (!isOneWay) return `between ${sayTrialDifference(low, terms)} and ${sayTrialDifference(high, terms)}`;
   const [least, most] = low >= 0 ? [low, high] : [high, low];
-  return `${sayBare(least, terms).replace(/ %$/, "")} to ${sayTrialDifference(most, terms)}`;
+  const figure = terms.scale === "ratio" ? 100 * least : least;
+  return `${formatNumber(Math.abs(figure), 2)} to ${sayTrialDifference(most, terms)}`;
 }
 const sayMore = ({ more }: ArmAnswer): string =>
   more === null
