@@ -6,6 +6,7 @@ import {
   READING_HOW,
   READING_NAMES,
   sayChance,
+  saySeasons,
   sayTrialDifference,
   sayTrialReason,
   sayTrialVerdict,
@@ -86,6 +87,16 @@ describe("what may be said of a trial", () => {
     for (const code of Object.keys(CONFOUNDERS) as Confounder[])
       expect(sayTrialReason(code)).toBe(CONFOUNDER_WORDS[code]);
     expect(sayChance(0.14, 6)).toBe("6 pairs: 86 in 100 such trials end with “can’t tell”.");
+  });
+  it("says of seasons together what they carry, and of too few that they carry nothing on", () => {
+    const base = { k: 2, estimate: 4, low: 1, high: 7, tau: 0.5, parts: [] };
+    expect(saySeasons({ ...base, predictLow: null, predictHigh: null }, TERMS)).toBe(
+      "2 seasons together: 1 to 7 cm more. So few seasons say nothing of the next.",
+    );
+    expect(saySeasons({ ...base, k: 3, predictLow: -1, predictHigh: 9 }, TERMS)).toBe(
+      "3 seasons together: 1 to 7 cm more. The next one likely between 1 cm less and 9 cm more.",
+    );
+    expect(saySeasons({ ...base, low: null, high: null, predictLow: null, predictHigh: null }, TERMS)).toBe("");
   });
   it("says how many more would tell, or that no farm could", () => {
     const open = {

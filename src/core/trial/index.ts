@@ -12,6 +12,7 @@ export {
   type Confounder,
   type MeasureKind,
   type Scale,
+  type SeasonsTogether,
   type Trial,
   type TrialAnswer,
   type TrialPair,

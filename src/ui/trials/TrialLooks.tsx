@@ -5,7 +5,15 @@ import { sayDay } from "@/formats/times";
 import { formatNumber } from "@/formats/numbers";
 import type { ArmAnswer } from "@/core/trial";
 import type { TrialLookView, TrialView } from "@/services/trials";
-import { sayTrialDifference, sayTrialReason, sayTrialVerdict, VERDICT_NAMES } from "@/words/said";
+import { CONFOUNDERS, type Confounder } from "@/core/trial/terms";
+import {
+  sayConfounderEffect,
+  saySeasons,
+  sayTrialDifference,
+  sayTrialReason,
+  sayTrialVerdict,
+  VERDICT_NAMES,
+} from "@/words/said";
 import { armName } from "./armLook";
 import { PairLines } from "./PairLines";
 
@@ -71,7 +79,10 @@ const Verdict = ({
   // The sentence of the verdict says by itself where there are too few.
   const reasons = answer.reasons
     .filter((reason) => reason !== "too-few-to-tell-at-all")
-    .flatMap((reason) => sayTrialReason(reason) ?? []);
+    .map((reason) => {
+      const effect = CONFOUNDERS[reason as Confounder]?.[answer.seen === "no-large" ? "none" : "claim"];
+      return [sayTrialReason(reason) ?? "", ...(effect ? [sayConfounderEffect(effect)] : [])].join(" ");
+    });
   return (
     <article className="border-t-2 border-ink pt-2">
       <h3 className="text-xl">
@@ -90,6 +101,18 @@ const Verdict = ({
         </ul>
       ) : null}
       <Span answer={answer} view={view} />
+      {answer.seasons && answer.seasons.k > 1 ? (
+        <div className="mt-1">
+          <p>{saySeasons(answer.seasons, terms)}</p>
+          <ul className="text-[0.92rem] text-soft" aria-label="Season by season">
+            {answer.seasons.parts.map(({ season, pairs, estimate }) => (
+              <li key={season}>
+                {season}: {counted(pairs, { one: "one pair", other: "# pairs" })}, {sayTrialDifference(estimate, terms)}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
       <div className="mt-3">
         <PairLines asked={look.asked} answer={answer} terms={terms} />
       </div>

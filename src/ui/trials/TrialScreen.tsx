@@ -94,6 +94,11 @@ const Next = ({
           Read the strips
         </Link>
       ) : null}
+      {view.judged === 0 ? (
+        <Link href={`/paper/stakes?trial=${view.id}`} className={buttonClass("plain")}>
+          Stake labels
+        </Link>
+      ) : null}
       {isGrower && view.mayLook ? (
         <Button variant="strong" onClick={() => onSheet("look")}>
           Look at it

@@ -1,4 +1,4 @@
-import type { ArmAnswer, Confounder, MeasureKind, TrialReason, Verdict } from "@/core/trial";
+import type { ArmAnswer, Confounder, MeasureKind, SeasonsTogether, TrialReason, Verdict } from "@/core/trial";
 import type { TrialTerms } from "@/core/trial/farm";
 import { counted, inText } from "@/formats/grammar";
 import { formatNumber } from "@/formats/numbers";
@@ -102,6 +102,18 @@ const REASONS: Partial<Readonly<Record<TrialReason, string>>> = {
 };
 export const sayTrialReason = (reason: TrialReason): string | null =>
   REASONS[reason] ?? CONFOUNDER_WORDS[reason as Confounder] ?? null;
+
+/** What something that may mislead does to what may be said: takes it back, or is only noted beside it. */
+export const sayConfounderEffect = (does: "blur" | "note"): string =>
+  does === "blur" ? "Because of it nothing is said for or against." : "It is noted beside the verdict.";
+
+/** Several seasons of one trial, and what they carry beyond themselves. */
+export function saySeasons({ k, low, high, predictLow, predictHigh }: SeasonsTogether, terms: TrialTerms): string {
+  if (low === null || high === null) return "";
+  const together = `${counted(k, { one: "One season", other: "# seasons" })} together: ${sayRange({ low, high }, terms)}.`;
+  if (predictLow === null || predictHigh === null) return `${together} So few seasons say nothing of the next.`;
+  return `${together} The next one likely ${sayRange({ low: predictLow, high: predictHigh }, terms)}.`;
+}
 
 export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {
   "likely-helped": "Likely helped",
