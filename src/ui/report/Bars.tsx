@@ -33,7 +33,7 @@ export const Bars = ({
       <ul className="mt-2 grid gap-1.5">
         {rows.map(({ key, label, value, before, said, isLost }) => (
           <li key={key} className="grid grid-cols-[8.5rem_1fr_auto] items-center gap-3 sm:grid-cols-[11rem_1fr_auto]">
-            <span className="min-w-0 truncate">{label}</span>
+            <span className="min-w-0 leading-tight">{label}</span>
             <svg viewBox="0 0 200 18" preserveAspectRatio="none" className="h-5 w-full" aria-hidden>
               <defs>
                 <pattern
