@@ -72,6 +72,18 @@ export const insertBudget = (db: Queryable, row: Budget & Written & { readonly y
     [row.year, row.boughtMinor, row.hours, row.lossMinor, row.actorId, row.addedAt],
   );
 
+/** What a unit of each ingredient cost when it was bought last, minor units; of what was never bought nothing. */
+export async function listLastPrices(db: Queryable): Promise<ReadonlyMap<string, number>> {
+  const rows = await select<{ ingredient_id: string; unit_minor: string }>(
+    db,
+    `select lot.ingredient_id, lot.cost_minor / lot.received as unit_minor from lot
+     join (select max(bought.id) as id from lot bought left join taken_back slip on slip.kind = 'lot' and slip.row_id = bought.id
+           where bought.origin = 'bought' and bought.own_ingredient_id is null and bought.received > 0 and slip.row_id is null
+           group by bought.ingredient_id) newest on newest.id = lot.id`,
+  );
+  return new Map(rows.map((row) => [row.ingredient_id, Number(row.unit_minor)]));
+}
+
 /** What lots cost that came in from one day to another, both in it; slips are left out. */
 export async function sumBought(db: Queryable, from: string, to: string): Promise<number> {
   const [row] = await select<{ minor: string | null }>(

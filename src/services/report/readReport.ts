@@ -11,11 +11,19 @@ import {
   type ReportUse,
   type SeasonReport,
 } from "@/core/report/seasonReport";
+import { costDrivers, type CostDriver, type DrawnCost } from "@/core/report/drivers";
 import type { Confounder, Verdict } from "@/core/trial";
 import { listBatchesOfSpan, type Batch } from "@/data/batch";
 import type { Farm } from "@/data/farm";
 import { listApplicationsOfBatches, listPlantings, listPlots, type PlotApplication } from "@/data/field";
-import { findBudget, listBoughtInstead, sumBought, type BoughtInstead, type Budget } from "@/data/report";
+import {
+  findBudget,
+  listBoughtInstead,
+  listLastPrices,
+  sumBought,
+  type BoughtInstead,
+  type Budget,
+} from "@/data/report";
 import { listDrawsOfBatches } from "@/data/shed";
 import { listStoreWaste } from "@/data/stores";
 import { listTrialIds, listTrialRows } from "@/data/trials";
@@ -70,6 +78,8 @@ export interface ReportView {
   readonly before: Pick<SeasonReport, "money" | "hours">;
   readonly plotNames: Readonly<Record<string, string>>;
   readonly boughtMinor: number;
+  /** What makes each input dear, and what would stand in for it. */
+  readonly drivers: readonly CostDriver[];
   readonly instead: readonly InsteadLine[];
   readonly kept: readonly BoughtInstead[];
   readonly budget: Budget | null;
@@ -167,7 +177,15 @@ async function readSpan(ctx: Context, farm: Farm, span: ReportSpan) {
     uses: usesOf(made, farm, cropOn, areaOf),
     waste: waste.map(({ at, ...one }) => ({ ...one, on: isoDay(at, farm) })),
   });
-  return { report, batches, made, plots };
+  const methodOf = new Map(
+    batches.map(({ id, methodId, startedAt }) => [id, { methodId, on: isoDay(startedAt, farm) }]),
+  );
+  const drawn = draws.flatMap(({ batchId, ingredientId, amount, unitCostMinor }): DrawnCost[] => {
+    const { methodId, on } = methodOf.get(batchId)!;
+    if (on < span.from || on > span.to) return [];
+    return [{ methodId, ingredientId, amount, costMinor: Math.round(amount * unitCostMinor) }];
+  });
+  return { report, batches, made, plots, drawn };
 }
 
 /** What would else have been bought: each application of the input counted by its area, honestly also where the shop's is cheaper. */
@@ -242,18 +260,20 @@ export async function readReport(
   const span = spanOf(asked, today);
   const lengthD = Math.max(1, Math.round((Date.parse(span.to) - Date.parse(span.from)) / 86_400_000) + 1);
   const earlier = { from: addDays(span.from, -lengthD), to: addDays(span.from, -1) };
-  const [own, before, boughtMinor, kept, budget, trials] = await Promise.all([
+  const [own, before, boughtMinor, kept, budget, trials, prices] = await Promise.all([
     readSpan(ctx, farm, span),
     readSpan(ctx, farm, earlier),
     sumBought(db, span.from, span.to),
     listBoughtInstead(db),
     findBudget(db, Number(span.to.slice(0, 4))),
     trialsOf(ctx, farm, span),
+    listLastPrices(db),
   ]);
-  const { report, batches, made, plots } = own;
+  const { report, batches, made, plots, drawn } = own;
   const begun = batches.filter(({ startedAt }) => isoDay(startedAt, farm) >= span.from);
   return {
     ...{ farm: farmView(farm), today, span, report, boughtMinor, kept, budget, trials },
+    drivers: costDrivers(drawn, prices),
     before: { money: before.report.money, hours: before.report.hours },
     plotNames: Object.fromEntries(plots.map(({ id, name }) => [String(id), name])),
     instead: kept.map((one) =>

@@ -75,6 +75,14 @@ describe("the season's report", () => {
     expect(await of("cultured-extract")).toBeUndefined();
     expect((await refusalOf(say("no-such", 1))).code).toBe("domain");
   });
+  it("says what makes an input dear, and prices a stand-in by what was bought last", async () => {
+    await season();
+    await farm.lot("brown-sugar", 10, 5);
+    const [driver] = (await report()).drivers;
+    expect(driver).toMatchObject({ methodId: "cultured-extract", ingredientId: "molasses" });
+    expect(driver!.standIns.map(({ ingredientId }) => ingredientId)).toEqual(["brown-sugar"]);
+    expect(driver!.standIns[0]!.savingMinor).toBeGreaterThan(0);
+  });
   it("keeps a budget by the year, the last that was set", async () => {
     for (const bought of [100, 250])
       await setBudget(farm.context(NOW), { requestKey: key(), year: 2031, bought, hours: 40, loss: null });

@@ -3,7 +3,8 @@ import { usePathname, useRouter } from "next/navigation";
 import { useState } from "react";
 import { addDays } from "@/core/calendar";
 import { sayMoney, sayVolume } from "@/formats/amounts";
-import { counted } from "@/formats/grammar";
+import { findIngredient } from "@/core/book/ingredients";
+import { counted, inText } from "@/formats/grammar";
 import { formatNumber } from "@/formats/numbers";
 import { sayDay } from "@/formats/times";
 import type { ReportView } from "@/services/report";
@@ -107,6 +108,30 @@ const InsteadPart = ({ view, onSay }: { readonly view: ReportView; readonly onSa
       <Button className="mt-2" onClick={onSay}>
         Say what you would buy
       </Button>
+    </section>
+  );
+};
+
+/** The dearest ingredient of each input, and the cheapest that stands in for it. */
+const DriverPart = ({ view: { drivers, report, farm } }: { readonly view: ReportView }) => {
+  const say = (minor: number): string => sayMoney(Math.abs(minor), farm.currency);
+  const nameOf = (id: string): string => report.inputs.find(({ methodId }) => methodId === id)?.name ?? id;
+  return drivers.length === 0 ? null : (
+    <section>
+      <h2 className="text-[1.15rem]">What makes it dear?</h2>
+      <ul aria-label="What makes it dear" className="divide-y divide-line border-y border-line">
+        {drivers.map(({ methodId, ingredientId, costMinor, share, standIns: [cheapest] }) => (
+          <li key={methodId} className="py-1.5">
+            <b>{nameOf(methodId)}</b>: {inText(findIngredient(ingredientId).name)}, {say(costMinor)},{" "}
+            {Math.round(100 * share)} % of its ingredients.{" "}
+            {cheapest === undefined
+              ? "Nothing that stands in for it has a price here."
+              : cheapest.savingMinor > 0
+                ? `${findIngredient(cheapest.ingredientId).name} in its place: ${say(cheapest.savingMinor)} less. ${cheapest.changes}`
+                : `Nothing that stands in for it is cheaper; ${inText(findIngredient(cheapest.ingredientId).name)} would have cost ${say(cheapest.savingMinor)} more.`}
+          </li>
+        ))}
+      </ul>
     </section>
   );
 };
@@ -221,6 +246,7 @@ export const ReportScreen = ({ view }: { readonly view: ReportView }) => {
             heads={["Month and cause", "cost"]}
           />
         ) : null}
+        <DriverPart view={view} />
         <InsteadPart view={view} onSay={() => setSheet("instead")} />
         <BudgetPart view={view} onSet={() => setSheet("budget")} />
         <Learned view={view} />

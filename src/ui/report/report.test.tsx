@@ -36,6 +36,16 @@ const view = (change: Partial<ReportView> = {}): ReportView => ({
     losses: [{ cause: "failed", month: "2030-11", costMinor: 1200 }],
   },
   before: { money: { ...MONEY, ingredientsMinor: 6000 }, hours: { making: 3, applying: 0 } },
+  drivers: [
+    {
+      ...{ methodId: "aerated-tea", ingredientId: "molasses", costMinor: 2000, share: 0.8 },
+      standIns: [
+        { ingredientId: "brown-sugar", amount: 3, costMinor: 1400, savingMinor: 600, changes: "Some minerals." },
+        { ingredientId: "honey", amount: 3, costMinor: 9000, savingMinor: -7000, changes: "Costs most." },
+      ],
+    },
+    { methodId: "plant-juice", ingredientId: "brown-sugar", costMinor: 100, share: 1, standIns: [] },
+  ],
   ...{ boughtMinor: 12_000, kept: [], budget: null, overrides: [], trials: [] },
   instead: [
     {
@@ -84,6 +94,13 @@ describe("the season's report on the screen", () => {
     expect(screen.getByText(/The shop’s is 2\.00 crowns cheaper/)).toBeVisible();
     rerender(<ReportScreen view={view({ instead: [{ ...line!, answer: null }] })} />);
     expect(screen.getByText(/can’t be compared/)).toBeVisible();
+  });
+  it("says what makes an input dear, and what would have cost less in its place", () => {
+    renderWith(fakeActions(), <ReportScreen view={view()} />);
+    const lines = within(screen.getByRole("list", { name: "What makes it dear" })).getAllByRole("listitem");
+    expect(lines[0]).toHaveTextContent("Castings tea: molasses, 20.00 crowns, 80 % of its ingredients.");
+    expect(lines[0]).toHaveTextContent("Brown sugar in its place: 6.00 crowns less. Some minerals.");
+    expect(lines[1]).toHaveTextContent("Nothing that stands in for it has a price here.");
   });
   it("sets a budget, with what is left empty without a limit; the days lead to another report", async () => {
     const actions = fakeActions();
