@@ -32,7 +32,7 @@ function groundRows({ report, plotNames, farm }: ReportView): Row[] {
         : [[part, nameOf(line.key), "cost a square metre", round(line.perM2Minor / 100), farm.currency] as const]),
     ]);
   return [
-    ...rows("crop", report.crops, (key) => key || "bare ground"),
+    ...rows("crop", report.crops, (key) => key || "bare soil"),
     ...rows("plot", report.plots, (key) => plotNames[key] ?? key),
   ];
 }

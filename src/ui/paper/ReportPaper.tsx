@@ -54,7 +54,7 @@ const Tables = ({ view }: { readonly view: ReportView }) => {
       <RecordTable
         label="Crops"
         heads={["Crop", ...groundHeads]}
-        rows={ground(report.crops, (key) => key || "bare ground")}
+        rows={ground(report.crops, (key) => key || "bare soil")}
       />
       <Head>By plot</Head>
       <RecordTable

@@ -40,7 +40,7 @@ export const cropRows = ({ report, farm }: ReportView): BarRow[] =>
       ? []
       : [
           {
-            ...{ key: key || "bare", label: key || "bare ground", value: perM2Minor },
+            ...{ key: key || "bare", label: key || "bare soil", value: perM2Minor },
             said: sayPricePer(perM2Minor, "m2", farm.currency, farm.units),
           },
         ],

@@ -149,8 +149,8 @@ export const NoteSheet = ({
       {what === "left-out" ? <LeftOutFields {...parts} /> : null}
       {what === "redraw" ? (
         <p>
-          A new draw is written down with its reason. After the second, what the trial says is held back: somebody may
-          have waited for a draw that pleases.
+          A new draw is written down with its reason. After the second no verdict is given: somebody may have waited for
+          a draw that pleases.
         </p>
       ) : null}
       {what === "applied" ? null : (
