@@ -48,3 +48,6 @@ export const writtenBy = (ctx: Context): { readonly actorId: number; readonly ad
   actorId: ctx.actor.id,
   addedAt: ctx.now(),
 });
+
+/** Money as it is typed, in whole minor units (hundredths): how the books hold it. */
+export const minorOf = (money: number): number => Math.round(money * 100);

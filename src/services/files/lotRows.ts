@@ -8,6 +8,7 @@ import { ingredientOfName, isFault, readAmountCell, readDay, readNumberCell, sam
 import type { Context } from "../context";
 import { lotFault } from "../shed";
 import { wrongRow, type Faults, type RowOutcome } from "./rows";
+import { minorOf } from "../checks";
 
 const ORIGINS: readonly LotOrigin[] = ["bought", "foraged", "home-made", "given"];
 const MOST = 100_000;
@@ -90,7 +91,7 @@ function readLot(
     amount: amount.value,
     origin,
     receivedOn: received.value,
-    costMinor: Math.round(cost.value * 100),
+    costMinor: minorOf(cost.value),
     expiresOn,
     place: cells.place ?? "",
     note: cells.note ?? "",

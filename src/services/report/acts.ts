@@ -3,7 +3,7 @@ import { ID, MONEY, NAME, REQUEST_KEY, object, orNull } from "@/contracts/parts"
 import { findMethod } from "@/core/book";
 import { insertBoughtInstead, insertBudget } from "@/data/report";
 import { act } from "../act";
-import { writtenBy } from "../checks";
+import { minorOf, writtenBy } from "../checks";
 import { atField } from "../refusal";
 
 const SET_INSTEAD = object(["requestKey", "methodId", "name", "price", "coversM2", "wouldBuy"], {
@@ -16,8 +16,6 @@ const SET_INSTEAD = object(["requestKey", "methodId", "name", "price", "coversM2
   wouldBuy: { type: "boolean" },
   putAway: { type: "boolean" },
 });
-
-const minorOf = (money: number): number => Math.round(money * 100);
 
 /** Says what the farm would else have bought in place of an input. @throws {Refusal} for a method that is none */
 export const setInstead = act(

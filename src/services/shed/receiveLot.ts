@@ -23,6 +23,7 @@ import {
   type Provenance,
 } from "@/core/safety/provenance";
 import { act, type Asked } from "../act";
+import { minorOf } from "../checks";
 import { addDays } from "@/core/calendar";
 import { usualExpiry } from "@/core/book/ingredientFacts";
 import { findIngredient, isWater } from "@/core/book/ingredients";
@@ -97,7 +98,7 @@ export async function bookLot(db: Queryable, ctx: Context, request: LotRequest):
       origin: request.origin,
       receivedOn: request.receivedOn,
       received: request.amount,
-      costMinor: Math.round(request.cost * 100),
+      costMinor: minorOf(request.cost),
       // What has no day written on it keeps as such things do; the shed warns, and nobody is bound by it.
       expiresOn: request.expiresOn ?? expiryOf(item.id, own?.keepsD ?? null, request.receivedOn),
       note: request.note ?? "",

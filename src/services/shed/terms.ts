@@ -5,7 +5,7 @@ import type { Season } from "@/core/book/ingredientFacts";
 import { findIngredient, INGREDIENTS, isWater } from "@/core/book/ingredients";
 import { insertOwnIngredient, listOwnIngredients, insertSupplyTerms } from "@/data/shed";
 import { atField, refuse } from "../refusal";
-import { withFreeName } from "../checks";
+import { minorOf, withFreeName } from "../checks";
 
 const plain = (name: string) => name.trim().toLowerCase();
 
@@ -74,8 +74,7 @@ export const setSupply = act(
         itemId: request.itemId,
         packName: request.packName.trim(),
         packAmount: request.packAmount,
-        packCostMinor:
-          request.packCost === null || request.packCost === undefined ? null : Math.round(request.packCost * 100),
+        packCostMinor: request.packCost === null || request.packCost === undefined ? null : minorOf(request.packCost),
         leadD: request.leadD ?? 0,
         reorderAt: request.reorderAt ?? null,
         target: request.target ?? null,

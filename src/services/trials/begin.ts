@@ -9,7 +9,7 @@ import { act, type Asked } from "../act";
 import { dayOnFarm, writtenBy } from "../checks";
 import type { Context } from "../context";
 import { atField, refuse } from "../refusal";
-import { isFrozen, standingDraws } from "./standing";
+import { findDraw, standingDraws } from "./standing";
 import { ADD_PAIRS, BEGIN_TRIAL, DRAW_AGAIN, SET_TERMS, type TERMS } from "./schemas";
 import { drawLots, joiningUnits } from "./units";
 
@@ -97,9 +97,10 @@ export const drawTrialAgain = act(
   { name: "drawTrialAgain", schema: DRAW_AGAIN, may: "grower" },
   async (db, { trialId, roundNo, reason }, ctx): Promise<{ trialId: number }> => {
     const trial = await lockRunning(db, trialId);
-    const drawn = standingDraws(trial).find((one) => one.roundNo === roundNo);
-    if (!drawn) throw refuse("not-found", { thing: "draw" }, "/roundNo");
-    if (await isFrozen(db, trial, roundNo, ctx.now())) throw refuse("trial-frozen", {}, "/reason");
+    const found = await findDraw(db, trial, roundNo, ctx.now());
+    if (!found) throw refuse("not-found", { thing: "draw" }, "/roundNo");
+    if (found.isFrozen) throw refuse("trial-frozen", {}, "/reason");
+    const { draw: drawn } = found;
     const { units, joining } = drawn.document;
     const terms = trial.terms.at(-1)!.document;
     await draw(db, ctx, {

@@ -5,6 +5,7 @@ import { CONFOUNDERS, type Confounder, type Trial, type TrialAnswer, type Verdic
 import {
   armsByDay,
   DECIDING_SLACK_D,
+  isDrawFrozen,
   standingOf,
   unitRing,
   type ReadBlock,
@@ -20,7 +21,7 @@ import { isoDay } from "@/formats/times";
 import type { Context } from "../context";
 import { farmView, type FarmView } from "../farm";
 import { readPlots } from "../field";
-import { firstOn, knowersOf, readPutOn, recordsOf, standingDraws, type LookDocument, type PutOn } from "./standing";
+import { knowersOf, readPutOn, recordsOf, standingDraws, type LookDocument, type PutOn } from "./standing";
 
 export interface TrialUnitView {
   readonly unit: string;
@@ -45,7 +46,6 @@ export interface TrialRoundView {
   readonly isFrozen: boolean;
   readonly isShown: boolean;
   readonly guardM: number;
-  readonly arrangements: number;
   readonly units: readonly TrialUnitView[];
   /** How many strips make no whole block, and stay out. */
   readonly spare: number;
@@ -77,8 +77,6 @@ export interface TrialView {
   readonly stopped: { readonly reason: string; readonly on: string } | null;
   readonly rounds: readonly TrialRoundView[];
   readonly blocks: readonly TrialBlockView[];
-  /** Beds round about, for the drawing. */
-  readonly plots: readonly { readonly id: number; readonly name: string; readonly ring: Ring }[];
   /** Whether whoever asks knows which strip gets what. */
   readonly knows: boolean;
   /** Days on which something of it went on. */
@@ -97,7 +95,6 @@ export interface TrialView {
   readonly looks: readonly TrialLookView[];
   /** Means of the arms by day, up to the day that decides until somebody looked. */
   readonly curve: ReturnType<typeof armsByDay>;
-  readonly readings: number;
 }
 
 const looksOf = (trial: TrialRow): TrialLookView[] =>
@@ -154,20 +151,19 @@ function roundsOf({ trial, records, standing, plots, putOn, actorId, farm }: Rea
   const looked = lookedBlocks(trial);
   return standingDraws(trial).map((draw, nth): TrialRoundView => {
     const { roundNo, document } = draw;
-    const { placement, units } = document;
+    const { placement } = document;
     const round = records.rounds[nth]!;
     const blocks = standing.blocks.filter((one) => one.round === round);
     // What was compared is open to all; before, to who puts it on.
     const isShown =
       knowersOf(trial, draw, putOn).has(actorId) || (blocks.length > 0 && blocks.every(({ id }) => looked.has(id)));
-    const names = units.map(({ unit }) => unit);
     return {
       ...{ roundNo, decidingOn: round.decidingOn, drawnOn: round.drawnOn, isShown },
       redraws: trial.draws
         .filter((one) => one.roundNo === roundNo && one.reason !== "")
         .map((one) => ({ reason: one.reason, on: isoDay(one.addedAt, farm), by: one.actorName })),
-      isFrozen: firstOn(records.applications, names) !== null || blocks.some(({ read }) => read.size > 0),
-      ...{ guardM: placement.guardM, arrangements: placement.arrangements, spare: placement.spare.length },
+      isFrozen: isDrawFrozen(records, round),
+      ...{ guardM: placement.guardM, spare: placement.spare.length },
       units: unitsOf(draw, blocks, isShown, plots),
     };
   });
@@ -231,7 +227,6 @@ export async function readTrial(ctx: Context, farm: Farm, id: number): Promise<T
   return {
     ...{ farm: farmView(farm), today, id, terms, by: trial.actorName, begunOn: isoDay(trial.addedAt, farm) },
     ...{ stopped: stoppedOf(trial), rounds, blocks: blocksOf(read), looks },
-    plots: plots.filter(isOnPlan).map(({ id: plotId, name, ring }) => ({ id: plotId, name, ring })),
     knows: rounds.every(({ isShown }) => isShown),
     putOn: putOnDays(read),
     ...{ applications: standing.applications, judged: standing.judged, confounders: standing.confounders },
@@ -240,7 +235,6 @@ export async function readTrial(ctx: Context, farm: Farm, id: number): Promise<T
       kind === "confounder" ? [{ entryId, code: (document as { code: Confounder }).code }] : [],
     ),
     curve: armsByDay(records).filter(({ on }) => on <= shownTo),
-    readings: records.readings.length,
   };
 }
 

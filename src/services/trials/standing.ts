@@ -1,7 +1,15 @@
 import "server-only";
 import { findUse } from "@/core/book/uses";
 import { CONTROL, type Trial, type TrialAnswer } from "@/core/trial";
-import { unitIdOf, type TrialNote, type TrialRecords, type TrialRound, type UnitApplication } from "@/core/trial/farm";
+import {
+  firstPutOn,
+  isDrawFrozen,
+  unitIdOf,
+  type TrialNote,
+  type TrialRecords,
+  type TrialRound,
+  type UnitApplication,
+} from "@/core/trial/farm";
 import type { Queryable } from "@/data/db";
 import { findFarm, type Farm } from "@/data/farm";
 import { listApplicationsOn } from "@/data/field";
@@ -84,23 +92,6 @@ function unitApplications(trial: TrialRow, { applied, air }: PutOn, farm: Pick<F
   });
 }
 
-/** Moments from which the placement of a round can't be drawn anew. */
-export const firstOn = (applications: readonly UnitApplication[], units: readonly string[]): string | null =>
-  applications
-    .filter(({ arm, unit }) => arm !== null && units.includes(unit))
-    .reduce<string | null>((least, { on }) => (least === null || on < least ? on : least), null);
-
-/** Whether something of the trial went on the strips of a round, or they were read to decide: then its draw stands. */
-export async function isFrozen(db: Queryable, trial: TrialRow, roundNo: number, now: Date): Promise<boolean> {
-  const farm = (await findFarm(db))!;
-  const [putOn, readings] = await Promise.all([readPutOn(db, [trial], now), listReadingsOfTrials(db, [trial.id])]);
-  const draw = standingDraws(trial).find((one) => one.roundNo === roundNo)!;
-  const units = draw.document.units.map(({ unit }) => unit);
-  const applications = unitApplications(trial, putOn, farm);
-  const isRead = readings.some((one) => units.includes(unitIdOf(one.plotId, one.strip)) && one.on >= draw.decidingOn);
-  return firstOn(applications, units) !== null || isRead;
-}
-
 /** Who knows which strip gets what of a round: whoever looked at its lots, or put something of it on. */
 export function knowersOf(trial: TrialRow, { roundNo }: Pick<TrialRound, "roundNo">, { applied }: PutOn): Set<number> {
   const draw = standingDraws(trial).find((one) => one.roundNo === roundNo)!;
@@ -153,7 +144,7 @@ export function recordsOf(
   const units = draws.flatMap(({ document }) => document.units.map(({ unit }) => unit));
   return {
     terms,
-    isSwitched: isSwitched(trial, firstOn(applications, units), farm),
+    isSwitched: isSwitched(trial, firstPutOn(applications, units), farm),
     rounds: draws.map(({ roundNo, document, decidingOn, addedAt }) => ({
       ...{ roundNo, units: document.units, placement: document.placement },
       draws: trial.draws.filter((one) => one.roundNo === roundNo).length,
@@ -181,3 +172,18 @@ export const armsOf = (trial: TrialRow): readonly string[] => [
   ...trial.terms.at(-1)!.document.inputs.map(({ arm }) => arm),
   CONTROL,
 ];
+
+/** The draw of a round as it stands, and whether nothing can change it any more; null where there is none. */
+export async function findDraw(
+  db: Queryable,
+  trial: TrialRow,
+  roundNo: number,
+  now: Date,
+): Promise<{ readonly draw: Draw; readonly isFrozen: boolean } | null> {
+  const nth = standingDraws(trial).findIndex((one) => one.roundNo === roundNo);
+  if (nth < 0) return null;
+  const farm = (await findFarm(db))!;
+  const [putOn, readings] = await Promise.all([readPutOn(db, [trial], now), listReadingsOfTrials(db, [trial.id])]);
+  const records = recordsOf(trial, readings, putOn, farm, isoDay(now, farm));
+  return { draw: standingDraws(trial)[nth]!, isFrozen: isDrawFrozen(records, records.rounds[nth]!) };
+}

@@ -5,6 +5,8 @@ import { counted } from "@/formats/grammar";
 import type { TrialView } from "@/services/trials";
 import { ASKED_CONFOUNDERS, CONFOUNDER_WORDS } from "@/words/said";
 import { useTrialsAct } from "../acts/trials";
+import { useUndo } from "../acts/undo";
+import { Button } from "../kit/Button";
 import { TickField } from "../kit/fields";
 import { FormSheet } from "../kit/FormSheet";
 import { told } from "../kit/told";
@@ -12,6 +14,7 @@ import { told } from "../kit/told";
 /** Before somebody looks: what the farm's own records can't tell, asked once. Then the verdict is written down. */
 export const LookSheet = ({ view, onClose }: { readonly view: TrialView; readonly onClose: () => void }) => {
   const note = useTrialsAct("noteTrial");
+  const undo = useUndo();
   const look = useTrialsAct("lookAtTrial");
   const known = new Set<Confounder>(view.confounders);
   const [ticked, setTicked] = useState<readonly Confounder[]>([]);
@@ -58,9 +61,23 @@ export const LookSheet = ({ view, onClose }: { readonly view: TrialView; readonl
         <div>
           <p className="font-semibold">The farm’s records say</p>
           <ul className="list-disc pl-5">
-            {[...known].map((code) => (
-              <li key={code}>{CONFOUNDER_WORDS[code]}</li>
-            ))}
+            {[...known].map((code) => {
+              const noted = view.notedByHand.find((one) => one.code === code);
+              return (
+                <li key={code}>
+                  {CONFOUNDER_WORDS[code]}
+                  {noted ? (
+                    <Button
+                      variant="quiet"
+                      aria-label={`Undo: ${CONFOUNDER_WORDS[code]}`}
+                      onClick={undo({ kind: "trial-entry", id: noted.entryId })?.action.onClick}
+                    >
+                      Undo
+                    </Button>
+                  ) : null}
+                </li>
+              );
+            })}
           </ul>
         </div>
       ) : null}

@@ -46,7 +46,7 @@ function trialView(change: Partial<TrialView> = {}): TrialView {
     rounds: [
       {
         ...{ roundNo: 1, decidingOn: "2031-06-20", drawnOn: "2031-04-01", redraws: [], isFrozen: true, isShown: true },
-        ...{ guardM: 0.5, arrangements: placement.arrangements, spare: 0 },
+        ...{ guardM: 0.5, spare: 0 },
         units: units.map(({ id, x }, nth) => ({
           ...{
             unit: id,
@@ -71,7 +71,6 @@ function trialView(change: Partial<TrialView> = {}): TrialView {
       },
     })),
     ...{
-      plots: [],
       knows: true,
       putOn: [],
       applications: 3,
@@ -80,7 +79,7 @@ function trialView(change: Partial<TrialView> = {}): TrialView {
       confounders: [],
       notedByHand: [],
     },
-    ...{ looks: [], curve: [], readings: 16 },
+    ...{ looks: [], curve: [] },
     ...change,
   };
 }

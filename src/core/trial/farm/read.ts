@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from "../../calendar";
 import { groupBy } from "../../groupBy";
-import type { TrialRecords, TrialRound, UnitReading } from "./records";
+import type { TrialRecords, TrialRound, UnitApplication, UnitReading } from "./records";
 
 /** A reading so near its day counts as of that day. */
 export const DECIDING_SLACK_D = 3;
@@ -39,6 +39,12 @@ function commonDays(units: readonly string[], read: ReturnType<typeof byUnitAndD
   return (first ?? []).filter((day) => rest.every((days) => days.includes(day))).toSorted();
 }
 
+/** Day on which something of the trial first went on one of these units; null before. */
+export const firstPutOn = (applications: readonly UnitApplication[], units: readonly string[]): string | null =>
+  applications
+    .filter(({ arm, unit }) => arm !== null && units.includes(unit))
+    .reduce<string | null>((least, { on }) => (least === null || on < least ? on : least), null);
+
 export const blockIdOf = (roundNo: number, block: number): string => `${roundNo}.${block}`;
 
 /**
@@ -51,10 +57,6 @@ export function readBlocks(
   judgedOn: string | null = null,
 ): ReadBlock[] {
   const read = byUnitAndDay(readings);
-  const firstOn = groupBy(
-    applications.filter(({ arm }) => arm !== null),
-    ({ unit }) => unit,
-  );
   return rounds.flatMap((round) =>
     round.placement.blocks.map(({ block, units }): ReadBlock => {
       const names = units.map(({ unit }) => unit);
@@ -62,9 +64,7 @@ export function readBlocks(
       const days = commonDays(names, read);
       const decidedOn = days.find((day) => day >= from) ?? null;
       const isLate = (unit: string): boolean => [...(read.get(unit)?.keys() ?? [])].some((day) => day >= from);
-      const begunOn = names
-        .flatMap((unit) => firstOn.get(unit)?.map(({ on }) => on) ?? [])
-        .reduce<string | null>((least, on) => (least === null || on < least ? on : least), null);
+      const begunOn = firstPutOn(applications, names);
       const beforeOn = days.findLast((day) => (begunOn === null ? day < from : day <= begunOn)) ?? null;
       const at = (day: string | null): ReadonlyMap<string, number> =>
         new Map(day === null ? [] : names.map((unit) => [unit, read.get(unit)!.get(day)!]));
@@ -79,6 +79,16 @@ export function readBlocks(
     }),
   );
 }
+
+/** Whether the draw of a round stands for good: something of the trial went on its strips, or they were read to decide. */
+export const isDrawFrozen = (
+  records: Pick<TrialRecords, "rounds" | "readings" | "applications">,
+  round: TrialRound,
+): boolean =>
+  firstPutOn(
+    records.applications,
+    round.units.map(({ unit }) => unit),
+  ) !== null || readBlocks({ ...records, rounds: [round] }).some(({ read }) => read.size > 0);
 
 /** Means of each arm by day since lots were drawn, for the curve: days on which at least half of the arm's units were read. */
 export function armsByDay({ rounds, readings }: Pick<TrialRecords, "rounds" | "readings">): {
