@@ -26,8 +26,12 @@ export function roomL(state: State, source: Source, day: number): number {
   return Math.max(spare, high * state.model.season.vessels[source.vessel]!.volumeL * yieldLPerL - source.givenL);
 }
 
-/** Empties the vessel on another day. @returns false where vessel, line, hands or cans do not allow it */
+/** Empties the vessel on another day. @returns false, and nothing changed, where vessel, line, hands or cans do not allow it */
 export function emptyOn(state: State, source: Source, day: number): boolean {
+  const mark = state.journal.mark();
+  return moveEmptying(state, source, day) || state.journal.rollback(mark);
+}
+function moveEmptying(state: State, source: Source, day: number): boolean {
   const { closeMin, aerated, living } = state.model.inputs[source.input]!;
   const { cleanD, air } = state.model.season.vessels[source.vessel]!;
   const was = source.emptyDay;
