@@ -2,8 +2,8 @@ import { findRecipe } from "../../src/core/book";
 import { minimumAgeD } from "../../src/core/book/recipe";
 import { assess } from "../../src/core/judge/assess";
 import type { BatchInput } from "../../src/core/judge/batchInput";
-import type { LogItem, SignItem } from "../../src/core/judge/log";
-import { METHODS, type Drum, type DrumName } from "./drums";
+import { calmRule } from "../../src/core/practice/yard/calmRule";
+import { YARD_METHODS, type Drum, type DrumName } from "../../src/core/practice/yard/drums";
 import type { Wanted } from "./people";
 
 /** What a decider does at a look, and when it wants to be there again. */
@@ -17,7 +17,7 @@ export interface Decision {
 }
 export type Decider = (name: DrumName, input: Omit<BatchInput, "recipe">, ownsPh: boolean, drum: Drum) => Decision;
 
-const RECIPES = Object.fromEntries(METHODS.map(({ name, method, school }) => [name, findRecipe(method, school)]));
+const RECIPES = Object.fromEntries(YARD_METHODS.map(({ name, method, school }) => [name, findRecipe(method, school)]));
 
 const WANTED: Partial<Record<string, Wanted>> = {
   "read-ph": "ph",
@@ -43,69 +43,10 @@ export const byVerdict: Decider = (name, given, ownsPh) => {
   return { act: "wait", told, ask, opens, leastH };
 };
 
-const ROT = new Set(["putrid", "sulphur"]);
-const SOUR = new Set(["cidery", "yogurt-sour"]);
-const smells = (log: readonly LogItem[]) => log.filter((item): item is SignItem => item.kind === "smell");
-const words = (log: readonly LogItem[], kind: string) =>
-  log.filter((item): item is SignItem => item.kind === kind).map(({ word }) => word);
-
-/** A calm grower with the book's rule: least days, the sign, a second look, the nose; two rotten looks to throw out. */
+/** A calm grower with the book's rule. */
 export const byCalmRule: Decider = (name, { nowH, log }, ownsPh) => {
-  const wait = (ask: Decision["ask"] = null): Decision => ({ act: "wait", ask });
-  const use: Decision = { act: "use", ask: null };
-  const nose = smells(log);
-  const last = nose.at(-1)?.word;
-  const quick = name === "tea" || name === "leaf-mould brew";
-  const again = (wanted: Wanted) => ({ hour: nowH + (quick ? 3 : 20), wanted });
-  const rotten = nose.filter(({ word }) => (ROT.has(word) && name !== "leaf soak" ? true : word === "putrid"));
-  if (rotten.length > 1) return { act: "throw-out", ask: null };
-  if (words(log, "film").filter((word) => word === "coloured mould").length > 1) return { act: "throw-out", ask: null };
-  if (last && (last === "putrid" || (ROT.has(last) && name !== "leaf soak"))) return wait(again("smell"));
-  switch (name) {
-    case "extract":
-    case "serum": {
-      if (nowH < (name === "extract" ? 14 : 7) * 24) return wait();
-      const phs = log.filter((item) => item.kind === "ph").map((item) => item.value);
-      const sour = phs.slice(-2).filter((value) => value <= 4.05).length;
-      if (ownsPh) {
-        if (sour === 2 && last && SOUR.has(last)) return use;
-        return sour > 0 ? wait(again("ph")) : wait();
-      }
-      const two = nose.slice(-2).filter(({ word }) => SOUR.has(word)).length;
-      return two === 2 ? use : two === 1 ? wait(again("smell")) : wait();
-    }
-    case "tea":
-      if (nowH > 60) return { act: "compost", ask: null };
-      if (nowH < 24) return wait();
-      return last === "earthy" || last === "neutral" ? use : wait(again("smell"));
-    case "leaf-mould brew": {
-      const foam = words(log, "surface").at(-1);
-      if (foam === "full head" || foam === "thick fine head") return use;
-      if (foam === "collapsing" || foam === "flat") return { act: "compost", ask: null };
-      return foam === "patches" ? wait(again("look")) : wait();
-    }
-    case "juice": {
-      if (nowH < 5 * 24) return wait();
-      const ready = (word?: string) => word === "fruity" || word === "yeasty";
-      const floats = words(log, "solids").at(-1) === "floating";
-      if (ready(last) && (floats || ready(nose.at(-2)?.word))) return use;
-      return ready(last) ? wait(again("smell")) : wait();
-    }
-    case "shell": {
-      if (nowH < 7 * 24) return wait();
-      const still = words(log, "surface")
-        .slice(-2)
-        .filter((word) => word === "still" || word === "flat").length;
-      return still === 2 ? use : still === 1 ? wait(again("look")) : wait();
-    }
-    case "leaf soak": {
-      if (nowH < 14 * 24) return wait();
-      const dark = words(log, "liquid")
-        .slice(-2)
-        .filter((word) => word === "dark").length;
-      return dark === 2 ? use : dark === 1 ? wait(again("look")) : wait();
-    }
-  }
+  const { act, again } = calmRule(name, nowH, log, ownsPh);
+  return { act, ask: again && { hour: nowH + again.inH, wanted: again.wanted } };
 };
 
 const DAYS_H: Record<DrumName, number> = {

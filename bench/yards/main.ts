@@ -13,10 +13,26 @@ import type { LogItem } from "../../src/core/judge/log";
 import type { Place } from "../../src/core/ferment/temperature/places";
 import { chanceFrom } from "../../src/core/chance";
 import { byCalmRule, byDays, byTheTruth, byVerdict, type Decider, type Decision } from "./deciders";
-import { drawDrum, isQuick, METHODS, volumesOf, type Drum, type DrumName } from "./drums";
-import { drawCrew, lookAt, type Crew, type Wanted } from "./people";
-import { drawWeather, SAID_AS, stand, THERMOSTAT_C, TRUE_PLACES, type Standing, type Weather } from "./places";
-import { ABLATIONS, REAL, type World } from "./world";
+import {
+  drawDrum,
+  isQuick,
+  YARD_METHODS,
+  volumesOf,
+  type Drum,
+  type DrumName,
+} from "../../src/core/practice/yard/drums";
+import { drawCrew, type Crew } from "../../src/core/practice/yard/crew";
+import { lookAt, type Wanted } from "./people";
+import {
+  drawWeather,
+  SAID_AS,
+  stand,
+  THERMOSTAT_C,
+  TRUE_PLACES,
+  type Standing,
+  type Weather,
+} from "../../src/core/practice/yard/places";
+import { ABLATIONS, REAL, type World } from "../../src/core/practice/yard/world";
 
 const { values: options, positionals } = parseArgs({
   allowPositionals: true,
@@ -335,7 +351,7 @@ function runWorld(world: World, each: number, names: readonly DeciderName[]): Ma
     if (!tallies.has(key)) tallies.set(key, empty());
     return tallies.get(key)!;
   };
-  METHODS.forEach(({ name }, index) => {
+  YARD_METHODS.forEach(({ name }, index) => {
     if (options.only && name !== options.only) return;
     for (let number = 0; number < each; number += 1) {
       const yard = drawYard(name, world, SEED * 1_000_003 + index * 100_003 + number * 97);

@@ -103,6 +103,8 @@ const EXAMPLES: { readonly [C in RefusalCode]: RefusalParams<C> } = {
   "trial-look-stays": {},
   "trial-score-range": { steps: 5 },
   "trial-code-twice": {},
+  "practice-code": {},
+  "practice-unfinished": {},
   "version-used": { name: "Cultured extract" },
   "drawn-since": {},
   "end-used": { what: "Nettle extract" },

@@ -60,6 +60,8 @@ const ASKED: { readonly [N in ViewName]: () => QueryOf<N> | null } = {
   things: () => ({ kind: "vessel" }),
   programmes: () => ({}),
   season: () => ({}),
+  practice: () => ({}),
+  answerFacts: () => ({}),
   seasonYears: () => ({}),
   jobs: () => ({}),
   applicationRecord: () => ({ from: "2030-01-01" }),

@@ -9,6 +9,7 @@ import { FILES_ACTS } from "./files";
 import { FILL_ACTS } from "./fill";
 import { GATHER_ACTS } from "./gather";
 import { MIXING_ACTS } from "./mixing";
+import { PRACTICE_ACTS } from "./practice";
 import { REPORT_ACTS } from "./report";
 import { SEASON_ACTS } from "./season";
 import { SHED_ACTS } from "./shed";
@@ -34,6 +35,7 @@ export const ACTS = {
   field: FIELD_ACTS,
   trials: TRIALS_ACTS,
   report: REPORT_ACTS,
+  practice: PRACTICE_ACTS,
   devices: DEVICES_ACTS,
   farm: FARM_ACTS,
   undo: UNDO_ACTS,

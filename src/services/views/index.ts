@@ -10,6 +10,7 @@ import { GATHER_VIEWS } from "./gather";
 import { LEDGER_VIEWS } from "./ledger";
 import { MIXING_VIEWS } from "./mixing";
 import { PAPERS_VIEWS } from "./papers";
+import { PRACTICE_VIEWS } from "./practice";
 import { REPORT_VIEWS } from "./report";
 import { SEASON_VIEWS } from "./season";
 import { SHED_VIEWS } from "./shed";
@@ -34,6 +35,7 @@ export const VIEWS = {
   ...DEVICES_VIEWS,
   ...LEDGER_VIEWS,
   ...REPORT_VIEWS,
+  ...PRACTICE_VIEWS,
   ...PAPERS_VIEWS,
 } as const;
 export type ViewName = keyof typeof VIEWS;

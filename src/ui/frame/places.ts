@@ -1,4 +1,4 @@
-import { Banknote, BookOpen, CalendarRange, Drum, Sprout, Warehouse, type LucideIcon } from "lucide-react";
+import { Banknote, BookOpen, CalendarRange, Drum, GraduationCap, Sprout, Warehouse, type LucideIcon } from "lucide-react";
 import { mayAs, type Role } from "@/core/people/roles";
 
 interface PlaceShown {
@@ -18,6 +18,7 @@ export const PLACES: readonly PlaceShown[] = [
   { href: "/field", label: "Field", key: "4", icon: Sprout },
   { href: "/season", label: "Season", key: "6", icon: CalendarRange },
   { href: "/ledger", label: "Costs", key: "5", icon: Banknote, least: "grower" },
+  { href: "/practice", label: "Practice", key: "7", icon: GraduationCap },
 ];
 
 /** Those that a role is shown. */

@@ -15,6 +15,8 @@ export * from "./lookAlike";
 export * from "./looks";
 export * from "./mix";
 export * from "./place";
+export * from "./practiceAsk";
+export * from "./practiceWords";
 export * from "./programme";
 export * from "./reasons";
 export * from "./residue";

@@ -1,7 +1,7 @@
-import type { Chance } from "../../src/core/chance";
+import type { Chance } from "../../chance";
 
 /** The seven methods that are put into yards, by their ids in the book. */
-export const METHODS = [
+export const YARD_METHODS = [
   { name: "extract", method: "cultured-extract", school: "equal-parts" },
   { name: "serum", method: "lactic-serum", school: "salted-rice" },
   { name: "tea", method: "aerated-tea", school: "bacterial" },
@@ -10,7 +10,7 @@ export const METHODS = [
   { name: "shell", method: "shell-calcium", school: "ten-to-one" },
   { name: "leaf soak", method: "leaf-soak", school: "standard" },
 ] as const;
-export type DrumName = (typeof METHODS)[number]["name"];
+export type DrumName = (typeof YARD_METHODS)[number]["name"];
 
 /** Square-root law of growth (Ratkowsky et al. 1983), 1 at a reference; not the engine's. */
 interface RootLaw {
@@ -168,6 +168,62 @@ function phCurve(chance: Chance, target: number): (way: number) => number {
   };
 }
 
+/** What nobody knows of one drum, whatever its warmth. */
+export interface DrumTraits {
+  readonly name: DrumName;
+  /** Progress in an hour at a warmth, 1 at the kind's reference. */
+  readonly rate: (celsius: number) => number;
+  /** Hours at the reference to its opening, and from there to its closing. */
+  readonly needs: number;
+  readonly openFor: number;
+  /** It sours no further than so much of the way; Infinity for most. */
+  readonly sticksAt: number;
+  /** pH along the way; null where the kind is not told by it. */
+  readonly phAt: ((way: number, isOff: boolean) => number) | null;
+}
+
+const lawOf = (chance: Chance, { law }: Kind): DrumTraits["rate"] => {
+  if (!("minC" in law)) {
+    const q10 = law.q10 * Math.exp(0.1 * chance.normal());
+    return (celsius) => tenfold(celsius, q10, law.referenceC);
+  }
+  const minC = law.minC + 1.5 * chance.normal();
+  const own = { ...law, minC, maxC: law.maxC + chance.normal(), steep: 0.25 };
+  return (celsius) => rootRate(celsius, own);
+};
+
+/** What nobody knows of one drum; `badAt` is the share of its opening at which it goes off, null for a sound one. */
+export function drawTraits(
+  chance: Chance,
+  name: DrumName,
+  isBad: boolean,
+  spread: number,
+): DrumTraits & { readonly badAt: number | null } {
+  const kind = KINDS[name];
+  const rate = lawOf(chance, kind);
+  const needs = kind.opensH * Math.exp(spread * kind.sd * chance.normal());
+  const openFor = needs * kind.openFor * Math.exp(kind.openSd * chance.normal());
+  const sticksAt =
+    (name === "extract" || name === "serum") && chance.uniform() < 0.04 ? chance.between(0.6, 0.85) : Infinity;
+  const badAt = isBad ? chance.between(0.25, 1.1) : null;
+  const ph = name === "extract" || name === "serum" ? phCurve(chance, 4) : null;
+  const stuckPh = chance.between(4.7, 5.6);
+  const vinegar = { start: chance.between(2.4, 2.8), end: chance.between(5.5, 6.3) };
+  const phAt =
+    name === "shell"
+      ? (way: number) => vinegar.start + (vinegar.end - vinegar.start) * (1 - Math.exp(-2.1 * way))
+      : ph && ((way: number, isOff: boolean) => (isOff ? Math.max(ph(way), stuckPh) : ph(way)));
+  return { name, rate, needs, openFor, sticksAt, phAt, badAt };
+}
+
+/** A starch brew that stays colder than this for its first days has no bloom, °C; it stops half way. */
+export const NO_BLOOM_BELOW_C = 14;
+/** Hour from which one that is bad is off. */
+export const offFromOf = (name: DrumName, badAt: number | null, opensH: number): number =>
+  badAt === null
+    ? Infinity
+    : Math.min(opensH === Infinity ? KINDS[name].opensH : opensH, KINDS[name].watchedFor) * badAt;
+
 /** One drum of a kind in its liquid's warmth, with all that nobody knows of it. */
 export function drawDrum(
   chance: Chance,
@@ -177,17 +233,9 @@ export function drawDrum(
   isBad: boolean,
   spread: number,
 ): Drum {
-  const kind = KINDS[name];
-  const { law } = kind;
-  const own =
-    "minC" in law
-      ? { ...law, minC: law.minC + 1.5 * chance.normal(), maxC: law.maxC + chance.normal(), steep: 0.25 }
-      : { q10: law.q10 * Math.exp(0.1 * chance.normal()), referenceC: law.referenceC };
-  const rate = (celsius: number) =>
-    "minC" in own ? rootRate(celsius, own) : tenfold(celsius, own.q10, own.referenceC);
-  const needs = kind.opensH * Math.exp(spread * kind.sd * chance.normal());
-  const openFor = needs * kind.openFor * Math.exp(kind.openSd * chance.normal());
-  const hours = Math.min(liquidC.length, kind.watchedFor * 2);
+  const { watchedFor } = KINDS[name];
+  const { rate, needs, openFor, sticksAt, phAt, badAt } = drawTraits(chance, name, isBad, spread);
+  const hours = Math.min(liquidC.length, watchedFor * 2);
   const passed = new Float64Array(hours + 1);
   for (let hour = 0; hour < hours; hour += 1) passed[hour + 1] = passed[hour]! + rate(liquidC[hour]!);
   const hourOf = (amount: number) => {
@@ -198,30 +246,23 @@ export function drawDrum(
     const index = Math.min(hours - 1, Math.max(0, Math.floor(hour)));
     return passed[index]! + (passed[index + 1]! - passed[index]!) * Math.min(1, hour - index);
   };
-  const sticksAt =
-    (name === "extract" || name === "serum") && chance.uniform() < 0.04 ? chance.between(0.6, 0.85) : Infinity;
-  // A starch brew has no bloom where it is cold all through.
-  const tooCold = name === "leaf-mould brew" && liquidC.slice(24, 96).reduce((sum, value) => sum + value, 0) / 72 < 14;
+  const tooCold =
+    name === "leaf-mould brew" && liquidC.slice(24, 96).reduce((sum, value) => sum + value, 0) / 72 < NO_BLOOM_BELOW_C;
   const opensH = sticksAt < 1 || tooCold ? Infinity : hourOf(needs);
   const closesH = opensH === Infinity ? Infinity : hourOf(needs + openFor);
-  const offFromH = isBad
-    ? Math.min(opensH === Infinity ? kind.opensH : opensH, kind.watchedFor) * chance.between(0.25, 1.1)
-    : Infinity;
-  const ph = name === "extract" || name === "serum" ? phCurve(chance, 4) : null;
-  const stuckPh = chance.between(4.7, 5.6);
-  const vinegar = { start: chance.between(2.4, 2.8), end: chance.between(5.5, 6.3) };
+  const offFromH = offFromOf(name, badAt, opensH);
   const at = (hour: number): Shows => {
     const soFar = passedAt(hour);
     const way = Math.min(sticksAt, tooCold ? Math.min(0.5, soFar / needs) : soFar / needs);
     const isOff = hour >= offFromH;
-    const shownPh =
-      name === "shell"
-        ? vinegar.start + (vinegar.end - vinegar.start) * (1 - Math.exp(-2.1 * way))
-        : ph && (isOff ? Math.max(ph(way), stuckPh) : ph(way));
-    return { way, closing: way <= 1 ? 0 : (soFar - needs) / openFor, ph: shownPh ?? null, isOff };
+    return { way, closing: way <= 1 ? 0 : (soFar - needs) / openFor, ph: phAt?.(way, isOff) ?? null, isOff };
   };
-  return { name, volumeL, opensH, closesH, offFromH, sticksAt, watchedForH: kind.watchedFor, at };
+  return { name, volumeL, opensH, closesH, offFromH, sticksAt, watchedForH: watchedFor, at };
 }
 
 export const volumesOf = (name: DrumName): readonly number[] => KINDS[name].volumesL;
 export const isQuick = (name: DrumName): boolean => name === "tea" || name === "leaf-mould brew";
+/** Left for so long it is given up, h. */
+export const watchedForOf = (name: DrumName): number => KINDS[name].watchedFor;
+/** What the kind's recipe says of its time where it is kept at its warmth, h. */
+export const usualHoursOf = (name: DrumName): number => KINDS[name].opensH;

@@ -1,0 +1,182 @@
+"use client";
+import { useId, useState } from "react";
+import { METHODS } from "@/core/book";
+import { SMELLS } from "@/core/book/words";
+import { answerOf, type Answer, type Question, type QuestionKind } from "@/core/practice/answers";
+import { GROWERS_NAMES } from "@/core/book/growersNames";
+import { INGREDIENTS } from "@/core/book/ingredients";
+import { findUse } from "@/core/book/uses";
+import { sayDilution, sayVolume } from "@/formats/amounts";
+import { counted, inText, listed } from "@/formats/grammar";
+import { parseNumber } from "@/formats/numbers";
+import type { AnswerFactsView } from "@/services/practice";
+import { MEANINGS, QUESTION_NAMES, readAsked, SMELL_NOW, SOURCE_NAMES } from "@/words/said";
+import { BookText } from "../kit/BookText";
+import { Cautions } from "../kit/Cautions";
+import { Choices } from "../kit/Choices";
+import { NumberField, SelectField, TextField } from "../kit/fields";
+import { Link } from "../kit/Link";
+
+const INPUTS = METHODS.filter(({ family }) => family !== "preparation");
+const L_PER_GAL = 3.785_411_784;
+const HAZARDS = { "dung": "dung", "urine": "urine", "milk": "milk", "unwashed-leaf": "unwashed leaves" } as const;
+
+/** Methods that a typed question names, by their own names and by growers’ names. */
+function methodIn(text: string): string | null {
+  const low = text.toLowerCase();
+  const own = INPUTS.find(
+    ({ name, shortName }) => low.includes(name.toLowerCase()) || low.includes(shortName.toLowerCase()),
+  );
+  const called = GROWERS_NAMES.filter(({ name }) => low.includes(name)).toSorted(
+    (a, b) => b.name.length - a.name.length,
+  )[0];
+  return own?.id ?? called?.methodIds[0] ?? null;
+}
+
+/** The answer’s first line: what to do. */
+function sayAnswer(answer: Answer, question: Question, units: "metric" | "us"): string {
+  switch (answer.code) {
+    case "no-such-use":
+      return `No. The recipe has no use on ${answer.on === "leaves" ? "leaves" : "the soil of growing plants"}.`;
+    case "never-on-leaves":
+      return `No. There is ${HAZARDS[answer.hazard]} in it: never on leaves.`;
+    case "wait-before-harvest":
+      return `Only if the harvest is ${counted(answer.days, { one: "1 day", other: "# days" })} away or more, because of ${HAZARDS[answer.hazard]} in it. Then ${sayDilution(answer.partsWater)}.`;
+    case "may":
+      return `Yes: ${inText(findUse(answer.use).name)}, ${sayDilution(answer.partsWater)} (1 part to ${answer.partsWater} parts water). Log it under Field: there Ruchka checks the bed, its harvest and the weather.`;
+    case "smell":
+      return `${answer.word}: ${MEANINGS[answer.says]}, ${answer.because}. ${SMELL_NOW[answer.says]}`;
+    case "dose":
+      return `${sayVolume(answer.litres, units)} into a can of ${sayVolume(question.kind === "how-much" ? question.canL : 0, units)}: ${sayDilution(answer.partsWater)}, ${inText(findUse(answer.use).name)}.`;
+    case "keeps":
+      return answer.hours === null
+        ? "That is unknown. Smell it before each use."
+        : answer.isLiving
+          ? `It is alive: use it within ${answer.hours} h on soil.`
+          : `${counted(Math.round(answer.hours / 24), { one: "1 day", other: "# days" })}, ${answer.place}.`;
+    case "contents":
+      return `${listed(answer.ingredients.map((id) => inText(INGREDIENTS[id as keyof typeof INGREDIENTS].name)))}.`;
+    case "unknown":
+      return "Ruchka does not know this. Ask a grower of this farm before you do anything.";
+  }
+}
+
+/** A helper’s question, answered from the farm’s own recipe and rules, without a signal too; each answer says where it is from. */
+export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) => {
+  const cropsId = useId();
+  const [text, setText] = useState("");
+  const [kind, setKind] = useState<QuestionKind>("may-use");
+  const [methodId, setMethodId] = useState(INPUTS[0]!.id);
+  const [crop, setCrop] = useState(facts.crops[0] ?? "");
+  const [on, setOn] = useState<"leaves" | "soil">("soil");
+  const [smell, setSmell] = useState<(typeof SMELLS)[number]>("sulphur");
+  const [can, setCan] = useState(facts.system === "us" ? "2" : "10");
+  const type = (next: string) => {
+    setText(next);
+    const asked = readAsked(next);
+    const method = methodIn(next);
+    const named = facts.crops.find((one) => next.toLowerCase().includes(one.toLowerCase().split(" ")[0]!));
+    const eaten = /\b(lettuce|salad|tomato|carrot|cabbage|bean|potato|strawberr|chard|spinach)\w*/i.exec(next)?.[0];
+    if (asked.kind) setKind(asked.kind);
+    if (asked.smell) setSmell(asked.smell);
+    if (method) setMethodId(method);
+    if (named ?? eaten) setCrop(named ?? eaten!);
+    if (/\b(leaf|leaves|spray)\b/i.test(next)) setOn("leaves");
+  };
+  const canL = (parseNumber(can) ?? 0) * (facts.system === "us" ? L_PER_GAL : 1);
+  const questions: Readonly<Record<QuestionKind, Question>> = {
+    "may-use": { kind: "may-use", methodId, crop, on },
+    "smells": { kind: "smells", methodId, word: smell },
+    "how-much": { kind: "how-much", methodId, canL },
+    "how-long": { kind: "how-long", methodId },
+    "what-goes-in": { kind: "what-goes-in", methodId },
+  };
+  const question = questions[kind];
+  const answer = answerOf(question, facts);
+  return (
+    <div className="max-w-2xl px-4 py-5 text-[1.05rem] md:px-8">
+      <p>
+        <Link href="/practice" className="thumb underline">
+          Practice
+        </Link>
+      </p>
+      <h1 className="text-2xl">Ask Ruchka</h1>
+      <div className="mt-3 grid gap-3">
+        <TextField
+          label="Type a question, or choose below"
+          hint="For example: it smells of eggs, what now?"
+          value={text}
+          onChange={({ target }) => type(target.value)}
+        />
+        <SelectField label="Question" value={kind} onChange={({ target }) => setKind(target.value as QuestionKind)}>
+          {(Object.keys(QUESTION_NAMES) as QuestionKind[]).map((one) => (
+            <option key={one} value={one}>
+              {QUESTION_NAMES[one]}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField label="Of what" value={methodId} onChange={({ target }) => setMethodId(target.value)}>
+          {INPUTS.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        {kind === "may-use" ? (
+          <>
+            <TextField label="Crop" value={crop} list={cropsId} onChange={({ target }) => setCrop(target.value)} />
+            <datalist id={cropsId}>
+              {facts.crops.map((one) => (
+                <option key={one} value={one} />
+              ))}
+            </datalist>
+            <Choices
+              label="Where"
+              value={on}
+              options={[
+                { value: "soil", label: "on the soil" },
+                { value: "leaves", label: "on the leaves" },
+              ]}
+              onChange={setOn}
+            />
+          </>
+        ) : null}
+        {kind === "smells" ? (
+          <SelectField
+            label="Smell"
+            value={smell}
+            onChange={({ target }) => setSmell(target.value as (typeof SMELLS)[number])}
+          >
+            {SMELLS.map((word) => (
+              <option key={word} value={word}>
+                {word}
+              </option>
+            ))}
+          </SelectField>
+        ) : null}
+        {kind === "how-much" ? (
+          <NumberField
+            label="Your can holds"
+            unit={facts.system === "us" ? "gal" : "L"}
+            value={can}
+            onChange={({ target }) => setCan(target.value)}
+          />
+        ) : null}
+      </div>
+      <section aria-live="polite" aria-label="Answer" className="mt-5 border-2 border-ink bg-chalk p-4">
+        <p className="text-[1.25rem] font-semibold leading-snug">
+          <BookText>{sayAnswer(answer, question, facts.system)}</BookText>
+        </p>
+        {answer.sources.length > 0 ? (
+          <p className="mt-2 text-soft">From {listed(answer.sources.map((source) => SOURCE_NAMES[source]))}.</p>
+        ) : null}
+        <div className="mt-2">
+          <Cautions cautions={answer.cautions} />
+        </div>
+      </section>
+      <p className="mt-2 text-soft">
+        Local law and your certifier stand above this. Nothing here is for people’s or animals’ health.
+      </p>
+    </div>
+  );
+};

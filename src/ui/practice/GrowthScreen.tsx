@@ -1,0 +1,205 @@
+"use client";
+import { useMemo, useState } from "react";
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import { growthOf, shownHours, type GrowthTerms } from "@/core/practice/growth";
+import type { DrumName } from "@/core/practice/yard/drums";
+import { sayTemperature } from "@/formats/amounts";
+import { formatNumber } from "@/formats/numbers";
+import { Choices } from "../kit/Choices";
+import { Link } from "../kit/Link";
+import { RowsTable } from "../kit/RowsTable";
+import { DrumDrawing } from "./DrumDrawing";
+import type { DrumPicture } from "./drumLook";
+
+const BREWS = [
+  { value: "tea", label: "Aerated tea" },
+  { value: "leaf-mould brew", label: "Leaf-mould brew" },
+  { value: "extract", label: "Plant extract" },
+  { value: "serum", label: "Lactic serum" },
+] as const;
+const WARMTHS = ["8", "12", "16", "20", "24", "28", "34", "42"] as const;
+const FOODS = [
+  { value: "0.5", label: "half" },
+  { value: "1", label: "by the recipe" },
+  { value: "2", label: "twice" },
+  { value: "3", label: "three times" },
+] as const;
+const RECIPE: Omit<GrowthTerms, "name"> = { celsius: 24, food: 1, culture: 1, hasAir: true };
+
+/** What a brew's surface is like at so much life and food: the drawing that moves with the curve. */
+function surfaceAt(alive: number, food: number, isPast: boolean): string {
+  if (alive < 0.1) return "still";
+  if (isPast) return alive > 0.5 ? "collapsing" : "flat";
+  if (alive < 0.35) return "fine bubbles";
+  if (alive < 0.75 || food > 0.6) return "patches";
+  return "full head";
+}
+const sayTime = (hour: number): string => (hour < 72 ? `${Math.round(hour)} h` : `${formatNumber(hour / 24, 2)} days`);
+
+/** One thing to turn at a time, and the curve beside the recipe’s: growth, food that runs out, and the crash. */
+export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => {
+  const [name, setName] = useState<(typeof BREWS)[number]["value"]>("tea");
+  const [warmth, setWarmth] = useState<(typeof WARMTHS)[number]>("24");
+  const [food, setFood] = useState<(typeof FOODS)[number]["value"]>("1");
+  const [water, setWater] = useState<"clean" | "tap">("clean");
+  const [air, setAir] = useState<"on" | "off">("on");
+  const [hour, setHour] = useState(24);
+  const untilH = shownHours(name as DrumName);
+  const at = Math.min(hour, untilH);
+  const terms: GrowthTerms = {
+    name,
+    celsius: Number(warmth),
+    food: Number(food),
+    culture: water === "tap" ? 0.05 : 1,
+    hasAir: air === "on",
+  };
+  const own = useMemo(() => growthOf(terms, untilH), [name, warmth, food, water, air]); // eslint-disable-line react-hooks/exhaustive-deps -- terms are made of these
+  const recipe = useMemo(() => growthOf({ name, ...RECIPE }, untilH), [name, untilH]);
+  const rows = own.points.map((point, nth) => ({
+    "hour": point.hour,
+    "life": point.alive,
+    "food": point.food,
+    "by the recipe": recipe.points[nth]?.alive ?? 0,
+  }));
+  const now = own.points.findLast((point) => point.hour <= at)!;
+  const isPast = own.peakH !== null && at > own.peakH;
+  const picture: DrumPicture = {
+    ...{
+      name,
+      isOpen: true,
+      surface: surfaceAt(now.alive, now.food, isPast),
+      film: "none",
+      liquid: null,
+      solids: null,
+    },
+    outside: { isBulging: false, isBurst: false, isPumpSilent: air === "off" },
+  };
+  const told =
+    own.peakH === null
+      ? own.points.at(-1)!.alive < 0.2
+        ? "It hardly grows. Nothing to use comes of it in this time."
+        : "It still grows at the end of this time."
+      : `Most life after ${sayTime(own.peakH)}${own.crashH === null ? "" : `, half of it gone after ${sayTime(own.crashH)}: the food ran out`}.`;
+  return (
+    <div className="max-w-5xl px-4 py-5 md:px-8">
+      <p>
+        <Link href="/practice" className="thumb underline">
+          Practice
+        </Link>
+      </p>
+      <h1 className="text-2xl">Growth and crash</h1>
+      <p className="max-w-2xl text-soft">
+        Turn one thing and look what the curve does. A picture to learn by: the farm’s own forecasts are worked out
+        another way.
+      </p>
+      <div className="mt-3 grid gap-4 md:grid-cols-[20rem_1fr]">
+        <div className="grid content-start gap-3">
+          <Choices label="Brew" value={name} options={BREWS} onChange={setName} />
+          <Choices
+            label="Warmth"
+            value={warmth}
+            options={WARMTHS.map((value) => ({ value, label: sayTemperature(Number(value), units) }))}
+            onChange={setWarmth}
+          />
+          <Choices label="Food" value={food} options={FOODS} onChange={setFood} />
+          <Choices
+            label="Water"
+            value={water}
+            options={[
+              { value: "clean", label: "free of chlorine" },
+              { value: "tap", label: "from the tap" },
+            ]}
+            onChange={setWater}
+          />
+          {name === "tea" ? (
+            <Choices
+              label="Air"
+              value={air}
+              options={[
+                { value: "on", label: "on" },
+                { value: "off", label: "off" },
+              ]}
+              onChange={setAir}
+            />
+          ) : null}
+        </div>
+        <div>
+          <p aria-live="polite" className="text-[1.15rem] font-semibold">
+            {told}
+          </p>
+          <div className="h-64">
+            <ResponsiveContainer width="100%" height="100%">
+              <LineChart data={rows} margin={{ top: 8, right: 12, bottom: 4, left: -14 }}>
+                <CartesianGrid stroke="var(--line)" vertical={false} />
+                <XAxis
+                  dataKey="hour"
+                  type="number"
+                  domain={[0, untilH]}
+                  tickFormatter={(value) => sayTime(Number(value))}
+                  stroke="var(--soft)"
+                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+                />
+                <YAxis
+                  domain={[0, "auto"]}
+                  stroke="var(--soft)"
+                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+                />
+                <ReferenceLine x={at} stroke="var(--rust)" strokeWidth={2} />
+                <Tooltip
+                  formatter={(value, line) => [formatNumber(Number(value), 2), String(line)]}
+                  labelFormatter={(value) => sayTime(Number(value))}
+                  contentStyle={{
+                    background: "var(--chalk)",
+                    border: "2px solid var(--ink)",
+                    borderRadius: 0,
+                    color: "var(--ink)",
+                  }}
+                />
+                <Line
+                  dataKey="by the recipe"
+                  stroke="var(--soft)"
+                  strokeDasharray="4 4"
+                  strokeWidth={2}
+                  dot={false}
+                  isAnimationActive={false}
+                />
+                <Line dataKey="food" stroke="var(--marigold)" strokeWidth={2} dot={false} isAnimationActive={false} />
+                <Line dataKey="life" stroke="var(--leaf)" strokeWidth={3} dot={false} isAnimationActive={false} />
+              </LineChart>
+            </ResponsiveContainer>
+          </div>
+          <p className="text-soft">
+            <span className="font-semibold text-leaf">— life</span> · <span className="font-semibold">— food</span>{" "}
+            (yellow) · - - life by the recipe at {sayTemperature(24, units)}. 1 is the most that the recipe reaches.
+          </p>
+          <label className="mt-2 block">
+            <span className="font-semibold">Look at it after {sayTime(at)}</span>
+            <input
+              type="range"
+              min={0}
+              max={untilH}
+              value={at}
+              onChange={({ target }) => setHour(Number(target.value))}
+              className="h-11 w-full accent-[var(--rust)]"
+            />
+          </label>
+          <DrumDrawing picture={picture} className="w-44" />
+          <RowsTable
+            name="growth"
+            heads={["Hour", "Life", "Food", "Life by the recipe"]}
+            rows={rows.map((row) => [
+              String(row.hour),
+              formatNumber(row.life, 2),
+              formatNumber(row.food, 2),
+              formatNumber(row["by the recipe"], 2),
+            ])}
+          />
+          <p className="mt-2 max-w-xl text-soft">
+            “A thousandfold” is only a matter of how little was there at the start: here it is{" "}
+            {formatNumber(own.fold, 2)} times. The end is the same, for the food is the same.
+          </p>
+        </div>
+      </div>
+    </div>
+  );
+};
