@@ -46,7 +46,7 @@ export interface AnswerFacts {
 }
 
 /** The careful reading of where an input goes: the first use of the recipe for leaves or for soil. */
-const useFor = ({ uses }: Recipe, on: "leaves" | "soil") =>
+const rateFor = ({ uses }: Recipe, on: "leaves" | "soil") =>
   uses.find(({ use }) => USES[use].target === on && (on === "leaves" || use === "drench-growing")) ??
   uses.find(({ use }) => USES[use].target === on);
 
@@ -63,7 +63,7 @@ function mayUse(
   const carried = carriedBy(recipe.ingredients.map(({ ingredient }) => ingredient));
   const never = on === "leaves" ? carried.find((hazard) => SOIL_ONLY.includes(hazard)) : undefined;
   if (never) return { code: "never-on-leaves", hazard: never, sources: ["default-rule"], cautions };
-  const use = useFor(recipe, on);
+  const use = rateFor(recipe, on);
   if (!use) return { code: "no-such-use", on, sources: [from], cautions: [] };
   const rated = carried.flatMap((hazard) => {
     // What only matters on leaves does not bar the soil.
@@ -101,7 +101,7 @@ export function answerOf(question: Question, { versions, choices, rules }: Answe
         : unknown;
     }
     case "how-much": {
-      const use = useFor(recipe, "soil") ?? recipe.uses[0];
+      const use = rateFor(recipe, "soil") ?? recipe.uses[0];
       if (!use || !(question.canL > 0)) return unknown;
       const partsWater = use.partsWater.default;
       return {

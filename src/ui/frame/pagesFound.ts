@@ -24,6 +24,7 @@ export const PAGES_FOUND: readonly {
   { href: "/practice", name: "Practice", words: ["learn", "train", "trainer", "lesson", "teach"] },
   { href: "/practice/sums", name: "Sums in the head", words: ["practice", "quiz", "convert"] },
   { href: "/practice/growth", name: "Growth and crash", words: ["practice", "simulate", "warmth", "food"] },
+  { href: "/practice/mistakes", name: "What a mistake costs", words: ["practice", "chlorine", "wrong", "tight lid"] },
   { href: "/practice/signs", name: "Signs in pictures", words: ["foam", "film", "mould", "picture"] },
   { href: "/practice/answers", name: "Ask Ruchka", words: ["question", "may i", "help", "smells"] },
   { href: "/season", name: "Season", words: ["plan", "calendar", "when", "start", "weeks"] },

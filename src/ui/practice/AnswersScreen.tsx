@@ -61,29 +61,35 @@ function sayAnswer(answer: Answer, question: Question, units: "metric" | "us"): 
   }
 }
 
-/** A helper’s question, answered from the farm’s own recipe and rules, without a signal too; each answer says where it is from. */
-export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) => {
-  const cropsId = useId();
-  const [text, setText] = useState("");
-  const [kind, setKind] = useState<QuestionKind>("may-use");
-  const [methodId, setMethodId] = useState(INPUTS[0]!.id);
-  const [crop, setCrop] = useState(facts.crops[0] ?? "");
-  const [on, setOn] = useState<"leaves" | "soil">("soil");
-  const [smell, setSmell] = useState<(typeof SMELLS)[number]>("sulphur");
-  const [can, setCan] = useState(facts.system === "us" ? "2" : "10");
-  const type = (next: string) => {
-    setText(next);
-    const asked = readAsked(next);
-    const method = methodIn(next);
-    const named = facts.crops.find((one) => next.toLowerCase().includes(one.toLowerCase().split(" ")[0]!));
-    const eaten = /\b(lettuce|salad|tomato|carrot|cabbage|bean|potato|strawberr|chard|spinach)\w*/i.exec(next)?.[0];
-    if (asked.kind) setKind(asked.kind);
-    if (asked.smell) setSmell(asked.smell);
-    if (method) setMethodId(method);
-    if (named ?? eaten) setCrop(named ?? eaten!);
-    if (/\b(leaf|leaves|spray)\b/i.test(next)) setOn("leaves");
+/** A question as it stands on the screen. */
+interface Asked {
+  readonly text: string;
+  readonly kind: QuestionKind;
+  readonly methodId: string;
+  readonly crop: string;
+  readonly on: "leaves" | "soil";
+  readonly smell: (typeof SMELLS)[number];
+  readonly can: string;
+}
+const EATEN = /\b(lettuce|salad|tomato|carrot|cabbage|bean|potato|strawberr|chard|spinach)\w*/i;
+
+/** What the typed words change in the question; what they don’t name stays as it was chosen. */
+function readTyped(text: string, asked: Asked, { crops }: AnswerFactsView): Asked {
+  const { kind, smell } = readAsked(text);
+  const named = crops.find((crop) => text.toLowerCase().includes(crop.toLowerCase().split(" ")[0]!));
+  return {
+    ...asked,
+    text,
+    kind: kind ?? asked.kind,
+    smell: smell ?? asked.smell,
+    methodId: methodIn(text) ?? asked.methodId,
+    crop: named ?? EATEN.exec(text)?.[0] ?? asked.crop,
+    on: /\b(leaf|leaves|spray)\b/i.test(text) ? "leaves" : asked.on,
   };
-  const canL = (parseNumber(can) ?? 0) * (facts.system === "us" ? L_PER_GAL : 1);
+}
+
+function questionOf({ kind, methodId, crop, on, smell, can }: Asked, { system }: AnswerFactsView): Question {
+  const canL = (parseNumber(can) ?? 0) * (system === "us" ? L_PER_GAL : 1);
   const questions: Readonly<Record<QuestionKind, Question>> = {
     "may-use": { kind: "may-use", methodId, crop, on },
     "smells": { kind: "smells", methodId, word: smell },
@@ -91,7 +97,85 @@ export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) =>
     "how-long": { kind: "how-long", methodId },
     "what-goes-in": { kind: "what-goes-in", methodId },
   };
-  const question = questions[kind];
+  return questions[kind];
+}
+
+/** What else a question needs to know. */
+const More = ({
+  asked,
+  onAsked,
+  facts,
+}: {
+  readonly asked: Asked;
+  readonly onAsked: (next: Asked) => void;
+  readonly facts: AnswerFactsView;
+}) => {
+  const cropsId = useId();
+  const { kind, crop, on, smell, can } = asked;
+  return (
+    <>
+      {kind === "may-use" ? (
+        <>
+          <TextField
+            label="Crop"
+            value={crop}
+            list={cropsId}
+            onChange={({ target }) => onAsked({ ...asked, crop: target.value })}
+          />
+          <datalist id={cropsId}>
+            {facts.crops.map((one) => (
+              <option key={one} value={one} />
+            ))}
+          </datalist>
+          <Choices
+            label="Where"
+            value={on}
+            options={[
+              { value: "soil", label: "on the soil" },
+              { value: "leaves", label: "on the leaves" },
+            ]}
+            onChange={(on) => onAsked({ ...asked, on })}
+          />
+        </>
+      ) : null}
+      {kind === "smells" ? (
+        <SelectField
+          label="Smell"
+          value={smell}
+          onChange={({ target }) => onAsked({ ...asked, smell: target.value as (typeof SMELLS)[number] })}
+        >
+          {SMELLS.map((word) => (
+            <option key={word} value={word}>
+              {word}
+            </option>
+          ))}
+        </SelectField>
+      ) : null}
+      {kind === "how-much" ? (
+        <NumberField
+          label="Your can holds"
+          unit={facts.system === "us" ? "gal" : "L"}
+          value={can}
+          onChange={({ target }) => onAsked({ ...asked, can: target.value })}
+        />
+      ) : null}
+    </>
+  );
+};
+
+/** A helper’s question, answered from the farm’s own recipe and rules, without a signal too; each answer says where it is from. */
+export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) => {
+  const [asked, setAsked] = useState<Asked>({
+    text: "",
+    kind: "may-use",
+    methodId: INPUTS[0]!.id,
+    crop: facts.crops[0] ?? "",
+    on: "soil",
+    smell: "sulphur",
+    can: facts.system === "us" ? "2" : "10",
+  });
+  const { text, kind, methodId } = asked;
+  const question = questionOf(asked, facts);
   const answer = answerOf(question, facts);
   return (
     <div className="max-w-2xl px-4 py-5 text-[1.05rem] md:px-8">
@@ -106,62 +190,31 @@ export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) =>
           label="Type a question, or choose below"
           hint="For example: it smells of eggs, what now?"
           value={text}
-          onChange={({ target }) => type(target.value)}
+          onChange={({ target }) => setAsked(readTyped(target.value, asked, facts))}
         />
-        <SelectField label="Question" value={kind} onChange={({ target }) => setKind(target.value as QuestionKind)}>
+        <SelectField
+          label="Question"
+          value={kind}
+          onChange={({ target }) => setAsked({ ...asked, kind: target.value as QuestionKind })}
+        >
           {(Object.keys(QUESTION_NAMES) as QuestionKind[]).map((one) => (
             <option key={one} value={one}>
               {QUESTION_NAMES[one]}
             </option>
           ))}
         </SelectField>
-        <SelectField label="Of what" value={methodId} onChange={({ target }) => setMethodId(target.value)}>
+        <SelectField
+          label="Of what"
+          value={methodId}
+          onChange={({ target }) => setAsked({ ...asked, methodId: target.value })}
+        >
           {INPUTS.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>
           ))}
         </SelectField>
-        {kind === "may-use" ? (
-          <>
-            <TextField label="Crop" value={crop} list={cropsId} onChange={({ target }) => setCrop(target.value)} />
-            <datalist id={cropsId}>
-              {facts.crops.map((one) => (
-                <option key={one} value={one} />
-              ))}
-            </datalist>
-            <Choices
-              label="Where"
-              value={on}
-              options={[
-                { value: "soil", label: "on the soil" },
-                { value: "leaves", label: "on the leaves" },
-              ]}
-              onChange={setOn}
-            />
-          </>
-        ) : null}
-        {kind === "smells" ? (
-          <SelectField
-            label="Smell"
-            value={smell}
-            onChange={({ target }) => setSmell(target.value as (typeof SMELLS)[number])}
-          >
-            {SMELLS.map((word) => (
-              <option key={word} value={word}>
-                {word}
-              </option>
-            ))}
-          </SelectField>
-        ) : null}
-        {kind === "how-much" ? (
-          <NumberField
-            label="Your can holds"
-            unit={facts.system === "us" ? "gal" : "L"}
-            value={can}
-            onChange={({ target }) => setCan(target.value)}
-          />
-        ) : null}
+        <More asked={asked} onAsked={setAsked} facts={facts} />
       </div>
       <section aria-live="polite" aria-label="Answer" className="mt-5 border-2 border-ink bg-chalk p-4">
         <p className="text-[1.25rem] font-semibold leading-snug">

@@ -15,12 +15,14 @@ import {
 } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { findMethod } from "@/core/book";
-import type { Care, Ending, Look } from "@/core/practice/drum/deeds";
+import type { Care, Look } from "@/core/practice/drum/deeds";
 import * as drumPlay from "@/core/practice/drum/play";
 import { retell } from "@/core/practice/drum/retold";
-import { caresOf, codeOf, looksOf, setUpDrum, stepsOf } from "@/core/practice/drum/setup";
+import { caresOf, codeOf, looksOf, setUpDrum, stepsOf, type PracticeDrum } from "@/core/practice/drum/setup";
 import type { DrumName } from "@/core/practice/yard/drums";
+import type { ActError } from "@/contracts/answer";
 import { sayVolume } from "@/formats/amounts";
+import { inText } from "@/formats/grammar";
 import { CARE_NAMES, FAULT_NOTES, LOOK_NAMES, TRUE_PLACE_NAMES } from "@/words/said";
 import { usePracticeAct } from "../acts/practice";
 import { Button, buttonClass } from "../kit/Button";
@@ -65,6 +67,143 @@ const Row = ({ title, children }: { readonly title: string; readonly children: R
   </div>
 );
 
+const Head = ({
+  drum,
+  code,
+  units,
+}: {
+  readonly drum: PracticeDrum;
+  readonly code: string;
+  readonly units: "metric" | "us";
+}) => (
+  <>
+    <p className="text-soft">
+      <Link href="/practice" className="thumb underline">
+        Practice
+      </Link>{" "}
+      · drum <strong className="reading">{code}</strong>
+    </p>
+    <h1 className="text-2xl">{findMethod(drum.methodId).name}</h1>
+    <p className="max-w-2xl text-soft">
+      {sayVolume(drum.volumeL, units)} {TRUE_PLACE_NAMES[drum.place]}.{" "}
+      {drum.fault ? <strong className="text-ink">{FAULT_NOTES[drum.fault]}</strong> : "Filled by the recipe."} Nothing
+      here touches the farm.
+    </p>
+  </>
+);
+
+/** The drum as it stands there, with what is seen of it this hour. */
+const Before = ({
+  drum,
+  play,
+  sight,
+  said,
+}: {
+  readonly drum: PracticeDrum;
+  readonly play: drumPlay.Play;
+  readonly sight: drumPlay.Sight;
+  readonly said: string;
+}) => (
+  <div>
+    <p className="reading text-[1.2rem] font-semibold">{sayHour(drum, play.hour)}</p>
+    <DrumDrawing
+      picture={pictureOf(drum.name, sight.seen, play.hour, sight.outside)}
+      className="mx-auto w-full max-w-[11rem] md:max-w-[17rem]"
+    />
+    {sight.outside.isBulging && !sight.isOver ? (
+      <Notice tone="caution" title="The lid is swollen">
+        Gas can throw it in your face. Stand to the side and open it slowly.
+      </Notice>
+    ) : null}
+    {sight.outside.isPumpSilent && !sight.isOver ? (
+      <Notice tone="caution" title="The pump is silent">
+        No air goes in.
+      </Notice>
+    ) : null}
+    <p aria-live="polite" className="mt-1 min-h-6 text-center">
+      {said}
+    </p>
+  </div>
+);
+
+/** All that can be done now: look, care, wait, end. */
+const Deeds = ({
+  name,
+  drum,
+  play,
+  onPlay,
+}: {
+  readonly name: DrumName;
+  readonly drum: PracticeDrum;
+  readonly play: drumPlay.Play;
+  readonly onPlay: (next: drumPlay.Play, said: string) => void;
+}) => (
+  <>
+    <Row title="Look">
+      {looksOf(name).map((what) => {
+        const Icon = LOOK_ICONS[what];
+        const isLooked = play.deeds.some(
+          (deed) => deed.kind === "look" && deed.look === what && deed.hour === play.hour,
+        );
+        return (
+          <Button key={what} disabled={isLooked} onClick={() => onPlay(drumPlay.look(play, what), "")}>
+            <Icon aria-hidden className="size-5" />
+            {LOOK_NAMES[what]}
+          </Button>
+        );
+      })}
+    </Row>
+    <Row title="Do">
+      {caresOf(name).map((what) => {
+        const Icon = CARE_ICONS[what];
+        return (
+          <Button key={what} onClick={() => onPlay(drumPlay.careFor(play, what), `Done: ${inText(CARE_NAMES[what])}`)}>
+            <Icon aria-hidden className="size-5" />
+            {CARE_NAMES[what]}
+          </Button>
+        );
+      })}
+    </Row>
+    <Row title="Wait">
+      {stepsOf(name).map((hours) => (
+        <Button key={hours} onClick={() => onPlay(drumPlay.wait(drum, play, hours), "")}>
+          {sayStep(hours)}
+        </Button>
+      ))}
+    </Row>
+    <Row title="End it">
+      <Button variant="strong" onClick={() => onPlay(drumPlay.end(play, "use"), "")}>
+        Strain and use it
+      </Button>
+      <Button variant="danger" onClick={() => onPlay(drumPlay.end(play, "throw-out"), "")}>
+        Throw it away
+      </Button>
+    </Row>
+  </>
+);
+
+/** What may be done once a drum is over. */
+const Afterwards = ({
+  said,
+  error,
+  onAgain,
+}: {
+  readonly said: string;
+  readonly error: ActError | null;
+  readonly onAgain: () => void;
+}) => (
+  <>
+    <div className="mt-4 flex flex-wrap gap-2">
+      <Link href="/practice" className={buttonClass("strong")}>
+        What comes next
+      </Link>
+      <Button onClick={onAgain}>The same drum again</Button>
+    </div>
+    <p className="mt-2 text-soft">{said}</p>
+    <Refusal error={error} />
+  </>
+);
+
 /** A drum in hours: the learner looks, cares, waits, and ends it; then it is told once more. */
 export const DrumScreen = ({
   name,
@@ -101,116 +240,35 @@ export const DrumScreen = ({
         if (answer) keep({ play: next, isLogged: true });
       });
   };
-  const method = findMethod(drum.methodId);
-  const picture = pictureOf(name, sight.seen, play.hour, sight.outside);
-  const looked = (what: Look) =>
-    play.deeds.some((deed) => deed.kind === "look" && deed.look === what && deed.hour === play.hour);
-  const finish = (ending: Ending) => set(drumPlay.end(play, ending), "");
-
   return (
     <div className="max-w-5xl px-4 py-5 md:px-8">
-      <p className="text-soft">
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>{" "}
-        · drum <strong className="reading">{code}</strong>
-      </p>
-      <h1 className="text-2xl">{method.name}</h1>
-      <p className="max-w-2xl text-soft">
-        {sayVolume(drum.volumeL, units)} {TRUE_PLACE_NAMES[drum.place]}.{" "}
-        {drum.fault ? <strong className="text-ink">{FAULT_NOTES[drum.fault]}</strong> : "Filled by the recipe."} Nothing
-        here touches the farm.
-      </p>
+      <Head drum={drum} code={code} units={units} />
       <div className="mt-3">
         <DaysStrip drum={drum} hour={play.hour} />
       </div>
       <div className="mt-3 grid gap-5 md:grid-cols-[18rem_1fr]">
-        <div>
-          <p className="reading text-[1.2rem] font-semibold">{sayHour(drum, play.hour)}</p>
-          <DrumDrawing picture={picture} className="mx-auto w-full max-w-[17rem]" />
-          {sight.outside.isBulging && !sight.isOver ? (
-            <Notice tone="caution" title="The lid is swollen">
-              Gas can throw it in your face. Stand to the side and open it slowly.
-            </Notice>
-          ) : null}
-          {sight.outside.isPumpSilent && !sight.isOver ? (
-            <Notice tone="caution" title="The pump is silent">
-              No air goes in.
-            </Notice>
-          ) : null}
-          <p aria-live="polite" className="mt-1 min-h-6 text-center">
-            {lastDone}
-          </p>
-        </div>
+        <Before drum={drum} play={play} sight={sight} said={lastDone} />
         <div className="grid content-start gap-4">
           {told ? (
             <div ref={end}>
               <Retold drum={drum} told={told} />
-              <div className="mt-4 flex flex-wrap gap-2">
-                <Link href="/practice" className={buttonClass("strong")}>
-                  What comes next
-                </Link>
-                <Button
-                  onClick={() => {
-                    drop();
-                    setLastDone("");
-                  }}
-                >
-                  The same drum again
-                </Button>
-              </div>
-              <p className="mt-2 text-soft">
-                {isKept
-                  ? isLogged
-                    ? "This drum counts on your practice page."
-                    : ""
-                  : "You may look only, so nothing is kept."}
-              </p>
-              <Refusal error={log.error} />
+              <Afterwards
+                said={
+                  isKept
+                    ? isLogged
+                      ? "This drum counts on your practice page."
+                      : ""
+                    : "You may look only, so nothing is kept."
+                }
+                error={log.error}
+                onAgain={() => {
+                  drop();
+                  setLastDone("");
+                }}
+              />
             </div>
           ) : (
-            <>
-              <Row title="Look">
-                {looksOf(name).map((what) => {
-                  const Icon = LOOK_ICONS[what];
-                  return (
-                    <Button key={what} disabled={looked(what)} onClick={() => set(drumPlay.look(play, what), "")}>
-                      <Icon aria-hidden className="size-5" />
-                      {LOOK_NAMES[what]}
-                    </Button>
-                  );
-                })}
-              </Row>
-              <Row title="Do">
-                {caresOf(name).map((what) => {
-                  const Icon = CARE_ICONS[what];
-                  return (
-                    <Button
-                      key={what}
-                      onClick={() => set(drumPlay.careFor(play, what), `Done: ${CARE_NAMES[what].toLowerCase()}`)}
-                    >
-                      <Icon aria-hidden className="size-5" />
-                      {CARE_NAMES[what]}
-                    </Button>
-                  );
-                })}
-              </Row>
-              <Row title="Wait">
-                {stepsOf(name).map((hours) => (
-                  <Button key={hours} onClick={() => set(drumPlay.wait(drum, play, hours), "")}>
-                    {sayStep(hours)}
-                  </Button>
-                ))}
-              </Row>
-              <Row title="End it">
-                <Button variant="strong" onClick={() => finish("use")}>
-                  Strain and use it
-                </Button>
-                <Button variant="danger" onClick={() => finish("throw-out")}>
-                  Throw it away
-                </Button>
-              </Row>
-            </>
+            <Deeds name={name} play={play} onPlay={set} drum={drum} />
           )}
           <section>
             <h2 className="text-[1.15rem]">What you saw</h2>

@@ -36,13 +36,121 @@ function surfaceAt(alive: number, food: number, isPast: boolean): string {
 }
 const sayTime = (hour: number): string => (hour < 72 ? `${Math.round(hour)} h` : `${formatNumber(hour / 24, 2)} days`);
 
+interface Turned {
+  readonly name: (typeof BREWS)[number]["value"];
+  readonly warmth: (typeof WARMTHS)[number];
+  readonly food: (typeof FOODS)[number]["value"];
+  readonly water: "clean" | "tap";
+  readonly air: "on" | "off";
+}
+
+/** What can be turned. */
+const Turns = ({
+  turned,
+  onTurn,
+  units,
+}: {
+  readonly turned: Turned;
+  readonly onTurn: (next: Turned) => void;
+  readonly units: "metric" | "us";
+}) => {
+  const { name, warmth, food, water, air } = turned;
+  return (
+    <div className="grid content-start gap-3">
+      <Choices label="Brew" value={name} options={BREWS} onChange={(name) => onTurn({ ...turned, name })} />
+      <Choices
+        label="Warmth"
+        value={warmth}
+        options={WARMTHS.map((value) => ({ value, label: sayTemperature(Number(value), units) }))}
+        onChange={(warmth) => onTurn({ ...turned, warmth })}
+      />
+      <Choices label="Food" value={food} options={FOODS} onChange={(food) => onTurn({ ...turned, food })} />
+      <Choices
+        label="Water"
+        value={water}
+        options={[
+          { value: "clean", label: "free of chlorine" },
+          { value: "tap", label: "from the tap" },
+        ]}
+        onChange={(water) => onTurn({ ...turned, water })}
+      />
+      {name === "tea" ? (
+        <Choices
+          label="Air"
+          value={air}
+          options={[
+            { value: "on", label: "on" },
+            { value: "off", label: "off" },
+          ]}
+          onChange={(air) => onTurn({ ...turned, air })}
+        />
+      ) : null}
+    </div>
+  );
+};
+
+interface Row {
+  readonly "hour": number;
+  readonly "life": number;
+  readonly "food": number;
+  readonly "by the recipe": number;
+}
+const Curve = ({
+  rows,
+  at,
+  untilH,
+}: {
+  readonly rows: readonly Row[];
+  readonly at: number;
+  readonly untilH: number;
+}) => (
+  <div className="h-64">
+    <ResponsiveContainer width="100%" height="100%">
+      <LineChart data={rows} margin={{ top: 8, right: 12, bottom: 4, left: -14 }}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis
+          dataKey="hour"
+          type="number"
+          domain={[0, untilH]}
+          tickFormatter={(value) => sayTime(Number(value))}
+          stroke="var(--soft)"
+          tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+        />
+        <YAxis
+          domain={[0, "auto"]}
+          stroke="var(--soft)"
+          tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
+        />
+        <ReferenceLine x={at} stroke="var(--rust)" strokeWidth={2} />
+        <Tooltip
+          formatter={(value, line) => [formatNumber(Number(value), 2), String(line)]}
+          labelFormatter={(value) => sayTime(Number(value))}
+          contentStyle={{
+            background: "var(--chalk)",
+            border: "2px solid var(--ink)",
+            borderRadius: 0,
+            color: "var(--ink)",
+          }}
+        />
+        <Line
+          dataKey="by the recipe"
+          stroke="var(--soft)"
+          strokeDasharray="4 4"
+          strokeWidth={2}
+          dot={false}
+          isAnimationActive={false}
+        />
+        <Line dataKey="food" stroke="var(--marigold)" strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Line dataKey="life" stroke="var(--leaf)" strokeWidth={3} dot={false} isAnimationActive={false} />
+      </LineChart>
+    </ResponsiveContainer>
+  </div>
+);
+
 /** One thing to turn at a time, and the curve beside the recipe’s: growth, food that runs out, and the crash. */
 export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => {
-  const [name, setName] = useState<(typeof BREWS)[number]["value"]>("tea");
-  const [warmth, setWarmth] = useState<(typeof WARMTHS)[number]>("24");
-  const [food, setFood] = useState<(typeof FOODS)[number]["value"]>("1");
-  const [water, setWater] = useState<"clean" | "tap">("clean");
-  const [air, setAir] = useState<"on" | "off">("on");
+  const [turned, setTurned] = useState<Turned>({ name: "tea", warmth: "24", food: "1", water: "clean", air: "on" });
+  const { name, warmth, food, water, air } = turned;
   const [hour, setHour] = useState(24);
   const untilH = shownHours(name as DrumName);
   const at = Math.min(hour, untilH);
@@ -55,7 +163,7 @@ export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => 
   };
   const own = useMemo(() => growthOf(terms, untilH), [name, warmth, food, water, air]); // eslint-disable-line react-hooks/exhaustive-deps -- terms are made of these
   const recipe = useMemo(() => growthOf({ name, ...RECIPE }, untilH), [name, untilH]);
-  const rows = own.points.map((point, nth) => ({
+  const rows: readonly Row[] = own.points.map((point, nth) => ({
     "hour": point.hour,
     "life": point.alive,
     "food": point.food,
@@ -93,81 +201,12 @@ export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => 
         another way.
       </p>
       <div className="mt-3 grid gap-4 md:grid-cols-[20rem_1fr]">
-        <div className="grid content-start gap-3">
-          <Choices label="Brew" value={name} options={BREWS} onChange={setName} />
-          <Choices
-            label="Warmth"
-            value={warmth}
-            options={WARMTHS.map((value) => ({ value, label: sayTemperature(Number(value), units) }))}
-            onChange={setWarmth}
-          />
-          <Choices label="Food" value={food} options={FOODS} onChange={setFood} />
-          <Choices
-            label="Water"
-            value={water}
-            options={[
-              { value: "clean", label: "free of chlorine" },
-              { value: "tap", label: "from the tap" },
-            ]}
-            onChange={setWater}
-          />
-          {name === "tea" ? (
-            <Choices
-              label="Air"
-              value={air}
-              options={[
-                { value: "on", label: "on" },
-                { value: "off", label: "off" },
-              ]}
-              onChange={setAir}
-            />
-          ) : null}
-        </div>
+        <Turns turned={turned} onTurn={setTurned} units={units} />
         <div>
           <p aria-live="polite" className="text-[1.15rem] font-semibold">
             {told}
           </p>
-          <div className="h-64">
-            <ResponsiveContainer width="100%" height="100%">
-              <LineChart data={rows} margin={{ top: 8, right: 12, bottom: 4, left: -14 }}>
-                <CartesianGrid stroke="var(--line)" vertical={false} />
-                <XAxis
-                  dataKey="hour"
-                  type="number"
-                  domain={[0, untilH]}
-                  tickFormatter={(value) => sayTime(Number(value))}
-                  stroke="var(--soft)"
-                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
-                />
-                <YAxis
-                  domain={[0, "auto"]}
-                  stroke="var(--soft)"
-                  tick={{ fill: "var(--soft)", fontFamily: "var(--font-reading)" }}
-                />
-                <ReferenceLine x={at} stroke="var(--rust)" strokeWidth={2} />
-                <Tooltip
-                  formatter={(value, line) => [formatNumber(Number(value), 2), String(line)]}
-                  labelFormatter={(value) => sayTime(Number(value))}
-                  contentStyle={{
-                    background: "var(--chalk)",
-                    border: "2px solid var(--ink)",
-                    borderRadius: 0,
-                    color: "var(--ink)",
-                  }}
-                />
-                <Line
-                  dataKey="by the recipe"
-                  stroke="var(--soft)"
-                  strokeDasharray="4 4"
-                  strokeWidth={2}
-                  dot={false}
-                  isAnimationActive={false}
-                />
-                <Line dataKey="food" stroke="var(--marigold)" strokeWidth={2} dot={false} isAnimationActive={false} />
-                <Line dataKey="life" stroke="var(--leaf)" strokeWidth={3} dot={false} isAnimationActive={false} />
-              </LineChart>
-            </ResponsiveContainer>
-          </div>
+          <Curve rows={rows} at={at} untilH={untilH} />
           <p className="text-soft">
             <span className="font-semibold text-leaf">— life</span> · <span className="font-semibold">— food</span>{" "}
             (yellow) · - - life by the recipe at {sayTemperature(24, units)}. 1 is the most that the recipe reaches.

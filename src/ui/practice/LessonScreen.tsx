@@ -12,6 +12,29 @@ import { Cautions } from "../kit/Cautions";
 import { Link } from "../kit/Link";
 import { hrefOfDrum } from "./practiceLinks";
 
+const Steps = ({ steps }: Pick<Recipe, "steps">) => (
+  <section>
+    <h2 className="text-[1.2rem]">Steps, and why</h2>
+    <ol className="mt-2 grid gap-3">
+      {steps.map(({ id: step, text, why }, nth) => (
+        <li key={step} className="grid grid-cols-[2.2rem_1fr] gap-2 border-b border-line pb-3">
+          <span aria-hidden className="reading text-[1.6rem] font-bold leading-none text-marigold">
+            {nth + 1}
+          </span>
+          <span>
+            <span className="block font-semibold">
+              <BookText>{text}</BookText>
+            </span>
+            <span className="text-soft">
+              <BookText>{why}</BookText>
+            </span>
+          </span>
+        </li>
+      ))}
+    </ol>
+  </section>
+);
+
 /** A method to learn: each step with its reason, what can hurt, what its signs mean, and which names are not it. */
 export const LessonScreen = ({ recipe, seed }: { readonly recipe: Recipe; readonly seed: number }) => {
   const { id, name, purpose, steps, cues, cautions, lookAlike } = recipe;
@@ -36,26 +59,7 @@ export const LessonScreen = ({ recipe, seed }: { readonly recipe: Recipe; readon
         <h2 className="text-[1.2rem]">Mind this first</h2>
         <Cautions cautions={cautions} />
       </section>
-      <section>
-        <h2 className="text-[1.2rem]">Steps, and why</h2>
-        <ol className="mt-2 grid gap-3">
-          {steps.map(({ id: step, text, why }, nth) => (
-            <li key={step} className="grid grid-cols-[2.2rem_1fr] gap-2 border-b border-line pb-3">
-              <span aria-hidden className="reading text-[1.6rem] font-bold leading-none text-marigold">
-                {nth + 1}
-              </span>
-              <span>
-                <span className="block font-semibold">
-                  <BookText>{text}</BookText>
-                </span>
-                <span className="text-soft">
-                  <BookText>{why}</BookText>
-                </span>
-              </span>
-            </li>
-          ))}
-        </ol>
-      </section>
+      <Steps steps={steps} />
       <section>
         <h2 className="text-[1.2rem]">What its signs mean</h2>
         <ul className="mt-1 divide-y divide-line border-y border-line">

@@ -162,6 +162,7 @@ const LeaveTable = ({ learners }: { readonly learners: readonly Learner[] }) => 
 const WAYS = [
   { href: "/practice/signs", name: "Signs in pictures", note: "What foam, film and solids look like" },
   { href: "/practice/growth", name: "Growth and crash", note: "Turn warmth, food and air" },
+  { href: "/practice/mistakes", name: "What a mistake costs", note: "Cold, chlorine, tight lid, late use" },
   { href: "/practice/sums", name: "Sums in the head", note: "Cans, drums, 1 to 1 to 1 to 100" },
   { href: "/practice/safety", name: "Safety", note: "What can hurt someone here?" },
   { href: "/practice/answers", name: "Ask Ruchka", note: "Answers from this farm’s recipes and rules" },

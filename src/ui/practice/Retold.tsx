@@ -1,6 +1,7 @@
 import type { PracticeDrum } from "@/core/practice/drum/setup";
 import type { Retold as Told, SignTold } from "@/core/practice/drum/retold";
 import { CAUTIONS } from "@/core/book/cautions";
+import { inText } from "@/formats/grammar";
 import { BETTER, EVENT_NAMES, FAULT_NOTES, FAULT_TEACHES, MEANINGS, OUTCOME_NAMES } from "@/words/said";
 import { BookText } from "../kit/BookText";
 import { Notice } from "../kit/Notice";
@@ -79,12 +80,75 @@ const GAIN_NAMES = {
   standing: "The days in the drum",
 } as const;
 
+/** What was so, in order. */
+const Facts = ({ drum, told }: { readonly drum: PracticeDrum; readonly told: Told }) => {
+  const { calm, openedH, offH, signs, events } = told;
+  const first = signs.find(({ says, wasSo }) => says === "ready" && wasSo === true);
+  return (
+    <ul className="max-w-2xl list-disc pl-5">
+      <li>
+        {openedH === null
+          ? "Left like this, it would never have been ready."
+          : `It was ready from ${sayHour(drum, openedH)}.`}
+      </li>
+      {first ? (
+        <li>
+          You could first know it at {sayHour(drum, first.hour)}:{" "}
+          {first.kind === "ph" ? `pH ${first.word}` : `${first.kind} ${first.word}`}.
+        </li>
+      ) : null}
+      {offH === null ? null : <li>It was bad from {sayHour(drum, offH)}.</li>}
+      {events
+        .filter(({ event }) => !["opened", "closed", "off"].includes(event))
+        .map(({ hour, event }) => (
+          <li key={`${hour} ${event}`}>
+            {sayHour(drum, hour)}: {EVENT_NAMES[event]}.
+          </li>
+        ))}
+      {drum.fault ? (
+        <li>
+          {FAULT_NOTES[drum.fault]} {FAULT_TEACHES[drum.fault]}
+        </li>
+      ) : null}
+      <li>
+        A calm grower ended at {sayHour(drum, calm.hour)}: {inText(OUTCOME_NAMES[calm.outcome])}, {sayCoins(calm.net)}{" "}
+        coins.
+      </li>
+    </ul>
+  );
+};
+
+/** What each sign meant, and whether it was so. */
+const Signs = ({ drum, signs }: { readonly drum: PracticeDrum; readonly signs: readonly SignTold[] }) =>
+  signs.length > 0 ? (
+    <div>
+      <h3 className="font-semibold">What each sign meant</h3>
+      <ol className="divide-y divide-line border-y border-line">
+        {signs.slice(-12).map((sign, nth) => {
+          const [at, word, says, so] = saySign(drum, sign);
+          return (
+            <li key={`${nth} ${sign.kind}`} className="grid gap-x-4 py-1.5 sm:grid-cols-[8rem_11rem_1fr_7rem]">
+              <span className="reading text-soft">{at}</span>
+              <span className="font-semibold">{word}</span>
+              <span>{says}</span>
+              <span className={sign.wasSo === false ? "text-rust" : "text-soft"}>{so}</span>
+            </li>
+          );
+        })}
+      </ol>
+      <RowsTable
+        name="practice-signs"
+        heads={["When", "Sign", "It says", "True"]}
+        rows={signs.map((sign) => saySign(drum, sign))}
+      />
+    </div>
+  ) : null;
+
 /** The drum once more, with what was hidden: what was so, what each sign meant, what a calm grower would have done. */
 export const Retold = ({ drum, told }: { readonly drum: PracticeDrum; readonly told: Told }) => {
-  const { ended, calm, better, openedH, offH, signs } = told;
+  const { ended, better, signs } = told;
   const hurts =
     ended.outcome === "used-spoilt" ? CAUTIONS.mould : ended.outcome === "burst" ? CAUTIONS["gas-pressure"] : null;
-  const first = signs.find(({ says, wasSo }) => says === "ready" && wasSo === true);
   return (
     <section aria-label="The drum once more" className="grid gap-4">
       <div>
@@ -99,36 +163,7 @@ export const Retold = ({ drum, told }: { readonly drum: PracticeDrum; readonly t
         </Notice>
       ) : null}
       <Band drum={drum} told={told} />
-      <ul className="max-w-2xl list-disc pl-5">
-        <li>
-          {openedH === null
-            ? "Left like this, it would never have been ready."
-            : `It was ready from ${sayHour(drum, openedH)}.`}
-        </li>
-        {first ? (
-          <li>
-            You could first know it at {sayHour(drum, first.hour)}:{" "}
-            {first.kind === "ph" ? `pH ${first.word}` : `${first.kind} ${first.word}`}.
-          </li>
-        ) : null}
-        {offH === null ? null : <li>It was bad from {sayHour(drum, offH)}.</li>}
-        {told.events
-          .filter(({ event }) => !["opened", "closed", "off"].includes(event))
-          .map(({ hour, event }) => (
-            <li key={`${hour} ${event}`}>
-              {sayHour(drum, hour)}: {EVENT_NAMES[event]}.
-            </li>
-          ))}
-        {drum.fault ? (
-          <li>
-            {FAULT_NOTES[drum.fault]} {FAULT_TEACHES[drum.fault]}
-          </li>
-        ) : null}
-        <li>
-          A calm grower ended at {sayHour(drum, calm.hour)}: {OUTCOME_NAMES[calm.outcome].toLowerCase()},{" "}
-          {sayCoins(calm.net)} coins.
-        </li>
-      </ul>
+      <Facts drum={drum} told={told} />
       <div>
         <h3 className="font-semibold">Where the coins went</h3>
         <dl className="reading grid max-w-xs grid-cols-[1fr_auto] gap-x-4">
@@ -144,29 +179,7 @@ export const Retold = ({ drum, told }: { readonly drum: PracticeDrum; readonly t
           ))}
         </dl>
       </div>
-      {signs.length > 0 ? (
-        <div>
-          <h3 className="font-semibold">What each sign meant</h3>
-          <ol className="divide-y divide-line border-y border-line">
-            {signs.slice(-12).map((sign, nth) => {
-              const [at, word, says, so] = saySign(drum, sign);
-              return (
-                <li key={`${nth} ${sign.kind}`} className="grid gap-x-4 py-1.5 sm:grid-cols-[8rem_11rem_1fr_7rem]">
-                  <span className="reading text-soft">{at}</span>
-                  <span className="font-semibold">{word}</span>
-                  <span>{says}</span>
-                  <span className={sign.wasSo === false ? "text-rust" : "text-soft"}>{so}</span>
-                </li>
-              );
-            })}
-          </ol>
-          <RowsTable
-            name="practice-signs"
-            heads={["When", "Sign", "It says", "True"]}
-            rows={signs.map((sign) => saySign(drum, sign))}
-          />
-        </div>
-      ) : null}
+      <Signs drum={drum} signs={signs} />
     </section>
   );
 };

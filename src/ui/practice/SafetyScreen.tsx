@@ -12,6 +12,51 @@ import { Link } from "../kit/Link";
 /** The first sentence of a caution: enough to choose by. */
 const short = (caution: CautionId): string => `${CAUTIONS[caution].split(/\. /)[0]!.replace(/\.$/, "")}.`;
 
+const Options = ({
+  options,
+  right,
+  said,
+  onChoose,
+}: {
+  readonly options: readonly CautionId[];
+  readonly right: CautionId;
+  readonly said: CautionId | null;
+  readonly onChoose: (caution: CautionId) => void;
+}) => (
+  <ul aria-labelledby="asked" className="mt-3 grid gap-3">
+    {options.map((caution) => {
+      const Icon = CAUTION_ICONS[caution];
+      const look =
+        said === null
+          ? "border-ink bg-chalk hover:bg-marigold-wash"
+          : caution === right
+            ? "border-leaf bg-leaf-wash"
+            : caution === said
+              ? "border-rust bg-rust-wash"
+              : "border-line bg-limewash";
+      return (
+        <li key={caution}>
+          <button
+            type="button"
+            disabled={said !== null}
+            onClick={() => onChoose(caution)}
+            className={`flex min-h-14 w-full items-center gap-3 rounded-[5px] border-2 px-3 py-2 text-left text-[1.1rem] text-ink ${look}`}
+          >
+            {Icon ? (
+              <Icon aria-hidden className="size-8 shrink-0" />
+            ) : (
+              <span aria-hidden className="text-2xl">
+                ▲
+              </span>
+            )}
+            <BookText>{short(caution)}</BookText>
+          </button>
+        </li>
+      );
+    })}
+  </ul>
+);
+
 /** Which danger belongs to a method; the whole caution is told with the answer. */
 export const SafetyScreen = ({ isKept, firstSeed }: { readonly isKept: boolean; readonly firstSeed: number }) => {
   const [nth, setNth] = useState(0);
@@ -40,38 +85,7 @@ export const SafetyScreen = ({ isKept, firstSeed }: { readonly isKept: boolean; 
       <h2 id="asked" className="mt-4 text-[1.35rem]">
         {findMethod(card.methodId).name}: which of these belongs to it?
       </h2>
-      <ul aria-labelledby="asked" className="mt-3 grid gap-3">
-        {card.options.map((caution) => {
-          const Icon = CAUTION_ICONS[caution];
-          const look =
-            said === null
-              ? "border-ink bg-chalk hover:bg-marigold-wash"
-              : caution === card.right
-                ? "border-leaf bg-leaf-wash"
-                : caution === said
-                  ? "border-rust bg-rust-wash"
-                  : "border-line bg-limewash";
-          return (
-            <li key={caution}>
-              <button
-                type="button"
-                disabled={said !== null}
-                onClick={() => choose(caution)}
-                className={`flex min-h-14 w-full items-center gap-3 rounded-[5px] border-2 px-3 py-2 text-left text-[1.1rem] text-ink ${look}`}
-              >
-                {Icon ? (
-                  <Icon aria-hidden className="size-8 shrink-0" />
-                ) : (
-                  <span aria-hidden className="text-2xl">
-                    ▲
-                  </span>
-                )}
-                <BookText>{short(caution)}</BookText>
-              </button>
-            </li>
-          );
-        })}
-      </ul>
+      <Options options={card.options} right={card.right} said={said} onChoose={choose} />
       <div aria-live="polite" className="mt-4">
         {said !== null ? (
           <>

@@ -5,6 +5,7 @@ import type { Outcome } from "@/core/practice/drum/ending";
 import type { Better } from "@/core/practice/drum/retold";
 import type { FillFault } from "@/core/practice/drum/setup";
 import type { Judgement } from "@/core/practice/judgement";
+import type { Mistake } from "@/core/practice/mistakes";
 import type { CourseEvent } from "@/core/practice/drum/course";
 import type { TruePlace } from "@/core/practice/yard/places";
 import type { CueMeaning } from "@/core/book/types";
@@ -191,3 +192,21 @@ export const SMELL_NOW: Readonly<Record<CueMeaning, string>> = {
     "Do not use it. Smell it again tomorrow. If it says the same, throw it away on hot compost, away from water.",
 };
 export type AnswerCode = Answer["code"];
+
+export const MISTAKE_NAMES: Readonly<Record<Mistake, string>> = {
+  "cold": "Left in the cold",
+  "late": "Used late",
+  "no-second-look": "Used at the first sign",
+  "tap-water": "Water from the tap",
+  "too-sweet": "Twice the sugar",
+  "too-little-sugar": "Half the sugar",
+  "tight-lid": "Tight lid",
+  "no-lid": "No lid",
+  "dirty-vessel": "Drum not washed",
+};
+export const MISTAKE_TEACHES: Readonly<Record<Mistake, string>> = {
+  "cold": "In the cold it is slow or never comes. Dip the thermometer in the first days.",
+  "late": "A living brew is past its best within hours; a sour one keeps.",
+  "no-second-look": "One sign can be wrong. A second look costs minutes.",
+  ...FAULT_TEACHES,
+};

@@ -193,6 +193,7 @@ export function dropUse(state: State, source: Source, use: Use): void {
   resize(state, source, givenL);
   if (input.living) {
     const emptyDay = Math.max(source.readyDay, uses.at(-1)?.day ?? source.readyDay);
-    if (emptyDay < source.emptyDay) emptyOn(state, source, emptyDay);
+    // As early as there are hands for it.
+    for (let day = emptyDay; day < source.emptyDay && !emptyOn(state, source, day); day += 1);
   }
 }

@@ -75,107 +75,163 @@ function effectOf({ name, fault, luck }: PracticeDrum): FaultEffect {
   }
 }
 
-/**
- * A drum hour by hour from its fill, with what was done to it at its hour. The same drum and deeds give the same course on every device.
- * Growth by the yard's own laws (Ratkowsky et al. 1983; pH by Luedeking and Piret 1959); pressure, airless hours and faults are this
- * trainer's own rules, of a size that practice tells.
- * @param untilH whole hours
- */
-export function courseOf(drum: PracticeDrum, deeds: readonly Deed[], untilH: number): Course {
-  const { traits, weather, placeTraits, name } = drum;
-  const effect = effectOf(drum);
-  const events: { hour: number; event: CourseEvent }[] = [];
-  const moments: Moment[] = [];
-  const chance = chanceFrom(drum.seed * 31 + 7);
-  const feedLuck = chance.uniform();
-  let [place, liquidC, dailyC] = [drum.place, placeTraits.startC, weather.meanC];
-  let soFar = 0;
-  let sticksAt = Math.min(traits.sticksAt, effect.sticksAt);
-  let offFromH = Infinity;
-  let [pressureBar, isTight] = [0, drum.fault === "tight-lid"];
-  let [isAirOn, airlessH] = [true, 0];
-  let warmth = 0;
-  let hasNoBloom = false;
-  let isBurst = false;
-  const badAt = [drum.badAt, effect.offAt].filter((at) => at !== null);
-  const tell = (hour: number, event: CourseEvent) => events.push({ hour, event });
-  const told = (event: CourseEvent) => events.some((one) => one.event === event);
+/** A drum on its way, hour by hour. */
+class Running {
+  readonly events: { hour: number; event: CourseEvent }[] = [];
+  private readonly effect: FaultEffect;
+  private readonly badAt: readonly number[];
+  private readonly feedLuck: number;
+  private place: PracticeDrum["place"];
+  private liquidC: number;
+  private dailyC: number;
+  private soFar = 0;
+  private sticksAt: number;
+  private offFromH = Infinity;
+  private pressureBar = 0;
+  private isTight: boolean;
+  private isAirOn = true;
+  private airlessH = 0;
+  private warmth = 0;
+  private hasNoBloom = false;
+  isBurst = false;
 
-  const care = (hour: number, done: Care) => {
+  constructor(private readonly drum: PracticeDrum) {
+    this.effect = effectOf(drum);
+    this.badAt = [drum.badAt, this.effect.offAt].filter((at) => at !== null);
+    this.feedLuck = chanceFrom(drum.seed * 31 + 7).uniform();
+    this.place = drum.place;
+    this.liquidC = drum.placeTraits.startC;
+    this.dailyC = drum.weather.meanC;
+    this.sticksAt = Math.min(drum.traits.sticksAt, this.effect.sticksAt);
+    this.isTight = drum.fault === "tight-lid";
+  }
+  private tell(hour: number, event: CourseEvent): void {
+    this.events.push({ hour, event });
+  }
+  private tellOnce(hour: number, event: CourseEvent, isSo: boolean): void {
+    if (isSo && !this.events.some((one) => one.event === event)) this.tell(hour, event);
+  }
+  /** What it is at an hour, before anything is done in it. */
+  moment(hour: number): Moment {
+    const { traits } = this.drum;
+    const share = this.soFar / traits.needs;
+    const isStuck = share >= this.sticksAt - 1e-6 && this.sticksAt < 1;
+    const way = this.hasNoBloom ? Math.min(0.5, share) : Math.min(this.sticksAt, share);
+    const isOff = hour >= this.offFromH;
+    const closing = way <= 1 ? 0 : (this.soFar - traits.needs) / traits.openFor;
+    this.tellOnce(hour, "stuck", isStuck);
+    this.tellOnce(hour, "opened", way >= 1);
+    this.tellOnce(hour, "closed", closing > 1);
+    this.tellOnce(hour, "off", isOff);
+    const ph = traits.phAt?.(way, isOff) ?? null;
+    const { liquidC, pressureBar, isAirOn } = this;
+    return { hour, way, closing, isOff, ph, liquidC, pressureBar, isAirOn, isStuck };
+  }
+  care(hour: number, done: Care): void {
     switch (done) {
       case "vent":
         // Whoever opens it leaves the lid loose.
-        [pressureBar, isTight] = [0, false];
+        [this.pressureBar, this.isTight] = [0, false];
         return;
       case "warm":
-        place = "heated";
+        this.place = "heated";
         return;
       case "air-on":
-        [isAirOn, airlessH] = [true, 0];
+        [this.isAirOn, this.airlessH] = [true, 0];
         return;
       case "feed":
-        if (soFar / traits.needs >= sticksAt - 1e-6) {
-          sticksAt = Infinity;
-          tell(hour, "unstuck");
-          // Fresh sugar has to be eaten first.
-          soFar -= 0.05 * traits.needs;
-        } else if (name === "tea" || name === "leaf-mould brew") {
-          if (feedLuck < 0.6) offFromH = Math.min(offFromH, hour + 8);
-        } else soFar = Math.max(0, soFar - 0.15 * traits.needs);
+        this.feed(hour);
         return;
       case "stir":
         return;
     }
-  };
-
-  for (let hour = 0; hour <= untilH; hour += 1) {
-    const share = soFar / traits.needs;
-    const isStuck = share >= sticksAt - 1e-6 && sticksAt < 1;
-    const way = hasNoBloom ? Math.min(0.5, share) : Math.min(sticksAt, share);
-    const isOff = hour >= offFromH;
-    if (isStuck && !told("stuck")) tell(hour, "stuck");
-    if (way >= 1 && !told("opened")) tell(hour, "opened");
-    const closing = way <= 1 ? 0 : (soFar - traits.needs) / traits.openFor;
-    if (closing > 1 && !told("closed")) tell(hour, "closed");
-    if (isOff && !told("off")) tell(hour, "off");
-    const ph = traits.phAt?.(way, isOff) ?? null;
-    moments.push({ hour, way, closing, isOff, ph, liquidC, pressureBar, isAirOn, isStuck });
-    if (hour === untilH || isBurst) break;
-    for (const deed of deeds) if (deed.hour === hour && deed.kind === "care") care(hour, deed.care);
-
-    const at = Math.min(hour, weather.airC.length - 1);
-    dailyC += (weather.airC[at]! - dailyC) / 24;
-    liquidC = anHourOn(placeTraits.tauH, liquidC, aroundC(placeTraits, weather, place, at, dailyC), place === "heated");
-    const speed = traits.rate(liquidC) * effect.rate(hour);
-    soFar = Math.min(Math.max(soFar, sticksAt * traits.needs), soFar + speed);
-    if (hour === drum.powerCutH) {
-      isAirOn = false;
-      tell(hour, "power-gone");
-    }
-    if (!isAirOn) {
-      airlessH += 2 ** ((liquidC - 20) / 10);
-      if (airlessH > AIRLESS_H) offFromH = Math.min(offFromH, hour + 1);
-    }
-    if (name === "leaf-mould brew" && hour >= 24 && hour < 96) {
-      warmth += liquidC / 72;
-      if (hour === 95 && warmth < NO_BLOOM_BELOW_C && share < 1) {
-        hasNoBloom = true;
-        tell(hour, "no-bloom");
-      }
-    }
-    for (const share_ of badAt)
-      if (hour >= offFromOf(name, share_, Infinity) || soFar / traits.needs >= share_)
-        offFromH = Math.min(offFromH, hour + 1);
-    if (isTight) {
-      // Most of the gas comes while the sugar goes.
-      pressureBar += (GAS_BAR[name] ?? 0) * speed * Math.max(0.1, 4 * way * (1 - Math.min(1, way)));
-      if (pressureBar >= BURSTS_AT_BAR) {
-        tell(hour + 1, "burst");
-        isBurst = true;
-      }
-    }
   }
-  return { moments, events };
+  private feed(hour: number): void {
+    const { name, traits } = this.drum;
+    if (this.soFar / traits.needs >= this.sticksAt - 1e-6) {
+      this.sticksAt = Infinity;
+      this.tell(hour, "unstuck");
+      // Fresh sugar has to be eaten first.
+      this.soFar -= 0.05 * traits.needs;
+    } else if (name === "tea" || name === "leaf-mould brew") {
+      if (this.feedLuck < 0.6) this.offFromH = Math.min(this.offFromH, hour + 8);
+    } else this.soFar = Math.max(0, this.soFar - 0.15 * traits.needs);
+  }
+  /** Lets the hour pass. */
+  pass(hour: number): void {
+    const { traits, weather, placeTraits, name } = this.drum;
+    const at = Math.min(hour, weather.airC.length - 1);
+    this.dailyC += (weather.airC[at]! - this.dailyC) / 24;
+    const around = aroundC(placeTraits, weather, this.place, at, this.dailyC);
+    this.liquidC = anHourOn(placeTraits.tauH, this.liquidC, around, this.place === "heated");
+    const share = this.soFar / traits.needs;
+    const speed = traits.rate(this.liquidC) * this.effect.rate(hour);
+    this.soFar = Math.min(Math.max(this.soFar, this.sticksAt * traits.needs), this.soFar + speed);
+    if (name === "leaf-mould brew") this.bloom(hour, share);
+    this.breathe(hour);
+    for (const one of this.badAt)
+      if (hour >= offFromOf(name, one, Infinity) || this.soFar / traits.needs >= one)
+        this.offFromH = Math.min(this.offFromH, hour + 1);
+    if (this.isTight) this.press(hour, speed, Math.min(1, share));
+  }
+  private bloom(hour: number, share: number): void {
+    if (hour < 24 || hour >= 96) return;
+    this.warmth += this.liquidC / 72;
+    if (hour !== 95 || this.warmth >= NO_BLOOM_BELOW_C || share >= 1) return;
+    this.hasNoBloom = true;
+    this.tell(hour, "no-bloom");
+  }
+  private breathe(hour: number): void {
+    if (hour === this.drum.powerCutH) {
+      this.isAirOn = false;
+      this.tell(hour, "power-gone");
+    }
+    if (this.isAirOn) return;
+    this.airlessH += 2 ** ((this.liquidC - 20) / 10);
+    if (this.airlessH > AIRLESS_H) this.offFromH = Math.min(this.offFromH, hour + 1);
+  }
+  private press(hour: number, speed: number, way: number): void {
+    // Most of the gas comes while the sugar goes.
+    this.pressureBar += (GAS_BAR[this.drum.name] ?? 0) * speed * Math.max(0.1, 4 * way * (1 - way));
+    if (this.pressureBar < BURSTS_AT_BAR) return;
+    this.tell(hour + 1, "burst");
+    this.isBurst = true;
+  }
+}
+
+/**
+ * A drum hour by hour from its fill, with what was done to it at its hour. The same drum and deeds give the same course on every device.
+ * Growth by the yard's own laws (Ratkowsky et al. 1983; pH by Luedeking and Piret 1959); pressure, airless hours and faults are this
+ * trainer's own rules, of a size that practice tells.
+ * @param untilH whole hours, as far as the drum is watched
+ */
+export function courseOf(drum: PracticeDrum, deeds: readonly Deed[], untilH: number): Course {
+  const whole = wholeCourse(drum, deeds);
+  return {
+    moments: whole.moments.slice(0, untilH + 1),
+    events: whole.events.filter(({ hour }) => hour <= untilH),
+  };
+}
+
+// Looks change nothing: what was worked out for the same care stands.
+const known = new WeakMap<PracticeDrum, { readonly cares: string; readonly course: Course }>();
+
+function wholeCourse(drum: PracticeDrum, deeds: readonly Deed[]): Course {
+  const done = deeds.filter((deed) => deed.kind === "care");
+  const cares = done.map(({ hour, care }) => `${hour} ${care}`).join();
+  const before = known.get(drum);
+  if (before?.cares === cares) return before.course;
+  const running = new Running(drum);
+  const moments: Moment[] = [];
+  for (let hour = 0; hour <= drum.untilH; hour += 1) {
+    moments.push(running.moment(hour));
+    if (hour === drum.untilH || running.isBurst) break;
+    for (const deed of done) if (deed.hour === hour) running.care(hour, deed.care);
+    running.pass(hour);
+  }
+  const course = { moments, events: running.events };
+  known.set(drum, { cares, course });
+  return course;
 }
 
 /** The drum at its last hour. */

@@ -45,8 +45,17 @@ const LOOK_SALT: Readonly<Record<Look, number>> = {
   "dip": 6,
 };
 
+// A moment is looked at again with each step that follows it.
+const looked = new WeakMap<Moment, Partial<Record<Look, Seen>>>();
+
 /** What a look shows at a moment. The same hour of the same drum shows everybody the same. */
 export function lookAt(drum: PracticeDrum, moment: Moment, look: Look): Seen {
+  const known = looked.get(moment) ?? {};
+  looked.set(moment, known);
+  return (known[look] ??= drawLook(drum, moment, look));
+}
+
+function drawLook(drum: PracticeDrum, moment: Moment, look: Look): Seen {
   const chance = chanceFrom(drum.seed * 7919 + moment.hour * 104_729 + LOOK_SALT[look] * 1_299_709);
   const { hour } = moment;
   switch (look) {

@@ -33,9 +33,21 @@ function standsStill(seen: readonly Seen[]): boolean {
  * A calm grower: passes by daily, lifts the lid now and then and as the day comes near, goes by the book's rule with a second look, vents what
  * bulges, puts air back on, warms what is cold and slow, feeds what stands still, and throws out what smells rotten twice or never came.
  */
-export const calm: Player = (drum) => {
+export const calm: Player = (drum) => calmly(drum, {});
+
+/** What somebody who is calm otherwise leaves out. */
+export interface Habit {
+  /** Uses it at the first look that says so. */
+  readonly isOnceEnough?: boolean;
+  readonly leavesCold?: boolean;
+  /** Never looks at the lid’s pressure, so what is tight stays tight. */
+  readonly leavesTight?: boolean;
+  /** Comes so much later than the sign, as a share of the usual time. */
+  readonly lateBy?: number;
+}
+export const calmly = (drum: PracticeDrum, { isOnceEnough, leavesCold, leavesTight, lateBy = 0 }: Habit): Play => {
   // A lid that was closed tight is seen at the fill.
-  let play = drum.fault === "tight-lid" ? careFor(BEGUN, "vent") : BEGUN;
+  let play = drum.fault === "tight-lid" && !leavesTight ? careFor(BEGUN, "vent") : BEGUN;
   let [lookedH, isWarm, isFed, saidUse] = [-Infinity, false, false, 0];
   const usualH = usualHoursOf(drum.name);
   const looks = looksOf(drum.name);
@@ -56,10 +68,13 @@ export const calm: Player = (drum) => {
     const { act } = calmRule(drum.name, play.hour, logOf(sight.seen), hasPh);
     saidUse = act === "use" ? saidUse + 1 : 0;
     // Sour drums are read twice by the rule itself.
-    if (saidUse > (hasPh ? 0 : 1)) return end(play, "use");
+    if (saidUse > (hasPh || isOnceEnough ? 0 : 1)) {
+      play = wait(drum, play, Math.round(lateBy * usualH));
+      return sightOf(drum, play).isOver ? play : end(play, "use");
+    }
     if (act === "throw-out" || act === "compost") return end(play, "throw-out");
     const celsius = sight.seen.findLast((one) => one.celsius !== undefined)?.celsius;
-    if (!isWarm && celsius !== undefined && celsius < 17) {
+    if (!isWarm && !leavesCold && celsius !== undefined && celsius < 17) {
       play = careFor(play, "warm");
       isWarm = true;
     }
