@@ -24,6 +24,7 @@ const PAGES = [
   "/field/plots/3",
   "/trace",
   "/ledger",
+  "/practice",
   "/farm",
   "/farm/vessel",
   "/farm/person",

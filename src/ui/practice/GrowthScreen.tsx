@@ -147,13 +147,10 @@ const Curve = ({
   </div>
 );
 
-/** One thing to turn at a time, and the curve beside the recipe’s: growth, food that runs out, and the crash. */
-export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => {
-  const [turned, setTurned] = useState<Turned>({ name: "tea", warmth: "24", food: "1", water: "clean", air: "on" });
+/** The curve of what was turned, the recipe’s beside it, and what comes of it. */
+function useGrowth(turned: Turned) {
   const { name, warmth, food, water, air } = turned;
-  const [hour, setHour] = useState(24);
   const untilH = shownHours(name as DrumName);
-  const at = Math.min(hour, untilH);
   const terms: GrowthTerms = {
     name,
     celsius: Number(warmth),
@@ -169,25 +166,30 @@ export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => 
     "food": point.food,
     "by the recipe": recipe.points[nth]?.alive ?? 0,
   }));
-  const now = own.points.findLast((point) => point.hour <= at)!;
-  const isPast = own.peakH !== null && at > own.peakH;
-  const picture: DrumPicture = {
-    ...{
-      name,
-      isOpen: true,
-      surface: surfaceAt(now.alive, now.food, isPast),
-      film: "none",
-      liquid: null,
-      solids: null,
-    },
-    outside: { isBulging: false, isBurst: false, isPumpSilent: air === "off" },
+  const pictureAt = (at: number): DrumPicture => {
+    const now = own.points.findLast((point) => point.hour <= at)!;
+    const surface = surfaceAt(now.alive, now.food, own.peakH !== null && at > own.peakH);
+    return {
+      ...{ name, isOpen: true, surface, film: "none", liquid: null, solids: null },
+      outside: { isBulging: false, isBurst: false, isPumpSilent: air === "off" },
+    };
   };
+  const most = Math.max(...own.points.map(({ alive }) => alive));
   const told =
-    own.peakH === null
-      ? own.points.at(-1)!.alive < 0.2
-        ? "It hardly grows. Nothing to use comes of it in this time."
-        : "It still grows at the end of this time."
-      : `Most life after ${sayTime(own.peakH)}${own.crashH === null ? "" : `, half of it gone after ${sayTime(own.crashH)}: the food ran out`}.`;
+    most < 0.2
+      ? "It hardly grows. Nothing to use comes of it in this time."
+      : own.peakH === null
+        ? "It still grows at the end of this time."
+        : `Most life after ${sayTime(own.peakH)}${own.crashH === null ? "" : `, half of it gone after ${sayTime(own.crashH)}: the food ran out`}.`;
+  return { untilH, own, rows, told, pictureAt };
+}
+
+/** One thing to turn at a time, and the curve beside the recipe’s: growth, food that runs out, and the crash. */
+export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => {
+  const [turned, setTurned] = useState<Turned>({ name: "tea", warmth: "24", food: "1", water: "clean", air: "on" });
+  const [hour, setHour] = useState(24);
+  const { untilH, own, rows, told, pictureAt } = useGrowth(turned);
+  const at = Math.min(hour, untilH);
   return (
     <div className="max-w-5xl px-4 py-5 md:px-8">
       <p>
@@ -222,7 +224,7 @@ export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => 
               className="h-11 w-full accent-[var(--rust)]"
             />
           </label>
-          <DrumDrawing picture={picture} className="w-44" />
+          <DrumDrawing picture={pictureAt(at)} className="w-44" />
           <RowsTable
             name="growth"
             heads={["Hour", "Life", "Food", "Life by the recipe"]}
