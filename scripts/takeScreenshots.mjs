@@ -32,7 +32,12 @@ const PICTURES = [
   { name: "batch", at: "/", does: [link("Blue drum")], sees: "What you can do with it" },
   { name: "fill", at: "/", does: [button("Fill Pail one")], sees: "Filling steps" },
   { name: "log-phone", at: "/", size: PHONE, does: [button("Log Air drum")], sees: "Smell" },
-  { name: "book", at: "/book", sees: "Methods" },
+  {
+    name: "practice",
+    at: "/practice/drum/juice-31",
+    does: ["3 days", "1 day", "Smell it", "Lift the lid", "Look at the solids"].map(button),
+    sees: "What you saw",
+  },
   { name: "method", at: "/book/aerated-tea", sees: "Making it" },
   { name: "people", at: "/farm/access", sees: "What each role may do" },
   { name: "shed", at: "/shed", sees: "Ready to use" },

@@ -111,7 +111,7 @@ export const key = (): string => randomUUID();
 export class TestFarm {
   private constructor(
     readonly scratch: Scratch,
-    private readonly actorIds: readonly number[],
+    readonly actorIds: readonly number[],
   ) {}
 
   static async make(): Promise<TestFarm> {

@@ -43,7 +43,7 @@ const FootPlaces = ({ path, places }: { readonly path: string; readonly places: 
         href={href}
         aria-current={isHere(href, path) ? "page" : undefined}
         className={clsx(
-          "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.85rem]",
+          "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.8rem] tracking-tight",
           isHere(href, path) ? "border-marigold font-bold" : "border-transparent",
         )}
       >

@@ -1,4 +1,13 @@
-import { Banknote, BookOpen, CalendarRange, Drum, GraduationCap, Sprout, Warehouse, type LucideIcon } from "lucide-react";
+import {
+  Banknote,
+  BookOpen,
+  CalendarRange,
+  Drum,
+  GraduationCap,
+  Sprout,
+  Warehouse,
+  type LucideIcon,
+} from "lucide-react";
 import { mayAs, type Role } from "@/core/people/roles";
 
 interface PlaceShown {

@@ -92,7 +92,7 @@ const Head = ({
   </>
 );
 
-/** The drum as it stands there, with what is seen of it this hour. */
+/** The drum as it stands there, with what is seen of it this hour; on a phone it stays in sight while the thumb is at the buttons below. */
 const Before = ({
   drum,
   play,
@@ -104,11 +104,11 @@ const Before = ({
   readonly sight: drumPlay.Sight;
   readonly said: string;
 }) => (
-  <div>
-    <p className="reading text-[1.2rem] font-semibold">{sayHour(drum, play.hour)}</p>
+  <div className="max-md:sticky max-md:top-0 max-md:z-10 max-md:grid max-md:grid-cols-[7rem_1fr] max-md:items-center max-md:gap-x-3 max-md:border-b max-md:border-line max-md:bg-limewash max-md:pb-1">
+    <p className="reading text-[1.2rem] font-semibold max-md:col-start-2">{sayHour(drum, play.hour)}</p>
     <DrumDrawing
       picture={pictureOf(drum.name, sight.seen, play.hour, sight.outside)}
-      className="mx-auto w-full max-w-[11rem] md:max-w-[17rem]"
+      className="mx-auto w-full max-w-[17rem] max-md:col-start-1 max-md:row-span-4 max-md:row-start-1"
     />
     {sight.outside.isBulging && !sight.isOver ? (
       <Notice tone="caution" title="The lid is swollen">
@@ -120,7 +120,7 @@ const Before = ({
         No air goes in.
       </Notice>
     ) : null}
-    <p aria-live="polite" className="mt-1 min-h-6 text-center">
+    <p aria-live="polite" className="mt-1 min-h-6 md:text-center">
       {said}
     </p>
   </div>

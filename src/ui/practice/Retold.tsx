@@ -2,7 +2,7 @@ import type { PracticeDrum } from "@/core/practice/drum/setup";
 import type { Retold as Told, SignTold } from "@/core/practice/drum/retold";
 import { CAUTIONS } from "@/core/book/cautions";
 import { inText } from "@/formats/grammar";
-import { BETTER, EVENT_NAMES, FAULT_NOTES, FAULT_TEACHES, MEANINGS, OUTCOME_NAMES } from "@/words/said";
+import { BETTER, CARE_NAMES, EVENT_NAMES, FAULT_NOTES, FAULT_TEACHES, MEANINGS, OUTCOME_NAMES } from "@/words/said";
 import { BookText } from "../kit/BookText";
 import { Notice } from "../kit/Notice";
 import { RowsTable } from "../kit/RowsTable";
@@ -82,7 +82,7 @@ const GAIN_NAMES = {
 
 /** What was so, in order. */
 const Facts = ({ drum, told }: { readonly drum: PracticeDrum; readonly told: Told }) => {
-  const { calm, openedH, offH, signs, events } = told;
+  const { calm, calmCares, openedH, offH, signs, events } = told;
   const first = signs.find(({ says, wasSo }) => says === "ready" && wasSo === true);
   return (
     <ul className="max-w-2xl list-disc pl-5">
@@ -113,6 +113,7 @@ const Facts = ({ drum, told }: { readonly drum: PracticeDrum; readonly told: Tol
       <li>
         A calm grower ended at {sayHour(drum, calm.hour)}: {inText(OUTCOME_NAMES[calm.outcome])}, {sayCoins(calm.net)}{" "}
         coins.
+        {calmCares.map(({ hour, care }) => ` ${sayHour(drum, hour)}: ${inText(CARE_NAMES[care])}.`).join("")}
       </li>
     </ul>
   );

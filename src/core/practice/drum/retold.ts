@@ -1,8 +1,9 @@
 import { findRecipe } from "../../book";
 import type { CueMeaning } from "../../book/types";
 import type { SignKind } from "../../book/words";
-import { calm, endedBy } from "./players";
+import { calm } from "./players";
 import { courseOf, type CourseEvent } from "./course";
+import type { Care } from "./deeds";
 import type { Ended, Outcome } from "./ending";
 import type { Seen } from "./look";
 import { coursePlayed, endedOf, sightOf, type Play } from "./play";
@@ -49,6 +50,8 @@ export interface Retold {
   readonly events: readonly { readonly hour: number; readonly event: CourseEvent }[];
   readonly signs: readonly SignTold[];
   readonly calm: Ended;
+  /** What the calm grower did besides looking, each once. */
+  readonly calmCares: readonly { readonly hour: number; readonly care: Care }[];
   readonly better: Better;
 }
 
@@ -104,14 +107,13 @@ function betterOf(
   const looks = play.deeds.filter(({ kind }) => kind === "look").length;
   const lastSmell = signs.findLast(({ kind }) => kind === "smell");
   const rotten = signs.filter(({ says }) => says === "failed");
-  const readySigns = signs.filter(({ says }) => says === "ready");
   const measures = signs.some(({ kind }) => kind === "ph");
   const tellers: Record<Outcome, () => Better> = {
     "used-in-time": () => (looks > 2 * Math.max(8, calmLooks) ? "fewer-looks" : "nothing"),
     "used-too-soon": () =>
       (drum.name === "extract" || drum.name === "serum") && !measures
         ? "measure-ph"
-        : new Set(readySigns.map((sign) => sign.hour)).size === 1
+        : signs.some((sign) => sign.says === "ready" && sign.hour === signs.at(-1)!.hour)
           ? "second-look"
           : "wait-for-sign",
     "used-too-late": () => "look-sooner",
@@ -151,7 +153,8 @@ export function retell(drum: PracticeDrum, play: Play): Retold | null {
     untilH: drum.untilH,
     events: left.events,
     signs,
-    calm: endedBy(drum, calm),
+    calm: endedOf(drum, calmPlay)!,
+    calmCares: calmPlay.deeds.flatMap((deed) => (deed.kind === "care" ? [{ hour: deed.hour, care: deed.care }] : [])),
     better: betterOf(drum, play, ended, signs, calmLooks, openedH === null),
   };
 }
