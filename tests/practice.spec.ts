@@ -65,7 +65,7 @@ test(
     await page.goto("/practice/growth");
     await page.getByRole("radio", { name: "off" }).click();
     await expect(page.getByText(/hardly grows/)).toBeVisible();
-    for (const path of ["sums", "safety", "answers", "mistakes", "growth", "signs", "lessons/aerated-tea"]) {
+    for (const path of ["sums", "safety", "answers", "mistakes", "growth", "signs", "lessons/aerated-tea", "week/5"]) {
       await page.goto(`/practice/${path}`);
       await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
       await seesNoBarrier(page);

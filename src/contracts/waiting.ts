@@ -25,9 +25,9 @@ export const MAY_WAIT = {
   measurePlot: "at",
   scoreTrial: "at",
   doJobStep: "at",
-  logPracticeDrum: null,
-  logPracticeSum: null,
-  logPracticeCaution: null,
+  logPracticeDrum: "at",
+  logPracticeSum: "at",
+  logPracticeCaution: "at",
   seeStage: null,
   clearPlantings: null,
 } as const satisfies Readonly<Record<string, "at" | null>>;

@@ -1,5 +1,5 @@
 import "server-only";
-import { ID, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
+import { ID, MOMENT, REQUEST_KEY, ROW_ID, object } from "@/contracts/parts";
 import { findMethod } from "@/core/book";
 import { drawCautionCard } from "@/core/practice/cautionCards";
 import { DRILL_KINDS, drawDrill, isRightAnswer, type DrillLevel } from "@/core/practice/drills";
@@ -9,7 +9,7 @@ import { readDrumCode, setUpDrum } from "@/core/practice/drum/setup";
 import { isActor } from "@/data/farm";
 import { insertAttempt, insertLeave } from "@/data/practice";
 import { act } from "../act";
-import { dayOnFarm, writtenBy } from "../checks";
+import { dayOnFarm, momentOf, writtenBy } from "../checks";
 import { atField, refuse } from "../refusal";
 
 const HOUR = { type: "integer", minimum: 0, maximum: 5000 } as const;
@@ -21,6 +21,7 @@ const LOG_DRUM = object(["requestKey", "code", "hour", "deeds"], {
   requestKey: REQUEST_KEY,
   code: { type: "string", minLength: 1, maxLength: 40 },
   hour: HOUR,
+  at: MOMENT,
   deeds: {
     type: "array",
     maxItems: 600,
@@ -34,7 +35,7 @@ const LOG_DRUM = object(["requestKey", "code", "hour", "deeds"], {
  */
 export const logPracticeDrum = act(
   { name: "logPracticeDrum", schema: LOG_DRUM, may: "helper" },
-  async (db, { code, hour, deeds }, ctx): Promise<{ attemptId: number }> => {
+  async (db, { code, hour, deeds, at }, ctx): Promise<{ attemptId: number }> => {
     const read = readDrumCode(code);
     if (!read) throw refuse("practice-code", {}, "/code");
     const drum = setUpDrum(read.name, read.seed);
@@ -42,7 +43,7 @@ export const logPracticeDrum = act(
     if (!ended) throw refuse("practice-unfinished", {});
     const attemptId = await insertAttempt(db, {
       ...{ exercise: "drum", code, methodId: drum.methodId, outcome: ended.outcome, judged: ended.judged },
-      ...{ onDay: await dayOnFarm(db, ctx.now()), ...writtenBy(ctx) },
+      ...{ onDay: await dayOnFarm(db, momentOf(ctx, at)), ...writtenBy(ctx) },
     });
     return { attemptId };
   },
@@ -56,33 +57,39 @@ const LOG_SUM = object(["requestKey", "kind", "level", "system", "seed", "said"]
   system: { enum: ["metric", "us"] },
   seed: SEED,
   said: { type: "number", minimum: 0, maximum: 1_000_000 },
+  at: MOMENT,
 });
 
 /** Writes down a sum done in the head, right or wrong. */
 export const logPracticeSum = act(
   { name: "logPracticeSum", schema: LOG_SUM, may: "helper" },
-  async (db, { kind, level, system, seed, said }, ctx): Promise<{ attemptId: number }> => {
+  async (db, { kind, level, system, seed, said, at }, ctx): Promise<{ attemptId: number }> => {
     const drill = drawDrill(kind, level as DrillLevel, system, seed);
     const attemptId = await insertAttempt(db, {
       ...{ exercise: "sum", code: `${kind}-${level}-${system}-${seed}`, methodId: null, outcome: null },
       judged: [{ judgement: drill.judgement, isRight: isRightAnswer(drill, said) }],
-      ...{ onDay: await dayOnFarm(db, ctx.now()), ...writtenBy(ctx) },
+      ...{ onDay: await dayOnFarm(db, momentOf(ctx, at)), ...writtenBy(ctx) },
     });
     return { attemptId };
   },
 );
 
-const LOG_CAUTION = object(["requestKey", "seed", "said"], { requestKey: REQUEST_KEY, seed: SEED, said: ID });
+const LOG_CAUTION = object(["requestKey", "seed", "said"], {
+  requestKey: REQUEST_KEY,
+  seed: SEED,
+  said: ID,
+  at: MOMENT,
+});
 
 /** Writes down which caution somebody said belongs to a method. */
 export const logPracticeCaution = act(
   { name: "logPracticeCaution", schema: LOG_CAUTION, may: "helper" },
-  async (db, { seed, said }, ctx): Promise<{ attemptId: number }> => {
+  async (db, { seed, said, at }, ctx): Promise<{ attemptId: number }> => {
     const card = drawCautionCard(seed);
     const attemptId = await insertAttempt(db, {
       ...{ exercise: "caution", code: `caution-${seed}`, methodId: card.methodId, outcome: null },
       judged: [{ judgement: "caution", isRight: said === card.right }],
-      ...{ onDay: await dayOnFarm(db, ctx.now()), ...writtenBy(ctx) },
+      ...{ onDay: await dayOnFarm(db, momentOf(ctx, at)), ...writtenBy(ctx) },
     });
     return { attemptId };
   },

@@ -6,8 +6,18 @@ export const PAGES_CACHE = "ruchka-pages";
 const WORKER = "/serwist/sw.js";
 const WARM_EVERY_MS = 10 * 60_000;
 const WARMED_KEY = "ruchka-warmed";
-/** The places where a day's work is entered; the yard's page tells which drums there are. */
-const PLACES = ["/", "/field", "/shed", "/book", "/ledger"] as const;
+/** The places where a day's work is entered or asked about; the yard's page tells which drums there are. */
+const PLACES = [
+  "/",
+  "/field",
+  "/field/trials",
+  "/shed",
+  "/book",
+  "/season",
+  "/practice",
+  "/practice/answers",
+  "/ledger",
+] as const;
 const DRUM_LINK = /href="(\/(?:batches|mix|shed\/items)\/[\w-]+)"/g;
 const MOST_PAGES = 60;
 

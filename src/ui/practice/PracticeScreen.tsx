@@ -15,7 +15,7 @@ import { TextField } from "../kit/fields";
 import { Link } from "../kit/Link";
 import { Refusal } from "../kit/Refusal";
 import { told } from "../kit/told";
-import { anyDrum, hrefFor, hrefOfDrum } from "./practiceLinks";
+import { anyDrum, anySeed, hrefFor, hrefOfDrum } from "./practiceLinks";
 
 /** What comes next is chosen by what is weak. */
 const Next = ({ me, today }: { readonly me: Learner; readonly today: string }) => {
@@ -201,6 +201,13 @@ export const PracticeScreen = ({ view }: { readonly view: PracticeView }) => {
         <div className="mt-3">
           <CodeForm />
         </div>
+      </section>
+      <section>
+        <h2 className="text-[1.2rem]">A week on a small farm</h2>
+        <p className="max-w-2xl text-soft">Four drums at once, beds that want, and half an hour a day for the drums.</p>
+        <Button className="mt-2" onClick={() => router.push(`/practice/week/${anySeed()}`)}>
+          Start a week
+        </Button>
       </section>
       <ul className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
         {WAYS.map(({ href, name, note }) => (

@@ -13,6 +13,7 @@ import { PracticeScreen } from "./PracticeScreen";
 import { SafetyScreen } from "./SafetyScreen";
 import { SignsScreen } from "./SignsScreen";
 import { SumsScreen } from "./SumsScreen";
+import { WeekScreen } from "./WeekScreen";
 
 const [push, refresh] = [jest.fn(), jest.fn()];
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push, refresh }), usePathname: () => "/practice" }));
@@ -116,6 +117,26 @@ describe("answers", () => {
     renderWith(fakeActions(), <AnswersScreen facts={facts} />);
     fireEvent.change(screen.getByLabelText("Crop"), { target: { value: "" } });
     expect(answer()).toHaveTextContent(/does not know this/);
+  });
+});
+
+describe("a week on a small farm", () => {
+  it("lets days pass over four drums, takes minutes, and is told at its end", () => {
+    renderWith(fakeActions(), <WeekScreen seed={5} units="us" />);
+    expect(screen.getByText(/Day 1 of 10, 07:00 · 30 min left .* purse 40 coins/)).toBeInTheDocument();
+    click("Smell it");
+    expect(screen.getByText(/28 min left/)).toBeInTheDocument();
+    click("Throw it away");
+    expect(screen.getByText(/16 min left/)).toBeInTheDocument();
+    click("to the next morning");
+    expect(screen.getByText(/Day 2 of 10, 07:00 · 30 min left/)).toBeInTheDocument();
+    for (let day = 2; day < 11; day += 1) {
+      const next = screen.queryByRole("button", { name: "to the next morning" });
+      if (next) fireEvent.click(next);
+    }
+    expect(screen.getByRole("region", { name: "The week once more" })).toHaveTextContent(/a calm grower/i);
+    click("Begin this week again");
+    expect(screen.getByText(/Day 1 of 10/)).toBeInTheDocument();
   });
 });
 

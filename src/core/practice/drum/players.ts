@@ -44,8 +44,14 @@ export interface Habit {
   readonly leavesTight?: boolean;
   /** Comes so much later than the sign, as a share of the usual time. */
   readonly lateBy?: number;
+  /** Sees it from so many hours on, and leaves off at so many: a week of a drum’s time. */
+  readonly fromH?: number;
+  readonly untilH?: number;
 }
-export const calmly = (drum: PracticeDrum, { isOnceEnough, leavesCold, leavesTight, lateBy = 0 }: Habit): Play => {
+export const calmly = (
+  drum: PracticeDrum,
+  { isOnceEnough, leavesCold, leavesTight, lateBy = 0, fromH = 0, untilH = Infinity }: Habit,
+): Play => {
   // A lid that was closed tight is seen at the fill.
   let play = drum.fault === "tight-lid" && !leavesTight ? careFor(BEGUN, "vent") : BEGUN;
   let [lookedH, isWarm, isFed, saidUse] = [-Infinity, false, false, 0];
@@ -53,8 +59,9 @@ export const calmly = (drum: PracticeDrum, { isOnceEnough, leavesCold, leavesTig
   const looks = looksOf(drum.name);
   for (;;) {
     play = wait(drum, play, toNextVisit(drum, play.hour));
+    if (play.hour < fromH) continue;
     let sight = sightOf(drum, play);
-    if (sight.isOver) return play;
+    if (sight.isOver || play.hour >= untilH) return play;
     if (sight.outside.isPumpSilent) play = careFor(play, "air-on");
     const everyH = isQuick(drum.name) ? 3 : play.hour < 0.5 * usualH ? 72 : 20;
     if (play.hour < 0.3 * usualH || play.hour - lookedH < everyH) continue;
