@@ -23,7 +23,8 @@ export interface Week {
 }
 export const WEEK_DAYS = 10;
 export const WEEK_STARTS_AT = 7;
-export const WEEK_H = WEEK_DAYS * 24 - WEEK_STARTS_AT;
+/** Its last hour: the last evening. */
+export const WEEK_H = WEEK_DAYS * 24 - WEEK_STARTS_AT - 1;
 export const PURSE = 40;
 export const MINUTES_A_DAY = 30;
 /** Minutes that a look, an act of care and an end take. */
