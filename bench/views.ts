@@ -21,35 +21,7 @@ import { now } from "../src/services/runtime";
 import { fillShed } from "./fillShed";
 import { fortyBatches } from "./fortyBatches";
 import { multiply } from "./copies";
-
-const ROUNDS = 9;
-
-/** First call and median of the rest, ms. */
-async function time(work: () => Promise<unknown>): Promise<{ firstMs: number; medianMs: number }> {
-  const samples: number[] = [];
-  for (let round = 0; round <= ROUNDS; round += 1) {
-    const from = performance.now();
-    await work();
-    samples.push(performance.now() - from);
-  }
-  const [firstMs = NaN, ...rest] = samples;
-  return { firstMs, medianMs: rest.toSorted((a, b) => a - b)[Math.floor(rest.length / 2)] ?? NaN };
-}
-
-type View = readonly [name: string, view: () => Promise<unknown>, sql: () => Promise<unknown>];
-
-/** A line a view: its bare SQL beside it. */
-async function rowsOf(size: string, views: readonly View[]): Promise<string[]> {
-  const rows: string[] = [];
-  for (const [name, view, sql] of views) {
-    const bare = await time(sql);
-    const whole = await time(view);
-    rows.push(
-      `| ${size} | ${name} | ${bare.medianMs.toFixed(1)} | ${whole.firstMs.toFixed(1)} | ${whole.medianMs.toFixed(1)} |`,
-    );
-  }
-  return rows;
-}
+import { rowsOf, type View } from "./timing";
 
 async function measure(pool: Database, farm: Farm, size: string): Promise<string[]> {
   const db: Queryable = pool;

@@ -1,12 +1,12 @@
 import fc from "fast-check";
-import { YARD_METHODS, type DrumName } from "../yard/drums";
+import { isQuick, YARD_METHODS, type DrumName } from "../yard/drums";
 import { mistakesOf, tryMistake } from "../mistakes";
-import { courseOf } from "./course";
+import { courseOf, type Moment } from "./course";
 import { CARES, type Deed } from "./deeds";
 import { BEGUN, careFor, coursePlayed, end, endedOf, look, sightOf, wait, type Play } from "./play";
 import { endedBy, PLAYERS, type PlayerName } from "./players";
 import { retell } from "./retold";
-import { caresOf, codeOf, faultsOf, looksOf, readDrumCode, setUpDrum, stepsOf } from "./setup";
+import { caresOf, codeOf, faultsOf, looksOf, readDrumCode, setUpDrum, stepsOf, type PracticeDrum } from "./setup";
 
 const NAMES = YARD_METHODS.map(({ name }) => name);
 const aName = fc.constantFrom<DrumName>(...NAMES);
@@ -51,7 +51,7 @@ describe("a training drum", () => {
         expect(sightOf(other, play)).toEqual(sightOf(drum, play));
         expect(endedOf(other, play)).toEqual(endedOf(drum, play));
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -64,7 +64,7 @@ describe("a training drum", () => {
         const plain = setUpDrum(drum.name, drum.seed);
         expect(courseOf(plain, unseen, play.hour).moments).toEqual(courseOf(drum, play.deeds, play.hour).moments);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -81,7 +81,7 @@ describe("a training drum", () => {
         if (ended.outcome === "used-in-time") expect(["nothing", "fewer-looks"]).toContain(told.better);
         else if (ended.outcome !== "thrown-out-rightly") expect(told.better).not.toBe("nothing");
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 
@@ -96,9 +96,10 @@ describe("a training drum", () => {
   });
 
   it("stands still until it is fed, where it is stuck", () => {
-    const drum = Array.from({ length: 400 }, (_, nth) => setUpDrum("extract", nth + 1, { fault: null })).find(
-      ({ traits, badAt }) => traits.sticksAt < 1 && badAt === null,
-    )!;
+    const isSound = ({ traits, badAt }: PracticeDrum) => traits.sticksAt < 1 && badAt === null;
+    let seed = 1;
+    while (!isSound(setUpDrum("extract", seed, { fault: null }))) seed += 1;
+    const drum = setUpDrum("extract", seed, { fault: null });
     const left = courseOf(drum, [], drum.untilH);
     expect(left.events.map(({ event }) => event)).toContain("stuck");
     expect(left.moments.every(({ way }) => way < 1)).toBe(true);
@@ -119,22 +120,21 @@ describe("a training drum", () => {
       for (const care of CARES) {
         const drum = setUpDrum(name, 7);
         const course = coursePlayed(drum, { hour: drum.untilH, deeds: [{ hour: 10, kind: "care", care }] });
-        for (const { way, liquidC, ph } of course.moments) {
-          expect(way).toBeGreaterThanOrEqual(0);
-          expect(Number.isFinite(liquidC)).toBe(true);
-          if (ph !== null) expect(ph).toBeGreaterThan(2);
-        }
+        const isSound = ({ way, liquidC, ph }: Moment) =>
+          way >= 0 && Number.isFinite(liquidC) && (ph === null || ph > 2);
+        expect(course.moments.findIndex((moment) => !isSound(moment))).toBe(-1);
       }
   });
 });
 
 describe("good judgement", () => {
-  const DRUMS = 18;
+  /** A quick brew is soon played; of the slow ones fewer tell as much. */
+  const drumsOf = (name: DrumName) => (isQuick(name) ? 40 : 12);
   const meanOf = (name: DrumName, player: PlayerName) =>
-    Array.from({ length: DRUMS }, (_, nth) => endedBy(setUpDrum(name, nth + 1), PLAYERS[player]).net).reduce(
+    Array.from({ length: drumsOf(name) }, (_, nth) => endedBy(setUpDrum(name, nth + 1), PLAYERS[player]).net).reduce(
       (sum, net) => sum + net,
       0,
-    ) / DRUMS;
+    ) / drumsOf(name);
 
   it.each(NAMES)("pays with %s: no plausible rule wins over a calm grower, who ends far from the careless", (name) => {
     const calm = meanOf(name, "calm");
@@ -146,8 +146,10 @@ describe("good judgement", () => {
 
   it.each(NAMES)("no mistake with %s is worth making, and the worst of them costs", (name) => {
     const of = (mistake: Parameters<typeof tryMistake>[1]) =>
-      Array.from({ length: DRUMS }, (_, nth) => tryMistake(name, mistake, nth + 1).net).reduce((a, b) => a + b, 0) /
-      DRUMS;
+      Array.from({ length: drumsOf(name) }, (_, nth) => tryMistake(name, mistake, nth + 1).net).reduce(
+        (a, b) => a + b,
+        0,
+      ) / drumsOf(name);
     const plain = of(null);
     const costs = mistakesOf(name).map((mistake) => plain - of(mistake));
     expect(Math.min(...costs)).toBeGreaterThan(-3);
