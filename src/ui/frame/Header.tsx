@@ -43,7 +43,7 @@ const FootPlaces = ({ path, places }: { readonly path: string; readonly places: 
         href={href}
         aria-current={isHere(href, path) ? "page" : undefined}
         className={clsx(
-          "flex min-h-14 flex-col items-center justify-center border-t-4 text-[0.8rem] tracking-tight",
+          "flex min-h-14 min-w-0 flex-col items-center justify-center border-t-4 text-[min(0.8rem,3.4vw)] tracking-tight",
           isHere(href, path) ? "border-marigold font-bold" : "border-transparent",
         )}
       >
@@ -86,7 +86,7 @@ export const Header = ({ farmName, units, measures, person }: HeaderProps) => {
             Ruchka
           </Link>
           {farmName ? (
-            <nav aria-label="Places" className="hidden gap-1 md:flex">
+            <nav aria-label="Places" className="hidden flex-wrap gap-x-1 md:flex">
               {places.map(({ href, label }) => (
                 <Link
                   key={href}
