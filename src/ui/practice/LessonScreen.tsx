@@ -43,7 +43,7 @@ export const LessonScreen = ({ recipe, seed }: { readonly recipe: Recipe; readon
   const claims = CLAIMS.filter(({ methodIds }) => methodIds.length === 0 || methodIds.includes(id));
   const drum = YARD_METHODS.find(({ method }) => method === id);
   return (
-    <div className="grid max-w-3xl gap-6 px-4 py-5 text-[1.08rem] md:px-8">
+    <div className="grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-6 px-4 py-5 text-[1.08rem] md:px-8">
       <div>
         <p>
           <Link href="/practice" className="thumb underline">

@@ -172,7 +172,7 @@ const WAYS = [
 export const PracticeScreen = ({ view }: { readonly view: PracticeView }) => {
   const router = useRouter();
   return (
-    <div className="grid max-w-5xl gap-6 px-4 py-5 md:px-8">
+    <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-6 px-4 py-5 md:px-8">
       <div>
         <h1 className="text-2xl">Practice</h1>
         <p className="max-w-2xl text-soft">Made-up drums to learn on. Nothing here touches the farm.</p>
