@@ -3,7 +3,7 @@ import { minimumAgeD } from "../../src/core/book/recipe";
 import { assess } from "../../src/core/judge/assess";
 import type { BatchInput } from "../../src/core/judge/batchInput";
 import { calmRule } from "../../src/core/practice/yard/calmRule";
-import { YARD_METHODS, type Drum, type DrumName } from "../../src/core/practice/yard/drums";
+import { SAID_HOURS, YARD_METHODS, type Drum, type DrumName } from "../../src/core/practice/yard/drums";
 import type { Wanted } from "./people";
 
 /** What a decider does at a look, and when it wants to be there again. */
@@ -49,17 +49,8 @@ export const byCalmRule: Decider = (name, { nowH, log }, ownsPh) => {
   return { act, ask: again && { hour: nowH + again.inH, wanted: again.wanted } };
 };
 
-const DAYS_H: Record<DrumName, number> = {
-  "extract": 14 * 24,
-  "serum": 8 * 24,
-  "tea": 30,
-  "leaf-mould brew": 48,
-  "juice": 6 * 24,
-  "shell": 10 * 24,
-  "leaf soak": 10 * 24,
-};
 /** Days alone. */
-export const byDays: Decider = (name, { nowH }) => ({ act: nowH >= DAYS_H[name] ? "use" : "wait", ask: null });
+export const byDays: Decider = (name, { nowH }) => ({ act: nowH >= SAID_HOURS[name] ? "use" : "wait", ask: null });
 
 /** Knows the hour, and still has to sleep and be there: what no decider can better. */
 export const byTheTruth: Decider = (_name, { nowH }, _ownsPh, drum) => {

@@ -1,5 +1,5 @@
 import { cropFacts } from "../book/crops";
-import { BARS, DEFAULT_RULES, ruleDays, SOIL_ONLY, URINE_RAW_STORED_D } from "../safety/carried";
+import { BARS, mattersOn, ruleDays, ruleFor, SOIL_ONLY, URINE_RAW_STORED_D } from "../safety/carried";
 import { findUse } from "../book/uses";
 import type { ApplyCase, ApplyCaution } from "./applyCase";
 import { ceilingCautions, NOTHING_BROUGHT, timesBrought } from "./brought";
@@ -35,8 +35,7 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
   // Compost heats or waits, and is no crop.
   if (use.id === "compost") return [];
   return carries.flatMap((hazard) => {
-    const own = rules.find((rule) => rule.hazard === hazard);
-    const rule = own ?? DEFAULT_RULES[hazard];
+    const rule = ruleFor(hazard, rules);
     const eaten = plots.flatMap((plot) => {
       const crop = cropFacts(plot.crop, plot.leafEaten, plot.part ?? null);
       return crop && crop.part !== "none" ? [{ plot, crop }] : [];
@@ -47,7 +46,7 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
         ? eaten.find(({ crop }) => crop.eatenRaw)
         : undefined;
     // What only lies on leaves from outside matters where leaves are wetted.
-    const matters = hazard === "unwashed-leaf" || hazard === "milk" ? use.target === "leaves" : true;
+    const matters = mattersOn(hazard, use.target === "leaves");
     const soon = !matters
       ? undefined
       : eaten
@@ -68,7 +67,7 @@ function hazardCautions({ use, plots, carries, rules, urineStoredD, today }: App
               weight: BARS.includes(hazard) ? "blocked" : "reason",
               hazard,
               ...soon,
-              ownRule: own !== undefined,
+              ownRule: rules.some((one) => one.hazard === hazard),
             } as const,
           ]
         : []),

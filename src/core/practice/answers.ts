@@ -6,7 +6,7 @@ import type { CueMeaning } from "../book/types";
 import { USES, type UseId } from "../book/uses";
 import { SMELLS } from "../book/words";
 import { farmRecipe, chosenKey, type OwnVersion, type RecipeKey } from "../recipe/pick";
-import { carriedBy, ruleDays, SOIL_ONLY, type Carried, type HarvestRule } from "../safety/carried";
+import { carriedBy, mattersOn, ruleDays, SOIL_ONLY, type Carried, type HarvestRule } from "../safety/carried";
 
 /** What a helper may ask; each is answered from the farm's own recipe and rules. */
 export type Question =
@@ -66,8 +66,7 @@ function mayUse(
   const use = rateFor(recipe, on);
   if (!use) return { code: "no-such-use", on, sources: [from], cautions: [] };
   const rated = carried.flatMap((hazard) => {
-    // What only matters on leaves does not bar the soil.
-    if (on === "soil" && (hazard === "milk" || hazard === "unwashed-leaf")) return [];
+    if (!mattersOn(hazard, on === "leaves")) return [];
     const rule = rules.find((one) => one.hazard === hazard);
     return rule && facts ? [{ hazard, days: ruleDays(rule, facts), isOwn: rule.isOwn }] : [];
   });

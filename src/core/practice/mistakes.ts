@@ -3,20 +3,11 @@ import type { Outcome } from "./drum/ending";
 import { endingOf } from "./drum/ending";
 import { coursePlayed } from "./drum/play";
 import { calmly, type Habit } from "./drum/players";
-import { faultsOf, setUpDrum, type FillFault } from "./drum/setup";
+import { faultsOf, FILL_FAULTS, setUpDrum, type FillFault } from "./drum/setup";
 
 /** One thing done wrong, all else as a calm grower does it. */
-export const MISTAKES = [
-  "cold",
-  "late",
-  "no-second-look",
-  "tap-water",
-  "too-sweet",
-  "too-little-sugar",
-  "tight-lid",
-  "no-lid",
-  "dirty-vessel",
-] as const;
+const OF_JUDGING = ["cold", "late", "no-second-look"] as const;
+export const MISTAKES = [...OF_JUDGING, ...FILL_FAULTS] as const;
 export type Mistake = (typeof MISTAKES)[number];
 
 const HABITS: Partial<Readonly<Record<Mistake, Habit>>> = {
@@ -25,8 +16,7 @@ const HABITS: Partial<Readonly<Record<Mistake, Habit>>> = {
   "no-second-look": { isOnceEnough: true },
   "tight-lid": { leavesTight: true },
 };
-const isFault = (mistake: Mistake): mistake is Mistake & FillFault =>
-  mistake !== "cold" && mistake !== "late" && mistake !== "no-second-look";
+const isFault = (mistake: Mistake): mistake is FillFault => FILL_FAULTS.some((fault) => fault === mistake);
 
 /** Mistakes that can be made with a kind of drum. */
 export const mistakesOf = (name: DrumName): readonly Mistake[] =>

@@ -5,7 +5,7 @@ import type { IngredientId } from "../book/ingredients";
 import type { UseId } from "../book/uses";
 import { addDays, daysBetween } from "../calendar";
 import { GROWTH_STAGES, stageOn, type GrowthStage, type Planting } from "../land/planting";
-import { carriedBy, DEFAULT_RULES, ruleDays, type HarvestRule } from "../safety/carried";
+import { carriedBy, mattersOn, ruleDays, ruleFor, type HarvestRule } from "../safety/carried";
 
 /** One thing that a crop is given again and again, from one stage to another. */
 export interface ProgrammeStep {
@@ -183,8 +183,8 @@ function harvestClashes(plot: ProgrammePlot, dues: readonly Due[], rules: readon
     const ruleD = Math.max(
       0,
       ...carries
-        .filter((hazard) => (hazard === "milk" || hazard === "unwashed-leaf" ? due.use === "foliar" : true))
-        .map((hazard) => ruleDays(rules.find((rule) => rule.hazard === hazard) ?? DEFAULT_RULES[hazard], crop)),
+        .filter((hazard) => mattersOn(hazard, due.use === "foliar"))
+        .map((hazard) => ruleDays(ruleFor(hazard, rules), crop)),
     );
     const daysToHarvest = Math.max(0, daysBetween(due.day, planting.harvestFrom!));
     const isOver = planting.harvestTo !== null && due.day > planting.harvestTo;

@@ -43,6 +43,13 @@ export const SOIL_ONLY: readonly Carried[] = ["dung", "urine"];
 /** Hazards that bar an application until a full reason is given; of the others a reason is asked. */
 export const BARS: readonly Carried[] = ["dung", "urine"];
 
+/** The rule that stands for a hazard: the farm's own, else the careful default. */
+export const ruleFor = <R extends HarvestRule>(hazard: Carried, own: readonly R[]): R | HarvestRule =>
+  own.find((rule) => rule.hazard === hazard) ?? DEFAULT_RULES[hazard];
+/** Whether a hazard matters where a liquid lands: milk and unwashed leaf do on leaves alone, the rest everywhere. */
+export const mattersOn = (hazard: Carried, isOnLeaves: boolean): boolean =>
+  isOnLeaves || (hazard !== "milk" && hazard !== "unwashed-leaf");
+
 /** Days of the rule that stands for a crop. */
 export const ruleDays = (rule: HarvestRule, crop: CropFacts): number =>
   crop.touchesSoil ? rule.touchingD : rule.clearD;

@@ -1,5 +1,6 @@
 import "server-only";
 /** Rows of what people practised, and of what they may judge alone. */
+import type { Outcome } from "@/core/practice/drum/ending";
 import type { Judged } from "@/core/practice/judgement";
 import { insert, select, type Queryable } from "../db";
 
@@ -8,7 +9,7 @@ export interface AttemptRow {
   readonly exercise: "drum" | "sum" | "caution";
   readonly code: string;
   readonly methodId: string | null;
-  readonly outcome: string | null;
+  readonly outcome: Outcome | null;
   readonly judged: readonly Judged[];
   /** ISO date on the farm. */
   readonly onDay: string;
@@ -18,7 +19,7 @@ interface Read {
   exercise: AttemptRow["exercise"];
   code: string;
   method_id: string | null;
-  outcome: string | null;
+  outcome: Outcome | null;
   judged: string | readonly Judged[];
   on_day: string;
 }

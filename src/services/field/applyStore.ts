@@ -10,7 +10,7 @@ import { cropFacts } from "@/core/book/crops";
 import { addDays } from "@/core/calendar";
 import { fits } from "@/core/quantity/fits";
 import { recipeFrom } from "@/core/recipe/document";
-import { DEFAULT_RULES, ruleDays, type Carried, type HarvestRule } from "@/core/safety/carried";
+import { ruleDays, ruleFor, type Carried, type HarvestRule } from "@/core/safety/carried";
 import type { Queryable } from "@/data/db";
 import {
   addToBrought,
@@ -61,9 +61,7 @@ function clearDay(plot: Plot, carries: readonly Carried[], rules: readonly Harve
   if (isElsewhere(plot.kind)) return null;
   const crop = cropFacts(plot.crop, plot.leafEaten, plot.part) ?? { part: "leaf", touchesSoil: true, eatenRaw: true };
   if (crop.part === "none") return null;
-  const days = carries.map((hazard) =>
-    ruleDays(rules.find((rule) => rule.hazard === hazard) ?? DEFAULT_RULES[hazard], crop),
-  );
+  const days = carries.map((hazard) => ruleDays(ruleFor(hazard, rules), crop));
   const most = Math.max(0, ...days);
   return most === 0 ? null : addDays(day, most);
 }

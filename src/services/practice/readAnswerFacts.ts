@@ -1,6 +1,6 @@
 import "server-only";
 import type { OwnVersion, RecipeKey } from "@/core/recipe/pick";
-import { DEFAULT_RULES, type HarvestRule } from "@/core/safety/carried";
+import { CARRIED, ruleFor, type HarvestRule } from "@/core/safety/carried";
 import { listHarvestRules, listPlots } from "@/data/field";
 import { listRecipeChoices, listRecipeVersions } from "@/data/recipes";
 import { isoDay } from "@/formats/times";
@@ -30,11 +30,9 @@ export async function readAnswerFacts({ ctx, farm }: Frame): Promise<AnswerFacts
       document,
     })),
     choices: choices.map(({ methodId, schoolId, versionNo }) => ({ methodId, schoolId, versionNo })),
-    rules: Object.values(DEFAULT_RULES).map((rule) => {
-      const set = own.find(({ hazard }) => hazard === rule.hazard);
-      return set
-        ? { hazard: set.hazard, touchingD: set.touchingD, clearD: set.clearD, isOwn: true }
-        : { ...rule, isOwn: false };
+    rules: CARRIED.map((hazard) => {
+      const { touchingD, clearD } = ruleFor(hazard, own);
+      return { hazard, touchingD, clearD, isOwn: own.some((rule) => rule.hazard === hazard) };
     }),
     crops: [...new Set(plots.flatMap(({ crop }) => (crop ? [crop] : [])))].toSorted(),
     system: farm.units,

@@ -1,6 +1,7 @@
 import "server-only";
 import { mayAs } from "@/core/people/roles";
 import { mayJudgeAlone, standingsOf, type Attempt, type DrumEnded, type Standing } from "@/core/practice/spacing";
+import { isHarmfulOutcome, isRightOutcome } from "@/core/practice/drum/ending";
 import { YARD_METHODS } from "@/core/practice/yard/drums";
 import { listAttempts, listLeave, type AttemptRow } from "@/data/practice";
 import { isoDay } from "@/formats/times";
@@ -32,9 +33,6 @@ export interface PracticeView {
   readonly others: readonly Learner[];
 }
 
-const HARMFUL: readonly string[] = ["used-spoilt", "burst"];
-const RIGHT: readonly string[] = ["used-in-time", "thrown-out-rightly"];
-
 const attemptsOf = (rows: readonly AttemptRow[]): Attempt[] =>
   rows.flatMap(({ judged, onDay }) => judged.map((one) => ({ ...one, onDay })));
 
@@ -47,7 +45,7 @@ function learnerOf(
   const drums = rows.flatMap(({ methodId, outcome }): DrumEnded[] =>
     methodId === null || outcome === null
       ? []
-      : [{ methodId, isRight: RIGHT.includes(outcome), isHarmful: HARMFUL.includes(outcome) }],
+      : [{ methodId, isRight: isRightOutcome(outcome), isHarmful: isHarmfulOutcome(outcome) }],
   );
   return {
     personId: id,

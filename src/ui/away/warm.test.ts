@@ -1,23 +1,11 @@
 /** @jest-environment jsdom */
-import type { warm as Warm } from "./warm";
+import { WARM_PLACES, type warm as Warm } from "./warm";
 
 /** The page as it is loaded anew: nothing that only the page before knew is there. */
 const loaded = async (): Promise<typeof Warm> => {
   jest.resetModules();
   return (await import("./warm")).warm;
 };
-
-const WARMED = [
-  "/",
-  "/field",
-  "/field/trials",
-  "/shed",
-  "/book",
-  "/season",
-  "/practice",
-  "/practice/answers",
-  "/ledger",
-];
 
 describe("pages of a working day on the device", () => {
   const kept = new Map<string, unknown>();
@@ -48,7 +36,7 @@ describe("pages of a working day on the device", () => {
     await (
       await loaded()
     )();
-    expect([...kept.keys()]).toEqual([...WARMED, "/batches/5"]);
+    expect([...kept.keys()]).toEqual([...WARM_PLACES, "/batches/5"]);
     asked.length = 0;
     await (
       await loaded()
@@ -64,7 +52,7 @@ describe("pages of a working day on the device", () => {
     await (
       await loaded()
     )();
-    expect([...kept.keys()]).toEqual([...WARMED]);
+    expect([...kept.keys()]).toEqual([...WARM_PLACES]);
   });
   it("are not fetched twice at once, and again soon where the line was lost", async () => {
     const warm = await loaded();

@@ -7,7 +7,7 @@ const WORKER = "/serwist/sw.js";
 const WARM_EVERY_MS = 10 * 60_000;
 const WARMED_KEY = "ruchka-warmed";
 /** The places where a day's work is entered or asked about; the yard's page tells which drums there are. */
-const PLACES = [
+export const WARM_PLACES = [
   "/",
   "/field",
   "/field/trials",
@@ -53,7 +53,8 @@ export async function warm(): Promise<void> {
   try {
     const cache = await caches.open(PAGES_CACHE);
     const found = new Set<string>();
-    for (const path of PLACES) for (const [, link] of (await keep(cache, path)).matchAll(DRUM_LINK)) found.add(link!);
+    for (const path of WARM_PLACES)
+      for (const [, link] of (await keep(cache, path)).matchAll(DRUM_LINK)) found.add(link!);
     for (const path of [...found].slice(0, MOST_PAGES)) await keep(cache, path);
     // Only now: somebody who goes on to another page half-way has them fetched there, not in ten minutes.
     localStorage.setItem(WARMED_KEY, String(Date.now()));

@@ -2,24 +2,20 @@
 import { useId, useState } from "react";
 import { METHODS } from "@/core/book";
 import { SMELLS } from "@/core/book/words";
-import { answerOf, type Answer, type Question, type QuestionKind } from "@/core/practice/answers";
+import { UNITS } from "@/core/quantity/units";
+import { answerOf, type Question, type QuestionKind } from "@/core/practice/answers";
 import { GROWERS_NAMES } from "@/core/book/growersNames";
-import { INGREDIENTS } from "@/core/book/ingredients";
-import { findUse } from "@/core/book/uses";
-import { sayDilution, sayVolume } from "@/formats/amounts";
-import { counted, inText, listed } from "@/formats/grammar";
+import { listed } from "@/formats/grammar";
 import { parseNumber } from "@/formats/numbers";
 import type { AnswerFactsView } from "@/services/practice";
-import { MEANINGS, QUESTION_NAMES, readAsked, SMELL_NOW, SOURCE_NAMES } from "@/words/said";
+import { QUESTION_NAMES, readAsked, sayAnswer, SOURCE_NAMES } from "@/words/said";
 import { BookText } from "../kit/BookText";
 import { Cautions } from "../kit/Cautions";
 import { Choices } from "../kit/Choices";
 import { NumberField, SelectField, TextField } from "../kit/fields";
-import { Link } from "../kit/Link";
+import { PracticeHead } from "./PracticeHead";
 
 const INPUTS = METHODS.filter(({ family }) => family !== "preparation");
-const L_PER_GAL = 3.785_411_784;
-const HAZARDS = { "dung": "dung", "urine": "urine", "milk": "milk", "unwashed-leaf": "unwashed leaves" } as const;
 
 /** Methods that a typed question names, by their own names and by growers’ names. */
 function methodIn(text: string): string | null {
@@ -31,34 +27,6 @@ function methodIn(text: string): string | null {
     (a, b) => b.name.length - a.name.length,
   )[0];
   return own?.id ?? called?.methodIds[0] ?? null;
-}
-
-/** The answer’s first line: what to do. */
-function sayAnswer(answer: Answer, question: Question, units: "metric" | "us"): string {
-  switch (answer.code) {
-    case "no-such-use":
-      return `No. The recipe has no use on ${answer.on === "leaves" ? "leaves" : "the soil of growing plants"}.`;
-    case "never-on-leaves":
-      return `No. There is ${HAZARDS[answer.hazard]} in it: never on leaves.`;
-    case "wait-before-harvest":
-      return `Only if the harvest is ${counted(answer.days, { one: "1 day", other: "# days" })} away or more, because of ${HAZARDS[answer.hazard]} in it. Then ${sayDilution(answer.partsWater)}.`;
-    case "may":
-      return `Yes: ${inText(findUse(answer.use).name)}, ${sayDilution(answer.partsWater)} (1 part to ${answer.partsWater} parts water). Log it under Field: there Ruchka checks the bed, its harvest and the weather.`;
-    case "smell":
-      return `${answer.word}: ${MEANINGS[answer.says]}, ${answer.because}. ${SMELL_NOW[answer.says]}`;
-    case "dose":
-      return `${sayVolume(answer.litres, units)} into a can of ${sayVolume(question.kind === "how-much" ? question.canL : 0, units)}: ${sayDilution(answer.partsWater)}, ${inText(findUse(answer.use).name)}.`;
-    case "keeps":
-      return answer.hours === null
-        ? "That is unknown. Smell it before each use."
-        : answer.isLiving
-          ? `It is alive: use it within ${answer.hours} h on soil.`
-          : `${counted(Math.round(answer.hours / 24), { one: "1 day", other: "# days" })}, ${answer.place}.`;
-    case "contents":
-      return `${listed(answer.ingredients.map((id) => inText(INGREDIENTS[id as keyof typeof INGREDIENTS].name)))}.`;
-    case "unknown":
-      return "Ruchka does not know this. Ask a grower of this farm before you do anything.";
-  }
 }
 
 /** A question as it stands on the screen. */
@@ -89,7 +57,7 @@ function readTyped(text: string, asked: Asked, { crops }: AnswerFactsView): Aske
 }
 
 function questionOf({ kind, methodId, crop, on, smell, can }: Asked, { system }: AnswerFactsView): Question {
-  const canL = (parseNumber(can) ?? 0) * (system === "us" ? L_PER_GAL : 1);
+  const canL = (parseNumber(can) ?? 0) * (system === "us" ? UNITS["US gal"].inBase : 1);
   const questions: Readonly<Record<QuestionKind, Question>> = {
     "may-use": { kind: "may-use", methodId, crop, on },
     "smells": { kind: "smells", methodId, word: smell },
@@ -179,12 +147,7 @@ export const AnswersScreen = ({ facts }: { readonly facts: AnswerFactsView }) =>
   const answer = answerOf(question, facts);
   return (
     <div className="max-w-2xl px-4 py-5 text-[1.05rem] md:px-8">
-      <p>
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>
-      </p>
-      <h1 className="text-2xl">Ask Ruchka</h1>
+      <PracticeHead title="Ask Ruchka" />
       <div className="mt-3 grid gap-3">
         <TextField
           label="Type a question, or choose below"

@@ -18,6 +18,7 @@ import { DrumBefore, DrumDeeds, Row } from "./DrumParts";
 import { Retold } from "./Retold";
 import { SeenList } from "./SeenList";
 import { sayStep } from "./sayHour";
+import { PracticeHead } from "./PracticeHead";
 
 interface Kept {
   readonly play: drumPlay.Play;
@@ -35,13 +36,14 @@ const Head = ({
   readonly units: "metric" | "us";
 }) => (
   <>
-    <p className="text-soft">
-      <Link href="/practice" className="thumb underline">
-        Practice
-      </Link>{" "}
-      · drum <strong className="reading">{code}</strong>
-    </p>
-    <h1 className="text-2xl">{findMethod(drum.methodId).name}</h1>
+    <PracticeHead
+      title={findMethod(drum.methodId).name}
+      of={
+        <>
+          drum <strong className="reading">{code}</strong>
+        </>
+      }
+    />
     <p className="max-w-2xl text-soft">
       {sayVolume(drum.volumeL, units)} {TRUE_PLACE_NAMES[drum.place]}.{" "}
       {drum.fault ? <strong className="text-ink">{FAULT_NOTES[drum.fault]}</strong> : "Filled by the recipe."} Nothing

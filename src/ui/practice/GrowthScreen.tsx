@@ -6,10 +6,10 @@ import type { DrumName } from "@/core/practice/yard/drums";
 import { sayTemperature } from "@/formats/amounts";
 import { formatNumber } from "@/formats/numbers";
 import { Choices } from "../kit/Choices";
-import { Link } from "../kit/Link";
 import { RowsTable } from "../kit/RowsTable";
 import { DrumDrawing } from "./DrumDrawing";
 import type { DrumPicture } from "./drumLook";
+import { PracticeHead } from "./PracticeHead";
 
 const BREWS = [
   { value: "tea", label: "Aerated tea" },
@@ -192,12 +192,7 @@ export const GrowthScreen = ({ units }: { readonly units: "metric" | "us" }) => 
   const at = Math.min(hour, untilH);
   return (
     <div className="max-w-5xl px-4 py-5 md:px-8">
-      <p>
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>
-      </p>
-      <h1 className="text-2xl">Growth and crash</h1>
+      <PracticeHead title="Growth and crash" />
       <p className="max-w-2xl text-soft">
         Turn one thing and look what the curve does. A picture to learn by: the farm’s own forecasts are worked out
         another way.

@@ -4,13 +4,14 @@ import { GROWERS_NAMES } from "@/core/book/growersNames";
 import type { Recipe } from "@/core/book/recipe";
 import { YARD_METHODS } from "@/core/practice/yard/drums";
 import { listed } from "@/formats/grammar";
-import { MEANINGS, sayLookAlike } from "@/words/said";
+import { MEANINGS, sayLookAlike, SIGN_NAMES } from "@/words/said";
 import { Claims } from "../book/Claims";
 import { BookText } from "../kit/BookText";
 import { buttonClass } from "../kit/Button";
 import { Cautions } from "../kit/Cautions";
 import { Link } from "../kit/Link";
 import { hrefOfDrum } from "./practiceLinks";
+import { PracticeHead } from "./PracticeHead";
 
 const Steps = ({ steps }: Pick<Recipe, "steps">) => (
   <section>
@@ -45,12 +46,7 @@ export const LessonScreen = ({ recipe, seed }: { readonly recipe: Recipe; readon
   return (
     <div className="grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-6 px-4 py-5 text-[1.08rem] md:px-8">
       <div>
-        <p>
-          <Link href="/practice" className="thumb underline">
-            Practice
-          </Link>
-        </p>
-        <h1 className="text-2xl">{name}</h1>
+        <PracticeHead title={name} />
         <p className="text-soft">
           <BookText>{purpose}</BookText>
         </p>
@@ -66,7 +62,8 @@ export const LessonScreen = ({ recipe, seed }: { readonly recipe: Recipe; readon
           {cues.map(({ kind, word, says, because }) => (
             <li key={`${kind} ${word}`} className="grid grid-cols-[9rem_7rem_1fr] gap-2 py-1.5 max-sm:grid-cols-2">
               <span className="font-semibold">
-                {kind}: {word}
+                {kind === "lens" ? "" : `${SIGN_NAMES[kind]}: `}
+                {word}
               </span>
               <span className={says === "failed" ? "text-rust" : says === "ready" ? "text-leaf" : ""}>
                 {MEANINGS[says]}

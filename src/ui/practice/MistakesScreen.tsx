@@ -8,10 +8,10 @@ import { CAUTIONS } from "@/core/book/cautions";
 import { MISTAKE_NAMES, MISTAKE_TEACHES, OUTCOME_NAMES } from "@/words/said";
 import { BookText } from "../kit/BookText";
 import { Choices } from "../kit/Choices";
-import { Link } from "../kit/Link";
 import { Notice } from "../kit/Notice";
 import { RowsTable } from "../kit/RowsTable";
 import { sayCoins } from "./sayHour";
+import { PracticeHead } from "./PracticeHead";
 
 /** So many drums tell it; the same ones with the mistake and without. */
 const DRUMS = 40;
@@ -84,12 +84,7 @@ export const MistakesScreen = () => {
   const [plain, wrong] = [useTried(name, null), useTried(name, mistake)];
   return (
     <div className="max-w-3xl px-4 py-5 md:px-8">
-      <p>
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>
-      </p>
-      <h1 className="text-2xl">What a mistake costs</h1>
+      <PracticeHead title="What a mistake costs" />
       <p className="text-soft">
         One thing is done wrong, all else as a calm grower does it. Both bars are the same {DRUMS} made-up drums.
       </p>

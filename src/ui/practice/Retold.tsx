@@ -2,7 +2,16 @@ import type { PracticeDrum } from "@/core/practice/drum/setup";
 import type { Retold as Told, SignTold } from "@/core/practice/drum/retold";
 import { CAUTIONS } from "@/core/book/cautions";
 import { inText } from "@/formats/grammar";
-import { BETTER, CARE_NAMES, EVENT_NAMES, FAULT_NOTES, FAULT_TEACHES, MEANINGS, OUTCOME_NAMES } from "@/words/said";
+import {
+  BETTER,
+  CARE_NAMES,
+  EVENT_NAMES,
+  FAULT_NOTES,
+  FAULT_TEACHES,
+  MEANINGS,
+  OUTCOME_NAMES,
+  SIGN_NAMES,
+} from "@/words/said";
 import { BookText } from "../kit/BookText";
 import { Notice } from "../kit/Notice";
 import { RowsTable } from "../kit/RowsTable";
@@ -67,7 +76,7 @@ const Band = ({ drum, told }: { readonly drum: PracticeDrum; readonly told: Told
 
 const saySign = (drum: PracticeDrum, { hour, kind, word, says, because, wasSo }: SignTold): readonly string[] => [
   sayHour(drum, hour),
-  kind === "ph" ? `pH ${word}` : `${kind}: ${word}`,
+  kind === "ph" ? `pH ${word}` : `${SIGN_NAMES[kind]}: ${word}`,
   says === null ? "tells nothing here" : `says ${MEANINGS[says]}${because ? `: ${because}` : ""}`,
   wasSo === null ? "" : wasSo ? "It was so" : "It was not so",
 ];

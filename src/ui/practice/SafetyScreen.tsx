@@ -7,7 +7,7 @@ import { usePracticeAct } from "../acts/practice";
 import { BookText } from "../kit/BookText";
 import { Button } from "../kit/Button";
 import { CAUTION_ICONS } from "../kit/Cautions";
-import { Link } from "../kit/Link";
+import { PracticeHead } from "./PracticeHead";
 
 /** The first sentence of a caution: enough to choose by. */
 const short = (caution: CautionId): string => `${CAUTIONS[caution].split(/\. /)[0]!.replace(/\.$/, "")}.`;
@@ -73,12 +73,7 @@ export const SafetyScreen = ({ isKept, firstSeed }: { readonly isKept: boolean; 
   };
   return (
     <div className="max-w-2xl px-4 py-5 md:px-8">
-      <p>
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>
-      </p>
-      <h1 className="text-2xl">Safety</h1>
+      <PracticeHead title="Safety" />
       <p className="text-soft">
         {right} of {said === null ? nth : nth + 1} right
       </p>

@@ -1,9 +1,9 @@
 import type { Seen } from "@/core/practice/drum/look";
 import type { PracticeDrum } from "@/core/practice/drum/setup";
-import { listed } from "@/formats/grammar";
+import { inText, listed } from "@/formats/grammar";
 import { formatNumber } from "@/formats/numbers";
 import { sayTemperature } from "@/formats/amounts";
-import { LOOK_NAMES } from "@/words/said";
+import { LOOK_NAMES, SIGN_NAMES } from "@/words/said";
 import { sayHour } from "./sayHour";
 
 /** What one look showed, in words. */
@@ -11,14 +11,14 @@ export function saySeen(
   { smell, isFaint, surface, film, liquid, solids, ph, celsius, look }: Seen,
   units: "metric" | "us",
 ): string {
-  if (smell) return `Smell: ${listed(smell)}${isFaint ? ", faint" : ""}`;
+  if (smell) return `${SIGN_NAMES.smell}: ${listed(smell)}${isFaint ? ", faint" : ""}`;
   if (celsius !== undefined) return `Thermometer: ${sayTemperature(celsius, units)}`;
   if (ph !== undefined) return `${look === "ph-strip" ? "Strip" : "Meter"}: pH ${formatNumber(ph)}`;
   const parts = [
-    ...(surface ? [`surface ${surface}`] : []),
-    ...(film ? [film === "none" ? "no film" : `film ${film}`] : []),
-    ...(liquid ? [`liquid ${liquid}`] : []),
-    ...(solids ? [`solids ${solids}`] : []),
+    ...(surface ? [`${inText(SIGN_NAMES.surface)} ${surface}`] : []),
+    ...(film ? [film === "none" ? "no film" : `${inText(SIGN_NAMES.film)} ${film}`] : []),
+    ...(liquid ? [`${inText(SIGN_NAMES.liquid)} ${liquid}`] : []),
+    ...(solids ? [`${inText(SIGN_NAMES.solids)} ${solids}`] : []),
   ];
   return parts.length > 0 ? `${LOOK_NAMES[look]}: ${parts.join(", ")}` : `${LOOK_NAMES[look]}: nothing to tell`;
 }

@@ -1,8 +1,9 @@
 import { FILMS, LIQUIDS, SOLIDS, SURFACES } from "@/core/book/words";
 import type { DrumName } from "@/core/practice/yard/drums";
-import { Link } from "../kit/Link";
+import { SIGN_NAMES } from "@/words/said";
 import { DrumDrawing } from "./DrumDrawing";
 import type { DrumPicture } from "./drumLook";
+import { PracticeHead } from "./PracticeHead";
 
 const CALM = { isBulging: false, isBurst: false, isPumpSilent: false } as const;
 const plain = (name: DrumName): DrumPicture => ({
@@ -21,21 +22,24 @@ interface Plate {
 }
 const PLATES: readonly Plate[] = [
   {
-    title: "On the surface",
+    title: SIGN_NAMES.surface,
     signs: SURFACES.map((word) => ({ word, picture: { ...plain("leaf-mould brew"), surface: word } })),
   },
   {
-    title: "Film",
+    title: SIGN_NAMES.film,
     signs: FILMS.map((word) => ({
       word: word === "none" ? "no film" : word,
       picture: { ...plain("extract"), film: word },
     })),
   },
   {
-    title: "Solids",
+    title: SIGN_NAMES.solids,
     signs: SOLIDS.map((word) => ({ word, picture: { ...plain("leaf soak"), solids: word, liquid: "clear" } })),
   },
-  { title: "Liquid", signs: LIQUIDS.map((word) => ({ word, picture: { ...plain("leaf soak"), liquid: word } })) },
+  {
+    title: SIGN_NAMES.liquid,
+    signs: LIQUIDS.map((word) => ({ word, picture: { ...plain("leaf soak"), liquid: word } })),
+  },
   {
     title: "From outside",
     signs: [
@@ -53,12 +57,7 @@ const PLATES: readonly Plate[] = [
 /** Every sign that can be met, drawn: one drawing each. */
 export const SignsScreen = () => (
   <div className="max-w-5xl px-4 py-5 md:px-8">
-    <p>
-      <Link href="/practice" className="thumb underline">
-        Practice
-      </Link>
-    </p>
-    <h1 className="text-2xl">Signs in pictures</h1>
+    <PracticeHead title="Signs in pictures" />
     {PLATES.map(({ title, signs }) => (
       <section key={title} className="mt-4">
         <h2 className="text-[1.2rem]">{title}</h2>

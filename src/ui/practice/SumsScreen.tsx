@@ -6,8 +6,8 @@ import { askDrill, DRILL_NAMES, trickOf } from "@/words/said";
 import { usePracticeAct } from "../acts/practice";
 import { Button } from "../kit/Button";
 import { NumberField } from "../kit/fields";
-import { Link } from "../kit/Link";
 import { Notice } from "../kit/Notice";
+import { PracticeHead } from "./PracticeHead";
 
 /** Sums that growers do in the head: right and wrong told at once, with the trick; harder as they go right. */
 export const SumsScreen = ({
@@ -46,12 +46,7 @@ export const SumsScreen = ({
   };
   return (
     <div className="max-w-2xl px-4 py-5 md:px-8">
-      <p>
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>
-      </p>
-      <h1 className="text-2xl">Sums in the head</h1>
+      <PracticeHead title="Sums in the head" />
       <p className="text-soft">
         {DRILL_NAMES[drill.kind]} · step {level} of 5 · {answers.filter(Boolean).length} of {answers.length} right
       </p>

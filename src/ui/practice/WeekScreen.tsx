@@ -34,6 +34,7 @@ import { DrumBefore, DrumDeeds, Row } from "./DrumParts";
 import { pictureOf } from "./drumLook";
 import { SeenList } from "./SeenList";
 import { sayCoins, sayStep } from "./sayHour";
+import { PracticeHead } from "./PracticeHead";
 
 interface WeekPlay {
   readonly hour: number;
@@ -208,13 +209,14 @@ export const WeekScreen = ({ seed, units }: { readonly seed: number; readonly un
     });
   return (
     <div className="max-w-5xl px-4 py-5 md:px-8">
-      <p className="text-soft">
-        <Link href="/practice" className="thumb underline">
-          Practice
-        </Link>{" "}
-        · week <strong className="reading">{seed}</strong>
-      </p>
-      <h1 className="text-2xl">A week on a small farm</h1>
+      <PracticeHead
+        title="A week on a small farm"
+        of={
+          <>
+            week <strong className="reading">{seed}</strong>
+          </>
+        }
+      />
       <p className="reading text-[1.2rem] font-semibold" aria-live="polite">
         Day {weekDay(hour)} of {WEEK_DAYS}, {String((WEEK_STARTS_AT + hour) % 24).padStart(2, "0")}:00 ·{" "}
         {Math.max(0, leftMin)} min left for the drums today · purse {purseOf(week, plays).toFixed(0)} coins

@@ -1,5 +1,6 @@
 import type { Outside, Seen } from "@/core/practice/drum/look";
 import type { DrumName } from "@/core/practice/yard/drums";
+import { SIGN_NAMES } from "@/words/said";
 
 /** What a drawing of a drum shows; what was not looked at is not in it. */
 export interface DrumPicture {
@@ -36,11 +37,11 @@ export function sayPicture({ isOpen, surface, film, liquid, solids, outside }: D
     ...(outside.isBulging ? ["The lid is swollen"] : []),
     ...(outside.isPumpSilent ? ["The pump is silent"] : []),
     ...(isOpen ? [] : ["The lid is on"]),
-    ...(surface ? [`Surface: ${surface}`] : []),
-    ...(film && film !== "none" ? [`Film: ${film}`] : []),
+    ...(surface ? [`${SIGN_NAMES.surface}: ${surface}`] : []),
+    ...(film && film !== "none" ? [`${SIGN_NAMES.film}: ${film}`] : []),
     ...(film === "none" ? ["No film"] : []),
-    ...(liquid ? [`Liquid: ${liquid}`] : []),
-    ...(solids ? [`Solids: ${solids}`] : []),
+    ...(liquid ? [`${SIGN_NAMES.liquid}: ${liquid}`] : []),
+    ...(solids ? [`${SIGN_NAMES.solids}: ${solids}`] : []),
   ];
   return `${shown.join(". ")}.`;
 }

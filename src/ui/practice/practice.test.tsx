@@ -30,7 +30,7 @@ describe("a training drum", () => {
     expect(screen.getByText(/You see only what you look at/)).toBeInTheDocument();
     expect(screen.getByRole("img", { name: /The lid is on/ })).toBeInTheDocument();
     click("Lift the lid");
-    expect(screen.getByRole("img", { name: /Surface: / })).toBeInTheDocument();
+    expect(screen.getByRole("img", { name: /Foam: / })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Lift the lid" })).toBeDisabled();
     click("12 h");
     expect(screen.getByRole("img", { name: /The lid is on/ })).toBeInTheDocument();

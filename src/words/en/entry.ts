@@ -61,7 +61,7 @@ function sayMeasure(kind: MeasureKind, value: number, units: UnitSystem): string
   }
 }
 
-const SIGN_NAMES: Readonly<Record<Exclude<SignKind, "lens">, string>> = {
+export const SIGN_NAMES: Readonly<Record<Exclude<SignKind, "lens">, string>> = {
   smell: "Smell",
   surface: "Foam",
   film: "Film",

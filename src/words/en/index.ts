@@ -15,6 +15,7 @@ export * from "./lookAlike";
 export * from "./looks";
 export * from "./mix";
 export * from "./place";
+export * from "./practiceAnswers";
 export * from "./practiceAsk";
 export * from "./practiceWords";
 export * from "./programme";

@@ -1,4 +1,4 @@
-import type { Answer, AnswerSource, QuestionKind } from "@/core/practice/answers";
+import type { AnswerSource, QuestionKind } from "@/core/practice/answers";
 import type { Drill, DrillKind } from "@/core/practice/drills";
 import type { Care, Look } from "@/core/practice/drum/deeds";
 import type { Outcome } from "@/core/practice/drum/ending";
@@ -191,7 +191,6 @@ export const SMELL_NOW: Readonly<Record<CueMeaning, string>> = {
   "failed":
     "Do not use it. Smell it again tomorrow. If it says the same, throw it away on hot compost, away from water.",
 };
-export type AnswerCode = Answer["code"];
 
 export const MISTAKE_NAMES: Readonly<Record<Mistake, string>> = {
   "cold": "Left in the cold",

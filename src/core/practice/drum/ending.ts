@@ -1,5 +1,5 @@
 import type { Judged } from "../judgement";
-import type { DrumName } from "../yard/drums";
+import { isQuick, type DrumName } from "../yard/drums";
 import { BULGES_AT_BAR, lastMoment, type Course } from "./course";
 import type { Deed } from "./deeds";
 import type { PracticeDrum } from "./setup";
@@ -15,6 +15,12 @@ export type Outcome =
   | "thrown-out-sound"
   | "burst"
   | "left-standing";
+
+const RIGHT: readonly Outcome[] = ["used-in-time", "thrown-out-rightly"];
+const HARMFUL: readonly Outcome[] = ["used-spoilt", "burst"];
+export const isRightOutcome = (outcome: Outcome): boolean => RIGHT.includes(outcome);
+/** It would have hurt someone or spoilt a bed. */
+export const isHarmfulOutcome = (outcome: Outcome): boolean => HARMFUL.includes(outcome);
 
 export interface Ended {
   readonly outcome: Outcome;
@@ -46,19 +52,20 @@ const SPOILT_HARM = 25;
 /** Unfinished sugar on a bed feeds moulds and draws ants, coins. */
 const RAW_HARM = 4;
 
-const dieQuickly = (name: DrumName): boolean => name === "tea" || name === "leaf-mould brew";
+/** Coins to clean up after a drum that burst. */
+const BURST_HARM = 6;
 
 /** Coins that a use brings: all in its window, a part before it, less and less after it, harm where it is off. */
 function worthOf(name: DrumName, { way, closing, isOff }: { way: number; closing: number; isOff: boolean }): number {
   if (isOff) return -SPOILT_HARM;
   if (way < 1) return COINS.worth * 0.5 * Math.max(0, (way - 0.5) / 0.5) ** 2 - RAW_HARM * (1 - way);
   if (closing <= 1) return COINS.worth;
-  return dieQuickly(name)
+  return isQuick(name)
     ? Math.max(-2, COINS.worth * (0.35 - 0.35 * (closing - 1)))
     : COINS.worth * Math.max(0.1, 0.55 - 0.25 * (closing - 1));
 }
 
-/** Whether a drum will not come by itself any more: it stands still, or never got to bloom. */
+/** Whether a drum will not come any more: it was too cold to bloom. One that stands still can be fed. */
 const isLost = (course: Course): boolean => course.events.some(({ event }) => event === "no-bloom");
 
 function outcomeOf(drum: PracticeDrum, deeds: readonly Deed[], course: Course): Outcome {
@@ -96,7 +103,7 @@ export function endingOf(drum: PracticeDrum, deeds: readonly Deed[], course: Cou
   const outcome = outcomeOf(drum, deeds, course);
   const isUsed = outcome.startsWith("used-");
   const gain = {
-    worth: isUsed ? worthOf(drum.name, last) : outcome === "burst" ? -6 : 0,
+    worth: isUsed ? worthOf(drum.name, last) : outcome === "burst" ? -BURST_HARM : 0,
     inputs: -COINS.inputs,
     looks: -COINS.look * deeds.filter(({ kind }) => kind === "look").length,
     care: -deeds.reduce((sum, deed) => sum + (deed.kind === "care" ? COINS.care[deed.care] : 0), 0),

@@ -1,5 +1,5 @@
 import { calmRule } from "../yard/calmRule";
-import { isQuick, usualHoursOf, type DrumName } from "../yard/drums";
+import { isQuick, SAID_HOURS, usualHoursOf, type DrumName } from "../yard/drums";
 import type { Ended } from "./ending";
 import { logOf, type Seen } from "./look";
 import { BEGUN, careFor, end, endedOf, look, sightOf, wait, type Play } from "./play";
@@ -105,18 +105,9 @@ export const careless: Player = (drum) => {
   }
 };
 
-const DAYS_H: Readonly<Record<DrumName, number>> = {
-  "extract": 14 * 24,
-  "serum": 8 * 24,
-  "tea": 30,
-  "leaf-mould brew": 48,
-  "juice": 6 * 24,
-  "shell": 10 * 24,
-  "leaf soak": 10 * 24,
-};
 /** Goes by the days that somebody once said, and never looks. */
 export const daysOnly: Player = (drum) => {
-  const play = wait(drum, BEGUN, DAYS_H[drum.name]);
+  const play = wait(drum, BEGUN, SAID_HOURS[drum.name]);
   return sightOf(drum, play).isOver ? play : end(play, "use");
 };
 

@@ -9,10 +9,13 @@ import type { Seen } from "./look";
 import { coursePlayed, endedOf, sightOf, type Play } from "./play";
 import type { PracticeDrum } from "./setup";
 
+/** Signs that a look of practice shows. */
+export type SeenKind = Extract<SignKind, "smell" | "surface" | "film" | "liquid" | "solids">;
+
 /** What a sign that was seen meant, and whether the drum was so. */
 export interface SignTold {
   readonly hour: number;
-  readonly kind: SignKind | "ph";
+  readonly kind: SeenKind | "ph";
   readonly word: string;
   /** What the book says of it; null where it says nothing of this drum. */
   readonly says: CueMeaning | null;
@@ -59,7 +62,7 @@ export interface Retold {
 const SOUR_PH = 4;
 const SPENT_PH = 5.4;
 
-const wordsOf = (seen: Seen): readonly (readonly [SignKind, string])[] => [
+const wordsOf = (seen: Seen): readonly (readonly [SeenKind, string])[] => [
   ...(seen.smell ?? []).map((word) => ["smell", word] as const),
   ...(["surface", "film", "liquid", "solids"] as const).flatMap((kind) =>
     seen[kind] === undefined || seen[kind] === "none" ? [] : [[kind, seen[kind]] as const],

@@ -266,3 +266,13 @@ export const isQuick = (name: DrumName): boolean => name === "tea" || name === "
 export const watchedForOf = (name: DrumName): number => KINDS[name].watchedFor;
 /** What the kind's recipe says of its time where it is kept at its warmth, h. */
 export const usualHoursOf = (name: DrumName): number => KINDS[name].opensH;
+/** What somebody who goes by days alone says of each kind, h: the day that is told from farm to farm, whatever the warmth. */
+export const SAID_HOURS: Readonly<Record<DrumName, number>> = {
+  "extract": 14 * D,
+  "serum": 8 * D,
+  "tea": 30,
+  "leaf-mould brew": 48,
+  "juice": 6 * D,
+  "shell": 10 * D,
+  "leaf soak": 10 * D,
+};
