@@ -50,4 +50,7 @@ async function main(address: string): Promise<void> {
   process.stdout.write(`${text}\n`);
   if (process.argv.includes("--write")) writeFileSync("bench/practice-frames.md", `${text}\n`);
 }
-await main(process.argv[2]!);
+main(process.argv[2]!).catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});
